@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Changes\Actions;
+
+use App\Changes\EditGuard;
+use App\Changes\Models\ChangeOrder;
+use App\Changes\Models\EditRecord;
+use App\Changes\Models\OrderItem;
+use App\Changes\OrderReader;
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use App\Structures\StructureReader;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Edit\Apply;
+use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Edit\Rebase;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\LineField;
+
+/** The only door to a released structure: edits under an order that is open for revision, by the person named on it. */
+final readonly class EditStructure
+{
+    public function __construct(
+        private StructureReader $structures,
+        private EditGuard $guard,
+        private Ledger $ledger,
+    ) {}
+
+    /**
+     * @param  string  $line  the key of the line; empty to add one
+     * @param  array<value-of<LineField>, string>  $fields
+     * @param  int  $seen  the number of the newest edit that was on screen
+     */
+    public function make(Person $by, string $number, string $itemNumber, EditOperation $operation, string $line, array $fields, int $seen): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber, $operation, $line, $fields, $seen): void {
+            $row = $this->row($by, $number, $itemNumber);
+            $edit = new Edit($operation, $operation === EditOperation::Add ? (string) Str::uuid7() : $line, $fields);
+            $before = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
+            $this->guard->refuseWhatOthersChanged($row, $edit, $seen, $before);
+            $after = Apply::one($before, $edit);
+            if ($operation !== EditOperation::Remove) {
+                $changed = $after->line($edit->line) ?? throw new \LogicException('An edit lost its line.');
+                $this->guard->check($row, $changed, $before->line($edit->line));
+            }
+            $row->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->update(['discarded_at' => CarbonImmutable::now()]);
+            $row->edits()->create([
+                'number' => (int) $row->edits()->max('number') + 1,
+                'operation' => $operation,
+                'line_key' => $edit->line,
+                'fields' => (object) $fields,
+                'author_id' => $by->id,
+                'made_at' => CarbonImmutable::now(),
+            ]);
+            $this->ledger->record($by->login, "structure.{$operation->value}", $number, ['item' => $itemNumber, 'line' => $edit->line, 'fields' => $fields]);
+        });
+    }
+
+    public function undo(Person $by, string $number, string $itemNumber): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber): void {
+            $edit = $this->row($by, $number, $itemNumber)->edits()->reorder()->whereNull('withdrawn_at')->orderByDesc('number')->first()
+                ?? throw Refusal::at('edits', 'There is nothing to undo.');
+            $this->mark($edit, CarbonImmutable::now(), $by, $number, $itemNumber, 'structure.undone');
+        });
+    }
+
+    public function redo(Person $by, string $number, string $itemNumber): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber): void {
+            $edit = $this->row($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first()
+                ?? throw Refusal::at('edits', 'There is nothing to redo.');
+            $this->mark($edit, null, $by, $number, $itemNumber, 'structure.redone');
+        });
+    }
+
+    /** Another order has released the item meanwhile: the edits go onto that revision, when they do not touch the same. */
+    public function bringInNewer(Person $by, string $number, string $itemNumber): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber): void {
+            $row = $this->row($by, $number, $itemNumber);
+            $newest = $row->item->released?->id;
+            Rebase::check(
+                $this->structures->ofRevision($row->base_revision_id),
+                $this->structures->ofRevision($newest),
+                OrderReader::activeEdits($row),
+            );
+            $row->update(['base_revision_id' => $newest]);
+            $this->ledger->record($by->login, 'structure.newer_brought_in', $number, ['item' => $itemNumber, 'revision' => $row->item->released?->code]);
+        });
+    }
+
+    private function row(Person $by, string $number, string $itemNumber): OrderItem
+    {
+        $order = ChangeOrder::hold($number);
+        if ($order->state !== OrderState::Revising) {
+            throw Refusal::at('order', match ($order->state) {
+                OrderState::Planning => "{$number} is not open for revision yet.",
+                default => "{$number} is held still: its structures cannot be edited.",
+            });
+        }
+        if ($order->editor_id !== $by->id) {
+            throw Refusal::at('editor', "{$number} names another person to edit.");
+        }
+
+        return $order->items()->with(['edits.author', 'item.released', 'order'])->where('outcome', Outcome::Revise->value)->whereRelation('item', 'number', $itemNumber)->first()
+            ?? throw Refusal::at('item', "{$itemNumber} gets no new revision under {$number}.");
+    }
+
+    private function mark(EditRecord $edit, ?CarbonImmutable $withdrawnAt, Person $by, string $number, string $itemNumber, string $act): void
+    {
+        $edit->update(['withdrawn_at' => $withdrawnAt]);
+        $this->ledger->record($by->login, $act, $number, ['item' => $itemNumber, 'edit' => $edit->number]);
+    }
+}

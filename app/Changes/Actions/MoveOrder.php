@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Changes\Actions;
+
+use App\Changes\Models\ChangeOrder;
+use App\Changes\OrderReader;
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use App\Structures\Today;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\Check;
+use Orthotaxis\Core\Change\OrderReadiness;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Refusal;
+
+/** Takes an order from one state of work to the next, when what the next state asks for holds. */
+final readonly class MoveOrder
+{
+    public function __construct(private OrderReader $orders, private Ledger $ledger) {}
+
+    /** Opens the items for work. From here on their edits start from the revision that is released now. */
+    public function openForRevision(Person $by, string $number, int $version): void
+    {
+        $this->move($by, $number, $version, OrderState::Revising, 'order.opened', function (ChangeOrder $order): void {
+            self::mustHold(OrderReadiness::forRevising($this->orders->toCore($order)));
+            foreach ($order->items as $row) {
+                if ($row->outcome === Outcome::Revise) {
+                    $row->update(['base_revision_id' => $row->item->released?->id]);
+                }
+            }
+        });
+    }
+
+    /** Holds everything on the order still while it is judged. */
+    public function submit(Person $by, string $number, int $version): void
+    {
+        $this->move($by, $number, $version, OrderState::InReview, 'order.sent_to_review', function (ChangeOrder $order): void {
+            self::mustHold(OrderReadiness::forReview($this->orders->toCore($order), Today::day()));
+            $order->sent_to_review_at = CarbonImmutable::now();
+        });
+    }
+
+    /** The last task is done, and planning has taken all. */
+    public function close(Person $by, string $number, int $version): void
+    {
+        $this->move($by, $number, $version, OrderState::Closed, 'order.closed', static function (ChangeOrder $order): void {
+            $open = $order->handovers()->where('state', '!=', 'taken')->pluck('name');
+            if ($open->isNotEmpty()) {
+                throw Refusal::at('handover', "Planning has not taken all of {$open->implode(', ')}.");
+            }
+            $order->closed_at = CarbonImmutable::now();
+        });
+    }
+
+    /** Gives the order up before release; its requests are approved and without an order again. */
+    public function withdraw(Person $by, string $number, string $reason, int $version): void
+    {
+        $this->move($by, $number, $version, OrderState::Withdrawn, 'order.withdrawn', static function (ChangeOrder $order): void {
+            $order->load('requests');
+            foreach ($order->requests as $request) {
+                $request->update(['state' => RequestState::Approved, 'version' => $request->version + 1]);
+            }
+        }, ['reason' => $reason]);
+    }
+
+    /**
+     * @param  callable(ChangeOrder): void  $prepare
+     * @param  array<string, mixed>  $details
+     */
+    private function move(Person $by, string $number, int $version, OrderState $to, string $act, callable $prepare, array $details = []): void
+    {
+        DB::transaction(function () use ($by, $number, $version, $to, $act, $prepare, $details): void {
+            $order = ChangeOrder::hold($number);
+            $order->mustBeAt($version);
+            if (! $order->state->mayBecome($to)) {
+                throw Refusal::at('order', "{$number} is not at this step.");
+            }
+            $prepare($order);
+            $order->state = $to;
+            $order->version++;
+            $order->save();
+            $this->ledger->record($by->login, $act, $number, $details);
+        });
+    }
+
+    /** @param  list<Check>  $checks */
+    private static function mustHold(array $checks): void
+    {
+        $reasons = [];
+        foreach ($checks as $check) {
+            if (! $check->met) {
+                $reasons[$check->place] = isset($reasons[$check->place]) ? "{$reasons[$check->place]} {$check->reason}" : $check->reason;
+            }
+        }
+        if ($reasons !== []) {
+            throw Refusal::because($reasons);
+        }
+    }
+}

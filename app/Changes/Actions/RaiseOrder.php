@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Changes\Actions;
+
+use App\Changes\Models\ChangeOrder;
+use App\Changes\Models\ChangeRequest;
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use App\Setup\NumberRange;
+use App\Structures\Models\Item;
+use App\Structures\Models\StructureLine;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/** Turns an approved request into an order. Everything is carried over; nothing is typed again. */
+final readonly class RaiseOrder
+{
+    public function __construct(private NumberRange $numbers, private Ledger $ledger) {}
+
+    public function from(Person $by, string $number): ChangeOrder
+    {
+        return DB::transaction(function () use ($by, $number): ChangeOrder {
+            $request = ChangeRequest::hold($number);
+            if (! $request->state->mayBecome(RequestState::Ordered)) {
+                throw Refusal::at('request', $request->state === RequestState::Ordered
+                    ? 'This request has an order already.'
+                    : 'Only an approved request becomes an order.');
+            }
+            $order = ChangeOrder::query()->create([
+                'number' => $this->numbers->next('order'),
+                'title' => $request->title,
+                'description' => trim($request->description."\n\n".$request->finding),
+                'priority' => $request->priority,
+                'author_id' => $by->id,
+                'raised_at' => CarbonImmutable::now(),
+            ]);
+            $order->requests()->attach($request->id);
+            $request->load('items.released');
+            $withLines = StructureLine::query()->where('kind', StructureKind::Engineering->value)
+                ->whereIn('revision_id', $request->items->map(static fn (Item $item): ?int => $item->released?->id)->filter())
+                ->distinct()->pluck('revision_id')->flip();
+            $order->items()->createMany($request->items->map(static fn (Item $item): array => [
+                'item_id' => $item->id,
+                // What has a structure is proposed for revision; the coordinator decides.
+                'outcome' => $withLines->has((int) $item->released?->id) ? Outcome::Revise : Outcome::Keep,
+            ]));
+            $request->update(['state' => RequestState::Ordered, 'version' => $request->version + 1]);
+            $this->ledger->record($by->login, 'order.raised', $order->number, ['request' => $number]);
+            $this->ledger->record($by->login, 'request.ordered', $number, ['order' => $order->number]);
+
+            return $order->refresh();
+        });
+    }
+}

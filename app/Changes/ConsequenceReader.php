@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Changes;
+
+use App\Changes\Data\CheckRow;
+use App\Changes\Data\Consequences;
+use App\Changes\Data\ProductCost;
+use App\Changes\Models\ChangeOrder;
+use App\Structures\Models\Item;
+use App\Structures\StructureReader;
+use App\Structures\Today;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
+use Orthotaxis\Core\Comparison\DifferenceKind;
+use Orthotaxis\Core\Impact\CostDifference;
+use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Structure\WhereUsed;
+
+/** Computes what the edits of an order mean for what is above, for cost, and for other orders. */
+final readonly class ConsequenceReader
+{
+    public function __construct(private StructureReader $structures, private Collisions $collisions) {}
+
+    public function read(ChangeOrder $order, Order $core): Consequences
+    {
+        $revised = $core->revised();
+        $items = Item::query()->whereIn('number', self::numbers($core))->get()->keyBy('number');
+        $day = $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
+        $usages = $this->structures->usagesAbove(array_map(static fn (CoreOrderItem $item): int => $items[$item->number]->id, $revised), $day);
+
+        $costs = $items->map(static fn (Item $item): array => [
+            'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost), 'unit' => $item->unit,
+        ])->all();
+        $lines = 0;
+        $above = $difference = $missing = [];
+        foreach ($revised as $item) {
+            $comparison = $item->comparison();
+            $lines += count($comparison->changes());
+            $cost = CostDifference::of($comparison, $costs);
+            $missing = [...$missing, ...$cost->missing];
+            $own = $items[$item->number]->id;
+            $difference[$own] = ($difference[$own] ?? Money::zero())->plus($cost->perUnit);
+            foreach (WhereUsed::of($own, $usages)->parents as $used) {
+                $above[$used->parent] = true;
+                $difference[$used->parent] = ($difference[$used->parent] ?? Money::zero())->plus($cost->perUnit->times($used->quantity));
+            }
+        }
+        $touched = Item::query()->whereIn('id', array_keys($difference))->orderBy('number')->get();
+
+        return new Consequences(
+            $lines,
+            $touched->whereIn('id', array_keys($above))->map(static fn (Item $item): string => $item->number)->values()->all(),
+            $touched->where('sold', true)->map(static fn (Item $item): ProductCost => new ProductCost($item->number, $item->title, (string) $difference[$item->id]))->values()->all(),
+            array_values(array_unique($missing)),
+            config()->string('orthotaxis.currency'),
+            self::affected($core),
+            $this->collisions->of($order),
+            array_map(CheckRow::of(...), DossierReader::checks($core)),
+        );
+    }
+
+    /** @return list<string> the items named on the order, and what its edits put out of use */
+    public static function affected(Order $core): array
+    {
+        $affected = [];
+        foreach ($core->items as $item) {
+            $affected[$item->number] = true;
+            foreach ($item->comparison()->changes() as $difference) {
+                if ($difference->before !== null && ($difference->kind === DifferenceKind::Removed || $difference->kind === DifferenceKind::Replaced)) {
+                    $affected[$difference->before->component] = true;
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($affected));
+    }
+
+    /** @return list<string> */
+    private static function numbers(Order $core): array
+    {
+        $numbers = [];
+        foreach ($core->items as $item) {
+            $numbers = [...$numbers, $item->number, ...$item->before->components(), ...$item->after->components()];
+        }
+
+        return array_values(array_unique($numbers));
+    }
+}

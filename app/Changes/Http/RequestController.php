@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Changes\Http;
+
+use App\Changes\Actions\AnswerRequest;
+use App\Changes\Actions\AssessRequest;
+use App\Changes\Actions\DecideRequest;
+use App\Changes\Actions\RaiseOrder;
+use App\Changes\Actions\RaiseRequest;
+use App\Changes\Data\Dossier;
+use App\Changes\DossierReader;
+use App\Http\Api\InPath;
+use App\Http\Api\Ok;
+use App\Http\Api\Refused;
+use App\Http\Api\Takes;
+use App\People\Models\Person;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Change\RequestState;
+
+/** A change request, until it is decided and turned into an order. Every act answers with the dossier as it is then. */
+final readonly class RequestController
+{
+    public function __construct(private DossierReader $dossiers) {}
+
+    #[OA\Post(path: '/api/requests', operationId: 'raiseRequest', tags: ['changes'])]
+    #[Takes(NewRequest::class), Ok(Dossier::class), Refused]
+    public function store(NewRequest $request, #[CurrentUser] Person $person, RaiseRequest $action): JsonResponse
+    {
+        /** @var array{title: string, reason: string, source: string, site: string, priority: string, description: string} $fields */
+        $fields = $request->safe(['title', 'reason', 'source', 'site', 'priority', 'description']);
+        /** @var list<string> $items */
+        $items = $request->validated('items');
+
+        return $this->dossier($action->raise($person, $fields, $items)->number);
+    }
+
+    #[OA\Post(path: '/api/requests/{number}/answer', operationId: 'answerRequest', tags: ['changes'])]
+    #[InPath('number'), Takes(Answer::class), Ok(Dossier::class), Refused]
+    public function answer(string $number, Answer $request, #[CurrentUser] Person $person, AnswerRequest $action): JsonResponse
+    {
+        $action->answer($person, $number, $request->string('answer')->toString(), $request->integer('version'));
+
+        return $this->dossier($number);
+    }
+
+    #[OA\Post(path: '/api/requests/{number}/finding', operationId: 'recordFinding', tags: ['changes'])]
+    #[InPath('number'), Takes(Finding::class), Ok(Dossier::class), Refused]
+    public function assess(string $number, Finding $request, #[CurrentUser] Person $person, AssessRequest $action): JsonResponse
+    {
+        $action->assess($person, $number, $request->string('finding')->toString(), $request->integer('version'));
+
+        return $this->dossier($number);
+    }
+
+    #[OA\Post(path: '/api/requests/{number}/decision', operationId: 'decideRequest', tags: ['changes'])]
+    #[InPath('number'), Takes(Decision::class), Ok(Dossier::class), Refused]
+    public function decide(string $number, Decision $request, #[CurrentUser] Person $person, DecideRequest $action): JsonResponse
+    {
+        $action->decide($person, $number, RequestState::from($request->string('decision')->toString()), $request->string('reason')->toString(), $request->integer('version'));
+
+        return $this->dossier($number);
+    }
+
+    #[OA\Post(path: '/api/requests/{number}/order', operationId: 'raiseOrder', tags: ['changes'])]
+    #[InPath('number'), Ok(Dossier::class), Refused]
+    public function order(string $number, #[CurrentUser] Person $person, RaiseOrder $action): JsonResponse
+    {
+        return $this->dossier($action->from($person, $number)->number);
+    }
+
+    private function dossier(string $number): JsonResponse
+    {
+        return new JsonResponse($this->dossiers->read($number));
+    }
+}

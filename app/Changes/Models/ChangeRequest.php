@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Changes\Models;
+
+use App\People\Models\Person;
+use App\Structures\Models\Item;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Orthotaxis\Core\Change\RequestState;
+
+/**
+ * @property int $id
+ * @property string $number
+ * @property string $title
+ * @property string $reason
+ * @property string $source
+ * @property string $site
+ * @property string $priority
+ * @property string $description
+ * @property RequestState $state
+ * @property string $finding
+ * @property string $decision_reason
+ * @property int $raised_by
+ * @property ?int $decided_by
+ * @property CarbonImmutable $raised_at
+ * @property ?CarbonImmutable $decided_at
+ * @property int $version
+ * @property-read Person $raisedBy
+ * @property-read ?Person $decidedBy
+ * @property-read Collection<int, Item> $items
+ * @property-read Collection<int, ChangeOrder> $orders
+ */
+final class ChangeRequest extends Model
+{
+    use SavedInTurn;
+
+    public $timestamps = false;
+
+    protected $casts = ['state' => RequestState::class, 'raised_at' => 'immutable_datetime', 'decided_at' => 'immutable_datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function raisedBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'raised_by');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function decidedBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'decided_by');
+    }
+
+    /** @return BelongsToMany<Item, $this> */
+    public function items(): BelongsToMany
+    {
+        return $this->belongsToMany(Item::class, 'change_request_items', 'request_id', 'item_id')->orderBy('items.number');
+    }
+
+    /** @return BelongsToMany<ChangeOrder, $this> */
+    public function orders(): BelongsToMany
+    {
+        return $this->belongsToMany(ChangeOrder::class, 'change_order_requests', 'request_id', 'order_id')->orderBy('change_orders.id');
+    }
+}

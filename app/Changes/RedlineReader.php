@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Changes;
+
+use App\Changes\Data\Redline;
+use App\Changes\Data\RedlineRow;
+use App\Changes\Models\ChangeOrder;
+use App\Changes\Models\EditRecord;
+use App\Changes\Models\OrderItem;
+use App\People\Ability;
+use App\People\Models\Person;
+use App\Structures\Data\ItemRow;
+use App\Structures\Data\LineRow;
+use App\Structures\Models\Item;
+use Illuminate\Support\Collection;
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Comparison\Difference;
+use Orthotaxis\Core\Structure\LineField;
+
+/** Sets what was and what will be side by side, line by line. */
+final readonly class RedlineReader
+{
+    public function __construct(private OrderReader $orders) {}
+
+    public function one(Person $by, string $order, string $item): Redline
+    {
+        $found = ChangeOrder::query()->where('number', $order)->firstOrFail();
+
+        return collect($this->all($by, $found, $this->orders->toCore($found)))->firstOrFail(static fn (Redline $redline): bool => $redline->item->number === $item);
+    }
+
+    /** @return list<Redline> of every item that gets a new revision */
+    public function all(Person $by, ChangeOrder $order, Order $core): array
+    {
+        $components = Item::rows()->whereIn('number', array_unique(array_merge(...array_map(
+            static fn (CoreOrderItem $item): array => [...$item->before->components(), ...$item->after->components()],
+            $core->items,
+        ))))->get()->keyBy('number');
+        $data = collect(DossierReader::items($order, $core))->keyBy(static fn ($row): string => $row->item->number);
+        $mayEdit = $order->state === OrderState::Revising && $order->editor_id === $by->id && $by->mayDo(Ability::ReviseStructure);
+
+        return $order->items->where('outcome', Outcome::Revise)->map(static function (OrderItem $row) use ($order, $core, $components, $data, $mayEdit): Redline {
+            $item = collect($core->items)->firstOrFail('number', $row->item->number);
+            $shown = $data[$row->item->number];
+
+            return new Redline(
+                $order->number, $order->title, $order->state->value, $shown->item, $shown->base, $shown->becomes, $shown->moved_on, $mayEdit,
+                (int) $row->edits->max('number'),
+                $row->edits->contains(static fn (EditRecord $edit): bool => $edit->withdrawn_at === null),
+                $row->edits->contains(static fn (EditRecord $edit): bool => $edit->withdrawn_at !== null && $edit->discarded_at === null),
+                array_map(static fn (Difference $difference): RedlineRow => self::row($difference, $components, $row), $item->comparison()->differences),
+            );
+        })->values()->all();
+    }
+
+    /** @param  Collection<array-key, Item>  $components by number */
+    private static function row(Difference $difference, Collection $components, OrderItem $row): RedlineRow
+    {
+        $before = $difference->before;
+        $after = $difference->after;
+        $key = $before->key ?? $after->key ?? '';
+        $last = $row->edits->last(static fn (EditRecord $edit): bool => $edit->line_key === $key && $edit->withdrawn_at === null);
+
+        return new RedlineRow(
+            $key,
+            $difference->kind->value,
+            $before === null ? null : LineRow::of($before),
+            $after === null ? null : LineRow::of($after),
+            array_map(static fn (LineField $field): string => $field->value, $difference->fields),
+            $before === null ? null : ItemRow::of($components[$before->component]),
+            $after === null ? null : ItemRow::of($components[$after->component]),
+            $last?->author->name,
+            $last?->made_at->toIso8601String(),
+        );
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk\Data;
+
+use App\Changes\Data\ChangeRow;
+use App\Http\Api\ListOf;
+use OpenApi\Attributes as OA;
+
+/** What needs one person now, and what is new. */
+#[OA\Schema]
+final readonly class DeskPage
+{
+    /**
+     * @param  list<DeskTask>  $tasks  critical first, then what waits longest
+     * @param  list<ChangeRow>  $requests  the newest open requests, critical first
+     * @param  list<StageCount>  $stages  open changes by the step they are at
+     */
+    public function __construct(
+        #[ListOf(DeskTask::class)] public array $tasks,
+        #[ListOf(ChangeRow::class)] public array $requests,
+        #[ListOf(StageCount::class)] public array $stages,
+    ) {}
+}

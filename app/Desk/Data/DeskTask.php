@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk\Data;
+
+use App\Changes\Data\ChangeRow;
+use OpenApi\Attributes as OA;
+
+/** Something that this person is to do. */
+#[OA\Schema]
+final readonly class DeskTask
+{
+    public function __construct(
+        #[OA\Property] public string $todo,
+        #[OA\Property] public ChangeRow $change,
+        #[OA\Property(description: 'since when it waits')] public string $since,
+    ) {}
+}

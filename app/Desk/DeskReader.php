@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use App\Changes\Data\ChangeRow;
+use App\Changes\Models\ChangeOrder;
+use App\Changes\Models\ChangeRequest;
+use App\Changes\Priority;
+use App\Desk\Data\DeskPage;
+use App\Desk\Data\DeskTask;
+use App\Desk\Data\StageCount;
+use App\People\Ability;
+use App\People\Models\Person;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Change\WorkStep;
+
+/** Finds what needs one person now, from what they may do and what names them. */
+final readonly class DeskReader
+{
+    private const NEWEST = 12;
+
+    public function read(Person $person): DeskPage
+    {
+        $requests = ChangeRequest::query()->with('raisedBy')
+            ->whereNotIn('state', [RequestState::Rejected->value, RequestState::Ordered->value])->latest('raised_at')->get();
+        $orders = ChangeOrder::query()->with(['author', 'editor', 'signer', 'handovers'])
+            ->whereNotIn('state', [OrderState::Closed->value, OrderState::Withdrawn->value])->latest('raised_at')->get();
+
+        $tasks = [];
+        foreach ($requests as $request) {
+            $todo = self::requestTodo($request, $person);
+            if ($todo !== null) {
+                $tasks[] = new DeskTask($todo, ChangeRow::ofRequest($request), ($request->decided_at ?? $request->raised_at)->toIso8601String());
+            }
+        }
+        foreach ($orders as $order) {
+            $todo = self::orderTodo($order, $person);
+            if ($todo !== null) {
+                $tasks[] = new DeskTask($todo, ChangeRow::ofOrder($order), ($order->released_at ?? $order->sent_to_review_at ?? $order->raised_at)->toIso8601String());
+            }
+        }
+        usort($tasks, static fn (DeskTask $a, DeskTask $b): int => [Priority::from($a->change->priority)->rank(), $a->since] <=> [Priority::from($b->change->priority)->rank(), $b->since]);
+
+        $rows = [...$requests->map(ChangeRow::ofRequest(...))->all(), ...$orders->map(ChangeRow::ofOrder(...))->all()];
+        $newest = $requests->map(ChangeRow::ofRequest(...))->values()->all();
+        usort($newest, static fn (ChangeRow $a, ChangeRow $b): int => [Priority::from($a->priority)->rank(), $b->raised_at] <=> [Priority::from($b->priority)->rank(), $a->raised_at]);
+
+        return new DeskPage($tasks, array_slice($newest, 0, self::NEWEST), self::stages(array_values($rows)));
+    }
+
+    private static function requestTodo(ChangeRequest $request, Person $person): ?string
+    {
+        return match (true) {
+            $request->state === RequestState::Raised && $person->mayDo(Ability::AssessRequest) => 'Assess',
+            $request->state === RequestState::Assessing && $person->mayDo(Ability::DecideRequest) => 'Decide',
+            $request->state === RequestState::Returned && $request->raised_by === $person->id => 'Answer what was asked',
+            $request->state === RequestState::Approved && $person->mayDo(Ability::RaiseOrder) => 'Turn into an order',
+            default => null,
+        };
+    }
+
+    private static function orderTodo(ChangeOrder $order, Person $person): ?string
+    {
+        return match (true) {
+            $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
+            $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
+            $order->state === OrderState::InReview && $order->signer_id === $person->id => 'Read and sign',
+            $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
+            $order->state === OrderState::Released && $person->mayDo(Ability::SendHandover) && $order->handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty() => 'See to what planning refused',
+            $order->state === OrderState::Released && $person->mayDo(Ability::CloseOrder) && $order->handovers->where('state', '!=', 'taken')->isEmpty() => 'Close',
+            default => null,
+        };
+    }
+
+    /**
+     * @param  list<ChangeRow>  $rows
+     * @return list<StageCount>
+     */
+    private static function stages(array $rows): array
+    {
+        return array_map(static function (WorkStep $step) use ($rows): StageCount {
+            $at = array_filter($rows, static fn (ChangeRow $row): bool => $row->step === $step->value);
+
+            return new StageCount($step->value, count($at), count(array_filter($at, static fn (ChangeRow $row): bool => $row->priority === Priority::Critical->value)));
+        }, WorkStep::cases());
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Ledger\Record;
+
+final readonly class LedgerReader
+{
+    /** @return iterable<Record> all records, a few at a time */
+    public function all(): iterable
+    {
+        foreach (DB::table('ledger')->orderBy('number')->lazyById(1_000, 'number') as $row) {
+            yield self::record($row);
+        }
+    }
+
+    /**
+     * @param  list<string>  $subjects
+     * @return list<Record> newest first
+     */
+    public function about(array $subjects, int $most = 200): array
+    {
+        return DB::table('ledger')->whereIn('subject', $subjects)->orderByDesc('number')->limit($most)->get()
+            ->map(self::record(...))->values()->all();
+    }
+
+    public function count(): int
+    {
+        return (int) DB::table('ledger_head')->sole()->count;
+    }
+
+    public static function record(\stdClass $row): Record
+    {
+        return new Record((int) $row->number, $row->at, $row->actor, $row->act, $row->subject, $row->details, $row->before, $row->hash);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+/** What a role may allow. The roles that have each are a setting: config/abilities.php. */
+enum Ability: string
+{
+    case RaiseRequest = 'raise_request';
+    case AssessRequest = 'assess_request';
+    case DecideRequest = 'decide_request';
+    case RaiseOrder = 'raise_order';
+    case PlanOrder = 'plan_order';
+    case ReviseStructure = 'revise_structure';
+    case SubmitOrder = 'submit_order';
+    case SignOrder = 'sign_order';
+    case ReturnOrder = 'return_order';
+    case ReleaseOrder = 'release_order';
+    case SendHandover = 'send_handover';
+    case CloseOrder = 'close_order';
+    case SetUp = 'set_up';
+}

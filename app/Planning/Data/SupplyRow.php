@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning\Data;
+
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Impact\Supply;
+
+#[OA\Schema]
+final readonly class SupplyRow
+{
+    private function __construct(
+        #[OA\Property(enum: ['stock', 'purchase_order', 'work_order', 'sales_order'])] public string $kind,
+        #[OA\Property] public string $document,
+        #[OA\Property(description: 'the revision the document names')] public string $revision,
+        #[OA\Property] public string $quantity,
+        #[OA\Property] public string $unit,
+        #[OA\Property] public string $value,
+        #[OA\Property] public ?string $due,
+        #[OA\Property] public string $place,
+        #[OA\Property] public string $status,
+    ) {}
+
+    public static function of(Supply $supply): self
+    {
+        return new self(
+            $supply->kind->value, $supply->document, $supply->revision, (string) $supply->quantity, $supply->unit->value,
+            (string) $supply->value(), $supply->due?->__toString(), $supply->place, $supply->status,
+        );
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\People\Ability;
+use App\People\Models\Person;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Vite;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        // A relation loaded row by row is a query in a loop: an error wherever it happens.
+        Model::preventLazyLoading();
+        Model::preventAccessingMissingAttributes();
+        Model::unguard();
+
+        foreach (Ability::cases() as $ability) {
+            Gate::define($ability->value, static fn (Person $person): bool => $person->mayDo($ability));
+        }
+
+        // Scripts and styles come from where the page comes from, whatever name or port that has.
+        Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
+
+        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)->by($request->string('login')->lower().'|'.$request->ip()));
+    }
+}

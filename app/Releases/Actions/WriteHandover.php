@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Releases\Actions;
+
+use App\Changes\Models\ChangeOrder;
+use App\Releases\HandoverSchema;
+use App\Releases\Models\Handover;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Handover\Document;
+use Orthotaxis\Core\Handover\Format;
+use Orthotaxis\Core\Release\ReleasePlan;
+
+/** Writes the files of a release and puts them in the outbox, in the transaction of the release. */
+final readonly class WriteHandover
+{
+    public function __construct(private HandoverSchema $schema, private PostHandover $post) {}
+
+    public function write(ChangeOrder $order, ReleasePlan $plan, CarbonImmutable $now): Handover
+    {
+        $number = (int) DB::selectOne("SELECT nextval('hand_over_number') AS number")->number;
+        $document = Document::of($plan, $order->title, $number, $now->utc()->format('Y-m-d\TH:i:s\Z'));
+        $handover = Handover::query()->create([
+            'order_id' => $order->id, 'number' => $number, 'name' => $document->name(), 'state' => 'waiting', 'written_at' => $now,
+        ]);
+        foreach (Format::cases() as $format) {
+            $content = $format->write($document);
+            if ($format === Format::Xml) {
+                $this->schema->check($content);
+            }
+            $handover->files()->create(['format' => $format, 'content' => $content, 'sha256' => hash('sha256', $content)]);
+        }
+        $handover->entries()->createMany(array_map(
+            static fn (array $record): array => ['number' => $record['entry'], 'record' => $record],
+            $document->records(),
+        ));
+        $this->post->post($handover);
+
+        return $handover;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Releases\Http;
+
+use App\Http\Api\InPath;
+use App\Http\Api\Ok;
+use App\Http\Api\Refused;
+use App\People\Models\Person;
+use App\Releases\Actions\SendHandoverAgain;
+use App\Releases\Data\HandoverRow;
+use App\Releases\Models\Handover;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Handover\Format;
+
+final class HandoverController
+{
+    #[OA\Post(path: '/api/handovers/{name}/delivery', operationId: 'sendHandoverAgain', tags: ['releases'])]
+    #[InPath('name'), Ok(HandoverRow::class), Refused]
+    public function send(string $name, #[CurrentUser] Person $person, SendHandoverAgain $action): JsonResponse
+    {
+        $action->send($person, $name);
+
+        return new JsonResponse(HandoverRow::of(Handover::query()->with(['entries', 'latestMessage'])->where('name', $name)->firstOrFail()));
+    }
+
+    #[OA\Get(path: '/api/handovers/{name}/files/{format}', operationId: 'handoverFile', tags: ['releases'])]
+    #[InPath('name'), InPath('format'), OA\Response(response: 200, description: 'The file as it was sent.'), Refused]
+    public function file(string $name, string $format): Response
+    {
+        $asked = Format::tryFrom($format) ?? abort(404);
+        $file = Handover::query()->where('name', $name)->firstOrFail()->files()->where('format', $asked->value)->firstOrFail();
+
+        return new Response($file->content, 200, [
+            'Content-Type' => $asked->mediaType().'; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$name}.{$format}\"",
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
+    }
+}

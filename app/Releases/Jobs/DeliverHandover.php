@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Releases\Jobs;
+
+use App\Ledger\Ledger;
+use App\Planning\PlanningGateway;
+use App\Planning\PlanningSilent;
+use App\Releases\Models\HandoverEntry;
+use App\Releases\Models\OutboxMessage;
+use Carbon\CarbonImmutable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Handover\Format;
+
+/** Carries one message of the outbox to planning and writes down the answer, entry by entry. At least once: planning knows the name again. */
+final class DeliverHandover implements ShouldQueue
+{
+    use Queueable;
+
+    /** Zero is without limit: how often a delivery is tried is counted in the outbox. */
+    public int $tries = 0;
+
+    public function __construct(public readonly int $message) {}
+
+    public function handle(PlanningGateway $planning, Ledger $ledger): void
+    {
+        $message = OutboxMessage::query()->with(['handover.order', 'handover.files'])->find($this->message);
+        if ($message === null || $message->delivered_at !== null) {
+            return;
+        }
+        $handover = $message->handover;
+        try {
+            $answers = $planning->handOver($handover->name, $handover->files->firstOrFail('format', Format::Xml)->content);
+        } catch (PlanningSilent $fault) {
+            $this->tryLater($message, $fault);
+
+            return;
+        }
+        DB::transaction(function () use ($message, $answers, $ledger): void {
+            $now = CarbonImmutable::now();
+            $message->update(['delivered_at' => $now, 'tries' => $message->tries + 1, 'last_error' => '']);
+            $handover = $message->handover;
+            foreach ($handover->entries()->lockForUpdate()->get() as $entry) {
+                $entry->update($answers[$entry->number] ?? ['answer' => 'refused', 'reason' => 'Planning did not answer this entry.']);
+            }
+            $counts = $handover->entries()->pluck('answer')->countBy();
+            $state = match (true) {
+                ! $counts->has('refused') => 'taken',
+                $counts->has('taken') => 'partly_refused',
+                default => 'refused',
+            };
+            $handover->update(['state' => $state, 'answered_at' => $now]);
+            $ledger->record('planning', "hand_over.{$state}", $handover->order->number, ['hand_over' => $handover->name, ...$counts->all()]);
+        });
+    }
+
+    private function tryLater(OutboxMessage $message, PlanningSilent $fault): void
+    {
+        $tries = $message->tries + 1;
+        /** @var list<int> $pauses */
+        $pauses = config('orthotaxis.handover.pauses');
+        $pause = $pauses[min($tries, count($pauses)) - 1];
+        $message->update([
+            'tries' => $tries, 'last_error' => $fault->getMessage(), 'due_at' => CarbonImmutable::now()->addSeconds($pause),
+        ]);
+        // What planning has answered before stays true while it is silent.
+        if (HandoverEntry::query()->where('handover_id', $message->handover_id)->where('answer', '!=', 'waiting')->doesntExist()) {
+            $message->handover->update(['state' => 'unanswered']);
+        }
+        if ($tries < config()->integer('orthotaxis.handover.tries')) {
+            $this->release($pause);
+        }
+    }
+}

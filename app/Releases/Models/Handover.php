@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Releases\Models;
+
+use App\Changes\Models\ChangeOrder;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * @property int $id
+ * @property int $order_id
+ * @property int $number the running number
+ * @property string $name of its files without ending; the key by which planning knows it again
+ * @property string $state waiting, taken, partly_refused, refused or unanswered
+ * @property CarbonImmutable $written_at
+ * @property ?CarbonImmutable $answered_at
+ * @property-read ChangeOrder $order
+ * @property-read Collection<int, HandoverFile> $files
+ * @property-read Collection<int, HandoverEntry> $entries
+ * @property-read ?OutboxMessage $latestMessage
+ */
+final class Handover extends Model
+{
+    public $timestamps = false;
+
+    protected $casts = ['written_at' => 'immutable_datetime', 'answered_at' => 'immutable_datetime'];
+
+    /** @return BelongsTo<ChangeOrder, $this> */
+    public function order(): BelongsTo
+    {
+        return $this->belongsTo(ChangeOrder::class, 'order_id');
+    }
+
+    /** @return HasMany<HandoverFile, $this> */
+    public function files(): HasMany
+    {
+        return $this->hasMany(HandoverFile::class)->orderBy('id');
+    }
+
+    /** @return HasMany<HandoverEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(HandoverEntry::class)->orderBy('number');
+    }
+
+    /** @return HasOne<OutboxMessage, $this> */
+    public function latestMessage(): HasOne
+    {
+        return $this->hasOne(OutboxMessage::class)->latestOfMany();
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Data;
+
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Structure\Line;
+
+/** The fields of a structure line as text. */
+#[OA\Schema]
+final readonly class LineRow
+{
+    private function __construct(
+        #[OA\Property] public string $key,
+        #[OA\Property] public int $find,
+        #[OA\Property] public string $component,
+        #[OA\Property] public string $quantity,
+        #[OA\Property] public string $unit,
+        #[OA\Property] public string $designators,
+        #[OA\Property] public string $notes,
+        #[OA\Property] public bool $not_modelled,
+        #[OA\Property] public ?string $first_day,
+        #[OA\Property] public ?string $last_day,
+    ) {}
+
+    public static function of(Line $line): self
+    {
+        return new self(
+            $line->key,
+            $line->find,
+            $line->component,
+            (string) $line->quantity,
+            $line->unit->value,
+            $line->designators,
+            $line->notes,
+            $line->notModelled,
+            $line->validity->from?->__toString(),
+            $line->validity->to?->plusDays(-1)->__toString(),
+        );
+    }
+}

@@ -1,0 +1,21 @@
+# The settings of one running copy, passed on in the environment. Nothing secret is ever written into the repository.
+
+# settings KIND PORT PLANNING_PORT: KIND is start, test or bench.
+settings() {
+    local kind=$1 port=$2 planning=$3
+    for name in key token; do
+        [ -f "$var/$kind.$name" ] || (umask 077 && head -c 32 /dev/urandom | base64 >"$var/$kind.$name")
+    done
+    mkdir -p storage/{app,logs} storage/framework/{cache/data,sessions,views,testing} bootstrap/cache
+    # The framework looks for this file; here every setting comes from the environment.
+    [ -f .env ] || : >.env
+    export APP_NAME=Orthotaxis APP_ENV=${APP_ENV:-local} APP_DEBUG=${APP_DEBUG:-false} APP_URL="http://127.0.0.1:$port"
+    APP_KEY="base64:$(cat "$var/$kind.key")"
+    PLANNING_TOKEN=$(cat "$var/$kind.token")
+    export APP_KEY PLANNING_TOKEN PLANNING_URL="http://127.0.0.1:$planning"
+    export LOG_CHANNEL=single LOG_LEVEL=warning
+    export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT="$PGPORT" DB_USERNAME=orthotaxis DB_PASSWORD="$PGPASSWORD" DB_DATABASE="${DB_DATABASE:-orthotaxis}"
+    export SESSION_DRIVER=${SESSION_DRIVER:-database} QUEUE_CONNECTION=${QUEUE_CONNECTION:-database} CACHE_STORE=${CACHE_STORE:-database}
+    export MAIL_MAILER=log APP_MAINTENANCE_DRIVER=file
+    export PLANNING_DB="host=127.0.0.1;port=$PGPORT;dbname=${PLANNING_DATABASE:-planning}" PLANNING_DB_USER=orthotaxis PLANNING_DB_PASSWORD="$PGPASSWORD"
+}

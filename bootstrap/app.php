@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Problem;
+use App\Http\RefuseForeignForms;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Http\Middleware\HandleCors;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        // The application and its API have one origin, so there is nothing for CORS to do.
+        $middleware->remove(HandleCors::class);
+        $middleware->web(replace: [ValidateCsrfToken::class => RefuseForeignForms::class]);
+        $middleware->redirectGuestsTo('/');
+    })
+    ->withCommands([
+        __DIR__.'/../app/People/Commands',
+        __DIR__.'/../app/Ledger/Commands',
+        __DIR__.'/../app/Releases/Commands',
+        __DIR__.'/../app/Setup/Commands',
+    ])
+    ->withExceptions(function (Exceptions $exceptions): void {
+        Problem::register($exceptions);
+    })
+    ->create();

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+use App\People\Ability;
+use App\People\Role;
+
+// Who may do what. Everybody who may sign in may read.
+return [
+    Role::Coordinator->value => [
+        Ability::RaiseRequest, Ability::AssessRequest, Ability::DecideRequest, Ability::RaiseOrder, Ability::PlanOrder,
+        Ability::SubmitOrder, Ability::ReturnOrder, Ability::ReleaseOrder, Ability::SendHandover, Ability::CloseOrder,
+    ],
+    Role::DesignEngineer->value => [Ability::RaiseRequest, Ability::ReviseStructure, Ability::SubmitOrder],
+    Role::ElectronicsEngineer->value => [Ability::RaiseRequest, Ability::ReviseStructure, Ability::SubmitOrder],
+    Role::ManufacturingEngineer->value => [Ability::RaiseRequest, Ability::ReviseStructure, Ability::SubmitOrder],
+    Role::Planner->value => [Ability::RaiseRequest, Ability::SendHandover],
+    Role::Buyer->value => [Ability::RaiseRequest],
+    Role::Quality->value => [Ability::RaiseRequest, Ability::SignOrder, Ability::ReturnOrder],
+    Role::Service->value => [Ability::RaiseRequest],
+    Role::BoardMember->value => [Ability::RaiseRequest, Ability::SignOrder, Ability::ReturnOrder],
+    Role::Administrator->value => [Ability::RaiseRequest, Ability::SetUp],
+    Role::Viewer->value => [],
+];

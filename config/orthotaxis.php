@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The currency every cost is kept in (ISO 4217). One installation, one currency.
+    'currency' => env('ORTHOTAXIS_CURRENCY', 'EUR'),
+
+    'planning' => [
+        // Where the planning system answers, and how long we wait for it before saying that it does not.
+        'url' => env('PLANNING_URL', 'http://127.0.0.1:8190'),
+        'token' => env('PLANNING_TOKEN', ''),
+        'connect_seconds' => (float) env('PLANNING_CONNECT_SECONDS', 1),
+        'answer_seconds' => (float) env('PLANNING_ANSWER_SECONDS', 4),
+    ],
+
+    'handover' => [
+        // How often a hand-over that planning did not answer is tried again by itself, and the pause before each try.
+        'tries' => (int) env('HANDOVER_TRIES', 5),
+        'pauses' => [5, 15, 60, 300],
+    ],
+];

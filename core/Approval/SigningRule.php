@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Approval;
+
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Refusal;
+
+/** Who may sign an order, and what they sign. Nobody both proposes and approves. */
+final readonly class SigningRule
+{
+    /**
+     * @param  string  $seenDigest  the digest of what the signer had on screen
+     *
+     * @throws Refusal when this person may not sign this content now
+     */
+    public static function check(Order $order, int $person, string $seenDigest): void
+    {
+        if ($order->state !== OrderState::InReview) {
+            throw Refusal::at('order', 'Only an order in review can be signed.');
+        }
+        if (in_array($person, $order->proposers(), true)) {
+            throw Refusal::at('signer', 'You raised or edited this order, so another person must sign it.');
+        }
+        if ($order->signer !== $person) {
+            throw Refusal::at('signer', 'This order names another person to sign.');
+        }
+        if ($seenDigest !== $order->digest()) {
+            throw Refusal::at('order', 'The order is not what you had on screen. Read it again before you sign.');
+        }
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Calendar;
+
+use Orthotaxis\Core\Refusal;
+
+/** A calendar day without time or zone. Days are read and written as in ISO 8601: 2027-03-01. */
+final readonly class Day implements \Stringable
+{
+    private function __construct(private string $iso) {}
+
+    /** @throws Refusal when the text is no day of the calendar */
+    public static function parse(string $iso, string $place = 'date'): self
+    {
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $iso);
+        if ($date === false || $date->format('Y-m-d') !== $iso) {
+            throw Refusal::at($place, 'Write the day as year-month-day, such as 2027-03-01.');
+        }
+
+        return new self($iso);
+    }
+
+    public static function of(\DateTimeInterface $moment): self
+    {
+        return new self($moment->format('Y-m-d'));
+    }
+
+    public function plusDays(int $days): self
+    {
+        $date = new \DateTimeImmutable($this->iso);
+
+        return new self($date->modify(sprintf('%+d days', $days))->format('Y-m-d'));
+    }
+
+    public function isBefore(self $other): bool
+    {
+        return strcmp($this->iso, $other->iso) < 0;
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->iso === $other->iso;
+    }
+
+    public function __toString(): string
+    {
+        return $this->iso;
+    }
+}

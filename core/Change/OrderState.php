@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Change;
+
+/** The life of a change order. */
+enum OrderState: string
+{
+    case Planning = 'planning';
+    case Revising = 'revising';
+    case InReview = 'in_review';
+    case Signed = 'signed';
+    case Released = 'released';
+    case Closed = 'closed';
+    case Withdrawn = 'withdrawn';
+
+    public function mayBecome(self $next): bool
+    {
+        return in_array($next, match ($this) {
+            self::Planning => [self::Revising, self::Withdrawn],
+            self::Revising => [self::InReview, self::Withdrawn],
+            self::InReview => [self::Signed, self::Revising],
+            self::Signed => [self::Released, self::Revising],
+            self::Released => [self::Closed],
+            self::Closed, self::Withdrawn => [],
+        }, true);
+    }
+
+    /** Until release the order may still change what is true; open orders on the same item can collide. */
+    public function isOpen(): bool
+    {
+        return in_array($this, [self::Planning, self::Revising, self::InReview, self::Signed], true);
+    }
+
+    /** What the order names (items, date, people) may be changed. */
+    public function allowsPlanning(): bool
+    {
+        return $this === self::Planning || $this === self::Revising;
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Change;
+
+/** What becomes of an item that an order names. */
+enum Outcome: string
+{
+    case Revise = 'revise';
+    case Keep = 'keep';
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Comparison;
+
+use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\LineField;
+use Orthotaxis\Core\Structure\Structure;
+
+/**
+ * What differs between the lines of two structures of one level.
+ *
+ * Lines are matched by their identity; then what is left by find number and component; then by component and
+ * designators; then by role, one gone and one come at the same find number. Each line is matched once. Swapping the
+ * sides swaps added and removed and nothing else.
+ */
+final readonly class Comparison
+{
+    /** @param  list<Difference>  $differences in the order of find numbers */
+    private function __construct(public array $differences) {}
+
+    public static function of(Structure $before, Structure $after): self
+    {
+        $left = $before->lines;
+        $right = $after->lines;
+        $differences = [];
+        $rules = [
+            static fn (Line $line): string => $line->key,
+            static fn (Line $line): string => $line->find.'|'.$line->component,
+            static fn (Line $line): string => $line->component.'|'.$line->designators,
+            static fn (Line $line): string => (string) $line->find,
+        ];
+        foreach ($rules as $rule) {
+            $waiting = [];
+            foreach ($right as $key => $line) {
+                $waiting[$rule($line)][] = $key;
+            }
+            foreach ($left as $key => $line) {
+                $role = $rule($line);
+                if (isset($waiting[$role]) && $waiting[$role] !== []) {
+                    $match = array_shift($waiting[$role]);
+                    $differences[] = new Difference($line, $right[$match]);
+                    unset($left[$key], $right[$match]);
+                }
+            }
+        }
+        foreach ($left as $line) {
+            $differences[] = new Difference($line, null);
+        }
+        foreach ($right as $line) {
+            $differences[] = new Difference(null, $line);
+        }
+        usort($differences, static fn (Difference $a, Difference $b): int => [$a->find(), $a->kind->value, ($a->before ?? $a->after)?->key]
+            <=> [$b->find(), $b->kind->value, ($b->before ?? $b->after)?->key]);
+
+        return new self($differences);
+    }
+
+    /** @return list<Difference> all but the unchanged */
+    public function changes(): array
+    {
+        return array_values(array_filter($this->differences, static fn (Difference $d): bool => $d->kind !== DifferenceKind::Unchanged));
+    }
+
+    /** @return array<value-of<DifferenceKind>, int> how many of each kind, unchanged included */
+    public function totals(): array
+    {
+        $totals = array_fill_keys(array_column(DifferenceKind::cases(), 'value'), 0);
+        foreach ($this->differences as $difference) {
+            $totals[$difference->kind->value]++;
+        }
+
+        return $totals;
+    }
+
+    /**
+     * The edits that make the left side read like the right. A line that stayed keeps its identity; one that came has
+     * the identity it has on the right.
+     *
+     * @return list<Edit>
+     */
+    public function asEdits(): array
+    {
+        $edits = [];
+        foreach ($this->changes() as $difference) {
+            $before = $difference->before;
+            $after = $difference->after;
+            if ($after === null) {
+                $edits[] = new Edit(EditOperation::Remove, $before->key ?? '');
+
+                continue;
+            }
+            $fields = [];
+            foreach ($before === null ? LineField::cases() : $difference->fields as $field) {
+                $fields[$field->value] = $after->text($field);
+            }
+            $edits[] = new Edit(match (true) {
+                $before === null => EditOperation::Add,
+                $difference->kind === DifferenceKind::Replaced => EditOperation::Replace,
+                default => EditOperation::Change,
+            }, $before->key ?? $after->key, $fields);
+        }
+
+        return $edits;
+    }
+}

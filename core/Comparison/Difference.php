@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Comparison;
+
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\LineField;
+
+/** What became of one line: the line before, the line after, or both. */
+final readonly class Difference
+{
+    public DifferenceKind $kind;
+
+    /** @var list<LineField> the fields that differ, when there are two lines */
+    public array $fields;
+
+    public function __construct(public ?Line $before, public ?Line $after)
+    {
+        $fields = [];
+        if ($before !== null && $after !== null) {
+            foreach (LineField::cases() as $field) {
+                if ($before->text($field) !== $after->text($field)) {
+                    $fields[] = $field;
+                }
+            }
+        }
+        $this->fields = $fields;
+        $this->kind = match (true) {
+            $before === null => DifferenceKind::Added,
+            $after === null => DifferenceKind::Removed,
+            $fields === [] => DifferenceKind::Unchanged,
+            in_array(LineField::Component, $fields, true) => DifferenceKind::Replaced,
+            $fields === [LineField::Find] => DifferenceKind::Renumbered,
+            default => DifferenceKind::Changed,
+        };
+    }
+
+    /** Where the line stands in the parts list: its find number after, or before when it is gone. */
+    public function find(): int
+    {
+        return ($this->after ?? $this->before)->find ?? 0;
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Handover;
+
+use Orthotaxis\Core\Comparison\DifferenceKind;
+use Orthotaxis\Core\Release\ReleasePlan;
+
+/** A release as it is sent to planning. */
+final readonly class Document
+{
+    /**
+     * @param  string  $written  the moment it was written, ISO 8601 in UTC
+     * @param  list<Entry>  $entries
+     */
+    private function __construct(
+        public string $order,
+        public string $title,
+        public int $number,
+        public string $written,
+        public string $effectiveFrom,
+        public array $entries,
+    ) {}
+
+    /** @param  int  $number the running number of hand-overs, never used twice */
+    public static function of(ReleasePlan $plan, string $title, int $number, string $written): self
+    {
+        $entries = [];
+        foreach ($plan->items as $item) {
+            $entries[] = new Entry(count($entries) + 1, EntryAction::Supersede, $item->number, $item->revision, $item->supersedes, disposition: $item->disposition?->value);
+            foreach ($item->comparison->differences as $difference) {
+                $entries[] = new Entry(
+                    count($entries) + 1,
+                    EntryAction::for($difference->kind),
+                    $item->number,
+                    $item->revision,
+                    line: $difference->after ?? $difference->before,
+                    replaces: $difference->kind === DifferenceKind::Replaced ? $difference->before?->component : null,
+                );
+            }
+        }
+
+        return new self($plan->order, $title, $number, $written, (string) $plan->effectiveFrom, $entries);
+    }
+
+    /** The name of its files without ending: order, effective date and running number. */
+    public function name(): string
+    {
+        return sprintf('%s_%s_%06d', $this->order, $this->effectiveFrom, $this->number);
+    }
+
+    /** @return list<array<string, string|int|null>> one flat record an entry, the same in every format */
+    public function records(): array
+    {
+        return array_map(static fn (Entry $entry): array => [
+            'entry' => $entry->number,
+            'action' => $entry->action->value,
+            'item' => $entry->item,
+            'revision' => $entry->revision,
+            'supersedes' => $entry->supersedes,
+            'disposition' => $entry->disposition,
+            'find' => $entry->line?->find,
+            'component' => $entry->line?->component,
+            'replaces' => $entry->replaces,
+            'quantity' => $entry->line === null ? null : (string) $entry->line->quantity,
+            'unit' => $entry->line?->unit->value,
+            'designators' => $entry->line?->designators,
+            'notes' => $entry->line?->notes,
+        ], $this->entries);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Impact;
+
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Refusal;
+
+/** One stock position or one line of an open document, as planning tells it. */
+final readonly class Supply
+{
+    public function __construct(
+        public SupplyKind $kind,
+        public string $document,
+        public string $item,
+        public string $revision,
+        public Quantity $quantity,
+        public Unit $unit,
+        public Money $unitValue,
+        public ?Day $due,
+        public string $place,
+        public string $status,
+    ) {}
+
+    public function value(): Money
+    {
+        return $this->unitValue->times($this->quantity);
+    }
+
+    /**
+     * Reads one row of planning's answer. What another system says is checked like what a person types.
+     *
+     * @param  array<array-key, mixed>  $row
+     *
+     * @throws Refusal when the row makes no sense
+     */
+    public static function read(array $row, int $number): self
+    {
+        $place = "row {$number}";
+        $text = static fn (string $name): string => is_string($row[$name] ?? null) ? $row[$name] : throw Refusal::at($place, "Planning gave no {$name} in row {$number}.");
+        $due = $row['due'] ?? null;
+
+        return new self(
+            SupplyKind::tryFrom($text('kind')) ?? throw Refusal::at($place, "Planning named an unknown kind of supply in row {$number}."),
+            $text('document'),
+            $text('item'),
+            $text('revision'),
+            Quantity::parse($text('quantity'), $place),
+            Unit::parse($text('unit'), $place),
+            Money::parse($text('unit_value'), $place),
+            is_string($due) ? Day::parse($due, $place) : null,
+            $text('place'),
+            $text('status'),
+        );
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Structure;
+
+use Orthotaxis\Core\Calendar\Validity;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Refusal;
+
+/**
+ * One line of a structure: so much of one component.
+ *
+ * Its key is the identity that survives revisions; the component is named by item number.
+ */
+final readonly class Line
+{
+    public const LONGEST_NOTE = 500;
+
+    public const LONGEST_DESIGNATORS = 2_000;
+
+    public function __construct(
+        public string $key,
+        public int $find,
+        public string $component,
+        public Quantity $quantity,
+        public Unit $unit,
+        public string $designators = '',
+        public string $notes = '',
+        public ?int $operation = null,
+        public bool $notModelled = false,
+        public Validity $validity = new Validity,
+    ) {}
+
+    /** A field as text, as it is compared and shown. */
+    public function text(LineField $field): string
+    {
+        return match ($field) {
+            LineField::Find => (string) $this->find,
+            LineField::Component => $this->component,
+            LineField::Quantity => (string) $this->quantity,
+            LineField::Unit => $this->unit->value,
+            LineField::Designators => $this->designators,
+            LineField::Notes => $this->notes,
+            LineField::Operation => $this->operation === null ? '' : (string) $this->operation,
+            LineField::NotModelled => $this->notModelled ? 'yes' : '',
+        };
+    }
+
+    /**
+     * The same line with some fields given anew, as people type them.
+     *
+     * @param  array<value-of<LineField>, string>  $fields
+     *
+     * @throws Refusal naming every field that cannot be so
+     */
+    public function with(array $fields): self
+    {
+        return (new LineReader)->read($this->key, $fields, $this);
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Structure;
+
+/** The fields of a structure line that can be changed and compared, in the order people read them. */
+enum LineField: string
+{
+    case Find = 'find';
+    case Component = 'component';
+    case Quantity = 'quantity';
+    case Unit = 'unit';
+    case Designators = 'designators';
+    case Notes = 'notes';
+    case Operation = 'operation';
+    case NotModelled = 'not_modelled';
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Structure;
+
+use Orthotaxis\Core\Calendar\Validity;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Refusal;
+
+/** Reads the fields of a line as people type them, and says of each what is wrong with it. */
+final class LineReader
+{
+    /** @var array<string, string> field => reason */
+    private array $reasons = [];
+
+    /**
+     * @param  array<value-of<LineField>, string>  $fields
+     *
+     * @throws Refusal naming every field that cannot be so
+     */
+    public function read(string $key, array $fields, ?Line $was = null): Line
+    {
+        $this->reasons = [];
+        $text = static fn (LineField $field): ?string => isset($fields[$field->value]) ? trim($fields[$field->value]) : null;
+
+        $find = $this->whole(LineField::Find, $text(LineField::Find), $was?->find, 'find number', 99_999);
+        $component = $text(LineField::Component) ?? $was->component ?? '';
+        if ($component === '') {
+            $this->reasons['component'] = 'Name the component by its item number.';
+        }
+        $quantity = $this->quantity($text(LineField::Quantity), $was?->quantity);
+        $unit = $this->unit($text(LineField::Unit), $was?->unit);
+        $designators = $this->short(LineField::Designators, self::tidy($text(LineField::Designators)) ?? $was?->designators, Line::LONGEST_DESIGNATORS);
+        $notes = $this->short(LineField::Notes, $text(LineField::Notes) ?? $was?->notes, Line::LONGEST_NOTE);
+        $operation = $text(LineField::Operation) === ''
+            ? null
+            : $this->whole(LineField::Operation, $text(LineField::Operation), $was->operation ?? 0, 'operation', 9_999);
+        $this->checkCount($quantity, $unit, $designators);
+
+        if ($this->reasons !== []) {
+            throw Refusal::because($this->reasons);
+        }
+
+        return new Line(
+            $key, (int) $find, $component, $quantity ?? Quantity::one(), $unit ?? Unit::Piece, $designators, $notes,
+            $operation === 0 ? null : $operation,
+            isset($fields['not_modelled']) ? in_array($fields['not_modelled'], ['yes', '1', 'true'], true) : $was->notModelled ?? false,
+            $was->validity ?? Validity::always(),
+        );
+    }
+
+    /** "R1 R2,R3" and "R1, R2, R3" are the same designators. */
+    private static function tidy(?string $designators): ?string
+    {
+        return $designators === null
+            ? null
+            : implode(', ', array_filter(preg_split('/[\s,;]+/', $designators) ?: [], static fn (string $part): bool => $part !== ''));
+    }
+
+    private function whole(LineField $field, ?string $text, ?int $was, string $name, int $most): ?int
+    {
+        if ($text === null && $was !== null) {
+            return $was;
+        }
+        if ($text === null || preg_match('/^\d{1,6}$/', $text) !== 1 || (int) $text < 1 || (int) $text > $most) {
+            $this->reasons[$field->value] = "The {$name} is a whole number from 1 to {$most}.";
+
+            return null;
+        }
+
+        return (int) $text;
+    }
+
+    private function quantity(?string $text, ?Quantity $was): ?Quantity
+    {
+        if ($text === null && $was !== null) {
+            return $was;
+        }
+        try {
+            $quantity = Quantity::parse($text ?? '');
+        } catch (Refusal $refusal) {
+            $this->reasons['quantity'] = $refusal->getMessage();
+
+            return null;
+        }
+        if (! $quantity->isPositive()) {
+            $this->reasons['quantity'] = 'The quantity must be more than zero. To drop the component, remove the line.';
+
+            return null;
+        }
+
+        return $quantity;
+    }
+
+    private function unit(?string $text, ?Unit $was): ?Unit
+    {
+        if ($text === null && $was !== null) {
+            return $was;
+        }
+        try {
+            return Unit::parse($text ?? '');
+        } catch (Refusal $refusal) {
+            $this->reasons['unit'] = $refusal->getMessage();
+
+            return null;
+        }
+    }
+
+    private function short(LineField $field, ?string $text, int $longest): string
+    {
+        if ($text !== null && mb_strlen($text) > $longest) {
+            $this->reasons[$field->value] = "At most {$longest} characters; this is ".mb_strlen($text).'.';
+        }
+
+        return $text ?? '';
+    }
+
+    private function checkCount(?Quantity $quantity, ?Unit $unit, string $designators): void
+    {
+        if ($quantity === null || $unit === null) {
+            return;
+        }
+        if ($unit->countsWhole() && $quantity->millionths % Quantity::ONE !== 0) {
+            $this->reasons['quantity'] = "{$quantity} {$unit->value}: things counted in {$unit->value} are used whole.";
+        }
+        $names = $designators === '' ? [] : explode(', ', $designators);
+        if ($names !== [] && $unit === Unit::Piece && count($names) * Quantity::ONE !== $quantity->millionths) {
+            $this->reasons['designators'] = sprintf('%d designators for a quantity of %s: name each piece once.', count($names), $quantity);
+        } elseif (count(array_unique($names)) !== count($names)) {
+            $this->reasons['designators'] = 'A designator stands twice on this line.';
+        }
+    }
+}

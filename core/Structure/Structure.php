@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Structure;
+
+use Orthotaxis\Core\Calendar\Day;
+
+/**
+ * The lines of one parent, in the order of their find numbers.
+ *
+ * @implements \IteratorAggregate<string, Line>
+ */
+final readonly class Structure implements \Countable, \IteratorAggregate
+{
+    /** @var array<string, Line> by key */
+    public array $lines;
+
+    /** @param  iterable<Line>  $lines */
+    public function __construct(iterable $lines = [])
+    {
+        $byKey = [];
+        foreach ($lines as $line) {
+            $byKey[$line->key] = $line;
+        }
+        uasort($byKey, static fn (Line $a, Line $b): int => [$a->find, $a->key] <=> [$b->find, $b->key]);
+        $this->lines = $byKey;
+    }
+
+    public function line(string $key): ?Line
+    {
+        return $this->lines[$key] ?? null;
+    }
+
+    public function on(Day $day): self
+    {
+        return new self(array_filter($this->lines, static fn (Line $line): bool => $line->validity->holdsOn($day)));
+    }
+
+    public function with(Line $line): self
+    {
+        return new self([...$this->lines, $line->key => $line]);
+    }
+
+    public function without(string $key): self
+    {
+        return new self(array_diff_key($this->lines, [$key => true]));
+    }
+
+    /** @return list<string> the item numbers of the components, each once */
+    public function components(): array
+    {
+        return array_values(array_unique(array_map(static fn (Line $line): string => $line->component, array_values($this->lines))));
+    }
+
+    public function count(): int
+    {
+        return count($this->lines);
+    }
+
+    /** @return \ArrayIterator<string, Line> */
+    public function getIterator(): \ArrayIterator
+    {
+        return new \ArrayIterator($this->lines);
+    }
+}

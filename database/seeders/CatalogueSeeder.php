@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Structures\Models\Category;
+use App\Structures\Models\Item;
+use Illuminate\Database\Seeder;
+use Orthotaxis\Core\Quantity\Money;
+
+/** Categories, and the items of demo/catalogue.txt. Whatever is made gets a drawing of its own. */
+final class CatalogueSeeder extends Seeder
+{
+    private const CATEGORIES = [
+        'product' => 'Products', 'kit' => 'Spares kits', 'pump' => 'Pump', 'sampling' => 'Sampling unit', 'case' => 'Case',
+        'suction' => 'Suction line', 'controller' => 'Controller', 'electronics' => 'Electronic components', 'power' => 'Power',
+        'cooling' => 'Cooling', 'cable' => 'Cables', 'fastener' => 'Fasteners', 'consumable' => 'Consumables', 'label' => 'Labels',
+        'packaging' => 'Packaging', 'document' => 'Documents', 'drawing' => 'Drawings',
+    ];
+
+    public function run(): void
+    {
+        /** @var array<string, int> $categories */
+        $categories = [];
+        foreach (self::CATEGORIES as $code => $name) {
+            $sequence = $code === 'document' ? 'numbers' : 'letters';
+            $categories[$code] = Category::query()->create(['code' => $code, 'name' => $name, 'sequence' => $sequence])->id;
+        }
+        $rows = [];
+        $drawing = 0;
+        foreach (self::entries() as [$number, $title, $kind, $category, $unit, $supply, $cost, $leadTime, $from]) {
+            $rows[] = self::row($number, $title, $kind, $categories[$category], $unit, $supply, $cost, (int) $leadTime, $from);
+            if ($supply === 'make' && in_array($kind, ['assembly', 'part'], true)) {
+                $rows[] = self::row(sprintf('800-%04d', ++$drawing), "Drawing, {$title}", 'drawing', $categories['drawing'], 'pc', 'make', '0', 1, '');
+            }
+        }
+        Item::query()->insert($rows);
+    }
+
+    /** @return \Generator<list<string>> one entry an item, with {a,b} written out */
+    private static function entries(): \Generator
+    {
+        foreach (file(__DIR__.'/demo/catalogue.txt', FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $line) {
+            if ($line[0] === '#') {
+                continue;
+            }
+            $columns = array_pad(array_map(trim(...), explode('|', $line)), 9, '');
+            if (preg_match('/\{([^}]+)\}/', $columns[1], $match) !== 1) {
+                yield $columns;
+
+                continue;
+            }
+            [$group, $first] = explode('-', $columns[0]);
+            foreach (explode(',', $match[1]) as $i => $variant) {
+                yield [sprintf('%s-%04d', $group, (int) $first + $i), str_replace($match[0], $variant, $columns[1]), ...array_slice($columns, 2)];
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(string $number, string $title, string $kind, int $category, string $unit, string $supply, string $cost, int $leadTime, string $from): array
+    {
+        return [
+            'number' => $number, 'title' => $title, 'kind' => $kind, 'category_id' => $category, 'unit' => $unit, 'supply' => $supply,
+            'sold' => in_array(substr($number, 0, 3), ['100', '110'], true),
+            'standard_cost' => Money::parse($cost)->tenThousandths,
+            'lead_time_days' => $leadTime,
+            'supplier' => $supply === 'buy' && $from !== '' ? $from : null,
+            'material' => $supply === 'make' && $from !== '' ? $from : null,
+        ];
+    }
+}

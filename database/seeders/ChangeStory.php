@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Changes\Actions\AssessRequest;
+use App\Changes\Actions\DecideRequest;
+use App\Changes\Actions\EditStructure;
+use App\Changes\Actions\MoveOrder;
+use App\Changes\Actions\PlanOrder;
+use App\Changes\Actions\PutItemOnOrder;
+use App\Changes\Actions\RaiseOrder;
+use App\Changes\Actions\RaiseRequest;
+use App\Changes\Actions\SignOrder;
+use App\Changes\Models\ChangeOrder;
+use App\Changes\Models\ChangeRequest;
+use App\Changes\OrderReader;
+use App\People\Models\Person;
+use App\Releases\Actions\ReleaseOrder;
+use App\Structures\Models\StructureLine;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Date;
+use Orthotaxis\Core\Change\Disposition;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Edit\Edit;
+
+/** Lets the people of the demo do what people do, on past days, through the same acts as on screen. */
+final class ChangeStory
+{
+    private const SIGNING = 'demo';
+
+    /** @var array<string, Person> */
+    private array $people = [];
+
+    private readonly CarbonImmutable $today;
+
+    public function __construct()
+    {
+        $this->today = CarbonImmutable::today();
+        foreach (Person::query()->get() as $person) {
+            // For the signatures of the demo's past a cheap password does, kept nowhere.
+            $person->setRawAttributes(['password' => password_hash(self::SIGNING, PASSWORD_BCRYPT, ['cost' => 4])] + $person->getAttributes());
+            $this->people[$person->login] = $person;
+        }
+    }
+
+    /** @param  int  $days ago */
+    public function on(int $days, int $hour = 9): self
+    {
+        Date::setTestNow($this->today->subDays($days)->setTime($hour, ($days * 7) % 60));
+
+        return $this;
+    }
+
+    public function backToToday(): void
+    {
+        Date::setTestNow();
+    }
+
+    /** @param  list<string>  $items */
+    public function request(string $by, string $title, string $reason, string $source, string $site, string $priority, string $description, array $items): string
+    {
+        return app(RaiseRequest::class)->raise($this->people[$by], compact('title', 'reason', 'source', 'site', 'priority', 'description'), $items)->number;
+    }
+
+    public function assess(string $request, string $finding): void
+    {
+        app(AssessRequest::class)->assess($this->people['mira.okafor'], $request, $finding, $this->requestVersion($request));
+    }
+
+    public function decide(string $request, RequestState $decision, string $reason): void
+    {
+        app(DecideRequest::class)->decide($this->people['mira.okafor'], $request, $decision, $reason, $this->requestVersion($request));
+    }
+
+    public function order(string $request): string
+    {
+        return app(RaiseOrder::class)->from($this->people['mira.okafor'], $request)->number;
+    }
+
+    public function plan(string $order, string $editor, string $signer, int $effectiveInDays): void
+    {
+        app(PlanOrder::class)->plan($this->people['mira.okafor'], $order, [
+            'editor' => $editor, 'signer' => $signer, 'effective_on' => CarbonImmutable::today()->addDays($effectiveInDays)->toDateString(),
+        ], $this->version($order));
+    }
+
+    public function name(string $order, string $item, Outcome $outcome, Disposition $disposition): void
+    {
+        app(PutItemOnOrder::class)->put($this->people['mira.okafor'], $order, $item, $outcome, $disposition, $this->version($order));
+    }
+
+    public function open(string $order): void
+    {
+        app(MoveOrder::class)->openForRevision($this->people['mira.okafor'], $order, $this->version($order));
+    }
+
+    /** @param  list<Edit>  $edits */
+    public function edit(string $order, string $item, array $edits): void
+    {
+        $editor = $this->people[ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor->login ?? ''];
+        foreach ($edits as $edit) {
+            app(EditStructure::class)->make($editor, $order, $item, $edit->operation, $edit->line, $edit->fields, PHP_INT_MAX);
+        }
+    }
+
+    public function submit(string $order): void
+    {
+        app(MoveOrder::class)->submit($this->people['mira.okafor'], $order, $this->version($order));
+    }
+
+    public function sign(string $order): void
+    {
+        $model = ChangeOrder::query()->with('signer')->where('number', $order)->firstOrFail();
+        $digest = app(OrderReader::class)->toCore($model)->digest();
+        app(SignOrder::class)->sign($this->people[$model->signer->login ?? ''], $order, self::SIGNING, $digest);
+    }
+
+    public function sendBack(string $order, string $by, string $reason): void
+    {
+        app(SignOrder::class)->sendBack($this->people[$by], $order, $reason);
+    }
+
+    public function release(string $order): void
+    {
+        app(ReleaseOrder::class)->release($this->people['mira.okafor'], $order, $this->version($order));
+    }
+
+    public function close(string $order): void
+    {
+        app(MoveOrder::class)->close($this->people['mira.okafor'], $order, $this->version($order));
+    }
+
+    /** @return string the key of the line of an item's newest released engineering structure that names a component */
+    public function line(string $item, string $component): string
+    {
+        return (string) StructureLine::query()->where('structure_lines.kind', 'engineering')
+            ->join('revisions', 'revisions.id', '=', 'structure_lines.revision_id')
+            ->join('items AS parent', 'parent.id', '=', 'revisions.item_id')
+            ->join('items AS child', 'child.id', '=', 'structure_lines.component_id')
+            ->where('revisions.status', 'released')->where('parent.number', $item)->where('child.number', $component)
+            ->valueOrFail('line_key');
+    }
+
+    private function version(string $order): int
+    {
+        return (int) ChangeOrder::query()->where('number', $order)->valueOrFail('version');
+    }
+
+    private function requestVersion(string $request): int
+    {
+        return (int) ChangeRequest::query()->where('number', $request)->valueOrFail('version');
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use Illuminate\Database\Seeder;
+
+/** The demo: Quillback Field Instruments, who build river-water samplers. All of it is invented. */
+final class DatabaseSeeder extends Seeder
+{
+    public function run(): void
+    {
+        $this->call([
+            PeopleSeeder::class,
+            CatalogueSeeder::class,
+            StructureSeeder::class,
+            PlanningSeeder::class,
+            ClosedChangesSeeder::class,
+            OpenChangesSeeder::class,
+        ]);
+    }
+}

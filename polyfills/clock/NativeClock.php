@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Symfony\Component\Clock;
+
+final class NativeClock implements ClockInterface
+{
+    private \DateTimeZone $timezone;
+
+    public function __construct(\DateTimeZone|string|null $timezone = null)
+    {
+        $this->timezone = match (true) {
+            $timezone instanceof \DateTimeZone => $timezone,
+            is_string($timezone) => new \DateTimeZone($timezone),
+            default => new \DateTimeZone(date_default_timezone_get()),
+        };
+    }
+
+    public function now(): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable('now', $this->timezone);
+    }
+
+    public function sleep(float|int $seconds): void
+    {
+        usleep((int) ($seconds * 1_000_000));
+    }
+
+    public function withTimeZone(\DateTimeZone|string $timezone): static
+    {
+        return new self($timezone);
+    }
+}

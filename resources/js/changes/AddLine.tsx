@@ -1,0 +1,121 @@
+import type { UseMutationResult } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { ApiProblem } from '../lib/api';
+import { units } from '../lib/words';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ItemPicker } from '../ui/ItemPicker';
+import { ProblemNotice } from '../ui/Notice';
+import { Select } from '../ui/Select';
+import type { LineEdit, Redline } from './useRedline';
+
+interface Props {
+  redline: Redline;
+  edit: UseMutationResult<Redline, ApiProblem, LineEdit>;
+  onDone: () => void;
+}
+
+const unitNames = Object.fromEntries(units.map((unit) => [unit, unit])) as Record<(typeof units)[number], string>;
+
+/** Adds a line, also of something that is never drawn (grease, labels, packaging), in its own unit. */
+export function AddLine({ redline, edit, onDone }: Props) {
+  const next = Math.max(0, ...redline.rows.map((row) => Math.max(row.after?.find ?? 0, row.before?.find ?? 0))) + 10;
+  const [item, setItem] = useState<{ number: string; title: string } | null>(null);
+  const [line, setLine] = useState({
+    find: String(next),
+    quantity: '1',
+    unit: 'pc',
+    designators: '',
+    notes: '',
+    not_modelled: '',
+  });
+  const [asked, setAsked] = useState(false);
+  const set = (part: Partial<typeof line>) => setLine((before) => ({ ...before, ...part }));
+  const error = (place: string) => (asked ? edit.error?.at(place) : undefined);
+  const add = async () => {
+    setAsked(true);
+    try {
+      await edit.mutateAsync({ operation: 'add', line: '', fields: { ...line, component: item?.number ?? '' } });
+      onDone();
+    } catch {
+      // The reasons stand beside their fields.
+    }
+  };
+
+  return (
+    <form
+      aria-label="Add a line"
+      className="mark-added mt-3 space-y-2 border-y border-rule bg-sheet px-3 py-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void add();
+      }}
+    >
+      <div className="grid grid-cols-[5rem_minmax(14rem,1fr)_6rem_6rem_10rem_minmax(10rem,1fr)] gap-3">
+        <Field label="Find" error={error('find')}>
+          <Input value={line.find} onChange={(event) => set({ find: event.target.value })} />
+        </Field>
+        <div>
+          <span className="mb-0.5 block text-sm font-medium text-soft">Component</span>
+          {item === null ? (
+            <ItemPicker
+              label="Component"
+              focusAtOnce
+              invalid={error('component') !== undefined}
+              onPick={(found) => {
+                setItem(found);
+                set({ unit: found.unit, not_modelled: ['Consumable', 'Packaging'].includes(found.kind) ? 'yes' : '' });
+              }}
+            />
+          ) : (
+            <button
+              type="button"
+              className="flex h-8 items-center gap-2 text-left"
+              onClick={() => setItem(null)}
+              title="Choose another"
+            >
+              <span className="font-mono text-sm">{item.number}</span> <span className="truncate">{item.title}</span>
+            </button>
+          )}
+          {error('component') && <p className="mt-0.5 text-sm text-alarm">▸ {error('component')}</p>}
+        </div>
+        <Field label="Quantity" error={error('quantity')}>
+          <Input
+            value={line.quantity}
+            className="text-right"
+            onChange={(event) => set({ quantity: event.target.value })}
+          />
+        </Field>
+        <Field label="Unit" error={error('unit')}>
+          <Select value={line.unit as keyof typeof unitNames} onChange={(unit) => set({ unit })} options={unitNames} />
+        </Field>
+        <Field label="Designators" error={error('designators')}>
+          <Input value={line.designators} onChange={(event) => set({ designators: event.target.value })} />
+        </Field>
+        <Field label="Notes" error={error('notes')}>
+          <Input value={line.notes} onChange={(event) => set({ notes: event.target.value })} />
+        </Field>
+      </div>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={line.not_modelled === 'yes'}
+          onChange={(event) => set({ not_modelled: event.target.checked ? 'yes' : '' })}
+        />
+        Never drawn: it stands in no model and on no drawing
+      </label>
+      {asked && (
+        <ProblemNotice problem={edit.error} shown={['find', 'component', 'quantity', 'unit', 'designators', 'notes']} />
+      )}
+      <div className="flex gap-2">
+        <Button type="submit" look="main" busy={edit.isPending}>
+          Add the line
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Leave it
+        </Button>
+      </div>
+    </form>
+  );
+}

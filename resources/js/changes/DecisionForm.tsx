@@ -1,0 +1,88 @@
+import { api, told, type Schemas } from '../lib/api';
+import { useMay } from '../lib/session';
+import { useAct } from '../lib/useAct';
+import { useDraft } from '../lib/useDraft';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { TextArea } from '../ui/Input';
+import { Notice, ProblemNotice } from '../ui/Notice';
+
+type Decision = Schemas['Decision']['decision'];
+
+/** Records the finding, then the decision with its reason. */
+export function DecisionForm({ request }: { request: Schemas['RequestData'] }) {
+  const mayAssess = useMay('assess_request');
+  const mayDecide = useMay('decide_request');
+  const path = { number: request.number };
+  const draft = useDraft(`finding ${request.number}`, { finding: request.finding, reason: '' });
+  const record = useAct(() =>
+    told(
+      api.POST('/api/requests/{number}/finding', {
+        params: { path },
+        body: { finding: draft.value.finding, version: request.version },
+      }),
+    ),
+  );
+  const decide = useAct(
+    (decision: Decision) =>
+      told(
+        api.POST('/api/requests/{number}/decision', {
+          params: { path },
+          body: { decision, reason: draft.value.reason, version: request.version },
+        }),
+      ),
+    draft.clear,
+  );
+  if (!mayAssess) return <Notice>A coordinator assesses this request.</Notice>;
+
+  return (
+    <div className="grid max-w-5xl gap-6 md:grid-cols-2">
+      <form
+        className="space-y-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          record.mutate(undefined);
+        }}
+      >
+        <Field
+          label="Finding"
+          hint="Feasibility, effect, cost, what the specialists said"
+          error={record.error?.at('finding')}
+        >
+          <TextArea
+            rows={4}
+            value={draft.value.finding}
+            onChange={(event) => draft.change({ finding: event.target.value })}
+          />
+        </Field>
+        <ProblemNotice problem={record.error} shown={['finding']} />
+        <Button type="submit" look={request.state === 'assessing' ? 'plain' : 'main'} busy={record.isPending}>
+          Record the finding
+        </Button>
+      </form>
+      {request.state === 'assessing' && mayDecide && (
+        <div className="space-y-2">
+          <Field label="Reason for the decision" error={decide.error?.at('reason')}>
+            <TextArea
+              rows={4}
+              value={draft.value.reason}
+              onChange={(event) => draft.change({ reason: event.target.value })}
+            />
+          </Field>
+          <ProblemNotice problem={decide.error} shown={['reason']} />
+          <div className="flex gap-2">
+            <Button look="main" busy={decide.isPending} onClick={() => decide.mutate('approved')}>
+              Approve
+            </Button>
+            <Button busy={decide.isPending} onClick={() => decide.mutate('returned')}>
+              Send back
+            </Button>
+            <Button look="alarm" busy={decide.isPending} onClick={() => decide.mutate('rejected')}>
+              Reject
+            </Button>
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, type ReactNode } from 'react';
+import { useParams } from 'react-router';
+import type { Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+import { remember } from '../lib/recent';
+import { ChangeNumber } from '../ui/Num';
+import { Loading } from '../ui/Loading';
+import { Page } from '../ui/Page';
+import { Priority } from '../ui/Priority';
+import { ConsequenceStrip } from './ConsequenceStrip';
+import { Step } from './Step';
+import { StepRail } from './StepRail';
+import { AssessStep } from './steps/AssessStep';
+import { FollowThroughStep } from './steps/FollowThroughStep';
+import { LookBackStep } from './steps/LookBackStep';
+import { OrderStep } from './steps/OrderStep';
+import { ReleaseStep } from './steps/ReleaseStep';
+import { ReviseStep } from './steps/ReviseStep';
+import { SignStep } from './steps/SignStep';
+import { TakeInStep } from './steps/TakeInStep';
+
+type Dossier = Schemas['Dossier'];
+
+const contents: Record<Schemas['StepRow']['step'], (dossier: Dossier) => ReactNode> = {
+  take_in: (dossier) => <TakeInStep dossier={dossier} />,
+  assess: (dossier) => <AssessStep dossier={dossier} />,
+  order: (dossier) => <OrderStep dossier={dossier} />,
+  revise: (dossier) => <ReviseStep dossier={dossier} />,
+  sign: (dossier) => <SignStep dossier={dossier} />,
+  release: (dossier) => <ReleaseStep dossier={dossier} />,
+  follow_through: (dossier) => <FollowThroughStep dossier={dossier} />,
+  look_back: (dossier) => <LookBackStep dossier={dossier} />,
+};
+
+/** One change from first report to last follow-up: the order of work is the page. */
+export function DossierPage() {
+  const { number = '' } = useParams();
+  const dossier = useQuery(queries.dossier(number));
+  return dossier.data ? (
+    <DossierView key={dossier.data.number} dossier={dossier.data} />
+  ) : (
+    <Page title={number}>
+      <Loading query={dossier}>{() => null}</Loading>
+    </Page>
+  );
+}
+
+function DossierView({ dossier }: { dossier: Dossier }) {
+  useEffect(
+    () => remember(`/changes/${dossier.number}`, `${dossier.number} ${dossier.title}`),
+    [dossier.number, dossier.title],
+  );
+  const now = dossier.steps.findIndex((step) => step.state === 'now');
+  useEffect(() => {
+    // Whoever opens a change that is well under way wants the step it is at; what came before is above it.
+    if (now > 1 && window.location.hash === '')
+      document.getElementById(dossier.steps[now]?.step ?? '')?.scrollIntoView();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, on opening; not when a step is done
+  }, []);
+  const links = [...dossier.requests.map((one) => one.number), ...(dossier.order ? [dossier.order.number] : [])];
+  const open = dossier.order !== null && ['planning', 'revising', 'in_review', 'signed'].includes(dossier.order.state);
+  return (
+    <>
+      <Page
+        title={dossier.title}
+        over={
+          <span className="flex items-baseline gap-2">
+            Dossier ·{' '}
+            {links.map((number, index) => (
+              <span key={number} className="flex items-baseline gap-2">
+                {index > 0 && <span aria-hidden="true">{number.startsWith('ECO') ? '→' : '+'}</span>}
+                <ChangeNumber number={number} />
+              </span>
+            ))}
+          </span>
+        }
+        aside={<Priority value={dossier.priority} />}
+      >
+        <div className="grid gap-8 lg:grid-cols-[11.5rem_minmax(0,1fr)]">
+          <StepRail steps={dossier.steps} number={dossier.order?.number ?? dossier.number} title={dossier.title} />
+          <div>
+            {dossier.steps.map((step, index) => (
+              <Step key={step.step} step={step} number={index + 1}>
+                {contents[step.step](dossier)}
+              </Step>
+            ))}
+          </div>
+        </div>
+      </Page>
+      {open && <ConsequenceStrip order={dossier.order?.number ?? ''} />}
+    </>
+  );
+}

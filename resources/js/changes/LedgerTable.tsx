@@ -1,0 +1,55 @@
+import type { Schemas } from '../lib/api';
+import { act, moment } from '../lib/format';
+import { DataTable, type Column } from '../ui/DataTable';
+import { ChangeNumber } from '../ui/Num';
+
+type Row = Schemas['LedgerRow'];
+
+function told(details: Row['details']): string {
+  return Object.entries(details)
+    .filter(([name, value]) => value !== null && value !== '' && name !== 'digest' && name !== 'line')
+    .map(
+      ([name, value]) =>
+        `${name.replaceAll('_', ' ')}: ${
+          typeof value === 'string'
+            ? value
+            : JSON.stringify(value)
+                .replace(/["{}[\]]/g, ' ')
+                .trim()
+        }`,
+    )
+    .join(' · ');
+}
+
+const columns: Column<Row>[] = [
+  { id: 'number', head: 'Record', numeric: true, text: (r) => String(r.number), cell: (r) => r.number },
+  { id: 'at', head: 'When', text: (r) => r.at, cell: (r) => <span className="whitespace-nowrap">{moment(r.at)}</span> },
+  { id: 'actor', head: 'Who', text: (r) => r.actor, cell: (r) => r.actor },
+  { id: 'subject', head: 'On', text: (r) => r.subject, cell: (r) => <ChangeNumber number={r.subject} /> },
+  {
+    id: 'act',
+    head: 'Did what',
+    text: (r) => act(r.act),
+    cell: (r) => <span className="whitespace-nowrap">{act(r.act)}</span>,
+  },
+  {
+    id: 'details',
+    head: 'Details',
+    text: (r) => told(r.details),
+    cell: (r) => <span className="text-sm">{told(r.details)}</span>,
+  },
+];
+
+/** Records of the ledger, newest first. */
+export function LedgerTable({ rows }: { rows: Row[] }) {
+  return (
+    <DataTable
+      label="Ledger"
+      rows={rows}
+      columns={columns}
+      keyOf={(r) => String(r.number)}
+      empty="Nothing was done yet."
+      exportName="ledger"
+    />
+  );
+}

@@ -1,0 +1,89 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, told, type Schemas } from '../lib/api';
+import { day, moment, today } from '../lib/format';
+import { queries } from '../lib/queries';
+import { useAct } from '../lib/useAct';
+import { useOrderVersion } from '../lib/useOrderVersion';
+import { Button } from '../ui/Button';
+import { Facts } from '../ui/Facts';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+import { Select } from '../ui/Select';
+
+interface Props {
+  order: Schemas['OrderData'];
+  editable: boolean;
+}
+
+/** When the order takes effect, who edits and who signs. */
+export function OrderPlan({ order, editable }: Props) {
+  const people = useQuery({ ...queries.people(), enabled: editable });
+  const [date, setDate] = useState(order.effective_on ?? '');
+  const [editor, setEditor] = useState(order.editor ?? '');
+  const [signer, setSigner] = useState(order.signer ?? '');
+  const version = useOrderVersion(order);
+  const plan = useAct(
+    () =>
+      told(
+        api.PATCH('/api/orders/{number}', {
+          params: { path: { number: order.number } },
+          body: {
+            version: version(),
+            ...(date !== (order.effective_on ?? '') ? { effective_on: date === '' ? null : date } : {}),
+            ...(editor !== (order.editor ?? '') ? { editor } : {}),
+            ...(signer !== (order.signer ?? '') ? { signer } : {}),
+          },
+        }),
+      ),
+    undefined,
+    order.number,
+  );
+  if (!editable) {
+    return (
+      <Facts
+        facts={[
+          ['Order', order.number],
+          ['Raised by', order.author],
+          ['On', moment(order.raised_at)],
+          ['Effective from', day(order.effective_on)],
+          ['Edits', order.editor_name],
+          ['Signs', order.signer_name],
+        ]}
+      />
+    );
+  }
+  const names = (which: 'may_revise' | 'may_sign') =>
+    Object.fromEntries(
+      (people.data ?? []).filter((one) => one[which]).map((one) => [one.login, `${one.name}, ${one.roles.join(', ')}`]),
+    );
+  const changed =
+    date !== (order.effective_on ?? '') || editor !== (order.editor ?? '') || signer !== (order.signer ?? '');
+
+  return (
+    <form
+      className="max-w-4xl space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        plan.mutate(undefined);
+      }}
+    >
+      <div className="grid gap-4 md:grid-cols-[11rem_1fr_1fr_auto]">
+        <Field label="Effective from" error={plan.error?.at('effective_on')}>
+          <Input type="date" min={today()} value={date} onChange={(event) => setDate(event.target.value)} />
+        </Field>
+        <Field label="Who edits" error={plan.error?.at('editor')}>
+          <Select value={editor} onChange={setEditor} options={names('may_revise')} />
+        </Field>
+        <Field label="Who signs" error={plan.error?.at('signer')}>
+          <Select value={signer} onChange={setSigner} options={names('may_sign')} />
+        </Field>
+        <Button type="submit" className="mt-5.5" busy={plan.isPending} disabled={!changed}>
+          Save
+        </Button>
+      </div>
+      <ProblemNotice problem={plan.error} shown={['effective_on', 'editor', 'signer']} />
+    </form>
+  );
+}

@@ -1,0 +1,154 @@
+import clsx from 'clsx';
+import { useState, type KeyboardEvent } from 'react';
+import { quantity } from '../lib/format';
+import { control } from '../ui/Input';
+import { ItemPicker } from '../ui/ItemPicker';
+import { heads, values, type Field } from './redlineFields';
+import type { RedlineRow } from './useRedline';
+
+interface Props {
+  row: RedlineRow;
+  field: Field;
+  place: string;
+  current: boolean;
+  editing: boolean;
+  invalid: boolean;
+  onFocus: () => void;
+  onKey: (event: KeyboardEvent<HTMLElement>) => void;
+  onEdit: () => void;
+  onCommit: (text: string, next: 'down' | 'right' | 'stay') => void;
+  onCancel: () => void;
+}
+
+/** One cell: the old value struck out beside the new one when they differ; a control while it is edited. */
+export function RedlineCell(props: Props) {
+  const { row, field, place, current, editing, invalid, onFocus, onKey, onEdit, onCommit, onCancel } = props;
+  const { before, after } = values(row, field);
+  const line = (row.after ?? row.before)?.find ?? 0;
+
+  return (
+    <td
+      role="gridcell"
+      data-cell={place}
+      tabIndex={current && !editing ? 0 : -1}
+      aria-invalid={invalid}
+      onFocus={(event) => event.target === event.currentTarget && onFocus()}
+      onKeyDown={onKey}
+      onDoubleClick={onEdit}
+      className={clsx('px-2 py-1 -outline-offset-2', field === 'quantity' && 'text-right', invalid && 'bg-alarm-soft')}
+    >
+      {editing ? (
+        field === 'component' ? (
+          <ItemPicker
+            label={`Component of line ${line}`}
+            initial={after ?? ''}
+            focusAtOnce
+            onPick={(item) => onCommit(item.number, 'stay')}
+            onCancel={onCancel}
+          />
+        ) : (
+          <TextCell
+            label={`${heads[field]} of line ${line}`}
+            initial={after ?? ''}
+            right={field === 'quantity'}
+            invalid={invalid}
+            onCommit={onCommit}
+            onCancel={onCancel}
+          />
+        )
+      ) : (
+        <Shown row={row} field={field} before={before} after={after} />
+      )}
+    </td>
+  );
+}
+
+function Shown({
+  row,
+  field,
+  before,
+  after,
+}: {
+  row: RedlineRow;
+  field: Field;
+  before: string | null;
+  after: string | null;
+}) {
+  const write = (text: string) => (field === 'quantity' ? quantity(text) : text);
+  const whole = (text: string, title: string | undefined) =>
+    field === 'component' ? (
+      <>
+        <span className="font-mono text-[0.84rem]">{text}</span> {title}
+      </>
+    ) : (
+      write(text)
+    );
+  const drawn =
+    field === 'notes' && row.after?.not_modelled ? <span className="text-sm text-soft"> never drawn</span> : null;
+  if (after === null) return <del className="text-alarm">{whole(before ?? '', row.was_item?.title)}</del>;
+  if (before === null || before === after || !row.fields.includes(field)) {
+    return (
+      <>
+        {row.before === null ? (
+          <ins className="no-underline">{whole(after, row.item?.title)}</ins>
+        ) : (
+          whole(after, row.item?.title)
+        )}
+        {drawn}
+      </>
+    );
+  }
+  return (
+    <span className={field === 'component' ? 'block' : ''}>
+      {before !== '' && (
+        <del className="mr-1.5 text-soft">{whole(before, field === 'component' ? row.was_item?.title : undefined)}</del>
+      )}
+      <ins className={clsx('font-semibold no-underline', field === 'component' && 'block')}>
+        {after === '' ? 'none' : whole(after, row.item?.title)}
+      </ins>
+      {drawn}
+    </span>
+  );
+}
+
+function TextCell({
+  label,
+  initial,
+  right,
+  invalid,
+  onCommit,
+  onCancel,
+}: {
+  label: string;
+  initial: string;
+  right: boolean;
+  invalid: boolean;
+  onCommit: Props['onCommit'];
+  onCancel: () => void;
+}) {
+  const [text, setText] = useState(initial);
+  const onKey = (event: KeyboardEvent) => {
+    event.stopPropagation();
+    if (event.key === 'Enter') onCommit(text, 'down');
+    if (event.key === 'Tab' && !event.shiftKey) {
+      event.preventDefault();
+      onCommit(text, 'right');
+    }
+    if (event.key === 'Escape') onCancel();
+  };
+  return (
+    <input
+      aria-label={label}
+      aria-invalid={invalid}
+      // The cell that was just opened by the person is where they type.
+      // eslint-disable-next-line jsx-a11y/no-autofocus
+      autoFocus
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onFocus={(event) => event.target.select()}
+      onKeyDown={onKey}
+      onBlur={() => onCommit(text, 'stay')}
+      className={clsx(control, 'h-7 min-w-16', right && 'text-right')}
+    />
+  );
+}

@@ -1,0 +1,120 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import type { Schemas } from '../lib/api';
+import { day, moment, signed } from '../lib/format';
+import { queries } from '../lib/queries';
+import { dispositions, reasons, states } from '../lib/words';
+import { ExposureView } from '../planning/ExposureView';
+import { UsedInTable } from '../structures/UsedInTable';
+import { Button } from '../ui/Button';
+import { Facts } from '../ui/Facts';
+import { Loading } from '../ui/Loading';
+import { ChangeNumber, ItemNumber } from '../ui/Num';
+import { Page } from '../ui/Page';
+import { Collided } from './Collided';
+import { DifferenceTotals } from './DifferenceTotals';
+import { ReviewTable } from './ReviewTable';
+import { SignForm } from './SignForm';
+
+/** Everything needed to judge an order, on one page, and the signature at its end. */
+export function ReviewPage() {
+  const { number = '' } = useParams();
+  const review = useQuery(queries.review(number));
+  return review.data ? (
+    <ReviewView review={review.data} />
+  ) : (
+    <Page title={number}>
+      <Loading query={review}>{() => null}</Loading>
+    </Page>
+  );
+}
+
+function ReviewView({ review }: { review: Schemas['Review'] }) {
+  const { order, consequences } = review;
+  return (
+    <Page
+      title={order.title}
+      over={
+        <span className="flex items-baseline gap-2">
+          Review of <ChangeNumber number={order.number} />
+        </span>
+      }
+      aside={
+        <>
+          <span className="text-soft">{states[order.state]}</span>
+          <Button className="no-print" onClick={() => window.print()}>
+            Print
+          </Button>
+        </>
+      }
+    >
+      <div className="space-y-6">
+        <div className="border-y border-strong bg-sheet px-3 py-2">
+          <Facts
+            facts={[
+              ['Effective from', day(order.effective_on)],
+              ['Raised by', order.author],
+              ['Edited by', order.editor_name],
+              ['To be signed by', order.signer_name],
+              ['In review since', moment(order.sent_to_review_at)],
+              [
+                'Cost of a product',
+                consequences.products
+                  .map((p) => `${p.product} ${signed(p.difference)} ${consequences.currency}`)
+                  .join(', ') || 'no product contains it',
+              ],
+            ]}
+          />
+        </div>
+        <Collided collisions={consequences.collisions} />
+        {review.requests.map((request) => (
+          <section key={request.number} aria-label={`Why: ${request.number}`}>
+            <h2>Why</h2>
+            <p className="max-w-4xl whitespace-pre-line">
+              <ChangeNumber number={request.number} /> {reasons[request.reason as keyof typeof reasons]}:{' '}
+              {request.description}
+            </p>
+            <p className="max-w-4xl">Finding: {request.finding}</p>
+          </section>
+        ))}
+        {review.redlines.map((redline) => (
+          <section key={redline.item.number} aria-label={`${redline.item.number} before and after`}>
+            <div className="mb-1 flex flex-wrap items-baseline justify-between gap-4">
+              <h2>
+                <ItemNumber number={redline.item.number} /> {redline.item.title}, {redline.base} → {redline.becomes}
+              </h2>
+              <DifferenceTotals rows={redline.rows} />
+            </div>
+            <ReviewTable redline={redline} />
+          </section>
+        ))}
+        <section aria-label="Items and existing stock">
+          <h2 className="mb-1">What happens to what exists</h2>
+          <ul>
+            {order.items.map((row) => (
+              <li key={row.item.number}>
+                <ItemNumber number={row.item.number} /> {row.item.title}:{' '}
+                {row.disposition != null ? dispositions[row.disposition].toLowerCase() : 'not decided'}
+              </li>
+            ))}
+          </ul>
+        </section>
+        <ExposureView items={consequences.affected} />
+        <section aria-label="Where it is used">
+          <h2 className="mb-1">Where it is used</h2>
+          <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+            {review.reach.map((reach) => (
+              <div key={reach.item}>
+                <p className="font-mono text-sm">{reach.item}</p>
+                <UsedInTable rows={reach.used_in} number={reach.item} />
+              </div>
+            ))}
+          </div>
+        </section>
+        {(review.may_sign || review.may_send_back) && (
+          <SignForm order={order} maySign={review.may_sign} maySendBack={review.may_send_back} />
+        )}
+      </div>
+    </Page>
+  );
+}

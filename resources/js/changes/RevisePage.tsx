@@ -1,0 +1,102 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { queries } from '../lib/queries';
+import { useShortcut } from '../lib/useShortcut';
+import { states } from '../lib/words';
+import { Button } from '../ui/Button';
+import { Loading } from '../ui/Loading';
+import { Notice, ProblemNotice } from '../ui/Notice';
+import { ChangeNumber, ItemNumber } from '../ui/Num';
+import { Page } from '../ui/Page';
+import { AddLine } from './AddLine';
+import { ConsequenceStrip } from './ConsequenceStrip';
+import { DifferenceTotals } from './DifferenceTotals';
+import { RedlineGrid } from './RedlineGrid';
+import { useRedline, type Redline } from './useRedline';
+
+/** The structure of one item under an order: before and after in one table. */
+export function RevisePage() {
+  const { number = '', item = '' } = useParams();
+  const redline = useQuery(queries.redline(number, item));
+  return redline.data ? (
+    <>
+      <ReviseView redline={redline.data} />
+      {['planning', 'revising', 'in_review', 'signed'].includes(redline.data.state) && (
+        <ConsequenceStrip order={number} />
+      )}
+    </>
+  ) : (
+    <Page title={item}>
+      <Loading query={redline}>{() => null}</Loading>
+    </Page>
+  );
+}
+
+function ReviseView({ redline }: { redline: Redline }) {
+  const [params, setParams] = useSearchParams();
+  const [adding, setAdding] = useState(false);
+  const { edit, turn } = useRedline(redline);
+  const only = params.get('show') === 'differences';
+  const setOnly = (next: boolean) => setParams(next ? { show: 'differences' } : {}, { replace: true });
+  useShortcut('c', () => setOnly(!only));
+  useShortcut('a', () => setAdding(true), redline.may_edit);
+  useShortcut('mod+z', () => turn.mutate('undo'), redline.may_edit && redline.can_undo);
+  useShortcut('mod+shift+z', () => turn.mutate('redo'), redline.may_edit && redline.can_redo);
+
+  return (
+    <Page
+      title={redline.item.title}
+      over={
+        <span className="flex items-baseline gap-2">
+          <ItemNumber number={redline.item.number} /> under <ChangeNumber number={redline.order} />{' '}
+          {redline.order_title}
+        </span>
+      }
+      aside={
+        <span className="text-lg">
+          Revision {redline.base} → <b className="font-semibold">{redline.becomes}</b>
+          <span className="ml-3 text-base text-soft">{states[redline.state]}</span>
+        </span>
+      }
+    >
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        {redline.may_edit && (
+          <>
+            <Button disabled={!redline.can_undo} busy={turn.isPending} onClick={() => turn.mutate('undo')}>
+              Undo
+            </Button>
+            <Button disabled={!redline.can_redo} busy={turn.isPending} onClick={() => turn.mutate('redo')}>
+              Redo
+            </Button>
+            <Button onClick={() => setAdding(true)}>Add a line</Button>
+          </>
+        )}
+        <Button aria-pressed={only} onClick={() => setOnly(!only)}>
+          {only ? 'Show all lines' : 'Show only what differs'} <kbd className="font-mono text-xs text-soft">c</kbd>
+        </Button>
+        <span className="ml-auto">
+          <DifferenceTotals rows={redline.rows} />
+        </span>
+      </div>
+      <div className="mb-2 space-y-2">
+        {redline.moved_on && (
+          <Notice>
+            Another order has released a newer revision of this item.{' '}
+            {redline.may_edit && (
+              <button type="button" className="underline" onClick={() => turn.mutate('newer')}>
+                Bring it in
+              </button>
+            )}
+          </Notice>
+        )}
+        <ProblemNotice problem={turn.error} />
+        {!redline.may_edit && redline.state === 'revising' && (
+          <Notice>Only the person named on the order can edit.</Notice>
+        )}
+      </div>
+      <RedlineGrid redline={redline} edit={edit} only={only} />
+      {adding && <AddLine redline={redline} edit={edit} onDone={() => setAdding(false)} />}
+    </Page>
+  );
+}

@@ -1,0 +1,65 @@
+import type { Schemas } from '../lib/api';
+import { ago, day } from '../lib/format';
+import { sources, states, steps } from '../lib/words';
+import type { Column } from '../ui/DataTable';
+import { ChangeNumber } from '../ui/Num';
+import { Priority } from '../ui/Priority';
+
+type Change = Schemas['ChangeRow'];
+
+/** How a request or an order reads in any list. */
+export const changeColumns: Column<Change>[] = [
+  { id: 'priority', head: 'Priority', text: (c) => c.priority, cell: (c) => <Priority value={c.priority} /> },
+  { id: 'number', head: 'Number', text: (c) => c.number, cell: (c) => <ChangeNumber number={c.number} /> },
+  { id: 'title', head: 'Title', text: (c) => c.title, cell: (c) => c.title },
+  {
+    id: 'state',
+    head: 'State',
+    text: (c) => states[c.state] ?? c.state,
+    cell: (c) => <span className="whitespace-nowrap">{states[c.state] ?? c.state}</span>,
+  },
+  {
+    id: 'source',
+    head: 'Source',
+    text: (c) => c.source ?? '',
+    cell: (c) => (c.source === null ? '' : sources[c.source as keyof typeof sources]),
+  },
+  { id: 'site', head: 'Site', text: (c) => c.site ?? '', cell: (c) => c.site },
+  {
+    id: 'by',
+    head: 'Raised by',
+    text: (c) => c.raised_by,
+    cell: (c) => <span className="whitespace-nowrap">{c.raised_by}</span>,
+  },
+  {
+    id: 'age',
+    head: 'Age',
+    numeric: true,
+    text: (c) => c.raised_at,
+    cell: (c) => <span className="whitespace-nowrap">{ago(c.raised_at)}</span>,
+  },
+];
+
+/** The same with what orders have besides. */
+export const registerColumns: Column<Change>[] = [
+  ...changeColumns.slice(0, 4),
+  {
+    id: 'step',
+    head: 'Step',
+    text: (c) => c.step,
+    cell: (c) => <span className="whitespace-nowrap">{steps[c.step as keyof typeof steps]}</span>,
+  },
+  {
+    id: 'waits',
+    head: 'Waits for',
+    text: (c) => c.waits_for ?? '',
+    cell: (c) => <span className="whitespace-nowrap">{c.waits_for}</span>,
+  },
+  {
+    id: 'effective',
+    head: 'Effective',
+    text: (c) => c.effective_on ?? '',
+    cell: (c) => <span className="whitespace-nowrap">{day(c.effective_on)}</span>,
+  },
+  ...changeColumns.slice(6),
+];

@@ -1,0 +1,87 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Schemas } from '../../lib/api';
+import { moment } from '../../lib/format';
+import { queries } from '../../lib/queries';
+import { states } from '../../lib/words';
+import { ExposureView } from '../../planning/ExposureView';
+import { UsedInTable } from '../../structures/UsedInTable';
+import { Loading } from '../../ui/Loading';
+import { DecisionForm } from '../DecisionForm';
+
+type Request = Schemas['RequestData'];
+
+/** What the change would touch and what is at stake, the finding, and the decision. */
+export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
+  const numbers = [...new Set(dossier.requests.flatMap((request) => request.items.map((item) => item.number)))].sort();
+  if (dossier.requests.length === 0) return null;
+  const open = dossier.order === null;
+  const facts = (
+    <div className="space-y-5">
+      <Reach numbers={numbers} />
+      <ExposureView items={numbers} />
+    </div>
+  );
+  return (
+    <div className="space-y-5">
+      {open ? (
+        facts
+      ) : (
+        <details>
+          <summary className="cursor-pointer text-accent">Where it is used, and exposure</summary>
+          <div className="mt-2">{facts}</div>
+        </details>
+      )}
+      {dossier.requests.map((request) => (
+        <Outcome key={request.number} request={request} several={dossier.requests.length > 1} />
+      ))}
+    </div>
+  );
+}
+
+function Outcome({ request, several }: { request: Request; several: boolean }) {
+  return (
+    <div className="space-y-2">
+      {several && <h3>{request.number}</h3>}
+      {request.finding !== '' && (
+        <div>
+          <h3>Finding</h3>
+          <p className="max-w-3xl whitespace-pre-line">{request.finding}</p>
+        </div>
+      )}
+      {request.decided_at !== null && request.state !== 'assessing' && (
+        <div>
+          <h3>Decision</h3>
+          <p className="max-w-3xl">
+            <b className="font-semibold">{states[request.state === 'ordered' ? 'approved' : request.state]}</b> by{' '}
+            {request.decided_by}, {moment(request.decided_at)}: {request.decision_reason}
+          </p>
+        </div>
+      )}
+      {['raised', 'assessing', 'returned'].includes(request.state) && <DecisionForm request={request} />}
+    </div>
+  );
+}
+
+/** Where each affected item is used, side by side. */
+function Reach({ numbers }: { numbers: string[] }) {
+  return (
+    <div>
+      <h3 className="mb-1">Where it is used</h3>
+      <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+        {numbers.map((number) => (
+          <ReachOf key={number} number={number} />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function ReachOf({ number }: { number: string }) {
+  const used = useQuery(queries.whereUsed(number));
+  return (
+    <div>
+      <p className="font-mono text-sm">{number}</p>
+      <Loading query={used}>{(rows) => <UsedInTable rows={rows} number={number} />}</Loading>
+    </div>
+  );
+}

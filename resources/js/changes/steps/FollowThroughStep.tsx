@@ -1,0 +1,39 @@
+import { api, told, type Schemas } from '../../lib/api';
+import { moment } from '../../lib/format';
+import { useMay } from '../../lib/session';
+import { useAct } from '../../lib/useAct';
+import { HandoverView } from '../../releases/HandoverView';
+import { Button } from '../../ui/Button';
+import { ProblemNotice } from '../../ui/Notice';
+
+/** What planning took and refused, until all is taken and the order can be closed. */
+export function FollowThroughStep({ dossier }: { dossier: Schemas['Dossier'] }) {
+  const { order } = dossier;
+  const mayClose = useMay('close_order');
+  const close = useAct((version: number) =>
+    told(
+      api.POST('/api/orders/{number}/closing', {
+        params: { path: { number: order?.number ?? '' } },
+        body: { version },
+      }),
+    ),
+  );
+  if (order === null) return null;
+  const taken = dossier.handovers.every((handover) => handover.state === 'taken');
+  return (
+    <div className="space-y-4">
+      {dossier.handovers.map((handover) => (
+        <HandoverView key={handover.name} handover={handover} />
+      ))}
+      {order.state === 'released' && mayClose && (
+        <div className="space-y-2">
+          <ProblemNotice problem={close.error} />
+          <Button look="main" disabled={!taken} busy={close.isPending} onClick={() => close.mutate(order.version)}>
+            Close the order
+          </Button>
+        </div>
+      )}
+      {order.closed_at !== null && <p>Closed on {moment(order.closed_at)}.</p>}
+    </div>
+  );
+}

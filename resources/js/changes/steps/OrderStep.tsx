@@ -1,0 +1,66 @@
+import { useNavigate } from 'react-router';
+import { api, told, type Schemas } from '../../lib/api';
+import { useMay } from '../../lib/session';
+import { useAct } from '../../lib/useAct';
+import { Button } from '../../ui/Button';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { OrderItems } from '../OrderItems';
+import { OrderPlan } from '../OrderPlan';
+import { WithdrawOrder } from '../WithdrawOrder';
+
+/** What the order names: items, disposition, date, who edits and who signs. */
+export function OrderStep({ dossier }: { dossier: Schemas['Dossier'] }) {
+  const { order } = dossier;
+  return order === null ? <RaiseOrder request={dossier.requests[0]} /> : <Planned order={order} />;
+}
+
+function RaiseOrder({ request }: { request: Schemas['RequestData'] | undefined }) {
+  const mayRaise = useMay('raise_order');
+  const navigate = useNavigate();
+  const raise = useAct(
+    (number: string) => told(api.POST('/api/requests/{number}/order', { params: { path: { number } } })),
+    (dossier) => void navigate(`/changes/${dossier.number}`),
+  );
+  if (request?.state !== 'approved') return null;
+  if (!mayRaise) return <Notice>A coordinator turns it into an order.</Notice>;
+  return (
+    <div className="space-y-2">
+      <p>Title, description, finding and affected items are carried over; nothing is typed again.</p>
+      <ProblemNotice problem={raise.error} />
+      <Button look="main" busy={raise.isPending} onClick={() => raise.mutate(request.number)}>
+        Turn into an order
+      </Button>
+    </div>
+  );
+}
+
+function Planned({ order }: { order: Schemas['OrderData'] }) {
+  const mayPlan = useMay('plan_order');
+  const editable = mayPlan && (order.state === 'planning' || order.state === 'revising');
+  const open = useAct(() =>
+    told(
+      api.POST('/api/orders/{number}/opening', {
+        params: { path: { number: order.number } },
+        body: { version: order.version },
+      }),
+    ),
+  );
+  const ready = order.checks.every((check) => check.met);
+  return (
+    <div className="space-y-4">
+      <OrderPlan key={order.version} order={order} editable={editable} />
+      <OrderItems order={order} editable={editable} />
+      {order.state === 'planning' && mayPlan && (
+        <div className="space-y-2">
+          <ProblemNotice problem={open.error} />
+          <div className="flex items-center gap-4">
+            <Button look="main" busy={open.isPending} disabled={!ready} onClick={() => open.mutate(undefined)}>
+              Open for revision
+            </Button>
+            <WithdrawOrder order={order} />
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}

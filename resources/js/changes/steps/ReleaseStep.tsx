@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, told, type Schemas } from '../../lib/api';
+import { day, moment } from '../../lib/format';
+import { useMay } from '../../lib/session';
+import { useAct } from '../../lib/useAct';
+import { Button } from '../../ui/Button';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { Checks } from '../Checks';
+
+/** What release makes true, all or nothing; and afterwards what it made true. */
+export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
+  const { order } = dossier;
+  const mayRelease = useMay('release_order');
+  const [sure, setSure] = useState(false);
+  const release = useAct((version: number) =>
+    told(
+      api.POST('/api/orders/{number}/release', {
+        params: { path: { number: order?.number ?? '' } },
+        body: { version },
+      }),
+    ),
+  );
+  if (order === null) return null;
+  const revised = order.items.filter((row) => row.outcome === 'revise');
+  if (order.released_at !== null) {
+    return (
+      <p>
+        Released on {moment(order.released_at)}, effective from {day(order.effective_on)}:{' '}
+        {revised.map((row) => `${row.item.number} ${row.base ?? ''} → ${row.becomes ?? ''}`).join(', ')}.
+      </p>
+    );
+  }
+  const ready = order.checks.every((check) => check.met);
+  return (
+    <div className="space-y-3">
+      <div>
+        <h3>In one stroke</h3>
+        <ul className="list-inside list-disc">
+          {revised.map((row) => (
+            <li key={row.item.number}>
+              {row.item.number} {row.item.title}: revision {row.becomes} is released and {row.base} superseded,{' '}
+              {row.changes} {row.changes === 1 ? 'line differs' : 'lines differ'} from {day(order.effective_on)} on
+            </li>
+          ))}
+          <li>a hand-over is written and sent to planning</li>
+        </ul>
+      </div>
+      <Checks checks={order.checks} />
+      <ProblemNotice problem={release.error} />
+      {!mayRelease && <Notice>A coordinator releases it.</Notice>}
+      {mayRelease && (
+        <div className="flex items-center gap-3">
+          {sure ? (
+            <>
+              <Button look="main" busy={release.isPending} onClick={() => release.mutate(order.version)}>
+                Release for good
+              </Button>
+              <Button look="quiet" onClick={() => setSure(false)}>
+                Not yet
+              </Button>
+              <span className="text-soft">A released revision never changes again.</span>
+            </>
+          ) : (
+            <>
+              <Button look="main" disabled={!ready} onClick={() => setSure(true)}>
+                Release
+              </Button>
+              <Link to={`/orders/${order.number}/review`} className="text-accent hover:underline">
+                Read it once more
+              </Link>
+            </>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+import { Link } from 'react-router';
+import { api, told, type Schemas } from '../../lib/api';
+import { useMay, useMe } from '../../lib/session';
+import { useAct } from '../../lib/useAct';
+import { Button } from '../../ui/Button';
+import { ItemNumber } from '../../ui/Num';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { Checks } from '../Checks';
+import { Collided } from '../Collided';
+import { WithdrawOrder } from '../WithdrawOrder';
+
+/** The structures that open under the order, and what review asks for. */
+export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
+  const { order } = dossier;
+  const me = useMe();
+  const maySubmit = useMay('submit_order');
+  const mayPlan = useMay('plan_order');
+  const submit = useAct((version: number) =>
+    told(
+      api.POST('/api/orders/{number}/review', { params: { path: { number: order?.number ?? '' } }, body: { version } }),
+    ),
+  );
+  if (order === null) return null;
+  const revising = order.state === 'revising';
+  const mine = revising && order.editor === me.login;
+  const back = order.signatures[0]?.meaning === 'sent_back' ? order.signatures[0] : undefined;
+  return (
+    <div className="space-y-4">
+      {revising && back && (
+        <Notice>
+          {back.person} sent it back: {back.reason}
+        </Notice>
+      )}
+      <Collided collisions={dossier.collisions} />
+      <ul className="border-y border-strong bg-sheet">
+        {order.items
+          .filter((row) => row.outcome === 'revise')
+          .map((row) => (
+            <li
+              key={row.item.number}
+              className="flex items-center gap-3 border-t border-rule px-2 py-1 first:border-t-0"
+            >
+              <ItemNumber number={row.item.number} />
+              <span className="grow">{row.item.title}</span>
+              <span>
+                {row.base} → <b className="font-semibold">{row.becomes ?? '?'}</b>
+              </span>
+              <span className="w-32 text-right text-soft">
+                {row.changes === 1 ? '1 line differs' : `${row.changes} lines differ`}
+              </span>
+              <Link
+                to={`/orders/${order.number}/revise/${row.item.number}`}
+                className="w-36 text-right text-accent underline-offset-3 hover:underline"
+              >
+                {mine ? 'Revise' : 'Before and after'}
+              </Link>
+            </li>
+          ))}
+      </ul>
+      {revising && (
+        <>
+          <Checks checks={order.checks} />
+          <ProblemNotice problem={submit.error} />
+          <div className="flex items-center gap-4">
+            {maySubmit && (mine || mayPlan) && (
+              <Button
+                look="main"
+                busy={submit.isPending}
+                disabled={order.checks.some((check) => !check.met)}
+                onClick={() => submit.mutate(order.version)}
+              >
+                Send to review
+              </Button>
+            )}
+            {mayPlan && <WithdrawOrder order={order} />}
+            {!mine && <span className="text-soft">{order.editor_name} edits.</span>}
+          </div>
+        </>
+      )}
+    </div>
+  );
+}

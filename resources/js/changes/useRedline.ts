@@ -1,0 +1,49 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, told, type ApiProblem, type Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+
+export type Redline = Schemas['Redline'];
+export type RedlineRow = Schemas['RedlineRow'];
+export type LineEdit = Omit<Schemas['LineEdit'], 'seen'>;
+type Turn = 'undo' | 'redo' | 'newer';
+
+/** What can be done to the structure of an item under an order. Each act is saved at once; undo takes it back. */
+export function useRedline(redline: Redline) {
+  const client = useQueryClient();
+  const path = { number: redline.order, item: redline.item.number };
+  const key = queries.redline(redline.order, redline.item.number).queryKey;
+  const refresh = async (next: Redline) => {
+    client.setQueryData(key, next);
+    await Promise.all([
+      client.invalidateQueries({ queryKey: queries.consequences(redline.order).queryKey }),
+      client.invalidateQueries({ queryKey: queries.dossier(redline.order).queryKey, refetchType: 'none' }),
+    ]);
+  };
+  const onError = async (problem: ApiProblem) => {
+    if (problem.status === 409 || problem.at('order') !== undefined) await client.invalidateQueries({ queryKey: key });
+  };
+
+  const edit = useMutation<Redline, ApiProblem, LineEdit>({
+    mutationFn: (body) => {
+      const seen = client.getQueryData(key)?.seen ?? redline.seen;
+      return told(api.POST('/api/orders/{number}/items/{item}/edits', { params: { path }, body: { ...body, seen } }));
+    },
+    onSuccess: refresh,
+    onError,
+  });
+  const turn = useMutation<Redline, ApiProblem, Turn>({
+    mutationFn: (which) => {
+      const params = { params: { path } };
+      return told(
+        which === 'undo'
+          ? api.POST('/api/orders/{number}/items/{item}/undo', params)
+          : which === 'redo'
+            ? api.POST('/api/orders/{number}/items/{item}/redo', params)
+            : api.POST('/api/orders/{number}/items/{item}/newer', params),
+      );
+    },
+    onSuccess: refresh,
+    onError,
+  });
+  return { edit, turn };
+}

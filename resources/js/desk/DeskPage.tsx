@@ -1,0 +1,124 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useNavigate } from 'react-router';
+import type { Schemas } from '../lib/api';
+import { ago } from '../lib/format';
+import { queries } from '../lib/queries';
+import { useMay, useMe } from '../lib/session';
+import { steps } from '../lib/words';
+import { changeColumns } from '../changes/changeColumns';
+import { DataTable, type Column } from '../ui/DataTable';
+import { Loading } from '../ui/Loading';
+import { ChangeNumber } from '../ui/Num';
+import { Page } from '../ui/Page';
+import { Priority } from '../ui/Priority';
+
+type Task = Schemas['DeskTask'];
+
+const taskColumns: Column<Task>[] = [
+  {
+    id: 'priority',
+    head: 'Priority',
+    text: (task) => task.change.priority,
+    cell: (task) => <Priority value={task.change.priority} />,
+  },
+  {
+    id: 'todo',
+    head: 'To do',
+    text: (task) => task.todo,
+    cell: (task) => <b className="font-semibold">{task.todo}</b>,
+  },
+  {
+    id: 'number',
+    head: 'Change',
+    text: (task) => task.change.number,
+    cell: (task) => <ChangeNumber number={task.change.number} />,
+  },
+  { id: 'title', head: 'Title', text: (task) => task.change.title, cell: (task) => task.change.title },
+  {
+    id: 'since',
+    head: 'Waits',
+    numeric: true,
+    text: (task) => task.since,
+    cell: (task) => <span className="whitespace-nowrap">{ago(task.since)}</span>,
+  },
+];
+
+/** What needs this person now, and what is new. */
+export function DeskPage() {
+  const me = useMe();
+  const navigate = useNavigate();
+  const mayRaise = useMay('raise_request');
+  const desk = useQuery(queries.desk());
+  return (
+    <Page
+      title="Desk"
+      over={me.name}
+      aside={
+        mayRaise && (
+          <Link to="/requests/new" className="text-accent underline-offset-3 hover:underline">
+            Raise a change request
+          </Link>
+        )
+      }
+    >
+      <Loading query={desk}>
+        {(page) => (
+          <div className="space-y-7">
+            <Stages stages={page.stages} />
+            <section aria-labelledby="needs">
+              <h2 id="needs" className="mb-1">
+                Needs you now
+              </h2>
+              <DataTable
+                label="Needs you now"
+                rows={page.tasks}
+                columns={taskColumns}
+                keyOf={(task) => task.change.number}
+                onOpen={(task) => void navigate(`/changes/${task.change.number}`)}
+                empty="Nothing waits for you. New requests are below; all changes are in the Register."
+              />
+            </section>
+            <section aria-labelledby="newest">
+              <h2 id="newest" className="mb-1">
+                Newest requests, critical first
+              </h2>
+              <DataTable
+                label="Newest requests, critical first"
+                rows={page.requests}
+                columns={changeColumns}
+                keyOf={(change) => change.number}
+                onOpen={(change) => void navigate(`/changes/${change.number}`)}
+                empty="No request is open."
+              />
+            </section>
+          </div>
+        )}
+      </Loading>
+    </Page>
+  );
+}
+
+/** How many changes are open at each step of the work; a figure opens its rows. */
+function Stages({ stages }: { stages: Schemas['StageCount'][] }) {
+  return (
+    <section aria-label="Open changes by step">
+      <ol className="grid grid-cols-8 border-y border-strong bg-sheet">
+        {stages.map((stage, index) => (
+          <li key={stage.step} className="border-l border-rule first:border-l-0">
+            <Link to={`/register?step=${stage.step}`} className="block px-3 py-1.5 hover:bg-well">
+              <span className="block text-sm whitespace-nowrap text-soft">
+                {index + 1} {steps[stage.step]}
+              </span>
+              <span className="text-xl font-semibold">{stage.open}</span>
+              {stage.critical > 0 && (
+                <span className="ml-2 text-sm font-semibold whitespace-nowrap text-alarm">
+                  ▲ {stage.critical} critical
+                </span>
+              )}
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

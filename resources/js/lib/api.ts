@@ -1,0 +1,60 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { components, paths } from './api-schema';
+
+export type Schemas = components['schemas'];
+
+/** What the server refused, with a reason for each place that is wrong. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: Record<string, string[]>,
+    readonly theirs: Record<string, string>,
+  ) {
+    super(message);
+  }
+
+  at(place: string): string | undefined {
+    return this.errors[place]?.join(' ');
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((part) => part.startsWith(`${name}=`));
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
+}
+
+const headers: Middleware = {
+  onRequest({ request }) {
+    request.headers.set('Accept', 'application/json');
+    request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: window.location.origin });
+api.use(headers);
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of an answer; a refusal, or a server that cannot be reached, becomes an ApiProblem. */
+export async function told<T>(call: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await call;
+  } catch {
+    throw new ApiProblem(0, 'The server cannot be reached. What you typed is still here; try again.', {}, {});
+  }
+  if (answer.response.ok) return answer.data as T;
+  const problem = answer.error as Partial<Schemas['Problem']> | undefined;
+  throw new ApiProblem(
+    answer.response.status,
+    problem?.message ?? 'The server could not do this.',
+    problem?.errors ?? {},
+    problem?.theirs ?? {},
+  );
+}

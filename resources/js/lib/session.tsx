@@ -1,0 +1,24 @@
+import { useQuery } from '@tanstack/react-query';
+import { createContext, useContext, type ReactNode } from 'react';
+import type { Schemas } from './api';
+import { queries } from './queries';
+
+const Session = createContext<Schemas['Me'] | null>(null);
+
+/** Who is signed in. Nothing below is shown to anybody else. */
+export function SessionGate({ children, otherwise }: { children: ReactNode; otherwise: ReactNode }) {
+  const me = useQuery(queries.me());
+  if (me.isPending) return null;
+  return me.data ? <Session value={me.data}>{children}</Session> : otherwise;
+}
+
+export function useMe(): Schemas['Me'] {
+  const me = useContext(Session);
+  if (me === null) throw new Error('Nobody is signed in here.');
+  return me;
+}
+
+/** Whether the person may do something. The server decides again at every act. */
+export function useMay(ability: string): boolean {
+  return useMe().abilities.includes(ability);
+}

@@ -1,0 +1,89 @@
+/** The words on screen for what the API calls by a code. */
+export const reasons = {
+  defect: 'Defect',
+  safety: 'Safety',
+  cost_saving: 'Cost saving',
+  end_of_life: 'End of life',
+  improvement: 'Improvement',
+  regulation: 'Regulation',
+  manufacturability: 'Manufacturability',
+} as const;
+
+export const sources = {
+  field: 'Field',
+  shop_floor: 'Shop floor',
+  supplier: 'Supplier',
+  audit: 'Audit',
+  sales: 'Sales',
+  engineering: 'Engineering',
+} as const;
+
+export const sites = { Tarn: 'Tarn, final assembly', Weir: 'Weir, electronics and pumps' } as const;
+
+export const priorities = { critical: 'Critical', high: 'High', normal: 'Normal', low: 'Low' } as const;
+
+export const dispositions = {
+  use_up: 'Use up',
+  rework: 'Rework',
+  scrap: 'Scrap',
+  return: 'Return to supplier',
+  hold: 'Hold',
+} as const;
+
+export const outcomes = { revise: 'Gets a new revision', keep: 'Stays as it is' } as const;
+
+export const steps = {
+  take_in: 'Take in',
+  assess: 'Assess',
+  order: 'Order',
+  revise: 'Revise',
+  sign: 'Check and sign',
+  release: 'Release',
+  follow_through: 'Follow through',
+  look_back: 'Look back',
+} as const;
+
+export const states: Record<string, string> = {
+  raised: 'raised',
+  assessing: 'being assessed',
+  returned: 'sent back',
+  approved: 'approved',
+  rejected: 'rejected',
+  ordered: 'on order',
+  planning: 'being planned',
+  revising: 'being revised',
+  in_review: 'in review',
+  signed: 'signed',
+  released: 'released',
+  closed: 'closed',
+  withdrawn: 'withdrawn',
+  in_work: 'in work',
+  superseded: 'superseded',
+  obsolete: 'obsolete',
+};
+
+export const handoverStates: Record<string, string> = {
+  waiting: 'on its way',
+  taken: 'taken',
+  partly_refused: 'partly refused',
+  refused: 'refused',
+  unanswered: 'no answer yet',
+};
+
+export const supplyKinds = {
+  stock: 'Stock',
+  purchase_order: 'Purchase orders',
+  work_order: 'Work orders',
+  sales_order: 'Sales orders',
+} as const;
+
+export const marks = {
+  added: { sign: '+', word: 'added' },
+  removed: { sign: '−', word: 'removed' },
+  replaced: { sign: '⇄', word: 'replaced' },
+  changed: { sign: '≠', word: 'changed' },
+  renumbered: { sign: '#', word: 'renumbered' },
+  unchanged: { sign: '', word: 'unchanged' },
+} as const;
+
+export const units = ['pc', 'pair', 'm', 'mm', 'kg', 'g', 'l', 'ml', 'm2', 'sheet'] as const;

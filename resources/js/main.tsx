@@ -1,0 +1,59 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { Frame } from './Frame';
+import { ApiProblem } from './lib/api';
+import { setTheme, theme } from './lib/theme';
+
+setTheme(theme());
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (count, error) => !(error instanceof ApiProblem && error.status >= 400 && error.status < 500) && count < 2,
+    },
+  },
+});
+
+const router = createBrowserRouter([
+  {
+    Component: Frame,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('./desk/DeskPage')).DeskPage }) },
+      { path: 'register', lazy: async () => ({ Component: (await import('./changes/RegisterPage')).RegisterPage }) },
+      { path: 'items', lazy: async () => ({ Component: (await import('./structures/ItemsPage')).ItemsPage }) },
+      { path: 'items/:number', lazy: async () => ({ Component: (await import('./structures/ItemPage')).ItemPage }) },
+      {
+        path: 'requests/new',
+        lazy: async () => ({ Component: (await import('./changes/NewRequestPage')).NewRequestPage }),
+      },
+      {
+        path: 'changes/:number',
+        lazy: async () => ({ Component: (await import('./changes/DossierPage')).DossierPage }),
+      },
+      {
+        path: 'orders/:number/revise/:item',
+        lazy: async () => ({ Component: (await import('./changes/RevisePage')).RevisePage }),
+      },
+      {
+        path: 'orders/:number/review',
+        lazy: async () => ({ Component: (await import('./changes/ReviewPage')).ReviewPage }),
+      },
+      { path: '*', lazy: async () => ({ Component: (await import('./NotFoundPage')).NotFoundPage }) },
+    ],
+  },
+]);
+
+const place = document.getElementById('application');
+if (place) {
+  createRoot(place).render(
+    <StrictMode>
+      <QueryClientProvider client={client}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}

@@ -1,0 +1,132 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Schemas } from '../lib/api';
+import { amount, day, moment, quantity } from '../lib/format';
+import { queries } from '../lib/queries';
+import { supplyKinds } from '../lib/words';
+import { DataTable, type Column } from '../ui/DataTable';
+import { Loading } from '../ui/Loading';
+import { ItemNumber } from '../ui/Num';
+import { Notice } from '../ui/Notice';
+
+type Exposure = Schemas['ExposureOfItem'];
+type Line = Schemas['SupplyRow'] & { item: string };
+
+const kinds = Object.keys(supplyKinds) as (keyof typeof supplyKinds)[];
+
+const columns: Column<Line>[] = [
+  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <ItemNumber number={r.item} /> },
+  { id: 'kind', head: 'Kind', text: (r) => supplyKinds[r.kind], cell: (r) => supplyKinds[r.kind] },
+  {
+    id: 'document',
+    head: 'Document or lot',
+    text: (r) => r.document,
+    cell: (r) => <span className="font-mono text-sm">{r.document}</span>,
+  },
+  { id: 'revision', head: 'Revision named', text: (r) => r.revision, cell: (r) => r.revision },
+  {
+    id: 'quantity',
+    head: 'Quantity',
+    numeric: true,
+    text: (r) => r.quantity,
+    cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
+  },
+  { id: 'value', head: 'Value', numeric: true, text: (r) => r.value, cell: (r) => amount(r.value) },
+  { id: 'due', head: 'Due', text: (r) => r.due ?? '', cell: (r) => day(r.due) },
+  { id: 'place', head: 'Place', text: (r) => r.place, cell: (r) => r.place },
+  { id: 'status', head: 'Status', text: (r) => r.status, cell: (r) => r.status },
+];
+
+/** Stock and open documents of some items: a row of totals an item, and the documents behind them. */
+export function ExposureView({ items }: { items: string[] }) {
+  const exposure = useQuery(queries.exposure(items));
+  const [all, setAll] = useState(false);
+  return (
+    <div>
+      <h3 className="mb-1">Exposure</h3>
+      <Loading query={exposure}>
+        {(rows) => {
+          const fault = rows.find((row) => row.fault !== null);
+          const lines = rows.flatMap((row) => row.rows.map((line) => ({ ...line, item: row.item })));
+          return (
+            <div className="space-y-2">
+              {fault && (
+                <Notice look="warn">
+                  {fault.fault}{' '}
+                  {fault.fetched_at
+                    ? `Shown is what it said on ${moment(fault.fetched_at)}.`
+                    : 'It has not told us of these items before.'}{' '}
+                  <button type="button" className="underline" onClick={() => void exposure.refetch()}>
+                    Ask again
+                  </button>
+                </Notice>
+              )}
+              <Totals rows={rows} />
+              <button
+                type="button"
+                aria-expanded={all}
+                className="text-sm text-accent hover:underline"
+                onClick={() => setAll(!all)}
+              >
+                {all ? 'Hide the documents' : `Show the ${lines.length} lots and documents`}
+              </button>
+              {all && (
+                <DataTable
+                  label="Lots and open documents"
+                  rows={lines}
+                  columns={columns}
+                  keyOf={(row) => `${row.item} ${row.kind} ${row.document} ${row.place} ${row.due ?? ''}`}
+                  empty="Nothing exists and nothing is on its way."
+                  exportName="exposure"
+                />
+              )}
+            </div>
+          );
+        }}
+      </Loading>
+    </div>
+  );
+}
+
+function Totals({ rows }: { rows: Exposure[] }) {
+  return (
+    <table aria-label="Exposure by item" className="w-full border-collapse border-y border-strong bg-sheet">
+      <thead>
+        <tr className="border-b border-strong text-sm text-soft">
+          <th className="px-2 py-1 text-left font-medium">Item</th>
+          {kinds.map((kind) => (
+            <th key={kind} className="px-2 py-1 text-right font-medium">
+              {supplyKinds[kind]}
+            </th>
+          ))}
+          <th className="px-2 py-1 text-right font-medium">Value, {rows[0]?.currency}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.item} className="border-b border-rule align-baseline last:border-b-0">
+            <td className="px-2 py-1">
+              <ItemNumber number={row.item} />
+            </td>
+            {kinds.map((kind) => {
+              const total = row.totals.find((one) => one.kind === kind);
+              return (
+                <td key={kind} className="px-2 py-1 text-right whitespace-nowrap">
+                  {total ? (
+                    <>
+                      {quantity(total.quantity)} {total.unit}
+                      <span className="text-sm text-soft"> in {total.rows}</span>
+                    </>
+                  ) : (
+                    <span className="text-soft">none</span>
+                  )}
+                </td>
+              );
+            })}
+            <td className="px-2 py-1 text-right">{amount(row.value)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,116 @@
+import clsx from 'clsx';
+import { api, told, type Schemas } from '../lib/api';
+import { moment, quantity } from '../lib/format';
+import { useMay } from '../lib/session';
+import { useAct } from '../lib/useAct';
+import { handoverStates } from '../lib/words';
+import { Button } from '../ui/Button';
+import { DataTable, type Column } from '../ui/DataTable';
+import { ItemNumber } from '../ui/Num';
+import { Notice, ProblemNotice } from '../ui/Notice';
+
+type Handover = Schemas['HandoverRow'];
+type Entry = Schemas['HandoverEntryRow'];
+
+const columns: Column<Entry>[] = [
+  { id: 'number', head: 'Entry', numeric: true, text: (e) => String(e.number), cell: (e) => e.number },
+  { id: 'action', head: 'To do', text: (e) => e.action, cell: (e) => e.action },
+  { id: 'item', head: 'Item', text: (e) => e.item, cell: (e) => <ItemNumber number={e.item} /> },
+  { id: 'revision', head: 'Revision', text: (e) => e.revision, cell: (e) => e.revision },
+  { id: 'find', head: 'Find', numeric: true, text: (e) => String(e.find ?? ''), cell: (e) => e.find },
+  {
+    id: 'component',
+    head: 'Component',
+    text: (e) => e.component ?? '',
+    cell: (e) => (e.component === null ? '' : <ItemNumber number={e.component} />),
+  },
+  {
+    id: 'quantity',
+    head: 'Quantity',
+    numeric: true,
+    text: (e) => e.quantity ?? '',
+    cell: (e) => (e.quantity === null ? '' : `${quantity(e.quantity)} ${e.unit ?? ''}`),
+  },
+  {
+    id: 'answer',
+    head: 'Planning says',
+    text: (e) => `${e.answer} ${e.reason}`,
+    cell: (e) => (
+      <span
+        className={clsx(e.answer === 'refused' && 'font-semibold text-alarm', e.answer === 'taken' && 'text-accent')}
+      >
+        {e.answer === 'taken' ? '■ taken' : e.answer === 'refused' ? `▲ refused: ${e.reason}` : '□ waiting'}
+      </span>
+    ),
+  },
+];
+
+const looks = {
+  waiting: 'text-soft',
+  taken: 'text-accent',
+  partly_refused: 'text-alarm',
+  refused: 'text-alarm',
+  unanswered: 'text-warn',
+};
+
+/** One hand-over: its files, and what planning said to each entry. */
+export function HandoverView({ handover }: { handover: Handover }) {
+  const maySend = useMay('send_handover');
+  const again = useAct(() =>
+    told(api.POST('/api/handovers/{name}/delivery', { params: { path: { name: handover.name } } })),
+  );
+  const refused = handover.entries.filter((entry) => entry.answer === 'refused');
+  return (
+    <div className="space-y-2">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <h3>
+          Hand-over <span className="font-mono text-sm">{handover.name}</span>
+        </h3>
+        <b className={clsx('font-semibold', looks[handover.state])}>{handoverStates[handover.state]}</b>
+        <span className="text-sm text-soft">
+          written {moment(handover.written_at)}
+          {handover.sending && handover.state !== 'waiting' && ', being sent again'}
+          {handover.answered_at !== null && `, answered ${moment(handover.answered_at)}`}
+        </span>
+        <span className="flex gap-3 text-sm">
+          {['xml', 'json', 'csv'].map((format) => (
+            <a
+              key={format}
+              className="text-accent hover:underline"
+              href={`/api/handovers/${handover.name}/files/${format}`}
+            >
+              {format.toUpperCase()}
+            </a>
+          ))}
+        </span>
+      </div>
+      {handover.last_error !== '' && (
+        <Notice look="warn">
+          {handover.last_error} Tried {handover.tries === 1 ? 'once' : `${handover.tries} times`}; it is tried again by
+          itself, up to five times.
+        </Notice>
+      )}
+      {refused.length > 0 && (
+        <Notice look="alarm">
+          Planning refused {refused.length} of {handover.entries.length} entries. Put it right over there, then send
+          again: what was taken is not done twice.
+        </Notice>
+      )}
+      <DataTable
+        label={`Entries of ${handover.name}`}
+        rows={handover.entries}
+        columns={columns}
+        keyOf={(entry) => String(entry.number)}
+        rowClass={(entry) => (entry.answer === 'refused' ? 'bg-alarm-soft' : '')}
+        empty="It has no entries."
+        exportName={handover.name}
+      />
+      <ProblemNotice problem={again.error} />
+      {maySend && (
+        <Button busy={again.isPending} onClick={() => again.mutate(undefined)}>
+          Send again
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+import clsx from 'clsx';
+import type { ComponentProps } from 'react';
+
+type Look = 'main' | 'plain' | 'quiet' | 'alarm';
+
+const looks: Record<Look, string> = {
+  main: 'border-accent bg-accent text-on-accent hover:brightness-110',
+  plain: 'border-strong bg-sheet text-ink hover:bg-well',
+  quiet: 'border-transparent text-accent underline-offset-3 hover:underline',
+  alarm: 'border-alarm bg-sheet text-alarm hover:bg-alarm-soft',
+};
+
+interface Props extends ComponentProps<'button'> {
+  look?: Look;
+  /** The act is under way: the button cannot be pressed twice. */
+  busy?: boolean;
+}
+
+export function Button({ look = 'plain', busy = false, disabled, className, type = 'button', ...rest }: Props) {
+  return (
+    <button
+      type={type}
+      disabled={disabled === true || busy}
+      aria-busy={busy}
+      className={clsx(
+        'inline-flex h-8 items-center gap-1.5 rounded-xs border px-3 text-base font-medium whitespace-nowrap',
+        'disabled:cursor-not-allowed disabled:opacity-55',
+        looks[look],
+        className,
+      )}
+      {...rest}
+    />
+  );
+}

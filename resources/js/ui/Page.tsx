@@ -1,0 +1,30 @@
+import { useEffect, type ReactNode } from 'react';
+
+interface Props {
+  /** What the window and the heading are called. */
+  title: string;
+  /** Above the heading: the kind of thing, its number. */
+  over?: ReactNode;
+  /** Beside the heading: status and acts. */
+  aside?: ReactNode;
+  children: ReactNode;
+}
+
+/** One page for one thing. */
+export function Page({ title, over, aside, children }: Props) {
+  useEffect(() => {
+    document.title = `${title} · Orthotaxis`;
+  }, [title]);
+  return (
+    <main className="mx-auto max-w-[100rem] px-6 pt-4 pb-16">
+      <header className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <div>
+          {over !== undefined && <div className="text-sm text-soft">{over}</div>}
+          <h1>{title}</h1>
+        </div>
+        {aside !== undefined && <div className="flex items-center gap-2">{aside}</div>}
+      </header>
+      {children}
+    </main>
+  );
+}

@@ -1,0 +1,38 @@
+interface TextColumn<Row> {
+  head: string;
+  text: (row: Row) => string;
+}
+
+/** Rows as text with tabs between cells, as spreadsheets paste them. */
+export function toTabs<Row>(columns: TextColumn<Row>[], rows: Row[]): string {
+  return rows.map((row) => columns.map((column) => column.text(row).replace(/[\t\r\n]+/g, ' ')).join('\t')).join('\n');
+}
+
+/** Rows as CSV (RFC 4180) with a head. A cell that a spreadsheet would take for a formula gets an apostrophe in front. */
+export function toCsv<Row>(columns: TextColumn<Row>[], rows: Row[]): string {
+  const cell = (text: string) => {
+    const safe = /^[=+\-@\t\r]/.test(text) && !/^-?\d+(\.\d+)?$/.test(text) ? `'${text}` : text;
+    return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+  };
+  const lines = [
+    columns.map((column) => cell(column.head)),
+    ...rows.map((row) => columns.map((c) => cell(c.text(row)))),
+  ];
+  return lines.map((line) => `${line.join(',')}\r\n`).join('');
+}
+
+/** A block copied from a spreadsheet, as rows of cells. */
+export function fromTabs(text: string): string[][] {
+  return text
+    .replace(/\r?\n$/, '')
+    .split(/\r?\n/)
+    .map((line) => line.split('\t').map((cell) => cell.trim()));
+}
+
+export function download(name: string, content: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob(['\ufeff', content], { type: 'text/csv;charset=utf-8' }));
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Changes\Http\ChangeController;
+use App\Changes\Http\OrderController;
+use App\Changes\Http\RedlineController;
+use App\Changes\Http\RequestController;
+use App\Changes\Http\ReviewController;
+use App\Desk\Http\DeskController;
+use App\People\Ability;
+use App\People\Http\PeopleController;
+use App\People\Http\SessionController;
+use App\Planning\Http\ExposureController;
+use App\Releases\Http\HandoverController;
+use App\Structures\Http\ItemController;
+use App\Structures\Http\StructureController;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+
+$may = static fn (Ability $ability): string => "can:{$ability->value}";
+
+Route::post('/api/session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+
+Route::prefix('api')->middleware('auth:sanctum')->group(static function () use ($may): void {
+    Route::get('/session', [SessionController::class, 'show']);
+    Route::delete('/session', [SessionController::class, 'destroy']);
+    Route::get('/people', [PeopleController::class, 'index']);
+    Route::get('/desk', [DeskController::class, 'show']);
+
+    Route::get('/items', [ItemController::class, 'index']);
+    Route::get('/items/{number}', [ItemController::class, 'show']);
+    Route::get('/items/{number}/structure', [StructureController::class, 'show']);
+    Route::get('/items/{number}/where-used', [StructureController::class, 'whereUsed']);
+    Route::get('/exposure', [ExposureController::class, 'index']);
+
+    Route::get('/changes', [ChangeController::class, 'index']);
+    Route::get('/dossiers/{number}', [ChangeController::class, 'show']);
+
+    Route::controller(RequestController::class)->prefix('requests')->group(static function () use ($may): void {
+        Route::post('/', 'store')->middleware($may(Ability::RaiseRequest));
+        Route::post('/{number}/answer', 'answer')->middleware($may(Ability::RaiseRequest));
+        Route::post('/{number}/finding', 'assess')->middleware($may(Ability::AssessRequest));
+        Route::post('/{number}/decision', 'decide')->middleware($may(Ability::DecideRequest));
+        Route::post('/{number}/order', 'order')->middleware($may(Ability::RaiseOrder));
+    });
+
+    Route::controller(OrderController::class)->prefix('orders/{number}')->group(static function () use ($may): void {
+        Route::patch('/', 'plan')->middleware($may(Ability::PlanOrder));
+        Route::put('/items/{item}', 'putItem')->middleware($may(Ability::PlanOrder));
+        Route::delete('/items/{item}', 'takeItemOff')->middleware($may(Ability::PlanOrder));
+        Route::post('/opening', 'open')->middleware($may(Ability::PlanOrder));
+        Route::post('/review', 'submit')->middleware($may(Ability::SubmitOrder));
+        Route::post('/release', 'release')->middleware($may(Ability::ReleaseOrder));
+        Route::post('/closing', 'close')->middleware($may(Ability::CloseOrder));
+        Route::post('/withdrawal', 'withdraw')->middleware($may(Ability::PlanOrder));
+    });
+
+    Route::controller(ReviewController::class)->prefix('orders/{number}')->group(static function () use ($may): void {
+        Route::get('/review', 'show');
+        Route::get('/consequences', 'consequences');
+        Route::post('/signature', 'sign')->middleware([$may(Ability::SignOrder), 'throttle:sign-in']);
+        Route::post('/return', 'sendBack')->middleware($may(Ability::ReturnOrder));
+    });
+
+    Route::controller(RedlineController::class)->prefix('orders/{number}/items/{item}')->group(static function () use ($may): void {
+        Route::get('/redline', 'show');
+        Route::post('/edits', 'edit')->middleware($may(Ability::ReviseStructure));
+        Route::post('/undo', 'undo')->middleware($may(Ability::ReviseStructure));
+        Route::post('/redo', 'redo')->middleware($may(Ability::ReviseStructure));
+        Route::post('/newer', 'bringInNewer')->middleware($may(Ability::ReviseStructure));
+    });
+
+    Route::post('/handovers/{name}/delivery', [HandoverController::class, 'send'])->middleware($may(Ability::SendHandover));
+    Route::get('/handovers/{name}/files/{format}', [HandoverController::class, 'file']);
+    Route::any('/{rest}', static fn () => abort(404))->where('rest', '.*');
+});
+
+// Whether this copy runs and reaches its database, for whoever watches over it.
+Route::get('/up', static fn () => response(DB::selectOne('SELECT 1 AS up')->up === 1 ? 'up' : 'down', 200, ['Content-Type' => 'text/plain']))->withoutMiddleware('web');
+
+// Everything else is a page of the application in the browser.
+Route::view('/{page?}', 'application')->where('page', '.*');

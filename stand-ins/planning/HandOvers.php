@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+/** Takes hand-overs, entry by entry. What was taken once is never applied again; what was refused is looked at anew. */
+final class HandOvers
+{
+    public function __construct(private readonly Planning $planning) {}
+
+    /** @return array{name: string, entries: list<array{entry: int, answer: string, reason: string}>} */
+    public function take(string $name, string $xml): array
+    {
+        $document = $this->read($name, $xml);
+        $db = $this->planning->db;
+        $db->beginTransaction();
+        $db->prepare('
+            INSERT INTO hand_over (name, content_hash) VALUES (?, ?)
+            ON CONFLICT (name) DO UPDATE SET times_received = hand_over.times_received + 1')->execute([$name, hash('sha256', $xml)]);
+        $kept = $db->prepare('SELECT content_hash FROM hand_over WHERE name = ? FOR UPDATE');
+        $kept->execute([$name]);
+        if ($kept->fetchColumn() !== hash('sha256', $xml)) {
+            $db->rollBack();
+            throw new InvalidArgumentException("{$name} was received before with another content.");
+        }
+        $taken = $db->prepare("SELECT entry FROM hand_over_entry WHERE name = ? AND answer = 'taken'");
+        $taken->execute([$name]);
+        $done = array_flip($taken->fetchAll(PDO::FETCH_COLUMN));
+
+        $answers = [];
+        foreach ($document->getElementsByTagName('entry') as $entry) {
+            $number = (int) $entry->getAttribute('number');
+            $reason = isset($done[$number]) ? '' : $this->fault($entry);
+            if (! isset($done[$number])) {
+                if ($reason === '') {
+                    $this->apply($entry, (string) $document->documentElement?->getAttribute('effectiveFrom'));
+                }
+                $db->prepare('
+                    INSERT INTO hand_over_entry VALUES (?, ?, ?, ?, ?)
+                    ON CONFLICT (name, entry) DO UPDATE SET answer = excluded.answer, reason = excluded.reason,
+                        times_applied = hand_over_entry.times_applied + excluded.times_applied')
+                    ->execute([$name, $number, $reason === '' ? 'taken' : 'refused', $reason, $reason === '' ? 1 : 0]);
+            }
+            $answers[] = ['entry' => $number, 'answer' => $reason === '' ? 'taken' : 'refused', 'reason' => $reason];
+        }
+        $db->commit();
+
+        return ['name' => $name, 'entries' => $answers];
+    }
+
+    private function read(string $name, string $xml): DOMDocument
+    {
+        libxml_use_internal_errors(true);
+        $document = new DOMDocument;
+        if ($name === '' || ! $document->loadXML($xml, LIBXML_NONET) || ! $document->schemaValidate(__DIR__.'/../../resources/schemas/hand-over-1.xsd')) {
+            throw new InvalidArgumentException('This is no hand-over as agreed: '.(libxml_get_last_error() ?: (object) ['message' => 'no name'])->message);
+        }
+
+        return $document;
+    }
+
+    /** Why an entry cannot be taken; empty when it can. */
+    private function fault(DOMElement $entry): string
+    {
+        foreach (['item', 'component'] as $role) {
+            $number = $entry->getAttribute($role);
+            if ($number !== '' && ! $this->known($number)) {
+                return "Item {$number} is not known to planning.";
+            }
+        }
+
+        return '';
+    }
+
+    private function known(string $number): bool
+    {
+        $known = $this->planning->db->prepare('SELECT 1 FROM item WHERE number = ?');
+        $known->execute([$number]);
+
+        return $known->fetchColumn() !== false;
+    }
+
+    private function apply(DOMElement $entry, string $effectiveFrom): void
+    {
+        $db = $this->planning->db;
+        $item = $entry->getAttribute('item');
+        $revision = $entry->getAttribute('revision');
+        if ($entry->getAttribute('action') === 'supersede') {
+            $db->prepare('UPDATE item SET revision = ? WHERE number = ?')->execute([$revision, $item]);
+        } elseif ($entry->getAttribute('action') !== 'remove') {
+            $db->prepare('INSERT INTO structure VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (item, find, revision) DO UPDATE
+                SET component = excluded.component, quantity = excluded.quantity, unit = excluded.unit')->execute([
+                $item, $entry->getAttribute('find'), $entry->getAttribute('component'), $entry->getAttribute('quantity'),
+                $entry->getAttribute('unit'), $revision, $effectiveFrom,
+            ]);
+        }
+    }
+}

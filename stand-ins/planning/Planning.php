@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+/** The simulated planning system's own data. */
+final class Planning
+{
+    public const MODES = ['normal', 'slow', 'down', 'nonsense'];
+
+    private function __construct(public readonly PDO $db) {}
+
+    public static function open(): self
+    {
+        $db = new PDO('pgsql:'.getenv('PLANNING_DB'), (string) getenv('PLANNING_DB_USER'), (string) getenv('PLANNING_DB_PASSWORD'), [
+            PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
+        ]);
+        if ((new self($db))->rows("SELECT to_regclass('behaviour') AS made")[0]['made'] === null) {
+            // Several workers may come here first together; one makes the tables.
+            $db->exec('BEGIN; SELECT pg_advisory_xact_lock(1); '.file_get_contents(__DIR__.'/schema.sql').' COMMIT;');
+        }
+
+        return new self($db);
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function rows(string $sql): array
+    {
+        $rows = [];
+        $answer = $this->db->query($sql);
+        while ($answer !== false && is_array($row = $answer->fetch())) {
+            $rows[] = $row;
+        }
+
+        return $rows;
+    }
+
+    public function mode(): string
+    {
+        return (string) $this->rows('SELECT mode FROM behaviour')[0]['mode'];
+    }
+
+    public function behave(string $mode): void
+    {
+        if (! in_array($mode, self::MODES, true)) {
+            throw new InvalidArgumentException("It cannot behave like \"{$mode}\".");
+        }
+        $this->db->prepare('UPDATE behaviour SET mode = ?')->execute([$mode]);
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @return list<array<string, ?string>>
+     */
+    public function supply(array $items): array
+    {
+        $marks = implode(',', array_fill(0, max(1, count($items)), '?'));
+        $rows = $this->db->prepare("
+            SELECT kind, document, item, revision, trim_scale(quantity)::text AS quantity, unit, unit_value::text AS unit_value,
+                   due::text AS due, place, status
+            FROM supply WHERE item IN ({$marks}) ORDER BY item, kind, due NULLS FIRST, document");
+        $rows->execute($items === [] ? [''] : $items);
+
+        return array_values($rows->fetchAll());
+    }
+
+    /** @return list<string> items that a hand-over named and that this system has never heard of */
+    public function missing(): array
+    {
+        return array_column($this->rows("
+            SELECT DISTINCT substring(reason FROM 'Item (\S+) is not known') AS number FROM hand_over_entry
+            WHERE answer = 'refused' AND reason LIKE 'Item % is not known%'
+            AND substring(reason FROM 'Item (\S+) is not known') NOT IN (SELECT number FROM item)"), 'number');
+    }
+
+    public function createMissing(): void
+    {
+        $make = $this->db->prepare("INSERT INTO item VALUES (?, 'A', 'pc') ON CONFLICT DO NOTHING");
+        foreach ($this->missing() as $number) {
+            $make->execute([$number]);
+        }
+    }
+}

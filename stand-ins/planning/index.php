@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+// The simulated planning system: a small HTTP service with a database of its own.
+// POST /supply, POST /hand-overs and POST /load are for programs that show the token; / is a page for people.
+
+require __DIR__.'/Planning.php';
+require __DIR__.'/HandOvers.php';
+require __DIR__.'/DemoSupply.php';
+require __DIR__.'/Page.php';
+
+$path = (string) parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);
+if ($path === '/up') {
+    echo 'up';
+
+    return;
+}
+
+$answer = static function (int $status, array $body): void {
+    http_response_code($status);
+    header('Content-Type: application/json');
+    echo json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+};
+
+try {
+    $planning = Planning::open();
+    if ($_SERVER['REQUEST_METHOD'] === 'GET' && $path === '/') {
+        header('Content-Type: text/html; charset=utf-8');
+        echo Page::html($planning);
+
+        return;
+    }
+    if ($_SERVER['REQUEST_METHOD'] === 'POST' && $path === '/behaviour') {
+        // A page for demonstrations on loopback; it changes nothing but how this stand-in behaves.
+        isset($_POST['create']) ? $planning->createMissing() : $planning->behave((string) ($_POST['mode'] ?? 'normal'));
+        header('Location: /', true, 303);
+
+        return;
+    }
+    if (! hash_equals('Bearer '.getenv('PLANNING_TOKEN'), $_SERVER['HTTP_AUTHORIZATION'] ?? '')) {
+        $answer(401, ['error' => 'Show the token.']);
+
+        return;
+    }
+    $body = (string) file_get_contents('php://input');
+    if ($path === '/load') {
+        $answer(200, DemoSupply::load($planning, json_decode($body, true, flags: JSON_THROW_ON_ERROR)));
+
+        return;
+    }
+    switch ($planning->mode()) {
+        case 'down':
+            $answer(503, ['error' => 'Planning is down for maintenance.']);
+
+            return;
+        case 'slow':
+            sleep(8);
+            break;
+        case 'nonsense':
+            echo '<html>Welcome!</html>';
+
+            return;
+    }
+    match ($_SERVER['REQUEST_METHOD'].' '.$path) {
+        'POST /supply' => $answer(200, ['rows' => $planning->supply(json_decode($body, true, flags: JSON_THROW_ON_ERROR)['items'])]),
+        'POST /hand-overs' => $answer(200, (new HandOvers($planning))->take($_SERVER['HTTP_IDEMPOTENCY_KEY'] ?? '', $body)),
+        default => $answer(404, ['error' => 'Nothing here.']),
+    };
+} catch (JsonException|InvalidArgumentException $e) {
+    $answer(400, ['error' => $e->getMessage()]);
+}

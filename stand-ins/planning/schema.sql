@@ -1,0 +1,49 @@
+-- The simulated planning system's own tables. Nobody else reads or writes them.
+CREATE TABLE IF NOT EXISTS item (
+    number text PRIMARY KEY,
+    revision text NOT NULL,
+    unit text NOT NULL
+);
+CREATE TABLE IF NOT EXISTS supply (
+    id bigserial PRIMARY KEY,
+    kind text NOT NULL,
+    document text NOT NULL,
+    item text NOT NULL,
+    revision text NOT NULL,
+    quantity numeric(18, 6) NOT NULL,
+    unit text NOT NULL,
+    unit_value numeric(18, 4) NOT NULL,
+    due date,
+    place text NOT NULL,
+    status text NOT NULL
+);
+CREATE INDEX IF NOT EXISTS supply_item ON supply (item);
+CREATE TABLE IF NOT EXISTS structure (
+    item text NOT NULL,
+    find integer NOT NULL,
+    component text NOT NULL,
+    quantity numeric(18, 6) NOT NULL,
+    unit text NOT NULL,
+    revision text NOT NULL,
+    effective_from date NOT NULL,
+    PRIMARY KEY (item, find, revision)
+);
+CREATE TABLE IF NOT EXISTS hand_over (
+    name text PRIMARY KEY,
+    content_hash text NOT NULL,
+    received_at timestamptz NOT NULL DEFAULT now(),
+    times_received integer NOT NULL DEFAULT 1
+);
+CREATE TABLE IF NOT EXISTS hand_over_entry (
+    name text NOT NULL REFERENCES hand_over,
+    entry integer NOT NULL,
+    answer text NOT NULL,
+    reason text NOT NULL DEFAULT '',
+    times_applied integer NOT NULL DEFAULT 0,
+    PRIMARY KEY (name, entry)
+);
+CREATE TABLE IF NOT EXISTS behaviour (
+    singleton boolean PRIMARY KEY DEFAULT true,
+    mode text NOT NULL DEFAULT 'normal'
+);
+INSERT INTO behaviour DEFAULT VALUES ON CONFLICT DO NOTHING;

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Finder\Finder;
+
+/** @return array<string, string> path => PHP without comments and texts */
+function sources(string $folder): array
+{
+    $sources = [];
+    foreach (Finder::create()->files()->name('*.php')->in(dirname(__DIR__, 2).'/'.$folder) as $file) {
+        $code = '';
+        foreach (PhpToken::tokenize($file->getContents()) as $token) {
+            $code .= $token->is([T_COMMENT, T_DOC_COMMENT, T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE]) ? ' ' : $token->text;
+        }
+        $sources[$file->getRelativePathname()] = $code;
+    }
+
+    return $sources;
+}
+
+arch('core uses itself and exact arithmetic, nothing else')
+    ->expect('Orthotaxis\Core')->toOnlyUse(['Orthotaxis\Core', 'Brick\Math']);
+
+arch('core is final')->expect('Orthotaxis\Core')->classes()->toBeFinal();
+
+arch('everything is strict')->expect(['Orthotaxis\Core', 'App'])->toUseStrictTypes();
+
+arch('nothing is left to debug with')->expect(['dd', 'dump', 'var_dump', 'ray'])->not->toBeUsed();
+
+it('keeps database, network, files and the clock out of core', function (): void {
+    $outside = '/\b(PDO|curl_\w+|file_get_contents|file_put_contents|fopen|fsockopen|stream_\w+|getenv|time|microtime|hrtime|date|now|random_int|random_bytes|sleep)\s*\(|new\s+\\\\?PDO\b|new\s+\\\\?DateTimeImmutable\s*(\(\s*\)|;)/';
+    $found = array_filter(array_map(fn (string $code): array => preg_match_all($outside, $code, $m) > 0 ? $m[0] : [], sources('core')));
+    expect($found)->toBe([]);
+});
+
+it('lets floors import only downwards', function (): void {
+    $up = fn (string $folder, string $above): array => array_keys(array_filter(sources($folder), fn (string $code): bool => preg_match($above, $code) === 1));
+    expect($up('core', '/(?<![\\\\\w])(App|Illuminate|Database|Tests)\\\\/'))->toBe([])
+        ->and($up('app', '/(?<![\\\\\w])(Database|Tests)\\\\/'))->toBe([])
+        ->and($up('stand-ins', '/(?<![\\\\\w])(App|Illuminate|Orthotaxis)\\\\/'))->toBe([]);
+});
+
+it('reaches the planning system through its gateway only', function (): void {
+    $callers = array_keys(array_filter(sources('app'), fn (string $code): bool => preg_match('/Facades\\\\Http\b|\bHttp::/', $code) === 1));
+    expect($callers)->toBe(['Planning/PlanningGateway.php']);
+});
+
+it('asks for a right wherever something is changed', function (): void {
+    $open = [];
+    preg_match_all("/Route::(post|put|patch|delete)\('([^']+)'[^;]*;/", (string) file_get_contents(dirname(__DIR__, 2).'/routes/web.php'), $routes, PREG_SET_ORDER);
+    foreach ($routes as [$text, , $path]) {
+        if (! str_contains($text, '$may(') && ! in_array($path, ['/api/session', '/session'], true)) {
+            $open[] = $path;
+        }
+    }
+    expect($open)->toBe([])->and(count($routes))->toBeGreaterThan(18);
+});

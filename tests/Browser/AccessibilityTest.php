@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+it('gives axe nothing to find', function (string $login, string $path, string $wait, string $theme): void {
+    $this->screen->signIn($login)->driver->executeScript("localStorage.setItem('theme', '{$theme}')");
+    $this->screen->visit($path)->see($wait);
+    $driver = $this->screen->driver;
+    $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+    $found = $driver->executeAsyncScript("const done = arguments[arguments.length - 1];
+        axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']})
+            .then((r) => done(r.violations.map((v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160) + ' ' + n.failureSummary).join(' | '))));");
+    $driver->executeScript("localStorage.setItem('theme', 'light')");
+    expect($found)->toBe([]);
+})->with([
+    'Desk' => ['mira.okafor', '/', 'Needs you now'],
+    'Register' => ['mira.okafor', '/register?show=all', 'changes'],
+    'Items' => ['mira.okafor', '/items', 'Standard cost'],
+    'an item' => ['mira.okafor', '/items/200-0001', 'through 210-0100'],
+    'a new request' => ['mira.okafor', '/requests/new?items=200-0001', 'Affected items'],
+    'a Dossier being assessed' => ['mira.okafor', '/changes/ECR-00096', 'lots and documents'],
+    'a Dossier being planned' => ['mira.okafor', '/changes/ECO-00089', 'missing for the next step'],
+    'a Dossier with a hand-over' => ['mira.okafor', '/changes/ECO-00082', 'Planning says'],
+    'a structure being revised' => ['edda.roth', '/orders/ECO-00086/revise/300-0010', 'missing for the next step'],
+    'a review' => ['helen.marsh', '/orders/ECO-00084/review', 'Sign what is on this page'],
+])->with(['light', 'dark']);
+
+it('gives axe nothing to find on the way in', function (): void {
+    $this->screen->signOut()->visit('/')->see('Sign-in name');
+    $driver = $this->screen->driver;
+    $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+    expect($driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) => v.id)));'))->toBe([]);
+});

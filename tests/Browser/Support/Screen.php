@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** What a person sees and does, in words: the test reads like a walk through the product. */
+final readonly class Screen
+{
+    private const PATIENCE = 15;
+
+    public function __construct(public RemoteWebDriver $driver, private string $address) {}
+
+    public function visit(string $path): self
+    {
+        $this->driver->get($this->address.$path);
+
+        return $this;
+    }
+
+    public function signIn(string $login, string $path = '/'): self
+    {
+        $this->signOut()->visit($path);
+        $this->type('Sign-in name', $login);
+        $this->type('Password', 'quillback');
+        $this->press('Sign in');
+        $this->see('Find an item or a change');
+
+        return $this;
+    }
+
+    /** Ends the session on the server too: an answer still on its way would bring the cookie back. */
+    public function signOut(): self
+    {
+        $this->driver->get($this->address.'/up');
+        $this->driver->executeAsyncScript("const done = arguments[arguments.length - 1];
+            const token = decodeURIComponent((document.cookie.match(/XSRF-TOKEN=([^;]+)/) || ['', ''])[1]);
+            fetch('/api/session', {method: 'DELETE', headers: {'X-XSRF-TOKEN': token, Accept: 'application/json'}}).finally(() => done());");
+        $this->driver->manage()->deleteAllCookies();
+
+        return $this;
+    }
+
+    /** Waits until the words are on the page. */
+    public function see(string $words): self
+    {
+        $this->until("“{$words}” on the page", fn (): bool => str_contains($this->text(), $words));
+
+        return $this;
+    }
+
+    public function dontSee(string $words): self
+    {
+        $this->until("no “{$words}” on the page", fn (): bool => ! str_contains($this->text(), $words));
+
+        return $this;
+    }
+
+    public function text(): string
+    {
+        return (string) $this->driver->executeScript('return document.body.innerText');
+    }
+
+    /** Presses a button or follows a link by its words. */
+    public function press(string $words): self
+    {
+        $literal = self::literal($words);
+        $this->click("//button[normalize-space()={$literal} or @aria-label={$literal}] | //a[normalize-space()={$literal}] | //summary[normalize-space()={$literal}]");
+
+        return $this;
+    }
+
+    public function click(string $xpath): self
+    {
+        $this->until("something to press: {$xpath}", function () use ($xpath): bool {
+            $found = $this->find($xpath);
+            if ($found === null || ! $found->isEnabled()) {
+                return false;
+            }
+            $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
+            $found->click();
+
+            return true;
+        });
+
+        return $this;
+    }
+
+    /** Types into the field of a label, in place of what is there. */
+    public function type(string $label, string $words): self
+    {
+        $field = $this->field($label);
+        if ($field->getAttribute('type') === 'date') {
+            // A date field is typed part by part in the order of the language; en-GB is day, month, year.
+            $field->sendKeys(implode('', array_reverse(explode('-', $words))));
+
+            return $this;
+        }
+        $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $field->sendKeys($words);
+
+        return $this;
+    }
+
+    /** Chooses from the list of a label. */
+    public function choose(string $label, string $option): self
+    {
+        $this->field($label)->click();
+        $this->click('//*[@role="option"][starts-with(normalize-space(), '.self::literal($option).')]');
+        $this->until('the list closed', fn (): bool => $this->find('//*[@role="option"]') === null);
+
+        return $this;
+    }
+
+    /** Finds an item by typing in the field of a label, and takes the first found. */
+    public function pick(string $label, string $words): self
+    {
+        $this->type($label, $words);
+        $this->click('//*[@role="option"][.//*[normalize-space()='.self::literal($words).']]');
+
+        return $this;
+    }
+
+    public function keys(string ...$keys): self
+    {
+        $this->driver->getKeyboard()->sendKeys(array_values($keys));
+
+        return $this;
+    }
+
+    public function field(string $label): RemoteWebElement
+    {
+        $literal = self::literal($label);
+        $field = null;
+        $this->until("a field “{$label}”", function () use ($literal, &$field): bool {
+            $field = $this->find("//*[@aria-label={$literal}] | //*[@id=//label[normalize-space()={$literal}]/@for]");
+
+            return $field !== null && $field->isEnabled();
+        });
+
+        return $field ?? throw new \LogicException('Unreachable.');
+    }
+
+    public function find(string $xpath): ?RemoteWebElement
+    {
+        foreach ($this->driver->findElements(WebDriverBy::xpath($xpath)) as $element) {
+            if ($element->isDisplayed()) {
+                return $element;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  callable(): bool  $condition */
+    public function until(string $what, callable $condition): void
+    {
+        $end = microtime(true) + self::PATIENCE;
+        $last = null;
+        do {
+            try {
+                if ($condition()) {
+                    return;
+                }
+            } catch (\Facebook\WebDriver\Exception\WebDriverException $e) {
+                // The page was redrawn meanwhile: look again.
+                $last = $e;
+            }
+            usleep(80_000);
+        } while (microtime(true) < $end);
+        throw new \RuntimeException("Waited in vain for {$what} at {$this->driver->getCurrentURL()}. The page reads:\n".mb_substr($this->text(), 0, 3000), 0, $last);
+    }
+
+    public static function literal(string $words): string
+    {
+        return str_contains($words, "'") ? '"'.$words.'"' : "'{$words}'";
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Support;
+
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\Disposition;
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderItem;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\Structure;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Small things of the trade for tests, and random ones from fixed seeds. */
+final class Make
+{
+    public static function line(string $key, int $find, string $component, string $quantity = '1', Unit $unit = Unit::Piece, string $designators = '', string $notes = ''): Line
+    {
+        return new Line($key, $find, $component, Quantity::parse($quantity), $unit, $designators, $notes);
+    }
+
+    public static function pumpHead(): Structure
+    {
+        return new Structure([
+            self::line('housing', 10, '200-0011'),
+            self::line('tube', 50, '200-0040', '0.5', Unit::Metre, notes: 'wall 1.6 mm'),
+            self::line('clamp', 60, '200-0042', '2'),
+            self::line('screw', 70, '600-0014', '6'),
+        ]);
+    }
+
+    /** @param  callable(Randomizer): void  $property */
+    public static function many(callable $property, int $times = 150): void
+    {
+        for ($seed = 1; $seed <= $times; $seed++) {
+            $property(new Randomizer(new Mt19937($seed)));
+        }
+    }
+
+    /** A structure of up to eight lines that shares some line identities, components and find numbers with any other. */
+    public static function structure(Randomizer $random): Structure
+    {
+        $lines = [];
+        for ($i = 0; $i < $random->getInt(0, 8); $i++) {
+            $lines[] = self::line(
+                'k'.$random->getInt(1, 9), $random->getInt(1, 6) * 10, 'P-'.$random->getInt(1, 5), (string) $random->getInt(1, 4),
+                notes: ['', 'glue', 'twist'][$random->getInt(0, 2)],
+            );
+        }
+
+        return new Structure($lines);
+    }
+
+    public static function orderItem(?Structure $before = null, ?Structure $after = null, string $base = 'B', ?string $latest = null): OrderItem
+    {
+        $before ??= self::pumpHead();
+
+        return new OrderItem(
+            '200-0010', Outcome::Revise, Disposition::UseUp, $base, $latest ?? $base, Day::parse('2026-01-10'),
+            $before, $after ?? $before->without('screw'),
+        );
+    }
+
+    /** @param  list<OrderItem>  $items */
+    public static function order(OrderState $state = OrderState::Revising, ?array $items = null, ?string $date = '2027-02-01', ?int $signer = 3, ?string $signed = null): Order
+    {
+        return new Order('ECO-00001', $state, 1, 2, $signer, $date === null ? null : Day::parse($date), $items ?? [self::orderItem()], [2], $signed);
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Changes\Models\EditRecord;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\Support\World;
+
+beforeEach(fn () => $this->world = new World($this));
+
+it('shows before and after in one table', function (): void {
+    $order = $this->world->opened();
+    $this->world->edit($order, 'replace', 10, ['component' => '200-0041', 'notes' => 'wall 2.4 mm'])->assertOk();
+    $this->world->edit($order, 'change', 20, ['quantity' => '4', 'find' => '25'])->assertOk();
+    $this->world->edit($order, 'remove', 30)->assertOk();
+    $rows = $this->world->edit($order, 'add', 0, ['find' => '40', 'component' => '710-0001', 'quantity' => '2.5', 'unit' => 'g', 'not_modelled' => 'yes'])->assertOk()
+        ->assertJsonPath('base', 'A')->assertJsonPath('becomes', 'B')->assertJsonPath('seen', 4)->json('rows');
+    expect(array_column($rows, 'mark'))->toBe(['replaced', 'changed', 'removed', 'added'])
+        ->and($rows[0]['before']['component'])->toBe('200-0040')->and($rows[0]['after']['component'])->toBe('200-0041')
+        ->and($rows[0]['fields'])->toBe(['component', 'notes'])->and($rows[0]['edited_by'])->toBe('Jonas')
+        ->and($rows[3]['after']['not_modelled'])->toBeTrue()->and($rows[3]['after']['quantity'])->toBe('2.5');
+    // The released structure itself is untouched.
+    expect(array_column(array_column($this->world->as('vera', 'GET', '/items/200-0010/structure')->json('rows'), 'line'), 'component'))
+        ->toBe(['200-0040', '200-0042', '600-0014']);
+});
+
+it('undoes and redoes, one edit after another; what is done anew ends redoing', function (): void {
+    $order = $this->world->opened();
+    $turn = fn (string $which) => $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/{$which}");
+    $quantity = fn ($answer): array => array_map(fn (array $row): ?string => $row['after']['quantity'] ?? null, $answer->json('rows'));
+    $this->world->edit($order, 'change', 20, ['quantity' => '4'])->assertOk();
+    $this->world->edit($order, 'change', 20, ['quantity' => '5'])->assertOk();
+    expect($quantity($turn('undo')->assertOk()))->toBe(['0.5', '4', '6'])
+        ->and($quantity($turn('undo')->assertOk()))->toBe(['0.5', '2', '6'])
+        ->and($quantity($turn('redo')->assertOk()))->toBe(['0.5', '4', '6']);
+    $this->world->edit($order, 'change', 30, ['quantity' => '8'])->assertOk()->assertJsonPath('can_redo', false);
+    $turn('redo')->assertStatus(422)->assertJsonValidationErrors('edits');
+    // Nothing is forgotten: what was withdrawn is still on record.
+    expect(EditRecord::query()->count())->toBe(3);
+    $turn('undo')->assertOk();
+    $turn('undo')->assertOk();
+    $turn('undo')->assertStatus(422);
+});
+
+it('loses nobody\'s work when two save the same line: the later is told and shown both', function (): void {
+    $order = $this->world->opened();
+    $this->world->edit($order, 'change', 20, ['quantity' => '4'])->assertOk();
+    DB::table('change_orders')->where('number', $order)->update(['editor_id' => $this->world->people['edda']->id]);
+    // Edda still has the state before Jonas's edit on her screen.
+    $this->world->edit($order, 'change', 20, ['quantity' => '3'], by: 'edda', seen: 0)->assertStatus(409)
+        ->assertJsonPath('theirs.quantity', '4')->assertJsonPath('message', 'Jonas changed this line meanwhile. Yours was not saved; both are shown.');
+    $this->world->edit($order, 'remove', 20, by: 'edda', seen: 0)->assertStatus(409);
+    // Another field of that line, and another line, are no conflict.
+    $this->world->edit($order, 'change', 20, ['notes' => 'twist'], by: 'edda', seen: 0)->assertOk();
+    $this->world->edit($order, 'change', 30, ['quantity' => '8'], by: 'edda', seen: 0)->assertOk();
+    // Once seen, it may be changed.
+    $this->world->edit($order, 'change', 20, ['quantity' => '3'], by: 'edda')->assertOk();
+});
+
+it('loses nobody\'s work when two save the same order or request', function (): void {
+    $order = $this->world->order();
+    $this->world->as('mira', 'PATCH', "/orders/{$order}", ['title' => 'Thicker tube', 'version' => 1])->assertOk();
+    $this->world->as('mira', 'PATCH', "/orders/{$order}", ['title' => 'Other tube', 'version' => 1])->assertStatus(409);
+    $this->world->as('jonas', 'POST', '/requests', $this->world->request())->assertOk();
+    $this->world->as('mira', 'POST', '/requests/ECR-00002/finding', ['finding' => 'One.', 'version' => 1])->assertOk();
+    $this->world->as('mira', 'POST', '/requests/ECR-00002/finding', ['finding' => 'Two.', 'version' => 1])->assertStatus(409);
+    expect(DB::table('change_requests')->where('number', 'ECR-00002')->value('finding'))->toBe('One.');
+});
+
+it('keeps an item with edits on its order until they are undone', function (): void {
+    $order = $this->world->opened();
+    $this->world->edit($order, 'change', 20, ['quantity' => '4'])->assertOk();
+    $this->world->as('mira', 'DELETE', "/orders/{$order}/items/200-0010", ['version' => $this->world->version($order)])->assertStatus(422);
+    $this->world->as('mira', 'PUT', "/orders/{$order}/items/200-0010", ['outcome' => 'keep', 'disposition' => 'hold', 'version' => $this->world->version($order)])->assertStatus(422);
+    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")->assertOk();
+    $this->world->as('mira', 'DELETE', "/orders/{$order}/items/200-0010", ['version' => $this->world->version($order)])->assertOk();
+});
+
+it('brings in what another order has released meanwhile, when it is not the same', function (): void {
+    World::planningTakes();
+    $second = $this->world->opened();
+    $this->world->edit($second, 'change', 30, ['quantity' => '8'])->assertOk();
+    $first = $this->world->signed();
+    $this->world->as('mira', 'GET', "/dossiers/{$second}")->assertJsonPath('collisions.0.order', $first);
+    $this->world->as('mira', 'POST', "/orders/{$first}/release", ['version' => $this->world->version($first)])->assertOk();
+
+    $this->world->as('mira', 'PATCH', "/orders/{$second}", ['effective_on' => World::day(60), 'version' => $this->world->version($second)])->assertOk();
+    $this->world->as('jonas', 'POST', "/orders/{$second}/review", ['version' => $this->world->version($second)])
+        ->assertStatus(422)->assertJsonValidationErrors(['items' => 'is at revision B by now']);
+    $this->world->as('jonas', 'POST', "/orders/{$second}/items/200-0010/newer")->assertOk()
+        ->assertJsonPath('base', 'B')->assertJsonPath('becomes', 'C')->assertJsonPath('moved_on', false)->assertJsonPath('rows.0.after.component', '200-0041');
+    $this->world->as('jonas', 'POST', "/orders/{$second}/review", ['version' => $this->world->version($second)])->assertOk();
+});

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Support;
+
+use App\Changes\Models\ChangeOrder;
+use App\Changes\Models\ChangeRequest;
+use App\People\Models\Person;
+use App\People\Role;
+use App\Structures\Models\Category;
+use App\Structures\Models\Item;
+use App\Structures\Models\StructureLine;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Http;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/**
+ * A small Quillback: a pump head (200-0010) with its parts, in a module (200-0001) that is sold, and the people who
+ * change it. All that is done goes through the API, as the person named.
+ */
+final class World
+{
+    /** @var array<string, Person> */
+    public array $people = [];
+
+    /** @var array<string, int> item ids */
+    public array $items = [];
+
+    public function __construct(private readonly TestCase $test)
+    {
+        foreach ([
+            'mira' => Role::Coordinator, 'jonas' => Role::DesignEngineer, 'edda' => Role::ElectronicsEngineer, 'helen' => Role::BoardMember,
+            'nils' => Role::Quality, 'vera' => Role::Viewer, 'tomas' => Role::Planner,
+        ] as $login => $role) {
+            $this->people[$login] = Person::query()->create([
+                'login' => $login, 'name' => ucfirst($login), 'email' => "{$login}@quillback.example", 'password' => 'secret', 'roles' => [$role->value],
+            ])->refresh();
+        }
+        DB::table('number_ranges')->insert([['name' => 'request', 'prefix' => 'ECR-', 'width' => 5, 'next' => 1], ['name' => 'order', 'prefix' => 'ECO-', 'width' => 5, 'next' => 1]]);
+        $category = Category::query()->create(['code' => 'pump', 'name' => 'Pump', 'sequence' => 'letters'])->id;
+        foreach ([
+            ['200-0001', 'Pump module', 'assembly', 'pc', true, 4_860_000], ['200-0010', 'Pump head', 'assembly', 'pc', false, 2_620_000],
+            ['200-0040', 'Pump tube, 1.6', 'part', 'm', false, 98_000], ['200-0041', 'Pump tube, 2.4', 'part', 'm', false, 126_000],
+            ['200-0042', 'Tube clamp', 'part', 'pc', false, 6_800], ['600-0014', 'Screw', 'part', 'pc', false, 500],
+            ['710-0001', 'Grease', 'consumable', 'g', false, 900], ['200-0099', 'Not released', 'part', 'pc', false, null],
+        ] as [$number, $title, $kind, $unit, $sold, $cost]) {
+            $this->items[$number] = Item::query()->create([
+                'number' => $number, 'title' => $title, 'kind' => $kind, 'category_id' => $category, 'unit' => $unit, 'supply' => 'make',
+                'sold' => $sold, 'standard_cost' => $cost,
+            ])->id;
+        }
+        foreach (array_keys($this->items) as $number) {
+            $this->release($number, match ($number) {
+                '200-0001' => [[10, '200-0010', 1, 'pc']],
+                '200-0010' => [[10, '200-0040', 0.5, 'm'], [20, '200-0042', 2, 'pc'], [30, '600-0014', 6, 'pc']],
+                default => [],
+            });
+        }
+    }
+
+    /** @param  list<array{int, string, float|int, string}>  $lines */
+    private function release(string $number, array $lines): void
+    {
+        $start = CarbonImmutable::today()->subYear();
+        $revision = DB::table('revisions')->insertGetId(['item_id' => $this->items[$number], 'code' => 'A', 'status' => 'in_work', 'reason' => 'First release']);
+        foreach ($lines as [$find, $component, $quantity, $unit]) {
+            StructureLine::query()->insert([
+                'revision_id' => $revision, 'kind' => 'engineering', 'line_key' => (string) Str::uuid7(), 'find' => $find,
+                'component_id' => $this->items[$component], 'quantity' => (int) ($quantity * 1_000_000), 'unit' => $unit,
+            ]);
+        }
+        if ($number !== '200-0099') {
+            DB::table('revisions')->where('id', $revision)->update(['status' => 'in_review']);
+            DB::table('revisions')->where('id', $revision)->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start]);
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    public function as(string $login, string $method, string $path, array $body = []): TestResponse
+    {
+        return $this->test->actingAs($this->people[$login])->json($method, "/api{$path}", $body);
+    }
+
+    /** @return array<string, mixed> */
+    public function request(array $other = []): array
+    {
+        return $other + [
+            'title' => 'Pump tube wears out', 'reason' => 'defect', 'source' => 'field', 'site' => 'Weir', 'priority' => 'critical',
+            'description' => 'Tears after 200 hours.', 'items' => ['200-0010', '200-0040'],
+        ];
+    }
+
+    /** Raises, assesses and approves a request, and turns it into an order; its number. */
+    public function order(): string
+    {
+        $number = $this->as('jonas', 'POST', '/requests', $this->request())->assertOk()->json('number');
+        $this->as('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
+        $this->as('mira', 'POST', "/requests/{$number}/decision", ['decision' => 'approved', 'reason' => 'Needed.', 'version' => 2])->assertOk();
+
+        return $this->as('mira', 'POST', "/requests/{$number}/order")->assertOk()->json('number');
+    }
+
+    /** An order that is planned and open for revision by jonas, to be signed by helen. */
+    public function opened(): string
+    {
+        $order = $this->order();
+        $this->as('mira', 'PATCH', "/orders/{$order}", ['editor' => 'jonas', 'signer' => 'helen', 'effective_on' => self::day(30), 'version' => 1])->assertOk();
+        $this->as('mira', 'PUT', "/orders/{$order}/items/200-0010", ['outcome' => 'revise', 'disposition' => 'use_up', 'version' => 2])->assertOk();
+        $this->as('mira', 'PUT', "/orders/{$order}/items/200-0040", ['outcome' => 'keep', 'disposition' => 'use_up', 'version' => 3])->assertOk();
+        $this->as('mira', 'POST', "/orders/{$order}/opening", ['version' => 4])->assertOk();
+
+        return $order;
+    }
+
+    /**
+     * @param  array<string, string>  $fields
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    public function edit(string $order, string $operation, int $find, array $fields = [], string $by = 'jonas', ?int $seen = null): TestResponse
+    {
+        $now = $this->as($by, 'GET', "/orders/{$order}/items/200-0010/redline")->json();
+        $line = collect($now['rows'])->first(fn (array $row): bool => ($row['before']['find'] ?? $row['after']['find']) === $find)['key'] ?? '';
+
+        return $this->as($by, 'POST', "/orders/{$order}/items/200-0010/edits", [
+            'operation' => $operation, 'line' => $operation === 'add' ? '' : $line, 'fields' => (object) $fields, 'seen' => $seen ?? $now['seen'],
+        ]);
+    }
+
+    /** An order that is edited, in review, and signed by helen. */
+    public function signed(): string
+    {
+        $order = $this->inReview();
+        $digest = $this->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+        $this->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+
+        return $order;
+    }
+
+    public function inReview(): string
+    {
+        $order = $this->opened();
+        $this->edit($order, 'replace', 10, ['component' => '200-0041'])->assertOk();
+        $this->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->version($order)])->assertOk();
+
+        return $order;
+    }
+
+    public function version(string $order): int
+    {
+        return (int) ChangeOrder::query()->where('number', $order)->value('version');
+    }
+
+    public function state(string $number): string
+    {
+        return (ChangeOrder::query()->where('number', $number)->first() ?? ChangeRequest::query()->where('number', $number)->firstOrFail())->state->value;
+    }
+
+    /** Planning takes everything, except what is named. */
+    public static function planningTakes(string ...$refused): void
+    {
+        Http::fake(['*/hand-overs' => static function ($request) use ($refused) {
+            $xml = simplexml_load_string($request->body());
+            $entries = [];
+            foreach ($xml->entry as $entry) {
+                $no = in_array((string) $entry['component'], $refused, true);
+                $entries[] = ['entry' => (int) $entry['number'], 'answer' => $no ? 'refused' : 'taken', 'reason' => $no ? 'Not known.' : ''];
+            }
+
+            return Http::response(['entries' => $entries]);
+        }]);
+    }
+
+    public static function day(int $days): string
+    {
+        return CarbonImmutable::today()->addDays($days)->toDateString();
+    }
+}

@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Tests\Browser\BrowserTestCase;
+use Tests\TestCase;
+
+pest()->extend(TestCase::class)->use(DatabaseTransactions::class)->in('Feature');
+pest()->extend(BrowserTestCase::class)->in('Browser');

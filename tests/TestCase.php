@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Facades\Http;
+
+abstract class TestCase extends LaravelTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // Nothing leaves the house in a test unless the test says what answers.
+        Http::preventStrayRequests();
+    }
+}
