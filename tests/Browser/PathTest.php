@@ -67,12 +67,7 @@ it('revises the structure in place: replace, quantity, find number, a grease tha
 
     // Quantity of the clamp, by double click and Enter.
     $edit = function (string $component, int $column, string $label, string $words) use ($cell): void {
-        $this->screen->until('a cell to edit', function () use ($cell, $component, $column): bool {
-            $this->screen->driver->action()->doubleClick($this->screen->find($cell($component, $column)))->perform();
-
-            return $this->screen->find('//td[@role="gridcell"]//input') !== null;
-        });
-        $this->screen->type($label, $words)->keys(WebDriverKeys::ENTER);
+        $this->screen->open($cell($component, $column), $label)->type($label, $words)->keys(WebDriverKeys::ENTER);
     };
     $edit('200-0042', 4, 'Quantity of line 60', '0');
     $this->screen->see('The quantity must be more than zero.');
@@ -83,8 +78,7 @@ it('revises the structure in place: replace, quantity, find number, a grease tha
     $this->screen->see('renumbered');
 
     // Another component for the tube.
-    $this->screen->driver->action()->doubleClick($this->screen->find($cell('200-0040', 3)))->perform();
-    $this->screen->pick('Component of line 50', '200-0041')->see('wall 2.4 mm')->see('replaced');
+    $this->screen->open($cell('200-0040', 3), 'Component of line 50')->pick('Component of line 50', '200-0041')->see('wall 2.4 mm')->see('replaced');
 
     // Grease of another kind, in its own unit; a wrong unit is refused beside its field.
     $this->screen->press('Add a line')->pick('Component', '710-0003')->type('Quantity', '1.5')->choose('Unit', 'kg');
@@ -114,12 +108,8 @@ it('is sent back with a reason, put right, and signed by another person with the
     $this->screen->type('Reason, and what is to be done', 'Say on the line how the clamps sit.')->press('Send it back')->see('sent it back: Say on the line');
 
     $this->screen->signIn('jonas.weir', '/orders/'.Walk::$order.'/revise/200-0010')->see('Undo');
-    $this->screen->until('a cell to edit', function (): bool {
-        $this->screen->driver->action()->doubleClick($this->screen->find("//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '200-0042')]]/td[7]"))->perform();
-
-        return $this->screen->find('//td[@role="gridcell"]//input') !== null;
-    });
-    $this->screen->type('Notes of line 60', 'two each side')->keys(WebDriverKeys::ENTER)->see('two each side');
+    $this->screen->open("//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '200-0042')]]/td[7]", 'Notes of line 60')
+        ->type('Notes of line 60', 'two each side')->keys(WebDriverKeys::ENTER)->see('two each side');
     $this->screen->visit('/changes/'.Walk::$order)->press('Send to review')->see('Helen Marsh signs');
 
     $this->screen->signIn('helen.marsh', $page)->see('two each side')->type('Your password', 'wrong')->press('Sign what is on this page')->see('This is not your password.');

@@ -24,6 +24,13 @@ interface Props {
 export function RedlineGrid({ redline, edit, only }: Props) {
   const [at, setAt] = useState({ row: 0, field: 0 });
   const [editing, setEditing] = useState<string | null>(null);
+  // Whoever is quick opens the next cell before the last one is saved: what comes back must know which is open by then.
+  const open = useRef<string | null>(null);
+  const saving = useRef<string | null>(null);
+  const openCell = (cell: string | null) => {
+    open.current = cell;
+    setEditing(cell);
+  };
   const [touched, setTouched] = useState<string | null>(null);
   const body = useRef<HTMLTableSectionElement>(null);
   const rows = only ? redline.rows.filter((row) => row.mark !== 'unchanged') : redline.rows;
@@ -51,16 +58,22 @@ export function RedlineGrid({ redline, edit, only }: Props) {
     edit.mutate({ operation: 'remove', line: row.key, fields: {} });
   };
   const commit = async (row: RedlineRow, field: Field, text: string, then?: () => void) => {
-    if (text.trim() === (values(row, field).after ?? '')) {
-      setEditing(null);
+    const cell = `${row.key} ${fields.indexOf(field)}`;
+    const closed = () => {
+      if (open.current !== cell) return;
+      openCell(null);
       then?.();
+    };
+    if (text.trim() === (values(row, field).after ?? '')) {
+      closed();
       return;
     }
-    const changed: Partial<Record<Field, string>> = { [field]: text };
-    if (await save(row, changed)) {
-      setEditing(null);
-      then?.();
-    }
+    // Enter and the blur that follows it are one act.
+    if (saving.current === `${cell} ${text}`) return;
+    saving.current = `${cell} ${text}`;
+    const saved = await save(row, { [field]: text });
+    saving.current = null;
+    if (saved) closed();
   };
   const paste = async (event: ClipboardEvent) => {
     const block = fromTabs(event.clipboardData.getData('text/plain'));
@@ -101,7 +114,7 @@ export function RedlineGrid({ redline, edit, only }: Props) {
         event.preventDefault();
         event.stopPropagation();
         edit.reset();
-        setEditing(id);
+        openCell(id);
       } else if (event.key === 'Delete') {
         event.preventDefault();
         remove(row);
@@ -163,7 +176,7 @@ export function RedlineGrid({ redline, edit, only }: Props) {
                     invalid={touched === row.key && edit.error?.at(field) !== undefined}
                     onFocus={() => setAt({ row: rowAt, field: fieldAt })}
                     onKey={(event) => onKey(event, row, rowAt, fieldAt)}
-                    onEdit={() => redline.may_edit && row.after !== null && setEditing(`${row.key} ${fieldAt}`)}
+                    onEdit={() => redline.may_edit && row.after !== null && openCell(`${row.key} ${fieldAt}`)}
                     onCommit={(text, next) =>
                       void commit(row, field, text, () =>
                         setTimeout(() =>
@@ -172,7 +185,7 @@ export function RedlineGrid({ redline, edit, only }: Props) {
                       )
                     }
                     onCancel={() => {
-                      setEditing(null);
+                      openCell(null);
                       edit.reset();
                       setTimeout(() => focus(rowAt, fieldAt));
                     }}

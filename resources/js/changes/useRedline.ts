@@ -23,7 +23,10 @@ export function useRedline(redline: Redline) {
     if (problem.status === 409 || problem.at('order') !== undefined) await client.invalidateQueries({ queryKey: key });
   };
 
+  // One after another: each edit is recorded against what the one before it left.
+  const scope = { id: `redline ${redline.order}` };
   const edit = useMutation<Redline, ApiProblem, LineEdit>({
+    scope,
     mutationFn: (body) => {
       const seen = client.getQueryData(key)?.seen ?? redline.seen;
       return told(api.POST('/api/orders/{number}/items/{item}/edits', { params: { path }, body: { ...body, seen } }));
@@ -32,6 +35,7 @@ export function useRedline(redline: Redline) {
     onError,
   });
   const turn = useMutation<Redline, ApiProblem, Turn>({
+    scope,
     mutationFn: (which) => {
       const params = { params: { path } };
       return told(

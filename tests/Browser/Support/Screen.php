@@ -12,7 +12,9 @@ use Facebook\WebDriver\WebDriverKeys;
 /** What a person sees and does, in words: the test reads like a walk through the product. */
 final readonly class Screen
 {
-    private const PATIENCE = 15;
+    private const PATIENCE = 30;
+
+    private const SETTLING = 3;
 
     public function __construct(public RemoteWebDriver $driver, private string $address) {}
 
@@ -83,9 +85,43 @@ final readonly class Screen
                 return false;
             }
             $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
+            $this->settled();
             $found->click();
 
             return true;
+        });
+
+        return $this;
+    }
+
+    /** A page that still reads or moves is waited for, a little: what is pressed then could be something else by now. */
+    public function settled(): self
+    {
+        $end = microtime(true) + self::SETTLING;
+        $seen = null;
+        do {
+            $now = $this->driver->executeScript('return document.querySelector(".is-waiting") ? "" : document.body.scrollHeight + " " + scrollY + " " + document.body.innerText.length');
+            if ($now !== '' && $now === $seen) {
+                break;
+            }
+            $seen = $now;
+            usleep(50_000);
+        } while (microtime(true) < $end);
+
+        return $this;
+    }
+
+    /** Opens a cell by a double click, until its editor of that label is there. */
+    public function open(string $xpath, string $label): self
+    {
+        $this->settled();
+        $editor = '//td[@role="gridcell"]//input[@aria-label='.self::literal($label).']';
+        $this->until("the cell “{$label}” open", function () use ($xpath, $editor): bool {
+            if ($this->find($editor) === null) {
+                $this->driver->action()->doubleClick($this->find($xpath))->perform();
+            }
+
+            return $this->find($editor) !== null;
         });
 
         return $this;
