@@ -26,6 +26,7 @@ return Application::configure(basePath: dirname(__DIR__))
         __DIR__.'/../app/Ledger/Commands',
         __DIR__.'/../app/Releases/Commands',
         __DIR__.'/../app/Setup/Commands',
+        __DIR__.'/../app/Structures/Commands',
     ])
     ->withExceptions(function (Exceptions $exceptions): void {
         Problem::register($exceptions);

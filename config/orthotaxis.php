@@ -14,6 +14,11 @@ return [
         'answer_seconds' => (float) env('PLANNING_ANSWER_SECONDS', 4),
     ],
 
+    'index' => [
+        // Where this machine keeps its structure index: rebuilt from the database whenever it is missing.
+        'folder' => env('STRUCTURE_INDEX', storage_path('app/structures')),
+    ],
+
     'handover' => [
         // How often a hand-over that planning did not answer is tried again by itself, and the pause before each try.
         'tries' => (int) env('HANDOVER_TRIES', 5),

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Releases\Commands\SweepOutbox;
+use App\Structures\Commands\IndexStructures;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
+Schedule::command(IndexStructures::class, ['--when-behind'])->everyMinute()->withoutOverlapping()->runInBackground();

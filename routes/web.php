@@ -13,8 +13,11 @@ use App\People\Http\PeopleController;
 use App\People\Http\SessionController;
 use App\Planning\Http\ExposureController;
 use App\Releases\Http\HandoverController;
+use App\Structures\Http\CompareController;
 use App\Structures\Http\ItemController;
 use App\Structures\Http\StructureController;
+use App\Structures\Http\StructureFileController;
+use App\Structures\Http\SummaryController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
@@ -32,6 +35,10 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::get('/items/{number}', [ItemController::class, 'show']);
     Route::get('/items/{number}/structure', [StructureController::class, 'show']);
     Route::get('/items/{number}/where-used', [StructureController::class, 'whereUsed']);
+    Route::get('/items/{number}/summary', [SummaryController::class, 'show']);
+    Route::get('/items/{number}/structure/{format}', [StructureFileController::class, 'show']);
+    Route::get('/comparison', [CompareController::class, 'show']);
+    Route::get('/comparison/{format}', [CompareController::class, 'file']);
     Route::get('/exposure', [ExposureController::class, 'index']);
 
     Route::get('/changes', [ChangeController::class, 'index']);

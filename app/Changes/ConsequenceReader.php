@@ -8,28 +8,27 @@ use App\Changes\Data\CheckRow;
 use App\Changes\Data\Consequences;
 use App\Changes\Data\ProductCost;
 use App\Changes\Models\ChangeOrder;
+use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
-use App\Structures\StructureReader;
 use App\Structures\Today;
+use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
-use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Impact\CostDifference;
 use Orthotaxis\Core\Quantity\Money;
-use Orthotaxis\Core\Structure\WhereUsed;
 
 /** Computes what the edits of an order mean for what is above, for cost, and for other orders. */
 final readonly class ConsequenceReader
 {
-    public function __construct(private StructureReader $structures, private Collisions $collisions) {}
+    public function __construct(private Collisions $collisions) {}
 
     public function read(ChangeOrder $order, Order $core): Consequences
     {
         $revised = $core->revised();
         $items = Item::query()->whereIn('number', self::numbers($core))->get()->keyBy('number');
         $day = $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
-        $usages = $this->structures->usagesAbove(array_map(static fn (CoreOrderItem $item): int => $items[$item->number]->id, $revised), $day);
+        $index = StructureIndex::open();
 
         $costs = $items->map(static fn (Item $item): array => [
             'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost), 'unit' => $item->unit,
@@ -43,9 +42,11 @@ final readonly class ConsequenceReader
             $missing = [...$missing, ...$cost->missing];
             $own = $items[$item->number]->id;
             $difference[$own] = ($difference[$own] ?? Money::zero())->plus($cost->perUnit);
-            foreach (WhereUsed::of($own, $usages)->parents as $used) {
-                $above[$used->parent] = true;
-                $difference[$used->parent] = ($difference[$used->parent] ?? Money::zero())->plus($cost->perUnit->times($used->quantity));
+            $used = WhereUsed::of($index->adjacency, $index->positions->of($own), $day->number());
+            foreach ($used->parents as $position) {
+                $parent = $index->positions->item($position);
+                $above[$parent] = true;
+                $difference[$parent] = ($difference[$parent] ?? Money::zero())->plus($cost->perUnit->times($used->quantity($position)));
             }
         }
         $touched = Item::query()->whereIn('id', array_keys($difference))->orderBy('number')->get();

@@ -75,9 +75,12 @@ final class GeneratedData
         for ($parent = 0; $parent < $this->assemblies; $parent++) {
             $own = intdiv($lines * ($parent + 1), $this->assemblies) - intdiv($lines * $parent, $this->assemblies);
             for ($n = 1; $n <= $own; $n++) {
+                $component = $this->component($parent);
+                // Of an assembly one goes into its parent, now and then two; of a part up to eight.
+                $quantity = $component < $this->assemblies ? 1 + intdiv($this->random->getInt(0, 9), 9) : $this->random->getInt(1, 8);
                 $copy->row([
                     $this->firstRevision + $parent, 'engineering', sprintf('00000000-0000-7000-8000-%012x', ++$key), $n * 10,
-                    $this->firstItem + $this->component($parent), $this->random->getInt(1, 8) * Quantity::ONE, 'pc',
+                    $this->firstItem + $component, $quantity * Quantity::ONE, 'pc',
                 ]);
             }
         }
@@ -99,6 +102,56 @@ final class GeneratedData
         $spread = $this->random->getInt(0, 1_000_000) / 1_000_000;
 
         return $this->assemblies + (int) (($this->items - $this->assemblies - 1) * $spread * $spread * $spread);
+    }
+
+    /** Two products PAIR-A and PAIR-B of one level of assemblies, no line identity shared, one line in fifty different. */
+    public function writePair(int $lines): void
+    {
+        if ($lines === 0) {
+            return;
+        }
+        $category = DB::table('categories')->value('id');
+        $parts = DB::table('items')->where('kind', 'part')->orderBy('id')->limit(5_000)->pluck('id')->all();
+        // What stands in for a part is used nowhere else in the pair.
+        $others = array_splice($parts, intdiv(count($parts), 2));
+        $assemblies = max(1, intdiv($lines, 100));
+        DB::statement('ALTER TABLE revisions DISABLE TRIGGER USER');
+        DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
+        foreach (['A' => 0, 'B' => 50] as $side => $differs) {
+            $random = new Randomizer(new Xoshiro256StarStar(5));
+            $item = 1 + (int) DB::table('items')->max('id');
+            $revision = 1 + (int) DB::table('revisions')->max('id');
+            $items = new CopyInto('items', ['id', 'number', 'title', 'kind', 'category_id', 'unit', 'supply', 'sold', 'standard_cost', 'lead_time_days']);
+            $revisions = new CopyInto('revisions', ['id', 'item_id', 'code', 'status', 'effective_from', 'released_at', 'reason']);
+            $copy = new CopyInto('structure_lines', ['revision_id', 'kind', 'line_key', 'find', 'component_id', 'quantity', 'unit', 'designators', 'notes']);
+            for ($n = 0; $n <= $assemblies; $n++) {
+                $items->row([$item + $n, $n === 0 ? "PAIR-{$side}" : sprintf('PAIR-%s-%05d', $side, $n), $n === 0 ? "Compared product {$side}" : "Compared assembly {$n}", 'assembly', $category, 'pc', 'make', $n === 0 ? 't' : 'f', 1_000_000, 10]);
+                $revisions->row([$revision + $n, $item + $n, 'A', 'released', $this->start, $this->start, 'First release']);
+            }
+            $items->flush();
+            $revisions->flush();
+            $find = [];
+            for ($n = 0; $n < $lines; $n++) {
+                // The first lines of the product are its assemblies; all others are spread over these.
+                $parent = $n < $assemblies ? 0 : 1 + $n % $assemblies;
+                $find[$parent] = ($find[$parent] ?? 0) + 10;
+                $part = $random->getInt(0, count($parts) - 1);
+                $quantity = $random->getInt(1, 8);
+                $other = $differs !== 0 && $parent !== 0 && $n % $differs === 0;
+                $component = $parent === 0 ? $item + 1 + $n : ($other && $n % 100 === 0 ? $others : $parts)[$part];
+                $copy->row([
+                    $revision + $parent, 'engineering', sprintf('00000000-0000-7000-%s-%012x', $side === 'A' ? '9000' : 'a000', $n), $find[$parent],
+                    $component, ($other && $n % 100 !== 0 ? $quantity + 1 : $quantity) * Quantity::ONE, 'pc', '', $n % 7 === 0 ? 'as drawn' : '',
+                ]);
+            }
+            $copy->flush();
+        }
+        foreach (['revisions', 'structure_lines'] as $table) {
+            DB::statement("ALTER TABLE {$table} ENABLE TRIGGER USER");
+        }
+        foreach (['items', 'revisions'] as $table) {
+            DB::statement("SELECT setval(pg_get_serial_sequence('{$table}', 'id'), (SELECT max(id) FROM {$table}))");
+        }
     }
 
     public function writeChanges(int $changes): void

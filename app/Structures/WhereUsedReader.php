@@ -5,50 +5,71 @@ declare(strict_types=1);
 namespace App\Structures;
 
 use App\Structures\Data\ItemRow;
+use App\Structures\Data\UsedInPage;
 use App\Structures\Data\UsedInRow;
+use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
+use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Structure\StructureKind;
-use Orthotaxis\Core\Structure\WhereUsed;
 
 /** Where an item is used, level by level up to what is sold. */
 final readonly class WhereUsedReader
 {
-    public function __construct(private StructureReader $structures) {}
+    /** Rows given at once; the totals count all of them. */
+    public const AT_MOST = 100;
 
-    /** @return list<UsedInRow> nearest first */
-    public function rows(Item $item, Day $day, StructureKind $kind = StructureKind::Engineering): array
+    public function page(Item $item, Day $day, StructureKind $kind, bool $topsOnly, int $from): UsedInPage
     {
-        return $this->rowsOfAll([$item], $day, $kind)[$item->number];
+        $index = StructureIndex::open($kind);
+        $used = WhereUsed::of($index->adjacency, $index->positions->of($item->id), $day->number());
+        $tops = $used->tops();
+        $shown = array_slice($topsOnly ? $tops : $used->parents, $from, self::AT_MOST);
+
+        return new UsedInPage(count($used->parents), count($tops), $from, self::rows($index, [[$item, $used, $shown]])[$item->number]);
     }
 
     /**
      * @param  list<Item>  $items
-     * @return array<string, list<UsedInRow>> by item number, nearest first
+     * @return array<string, list<UsedInRow>> by item number, nearest first, at most AT_MOST each
      */
     public function rowsOfAll(array $items, Day $day, StructureKind $kind = StructureKind::Engineering): array
     {
-        $usages = $this->structures->usagesAbove(array_map(static fn (Item $item): int => $item->id, $items), $day, $kind);
-        $ids = [];
-        foreach ($usages as $usage) {
-            $ids[$usage->parent] = $ids[$usage->component] = true;
+        $index = StructureIndex::open($kind);
+        $asked = [];
+        foreach ($items as $item) {
+            $used = WhereUsed::of($index->adjacency, $index->positions->of($item->id), $day->number());
+            $asked[] = [$item, $used, array_slice($used->parents, 0, self::AT_MOST)];
+        }
+
+        return self::rows($index, $asked);
+    }
+
+    /**
+     * @param  list<array{Item, WhereUsed, list<int>}>  $asked  an item, what is above it, and the positions to show
+     * @return array<string, list<UsedInRow>>
+     */
+    private static function rows(StructureIndex $index, array $asked): array
+    {
+        $ids = $through = [];
+        foreach ($asked as [$item, $used, $shown]) {
+            foreach ($shown as $parent) {
+                $through[$item->id][$parent] = array_map($index->positions->item(...), $used->through($parent));
+                $ids += [$index->positions->item($parent) => true] + array_fill_keys($through[$item->id][$parent], true);
+            }
         }
         $known = Item::rows()->whereIn('id', array_keys($ids))->get()->keyBy('id');
 
         $answer = [];
-        foreach ($items as $item) {
-            $rows = [];
-            foreach (WhereUsed::of($item->id, $usages)->parents as $used) {
-                $rows[] = new UsedInRow(
-                    ItemRow::of($known[$used->parent]),
-                    $used->level,
-                    (string) $used->quantity,
-                    $item->unit->value,
-                    array_map(static fn (int $through): string => $known[$through]->number, array_keys($used->through)),
-                    $used->top,
-                );
-            }
-            $answer[$item->number] = $rows;
+        foreach ($asked as [$item, $used, $shown]) {
+            $answer[$item->number] = array_map(static fn (int $parent): UsedInRow => new UsedInRow(
+                ItemRow::of($known[$index->positions->item($parent)]),
+                $used->level($parent),
+                (string) $used->quantity($parent),
+                $item->unit->value,
+                array_map(static fn (int $id): string => $known[$id]->number, $through[$item->id][$parent]),
+                $used->isTop($parent),
+            ), $shown);
         }
 
         return $answer;

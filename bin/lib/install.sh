@@ -49,7 +49,8 @@ install_base() {
     need_node
     if [ ! -f vendor/autoload.php ] || ! unchanged composer composer.json; then
         say "Installing PHP packages"
-        COMPOSER_ALLOW_SUPERUSER=1 quietly composer composer update --no-interaction --no-progress --no-scripts
+        # php+: the spreadsheet package names an upper PHP version that it outlives.
+        COMPOSER_ALLOW_SUPERUSER=1 quietly composer composer update --no-interaction --no-progress --no-scripts --ignore-platform-req=php+
         stamp composer composer.json
     fi
     if [ ! -d node_modules ] || ! unchanged npm package.json package-lock.json; then

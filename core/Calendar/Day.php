@@ -27,6 +27,17 @@ final readonly class Day implements \Stringable
         return new self($moment->format('Y-m-d'));
     }
 
+    /** Days since 1970-01-01. */
+    public function number(): int
+    {
+        return intdiv((new \DateTimeImmutable($this->iso, new \DateTimeZone('UTC')))->getTimestamp(), 86_400);
+    }
+
+    public static function ofNumber(int $days): self
+    {
+        return new self(gmdate('Y-m-d', $days * 86_400));
+    }
+
     public function plusDays(int $days): self
     {
         $date = new \DateTimeImmutable($this->iso);

@@ -21,6 +21,17 @@ final readonly class Validity
         return new self;
     }
 
+    /** From the first day to the last, both included, as people say it. */
+    public static function fromTo(?Day $first, ?Day $last): self
+    {
+        return new self($first, $last?->plusDays(1));
+    }
+
+    public function lastDay(): ?Day
+    {
+        return $this->to?->plusDays(-1);
+    }
+
     public function holdsOn(Day $day): bool
     {
         return ($this->from === null || ! $day->isBefore($this->from))

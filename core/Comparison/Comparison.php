@@ -34,6 +34,9 @@ final readonly class Comparison
             static fn (Line $line): string => (string) $line->find,
         ];
         foreach ($rules as $rule) {
+            if ($left === [] || $right === []) {
+                break;
+            }
             $waiting = [];
             foreach ($right as $key => $line) {
                 $waiting[$rule($line)][] = $key;

@@ -17,14 +17,7 @@ final readonly class Difference
 
     public function __construct(public ?Line $before, public ?Line $after)
     {
-        $fields = [];
-        if ($before !== null && $after !== null) {
-            foreach (LineField::cases() as $field) {
-                if ($before->text($field) !== $after->text($field)) {
-                    $fields[] = $field;
-                }
-            }
-        }
+        $fields = $before !== null && $after !== null ? $before->differsFrom($after) : [];
         $this->fields = $fields;
         $this->kind = match (true) {
             $before === null => DifferenceKind::Added,

@@ -31,6 +31,7 @@ final readonly class Line
         public ?int $operation = null,
         public bool $notModelled = false,
         public Validity $validity = new Validity,
+        public bool $phantom = false,
     ) {}
 
     /** A field as text, as it is compared and shown. */
@@ -45,7 +46,36 @@ final readonly class Line
             LineField::Notes => $this->notes,
             LineField::Operation => $this->operation === null ? '' : (string) $this->operation,
             LineField::NotModelled => $this->notModelled ? 'yes' : '',
+            LineField::Phantom => $this->phantom ? 'yes' : '',
+            LineField::FirstDay => (string) $this->validity->from,
+            LineField::LastDay => (string) $this->validity->lastDay(),
         };
+    }
+
+    /** @return list<LineField> the fields in which another line says something else */
+    public function differsFrom(self $other): array
+    {
+        $differs = [];
+        foreach (LineField::cases() as $field) {
+            $same = match ($field) {
+                LineField::Find => $this->find === $other->find,
+                LineField::Component => $this->component === $other->component,
+                LineField::Quantity => $this->quantity->equals($other->quantity),
+                LineField::Unit => $this->unit === $other->unit,
+                LineField::Designators => $this->designators === $other->designators,
+                LineField::Notes => $this->notes === $other->notes,
+                LineField::Operation => $this->operation === $other->operation,
+                LineField::NotModelled => $this->notModelled === $other->notModelled,
+                LineField::Phantom => $this->phantom === $other->phantom,
+                LineField::FirstDay => $this->validity->from == $other->validity->from,
+                LineField::LastDay => $this->validity->to == $other->validity->to,
+            };
+            if (! $same) {
+                $differs[] = $field;
+            }
+        }
+
+        return $differs;
     }
 
     /**

@@ -15,4 +15,7 @@ enum LineField: string
     case Notes = 'notes';
     case Operation = 'operation';
     case NotModelled = 'not_modelled';
+    case Phantom = 'phantom';
+    case FirstDay = 'first_day';
+    case LastDay = 'last_day';
 }

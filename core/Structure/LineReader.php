@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Structure;
 
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Calendar\Validity;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
@@ -37,6 +38,7 @@ final class LineReader
         $operation = $text(LineField::Operation) === ''
             ? null
             : $this->whole(LineField::Operation, $text(LineField::Operation), $was->operation ?? 0, 'operation', 9_999);
+        $validity = $this->validity($text(LineField::FirstDay), $text(LineField::LastDay), $was->validity ?? Validity::always());
         $this->checkCount($quantity, $unit, $designators);
 
         if ($this->reasons !== []) {
@@ -46,9 +48,37 @@ final class LineReader
         return new Line(
             $key, (int) $find, $component, $quantity ?? Quantity::one(), $unit ?? Unit::Piece, $designators, $notes,
             $operation === 0 ? null : $operation,
-            isset($fields['not_modelled']) ? in_array($fields['not_modelled'], ['yes', '1', 'true'], true) : $was->notModelled ?? false,
-            $was->validity ?? Validity::always(),
+            self::yes($fields, LineField::NotModelled, $was->notModelled ?? false),
+            $validity,
+            self::yes($fields, LineField::Phantom, $was->phantom ?? false),
         );
+    }
+
+    private function validity(?string $first, ?string $last, Validity $was): Validity
+    {
+        $days = ['first_day' => $was->from, 'last_day' => $was->lastDay()];
+        foreach (['first_day' => $first, 'last_day' => $last] as $field => $text) {
+            try {
+                $days[$field] = $text === null ? $days[$field] : ($text === '' ? null : Day::parse($text, $field));
+            } catch (Refusal $refusal) {
+                $this->reasons[$field] = $refusal->getMessage();
+
+                return $was;
+            }
+        }
+        if ($days['first_day'] !== null && $days['last_day']?->isBefore($days['first_day']) === true) {
+            $this->reasons['last_day'] = 'The last day is before the first.';
+
+            return $was;
+        }
+
+        return Validity::fromTo($days['first_day'], $days['last_day']);
+    }
+
+    /** @param  array<value-of<LineField>, string>  $fields */
+    private static function yes(array $fields, LineField $field, bool $was): bool
+    {
+        return isset($fields[$field->value]) ? in_array(trim($fields[$field->value]), ['yes', '1', 'true'], true) : $was;
     }
 
     /** "R1 R2,R3" and "R1, R2, R3" are the same designators. */

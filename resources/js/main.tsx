@@ -27,6 +27,10 @@ const router = createBrowserRouter([
       { path: 'items', lazy: async () => ({ Component: (await import('./structures/ItemsPage')).ItemsPage }) },
       { path: 'items/:number', lazy: async () => ({ Component: (await import('./structures/ItemPage')).ItemPage }) },
       {
+        path: 'compare',
+        lazy: async () => ({ Component: (await import('./structures/compare/ComparePage')).ComparePage }),
+      },
+      {
         path: 'requests/new',
         lazy: async () => ({ Component: (await import('./changes/NewRequestPage')).NewRequestPage }),
       },

@@ -97,8 +97,8 @@ final readonly class ReleaseOrder
         )));
         // The other pictures of the product are not edited here: they go on as they are.
         DB::insert('
-            INSERT INTO structure_lines (revision_id, kind, plant, line_key, find, component_id, quantity, unit, designators, notes, operation, not_modelled, valid_from, valid_to)
-            SELECT ?, kind, plant, line_key, find, component_id, quantity, unit, designators, notes, operation, not_modelled, valid_from, valid_to
+            INSERT INTO structure_lines (revision_id, kind, plant, line_key, find, component_id, quantity, unit, designators, notes, operation, not_modelled, phantom, valid_from, valid_to)
+            SELECT ?, kind, plant, line_key, find, component_id, quantity, unit, designators, notes, operation, not_modelled, phantom, valid_from, valid_to
             FROM structure_lines WHERE revision_id = ? AND kind <> ?', [$revision->id, $row->base_revision_id, StructureKind::Engineering->value]);
         Revision::query()->whereKey($row->base_revision_id)->update([
             'status' => RevisionStatus::Superseded, 'effective_to' => (string) $item->effectiveFrom,

@@ -19,7 +19,9 @@ final readonly class LineRow
         #[OA\Property] public string $unit,
         #[OA\Property] public string $designators,
         #[OA\Property] public string $notes,
+        #[OA\Property] public ?int $operation,
         #[OA\Property] public bool $not_modelled,
+        #[OA\Property(description: 'never stocked: its own components go straight into the parent')] public bool $phantom,
         #[OA\Property] public ?string $first_day,
         #[OA\Property] public ?string $last_day,
     ) {}
@@ -34,7 +36,9 @@ final readonly class LineRow
             $line->unit->value,
             $line->designators,
             $line->notes,
+            $line->operation,
             $line->notModelled,
+            $line->phantom,
             $line->validity->from?->__toString(),
             $line->validity->to?->plusDays(-1)->__toString(),
         );

@@ -7,69 +7,48 @@ namespace App\Structures\Http;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
-use App\Http\Api\OkList;
 use App\Http\Api\Refused;
-use App\Structures\Data\ItemRow;
-use App\Structures\Data\LineRow;
-use App\Structures\Data\RevisionRow;
-use App\Structures\Data\StructurePage;
-use App\Structures\Data\StructureRow;
-use App\Structures\Data\UsedInRow;
+use App\Structures\Data\TreePage;
+use App\Structures\Data\UsedInPage;
 use App\Structures\Models\Item;
-use App\Structures\Models\Revision;
-use App\Structures\Models\StructureLine;
-use App\Structures\StructureReader;
 use App\Structures\Today;
+use App\Structures\TreeReader;
 use App\Structures\WhereUsedReader;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\StructureKind;
 
 final class StructureController
 {
     #[OA\Get(path: '/api/items/{number}/structure', operationId: 'structure', tags: ['structures'])]
-    #[InPath('number'), InQuery('kind'), InQuery('on'), InQuery('revision'), Ok(StructurePage::class), Refused]
-    public function show(string $number, Request $request, StructureReader $reader): JsonResponse
+    #[InPath('number'), InQuery('kind'), InQuery('on'), InQuery('revision'), InQuery('levels'), InQuery('times'), InQuery('time'), Ok(TreePage::class), Refused]
+    public function show(string $number, Request $request, TreeReader $reader): JsonResponse
     {
-        $item = Item::query()->where('number', $number)->firstOrFail();
-        $kind = self::kind($request);
-        $day = Today::orAsked($request);
-        $asked = $request->query('revision');
-        $revisions = Revision::query()->with(['order', 'releasedBy'])->where('item_id', $item->id);
-        $revision = is_string($asked) && $asked !== ''
-            ? $revisions->where('code', $asked)->firstOrFail()
-            : $revisions->tap(Revision::effectiveOn($day))->first();
+        $request->validate(['levels' => 'nullable|integer|min:1|max:'.TreeReader::DEEPEST, 'time' => 'nullable|in:any', 'revision' => 'nullable|string|max:20']);
+        $times = $request->string('times')->toString();
+        $revision = $request->string('revision')->toString();
 
-        $structure = $reader->ofRevision($revision?->id, $kind)->on($day);
-        $components = Item::rows()->whereIn('number', $structure->components())->get()->keyBy('number');
-        $opening = StructureLine::query()->where('kind', $kind->value)
-            ->whereIn('revision_id', Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $components->pluck('id'))->select('id'))
-            ->join('revisions', 'revisions.id', '=', 'structure_lines.revision_id')
-            ->distinct()->pluck('revisions.item_id')->flip();
-
-        $rows = [];
-        foreach ($structure as $line) {
-            $component = $components[$line->component];
-            $rows[] = new StructureRow(LineRow::of($line), ItemRow::of($component), $opening->has($component->id));
-        }
-
-        return new JsonResponse(new StructurePage(
-            $item->number, $kind->value, (string) $day, $revision === null ? null : RevisionRow::of($revision), $rows,
+        return new JsonResponse($reader->read(
+            Item::query()->where('number', $number)->firstOrFail(), self::kind($request), Today::orAsked($request), $request->query('time') === 'any',
+            max(1, $request->integer('levels')), $times === '' ? Quantity::one() : Quantity::parse($times, 'times'), $revision === '' ? null : $revision,
         ));
     }
 
     #[OA\Get(path: '/api/items/{number}/where-used', operationId: 'whereUsed', tags: ['structures'])]
-    #[InPath('number'), InQuery('kind'), InQuery('on'), OkList(UsedInRow::class), Refused]
+    #[InPath('number'), InQuery('kind'), InQuery('on'), InQuery('only'), InQuery('from'), Ok(UsedInPage::class), Refused]
     public function whereUsed(string $number, Request $request, WhereUsedReader $reader): JsonResponse
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse($reader->rows($item, Today::orAsked($request), self::kind($request)));
+        return new JsonResponse($reader->page(
+            $item, Today::orAsked($request), self::kind($request), $request->query('only') === 'tops', max(0, $request->integer('from')),
+        ));
     }
 
-    private static function kind(Request $request): StructureKind
+    public static function kind(Request $request): StructureKind
     {
         $asked = $request->query('kind', StructureKind::Engineering->value);
 

@@ -26,6 +26,7 @@ use Orthotaxis\Core\Structure\Line;
  * @property string $notes
  * @property ?int $operation
  * @property bool $not_modelled
+ * @property bool $phantom
  * @property ?string $valid_from
  * @property ?string $valid_to
  * @property-read Item $component
@@ -34,7 +35,7 @@ final class StructureLine extends Model
 {
     public $timestamps = false;
 
-    protected $casts = ['unit' => Unit::class, 'not_modelled' => 'boolean'];
+    protected $casts = ['unit' => Unit::class, 'not_modelled' => 'boolean', 'phantom' => 'boolean'];
 
     /** @return BelongsTo<Item, $this> */
     public function component(): BelongsTo
@@ -58,6 +59,7 @@ final class StructureLine extends Model
                 $this->valid_from === null ? null : Day::parse($this->valid_from),
                 $this->valid_to === null ? null : Day::parse($this->valid_to),
             ),
+            $this->phantom,
         );
     }
 
@@ -74,6 +76,7 @@ final class StructureLine extends Model
             'notes' => $line->notes,
             'operation' => $line->operation,
             'not_modelled' => $line->notModelled,
+            'phantom' => $line->phantom,
             'valid_from' => $line->validity->from?->__toString(),
             'valid_to' => $line->validity->to?->__toString(),
         ];

@@ -452,6 +452,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["comparison"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/comparison/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["comparisonFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/items": {
         parameters: {
             query?: never;
@@ -508,6 +540,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["whereUsed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/structure/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["structureFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/summary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["structureSummary"];
         put?: never;
         post?: never;
         delete?: never;
@@ -917,6 +981,42 @@ export interface components {
             last_error: string;
             entries: components["schemas"]["HandoverEntryRow"][];
         };
+        /** @description One line that differs, and where it stands. */
+        CompareRow: {
+            way: string[];
+            parent_before: string;
+            parent_after: string;
+            find: number;
+            /** @enum {string} */
+            kind: "added" | "removed" | "replaced" | "changed" | "renumbered" | "unchanged";
+            before: components["schemas"]["LineRow"] | null;
+            after: components["schemas"]["LineRow"] | null;
+            was_item: components["schemas"]["ItemRow"] | null;
+            item: components["schemas"]["ItemRow"] | null;
+            fields: string[];
+        };
+        /** @description What differs between two structures. */
+        ComparisonPage: {
+            left: components["schemas"]["ComparisonSide"];
+            right: components["schemas"]["ComparisonSide"];
+            all_levels: boolean;
+            totals: {
+                [key: string]: number;
+            };
+            count: number;
+            rows: components["schemas"]["CompareRow"][];
+        };
+        /** @description What is compared: an item's structure of a kind on a day, in a revision, after an order, or as a file has it. */
+        ComparisonSide: {
+            number: string;
+            title: string;
+            /** @enum {string} */
+            kind: "design" | "engineering" | "manufacturing";
+            on: string;
+            revision: string | null;
+            order: string | null;
+            file: boolean;
+        };
         ItemPage: {
             item: components["schemas"]["ItemRow"];
             supply: string;
@@ -949,7 +1049,10 @@ export interface components {
             unit: string;
             designators: string;
             notes: string;
+            operation: number | null;
             not_modelled: boolean;
+            /** @description never stocked: its own components go straight into the parent */
+            phantom: boolean;
             first_day: string | null;
             last_day: string | null;
         };
@@ -964,21 +1067,74 @@ export interface components {
             order: string | null;
             reason: string;
         };
-        /** @description The lines of one item on one day. */
-        StructurePage: {
+        /** @description All that is in one item, summed up, and what that adds up to. */
+        SummaryPage: {
+            total: number;
+            lines: number;
+            from: number;
+            currency: string;
+            /** @description standard cost of all that nothing is below */
+            cost: string;
+            /** @description kilograms */
+            mass: string;
+            /** @description days, along the longest chain */
+            lead_time_days: number;
+            longest_chain: string[];
+            missing_cost: number;
+            missing_mass: number;
+            missing_lead_time: number;
+            without_cost: string[];
+            without_mass: string[];
+            without_lead_time: string[];
+            rows: components["schemas"]["SummaryRow"][];
+        };
+        /** @description A component with all that goes of it into one of the top, over all ways. */
+        SummaryRow: {
+            item: components["schemas"]["ItemRow"];
+            /** @description the nearest level on which it stands */
+            level: number;
+            quantity: string;
+            /** @description quantity times standard cost */
+            cost: string | null;
+        };
+        /** @description A structure as a tree, some levels deep. */
+        TreePage: {
             number: string;
             /** @enum {string} */
             kind: "design" | "engineering" | "manufacturing";
             on: string;
+            /** @description whether lines of other days are among them */
+            any_time: boolean;
             revision: components["schemas"]["RevisionRow"] | null;
-            rows: components["schemas"]["StructureRow"][];
+            levels: number;
+            /** @description whether rows are left out because there are too many */
+            more: boolean;
+            rows: components["schemas"]["TreeRow"][];
         };
-        /** @description A line and the item it names. */
-        StructureRow: {
+        /** @description A line of a tree and the item it names. */
+        TreeRow: {
+            /** @description the keys of the lines from the top down to this one */
+            path: string;
+            level: number;
             line: components["schemas"]["LineRow"];
             item: components["schemas"]["ItemRow"];
             /** @description whether it has components of its own on that day */
             opens: boolean;
+            /** @description how much goes into the top over this path, in the unit of the line */
+            extended: string;
+            /** @description the same in the component's own unit: what to ask for when it is opened */
+            times: string;
+            /** @description whether the line holds on that day */
+            holds: boolean;
+        };
+        /** @description What is above an item: all of it counted, a stretch of it told. */
+        UsedInPage: {
+            total: number;
+            /** @description how many of them nothing uses: what leaves the house */
+            tops: number;
+            /** @description how many rows come before these */
+            from: number;
+            rows: components["schemas"]["UsedInRow"][];
         };
         /** @description An item above another. */
         UsedInRow: {
@@ -2049,6 +2205,77 @@ export interface operations {
             };
         };
     };
+    comparison: {
+        parameters: {
+            query?: {
+                left?: string;
+                left_kind?: string;
+                left_on?: string;
+                left_revision?: string;
+                left_order?: string;
+                right?: string;
+                right_kind?: string;
+                right_on?: string;
+                right_revision?: string;
+                right_order?: string;
+                levels?: string;
+                kinds?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparisonFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                format: "csv" | "xlsx" | "pdf";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A file: csv, xlsx or pdf */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     items: {
         parameters: {
             query?: {
@@ -2118,6 +2345,9 @@ export interface operations {
                 kind?: string;
                 on?: string;
                 revision?: string;
+                levels?: string;
+                times?: string;
+                time?: string;
             };
             header?: never;
             path: {
@@ -2133,7 +2363,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StructurePage"];
+                    "application/json": components["schemas"]["TreePage"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -2152,6 +2382,8 @@ export interface operations {
             query?: {
                 kind?: string;
                 on?: string;
+                only?: string;
+                from?: string;
             };
             header?: never;
             path: {
@@ -2167,7 +2399,76 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["UsedInRow"][];
+                    "application/json": components["schemas"]["UsedInPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    structureFile: {
+        parameters: {
+            query?: {
+                kind?: string;
+                on?: string;
+                levels?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A file: csv, xlsx, pdf or json */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    structureSummary: {
+        parameters: {
+            query?: {
+                kind?: string;
+                on?: string;
+                from?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SummaryPage"];
                 };
             };
             /** @description Refused; nothing was saved. */

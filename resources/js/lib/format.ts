@@ -48,6 +48,11 @@ export function quantity(text: string): string {
   return fraction === undefined ? grouped : `${grouped}.${fraction}`;
 }
 
+/** A count with thin groups of thousands. */
+export function count(number: number): string {
+  return quantity(String(number));
+}
+
 export function today(): string {
   const now = new Date();
   return [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((part) => String(part).padStart(2, '0')).join('-');

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api, told } from './api';
 
 /** Everything the screens read, by key. A key begins with what it is about, so that an act can refresh it. */
@@ -48,16 +48,49 @@ export const queries = {
       queryKey: ['items', 'page', number],
       queryFn: () => told(api.GET('/api/items/{number}', { params: { path: { number } } })),
     }),
-  structure: (number: string, query: { on?: string; kind?: string; revision?: string }) =>
+  tree: (
+    number: string,
+    query: { on: string; kind: string; levels: string; times?: string; time?: string; revision?: string },
+  ) =>
     queryOptions({
-      queryKey: ['items', 'structure', number, query],
+      queryKey: ['items', 'tree', number, query],
       queryFn: () => told(api.GET('/api/items/{number}/structure', { params: { path: { number }, query } })),
+      placeholderData: (before) => (before?.number === number ? before : undefined),
+    }),
+  summary: (number: string, query: { on: string; kind: string }) =>
+    infiniteQueryOptions({
+      queryKey: ['items', 'summary', number, query],
+      queryFn: ({ pageParam: from }) =>
+        told(
+          api.GET('/api/items/{number}/summary', {
+            params: { path: { number }, query: { ...query, from: String(from) } },
+          }),
+        ),
+      initialPageParam: 0,
+      getNextPageParam: (last) =>
+        last.from + last.rows.length < last.total ? last.from + last.rows.length : undefined,
+    }),
+  comparison: (query: Record<string, string>) =>
+    queryOptions({
+      queryKey: ['items', 'comparison', query],
+      queryFn: () => told(api.GET('/api/comparison', { params: { query } })),
+      enabled: Boolean(query.left) && Boolean(query.right),
       placeholderData: (before) => before,
     }),
-  whereUsed: (number: string, query: { on?: string; kind?: string } = {}) =>
-    queryOptions({
+  whereUsed: (number: string, query: { on?: string; kind?: string; only: 'all' | 'tops' }) =>
+    infiniteQueryOptions({
       queryKey: ['items', 'where-used', number, query],
-      queryFn: () => told(api.GET('/api/items/{number}/where-used', { params: { path: { number }, query } })),
+      queryFn: ({ pageParam: from }) =>
+        told(
+          api.GET('/api/items/{number}/where-used', {
+            params: { path: { number }, query: { ...query, from: String(from) } },
+          }),
+        ),
+      initialPageParam: 0,
+      getNextPageParam: (last) => {
+        const next = last.from + last.rows.length;
+        return next < (query.only === 'tops' ? last.tops : last.total) ? next : undefined;
+      },
     }),
   exposure: (items: string[]) =>
     queryOptions({

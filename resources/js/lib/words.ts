@@ -1,4 +1,13 @@
 /** The words on screen for what the API calls by a code. */
+export const kinds = {
+  engineering: 'Engineering structure',
+  manufacturing: 'Manufacturing structure',
+  design: 'Design structure',
+} as const;
+
+/** The kinds of difference, in the order they are told. */
+export const differences = ['added', 'removed', 'replaced', 'changed', 'renumbered'] as const;
+
 export const reasons = {
   defect: 'Defect',
   safety: 'Safety',

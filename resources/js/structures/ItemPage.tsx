@@ -6,6 +6,8 @@ import { amount, today } from '../lib/format';
 import { queries } from '../lib/queries';
 import { remember } from '../lib/recent';
 import { useMay } from '../lib/session';
+import { kinds } from '../lib/words';
+import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
@@ -13,15 +15,10 @@ import { Select } from '../ui/Select';
 import { Status } from '../ui/Status';
 import { History } from './History';
 import { NamingChanges } from './NamingChanges';
-import { StructureTree } from './StructureTree';
+import { Summary } from './Summary';
 import { TimeRuler } from './TimeRuler';
+import { StructureView } from './tree/StructureView';
 import { WhereUsed } from './WhereUsed';
-
-const kinds = {
-  engineering: 'Engineering structure',
-  manufacturing: 'Manufacturing structure',
-  design: 'Design structure',
-} as const;
 
 /** One item: what it is made of on a day, where it is used, which changes name it, and its history. */
 export function ItemPage() {
@@ -42,6 +39,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   const mayRaise = useMay('raise_request');
   const on = params.get('on') ?? today();
   const kind = (params.get('kind') ?? 'engineering') as keyof typeof kinds;
+  const view = params.get('view') === 'summed' ? 'summed' : 'tree';
   const set = (name: string, value: string, usual: string) =>
     setParams(
       (before) => {
@@ -52,7 +50,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
       { replace: true },
     );
   useEffect(() => remember(`/items/${item.number}`, `${item.number} ${item.title}`), [item.number, item.title]);
-  const structure = useQuery(queries.structure(item.number, { on, kind }));
+  // The ruler marks the lines of any time, also those that do not hold on the day shown.
+  const marks = useQuery(queries.tree(item.number, { on, kind, levels: '1', time: 'any' }));
 
   return (
     <Page
@@ -91,32 +90,50 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
       </div>
       <div className="grid gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
         <section aria-label={kinds[kind]} className="min-w-0">
-          <div className="mb-1 flex items-center justify-between gap-4">
+          <div className="mb-1 flex flex-wrap items-center justify-between gap-x-4">
             <h2>
               {kinds[kind]}
-              {structure.data?.revision && (
+              {marks.data?.revision && (
                 <span className="ml-3 text-base font-normal">
-                  on this day <Status status={structure.data.revision.status} revision={structure.data.revision.code} />
+                  on this day <Status status={marks.data.revision.status} revision={marks.data.revision.code} />
                 </span>
               )}
             </h2>
-            <Select
-              aria-label="Which structure"
-              className="!w-56"
-              value={kind}
-              onChange={(value) => set('kind', value, 'engineering')}
-              options={kinds}
-            />
+            <span className="flex items-center gap-4">
+              <Choice
+                label="How it is read"
+                value={view}
+                onChange={(value) => set('view', value, 'tree')}
+                options={{ tree: 'As a tree', summed: 'Summed up' }}
+              />
+              <Select
+                aria-label="Which structure"
+                className="!w-56"
+                value={kind}
+                onChange={(value) => set('kind', value, 'engineering')}
+                options={kinds}
+              />
+            </span>
           </div>
           <TimeRuler
             day={on}
             onChange={(day) => set('on', day, today())}
             revisions={page.revisions}
-            lines={structure.data?.rows.map((row) => row.line) ?? []}
+            lines={marks.data?.rows.map((row) => row.line) ?? []}
           />
-          <Loading query={structure}>
-            {(data) => <StructureTree page={data} unreleased={item.revision === null} />}
-          </Loading>
+          {view === 'summed' ? (
+            <Summary number={item.number} on={on} kind={kind} />
+          ) : (
+            <StructureView
+              item={item}
+              on={on}
+              kind={kind}
+              levels={Number(params.get('levels') ?? 1)}
+              onLevels={(levels) => set('levels', String(levels), '1')}
+              anyTime={params.get('time') === 'any'}
+              onAnyTime={(any) => set('time', any ? 'any' : '', '')}
+            />
+          )}
         </section>
         <div className="space-y-6">
           <WhereUsed number={item.number} on={on} kind={kind} />

@@ -1,17 +1,50 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { count } from '../lib/format';
 import { queries } from '../lib/queries';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { Loading } from '../ui/Loading';
 import { UsedInTable } from './UsedInTable';
 
-/** Where an item is used on a day, level by level up to what is sold. */
-export function WhereUsed({ number, on, kind }: { number: string; on: string; kind: string }) {
-  const used = useQuery(queries.whereUsed(number, { on, kind }));
+type Show = 'all' | 'tops';
+
+/** Where an item is used on a day, level by level up to what leaves the house. */
+export function WhereUsed({ number, on, kind }: { number: string; on?: string; kind?: string }) {
+  const [show, setShow] = useState<Show>('all');
+  const used = useInfiniteQuery({
+    ...queries.whereUsed(number, { ...(on ? { on } : {}), ...(kind ? { kind } : {}), only: show }),
+    placeholderData: keepPreviousData,
+  });
   return (
-    <section aria-labelledby="where-used">
-      <h2 id="where-used" className="mb-1">
-        Where it is used
-      </h2>
-      <Loading query={used}>{(rows) => <UsedInTable rows={rows} number={number} />}</Loading>
+    <section aria-label={`Where ${number} is used`}>
+      <Loading query={used}>
+        {({ pages }) => {
+          const rows = pages.flatMap((page) => page.rows);
+          const { total = 0, tops = 0 } = pages[0] ?? {};
+          return (
+            <>
+              <div className="mb-1 flex flex-wrap items-center gap-3">
+                <h2>Where it is used</h2>
+                {total > 0 && (
+                  <Choice
+                    label="What is listed"
+                    value={show}
+                    onChange={setShow}
+                    options={{ all: `Everything above, ${count(total)}`, tops: `End products, ${count(tops)}` }}
+                  />
+                )}
+              </div>
+              <UsedInTable rows={rows} number={number} />
+              {used.hasNextPage && (
+                <Button busy={used.isFetchingNextPage} onClick={() => void used.fetchNextPage()}>
+                  Show more, {count(rows.length)} of {count(show === 'tops' ? tops : total)} are here
+                </Button>
+              )}
+            </>
+          );
+        }}
+      </Loading>
     </section>
   );
 }

@@ -1,11 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../../lib/api';
 import { moment } from '../../lib/format';
-import { queries } from '../../lib/queries';
 import { states } from '../../lib/words';
 import { ExposureView } from '../../planning/ExposureView';
-import { UsedInTable } from '../../structures/UsedInTable';
-import { Loading } from '../../ui/Loading';
+import { WhereUsed } from '../../structures/WhereUsed';
 import { DecisionForm } from '../DecisionForm';
 
 type Request = Schemas['RequestData'];
@@ -66,22 +63,14 @@ function Outcome({ request, several }: { request: Request; several: boolean }) {
 function Reach({ numbers }: { numbers: string[] }) {
   return (
     <div>
-      <h3 className="mb-1">Where it is used</h3>
       <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
         {numbers.map((number) => (
-          <ReachOf key={number} number={number} />
+          <div key={number}>
+            <p className="font-mono text-sm">{number}</p>
+            <WhereUsed number={number} />
+          </div>
         ))}
       </div>
-    </div>
-  );
-}
-
-function ReachOf({ number }: { number: string }) {
-  const used = useQuery(queries.whereUsed(number));
-  return (
-    <div>
-      <p className="font-mono text-sm">{number}</p>
-      <Loading query={used}>{(rows) => <UsedInTable rows={rows} number={number} />}</Loading>
     </div>
   );
 }

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Structures\Data;
 
-use App\Http\Api\ListOf;
 use OpenApi\Attributes as OA;
 
-/** The lines of one item on one day. */
+/** What is compared: an item's structure of a kind on a day, in a revision, after an order, or as a file has it. */
 #[OA\Schema]
-final readonly class StructurePage
+final readonly class ComparisonSide
 {
-    /** @param  list<StructureRow>  $rows */
     public function __construct(
         #[OA\Property] public string $number,
+        #[OA\Property] public string $title,
         #[OA\Property(enum: ['design', 'engineering', 'manufacturing'])] public string $kind,
         #[OA\Property] public string $on,
-        #[OA\Property] public ?RevisionRow $revision,
-        #[ListOf(StructureRow::class)] public array $rows,
+        #[OA\Property] public ?string $revision,
+        #[OA\Property] public ?string $order,
+        #[OA\Property] public bool $file,
     ) {}
 }

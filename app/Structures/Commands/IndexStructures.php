@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Commands;
+
+use App\Structures\Index\BuildIndex;
+use App\Structures\Index\IndexFolder;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/** Writes the structure index of this machine anew: always, or only where it has fallen behind. */
+final class IndexStructures extends Command
+{
+    /** So many changed items read from the database for every question are more than a question should cost. */
+    private const MOST_TOUCHED = 300;
+
+    private const OLDEST_DAYS = 7;
+
+    private const KEPT_DAYS = 30;
+
+    protected $signature = 'structures:index {--when-behind : Only where many items have changed since, or the index is older than a week}';
+
+    protected $description = 'Writes the lists from which structures are exploded, compared and searched upward on this machine';
+
+    public function handle(BuildIndex $build): int
+    {
+        foreach (StructureKind::cases() as $kind) {
+            if ($this->option('when-behind') === true && ! $this->isBehind($kind)) {
+                continue;
+            }
+            $started = microtime(true);
+            // Two builders on one machine would do the same work twice.
+            $lines = Cache::lock('structures:index '.gethostname().' '.$kind->value, 600)->block(300, static fn (): int => $build($kind));
+            $this->line(sprintf('%s: %d lines in %.1f s', $kind->value, $lines, microtime(true) - $started));
+        }
+        DB::delete('DELETE FROM structure_touches WHERE at < now() - make_interval(days => ?)', [self::KEPT_DAYS]);
+
+        return self::SUCCESS;
+    }
+
+    private function isBehind(StructureKind $kind): bool
+    {
+        $path = (new IndexFolder($kind))->current();
+        if ($path === null) {
+            return true;
+        }
+        $manifest = require "{$path}/manifest.php";
+
+        return $manifest['database'] !== BuildIndex::database()
+            || $manifest['built_at'] < time() - self::OLDEST_DAYS * 86_400
+            || DB::scalar('SELECT count(DISTINCT item_id) FROM structure_touches WHERE xact >= ?', [$manifest['known']]) > self::MOST_TOUCHED;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Compare;
+
+use App\Structures\Index\StructureIndex;
+use App\Structures\LineLoader;
+use Orthotaxis\Core\Adjacency\Span;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Comparison\LineSet;
+use Orthotaxis\Core\Comparison\Side;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/** The released structure of a kind on a day, as a side of a comparison. Items are named by their positions in the index. */
+final readonly class IndexSide implements Side
+{
+    private int $dayNumber;
+
+    public function __construct(public StructureIndex $index, public StructureKind $kind, public Day $day)
+    {
+        $this->dayNumber = $day->number();
+    }
+
+    public function lines(int $item): LineSet
+    {
+        $list = $this->index->adjacency->downOf($item);
+        [$ids, $identities, $digests] = $this->index->lines($item);
+        $components = $gone = [];
+        for ($i = 2, $n = count($list); $i < $n; $i += 3) {
+            $components[] = $list[$i];
+        }
+        if ($list === [] || $list[0] <= $this->dayNumber && $this->dayNumber < $list[1]) {
+            return new LineSet($ids, $identities, $digests, $components);
+        }
+        for ($i = 4, $at = 0; $i < $n; $i += 3, $at++) {
+            if (! Span::holdsOn($list[$i], $this->dayNumber)) {
+                $gone[$at] = true;
+            }
+        }
+
+        return new LineSet(...array_map(
+            static fn (array $column): array => array_values(array_diff_key($column, $gone)), [$ids, $identities, $digests, $components],
+        ));
+    }
+
+    public function read(array $lines): array
+    {
+        return (new LineLoader)->byId($lines);
+    }
+
+    public function agreesBelow(Side $other): bool
+    {
+        return $other instanceof self && $other->kind === $this->kind && $other->dayNumber === $this->dayNumber;
+    }
+
+    public function isSame(int $item, Side $other, int $otherItem): bool
+    {
+        return $item === $otherItem && $this->agreesBelow($other);
+    }
+}

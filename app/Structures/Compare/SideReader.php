@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Compare;
+
+use App\Changes\Models\ChangeOrder;
+use App\Changes\OrderReader;
+use App\Structures\Index\StructureIndex;
+use App\Structures\Models\Item;
+use App\Structures\StructureReader;
+use Orthotaxis\Core\Comparison\Side;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Structure;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/** Opens the sides of a comparison. */
+final readonly class SideReader
+{
+    public function __construct(private StructureReader $structures, private OrderReader $orders) {}
+
+    /**
+     * @param  string  $place  where it is said when the side cannot be had
+     *
+     * @throws Refusal
+     */
+    public function open(SideSpec $spec, StructureIndex $index, string $place): Side
+    {
+        $below = new IndexSide($index, $spec->kind, $spec->day);
+        $top = match (true) {
+            $spec->order !== null => $this->afterOrder($spec, "{$place}_order"),
+            $spec->revision !== null => $this->ofRevision($spec, "{$place}_revision"),
+            default => null,
+        };
+
+        return $top === null ? $below : self::fixed($below, $spec->item, $top);
+    }
+
+    /** Lines given one by one in place of those of the item itself. */
+    public static function fixed(IndexSide $below, Item $item, Structure $top): FixedSide
+    {
+        $components = [];
+        foreach (Item::query()->whereIn('number', $top->components())->pluck('id', 'number') as $number => $id) {
+            $components[(string) $number] = $below->index->positions->of($id);
+        }
+
+        return new FixedSide($below, $below->index->positions->of($item->id), $top, $components);
+    }
+
+    private function ofRevision(SideSpec $spec, string $place): Structure
+    {
+        $revision = $spec->item->revisions()->where('code', $spec->revision)->first()
+            ?? throw Refusal::at($place, "{$spec->item->number} has no revision {$spec->revision}.");
+
+        return $this->structures->ofRevision($revision->id, $spec->kind);
+    }
+
+    private function afterOrder(SideSpec $spec, string $place): Structure
+    {
+        $order = ChangeOrder::query()->where('number', $spec->order)->first() ?? throw Refusal::at($place, "There is no order {$spec->order}.");
+        if ($spec->kind !== StructureKind::Engineering) {
+            throw Refusal::at($place, 'Orders edit the engineering structure. Compare that kind with an order.');
+        }
+        foreach ($this->orders->toCore($order)->revised() as $item) {
+            if ($item->number === $spec->item->number) {
+                return $item->after;
+            }
+        }
+        throw Refusal::at($place, "{$spec->order} does not revise {$spec->item->number}.");
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Compare;
+
+use App\Structures\Models\Item;
+use App\Structures\Today;
+use Illuminate\Http\Request;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/** What one side of a comparison is, as its address says: an item, the kind of structure, and a day, a revision or an order. */
+final readonly class SideSpec
+{
+    public function __construct(
+        public Item $item,
+        public StructureKind $kind,
+        public Day $day,
+        public ?string $revision = null,
+        public ?string $order = null,
+    ) {}
+
+    /**
+     * @param  string  $side  left or right
+     *
+     * @throws Refusal naming the field
+     */
+    public static function of(Request $request, string $side): self
+    {
+        $text = static fn (string $name): string => trim($request->string($name)->toString());
+        $number = $text($side);
+        $item = Item::query()->where('number', $number)->first()
+            ?? throw Refusal::at($side, $number === '' ? 'Name an item.' : "There is no item {$number}.");
+        $kind = StructureKind::tryFrom($text("{$side}_kind") ?: StructureKind::Engineering->value)
+            ?? throw Refusal::at("{$side}_kind", 'A structure is design, engineering or manufacturing.');
+        $on = $text("{$side}_on");
+
+        return new self(
+            $item, $kind, $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
+            $text("{$side}_revision") ?: null, $text("{$side}_order") ?: null,
+        );
+    }
+}

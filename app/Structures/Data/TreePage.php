@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Data;
+
+use App\Http\Api\ListOf;
+use OpenApi\Attributes as OA;
+
+/** A structure as a tree, some levels deep. */
+#[OA\Schema]
+final readonly class TreePage
+{
+    /** @param  list<TreeRow>  $rows  a line directly before all that is below it */
+    public function __construct(
+        #[OA\Property] public string $number,
+        #[OA\Property(enum: ['design', 'engineering', 'manufacturing'])] public string $kind,
+        #[OA\Property] public string $on,
+        #[OA\Property(description: 'whether lines of other days are among them')] public bool $any_time,
+        #[OA\Property] public ?RevisionRow $revision,
+        #[OA\Property] public int $levels,
+        #[OA\Property(description: 'whether rows are left out because there are too many')] public bool $more,
+        #[ListOf(TreeRow::class)] public array $rows,
+    ) {}
+}

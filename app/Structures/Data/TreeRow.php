@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Data;
+
+use OpenApi\Attributes as OA;
+
+/** A line of a tree and the item it names. */
+#[OA\Schema]
+final readonly class TreeRow
+{
+    public function __construct(
+        #[OA\Property(description: 'the keys of the lines from the top down to this one')] public string $path,
+        #[OA\Property] public int $level,
+        #[OA\Property] public LineRow $line,
+        #[OA\Property] public ItemRow $item,
+        #[OA\Property(description: 'whether it has components of its own on that day')] public bool $opens,
+        #[OA\Property(description: 'how much goes into the top over this path, in the unit of the line')] public string $extended,
+        #[OA\Property(description: 'the same in the component\'s own unit: what to ask for when it is opened')] public string $times,
+        #[OA\Property(description: 'whether the line holds on that day')] public bool $holds,
+    ) {}
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Http;
+
+use App\Http\Api\InQuery;
+use App\Http\Api\Ok;
+use App\Http\Api\Refused;
+use App\Structures\Compare\CompareReader;
+use App\Structures\Compare\SideSpec;
+use App\Structures\Data\ComparisonPage;
+use App\Structures\Export\ComparisonTable;
+use App\Tables\TableFile;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Comparison\DifferenceKind;
+use Orthotaxis\Core\Refusal;
+use Symfony\Component\HttpFoundation\Response;
+
+final class CompareController
+{
+    /** Rows a file may have. */
+    private const IN_A_FILE = 100_000;
+
+    #[OA\Get(path: '/api/comparison', operationId: 'comparison', tags: ['structures'])]
+    #[InQuery('left'), InQuery('left_kind'), InQuery('left_on'), InQuery('left_revision'), InQuery('left_order')]
+    #[InQuery('right'), InQuery('right_kind'), InQuery('right_on'), InQuery('right_revision'), InQuery('right_order')]
+    #[InQuery('levels'), InQuery('kinds'), Ok(ComparisonPage::class), Refused]
+    public function show(Request $request, CompareReader $reader): JsonResponse
+    {
+        return new JsonResponse(self::compare($request, $reader, CompareReader::AT_MOST));
+    }
+
+    #[OA\Get(path: '/api/comparison/{format}', operationId: 'comparisonFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'A file: csv, xlsx or pdf')])]
+    #[OA\PathParameter(name: 'format', schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx', 'pdf'])), Refused]
+    public function file(string $format, Request $request, CompareReader $reader): Response
+    {
+        $page = self::compare($request, $reader, self::IN_A_FILE);
+
+        return TableFile::answer(ComparisonTable::of($page), $format, "comparison-{$page->left->number}-{$page->right->number}");
+    }
+
+    private static function compare(Request $request, CompareReader $reader, int $atMost): ComparisonPage
+    {
+        $kinds = array_map(
+            static fn (string $kind): DifferenceKind => DifferenceKind::tryFrom($kind) ?? throw Refusal::at('kinds', "{$kind} is no kind of difference."),
+            array_filter(explode(',', $request->string('kinds')->toString())),
+        );
+
+        return $reader->read(SideSpec::of($request, 'left'), SideSpec::of($request, 'right'), $request->query('levels') !== 'one', array_values($kinds), null, $atMost);
+    }
+}

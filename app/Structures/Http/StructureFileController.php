@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Http;
+
+use App\Http\Api\InPath;
+use App\Http\Api\InQuery;
+use App\Http\Api\Refused;
+use App\Structures\Export\StructureTable;
+use App\Structures\Models\Item;
+use App\Structures\Today;
+use App\Tables\TableFile;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Structure\FileColumn;
+use Symfony\Component\HttpFoundation\Response;
+
+final class StructureFileController
+{
+    #[OA\Get(path: '/api/items/{number}/structure/{format}', operationId: 'structureFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'A file: csv, xlsx, pdf or json')])]
+    #[InPath('number'), InPath('format'), InQuery('kind'), InQuery('on'), InQuery('levels'), Refused]
+    public function show(string $number, string $format, Request $request, StructureTable $table): Response
+    {
+        $item = Item::query()->where('number', $number)->firstOrFail();
+        $kind = StructureController::kind($request);
+        $day = Today::orAsked($request);
+        $all = $request->query('levels') !== 'one';
+        $name = "{$item->number}-{$kind->value}-{$day}";
+        if ($format !== 'json') {
+            return TableFile::answer($table->of($item, $kind, $day, $all), $format, $name);
+        }
+        $structures = [];
+        foreach ($table->parents($item, $kind, $day, $all) as $parent => $structure) {
+            $lines = [];
+            foreach ($structure as $line) {
+                $fields = [];
+                foreach (FileColumn::cases() as $column) {
+                    if ($column !== FileColumn::Parent) {
+                        $fields[$column->value] = StructureTable::value($parent, $line, $column);
+                    }
+                }
+                $lines[] = $fields;
+            }
+            $structures[] = ['parent' => $parent, 'lines' => $lines];
+        }
+
+        return new JsonResponse(
+            ['format' => 'orthotaxis-structure', 'version' => 1, 'kind' => $kind->value, 'on' => (string) $day, 'structures' => $structures],
+            headers: ['Content-Disposition' => "attachment; filename=\"{$name}.json\""],
+            options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Index;
+
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Adjacency\Span;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/**
+ * The lines of released structures as the index keeps them. The identity of a line and the digest of all that it says are
+ * 64-bit hashes, so that two lines are compared without reading either.
+ *
+ * @phpstan-type Row array{parent: int, line: int, component: int, quantity: int, span: int, identity: int, digest: int}
+ */
+final readonly class LineRows
+{
+    private const AT_ONCE = 20_000;
+
+    private const SQL = "
+        SELECT r.item_id AS parent, l.id AS line, l.component_id AS component, l.quantity, l.unit, c.unit AS item_unit, l.phantom,
+            GREATEST(r.effective_from, l.valid_from) - DATE '1970-01-01' AS first_day,
+            LEAST(r.effective_to, l.valid_to) - DATE '1970-01-01' AS end_day,
+            uuid_hash_extended(l.line_key, 0) AS identity,
+            hashtextextended(concat_ws(chr(31), l.find, l.component_id, l.quantity, l.unit, l.designators, l.notes, coalesce(l.operation::text, '-'),
+                l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-')), 0) AS digest
+        FROM structure_lines l JOIN revisions r ON r.id = l.revision_id JOIN items c ON c.id = l.component_id
+        WHERE l.kind = ? AND r.status IN ('released', 'superseded', 'obsolete')";
+
+    /**
+     * All of a kind, a block at a time: to be called in a transaction.
+     *
+     * @return \Generator<int, Row>
+     */
+    public function all(StructureKind $kind): \Generator
+    {
+        DB::statement('DECLARE lines_of_index NO SCROLL CURSOR FOR '.self::SQL.' ORDER BY r.item_id, l.find, l.id', [$kind->value]);
+        do {
+            $rows = DB::select('FETCH '.self::AT_ONCE.' FROM lines_of_index');
+            foreach ($rows as $row) {
+                $line = self::read($row);
+                if ($line !== null) {
+                    yield $line;
+                }
+            }
+        } while (count($rows) === self::AT_ONCE);
+        DB::statement('CLOSE lines_of_index');
+    }
+
+    /**
+     * @param  list<int>  $items  ids of parents
+     * @return list<Row>
+     */
+    public function of(array $items, StructureKind $kind): array
+    {
+        $rows = DB::select(self::SQL.' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id', [$kind->value, '{'.implode(',', $items).'}']);
+
+        return array_values(array_filter(array_map(self::read(...), $rows)));
+    }
+
+    /** @return Row|null null for a line that holds on no day */
+    private static function read(\stdClass $row): ?array
+    {
+        if ($row->end_day !== null && $row->first_day !== null && $row->first_day >= $row->end_day) {
+            return null;
+        }
+        $quantity = $row->unit === $row->item_unit
+            ? $row->quantity
+            : Unit::from($row->unit)->convert(Quantity::ofMillionths($row->quantity), Unit::from($row->item_unit))->millionths;
+
+        return [
+            'parent' => $row->parent, 'line' => $row->line, 'component' => $row->component, 'quantity' => $quantity,
+            'span' => Span::of($row->first_day, $row->end_day, $row->phantom), 'identity' => $row->identity, 'digest' => $row->digest,
+        ];
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures;
+
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Calendar\Validity;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Structure\Line;
+
+/** Brings many lines from the database to core at once, without a model for each. */
+final readonly class LineLoader
+{
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, Line> by id
+     */
+    public function byId(array $ids): array
+    {
+        $lines = [];
+        foreach (DB::select('SELECT l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation, l.not_modelled, l.phantom, l.valid_from, l.valid_to FROM unnest(?::bigint[]) AS wanted (id) JOIN structure_lines l USING (id) JOIN items c ON c.id = l.component_id', ['{'.implode(',', $ids).'}']) as $row) {
+            $lines[$row->id] = self::line($row);
+        }
+
+        return $lines;
+    }
+
+    private static function line(\stdClass $row): Line
+    {
+        return new Line(
+            $row->line_key, $row->find, $row->component, Quantity::ofMillionths($row->quantity), Unit::from($row->unit),
+            $row->designators, $row->notes, $row->operation, $row->not_modelled,
+            $row->valid_from === null && $row->valid_to === null ? Validity::always() : new Validity(
+                $row->valid_from === null ? null : Day::parse($row->valid_from),
+                $row->valid_to === null ? null : Day::parse($row->valid_to),
+            ),
+            $row->phantom,
+        );
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures;
+
+use App\Structures\Data\ItemRow;
+use App\Structures\Data\SummaryPage;
+use App\Structures\Data\SummaryRow;
+use App\Structures\Index\StructureIndex;
+use App\Structures\Models\Item;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Adjacency\Explosion;
+use Orthotaxis\Core\Adjacency\RollUp;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Quantity\FixedPoint;
+use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/** All that is in one item, each component once, and what that adds up to. */
+final readonly class SummaryReader
+{
+    public const AT_MOST = 500;
+
+    /** So many numbers of items without a value are named. */
+    private const NAMED = 20;
+
+    /** Milligrams have six decimals in kilograms. */
+    private const MASS_PLACES = 6;
+
+    public function read(Item $item, StructureKind $kind, Day $day, int $from): SummaryPage
+    {
+        $index = StructureIndex::open($kind);
+        $top = $index->positions->of($item->id);
+        $explosion = Explosion::of($index->adjacency, $top, $day->number());
+        $levels = [];
+        $totals = $explosion->totals();
+        foreach (array_keys($totals) as $position) {
+            $levels[$position] = $explosion->level($position);
+        }
+        asort($levels);
+        $rollUp = self::rollUp($index, $top, $day, [$top, ...array_keys($totals)]);
+
+        $shown = array_slice(array_keys($levels), $from, self::AT_MOST);
+        $ids = array_map($index->positions->item(...), $shown);
+        $named = [];
+        foreach ([$rollUp->withoutCost, $rollUp->withoutMass, $rollUp->withoutLead, $rollUp->chain] as $positions) {
+            $named = [...$named, ...array_map($index->positions->item(...), array_slice($positions, 0, self::NAMED))];
+        }
+        $items = Item::rows()->whereIn('id', $ids)->get()->keyBy('id');
+        $numbers = Item::query()->whereIn('id', $named)->pluck('number', 'id');
+        /** @param  list<int>  $positions */
+        $names = static fn (array $positions): array => array_values(array_map(
+            static fn (int $position): string => (string) $numbers[$index->positions->item($position)], array_slice($positions, 0, self::NAMED),
+        ));
+
+        return new SummaryPage(
+            count($totals), $explosion->linesWalked(), $from, config()->string('orthotaxis.currency'),
+            (string) Money::ofTenThousandths($rollUp->cost), FixedPoint::format($rollUp->mass, self::MASS_PLACES), $rollUp->lead, $names($rollUp->chain),
+            count($rollUp->withoutCost), count($rollUp->withoutMass), count($rollUp->withoutLead),
+            $names($rollUp->withoutCost), $names($rollUp->withoutMass), $names($rollUp->withoutLead),
+            array_map(static function (int $position) use ($index, $items, $explosion): SummaryRow {
+                $item = $items[$index->positions->item($position)];
+                $quantity = $explosion->quantity($position);
+
+                return new SummaryRow(
+                    ItemRow::of($item), $explosion->level($position), (string) $quantity,
+                    $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost)->times($quantity),
+                );
+            }, $shown),
+        );
+    }
+
+    /** @param  list<int>  $positions  of the item and all that is in it */
+    private static function rollUp(StructureIndex $index, int $top, Day $day, array $positions): RollUp
+    {
+        $costs = $masses = $leads = [];
+        $ids = implode(',', array_map($index->positions->item(...), $positions));
+        foreach (DB::select('SELECT id, standard_cost, mass, lead_time_days FROM unnest(?::bigint[]) AS wanted (id) JOIN items USING (id)', ["{{$ids}}"]) as $row) {
+            $position = $index->positions->of($row->id);
+            $costs[$position] = $row->standard_cost;
+            $masses[$position] = $row->mass;
+            $leads[$position] = $row->lead_time_days;
+        }
+
+        return RollUp::of($index->adjacency, $top, $day->number(), $costs, $masses, $leads);
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tables;
+
+/** A table that leaves the house as a file. */
+final readonly class Table
+{
+    /**
+     * @param  string  $title  what it is, over a printed page
+     * @param  list<string>  $notes  what else one must know to read it, over a printed page
+     * @param  list<string>  $heads
+     * @param  iterable<list<string|int|null>>  $rows
+     */
+    public function __construct(public string $title, public array $notes, public array $heads, public iterable $rows) {}
+}

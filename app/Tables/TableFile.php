@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tables;
+
+use OpenSpout\Common\Entity\Cell;
+use OpenSpout\Common\Entity\Row;
+use OpenSpout\Writer\Common\Creator\Style\StyleBuilder;
+use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
+use Orthotaxis\Core\Refusal;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Writes a table as CSV (RFC 4180, UTF-8), XLSX (ISO/IEC 29500) or PDF. Rows are written as they come, so memory stays small. */
+final readonly class TableFile
+{
+    public static function answer(Table $table, string $format, string $name): Response
+    {
+        $path = tempnam(sys_get_temp_dir(), 'orthotaxis-table-');
+        if ($path === false) {
+            throw new \RuntimeException('There is no room for a file.');
+        }
+        match ($format) {
+            'csv' => self::csv($table, $path),
+            'xlsx' => self::xlsx($table, $path),
+            'pdf' => PrintedTable::write($table, $path),
+            default => throw Refusal::at('format', 'A table can be had as csv, xlsx or pdf.'),
+        };
+        $type = ['csv' => 'text/csv; charset=UTF-8', 'xlsx' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'pdf' => 'application/pdf'][$format];
+        $safe = trim((string) preg_replace('/[^A-Za-z0-9._-]+/', '-', $name), '-.');
+
+        return (new BinaryFileResponse($path, 200, ['Content-Type' => $type]))->setContentDisposition('attachment', "{$safe}.{$format}")->deleteFileAfterSend();
+    }
+
+    private static function csv(Table $table, string $path): void
+    {
+        $file = fopen($path, 'wb');
+        if ($file === false) {
+            throw new \RuntimeException("Cannot write {$path}.");
+        }
+        fputcsv($file, $table->heads, ',', '"', '', "\r\n");
+        foreach ($table->rows as $row) {
+            fputcsv($file, array_map(self::harmless(...), $row), ',', '"', '', "\r\n");
+        }
+        fclose($file);
+    }
+
+    private static function xlsx(Table $table, string $path): void
+    {
+        $writer = WriterEntityFactory::createXLSXWriter();
+        $writer->openToFile($path);
+        $writer->addRow(WriterEntityFactory::createRowFromArray($table->heads, (new StyleBuilder)->setFontBold()->build()));
+        foreach ($table->rows as $row) {
+            $writer->addRow(new Row(array_map(self::cell(...), $row), null));
+        }
+        $writer->close();
+    }
+
+    /** Text stays text: a number with leading zeros, or what looks like a formula, is never taken for something else. */
+    public static function cell(string|int|null $value): Cell
+    {
+        $cell = new Cell($value);
+        if (is_string($value) && $value !== '') {
+            $cell->setType(Cell::TYPE_STRING);
+        }
+
+        return $cell;
+    }
+
+    /** A spreadsheet program would run a CSV field that begins like a formula; an apostrophe before it says that it is text. */
+    private static function harmless(string|int|null $value): string|int|null
+    {
+        return is_string($value) && preg_match('/^[=+\-@\t]/', $value) === 1 && ! is_numeric($value) ? "'".$value : $value;
+    }
+}

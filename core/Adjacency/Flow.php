@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Adjacency;
+
+use Orthotaxis\Core\Quantity\FixedPoint;
+use Orthotaxis\Core\Quantity\Quantity;
+
+/**
+ * How much flows from one item to all that hangs on it, downward or upward, on a day. Every item is visited once, after
+ * everything it is reached through: the work is linear in lines, however much is shared.
+ *
+ * This is the innermost loop of the product, hence its plain shape: integers in arrays, nothing called for a line.
+ */
+final class Flow
+{
+    /** So many items are walked one by one before it is quicker to walk all. */
+    private const FEW = 400;
+
+    /** @var array<int, int> by position: millionths in one of the start (downward), or of the start in one (upward) */
+    public array $totals = [];
+
+    /** @var array<int, int> by position: the shortest way; the start is 1, what is not reached 0 */
+    public array $levels = [];
+
+    /** @var array<int, int> by position: what of the total came over phantom lines */
+    public array $phantom = [];
+
+    /** How many lines were walked. */
+    public int $lines = 0;
+
+    private function __construct(public readonly int $start, private readonly int $day) {}
+
+    /** @throws Loop when something contains itself */
+    public static function down(Adjacency $adjacency, int $start, int $day): self
+    {
+        return self::along($adjacency, $start, $day, true);
+    }
+
+    /** @throws Loop when something contains itself */
+    public static function up(Adjacency $adjacency, int $start, int $day): self
+    {
+        return self::along($adjacency, $start, $day, false);
+    }
+
+    private static function along(Adjacency $adjacency, int $start, int $day, bool $down): self
+    {
+        $flow = new self($start, $day);
+        $flow->totals = [$start => Quantity::ONE];
+        $flow->levels = [$start => 1];
+        if (! $adjacency->ordered) {
+            $flow->totals += array_fill(0, $adjacency->size, 0);
+            $flow->levels += array_fill(0, $adjacency->size, 0);
+            foreach ($down ? Order::below($adjacency, $start, $day) : Order::above($adjacency, $start, $day) as $position) {
+                $flow->walk([$position => $down ? $adjacency->downOf($position) : $adjacency->upOf($position)]);
+            }
+
+            return $flow;
+        }
+        if (! $flow->few($adjacency, $down)) {
+            $flow->many($adjacency, $down);
+        }
+
+        return $flow;
+    }
+
+    /**
+     * Where little hangs on the start: item by item, the next by position first.
+     *
+     * @return bool whether it was little; if not, it has to be walked anew
+     */
+    private function few(Adjacency $adjacency, bool $down): bool
+    {
+        $waiting = new \SplMaxHeap;
+        $waiting->insert($down ? -$this->start : $this->start);
+        $waitingFor = 1;
+        while (! $waiting->isEmpty()) {
+            /** @var int $top */
+            $top = $waiting->extract();
+            $position = $down ? -$top : $top;
+            $list = $down ? $adjacency->downOf($position) : $adjacency->upOf($position);
+            for ($i = 2, $n = count($list); $i < $n; $i += 3) {
+                if (! isset($this->totals[$list[$i]]) && Span::holdsOn($list[$i + 2], $this->day)) {
+                    $this->totals[$list[$i]] = $this->levels[$list[$i]] = 0;
+                    $waiting->insert($down ? -$list[$i] : $list[$i]);
+                    if (++$waitingFor > self::FEW) {
+                        return false;
+                    }
+                }
+            }
+            $this->walk([$position => $list]);
+        }
+
+        return true;
+    }
+
+    /** Where much hangs on it: block by block, over arrays that have a place for every position. */
+    private function many(Adjacency $adjacency, bool $down): void
+    {
+        $this->lines = 0;
+        $this->phantom = [];
+        $first = $this->start >> Adjacency::BLOCK;
+        $size = $down ? $adjacency->size : ($first + 1) << Adjacency::BLOCK;
+        $this->totals = $this->levels = array_fill(0, $size, 0);
+        $this->totals[$this->start] = Quantity::ONE;
+        $this->levels[$this->start] = 1;
+        if ($down) {
+            for ($block = $first, $last = $adjacency->blocks(); $block < $last; $block++) {
+                $this->walk($adjacency->down($block));
+            }
+
+            return;
+        }
+        $list = $adjacency->upOf($this->start);
+        $this->walk([$this->start => $list]);
+        // All that is above stands before: nothing after the last direct parent is looked at.
+        $highest = -1;
+        for ($i = 2, $n = count($list); $i < $n; $i += 3) {
+            $highest = max($highest, $list[$i]);
+        }
+        for ($block = $highest >> Adjacency::BLOCK; $block >= 0; $block--) {
+            $lists = $adjacency->up($block);
+            if ($block === $first) {
+                unset($lists[$this->start]);
+            }
+            $this->walk(array_reverse($lists, true));
+        }
+    }
+
+    /**
+     * The total at a position, checked to be exact: a sum that does not fit has become a float on the way.
+     *
+     * @throws \OverflowException
+     */
+    public function total(int $position): int
+    {
+        $total = $this->totals[$position];
+
+        // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+        return is_int($total) ? $total : throw self::tooLarge();
+    }
+
+    public static function tooLarge(): \OverflowException
+    {
+        return new \OverflowException('A quantity in this structure is too large to keep exactly.');
+    }
+
+    /** @param  iterable<int, list<int>>  $lists by position */
+    private function walk(iterable $lists): void
+    {
+        $totals = &$this->totals;
+        $levels = &$this->levels;
+        $day = $this->day;
+        foreach ($lists as $position => $list) {
+            $total = $totals[$position];
+            if ($total === 0 || $list === []) {
+                continue;
+            }
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            if (! is_int($total)) {
+                throw self::tooLarge();
+            }
+            $level = $levels[$position] + 1;
+            $whole = $total % Quantity::ONE === 0 ? intdiv($total, Quantity::ONE) : 0;
+            $count = count($list);
+            if ($whole > 0 && $list[0] <= $day && $day < $list[1]) {
+                for ($i = 2; $i < $count; $i += 3) {
+                    $to = $list[$i];
+                    $totals[$to] += $whole * $list[$i + 1];
+                    if (($was = $levels[$to]) === 0 || $was > $level) {
+                        $levels[$to] = $level;
+                    }
+                }
+                $this->lines += intdiv($count - 2, 3);
+
+                continue;
+            }
+            for ($i = 2; $i < $count; $i += 3) {
+                $span = $list[$i + 2];
+                if (! Span::holdsOn($span, $day)) {
+                    continue;
+                }
+                $to = $list[$i];
+                $share = $whole > 0 ? $whole * $list[$i + 1] : FixedPoint::scale($total, $list[$i + 1], Quantity::ONE);
+                $totals[$to] += $share;
+                if (($was = $levels[$to]) === 0 || $was > $level) {
+                    $levels[$to] = $level;
+                }
+                if (($span & Span::PHANTOM) !== 0) {
+                    $this->phantom[$to] = ($this->phantom[$to] ?? 0) + $share;
+                }
+                $this->lines++;
+            }
+        }
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Adjacency;
+
+/** Puts what hangs on an item in an order in which everything comes after all it is reached through. */
+final readonly class Order
+{
+    /**
+     * @return list<int> positions, the start first
+     *
+     * @throws Loop when something contains itself
+     */
+    public static function below(Adjacency $adjacency, int $start, int $day): array
+    {
+        return self::from($start, $day, $adjacency->downOf(...));
+    }
+
+    /**
+     * @return list<int>
+     *
+     * @throws Loop when something contains itself
+     */
+    public static function above(Adjacency $adjacency, int $start, int $day): array
+    {
+        return self::from($start, $day, $adjacency->upOf(...));
+    }
+
+    /**
+     * @param  \Closure(int): list<int>  $listOf
+     * @return list<int>
+     */
+    private static function from(int $start, int $day, \Closure $listOf): array
+    {
+        $finished = [];
+        $state = [$start => 1]; // 1: on the way to it, 2: done
+        $way = [$start];
+        $lists = [$listOf($start)];
+        $at = [2];
+        for ($depth = 0; $depth >= 0;) {
+            $list = $lists[$depth];
+            $next = $at[$depth];
+            if (! isset($list[$next])) {
+                $state[$way[$depth]] = 2;
+                $finished[] = $way[$depth];
+                unset($way[$depth], $lists[$depth], $at[$depth]);
+                $depth--;
+
+                continue;
+            }
+            $at[$depth] = $next + 3;
+            if (! Span::holdsOn($list[$next + 2], $day)) {
+                continue;
+            }
+            $to = $list[$next];
+            $seen = $state[$to] ?? 0;
+            if ($seen === 1) {
+                throw new Loop([...array_slice($way, (int) array_search($to, $way, true)), $to]);
+            }
+            if ($seen === 0) {
+                $state[$to] = 1;
+                $depth++;
+                $way[$depth] = $to;
+                $lists[$depth] = $listOf($to);
+                $at[$depth] = 2;
+            }
+        }
+
+        return array_reverse($finished);
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Adjacency;
+
+use Orthotaxis\Core\Quantity\Quantity;
+
+/** All that is above one item on a day, nearest first, with how much of the item goes into one of each over all ways. */
+final readonly class WhereUsed
+{
+    /** @param  list<int>  $parents  positions, nearest first; the shortest way counts */
+    private function __construct(private Adjacency $adjacency, private Flow $flow, private int $day, public array $parents) {}
+
+    /** @throws Loop when something contains itself */
+    public static function of(Adjacency $adjacency, int $item, int $day): self
+    {
+        $flow = Flow::up($adjacency, $item, $day);
+        $byLevel = [];
+        foreach ($flow->levels as $position => $level) {
+            if ($level > 1) {
+                $byLevel[$level][] = $position;
+            }
+        }
+        ksort($byLevel);
+        array_walk($byLevel, static fn (array &$positions): bool => sort($positions));
+
+        return new self($adjacency, $flow, $day, array_merge(...$byLevel));
+    }
+
+    /** 1 for a direct parent. */
+    public function level(int $parent): int
+    {
+        return $this->flow->levels[$parent] - 1;
+    }
+
+    /** How much of the item goes into one of the parent. */
+    public function quantity(int $parent): Quantity
+    {
+        return Quantity::ofMillionths($this->flow->total($parent));
+    }
+
+    /** @return list<int> the parent's own components on the way, each once */
+    public function through(int $parent): array
+    {
+        $through = [];
+        $list = $this->adjacency->downOf($parent);
+        for ($i = 2; $i < count($list); $i += 3) {
+            if (($this->flow->levels[$list[$i]] ?? 0) > 0 && Span::holdsOn($list[$i + 2], $this->day)) {
+                $through[$list[$i]] = true;
+            }
+        }
+
+        return array_keys($through);
+    }
+
+    /** Whether nothing uses it on that day. */
+    public function isTop(int $parent): bool
+    {
+        $list = $this->adjacency->upOf($parent);
+        for ($i = 2, $n = count($list); $i < $n; $i += 3) {
+            if (Span::holdsOn($list[$i + 2], $this->day)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<int> the parents that nothing uses, nearest first: what leaves the house */
+    public function tops(): array
+    {
+        $tops = [];
+        $lists = [];
+        foreach ($this->parents as $parent) {
+            $block = $parent >> Adjacency::BLOCK;
+            $lists[$block] ??= $this->adjacency->up($block);
+            if (! isset($lists[$block][$parent]) || $this->isTop($parent)) {
+                $tops[] = $parent;
+            }
+        }
+
+        return $tops;
+    }
+
+    public function linesWalked(): int
+    {
+        return $this->flow->lines;
+    }
+}

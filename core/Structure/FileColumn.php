@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Structure;
+
+/** The columns of a structure as a table that people edit outside: see docs/formats.md. */
+enum FileColumn: string
+{
+    case Parent = 'parent';
+    case Find = 'find';
+    case Component = 'component';
+    case Quantity = 'quantity';
+    case Unit = 'unit';
+    case Designators = 'designators';
+    case Notes = 'notes';
+    case NeverDrawn = 'never_drawn';
+    case Phantom = 'phantom';
+    case FirstDay = 'first_day';
+    case LastDay = 'last_day';
+    case Line = 'line';
+
+    /** @return list<self> without these a file cannot be read */
+    public static function needed(): array
+    {
+        return [self::Parent, self::Find, self::Component, self::Quantity, self::Unit];
+    }
+
+    /** The field of a line that it holds; null for what is not one. */
+    public function field(): ?LineField
+    {
+        return match ($this) {
+            self::Parent, self::Line => null,
+            self::Find => LineField::Find,
+            self::Component => LineField::Component,
+            self::Quantity => LineField::Quantity,
+            self::Unit => LineField::Unit,
+            self::Designators => LineField::Designators,
+            self::Notes => LineField::Notes,
+            self::NeverDrawn => LineField::NotModelled,
+            self::Phantom => LineField::Phantom,
+            self::FirstDay => LineField::FirstDay,
+            self::LastDay => LineField::LastDay,
+        };
+    }
+}

@@ -1,0 +1,45 @@
+import { useEffect, useRef, useState, type RefObject } from 'react';
+
+interface Window {
+  /** The element that scrolls. */
+  scroller: RefObject<HTMLDivElement | null>;
+  /** The rows to draw: from the first up to, not including, the end. */
+  first: number;
+  end: number;
+  /** Brings a row into sight. */
+  show: (row: number) => void;
+}
+
+const MARGIN = 12;
+
+/** Of many rows of one height, which have to be drawn. */
+export function useWindow(count: number, rowHeight: number): Window {
+  const scroller = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState({ top: 0, height: 800 });
+  useEffect(() => {
+    const element = scroller.current;
+    if (!element) return;
+    const look = () => setSeen({ top: element.scrollTop, height: element.clientHeight });
+    look();
+    element.addEventListener('scroll', look, { passive: true });
+    const observer = new ResizeObserver(look);
+    observer.observe(element);
+    return () => {
+      element.removeEventListener('scroll', look);
+      observer.disconnect();
+    };
+  }, []);
+  const first = Math.max(0, Math.min(count, Math.floor(seen.top / rowHeight) - MARGIN));
+  const end = Math.min(count, Math.ceil((seen.top + seen.height) / rowHeight) + MARGIN);
+  const show = (row: number) => {
+    const element = scroller.current;
+    if (!element) return;
+    const top = row * rowHeight;
+    const head = 32;
+    if (top < element.scrollTop) element.scrollTop = top;
+    else if (top + rowHeight + head > element.scrollTop + element.clientHeight)
+      element.scrollTop = top + rowHeight + head - element.clientHeight;
+    setSeen({ top: element.scrollTop, height: element.clientHeight });
+  };
+  return { scroller, first, end, show };
+}

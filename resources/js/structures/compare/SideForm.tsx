@@ -1,0 +1,89 @@
+import type { ApiProblem } from '../../lib/api';
+import { kinds } from '../../lib/words';
+import { Field } from '../../ui/Field';
+import { Input } from '../../ui/Input';
+import { ItemPicker } from '../../ui/ItemPicker';
+import { Select } from '../../ui/Select';
+
+interface Props {
+  side: 'left' | 'right';
+  head: string;
+  asked: Record<string, string>;
+  onChange: (changes: Record<string, string>) => void;
+  problem: ApiProblem | null;
+}
+
+/** What one side of a comparison is. */
+export function SideForm({ side, head, asked, onChange, problem }: Props) {
+  const name = (field: string) => `${side}_${field}`;
+  const value = (field: string) => asked[name(field)] ?? '';
+  const error = (field: string) => problem?.at(field);
+  return (
+    <fieldset className="min-w-0">
+      <legend className="mb-1 font-semibold">{head}</legend>
+      <div className="grid grid-cols-2 gap-2 md:grid-cols-[minmax(0,1.4fr)_minmax(0,1.6fr)_9.5rem_4.5rem_7.5rem]">
+        <Field label={`Item, ${head.toLowerCase()}`} error={error(side)}>
+          <ItemPicker
+            key={asked[side] ?? ''}
+            label={`Item, ${head.toLowerCase()}`}
+            initial={asked[side] ?? ''}
+            onPick={(item) => onChange({ [side]: item.number, [name('revision')]: '', [name('order')]: '' })}
+          />
+        </Field>
+        <Field label="Structure" error={error(name('kind'))}>
+          <Select
+            aria-label={`Structure, ${head.toLowerCase()}`}
+            value={(value('kind') || 'engineering') as keyof typeof kinds}
+            onChange={(kind) => onChange({ [name('kind')]: kind === 'engineering' ? '' : kind })}
+            options={kinds}
+          />
+        </Field>
+        <Field label="As of" error={error(name('on'))}>
+          <Input
+            type="date"
+            aria-label={`As of, ${head.toLowerCase()}`}
+            value={value('on')}
+            onChange={(event) => onChange({ [name('on')]: event.target.value })}
+          />
+        </Field>
+        <Typed
+          label="Revision"
+          head={head}
+          value={value('revision')}
+          error={error(name('revision'))}
+          onSet={(text) => onChange({ [name('revision')]: text, [name('order')]: '' })}
+        />
+        <Typed
+          label="After order"
+          head={head}
+          value={value('order')}
+          error={error(name('order'))}
+          onSet={(text) => onChange({ [name('order')]: text, [name('revision')]: '' })}
+        />
+      </div>
+    </fieldset>
+  );
+}
+
+interface TypedProps {
+  label: string;
+  head: string;
+  value: string;
+  error: string | undefined;
+  onSet: (text: string) => void;
+}
+
+/** A field that takes effect on Enter or when it is left: every letter of it asked for would be refused. */
+function Typed({ label, head, value, error, onSet }: TypedProps) {
+  return (
+    <Field label={label} error={error}>
+      <Input
+        key={value}
+        aria-label={`${label}, ${head.toLowerCase()}`}
+        defaultValue={value}
+        onBlur={(event) => event.target.value.trim() !== value && onSet(event.target.value.trim())}
+        onKeyDown={(event) => event.key === 'Enter' && onSet(event.currentTarget.value.trim())}
+      />
+    </Field>
+  );
+}

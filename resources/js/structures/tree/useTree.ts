@@ -1,0 +1,48 @@
+import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Schemas } from '../../lib/api';
+import { queries } from '../../lib/queries';
+import { branchKey, openBranches, visibleRows, type TreeRow } from './treeRows';
+
+export interface Tree {
+  page: UseQueryResult<Schemas['TreePage']>;
+  rows: TreeRow[];
+  turned: ReadonlyMap<string, boolean>;
+  turn: (path: string, open: boolean) => void;
+  /** Forgets what was opened and closed one by one. */
+  reset: () => void;
+}
+
+interface Asked {
+  number: string;
+  on: string;
+  kind: string;
+  levels: number;
+  anyTime: boolean;
+}
+
+/** A structure as a tree: some levels at once, deeper nodes as they are opened. */
+export function useTree({ number, on, kind, levels, anyTime }: Asked): Tree {
+  const [turned, setTurned] = useState<ReadonlyMap<string, boolean>>(new Map());
+  const [fetched, setFetched] = useState<{ number: string; times: string }[]>([]);
+  const time = anyTime ? { time: 'any' } : {};
+  const page = useQuery(queries.tree(number, { on, kind, levels: String(levels), ...time }));
+  const below = useQueries({
+    queries: fetched.map((branch) =>
+      queries.tree(branch.number, { on, kind, levels: '1', times: branch.times, ...time }),
+    ),
+  });
+  const branches = new Map(fetched.map((branch, at) => [branchKey(branch), below[at]?.data?.rows ?? []]));
+  const openness = { levels, turned };
+  const rows = visibleRows(page.data?.rows ?? [], openness, branches);
+  const wanted = openBranches(page.data?.rows ?? [], openness, branches).filter((one) => !branches.has(branchKey(one)));
+  if (wanted.length > 0) setFetched([...fetched, ...wanted]);
+
+  return {
+    page,
+    rows,
+    turned,
+    turn: (path, open) => setTurned((before) => new Map(before).set(path, open)),
+    reset: () => setTurned(new Map()),
+  };
+}
