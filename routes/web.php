@@ -8,11 +8,13 @@ use App\Changes\Http\RedlineController;
 use App\Changes\Http\RequestController;
 use App\Changes\Http\ReviewController;
 use App\Desk\Http\DeskController;
+use App\Imports\Http\ImportController;
 use App\People\Ability;
 use App\People\Http\PeopleController;
 use App\People\Http\SessionController;
 use App\Planning\Http\ExposureController;
 use App\Releases\Http\HandoverController;
+use App\Structures\Http\CategoryController;
 use App\Structures\Http\CompareController;
 use App\Structures\Http\ItemController;
 use App\Structures\Http\StructureController;
@@ -32,6 +34,10 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::get('/desk', [DeskController::class, 'show']);
 
     Route::get('/items', [ItemController::class, 'index']);
+    Route::post('/items', [ItemController::class, 'store'])->middleware($may(Ability::AddItem));
+    Route::get('/item-number', [ItemController::class, 'number']);
+    Route::get('/categories', [CategoryController::class, 'index']);
+    Route::patch('/categories/{code}', [CategoryController::class, 'update'])->middleware($may(Ability::SetUp));
     Route::get('/items/{number}', [ItemController::class, 'show']);
     Route::get('/items/{number}/structure', [StructureController::class, 'show']);
     Route::get('/items/{number}/where-used', [StructureController::class, 'whereUsed']);
@@ -40,6 +46,13 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::get('/comparison', [CompareController::class, 'show']);
     Route::get('/comparison/{format}', [CompareController::class, 'file']);
     Route::get('/exposure', [ExposureController::class, 'index']);
+
+    Route::get('/catalogue/{format}', [ItemController::class, 'file']);
+    Route::get('/imports', [ImportController::class, 'index']);
+    Route::get('/imports/{id}', [ImportController::class, 'show'])->whereUuid('id');
+    Route::get('/imports/{id}/marked', [ImportController::class, 'marked'])->whereUuid('id');
+    Route::post('/imports', [ImportController::class, 'store'])->middleware($may(Ability::ImportData));
+    Route::delete('/imports/{id}', [ImportController::class, 'cancel'])->whereUuid('id')->middleware($may(Ability::ImportData));
 
     Route::get('/changes', [ChangeController::class, 'index']);
     Route::get('/dossiers/{number}', [ChangeController::class, 'show']);

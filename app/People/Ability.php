@@ -19,5 +19,7 @@ enum Ability: string
     case ReleaseOrder = 'release_order';
     case SendHandover = 'send_handover';
     case CloseOrder = 'close_order';
+    case AddItem = 'add_item';
+    case ImportData = 'import_data';
     case SetUp = 'set_up';
 }

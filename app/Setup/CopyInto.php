@@ -11,6 +11,8 @@ final class CopyInto
 {
     private const BLOCK = 20_000;
 
+    private const ESCAPES = ['\\' => '\\\\', "\t" => '\\t', "\n" => '\\n', "\r" => '\\r'];
+
     /** @var list<string> */
     private array $rows = [];
 
@@ -19,10 +21,10 @@ final class CopyInto
     /** @param  list<string>  $columns */
     public function __construct(private readonly string $table, private readonly array $columns) {}
 
-    /** @param  list<string|int|null>  $values without tabs, line ends and backslashes */
+    /** @param  list<string|int|null>  $values */
     public function row(array $values): void
     {
-        $this->rows[] = implode("\t", array_map(static fn (string|int|null $value): string => $value === null ? '\\N' : (string) $value, $values));
+        $this->rows[] = implode("\t", array_map(static fn (string|int|null $value): string => $value === null ? '\\N' : strtr((string) $value, self::ESCAPES), $values));
         $this->count++;
         if (count($this->rows) === self::BLOCK) {
             $this->flush();

@@ -19,13 +19,22 @@ final class CatalogueSeeder extends Seeder
         'packaging' => 'Packaging', 'document' => 'Documents', 'drawing' => 'Drawings',
     ];
 
+    private const PREFIXES = [
+        'product' => '100-', 'kit' => '110-', 'pump' => '200-', 'sampling' => '210-', 'case' => '230-', 'suction' => '240-', 'controller' => '300-',
+        'electronics' => '310-', 'power' => '400-', 'cooling' => '410-', 'cable' => '500-', 'fastener' => '600-', 'consumable' => '710-', 'label' => '720-',
+        'packaging' => '730-', 'document' => '820-', 'drawing' => '800-',
+    ];
+
     public function run(): void
     {
         /** @var array<string, int> $categories */
         $categories = [];
         foreach (self::CATEGORIES as $code => $name) {
             $sequence = $code === 'document' ? 'numbers' : 'letters';
-            $categories[$code] = Category::query()->create(['code' => $code, 'name' => $name, 'sequence' => $sequence])->id;
+            $categories[$code] = Category::query()->create([
+                'code' => $code, 'name' => $name, 'sequence' => $sequence, 'number_prefix' => self::PREFIXES[$code], 'number_width' => 4,
+                'asked' => $code === 'electronics' ? [['name' => 'package', 'label' => 'Package', 'required' => true], ['name' => 'tolerance', 'label' => 'Tolerance', 'required' => false]] : [],
+            ])->id;
         }
         $rows = [];
         $drawing = 0;

@@ -16,6 +16,9 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
   const [words, setWords] = useState('');
   const navigate = useNavigate();
   const mayRaise = useMay('raise_request');
+  const mayAdd = useMay('add_item');
+  const mayImport = useMay('import_data');
+  const maySetUp = useMay('set_up');
   const asked = words.trim() !== '';
   const items = useQuery({ ...queries.items(words), enabled: open && asked });
   const changes = useQuery({ ...queries.changes({ show: 'all', words, priority: '' }), enabled: open && asked });
@@ -28,7 +31,11 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
     ['/', 'Desk'],
     ['/register', 'Register'],
     ['/items', 'Items'],
+    ['/compare', 'Compare structures'],
     ...(mayRaise ? [['/requests/new', 'Raise a change request']] : []),
+    ...(mayAdd ? [['/items/new', 'New item']] : []),
+    ...(mayImport ? [['/import', 'Take over items and structures']] : []),
+    ...(maySetUp ? [['/set-up/categories', 'Set up categories and numbers']] : []),
   ] as [string, string][];
 
   return (

@@ -25,6 +25,12 @@ const router = createBrowserRouter([
       { index: true, lazy: async () => ({ Component: (await import('./desk/DeskPage')).DeskPage }) },
       { path: 'register', lazy: async () => ({ Component: (await import('./changes/RegisterPage')).RegisterPage }) },
       { path: 'items', lazy: async () => ({ Component: (await import('./structures/ItemsPage')).ItemsPage }) },
+      { path: 'items/new', lazy: async () => ({ Component: (await import('./structures/NewItemPage')).NewItemPage }) },
+      { path: 'import', lazy: async () => ({ Component: (await import('./imports/ImportPage')).ImportPage }) },
+      {
+        path: 'set-up/categories',
+        lazy: async () => ({ Component: (await import('./setup/CategoriesPage')).CategoriesPage }),
+      },
       { path: 'items/:number', lazy: async () => ({ Component: (await import('./structures/ItemPage')).ItemPage }) },
       {
         path: 'compare',

@@ -10,31 +10,68 @@ use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\OkList;
 use App\Http\Api\Refused;
+use App\Http\Api\Takes;
+use App\People\Models\Person;
+use App\Structures\Actions\AddItem;
 use App\Structures\Data\ItemPage;
 use App\Structures\Data\ItemRow;
+use App\Structures\Data\ProposedNumber;
+use App\Structures\Export\ItemTable;
+use App\Structures\ItemNumbers;
+use App\Structures\ItemSearch;
+use App\Structures\Models\Category;
 use App\Structures\Models\Item;
+use App\Tables\TableFile;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\Response;
 
 final class ItemController
 {
-    private const MOST = 200;
-
     #[OA\Get(path: '/api/items', operationId: 'items', tags: ['structures'])]
-    #[InQuery('words'), InQuery('kind'), OkList(ItemRow::class), Refused]
-    public function index(Request $request): JsonResponse
+    #[InQuery('words'), InQuery('kind'), InQuery('category'), InQuery('status'), InQuery('supply'), InQuery('used_in'), OkList(ItemRow::class), Refused]
+    public function index(Request $request, ItemSearch $search): JsonResponse
     {
-        $request->validate(['words' => 'nullable|string|max:200', 'kind' => 'nullable|string|max:20']);
-        $query = Item::rows();
-        foreach (preg_split('/\s+/', $request->string('words')->toString(), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $query->whereRaw("number || ' ' || title ILIKE ?", ['%'.addcslashes($word, '%_\\').'%']);
+        /** @var array<string, ?string> $asked */
+        $asked = $request->validate(array_fill_keys(['words', 'kind', 'category', 'status', 'supply', 'used_in'], 'nullable|string|max:200'));
+
+        return new JsonResponse($search->find(array_map(strval(...), $asked))->map(ItemRow::of(...)));
+    }
+
+    #[OA\Post(path: '/api/items', operationId: 'addItem', tags: ['structures'])]
+    #[Takes(NewItem::class), Ok(ItemPage::class), Refused]
+    public function store(NewItem $request, #[CurrentUser] Person $person, AddItem $action, ChangeList $changes): JsonResponse
+    {
+        $number = $action($person, $request->item());
+
+        return $this->show($number, $changes);
+    }
+
+    #[OA\Get(path: '/api/item-number', operationId: 'proposedNumber', tags: ['structures'])]
+    #[InQuery('category'), Ok(ProposedNumber::class), Refused]
+    public function number(Request $request, ItemNumbers $numbers): JsonResponse
+    {
+        $category = Category::query()->where('code', $request->string('category')->toString())->firstOrFail();
+
+        return new JsonResponse(new ProposedNumber($numbers->proposed($category)));
+    }
+
+    #[OA\Get(path: '/api/catalogue/{format}', operationId: 'itemFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'All items: csv, xlsx or json')])]
+    #[InPath('format'), Refused]
+    public function file(string $format): Response
+    {
+        $table = ItemTable::of();
+        if ($format !== 'json') {
+            return TableFile::answer($table, $format, 'items');
         }
-        if ($request->filled('kind')) {
-            $query->where('kind', $request->query('kind'));
+        $items = [];
+        foreach ($table->rows as $row) {
+            $items[] = array_combine($table->heads, $row);
         }
 
-        return new JsonResponse($query->orderByDesc('sold')->orderBy('number')->limit(self::MOST)->get()->map(ItemRow::of(...)));
+        return new JsonResponse(['format' => 'orthotaxis-items', 'version' => 1, 'items' => $items], headers: ['Content-Disposition' => 'attachment; filename="items.json"']);
     }
 
     #[OA\Get(path: '/api/items/{number}', operationId: 'item', tags: ['structures'])]

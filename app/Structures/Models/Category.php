@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Orthotaxis\Core\Revision\Sequence;
 
 /**
@@ -12,10 +13,22 @@ use Orthotaxis\Core\Revision\Sequence;
  * @property string $code
  * @property string $name
  * @property Sequence $sequence the revision sequence of its items
+ * @property string $number_prefix
+ * @property int $number_width
+ * @property bool $number_check
+ * @property int $number_next
+ * @property list<array{name: string, label: string, required: bool}> $asked what its items are asked for
+ * @property-read ?int $items_count
  */
 final class Category extends Model
 {
     public $timestamps = false;
 
-    protected $casts = ['sequence' => Sequence::class];
+    protected $casts = ['sequence' => Sequence::class, 'number_check' => 'boolean', 'asked' => 'array'];
+
+    /** @return HasMany<Item, $this> */
+    public function items(): HasMany
+    {
+        return $this->hasMany(Item::class);
+    }
 }

@@ -372,6 +372,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["imports"];
+        put?: never;
+        post: operations["startImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["import"];
+        put?: never;
+        post?: never;
+        delete: operations["cancelImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/marked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["markedImport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -452,6 +500,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/categories": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["categories"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/categories/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["setCategory"];
+        trace?: never;
+    };
     "/api/comparison": {
         parameters: {
             query?: never;
@@ -492,6 +572,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["items"];
+        put?: never;
+        post: operations["addItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/item-number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["proposedNumber"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["itemFile"];
         put?: never;
         post?: never;
         delete?: never;
@@ -901,6 +1013,28 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description A cell that is wrong, and why. */
+        FaultRow: {
+            /** @description as a spreadsheet counts; 0 for the file as a whole */
+            row: number;
+            column: string;
+            reason: string;
+        };
+        /** @description A file that is taken over, or was, and how far it is. */
+        ImportData: {
+            id: string;
+            /** @enum {string} */
+            subject: "items" | "structures";
+            file: string;
+            /** @enum {string} */
+            state: "waiting" | "checking" | "writing" | "done" | "refused" | "failed" | "cancelled";
+            rows: number;
+            fault_count: number;
+            faults: components["schemas"]["FaultRow"][];
+            outcome: string;
+            person: string;
+            asked_at: string;
+        };
         Me: {
             login: string;
             name: string;
@@ -981,6 +1115,24 @@ export interface components {
             last_error: string;
             entries: components["schemas"]["HandoverEntryRow"][];
         };
+        /** @description Something that the items of a category are asked for. */
+        AskedAttribute: {
+            name: string;
+            label: string;
+            required: boolean;
+        };
+        /** @description A category: how its items are numbered and revised, and what they are asked for. */
+        CategoryRow: {
+            code: string;
+            name: string;
+            /** @enum {string} */
+            sequence: "letters" | "numbers";
+            number_prefix: string;
+            number_width: number;
+            number_check: boolean;
+            items: number;
+            attributes: components["schemas"]["AskedAttribute"][];
+        };
         /** @description One line that differs, and where it stands. */
         CompareRow: {
             way: string[];
@@ -1055,6 +1207,10 @@ export interface components {
             phantom: boolean;
             first_day: string | null;
             last_day: string | null;
+        };
+        /** @description The number that the next item of a category would get. */
+        ProposedNumber: {
+            number: string;
         };
         /** @description One line of an item's history of revisions. */
         RevisionRow: {
@@ -1145,6 +1301,35 @@ export interface components {
             unit: string;
             through: string[];
             top: boolean;
+        };
+        CategoryRule: {
+            /** @description How the items of a category are numbered and revised. */
+            number_prefix: string;
+            number_width: number;
+            /** @description whether a check digit follows */
+            number_check: boolean;
+            /** @enum {string} */
+            sequence: "letters" | "numbers";
+        };
+        NewItem: {
+            /** @description What is said of a new item. Its number is not: that comes from the rule of the category. */
+            title: string;
+            /** @enum {string} */
+            kind: "assembly" | "part" | "raw_material" | "consumable" | "packaging" | "document" | "drawing" | "software" | "tool" | "service";
+            /** @description its code */
+            category: string;
+            /** @enum {string} */
+            unit: "pc" | "pair" | "m" | "mm" | "kg" | "g" | "l" | "ml" | "m2" | "sheet";
+            /** @enum {string} */
+            supply: "make" | "buy" | "subcontract";
+            standard_cost?: string;
+            lead_time_days?: string;
+            supplier?: string;
+            mass_kg?: string;
+            material?: string;
+            attributes?: {
+                [key: string]: string;
+            };
         };
     };
     responses: never;
@@ -1995,6 +2180,166 @@ export interface operations {
             };
         };
     };
+    imports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportData"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    startImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** @enum {string} */
+                    subject: "items" | "structures";
+                    /** @description the first day on which what is released holds; today when left out */
+                    first_day?: string;
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportData"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportData"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cancelImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportData"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markedImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file as XLSX, bad cells marked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     people: {
         parameters: {
             query?: never;
@@ -2205,6 +2550,70 @@ export interface operations {
             };
         };
     };
+    categories: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CategoryRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setCategory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CategoryRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CategoryRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     comparison: {
         parameters: {
             query?: {
@@ -2281,6 +2690,10 @@ export interface operations {
             query?: {
                 words?: string;
                 kind?: string;
+                category?: string;
+                status?: string;
+                supply?: string;
+                used_in?: string;
             };
             header?: never;
             path?: never;
@@ -2296,6 +2709,99 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ItemRow"][];
                 };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewItem"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposedNumber: {
+        parameters: {
+            query?: {
+                category?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposedNumber"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    itemFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All items: csv, xlsx or json */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {

@@ -37,10 +37,10 @@ export const queries = {
       queryKey: ['changes', 'review', order],
       queryFn: () => told(api.GET('/api/orders/{number}/review', { params: { path: { number: order } } })),
     }),
-  items: (words: string) =>
+  items: (words: string, filters: Record<string, string> = {}) =>
     queryOptions({
-      queryKey: ['items', 'list', words],
-      queryFn: () => told(api.GET('/api/items', { params: { query: { words } } })),
+      queryKey: ['items', 'list', words, filters],
+      queryFn: () => told(api.GET('/api/items', { params: { query: { words, ...filters } } })),
       placeholderData: (before) => before,
     }),
   item: (number: string) =>
@@ -91,6 +91,22 @@ export const queries = {
         const next = last.from + last.rows.length;
         return next < (query.only === 'tops' ? last.tops : last.total) ? next : undefined;
       },
+    }),
+  categories: () =>
+    queryOptions({ queryKey: ['categories'], queryFn: () => told(api.GET('/api/categories')), staleTime: 60_000 }),
+  proposedNumber: (category: string) =>
+    queryOptions({
+      queryKey: ['items', 'number', category],
+      queryFn: () => told(api.GET('/api/item-number', { params: { query: { category } } })),
+      enabled: category !== '',
+    }),
+  imports: () =>
+    queryOptions({
+      queryKey: ['imports'],
+      queryFn: () => told(api.GET('/api/imports')),
+      // What is under way is looked at until it has ended.
+      refetchInterval: ({ state }) =>
+        state.data?.some((one) => ['waiting', 'checking', 'writing'].includes(one.state)) ? 700 : false,
     }),
   exposure: (items: string[]) =>
     queryOptions({

@@ -8,6 +8,36 @@ export const kinds = {
 /** The kinds of difference, in the order they are told. */
 export const differences = ['added', 'removed', 'replaced', 'changed', 'renumbered'] as const;
 
+export const itemKinds = {
+  assembly: 'Assembly',
+  part: 'Part',
+  raw_material: 'Raw material',
+  consumable: 'Consumable',
+  packaging: 'Packaging',
+  document: 'Document',
+  drawing: 'Drawing',
+  software: 'Software',
+  tool: 'Tool',
+  service: 'Service',
+} as const;
+
+export const supplies = { make: 'Made here', buy: 'Bought', subcontract: 'Subcontracted' } as const;
+
+export const unitNames = {
+  pc: 'pc, piece',
+  pair: 'pair',
+  m: 'm, metre',
+  mm: 'mm, millimetre',
+  kg: 'kg, kilogram',
+  g: 'g, gram',
+  l: 'l, litre',
+  ml: 'ml, millilitre',
+  m2: 'm2, square metre',
+  sheet: 'sheet',
+} as const;
+
+export const sequences = { letters: 'Letters: A, B … Y, AA', numbers: 'Numbers: 1, 2, 3' } as const;
+
 export const reasons = {
   defect: 'Defect',
   safety: 'Safety',

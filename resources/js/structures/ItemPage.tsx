@@ -88,7 +88,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
           ]}
         />
       </div>
-      <div className="grid gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
+      <div className="grid gap-x-8 gap-y-6 2xl:grid-cols-[minmax(0,1fr)_26rem]">
         <section aria-label={kinds[kind]} className="min-w-0">
           <div className="mb-1 flex flex-wrap items-center justify-between gap-x-4">
             <h2>
@@ -135,11 +135,11 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             />
           )}
         </section>
-        <div className="space-y-6">
+        <div className="grid content-start gap-6 lg:grid-cols-2 2xl:grid-cols-1">
           <WhereUsed number={item.number} on={on} kind={kind} />
           <NamingChanges changes={page.changes} />
         </div>
-        <div className="xl:col-span-2">
+        <div className="2xl:col-span-2">
           <History revisions={page.revisions} />
         </div>
       </div>

@@ -1,25 +1,104 @@
 import { useQuery } from '@tanstack/react-query';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { queries } from '../lib/queries';
+import { useMay } from '../lib/session';
+import { itemKinds, supplies } from '../lib/words';
+import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
+import { ItemPicker } from '../ui/ItemPicker';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
+import { SaveAs } from '../ui/SaveAs';
 import { SearchInput } from '../ui/SearchInput';
+import { Select } from '../ui/Select';
 import { itemColumns } from './itemColumns';
 
+const ANY = 'any';
+
+/** All items: found by words, parts of numbers, and properties. */
 export function ItemsPage() {
   const [params, setParams] = useSearchParams();
   const navigate = useNavigate();
   const words = params.get('words') ?? '';
-  const items = useQuery(queries.items(words));
+  const filters = Object.fromEntries([...params].filter(([name]) => name !== 'words'));
+  const items = useQuery(queries.items(words, filters));
+  const categories = useQuery(queries.categories());
+  const mayAdd = useMay('add_item');
+  const mayImport = useMay('import_data');
+  const set = (name: string, value: string) =>
+    setParams(
+      (before) => {
+        if (value === '' || value === ANY) before.delete(name);
+        else before.set(name, value);
+        return before;
+      },
+      { replace: true },
+    );
+  const filter = (name: string, label: string, options: Record<string, string>) => (
+    <Select
+      aria-label={label}
+      className="!w-40"
+      value={params.get(name) ?? ANY}
+      onChange={(value) => set(name, value)}
+      options={{ [ANY]: label, ...options }}
+    />
+  );
   return (
-    <Page title="Items" over="Products, parts and documents">
-      <SearchInput
-        label="Number or words of the title"
-        initial={words}
-        className="mb-3 !w-80"
-        onWords={(next) => setParams(next === '' ? {} : { words: next }, { replace: true })}
-      />
+    <Page
+      title="Items"
+      over="Products, parts and documents"
+      aside={
+        <span className="flex items-center gap-5">
+          <SaveAs address="/api/catalogue" query="" formats={['csv', 'xlsx', 'json']} />
+          {mayImport && (
+            <Link to="/import" className="text-accent hover:underline">
+              Take over from a file
+            </Link>
+          )}
+          {mayAdd && (
+            <Link
+              to="/items/new"
+              className="inline-flex h-8 items-center rounded-xs border border-accent bg-accent px-3 font-medium text-on-accent hover:brightness-110"
+            >
+              New item
+            </Link>
+          )}
+        </span>
+      }
+    >
+      <div className="mb-3 flex flex-wrap gap-2">
+        <SearchInput
+          label="Number or words of the title"
+          initial={words}
+          className="!w-72"
+          onWords={(next) => set('words', next)}
+        />
+        {filter(
+          'category',
+          'Any category',
+          Object.fromEntries((categories.data ?? []).map((one) => [one.code, `${one.name}, ${one.items}`])),
+        )}
+        {filter('kind', 'Any kind', itemKinds)}
+        {filter('status', 'Any status', {
+          released: 'Released',
+          being_revised: 'Being revised now',
+          in_work: 'Not released yet',
+        })}
+        {filter('supply', 'Made or bought', supplies)}
+        <ItemPicker
+          key={params.get('used_in') ?? ''}
+          label="Used in"
+          placeholder="Used in: number or title"
+          initial={params.get('used_in') ?? ''}
+          className="!w-52"
+          onPick={(item) => set('used_in', item.number)}
+        />
+        {params.size > 0 && (
+          <Button look="quiet" onClick={() => setParams({}, { replace: true })}>
+            Show all
+          </Button>
+        )}
+      </div>
       <Loading query={items}>
         {(rows) => (
           <DataTable
@@ -30,7 +109,7 @@ export function ItemsPage() {
             columns={itemColumns}
             keyOf={(item) => item.number}
             onOpen={(item) => void navigate(`/items/${item.number}`)}
-            empty={`No item reads like “${words}”.`}
+            empty={words === '' ? 'No item has all of these properties.' : `No item reads like “${words}”.`}
           />
         )}
       </Loading>

@@ -69,7 +69,6 @@ export function Summary({ number, on, kind }: { number: string; on: string; kind
                     />,
                   ],
                   ['Through', top.longest_chain.join(' › ')],
-                  ['Lines walked', count(top.lines)],
                 ]}
               />
             </div>

@@ -50,11 +50,23 @@ export function ComparePage() {
       aside={<SaveAs address="/api/comparison" query={params.toString()} formats={['csv', 'xlsx', 'pdf']} />}
     >
       <div className="no-print mb-3 grid gap-x-8 gap-y-2 border-y border-strong bg-sheet px-3 py-2 lg:grid-cols-[1fr_auto_1fr]">
-        <SideForm side="left" head="Before" asked={asked} onChange={set} problem={comparison.error instanceof ApiProblem ? comparison.error : null} />
+        <SideForm
+          side="left"
+          head="Before"
+          asked={asked}
+          onChange={set}
+          problem={comparison.error instanceof ApiProblem ? comparison.error : null}
+        />
         <div className="self-center">
           <Button onClick={swap}>Swap sides</Button>
         </div>
-        <SideForm side="right" head="After" asked={asked} onChange={set} problem={comparison.error instanceof ApiProblem ? comparison.error : null} />
+        <SideForm
+          side="right"
+          head="After"
+          asked={asked}
+          onChange={set}
+          problem={comparison.error instanceof ApiProblem ? comparison.error : null}
+        />
       </div>
       {asked.left && asked.right ? (
         <Loading query={comparison}>

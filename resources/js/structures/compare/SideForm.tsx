@@ -21,7 +21,7 @@ export function SideForm({ side, head, asked, onChange, problem }: Props) {
   return (
     <fieldset className="min-w-0">
       <legend className="mb-1 font-semibold">{head}</legend>
-      <div className="grid grid-cols-2 gap-2 md:grid-cols-[minmax(0,1.4fr)_minmax(0,1.6fr)_9.5rem_4.5rem_7.5rem]">
+      <div className="grid grid-cols-2 gap-2 md:grid-cols-4 md:[&>:first-child]:col-span-2 md:[&>:nth-child(2)]:col-span-2 md:[&>:nth-child(3)]:col-span-2">
         <Field label={`Item, ${head.toLowerCase()}`} error={error(side)}>
           <ItemPicker
             key={asked[side] ?? ''}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports\Data;
+
+use App\Http\Api\ListOf;
+use App\Imports\Models\Import;
+use OpenApi\Attributes as OA;
+
+/** A file that is taken over, or was, and how far it is. */
+#[OA\Schema]
+final readonly class ImportData
+{
+    /** @param  list<FaultRow>  $faults the first of them */
+    private function __construct(
+        #[OA\Property] public string $id,
+        #[OA\Property(enum: ['items', 'structures'])] public string $subject,
+        #[OA\Property] public string $file,
+        #[OA\Property(enum: ['waiting', 'checking', 'writing', 'done', 'refused', 'failed', 'cancelled'])] public string $state,
+        #[OA\Property] public int $rows,
+        #[OA\Property] public int $fault_count,
+        #[ListOf(FaultRow::class)] public array $faults,
+        #[OA\Property] public string $outcome,
+        #[OA\Property] public string $person,
+        #[OA\Property] public string $asked_at,
+    ) {}
+
+    public static function of(Import $import): self
+    {
+        return new self(
+            $import->id, $import->subject->value, $import->file, $import->state, $import->rows, $import->fault_count,
+            array_map(static fn (array $fault): FaultRow => new FaultRow($fault['row'], $fault['column'], $fault['reason']), $import->faults),
+            $import->outcome, $import->person->name, $import->asked_at->toIso8601ZuluString(),
+        );
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports\Http;
+
+use App\Http\Api\InPath;
+use App\Http\Api\Ok;
+use App\Http\Api\OkList;
+use App\Http\Api\Refused;
+use App\Imports\Data\ImportData;
+use App\Imports\Jobs\RunImport;
+use App\Imports\MarkedSheet;
+use App\Imports\Models\Import;
+use App\Imports\Subject;
+use App\People\Models\Person;
+use App\Structures\Today;
+use Carbon\CarbonImmutable;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Refusal;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+final class ImportController
+{
+    private const SHOWN = 30;
+
+    #[OA\Get(path: '/api/imports', operationId: 'imports', tags: ['imports'])]
+    #[OkList(ImportData::class), Refused]
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(Import::query()->with('person')->orderByDesc('asked_at')->limit(self::SHOWN)->get()->map(ImportData::of(...)));
+    }
+
+    #[OA\Get(path: '/api/imports/{id}', operationId: 'import', tags: ['imports'])]
+    #[InPath('id'), Ok(ImportData::class), Refused]
+    public function show(string $id): JsonResponse
+    {
+        return new JsonResponse(ImportData::of(Import::query()->with('person')->findOrFail($id)));
+    }
+
+    #[OA\Post(path: '/api/imports', operationId: 'startImport', tags: ['imports'], requestBody: new OA\RequestBody(content: new OA\MediaType(
+        mediaType: 'multipart/form-data',
+        schema: new OA\Schema(schema: 'ImportFile', required: ['subject', 'file'], properties: [
+            new OA\Property(property: 'subject', type: 'string', enum: ['items', 'structures']),
+            new OA\Property(property: 'first_day', type: 'string', description: 'the first day on which what is released holds; today when left out'),
+            new OA\Property(property: 'file', type: 'string', format: 'binary'),
+        ]),
+    )))]
+    #[Ok(ImportData::class), Refused]
+    public function store(Request $request, #[CurrentUser] Person $person): JsonResponse
+    {
+        $request->validate([
+            'subject' => ['required', Rule::enum(Subject::class)], 'first_day' => 'nullable|date_format:Y-m-d',
+            'file' => 'required|file|max:65536',
+        ], ['file.required' => 'Choose a file.', 'file.max' => 'A file has at most 64 megabytes.', 'subject.*' => 'Say what the file brings: items or structures.', 'first_day.*' => 'Write the day as year-month-day.']);
+        $file = $request->file('file');
+        if (! $file instanceof UploadedFile) {
+            throw Refusal::at('file', 'Give one file.');
+        }
+        $path = $file->store('imports', 'local');
+        $import = DB::transaction(static function () use ($request, $file, $path, $person): Import {
+            $import = Import::query()->create([
+                'subject' => $request->string('subject')->toString(), 'file' => mb_substr($file->getClientOriginalName(), 0, 200), 'path' => Storage::disk('local')->path((string) $path),
+                'sha256' => hash_file('sha256', $file->getRealPath()), 'first_day' => $request->string('first_day')->toString() ?: (string) Today::day(),
+                'state' => 'waiting', 'person_id' => $person->id, 'asked_at' => CarbonImmutable::now(),
+            ]);
+            RunImport::dispatch($import->id)->afterCommit();
+
+            return $import;
+        });
+
+        return new JsonResponse(ImportData::of($import->refresh()->load('person')));
+    }
+
+    #[OA\Delete(path: '/api/imports/{id}', operationId: 'cancelImport', tags: ['imports'])]
+    #[InPath('id'), Ok(ImportData::class), Refused]
+    public function cancel(string $id): JsonResponse
+    {
+        if (Import::query()->where('id', $id)->whereIn('state', ['waiting', 'checking'])->update(['state' => 'cancelled', 'ended_at' => CarbonImmutable::now()]) === 0) {
+            throw Refusal::at('import', 'It is too late to cancel: it has ended, or is being written in one stroke.');
+        }
+
+        return $this->show($id);
+    }
+
+    #[OA\Get(path: '/api/imports/{id}/marked', operationId: 'markedImport', tags: ['imports'], responses: [new OA\Response(response: 200, description: 'The file as XLSX, bad cells marked')])]
+    #[InPath('id'), Refused]
+    public function marked(string $id): BinaryFileResponse
+    {
+        $import = Import::query()->findOrFail($id);
+        if ($import->state !== 'refused' || ($import->faults[0]['row'] ?? 0) === 0) {
+            throw Refusal::at('import', 'No cell of it is marked.');
+        }
+
+        return (new BinaryFileResponse(MarkedSheet::write($import), 200, ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet']))
+            ->setContentDisposition('attachment', 'marked.xlsx')->deleteFileAfterSend();
+    }
+}

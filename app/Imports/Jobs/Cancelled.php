@@ -1,0 +1,8 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports\Jobs;
+
+/** Somebody cancelled the import while it was checked. */
+final class Cancelled extends \RuntimeException {}

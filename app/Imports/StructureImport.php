@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\People\Models\Person;
+use App\Setup\CopyInto;
+use App\Structures\Models\Item;
+use App\Structures\Models\StructureLine;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Orthotaxis\Core\Adjacency\LoopSearch;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\FileColumn;
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\LineField;
+use Orthotaxis\Core\Structure\LineReader;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/** Takes over engineering structures of items that have none yet, as their first released revision. */
+final class StructureImport implements Importer
+{
+    private const AT_ONCE = 2_000;
+
+    /** @var array<string, array{int, string, Unit}> number => id, newest released revision ('' for none), unit */
+    private array $items = [];
+
+    /** @var array<int, array<int, int>> parent => find number => row */
+    private array $finds = [];
+
+    /** @var array<int, list<int>> parent => components */
+    private array $components = [];
+
+    /** @var array<int, array{int, string}> component without a released revision => the first row that names it, its number */
+    private array $unreleased = [];
+
+    /** @var array<string, int> parent and line identity => row */
+    private array $keys = [];
+
+    public static function columns(): array
+    {
+        return array_column(FileColumn::cases(), 'value');
+    }
+
+    public static function needed(): array
+    {
+        return array_column(FileColumn::needed(), 'value');
+    }
+
+    public function check(iterable $rows, Faults $faults): void
+    {
+        foreach (self::blocks($rows) as $block) {
+            $this->learn($block);
+            foreach ($block as $number => $row) {
+                $this->checkRow($number, $row, $faults);
+            }
+        }
+        foreach ($this->unreleased as $component => [$row, $number]) {
+            if (! isset($this->components[$component])) {
+                $faults->add($row, 'component', "{$number} is not released. Take it over with its revision first, or give its structure in this file.");
+            }
+        }
+        $loop = LoopSearch::in($this->components);
+        if ($loop !== null) {
+            $names = array_map(strval(...), array_flip(array_map(static fn (array $item): int => $item[0], $this->items)));
+            $faults->add($this->rowOf($loop[0]), 'component', 'A structure would contain itself: '.implode(' › ', array_map(static fn (int $id): string => $names[$id], $loop)).'.');
+        }
+        if ($this->finds === [] && $faults->count === 0) {
+            throw Refusal::at('file', 'The file has no lines.');
+        }
+    }
+
+    public function write(iterable $rows, Person $by, Day $firstDay): string
+    {
+        $now = CarbonImmutable::now();
+        $revisions = [];
+        foreach (array_chunk(array_keys($this->finds), self::AT_ONCE) as $parents) {
+            $codes = Item::query()->with('category')->whereIn('id', $parents)->get()->mapWithKeys(static fn (Item $item): array => [$item->id => $item->category->sequence->first()]);
+            DB::table('revisions')->insert(array_map(static fn (int $parent): array => [
+                'item_id' => $parent, 'code' => $codes[$parent], 'status' => 'in_review', 'effective_from' => (string) $firstDay, 'reason' => 'First release, taken over',
+            ], $parents));
+            $revisions += DB::table('revisions')->whereIn('item_id', $parents)->where('status', 'in_review')->pluck('id', 'item_id')->all();
+        }
+        $columns = array_keys(StructureLine::columns(new Line('', 1, '', Quantity::one(), Unit::Piece), 0));
+        $copy = new CopyInto('structure_lines', ['revision_id', 'kind', ...$columns]);
+        $reader = new LineReader;
+        foreach ($rows as $row) {
+            $line = $reader->read(self::key($row), self::fields($row));
+            $values = array_map(
+                static fn (mixed $value): string|int|null => $value instanceof \BackedEnum ? $value->value : (is_bool($value) ? ($value ? 't' : 'f') : (is_int($value) || $value === null ? $value : (string) $value)),
+                array_values(StructureLine::columns($line, $this->items[$line->component][0])),
+            );
+            $copy->row([$revisions[$this->items[$row['parent']][0]], StructureKind::Engineering->value, ...$values]);
+        }
+        $copy->flush();
+        foreach (array_chunk($revisions, self::AT_ONCE) as $ids) {
+            DB::table('revisions')->whereIn('id', $ids)->update(['status' => 'released', 'released_by' => $by->id, 'released_at' => $now]);
+        }
+
+        return count($revisions).' structures with '.$copy->count.' lines';
+    }
+
+    /** @param  array<string, string>  $row */
+    private function checkRow(int $number, array $row, Faults $faults): void
+    {
+        $parent = $this->items[$row['parent']] ?? null;
+        if ($parent === null) {
+            $faults->add($number, 'parent', $row['parent'] === '' ? 'Name the parent by its item number.' : "There is no item {$row['parent']}.");
+        } elseif ($parent[1] !== '') {
+            $faults->add($number, 'parent', "{$row['parent']} is released as revision {$parent[1]}: change it under an order.");
+        }
+        try {
+            $line = (new LineReader)->read(self::key($row), self::fields($row));
+        } catch (Refusal $refusal) {
+            foreach ($refusal->reasons as $field => $reason) {
+                $faults->add($number, $field === 'not_modelled' ? FileColumn::NeverDrawn->value : $field, $reason);
+            }
+
+            return;
+        }
+        $component = $this->items[$line->component] ?? null;
+        if ($component === null) {
+            $faults->add($number, 'component', "There is no item {$line->component}.");
+        }
+        if ($parent === null || $component === null) {
+            return;
+        }
+        if (! $line->unit->measuresLike($component[2])) {
+            $faults->add($number, 'unit', "{$line->component} is counted in {$component[2]->value}; {$line->unit->value} does not measure the same.");
+        }
+        if ($component[1] === '') {
+            $this->unreleased[$component[0]] ??= [$number, $line->component];
+        }
+        if (($row['line'] ?? '') !== '') {
+            $key = $parent[0].' '.$row['line'];
+            if (! Str::isUuid($row['line'])) {
+                $faults->add($number, 'line', 'The identity of a line is a UUID. Leave it empty for a new line.');
+            } elseif (isset($this->keys[$key])) {
+                $faults->add($number, 'line', "This line stands in row {$this->keys[$key]} already.");
+            }
+            $this->keys[$key] = $number;
+        }
+        if (isset($this->finds[$parent[0]][$line->find])) {
+            $faults->add($number, 'find', "Find number {$line->find} of {$row['parent']} stands in row {$this->finds[$parent[0]][$line->find]} already.");
+        }
+        $this->finds[$parent[0]][$line->find] = $number;
+        $this->components[$parent[0]][] = $component[0];
+    }
+
+    private function rowOf(int $parent): int
+    {
+        return ($rows = $this->finds[$parent] ?? []) === [] ? 1 : min($rows);
+    }
+
+    /**
+     * Looks up the items that some rows name.
+     *
+     * @param  array<int, array<string, string>>  $rows
+     */
+    private function learn(array $rows): void
+    {
+        $numbers = [];
+        foreach ($rows as $row) {
+            foreach ([$row['parent'], $row['component']] as $number) {
+                if (! isset($this->items[$number])) {
+                    $numbers[$number] = true;
+                }
+            }
+        }
+        foreach (DB::table('items')->leftJoin('revisions', static fn ($join) => $join->on('revisions.item_id', 'items.id')->where('status', 'released'))
+            ->whereIn('number', array_map(strval(...), array_keys($numbers)))->get(['number', 'items.id', 'code', 'unit']) as $item) {
+            $this->items[$item->number] = [$item->id, $item->code ?? '', Unit::from($item->unit)];
+        }
+    }
+
+    /**
+     * @param  iterable<int, array<string, string>>  $rows
+     * @return \Generator<int, array<int, array<string, string>>>
+     */
+    private static function blocks(iterable $rows): \Generator
+    {
+        $block = [];
+        foreach ($rows as $number => $row) {
+            $block[$number] = $row;
+            if (count($block) === self::AT_ONCE) {
+                yield $block;
+                $block = [];
+            }
+        }
+        yield $block;
+    }
+
+    /** @param  array<string, string>  $row */
+    private static function key(array $row): string
+    {
+        $key = $row['line'] ?? '';
+
+        return Str::isUuid($key) ? $key : (string) Str::uuid7();
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @return array<value-of<LineField>, string>
+     */
+    private static function fields(array $row): array
+    {
+        $fields = [];
+        foreach (FileColumn::cases() as $column) {
+            $field = $column->field();
+            if ($field !== null && isset($row[$column->value])) {
+                $fields[$field->value] = $row[$column->value];
+            }
+        }
+
+        return $fields;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Data;
+
+use App\Http\Api\ListOf;
+use App\Structures\Models\Category;
+use OpenApi\Attributes as OA;
+
+/** A category: how its items are numbered and revised, and what they are asked for. */
+#[OA\Schema]
+final readonly class CategoryRow
+{
+    /** @param  list<AskedAttribute>  $attributes */
+    private function __construct(
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $name,
+        #[OA\Property(enum: ['letters', 'numbers'])] public string $sequence,
+        #[OA\Property] public string $number_prefix,
+        #[OA\Property] public int $number_width,
+        #[OA\Property] public bool $number_check,
+        #[OA\Property] public int $items,
+        #[ListOf(AskedAttribute::class)] public array $attributes,
+    ) {}
+
+    public static function of(Category $category): self
+    {
+        return new self(
+            $category->code, $category->name, $category->sequence->value, $category->number_prefix, $category->number_width, $category->number_check,
+            $category->items_count ?? 0,
+            array_map(static fn (array $asked): AskedAttribute => new AskedAttribute($asked['name'], $asked['label'], $asked['required']), $category->asked),
+        );
+    }
+}

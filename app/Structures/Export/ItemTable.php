@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Export;
+
+use App\Imports\ItemImport;
+use App\Tables\Table;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Quantity\FixedPoint;
+use Orthotaxis\Core\Quantity\Money;
+
+/** All items as a table that can be taken over elsewhere. */
+final readonly class ItemTable
+{
+    public static function of(): Table
+    {
+        return new Table('Items', [], ItemImport::columns(), self::rows());
+    }
+
+    /** @return \Generator<int, list<string|int|null>> */
+    private static function rows(): \Generator
+    {
+        $items = DB::table('items')->join('categories', 'categories.id', 'items.category_id')
+            ->leftJoin('revisions', static fn ($join) => $join->on('revisions.item_id', 'items.id')->where('status', 'released'))
+            ->orderBy('items.id')->select(['items.*', 'categories.code AS category', 'revisions.code AS revision']);
+        foreach ($items->lazyById(2_000, 'items.id', 'id') as $item) {
+            yield [
+                $item->number, $item->title, $item->kind, $item->category, $item->unit, $item->supply,
+                $item->standard_cost === null ? '' : (string) Money::ofTenThousandths($item->standard_cost), $item->lead_time_days, $item->supplier,
+                $item->mass === null ? '' : FixedPoint::format($item->mass, 6), $item->material, $item->sold ? 'yes' : '', $item->revision ?? '',
+            ];
+        }
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures\Http;
+
+use App\Http\Api\InPath;
+use App\Http\Api\OkList;
+use App\Http\Api\Refused;
+use App\Http\Api\Takes;
+use App\People\Models\Person;
+use App\Structures\Actions\SetCategory;
+use App\Structures\Data\CategoryRow;
+use App\Structures\Models\Category;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class CategoryController
+{
+    #[OA\Get(path: '/api/categories', operationId: 'categories', tags: ['structures'])]
+    #[OkList(CategoryRow::class), Refused]
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(Category::query()->withCount('items')->orderBy('name')->get()->map(CategoryRow::of(...)));
+    }
+
+    #[OA\Patch(path: '/api/categories/{code}', operationId: 'setCategory', tags: ['set-up'])]
+    #[InPath('code'), Takes(CategoryRule::class), OkList(CategoryRow::class), Refused]
+    public function update(string $code, CategoryRule $request, #[CurrentUser] Person $person, SetCategory $action): JsonResponse
+    {
+        $action($person, $code, $request->rule(), $request->string('sequence')->toString());
+
+        return $this->index();
+    }
+}

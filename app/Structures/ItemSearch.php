@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures;
+
+use App\Structures\Index\StructureIndex;
+use App\Structures\Models\Item;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Orthotaxis\Core\Adjacency\Explosion;
+use Orthotaxis\Core\Refusal;
+
+/**
+ * Finds items by words and properties. Any part of a number or title counts; when little reads like that, words that are
+ * nearly so count too (trigrams, so that a typing error is forgiven).
+ */
+final readonly class ItemSearch
+{
+    public const MOST = 200;
+
+    /** With fewer found, words that are only nearly the same are tried. */
+    private const FEW = 5;
+
+    private const TEXT = "number || ' ' || title";
+
+    /**
+     * @param  array<string, string>  $asked  words, kind, category, status, used_in, supply: what is empty is not asked
+     * @return Collection<int, Item> products first, by number; those nearly so after them, the nearest first
+     */
+    public function find(array $asked): Collection
+    {
+        $words = preg_split('/\s+/', $asked['words'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $exact = $this->filtered($asked);
+        foreach ($words as $word) {
+            $exact->whereRaw(self::TEXT.' ILIKE ?', ['%'.addcslashes($word, '%_\\').'%']);
+        }
+        $found = $exact->orderByDesc('sold')->orderBy('number')->limit(self::MOST)->get();
+        if ($words === [] || $found->count() >= self::FEW) {
+            return $found;
+        }
+        $near = $this->filtered($asked)->whereNotIn('id', $found->pluck('id'));
+        foreach ($words as $word) {
+            $near->whereRaw('? <% ('.self::TEXT.')', [$word]);
+        }
+
+        $near->orderByRaw('word_similarity(?, '.self::TEXT.') DESC, number', [implode(' ', $words)]);
+
+        return $found->merge($near->limit(self::FEW * 4)->get());
+    }
+
+    /**
+     * @param  array<string, string>  $asked
+     * @return Builder<Item>
+     */
+    private function filtered(array $asked): Builder
+    {
+        $query = Item::rows();
+        foreach (['kind', 'supply'] as $column) {
+            if (($asked[$column] ?? '') !== '') {
+                $query->where($column, $asked[$column]);
+            }
+        }
+        if (($asked['category'] ?? '') !== '') {
+            $query->whereRelation('category', 'code', $asked['category']);
+        }
+        match ($asked['status'] ?? '') {
+            '' => null,
+            'released' => $query->whereHas('released'),
+            'in_work' => $query->whereDoesntHave('released'),
+            'being_revised' => $query->whereHas('revisingOrders'),
+            default => throw Refusal::at('status', 'The status is released, in_work or being_revised.'),
+        };
+        if (($asked['used_in'] ?? '') !== '') {
+            $query->whereIntegerInRaw('id', $this->inside($asked['used_in']));
+        }
+
+        return $query;
+    }
+
+    /** @return list<int> ids of all that is in an item today */
+    private function inside(string $number): array
+    {
+        $item = Item::query()->where('number', $number)->first() ?? throw Refusal::at('used_in', "There is no item {$number}.");
+        $index = StructureIndex::open();
+        $explosion = Explosion::of($index->adjacency, $index->positions->of($item->id), Today::day()->number());
+
+        return array_map($index->positions->item(...), array_keys($explosion->totals()));
+    }
+}

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tables;
+
+use OpenSpout\Reader\Common\Creator\ReaderEntityFactory;
+use Orthotaxis\Core\Refusal;
+
+/**
+ * Reads a table of a file row by row, whatever its size. What the file is, its content says, never its name: XLSX, CSV
+ * with commas, semicolons or tabs in UTF-8, or JSON as we write it.
+ */
+final readonly class SheetReader
+{
+    private const LARGEST = 2_000_000_000;
+
+    /**
+     * @param  list<string>  $known  the columns there may be
+     * @param  list<string>  $needed  those without which the file says nothing
+     */
+    public function __construct(private string $path, private array $known, private array $needed) {}
+
+    /**
+     * @return \Generator<int, array<string, string>> row number as a spreadsheet counts => text by column
+     *
+     * @throws Refusal when the file cannot be read, or its columns are not the ones
+     */
+    public function rows(): \Generator
+    {
+        $columns = null;
+        $table = match (true) {
+            $this->begins("PK\x03\x04") => $this->sheet(),
+            $this->begins('{') => (new JsonRows($this->path, $this->known))->rows(),
+            default => $this->csv(),
+        };
+        foreach ($table as $number => $cells) {
+            if ($columns === null) {
+                $columns = $this->columns($cells);
+
+                continue;
+            }
+            $row = [];
+            foreach ($columns as $at => $column) {
+                $row[$column] = self::plain($cells[$at] ?? '');
+            }
+            if (implode('', $row) !== '') {
+                yield $number => $row;
+            }
+        }
+        if ($columns === null) {
+            throw Refusal::at('file', 'The file is empty.');
+        }
+    }
+
+    /**
+     * @param  list<string>  $heads
+     * @return array<int, string>
+     */
+    private function columns(array $heads): array
+    {
+        $columns = [];
+        foreach ($heads as $at => $head) {
+            $name = str_replace([' ', '-'], '_', strtolower(trim($head)));
+            if ($name === '') {
+                continue;
+            }
+            if (! in_array($name, $this->known, true)) {
+                throw Refusal::at('file', "The first row names a column “{$head}” that is not known. Known are ".implode(', ', $this->known).'.');
+            }
+            if (in_array($name, $columns, true)) {
+                throw Refusal::at('file', "The column “{$head}” is there twice.");
+            }
+            $columns[$at] = $name;
+        }
+        $missing = array_diff($this->needed, $columns);
+        if ($missing !== []) {
+            throw Refusal::at('file', 'The first row has to name the columns; missing: '.implode(', ', $missing).'.');
+        }
+
+        return $columns;
+    }
+
+    private function begins(string $sign): bool
+    {
+        return str_starts_with(ltrim((string) file_get_contents($this->path, false, null, 0, 64)), $sign);
+    }
+
+    /** @return \Generator<int, list<string>> */
+    private function sheet(): \Generator
+    {
+        $zip = new \ZipArchive;
+        if ($zip->open($this->path) !== true || $zip->locateName('xl/workbook.xml') === false) {
+            throw Refusal::at('file', 'This is neither a spreadsheet (XLSX) nor a text table (CSV).');
+        }
+        $size = 0;
+        for ($i = 0; $i < $zip->numFiles; $i++) {
+            $size += $zip->statIndex($i)['size'] ?? 0;
+        }
+        $zip->close();
+        if ($size > self::LARGEST) {
+            throw Refusal::at('file', 'The spreadsheet unpacks to more than two gigabytes.');
+        }
+        $reader = ReaderEntityFactory::createXLSXReader();
+        try {
+            $reader->open($this->path);
+            foreach ($reader->getSheetIterator() as $sheet) {
+                if ($sheet === null) {
+                    break;
+                }
+                foreach ($sheet->getRowIterator() as $number => $row) {
+                    yield (int) $number => array_map(self::text(...), array_values($row->toArray()));
+                }
+                break;
+            }
+        } catch (\OpenSpout\Common\Exception\SpoutException) {
+            throw Refusal::at('file', 'The spreadsheet is damaged.');
+        } finally {
+            $reader->close();
+        }
+    }
+
+    /** @return \Generator<int, list<string>> */
+    private function csv(): \Generator
+    {
+        $file = fopen($this->path, 'rb');
+        if ($file === false) {
+            throw Refusal::at('file', 'The file cannot be read.');
+        }
+        $first = (string) fgets($file);
+        rewind($file);
+        if (str_starts_with($first, "\u{FEFF}")) {
+            fseek($file, 3);
+        }
+        $counts = array_map(static fn (string $mark): int => substr_count($first, $mark), [',' => ',', ';' => ';', "\t" => "\t"]);
+        arsort($counts);
+        for ($number = 1; ($cells = fgetcsv($file, null, (string) array_key_first($counts), '"', '')) !== false; $number++) {
+            $cells = array_map(static fn (?string $cell): string => $cell ?? '', $cells);
+            foreach ($cells as $cell) {
+                if (! mb_check_encoding($cell, 'UTF-8') || str_contains($cell, "\0")) {
+                    throw Refusal::at('file', "Row {$number} is not text in UTF-8. Save the table as XLSX or as CSV in UTF-8.");
+                }
+            }
+            yield $number => $cells;
+        }
+        fclose($file);
+    }
+
+    private static function text(mixed $value): string
+    {
+        return match (true) {
+            $value instanceof \DateTimeInterface => $value->format('Y-m-d'),
+            is_bool($value) => $value ? 'yes' : '',
+            // A spreadsheet keeps numbers as binary fractions; six decimals are what a quantity has.
+            is_float($value) => str_contains($text = sprintf('%.6F', $value), '.') ? rtrim(rtrim($text, '0'), '.') : $text,
+            default => is_scalar($value) ? (string) $value : '',
+        };
+    }
+
+    /** The apostrophe that a table is written with before what looks like a formula goes again. */
+    private static function plain(string $text): string
+    {
+        return trim(preg_replace('/^\'(?=[=+\-@\t])/', '', $text) ?? $text);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('imports', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->string('subject', 20);
+            $table->string('file', 200);
+            $table->string('path', 300);
+            $table->string('sha256', 64);
+            $table->date('first_day');
+            $table->string('state', 20)->default('waiting');
+            $table->integer('rows')->default(0)->comment('read so far');
+            $table->integer('fault_count')->default(0);
+            $table->jsonb('faults')->default('[]')->comment('the first of them: row, column, reason');
+            $table->string('outcome', 500)->default('');
+            $table->foreignId('person_id')->constrained('people');
+            $table->timestampTz('asked_at');
+            $table->timestampTz('ended_at')->nullable();
+        });
+        DB::statement("ALTER TABLE imports ADD CONSTRAINT imports_state CHECK (state IN ('waiting','checking','writing','done','refused','failed','cancelled'))");
+    }
+};

@@ -1,0 +1,96 @@
+import { api, told, type Schemas } from '../lib/api';
+import { count, moment } from '../lib/format';
+import { useQueryClient } from '@tanstack/react-query';
+import { useAct } from '../lib/useAct';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+
+type Row = Schemas['ImportData'];
+
+const states: Record<Row['state'], string> = {
+  waiting: 'waits for its turn',
+  checking: 'is being checked',
+  writing: 'is being written',
+  done: '■ taken over',
+  refused: '▲ refused, nothing was saved',
+  failed: '▲ broke off, nothing was saved',
+  cancelled: 'cancelled, nothing was saved',
+};
+
+const SHOWN = 50;
+
+/** One file: how far it is, what came of it, and what is wrong with which cell. */
+export function ImportRow({ row, mayCancel }: { row: Row; mayCancel: boolean }) {
+  const client = useQueryClient();
+  const cancel = useAct(
+    () => told(api.DELETE('/api/imports/{id}', { params: { path: { id: row.id } } })),
+    () => void client.invalidateQueries({ queryKey: ['imports'] }),
+  );
+  const underWay = ['waiting', 'checking', 'writing'].includes(row.state);
+  const cells = row.faults.some((fault) => fault.row > 0);
+  return (
+    <li className="border-t border-rule px-3 py-2 first:border-t-0">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <b className="font-semibold">{row.file}</b>
+        <span className="text-soft">
+          {row.subject}, {row.person}, {moment(row.asked_at)}
+        </span>
+        <span
+          role="status"
+          className={
+            row.state === 'done' ? 'text-accent' : row.state === 'refused' || row.state === 'failed' ? 'text-alarm' : ''
+          }
+        >
+          {states[row.state]}
+          {underWay && row.rows > 0 && `, ${count(row.rows)} rows`}
+          {row.outcome !== '' && `: ${row.outcome}`}
+        </span>
+        {mayCancel && (row.state === 'waiting' || row.state === 'checking') && (
+          <Button look="quiet" className="!h-6" busy={cancel.isPending} onClick={() => cancel.mutate(undefined)}>
+            Cancel
+          </Button>
+        )}
+        {cells && (
+          <a href={`/api/imports/${row.id}/marked`} download className="text-accent hover:underline">
+            The file with the bad cells marked
+          </a>
+        )}
+      </div>
+      {cancel.error && <Notice look="alarm">{cancel.error.message}</Notice>}
+      {row.faults.length > 0 &&
+        (cells ? (
+          <>
+            <p className="mt-1 text-sm">
+              {row.fault_count === 1 ? 'One cell is wrong.' : `${count(row.fault_count)} cells are wrong.`}
+            </p>
+            <table
+              aria-label={`What is wrong with ${row.file}`}
+              className="mt-1 w-full max-w-4xl border-collapse text-sm"
+            >
+              <thead>
+                <tr className="border-b border-rule text-left text-soft">
+                  <th className="w-16 py-0.5 font-medium">Row</th>
+                  <th className="w-36 py-0.5 font-medium">Column</th>
+                  <th className="py-0.5 font-medium">What is wrong</th>
+                </tr>
+              </thead>
+              <tbody>
+                {row.faults.slice(0, SHOWN).map((fault, at) => (
+                  <tr key={at} className="border-b border-rule">
+                    <td className="py-0.5">{fault.row}</td>
+                    <td className="py-0.5">{fault.column}</td>
+                    <td className="py-0.5">{fault.reason}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            {row.fault_count > SHOWN && (
+              <p className="text-sm text-soft">The first {SHOWN} are here; the marked file has more.</p>
+            )}
+          </>
+        ) : (
+          <Notice look="alarm">{row.faults[0]?.reason}</Notice>
+        ))}
+    </li>
+  );
+}
