@@ -33,7 +33,7 @@ final class StructureImport implements Importer
     /** @var array<int, array<int, int>> parent => find number => row */
     private array $finds = [];
 
-    /** @var array<int, list<int>> parent => components */
+    /** @var array<int, array<int, int>> parent => row => component */
     private array $components = [];
 
     /** @var array<int, array{int, string}> component without a released revision => the first row that names it, its number */
@@ -65,10 +65,10 @@ final class StructureImport implements Importer
                 $faults->add($row, 'component', "{$number} is not released. Take it over with its revision first, or give its structure in this file.");
             }
         }
-        $loop = LoopSearch::in($this->components);
+        $loop = LoopSearch::in(array_map(array_values(...), $this->components));
         if ($loop !== null) {
             $names = array_map(strval(...), array_flip(array_map(static fn (array $item): int => $item[0], $this->items)));
-            $faults->add($this->rowOf($loop[0]), 'component', 'A structure would contain itself: '.implode(' › ', array_map(static fn (int $id): string => $names[$id], $loop)).'.');
+            $faults->add((int) array_search($loop[1], $this->components[$loop[0]], true), 'component', 'A structure would contain itself: '.implode(' › ', array_map(static fn (int $id): string => $names[$id], $loop)).'.');
         }
         if ($this->finds === [] && $faults->count === 0) {
             throw Refusal::at('file', 'The file has no lines.');
@@ -149,12 +149,7 @@ final class StructureImport implements Importer
             $faults->add($number, 'find', "Find number {$line->find} of {$row['parent']} stands in row {$this->finds[$parent[0]][$line->find]} already.");
         }
         $this->finds[$parent[0]][$line->find] = $number;
-        $this->components[$parent[0]][] = $component[0];
-    }
-
-    private function rowOf(int $parent): int
-    {
-        return ($rows = $this->finds[$parent] ?? []) === [] ? 1 : min($rows);
+        $this->components[$parent[0]][$number] = $component[0];
     }
 
     /**

@@ -12,21 +12,20 @@ use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Refusal;
 
 /**
- * Finds items by words and properties. Any part of a number or title counts; when little reads like that, words that are
- * nearly so count too (trigrams, so that a typing error is forgiven).
+ * Finds items by words and properties. Any part of a number or title counts; when nothing reads like that, words that are
+ * nearly so count (trigrams, so that a typing error is forgiven).
  */
 final readonly class ItemSearch
 {
     public const MOST = 200;
 
-    /** With fewer found, words that are only nearly the same are tried. */
-    private const FEW = 5;
+    private const NEAR = 20;
 
     private const TEXT = "number || ' ' || title";
 
     /**
      * @param  array<string, string>  $asked  words, kind, category, status, used_in, supply: what is empty is not asked
-     * @return Collection<int, Item> products first, by number; those nearly so after them, the nearest first
+     * @return Collection<int, Item> products first, by number; if they are nearly so only, the nearest first
      */
     public function find(array $asked): Collection
     {
@@ -36,17 +35,31 @@ final readonly class ItemSearch
             $exact->whereRaw(self::TEXT.' ILIKE ?', ['%'.addcslashes($word, '%_\\').'%']);
         }
         $found = $exact->orderByDesc('sold')->orderBy('number')->limit(self::MOST)->get();
-        if ($words === [] || $found->count() >= self::FEW) {
+        if ($words === [] || $found->isNotEmpty()) {
             return $found;
         }
-        $near = $this->filtered($asked)->whereNotIn('id', $found->pluck('id'));
+        $near = $this->filtered($asked);
         foreach ($words as $word) {
-            $near->whereRaw('? <% ('.self::TEXT.')', [$word]);
+            $near->whereRaw('(? <% ('.self::TEXT.') OR '.self::TEXT.' ILIKE ANY (?::text[]))', [$word, self::swapped($word)]);
         }
 
         $near->orderByRaw('word_similarity(?, '.self::TEXT.') DESC, number', [implode(' ', $words)]);
 
-        return $found->merge($near->limit(self::FEW * 4)->get());
+        return $near->limit(self::NEAR)->get();
+    }
+
+    /** The word with each two neighbouring letters swapped: the error that trigrams forgive least. As an array of PostgreSQL. */
+    private static function swapped(string $word): string
+    {
+        $letters = mb_str_split(mb_substr($word, 0, 40));
+        $patterns = ['%'.addcslashes($word, '%_\\').'%'];
+        for ($i = 0; $i + 1 < count($letters); $i++) {
+            $swapped = $letters;
+            [$swapped[$i], $swapped[$i + 1]] = [$letters[$i + 1], $letters[$i]];
+            $patterns[] = '%'.addcslashes(implode('', $swapped), '%_\\').'%';
+        }
+
+        return '{'.implode(',', array_map(static fn (string $pattern): string => '"'.addcslashes($pattern, '"\\').'"', $patterns)).'}';
     }
 
     /**

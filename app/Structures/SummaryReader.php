@@ -33,15 +33,15 @@ final readonly class SummaryReader
         $index = StructureIndex::open($kind);
         $top = $index->positions->of($item->id);
         $explosion = Explosion::of($index->adjacency, $top, $day->number());
-        $levels = [];
+        $order = [];
         $totals = $explosion->totals();
         foreach (array_keys($totals) as $position) {
-            $levels[$position] = $explosion->level($position);
+            $order[$position] = [$explosion->level($position), $index->positions->item($position)];
         }
-        asort($levels);
+        asort($order);
         $rollUp = self::rollUp($index, $top, $day, [$top, ...array_keys($totals)]);
 
-        $shown = array_slice(array_keys($levels), $from, self::AT_MOST);
+        $shown = array_slice(array_keys($order), $from, self::AT_MOST);
         $ids = array_map($index->positions->item(...), $shown);
         $named = [];
         foreach ([$rollUp->withoutCost, $rollUp->withoutMass, $rollUp->withoutLead, $rollUp->chain] as $positions) {

@@ -87,7 +87,11 @@ final class DeepComparison
                     $differences[] = $difference;
                 }
                 if ($difference->before !== null && $difference->after !== null) {
-                    $below[] = [$before[1][$difference->before->key], $after[1][$difference->after->key], $at];
+                    $pair = [$before[1][$difference->before->key], $after[1][$difference->after->key], $at];
+                    // A part in place of an assembly, or the other way: what is in it came or went with it.
+                    if ($difference->kind !== DifferenceKind::Replaced || $this->bothHaveLines($pair[0], $pair[1])) {
+                        $below[] = $pair;
+                    }
                 }
             }
             if ($differences !== []) {
@@ -105,6 +109,11 @@ final class DeepComparison
         }
 
         return $next;
+    }
+
+    private function bothHaveLines(int $left, int $right): bool
+    {
+        return $this->before->lines($left)->ids !== [] && $this->after->lines($right)->ids !== [];
     }
 
     /**

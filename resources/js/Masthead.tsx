@@ -12,6 +12,7 @@ const places = [
   { to: '/', label: 'Desk' },
   { to: '/register', label: 'Register' },
   { to: '/items', label: 'Items' },
+  { to: '/compare', label: 'Compare' },
 ];
 
 /** The head of every page: where one can go, finding, and who is signed in. */

@@ -71,7 +71,7 @@ export function ImportPage() {
               ref={picker}
               type="file"
               accept=".csv,.xlsx,.json,.txt"
-              className="block h-8 py-1"
+              className="block h-8 file:mr-3 file:h-8 file:rounded-xs file:border file:border-solid file:border-strong file:bg-sheet file:px-3"
               onChange={(event) => setFile(event.target.files?.[0] ?? null)}
             />
           </Field>

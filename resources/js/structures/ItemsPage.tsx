@@ -70,7 +70,7 @@ export function ItemsPage() {
         <SearchInput
           label="Number or words of the title"
           initial={words}
-          className="!w-72"
+          className="!w-56"
           onWords={(next) => set('words', next)}
         />
         {filter(

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Structures\Commands\IndexStructures;
+use App\Structures\Index\IndexFolder;
+use App\Structures\Index\StructureIndex;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+use Orthotaxis\Core\Adjacency\Explosion;
+use Orthotaxis\Core\Structure\StructureKind;
+use Tests\Feature\Support\World;
+
+beforeEach(function (): void {
+    config(['orthotaxis.index.folder' => sys_get_temp_dir().'/orthotaxis-index-'.bin2hex(random_bytes(4))]);
+    $this->world = new World($this);
+});
+
+afterEach(fn () => File::deleteDirectory(config()->string('orthotaxis.index.folder')));
+
+/** Releases the replacement of the tube from a day on. */
+function releaseTube(World $world): string
+{
+    World::planningTakes();
+    $order = $world->signed();
+    $world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $world->version($order)])->assertOk();
+
+    return $order;
+}
+
+it('opens a structure to any level, with what goes into the top over each path', function (): void {
+    $this->world->as('vera', 'GET', '/items/200-0001/structure?levels=2&times=3')->assertOk()
+        ->assertJsonPath('rows.*.level', [1, 2, 2, 2])->assertJsonPath('rows.*.line.component', ['200-0010', '200-0040', '200-0042', '600-0014'])
+        ->assertJsonPath('rows.*.extended', ['3', '1.5', '6', '18'])->assertJsonPath('rows.*.opens', [true, false, false, false])
+        ->assertJsonPath('rows.0.times', '3');
+    $this->world->as('vera', 'GET', '/items/200-0001/structure')->assertJsonCount(1, 'rows');
+    $this->world->as('vera', 'GET', '/items/200-0001/structure?levels=99')->assertStatus(422);
+    $this->world->as('vera', 'GET', '/items/200-0001/structure?times=much')->assertStatus(422)->assertJsonStructure(['errors' => ['times']]);
+});
+
+it('sums up all that is in an item, and names what is missing from its sums', function (): void {
+    DB::table('items')->where('number', '600-0014')->update(['standard_cost' => null, 'mass' => 1_500_000, 'lead_time_days' => 9]);
+    DB::table('items')->where('number', '200-0010')->update(['lead_time_days' => 5]);
+    $summary = $this->world->as('vera', 'GET', '/items/200-0001/summary')->assertOk()
+        ->assertJsonPath('total', 4)->assertJsonPath('missing_cost', 1)->assertJsonPath('without_cost', ['600-0014'])
+        ->assertJsonPath('mass', '9')->assertJsonPath('lead_time_days', 14)->assertJsonPath('longest_chain', ['200-0001', '200-0010', '600-0014']);
+    // Half a metre of tube at 9.80 and two clamps at 0.68.
+    expect($summary->json('cost'))->toBe('6.26')
+        ->and(collect($summary->json('rows'))->pluck('quantity', 'item.number')->all())->toBe(['200-0010' => '1', '200-0040' => '0.5', '200-0042' => '2', '600-0014' => '6']);
+});
+
+it('tells where something is used, all of it or the end products only', function (): void {
+    $this->world->as('vera', 'GET', '/items/200-0040/where-used')->assertOk()->assertJsonPath('total', 2)->assertJsonPath('tops', 1)
+        ->assertJsonPath('rows.*.item.number', ['200-0010', '200-0001'])->assertJsonPath('rows.*.quantity', ['0.5', '0.5'])->assertJsonPath('rows.1.through', ['200-0010']);
+    $this->world->as('vera', 'GET', '/items/200-0040/where-used?only=tops')->assertJsonPath('rows.*.item.number', ['200-0001']);
+    $this->world->as('vera', 'GET', '/items/200-0099/where-used')->assertJsonPath('total', 0)->assertJsonPath('rows', []);
+});
+
+it('gives the same answers with an index and without, and what is released a moment later is in the next one', function (): void {
+    $ask = fn (string $on): array => [
+        $this->world->as('vera', 'GET', "/items/200-0001/summary?on={$on}")->json('rows.*.item.number'),
+        $this->world->as('vera', 'GET', "/items/200-0040/where-used?on={$on}")->json('rows.*.item.number'),
+        $this->world->as('vera', 'GET', "/items/200-0041/where-used?on={$on}")->json('rows.*.item.number'),
+    ];
+    $today = World::day(0);
+    $without = $ask($today);
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    expect((new IndexFolder(StructureKind::Engineering))->current())->not->toBeNull()
+        // Everything is in the files now; the notes of before do not have to be read again.
+        ->and($ask($today))->toBe($without);
+    DB::table('structure_touches')->delete();
+    expect($ask($today))->toBe($without);
+
+    releaseTube($this->world);
+    $later = World::day(30);
+    expect($ask($today))->toBe($without)
+        ->and($ask($later)[1])->toBe([])->and($ask($later)[2])->toBe(['200-0010', '200-0001'])
+        ->and($ask($later)[0])->toContain('200-0041')->not->toContain('200-0040');
+    $fresh = $ask($later);
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    expect($ask($later))->toBe($fresh);
+});
+
+it('builds anew only where it has fallen behind', function (): void {
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    $folder = new IndexFolder(StructureKind::Engineering);
+    $first = $folder->current();
+    $this->artisan(IndexStructures::class, ['--when-behind' => true])->assertSuccessful();
+    expect($folder->current())->toBe($first);
+    DB::statement('INSERT INTO items (number, title, kind, category_id, unit) SELECT \'N-\' || n, \'Filler\', \'part\', (SELECT min(id) FROM categories), \'pc\' FROM generate_series(1, 301) n');
+    DB::statement("INSERT INTO structure_touches (item_id) SELECT id FROM items WHERE number LIKE 'N-%'");
+    $this->artisan(IndexStructures::class, ['--when-behind' => true])->assertSuccessful();
+    expect($folder->current())->not->toBe($first);
+});
+
+it('never takes the lists of one database for those of another', function (): void {
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    $here = (new IndexFolder(StructureKind::Engineering))->current();
+    config(['database.connections.pgsql.database' => 'another']);
+    expect($here)->not->toBeNull()->and((new IndexFolder(StructureKind::Engineering))->current())->toBeNull();
+});
+
+it('keeps design, engineering and manufacturing apart', function (): void {
+    $item = $this->world->items['200-0010'];
+    $index = StructureIndex::open(StructureKind::Manufacturing);
+    expect(Explosion::of($index->adjacency, $index->positions->of($item), 30_000)->totals())->toBe([]);
+    $this->world->as('vera', 'GET', '/items/200-0010/structure?kind=sketch')->assertStatus(422)->assertJsonStructure(['errors' => ['kind']]);
+});
+
+it('compares two items, two days, a revision, and what an order makes of an item', function (): void {
+    $order = $this->world->inReview();
+    $compare = fn (string $query) => $this->world->as('vera', 'GET', "/comparison?{$query}");
+    $compare("left=200-0010&right=200-0010&right_order={$order}")->assertOk()->assertJsonPath('totals.replaced', 1)->assertJsonPath('totals.unchanged', 2)
+        ->assertJsonPath('rows.0.before.component', '200-0040')->assertJsonPath('rows.0.after.component', '200-0041')->assertJsonPath('rows.0.fields', ['component']);
+    $compare('left=200-0001&right=200-0010')->assertOk()->assertJsonPath('count', 3)->assertJsonPath('totals.replaced', 1)->assertJsonPath('totals.added', 2);
+    $compare('left=200-0010&right=200-0010')->assertOk()->assertJsonPath('count', 0)->assertJsonPath('rows', []);
+
+    $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest')])->assertOk();
+    World::planningTakes();
+    $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
+    $later = World::day(31);
+    // On two days, from the module down: one line of the head below it.
+    $compare("left=200-0001&right=200-0001&right_on={$later}")->assertOk()->assertJsonPath('count', 1)
+        ->assertJsonPath('rows.0.parent_after', '200-0010')->assertJsonPath('rows.0.way', ['200-0001']);
+    $compare("left=200-0001&right=200-0001&right_on={$later}&levels=one")->assertJsonPath('count', 0);
+    $compare('left=200-0010&right=200-0010&left_revision=A&right_revision=B')->assertJsonPath('totals.replaced', 1);
+    $compare("left=200-0001&right=200-0001&right_on={$later}&kinds=added")->assertJsonPath('count', 0)->assertJsonPath('totals.replaced', 1);
+});
+
+it('says which side of a comparison cannot be had, and why', function (string $query, string $place): void {
+    $this->world->as('vera', 'GET', "/comparison?{$query}")->assertStatus(422)->assertJsonStructure(['errors' => [$place]]);
+})->with([
+    ['left=200-0010', 'right'], ['left=no&right=200-0010', 'left'], ['left=200-0010&right=200-0010&right_on=soon', 'right_on'],
+    ['left=200-0010&right=200-0010&left_revision=Z', 'left_revision'], ['left=200-0010&right=200-0010&right_order=ECO-9', 'right_order'],
+    ['left=200-0010&right=200-0010&left_kind=sketch', 'left_kind'], ['left=200-0010&right=200-0010&kinds=odd', 'kinds'],
+]);
+
+it('gives a comparison as CSV, XLSX and PDF with old and new value and position', function (): void {
+    $order = $this->world->inReview();
+    $query = "left=200-0010&right=200-0010&right_order={$order}";
+    $csv = $this->world->as('vera', 'GET', "/comparison/csv?{$query}")->assertOk()->streamedContent();
+    expect($csv)->toContain("Difference,Position,Parent,Find,Component,Title,Field,Before,After\r\n")->toContain('Component,200-0040,200-0041');
+    expect($this->world->as('vera', 'GET', "/comparison/xlsx?{$query}")->assertOk()->streamedContent())->toStartWith("PK\x03\x04");
+    expect($this->world->as('vera', 'GET', "/comparison/pdf?{$query}")->assertOk()->streamedContent())->toStartWith('%PDF-');
+    $this->world->as('vera', 'GET', "/comparison/exe?{$query}")->assertStatus(422);
+});
+
+it('changes the days of a line under an order, and says when they make no sense', function (): void {
+    $order = $this->world->opened();
+    $this->world->edit($order, 'change', 20, ['first_day' => World::day(40), 'last_day' => World::day(39)])->assertStatus(422)->assertJsonStructure(['errors' => ['last_day']]);
+    $this->world->edit($order, 'change', 20, ['first_day' => 'soon'])->assertStatus(422)->assertJsonStructure(['errors' => ['first_day']]);
+    $this->world->edit($order, 'change', 20, ['last_day' => World::day(60)])->assertOk();
+    $row = collect($this->world->as('jonas', 'GET', "/orders/{$order}/items/200-0010/redline")->json('rows'))->firstWhere('after.find', 20);
+    expect($row['mark'])->toBe('changed')->and($row['fields'])->toBe(['last_day'])->and($row['after']['last_day'])->toBe(World::day(60));
+});
