@@ -44,6 +44,8 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::get('/items/{number}/summary', [SummaryController::class, 'show']);
     Route::get('/items/{number}/structure/{format}', [StructureFileController::class, 'show']);
     Route::get('/comparison', [CompareController::class, 'show']);
+    // Whoever may read may compare: the file changes nothing of ours.
+    Route::post('/comparison-files', [CompareController::class, 'bring'])->middleware($may(Ability::CompareFile));
     Route::get('/comparison/{format}', [CompareController::class, 'file']);
     Route::get('/exposure', [ExposureController::class, 'index']);
 

@@ -22,12 +22,15 @@ use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\LineReader;
 use Orthotaxis\Core\Structure\StructureKind;
 
-/** Takes over engineering structures of items that have none yet, as their first released revision. */
+/**
+ * Takes over structures of items that have none yet: engineering structures as the first released revision, design
+ * structures as what the model says of the revision there is.
+ */
 final class StructureImport implements Importer
 {
     private const AT_ONCE = 2_000;
 
-    /** @var array<string, array{int, string, Unit}> number => id, newest released revision ('' for none), unit */
+    /** @var array<string, array{int, string, Unit, ?int, bool}> number => id, newest released revision ('' for none), unit, newest revision of any status, whether that has design lines */
     private array $items = [];
 
     /** @var array<int, array<int, int>> parent => find number => row */
@@ -41,6 +44,8 @@ final class StructureImport implements Importer
 
     /** @var array<string, int> parent and line identity => row */
     private array $keys = [];
+
+    public function __construct(private readonly StructureKind $kind = StructureKind::Engineering) {}
 
     public static function columns(): array
     {
@@ -77,15 +82,7 @@ final class StructureImport implements Importer
 
     public function write(iterable $rows, Person $by, Day $firstDay): string
     {
-        $now = CarbonImmutable::now();
-        $revisions = [];
-        foreach (array_chunk(array_keys($this->finds), self::AT_ONCE) as $parents) {
-            $codes = Item::query()->with('category')->whereIn('id', $parents)->get()->mapWithKeys(static fn (Item $item): array => [$item->id => $item->category->sequence->first()]);
-            DB::table('revisions')->insert(array_map(static fn (int $parent): array => [
-                'item_id' => $parent, 'code' => $codes[$parent], 'status' => 'in_review', 'effective_from' => (string) $firstDay, 'reason' => 'First release, taken over',
-            ], $parents));
-            $revisions += DB::table('revisions')->whereIn('item_id', $parents)->where('status', 'in_review')->pluck('id', 'item_id')->all();
-        }
+        $revisions = $this->kind === StructureKind::Design ? $this->newestRevisions() : $this->firstRevisions($firstDay);
         $columns = array_keys(StructureLine::columns(new Line('', 1, '', Quantity::one(), Unit::Piece), 0));
         $copy = new CopyInto('structure_lines', ['revision_id', 'kind', ...$columns]);
         $reader = new LineReader;
@@ -95,14 +92,63 @@ final class StructureImport implements Importer
                 static fn (mixed $value): string|int|null => $value instanceof \BackedEnum ? $value->value : (is_bool($value) ? ($value ? 't' : 'f') : (is_int($value) || $value === null ? $value : (string) $value)),
                 array_values(StructureLine::columns($line, $this->items[$line->component][0])),
             );
-            $copy->row([$revisions[$this->items[$row['parent']][0]], StructureKind::Engineering->value, ...$values]);
+            $copy->row([$revisions[$this->items[$row['parent']][0]], $this->kind->value, ...$values]);
         }
         $copy->flush();
-        foreach (array_chunk($revisions, self::AT_ONCE) as $ids) {
-            DB::table('revisions')->whereIn('id', $ids)->update(['status' => 'released', 'released_by' => $by->id, 'released_at' => $now]);
+        if ($this->kind === StructureKind::Engineering) {
+            $released = ['status' => 'released', 'released_by' => $by->id, 'released_at' => CarbonImmutable::now()];
+            foreach (array_chunk($revisions, self::AT_ONCE) as $ids) {
+                DB::table('revisions')->whereIn('id', $ids)->update($released);
+            }
+        } else {
+            // No revision changed its status, so nothing else notes that the index has to read these again.
+            foreach (array_chunk(array_keys($revisions), self::AT_ONCE) as $parents) {
+                DB::table('structure_touches')->insert(array_map(static fn (int $parent): array => ['item_id' => $parent], $parents));
+            }
         }
 
         return count($revisions).' structures with '.$copy->count.' lines';
+    }
+
+    /** @return array<int, int> parent => revision, made for it and not released yet */
+    private function firstRevisions(Day $firstDay): array
+    {
+        $revisions = [];
+        foreach (array_chunk(array_keys($this->finds), self::AT_ONCE) as $parents) {
+            $codes = Item::query()->with('category')->whereIn('id', $parents)->get()->mapWithKeys(static fn (Item $item): array => [$item->id => $item->category->sequence->first()]);
+            DB::table('revisions')->insert(array_map(static fn (int $parent): array => [
+                'item_id' => $parent, 'code' => $codes[$parent], 'status' => 'in_review', 'effective_from' => (string) $firstDay, 'reason' => 'First release, taken over',
+            ], $parents));
+            $revisions += DB::table('revisions')->whereIn('item_id', $parents)->where('status', 'in_review')->pluck('id', 'item_id')->all();
+        }
+
+        return $revisions;
+    }
+
+    /** @return array<int, int> parent => its newest revision */
+    private function newestRevisions(): array
+    {
+        $revisions = [];
+        foreach ($this->items as [$id, , , $newest]) {
+            if (isset($this->finds[$id]) && $newest !== null) {
+                $revisions[$id] = $newest;
+            }
+        }
+
+        return $revisions;
+    }
+
+    /** Why the structure of an item cannot be taken over; null when it can. */
+    private function refused(string $number): ?string
+    {
+        [, $released, , $newest, $drawn] = $this->items[$number];
+
+        return match (true) {
+            $this->kind === StructureKind::Engineering => $released === '' ? null : "{$number} is released as revision {$released}: change it under an order.",
+            $newest === null => "{$number} has no revision that a model could belong to.",
+            $drawn => "The newest revision of {$number} has a design structure already, and that never changes.",
+            default => null,
+        };
     }
 
     /** @param  array<string, string>  $row */
@@ -111,8 +157,8 @@ final class StructureImport implements Importer
         $parent = $this->items[$row['parent']] ?? null;
         if ($parent === null) {
             $faults->add($number, 'parent', $row['parent'] === '' ? 'Name the parent by its item number.' : "There is no item {$row['parent']}.");
-        } elseif ($parent[1] !== '') {
-            $faults->add($number, 'parent', "{$row['parent']} is released as revision {$parent[1]}: change it under an order.");
+        } elseif (($refused = $this->refused($row['parent'])) !== null) {
+            $faults->add($number, 'parent', $refused);
         }
         try {
             $line = (new LineReader)->read(self::key($row), self::fields($row));
@@ -133,7 +179,7 @@ final class StructureImport implements Importer
         if (! $line->unit->measuresLike($component[2])) {
             $faults->add($number, 'unit', "{$line->component} is counted in {$component[2]->value}; {$line->unit->value} does not measure the same.");
         }
-        if ($component[1] === '') {
+        if ($this->kind === StructureKind::Engineering && $component[1] === '') {
             $this->unreleased[$component[0]] ??= [$number, $line->component];
         }
         if (($row['line'] ?? '') !== '') {
@@ -167,9 +213,13 @@ final class StructureImport implements Importer
                 }
             }
         }
-        foreach (DB::table('items')->leftJoin('revisions', static fn ($join) => $join->on('revisions.item_id', 'items.id')->where('status', 'released'))
-            ->whereIn('number', array_map(strval(...), array_keys($numbers)))->get(['number', 'items.id', 'code', 'unit']) as $item) {
-            $this->items[$item->number] = [$item->id, $item->code ?? '', Unit::from($item->unit)];
+        $rows = DB::select("SELECT i.number, i.id, i.unit, released.code, newest.id AS newest,
+                EXISTS (SELECT 1 FROM structure_lines l WHERE l.revision_id = newest.id AND l.kind = 'design') AS drawn
+            FROM items i LEFT JOIN revisions released ON released.item_id = i.id AND released.status = 'released'
+            LEFT JOIN LATERAL (SELECT id FROM revisions r WHERE r.item_id = i.id ORDER BY id DESC LIMIT 1) newest ON true
+            WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb))", [json_encode(array_map(strval(...), array_keys($numbers)))]);
+        foreach ($rows as $item) {
+            $this->items[$item->number] = [$item->id, $item->code ?? '', Unit::from($item->unit), $item->newest, $item->drawn];
         }
     }
 

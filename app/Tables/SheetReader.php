@@ -9,7 +9,7 @@ use Orthotaxis\Core\Refusal;
 
 /**
  * Reads a table of a file row by row, whatever its size. What the file is, its content says, never its name: XLSX, CSV
- * with commas, semicolons or tabs in UTF-8, or JSON as we write it.
+ * with commas, semicolons or tabs in UTF-8, JSON as we write it, or the product structure of an ISO 10303-21 file.
  */
 final readonly class SheetReader
 {
@@ -32,6 +32,7 @@ final readonly class SheetReader
         $table = match (true) {
             $this->begins("PK\x03\x04") => $this->sheet(),
             $this->begins('{') => (new JsonRows($this->path, $this->known))->rows(),
+            $this->begins('ISO-10303-21;') => (new StepRows($this->path))->rows(),
             default => $this->csv(),
         };
         foreach ($table as $number => $cells) {

@@ -130,3 +130,20 @@ it('can be cancelled before it is written, and not after', function (): void {
     expect(Import::query()->findOrFail($id)->state)->toBe('cancelled')->and(Item::query()->where('number', '300-1')->exists())->toBeFalse();
     $this->world->as('mira', 'DELETE', "/imports/{$id}")->assertStatus(422);
 });
+
+it('takes over what a design model says of an item, beside its engineering structure', function (): void {
+    $step = "ISO-10303-21;\nHEADER;\nFILE_SCHEMA(('AUTOMOTIVE_DESIGN'));\nENDSEC;\nDATA;\n#1=PRODUCT('200-0010','','',());\n#2=PRODUCT('200-0042','','',());\n"
+        ."#3=PRODUCT_DEFINITION_FORMATION('','',#1);\n#4=PRODUCT_DEFINITION_FORMATION('','',#2);\n#5=PRODUCT_DEFINITION('','',#3,#9);\n#6=PRODUCT_DEFINITION('','',#4,#9);\n"
+        ."#7=NEXT_ASSEMBLY_USAGE_OCCURRENCE('','','',#5,#6,'C1');\n#8=NEXT_ASSEMBLY_USAGE_OCCURRENCE('','','',#5,#6,'C2');\nENDSEC;\nEND-ISO-10303-21;\n";
+    ($this->bring)('design', $step, name: 'head.stp')->assertOk();
+    expect(($this->last)()->faults)->toBe([])->and(($this->last)()->outcome)->toBe('1 structures with 1 lines');
+    $this->world->as('vera', 'GET', '/items/200-0010/structure?kind=design')->assertJsonPath('rows.*.line.component', ['200-0042'])
+        ->assertJsonPath('rows.0.line.quantity', '2')->assertJsonPath('rows.0.line.designators', 'C1, C2');
+    // Engineering against design: what the model does not have is removed.
+    $this->world->as('vera', 'GET', '/comparison?left=200-0010&right=200-0010&right_kind=design')->assertJsonPath('totals.removed', 2);
+    expect(DB::table('structure_lines')->where('kind', 'engineering')->count())->toBe(4);
+
+    ($this->bring)('design', $step, name: 'head.stp')->assertOk();
+    expect(($this->last)()->faults[0]['reason'])->toContain('already');
+    expect(fn () => DB::transaction(fn () => DB::statement("UPDATE structure_lines SET quantity = 9 WHERE kind = 'design'")))->toThrow(Illuminate\Database\QueryException::class, 'never changes');
+});

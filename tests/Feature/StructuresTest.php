@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Structures\Commands\IndexStructures;
 use App\Structures\Index\IndexFolder;
 use App\Structures\Index\StructureIndex;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Orthotaxis\Core\Adjacency\Explosion;
@@ -152,4 +153,22 @@ it('changes the days of a line under an order, and says when they make no sense'
     $this->world->edit($order, 'change', 20, ['last_day' => World::day(60)])->assertOk();
     $row = collect($this->world->as('jonas', 'GET', "/orders/{$order}/items/200-0010/redline")->json('rows'))->firstWhere('after.find', 20);
     expect($row['mark'])->toBe('changed')->and($row['fields'])->toBe(['last_day'])->and($row['after']['last_day'])->toBe(World::day(60));
+});
+
+it('compares a file with what we have, through all the levels that it tells of', function (): void {
+    $bring = fn (string $content, string $name = 'theirs.csv') => $this->actingAs($this->world->people['vera'])
+        ->post('/api/comparison-files', ['file' => UploadedFile::fake()->createWithContent($name, $content)], ['Accept' => 'application/json']);
+    $id = $bring("parent,find,component,quantity,unit\n200-0001,10,200-0010,1,pc\n200-0010,10,200-0040,0.7,m\n200-0010,20,200-0042,2,pc\n200-0010,40,NOT-OURS,1,pc\n")
+        ->assertOk()->assertJsonPath('parents', ['200-0001', '200-0010'])->json('id');
+    $this->world->as('helen', 'GET', "/comparison?left=200-0001&right=200-0001&right_file={$id}")->assertOk()
+        ->assertJsonPath('totals.unchanged', 2)->assertJsonPath('totals.changed', 1)->assertJsonPath('totals.removed', 1)->assertJsonPath('totals.added', 1)
+        ->assertJsonPath('right.file', 'theirs.csv')->assertJsonPath('rows.*.parent_after', ['200-0010', '200-0010', '200-0010']);
+    // The other way round it says the opposite.
+    $this->world->as('helen', 'GET', "/comparison?right=200-0001&left=200-0001&left_file={$id}")->assertJsonPath('totals.removed', 1)->assertJsonPath('totals.added', 1);
+    $this->world->as('helen', 'GET', "/comparison?left=200-0001&right=200-0040&right_file={$id}")->assertStatus(422)->assertJsonStructure(['errors' => ['right_file']]);
+    $this->world->as('helen', 'GET', '/comparison?left=200-0001&right=200-0001&right_file=nothing')->assertStatus(422)->assertJsonStructure(['errors' => ['right_file']]);
+    $bring("parent,find,component,quantity,unit\n200-0001,ten,200-0010,1,pc\n")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
+    // What we give out, read in again, differs in nothing.
+    $own = $this->world->as('vera', 'GET', '/items/200-0001/structure/csv')->streamedContent();
+    $this->world->as('vera', 'GET', "/comparison?left=200-0001&right=200-0001&right_file={$bring($own)->json('id')}")->assertJsonPath('count', 0)->assertJsonPath('totals.unchanged', 4);
 });

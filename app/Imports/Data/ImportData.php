@@ -15,7 +15,7 @@ final readonly class ImportData
     /** @param  list<FaultRow>  $faults the first of them */
     private function __construct(
         #[OA\Property] public string $id,
-        #[OA\Property(enum: ['items', 'structures'])] public string $subject,
+        #[OA\Property(enum: ['items', 'structures', 'design'])] public string $subject,
         #[OA\Property] public string $file,
         #[OA\Property(enum: ['waiting', 'checking', 'writing', 'done', 'refused', 'failed', 'cancelled'])] public string $state,
         #[OA\Property] public int $rows,

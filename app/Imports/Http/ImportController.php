@@ -48,7 +48,7 @@ final class ImportController
     #[OA\Post(path: '/api/imports', operationId: 'startImport', tags: ['imports'], requestBody: new OA\RequestBody(content: new OA\MediaType(
         mediaType: 'multipart/form-data',
         schema: new OA\Schema(schema: 'ImportFile', required: ['subject', 'file'], properties: [
-            new OA\Property(property: 'subject', type: 'string', enum: ['items', 'structures']),
+            new OA\Property(property: 'subject', type: 'string', enum: ['items', 'structures', 'design']),
             new OA\Property(property: 'first_day', type: 'string', description: 'the first day on which what is released holds; today when left out'),
             new OA\Property(property: 'file', type: 'string', format: 'binary'),
         ]),
@@ -59,7 +59,7 @@ final class ImportController
         $request->validate([
             'subject' => ['required', Rule::enum(Subject::class)], 'first_day' => 'nullable|date_format:Y-m-d',
             'file' => 'required|file|max:65536',
-        ], ['file.required' => 'Choose a file.', 'file.max' => 'A file has at most 64 megabytes.', 'subject.*' => 'Say what the file brings: items or structures.', 'first_day.*' => 'Write the day as year-month-day.']);
+        ], ['file.required' => 'Choose a file.', 'file.max' => 'A file has at most 64 megabytes.', 'subject.*' => 'Say what the file brings: items, structures or a design model.', 'first_day.*' => 'Write the day as year-month-day.']);
         $file = $request->file('file');
         if (! $file instanceof UploadedFile) {
             throw Refusal::at('file', 'Give one file.');

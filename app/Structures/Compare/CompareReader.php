@@ -11,13 +11,13 @@ use App\Structures\Data\ItemRow;
 use App\Structures\Data\LineRow;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
+use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Comparison\DeepComparison;
 use Orthotaxis\Core\Comparison\Difference;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Comparison\ParentDifference;
-use Orthotaxis\Core\Comparison\Side;
+use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
-use Orthotaxis\Core\Structure\Structure;
 
 /** Compares two structures and tells the differences as rows, with the position of each. */
 final readonly class CompareReader
@@ -28,17 +28,16 @@ final readonly class CompareReader
 
     /**
      * @param  list<DifferenceKind>  $kinds  only these; none for all
-     * @param  ?Structure  $file  lines of a file in place of the right side's own
      */
-    public function read(SideSpec $left, SideSpec $right, bool $allLevels, array $kinds = [], ?Structure $file = null, int $atMost = self::AT_MOST): ComparisonPage
+    public function read(SideSpec $left, SideSpec $right, bool $allLevels, array $kinds = [], int $atMost = self::AT_MOST): ComparisonPage
     {
         $leftIndex = StructureIndex::open($left->kind);
         $rightIndex = $right->kind === $left->kind ? $leftIndex : StructureIndex::open($right->kind);
         $before = $this->sides->open($left, $leftIndex, 'left');
-        $after = $file === null
-            ? $this->sides->open($right, $rightIndex, 'right')
-            : SideReader::fixed(new IndexSide($rightIndex, $right->kind, $right->day), $right->item, $file);
-        $comparison = $this->compare($before, $leftIndex->positions->of($left->item->id), $after, $rightIndex->positions->of($right->item->id), $allLevels);
+        $after = $this->sides->open($right, $rightIndex, 'right');
+        $comparison = DeepComparison::of(
+            $before, $leftIndex->positions->of($left->item->id), $after, $rightIndex->positions->of($right->item->id), $allLevels ? PHP_INT_MAX : 1,
+        );
 
         $picked = [];
         $count = 0;
@@ -53,20 +52,15 @@ final readonly class CompareReader
         }
 
         return new ComparisonPage(
-            self::side($left, null), self::side($right, $file === null ? null : 'file'), $allLevels, $comparison->totals(), $count,
-            self::rows($picked, $leftIndex, $rightIndex),
+            self::side($left), self::side($right), $allLevels, $comparison->totals(), $count,
+            self::rows($picked, $before, $after),
         );
     }
 
-    private function compare(Side $before, int $left, Side $after, int $right, bool $allLevels): DeepComparison
-    {
-        return DeepComparison::of($before, $left, $after, $right, $allLevels ? PHP_INT_MAX : 1);
-    }
-
-    private static function side(SideSpec $spec, ?string $source): ComparisonSide
+    private static function side(SideSpec $spec): ComparisonSide
     {
         return new ComparisonSide(
-            $spec->item->number, $spec->item->title, $spec->kind->value, (string) $spec->day, $spec->revision, $spec->order, $source === 'file',
+            $spec->item->number, $spec->item->title, $spec->kind->value, (string) $spec->day, $spec->revision, $spec->order, $spec->file?->name,
         );
     }
 
@@ -74,12 +68,12 @@ final readonly class CompareReader
      * @param  list<array{ParentDifference, Difference}>  $picked
      * @return list<CompareRow>
      */
-    private static function rows(array $picked, StructureIndex $left, StructureIndex $right): array
+    private static function rows(array $picked, NamedSide $left, NamedSide $right): array
     {
-        $ids = $numbers = [];
+        $before = $after = $numbers = [];
         foreach ($picked as [$parent, $difference]) {
             foreach ([...$parent->way, [$parent->before, $parent->after]] as [$a, $b]) {
-                $ids += [$left->positions->item($a) => true, $right->positions->item($b) => true];
+                $before[$a] = $after[$b] = true;
             }
             foreach ([$difference->before, $difference->after] as $line) {
                 if ($line !== null) {
@@ -87,25 +81,37 @@ final readonly class CompareReader
                 }
             }
         }
-        $parents = Item::query()->whereIn('id', array_keys($ids))->pluck('number', 'id')->all();
+        $before = $left->numbers(array_keys($before));
+        $after = $right->numbers(array_keys($after));
         $items = Item::rows()->whereIn('number', array_map(strval(...), array_keys($numbers)))->get()->keyBy('number');
 
-        return array_map(static function (array $pair) use ($parents, $items, $left, $right): CompareRow {
+        return array_map(static function (array $pair) use ($before, $after, $items): CompareRow {
             [$parent, $difference] = $pair;
-            $way = array_map(static fn (array $step): string => $parents[$right->positions->item($step[1])], $parent->way);
+            $way = array_map(static fn (array $step): string => $after[$step[1]], $parent->way);
 
             return new CompareRow(
                 $way,
-                $parents[$left->positions->item($parent->before)],
-                $parents[$right->positions->item($parent->after)],
+                $before[$parent->before],
+                $after[$parent->after],
                 $difference->find(),
                 $difference->kind->value,
                 $difference->before === null ? null : LineRow::of($difference->before),
                 $difference->after === null ? null : LineRow::of($difference->after),
-                $difference->before === null ? null : ItemRow::of($items[$difference->before->component]),
-                $difference->after === null ? null : ItemRow::of($items[$difference->after->component]),
+                self::item($items, $difference->before),
+                self::item($items, $difference->after),
                 array_map(static fn (LineField $field): string => $field->value, $difference->fields),
             );
         }, $picked);
+    }
+
+    /**
+     * @param  Collection<array-key, Item>  $items  by number
+     * @return ?ItemRow null also for what a file names and we do not have
+     */
+    private static function item(Collection $items, ?Line $line): ?ItemRow
+    {
+        $item = $line === null ? null : $items->get($line->component);
+
+        return $item === null ? null : ItemRow::of($item);
     }
 }

@@ -13,7 +13,7 @@ use Orthotaxis\Core\Structure\Structure;
  * A side whose top is given line by line (a certain revision, what an order makes of it, a file), with the released
  * structure of a day below. The given lines have no digests: they are read and compared in full.
  */
-final readonly class FixedSide implements Side
+final readonly class FixedSide implements NamedSide
 {
     /** @var array<int, Line> by a number of its own */
     private array $lines;
@@ -48,6 +48,11 @@ final readonly class FixedSide implements Side
         return $own + ($others === [] ? [] : $this->below->read($others));
     }
 
+    public function numbers(array $items): array
+    {
+        return $this->below->numbers($items);
+    }
+
     public function agreesBelow(Side $other): bool
     {
         return ($other instanceof self ? $other->below : $other)->agreesBelow($this->below);
@@ -55,6 +60,6 @@ final readonly class FixedSide implements Side
 
     public function isSame(int $item, Side $other, int $otherItem): bool
     {
-        return $item === $otherItem && $item !== $this->top && $this->agreesBelow($other);
+        return $other instanceof FileSide ? $other->isSame($otherItem, $this, $item) : $item === $otherItem && $item !== $this->top && $this->agreesBelow($other);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Structures\Compare;
 
 use App\Structures\Index\StructureIndex;
 use App\Structures\LineLoader;
+use App\Structures\Models\Item;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Comparison\LineSet;
@@ -13,7 +14,7 @@ use Orthotaxis\Core\Comparison\Side;
 use Orthotaxis\Core\Structure\StructureKind;
 
 /** The released structure of a kind on a day, as a side of a comparison. Items are named by their positions in the index. */
-final readonly class IndexSide implements Side
+final readonly class IndexSide implements NamedSide
 {
     private int $dayNumber;
 
@@ -49,6 +50,17 @@ final readonly class IndexSide implements Side
         return (new LineLoader)->byId($lines);
     }
 
+    public function numbers(array $items): array
+    {
+        $ids = [];
+        foreach ($items as $item) {
+            $ids[$item] = $this->index->positions->item($item);
+        }
+        $numbers = Item::query()->whereIn('id', $ids)->pluck('number', 'id');
+
+        return array_map(static fn (int $id): string => (string) $numbers[$id], $ids);
+    }
+
     public function agreesBelow(Side $other): bool
     {
         return $other instanceof self && $other->kind === $this->kind && $other->dayNumber === $this->dayNumber;
@@ -56,6 +68,6 @@ final readonly class IndexSide implements Side
 
     public function isSame(int $item, Side $other, int $otherItem): bool
     {
-        return $item === $otherItem && $this->agreesBelow($other);
+        return $other instanceof FileSide ? $other->isSame($otherItem, $this, $item) : $item === $otherItem && $this->agreesBelow($other);
     }
 }

@@ -9,7 +9,6 @@ use App\Changes\OrderReader;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
-use Orthotaxis\Core\Comparison\Side;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\StructureKind;
@@ -24,8 +23,16 @@ final readonly class SideReader
      *
      * @throws Refusal
      */
-    public function open(SideSpec $spec, StructureIndex $index, string $place): Side
+    public function open(SideSpec $spec, StructureIndex $index, string $place): NamedSide
     {
+        if ($spec->file !== null) {
+            $structures = $spec->file->structures();
+            if (! isset($structures[$spec->item->number])) {
+                throw Refusal::at("{$place}_file", "{$spec->file->name} says nothing about {$spec->item->number}. It has ".implode(', ', array_slice(array_map(strval(...), array_keys($structures)), 0, 5)).'.');
+            }
+
+            return new FileSide($structures, $index);
+        }
         $below = new IndexSide($index, $spec->kind, $spec->day);
         $top = match (true) {
             $spec->order !== null => $this->afterOrder($spec, "{$place}_order"),

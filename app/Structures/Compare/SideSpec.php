@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Structures\Compare;
 
+use App\Structures\Models\ComparisonFile;
 use App\Structures\Models\Item;
 use App\Structures\Today;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\StructureKind;
@@ -20,6 +22,7 @@ final readonly class SideSpec
         public Day $day,
         public ?string $revision = null,
         public ?string $order = null,
+        public ?ComparisonFile $file = null,
     ) {}
 
     /**
@@ -39,7 +42,16 @@ final readonly class SideSpec
 
         return new self(
             $item, $kind, $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
-            $text("{$side}_revision") ?: null, $text("{$side}_order") ?: null,
+            $text("{$side}_revision") ?: null, $text("{$side}_order") ?: null, self::file($text("{$side}_file"), "{$side}_file"),
         );
+    }
+
+    private static function file(string $id, string $place): ?ComparisonFile
+    {
+        if ($id === '') {
+            return null;
+        }
+
+        return (Str::isUuid($id) ? ComparisonFile::query()->find($id) : null) ?? throw Refusal::at($place, 'There is no such file here. Bring it again.');
     }
 }

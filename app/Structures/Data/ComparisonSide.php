@@ -17,6 +17,6 @@ final readonly class ComparisonSide
         #[OA\Property] public string $on,
         #[OA\Property] public ?string $revision,
         #[OA\Property] public ?string $order,
-        #[OA\Property] public bool $file,
+        #[OA\Property(description: 'the name of the file it is read from')] public ?string $file,
     ) {}
 }

@@ -39,7 +39,7 @@ final readonly class ComparisonTable
     private static function side(ComparisonSide $side): string
     {
         return "{$side->number} {$side->title}, {$side->kind} structure, ".match (true) {
-            $side->file => 'as in a file',
+            $side->file !== null => "as in {$side->file}",
             $side->order !== null => "after {$side->order}",
             $side->revision !== null => "revision {$side->revision}",
             default => "as of {$side->on}",

@@ -29,6 +29,7 @@ export function AddLine({ redline, edit, onDone }: Props) {
     designators: '',
     notes: '',
     not_modelled: '',
+    phantom: '',
   });
   const [asked, setAsked] = useState(false);
   const set = (part: Partial<typeof line>) => setLine((before) => ({ ...before, ...part }));
@@ -104,6 +105,14 @@ export function AddLine({ redline, edit, onDone }: Props) {
           onChange={(event) => set({ not_modelled: event.target.checked ? 'yes' : '' })}
         />
         Never drawn: it stands in no model and on no drawing
+      </label>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={line.phantom === 'yes'}
+          onChange={(event) => set({ phantom: event.target.checked ? 'yes' : '' })}
+        />
+        Phantom: never stocked, its own components go straight into the parent
       </label>
       {asked && (
         <ProblemNotice problem={edit.error} shown={['find', 'component', 'quantity', 'unit', 'designators', 'notes']} />

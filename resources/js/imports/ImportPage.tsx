@@ -14,7 +14,11 @@ import { Page } from '../ui/Page';
 import { Select } from '../ui/Select';
 import { ImportRow } from './ImportRow';
 
-const subjects = { items: 'New items', structures: 'Structures of items that have none' } as const;
+const subjects = {
+  items: 'New items',
+  structures: 'Structures of items that have none',
+  design: 'What a design model says',
+} as const;
 type Subject = keyof typeof subjects;
 
 /** Takes over items and structures from files: checked whole first, saved only when nothing is wrong. */
@@ -58,7 +62,7 @@ export function ImportPage() {
             <Input type="date" value={firstDay} onChange={(event) => setFirstDay(event.target.value)} />
           </Field>
           <Field
-            label="File: XLSX, CSV or JSON"
+            label="File: XLSX, CSV, JSON or STEP"
             className="min-w-72"
             error={start.error?.at('file')}
             hint={
@@ -70,7 +74,7 @@ export function ImportPage() {
             <input
               ref={picker}
               type="file"
-              accept=".csv,.xlsx,.json,.txt"
+              accept=".csv,.xlsx,.json,.txt,.stp,.step"
               className="block h-8 file:mr-3 file:h-8 file:rounded-xs file:border file:border-solid file:border-strong file:bg-sheet file:px-3"
               onChange={(event) => setFile(event.target.files?.[0] ?? null)}
             />

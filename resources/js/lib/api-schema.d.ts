@@ -564,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/comparison-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringComparisonFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/items": {
         parameters: {
             query?: never;
@@ -1024,7 +1040,7 @@ export interface components {
         ImportData: {
             id: string;
             /** @enum {string} */
-            subject: "items" | "structures";
+            subject: "items" | "structures" | "design";
             file: string;
             /** @enum {string} */
             state: "waiting" | "checking" | "writing" | "done" | "refused" | "failed" | "cancelled";
@@ -1121,6 +1137,12 @@ export interface components {
             label: string;
             required: boolean;
         };
+        /** @description A file that can be compared now. */
+        BroughtFile: {
+            id: string;
+            name: string;
+            parents: string[];
+        };
         /** @description A category: how its items are numbered and revised, and what they are asked for. */
         CategoryRow: {
             code: string;
@@ -1167,7 +1189,8 @@ export interface components {
             on: string;
             revision: string | null;
             order: string | null;
-            file: boolean;
+            /** @description the name of the file it is read from */
+            file: string | null;
         };
         ItemPage: {
             item: components["schemas"]["ItemRow"];
@@ -2220,7 +2243,7 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** @enum {string} */
-                    subject: "items" | "structures";
+                    subject: "items" | "structures" | "design";
                     /** @description the first day on which what is released holds; today when left out */
                     first_day?: string;
                     /** Format: binary */
@@ -2622,11 +2645,13 @@ export interface operations {
                 left_on?: string;
                 left_revision?: string;
                 left_order?: string;
+                left_file?: string;
                 right?: string;
                 right_kind?: string;
                 right_on?: string;
                 right_revision?: string;
                 right_order?: string;
+                right_file?: string;
                 levels?: string;
                 kinds?: string;
             };
@@ -2673,6 +2698,42 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringComparisonFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtFile"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {

@@ -123,7 +123,7 @@ export function ComparePage() {
 
 function told(side: Side): string {
   const how = side.file
-    ? 'as in the file'
+    ? `as in ${side.file}`
     : side.order
       ? `after ${side.order}`
       : side.revision

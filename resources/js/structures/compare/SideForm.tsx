@@ -1,4 +1,5 @@
 import type { ApiProblem } from '../../lib/api';
+import { FileOfSide } from './FileOfSide';
 import { kinds } from '../../lib/words';
 import { Field } from '../../ui/Field';
 import { Input } from '../../ui/Input';
@@ -61,6 +62,11 @@ export function SideForm({ side, head, asked, onChange, problem }: Props) {
           onSet={(text) => onChange({ [name('order')]: text, [name('revision')]: '' })}
         />
       </div>
+      <FileOfSide
+        name={value('file')}
+        error={error(name('file'))}
+        onSet={(file, parents) => onChange({ [name('file')]: file, [side]: asked[side] ?? parents[0] ?? '' })}
+      />
     </fieldset>
   );
 }

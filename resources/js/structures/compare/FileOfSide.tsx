@@ -1,0 +1,55 @@
+import { useId } from 'react';
+import { api, told } from '../../lib/api';
+import { useAct } from '../../lib/useAct';
+import { Button } from '../../ui/Button';
+
+interface Props {
+  /** The file that is compared now, by its id; empty for none. */
+  name: string;
+  error: string | undefined;
+  onSet: (file: string, parents: string[]) => void;
+}
+
+/** A side may be read from a file: it is only compared, nothing of it is taken over. */
+export function FileOfSide({ name, error, onSet }: Props) {
+  const id = useId();
+  const bring = useAct(
+    async (file: File) => {
+      const body = new FormData();
+      body.append('file', file);
+      // What is sent is the form; the body beside it only satisfies the description.
+      return told(api.POST('/api/comparison-files', { body: { file: '' }, bodySerializer: () => body }));
+    },
+    (brought) => onSet(brought.id, brought.parents),
+  );
+  const wrong = bring.error?.message ?? error;
+  return (
+    <div className="mt-2 flex flex-wrap items-baseline gap-x-3 text-sm">
+      {name === '' ? (
+        <>
+          <label htmlFor={id} className="text-soft">
+            or as in a file
+          </label>
+          <input
+            id={id}
+            type="file"
+            accept=".csv,.xlsx,.json,.txt,.stp,.step"
+            className="file:mr-3 file:h-7 file:rounded-xs file:border file:border-solid file:border-strong file:bg-sheet file:px-2"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) bring.mutate(file);
+            }}
+          />
+        </>
+      ) : (
+        <>
+          <span>Read from a file.</span>
+          <Button look="quiet" className="!h-6" onClick={() => onSet('', [])}>
+            Take ours instead
+          </Button>
+        </>
+      )}
+      {wrong !== undefined && <p className="w-full text-alarm">▸ {wrong}</p>}
+    </div>
+  );
+}

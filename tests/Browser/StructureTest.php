@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Puts a file into the file field of the page. */
+function choose(object $screen, string $content, string $name): void
+{
+    $path = sys_get_temp_dir().'/'.$name;
+    file_put_contents($path, $content);
+    $screen->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector)->sendKeys($path);
+}
+
+it('is walked by keyboard: opens, closes, goes to the parent, extends a block, opens the item', function (): void {
+    $this->screen->signIn('jonas.weir', '/items/200-0001')->see('Pump head')->settled();
+    $this->screen->driver->executeScript('document.querySelector("tr[aria-level=\'1\'][aria-expanded]").focus()');
+    $level = fn (): string => (string) $this->screen->driver->executeScript('return document.activeElement.getAttribute("aria-level")');
+    $this->screen->keys(WebDriverKeys::ARROW_RIGHT)->see('Rotor assembly')->keys(WebDriverKeys::ARROW_DOWN);
+    $this->screen->until('the first line below', fn (): bool => $level() === '2');
+    $this->screen->keys(WebDriverKeys::ARROW_LEFT);
+    $this->screen->until('the parent', fn (): bool => $level() === '1');
+    $this->screen->keys(WebDriverKeys::ARROW_LEFT)->dontSee('Rotor assembly');
+    // Shift and arrows mark a block of rows.
+    $this->screen->keys(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN, WebDriverKeys::NULL);
+    $this->screen->until('three rows marked', fn (): bool => count($this->screen->driver->findElements(WebDriverBy::cssSelector('tr[aria-selected=true]'))) === 3);
+    $this->screen->keys(WebDriverKeys::ENTER);
+    $this->screen->until('another item', fn (): bool => ! str_ends_with($this->screen->driver->getCurrentURL(), '200-0001'));
+});
+
+it('opens to a level, finds words in what is open, and sums up', function (): void {
+    $this->screen->signIn('jonas.weir', '/items/200-0001')->choose('How deep', 'All levels')->see('Roller set')->see('Extended');
+    expect($this->screen->driver->getCurrentURL())->toContain('levels=30');
+    $this->screen->type('Find in these lines', 'screw')->see('found')->keys(WebDriverKeys::ENTER);
+    $this->screen->until('a match that is marked', fn (): bool => str_contains((string) $this->screen->driver->findElement(WebDriverBy::cssSelector('tr[aria-selected=true]'))->getText(), 'Screw'));
+    $this->screen->press('Summed up')->see('Cost of all parts')->see('Longest lead time')->see('In one');
+});
+
+it('moves along the time ruler by keyboard, and shows the structure of that day', function (): void {
+    $this->screen->signIn('jonas.weir', '/items/200-0001')->see('As of')->settled();
+    $today = $this->screen->find('//*[@role="slider"]')?->getAttribute('aria-valuenow');
+    $this->screen->driver->executeScript('document.querySelector("[role=slider]").focus()');
+    $this->screen->keys(WebDriverKeys::ARROW_LEFT, WebDriverKeys::ARROW_LEFT);
+    $this->screen->until('two days earlier', fn (): bool => (int) $this->screen->find('//*[@role="slider"]')?->getAttribute('aria-valuenow') === (int) $today - 2);
+    expect($this->screen->driver->getCurrentURL())->toContain('on=');
+    $this->screen->press('← Earlier mark')->see('takes effect');
+});
+
+it('compares two items, filters, swaps, and keeps all of it in the address', function (): void {
+    $this->screen->signIn('vera.stone', '/compare')->see('Name an item on either side');
+    $this->screen->pick('Item, before', '210-0100')->pick('Item, after', '210-0101')->see('Bottle carousel, 24')->see('7 lines are the same');
+    expect($this->screen->driver->getCurrentURL())->toContain('left=210-0100')->toContain('right=210-0101');
+    $this->screen->press('One level')->dontSee('Carousel clip');
+    $this->screen->press('Swap sides')->see('210-0101 Sampling unit, 24 positions');
+    $this->screen->until('swapped', fn (): bool => str_contains($this->screen->driver->getCurrentURL(), 'left=210-0101'));
+    // Sent to somebody, the address shows the same.
+    $this->screen->visit('/compare?left=210-0100&right=210-0101&kinds=changed')->see('Carousel clip')->dontSee('Carousel ring');
+    $this->screen->visit('/compare?left=210-0100&right=210-0100&right_revision=Q')->see('has no revision Q');
+});
+
+it('refuses a file cell by cell, and takes it over when it is right', function (): void {
+    $this->screen->signIn('mira.okafor', '/import')->see('Files so far');
+    choose($this->screen, "number,title,kind,category,unit\n999-0001,Test bracket,assembly,pump,pc\n999-0002,Test plate,thing,pump,pc\n", 'bad.csv');
+    $this->screen->press('Check and take over')->see('refused, nothing was saved')->see('kind')->see('Use one of assembly');
+    $this->screen->visit('/items/999-0001')->see('There is nothing of this number here.');
+    $this->screen->visit('/import')->see('bad.csv');
+    choose($this->screen, "number,title,kind,category,unit,revision\n999-0001,Test bracket,assembly,pump,pc,\n999-0002,Test plate,part,pump,pc,A\n", 'good.csv');
+    $this->screen->press('Check and take over')->see('2 items, 1 of them released');
+    $this->screen->choose('What the file brings', 'Structures');
+    choose($this->screen, "parent,find,component,quantity,unit\n999-0001,10,999-0002,4,pc\n", 'lines.csv');
+    $this->screen->press('Check and take over')->see('1 structures with 1 lines');
+    $this->screen->visit('/items/999-0001')->see('Test plate')->see('Where it is used');
+});
+
+it('makes a new item, numbered by the rule of its category', function (): void {
+    $this->screen->signIn('jonas.weir', '/items/new')->choose('Kind', 'Part')->choose('Category', 'Pump')->see('200-');
+    $this->screen->press('Make the item')->see('Give it a title.');
+    $this->screen->type('Title', 'Tube guide, short')->press('Make the item')->see('has no released revision yet');
+    expect($this->screen->text())->toContain('Tube guide, short')->toContain('200-');
+});
+
+it('finds an item in spite of an error of typing, and by what it is used in', function (): void {
+    $this->screen->signIn('vera.stone', '/items')->type('Number or words of the title', 'pmup haed')->see('200-0010');
+    $this->screen->press('Show all')->pick('Used in', '200-0010')->see('Rotor shaft')->dontSee('Battery pack');
+});

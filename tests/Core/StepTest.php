@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Step\ProductStructure;
+use Orthotaxis\Core\Step\Statements;
+use Orthotaxis\Core\Step\Value;
+
+/** @param  list<string>  $data */
+function model(array $data, string $schema = 'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF'): string
+{
+    return "ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((''),'2;1');\nFILE_SCHEMA(('{$schema}'));\nENDSEC;\nDATA;\n".implode(";\n", $data).";\nENDSEC;\nEND-ISO-10303-21;\n";
+}
+
+const PUMP = [
+    "#1=PRODUCT('200-0010','Pump head','',(#90))", "#2=PRODUCT('200-0042','Tube clamp','',(#90))", "#3=PRODUCT('','Screw M3; short','',(#90))",
+    "#11=PRODUCT_DEFINITION_FORMATION('E','',#1)", "#12=PRODUCT_DEFINITION_FORMATION_WITH_SPECIFIED_SOURCE('A','',#2,.BOUGHT.)", "#13 = PRODUCT_DEFINITION_FORMATION('A','',#3)",
+    "#21=PRODUCT_DEFINITION('design','',#11,#91)", "#22=PRODUCT_DEFINITION('design','',#12,#91)", "#23=PRODUCT_DEFINITION('design','',#13,#91)",
+    '#30=CARTESIAN_POINT(\'\',(0.,1.5,-2.E-3))', "#31=NEXT_ASSEMBLY_USAGE_OCCURRENCE('1','','',#21,#22,'C1')",
+    "#32=NEXT_ASSEMBLY_USAGE_OCCURRENCE('2','','',#21,#22,'C2')", "#33=NEXT_ASSEMBLY_USAGE_OCCURRENCE('3','','',#21,#23,\$)", "#34=NEXT_ASSEMBLY_USAGE_OCCURRENCE('4','','',#22,#23,\$)",
+];
+
+it('counts occurrences into quantities, and names what has no number by its name', function (string $schema): void {
+    $structure = ProductStructure::read([model(PUMP, $schema)]);
+    expect($structure->uses)->toBe(['200-0010' => ['200-0042' => [2, ['C1', 'C2']], 'Screw M3; short' => [1, []]], '200-0042' => ['Screw M3; short' => [1, []]]])
+        ->and($structure->names['200-0010'])->toBe('Pump head');
+})->with(['CONFIG_CONTROL_DESIGN', 'AUTOMOTIVE_DESIGN { 1 0 10303 214 3 1 1 }', 'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF']);
+
+it('reads the same wherever the file is cut', function (): void {
+    $text = model([...PUMP, "/* a comment; with 'signs */ #40=PRODUCT('it''s','x','',(#90))"]);
+    $whole = ProductStructure::read([$text]);
+    foreach ([1, 2, 3, 7, 64] as $size) {
+        expect(ProductStructure::read(str_split($text, $size))->uses)->toBe($whole->uses);
+    }
+    expect($whole->names)->toHaveKey("it's");
+});
+
+it('cuts statements at semicolons, not inside texts and comments', function (): void {
+    expect(iterator_to_array(Statements::of(["A('x;y');/*;*/B(/", '2);'])))->toBe(["A('x;y')", 'B(/2)']);
+});
+
+it('decodes letters', function (): void {
+    expect(Value::arguments("'\\X2\\00DC\\X0\\ber','a\\X\\E4b','\\S\\d','c:\\\\d',(#1,(#2,\$)),.T.,*"))->toBe(['Über', 'aäb', 'ä', 'c:\\d', ['#1', ['#2', '$']], '.T.', '*']);
+});
+
+it('says what is wrong with a file', function (string $text, string $said): void {
+    expect(fn () => ProductStructure::read([$text]))->toThrow(Refusal::class, $said);
+})->with([
+    ["hello;\n", 'no ISO 10303-21'], [model(PUMP, 'IFC4'), 'AP203'], [model(array_slice(PUMP, 0, 9)), 'no assembly'],
+    [model(array_filter(PUMP, fn (string $line): bool => ! str_starts_with($line, '#22='))), '#22'],
+]);
