@@ -16,8 +16,11 @@ use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 /** The file that was refused, as XLSX, each bad cell marked and its reason at the end of its row. */
 final readonly class MarkedSheet
 {
-    /** @return string where it is */
-    public static function write(Import $import): string
+    /**
+     * @param  string  $content  where the file is
+     * @return string where the marked one is
+     */
+    public static function write(Import $import, string $content): string
     {
         $importer = $import->subject->importer();
         $columns = $importer::columns();
@@ -30,7 +33,7 @@ final readonly class MarkedSheet
         $writer->openToFile($path);
         $bad = (new StyleBuilder)->setBackgroundColor(Color::rgb(255, 199, 190))->setFontBold()->build();
         $writer->addRow(WriterEntityFactory::createRowFromArray([...$columns, 'row', 'what is wrong'], (new StyleBuilder)->setFontBold()->build()));
-        foreach ((new SheetReader($import->path, $columns, $importer::needed()))->rows() as $number => $row) {
+        foreach ((new SheetReader($content, $columns, $importer::needed()))->rows() as $number => $row) {
             $cells = array_map(static function (string $column) use ($row, $reasons, $number, $bad): Cell {
                 $cell = TableFile::cell($row[$column] ?? '');
                 if (isset($reasons[$number][$column])) {

@@ -31,13 +31,17 @@ final readonly class TreeReader
 
     public function __construct(private StructureReader $structures) {}
 
-    /** @param  bool  $anyTime  every line of the revisions of that day, whenever it holds */
-    public function read(Item $item, StructureKind $kind, Day $day, bool $anyTime, int $levels, Quantity $times, ?string $revision = null): TreePage
+    /**
+     * @param  bool  $anyTime  every line of the revisions of that day, whenever it holds
+     * @param  ?PlannedStructures  $planned  given, open orders are laid over what is released
+     */
+    public function read(Item $item, StructureKind $kind, Day $day, bool $anyTime, int $levels, Quantity $times, ?string $revision = null, ?PlannedStructures $planned = null): TreePage
     {
         $index = StructureIndex::open($kind);
         $revisions = Revision::query()->with(['order', 'releasedBy'])->where('item_id', $item->id);
         $top = $revision === null ? $revisions->tap(Revision::effectiveOn($day))->first() : $revisions->where('code', $revision)->firstOrFail();
         $structures = [$item->number => $this->top($top?->id, $kind, $day, $anyTime)];
+        $structures = $planned?->over($structures, $day) ?? $structures;
         $components = [];
         $open = $structures[$item->number]->components();
         for ($level = 1; $open !== []; $level++) {
@@ -48,7 +52,8 @@ final readonly class TreeReader
             }
             $opening = $found->filter(fn (Item $one): bool => ! isset($structures[$one->number]) && self::opens($index, $one->id, $day));
             $open = [];
-            foreach ($this->below($opening->all(), $kind, $day, $anyTime) as $number => $structure) {
+            $below = $this->below($opening->all(), $kind, $day, $anyTime);
+            foreach ($planned?->over($below, $day) ?? $below as $number => $structure) {
                 $structures[$number] = $structure;
                 $open = [...$open, ...array_diff($structure->components(), array_map(strval(...), array_keys($components)), $open)];
             }
@@ -73,7 +78,8 @@ final readonly class TreeReader
             array_map(static fn (CoreRow $row): TreeRow => new TreeRow(
                 implode('/', $row->path), $row->level(), LineRow::of($row->line), $shown[$row->line->component], $opens[$row->line->component],
                 (string) $row->extended, (string) $row->line->unit->convert($row->extended, $items[$row->line->component]->unit),
-                $row->line->validity->holdsOn($day),
+                $row->line->validity->holdsOn($day), $planned?->marks[$row->parent][$row->line->key]->value ?? null,
+                isset($planned->marks[$row->parent][$row->line->key]) ? $planned->orders[$row->parent] : null,
             ), $rows),
         );
     }

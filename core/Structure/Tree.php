@@ -19,20 +19,20 @@ final readonly class Tree
      */
     public static function rows(string $top, array $structures, array $units, int $levels, Quantity $times): \Generator
     {
-        $stack = [[[], $times, array_values(($structures[$top] ?? new Structure)->lines), 0]];
+        $stack = [[$top, [], $times, array_values(($structures[$top] ?? new Structure)->lines), 0]];
         while ($stack !== []) {
-            [$path, $parents, $lines, $at] = array_pop($stack);
+            [$parent, $path, $parents, $lines, $at] = array_pop($stack);
             $line = $lines[$at] ?? null;
             if ($line === null) {
                 continue;
             }
-            $stack[] = [$path, $parents, $lines, $at + 1];
+            $stack[] = [$parent, $path, $parents, $lines, $at + 1];
             $extended = $line->quantity->times($parents);
             $here = [...$path, $line->key];
-            yield new TreeRow($here, $line, $extended);
+            yield new TreeRow($parent, $here, $line, $extended);
             $below = $structures[$line->component] ?? null;
             if ($below !== null && count($here) < $levels) {
-                $stack[] = [$here, $line->unit->convert($extended, $units[$line->component] ?? $line->unit), array_values($below->lines), 0];
+                $stack[] = [$line->component, $here, $line->unit->convert($extended, $units[$line->component] ?? $line->unit), array_values($below->lines), 0];
             }
         }
     }

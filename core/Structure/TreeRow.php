@@ -10,10 +10,11 @@ use Orthotaxis\Core\Quantity\Quantity;
 final readonly class TreeRow
 {
     /**
+     * @param  string  $parent  item number
      * @param  list<string>  $path  line keys from the top to this line
      * @param  Quantity  $extended  how much of the component goes into the top over this path, in the unit of the line
      */
-    public function __construct(public array $path, public Line $line, public Quantity $extended) {}
+    public function __construct(public string $parent, public array $path, public Line $line, public Quantity $extended) {}
 
     /** 1 for the lines of the top itself. */
     public function level(): int

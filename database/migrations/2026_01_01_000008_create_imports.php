@@ -11,11 +11,16 @@ return new class extends Migration
 {
     public function up(): void
     {
+        // Files are rows of the database: any machine may work on them, and a backup holds them.
+        Schema::create('stored_files', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->binary('content');
+        });
         Schema::create('imports', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->string('subject', 20);
             $table->string('file', 200);
-            $table->string('path', 300);
+            $table->foreignUuid('file_id')->constrained('stored_files');
             $table->string('sha256', 64);
             $table->date('first_day');
             $table->string('state', 20)->default('waiting');

@@ -18,7 +18,7 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'Items' => ['mira.okafor', '/items', 'Standard cost'],
     'an item' => ['mira.okafor', '/items/200-0001', 'through 210-0100'],
     'a structure summed up' => ['mira.okafor', '/items/200-0001?view=summed', 'Longest lead time'],
-    'a tree of all levels' => ['mira.okafor', '/items/100-0012?levels=30', 'Roller set'],
+    'a tree of all levels' => ['mira.okafor', '/items/100-0012?levels=30', 'lines in sight'],
     'a comparison' => ['mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same'],
     'a new item' => ['mira.okafor', '/items/new', 'Make the item'],
     'taking over files' => ['mira.okafor', '/import', 'Files so far'],

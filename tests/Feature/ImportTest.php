@@ -7,13 +7,11 @@ use App\Structures\Models\Item;
 use App\Tables\SheetReader;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
-    Storage::fake('local');
     $this->world = new World($this);
     $this->bring = fn (string $subject, string $content, string $by = 'mira', string $name = 'table.csv'): TestResponse => $this->actingAs($this->world->people[$by])
         ->post('/api/imports', ['subject' => $subject, 'file' => UploadedFile::fake()->createWithContent($name, $content)], ['Accept' => 'application/json']);

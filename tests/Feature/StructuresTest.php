@@ -172,3 +172,16 @@ it('compares a file with what we have, through all the levels that it tells of',
     $own = $this->world->as('vera', 'GET', '/items/200-0001/structure/csv')->streamedContent();
     $this->world->as('vera', 'GET', "/comparison?left=200-0001&right=200-0001&right_file={$bring($own)->json('id')}")->assertJsonPath('count', 0)->assertJsonPath('totals.unchanged', 4);
 });
+
+it('lays open orders over a structure: what it would be on a day if they were released', function (): void {
+    $order = $this->world->inReview();
+    $day = World::day(30);
+    $rows = fn (string $query) => $this->world->as('vera', 'GET', "/items/200-0001/structure?levels=2&{$query}")->assertOk();
+    $rows("on={$day}&orders=open")->assertJsonPath('rows.*.line.component', ['200-0010', '200-0041', '200-0042', '600-0014'])
+        ->assertJsonPath('rows.*.mark', [null, 'replaced', null, null])->assertJsonPath('rows.1.order', $order);
+    // Before its date, and without being asked for, nothing of it is seen.
+    $rows('on='.World::day(29).'&orders=open')->assertJsonPath('rows.1.line.component', '200-0040')->assertJsonPath('rows.*.mark', [null, null, null, null]);
+    $rows("on={$day}")->assertJsonPath('rows.1.line.component', '200-0040');
+    $rows("on={$day}&orders=open&levels=1")->assertJsonCount(1, 'rows');
+    $this->world->as('vera', 'GET', '/items/200-0001/structure?orders=all')->assertStatus(422);
+});

@@ -12,6 +12,7 @@ use App\Imports\Data\ImportData;
 use App\Imports\Jobs\RunImport;
 use App\Imports\MarkedSheet;
 use App\Imports\Models\Import;
+use App\Imports\StoredFile;
 use App\Imports\Subject;
 use App\People\Models\Person;
 use App\Structures\Today;
@@ -21,7 +22,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
@@ -58,16 +58,15 @@ final class ImportController
     {
         $request->validate([
             'subject' => ['required', Rule::enum(Subject::class)], 'first_day' => 'nullable|date_format:Y-m-d',
-            'file' => 'required|file|max:65536',
-        ], ['file.required' => 'Choose a file.', 'file.max' => 'A file has at most 64 megabytes.', 'subject.*' => 'Say what the file brings: items, structures or a design model.', 'first_day.*' => 'Write the day as year-month-day.']);
+            'file' => 'required|file|max:32768',
+        ], ['file.required' => 'Choose a file.', 'file.max' => 'A file has at most 32 megabytes.', 'subject.*' => 'Say what the file brings: items, structures or a design model.', 'first_day.*' => 'Write the day as year-month-day.']);
         $file = $request->file('file');
         if (! $file instanceof UploadedFile) {
             throw Refusal::at('file', 'Give one file.');
         }
-        $path = $file->store('imports', 'local');
-        $import = DB::transaction(static function () use ($request, $file, $path, $person): Import {
+        $import = DB::transaction(static function () use ($request, $file, $person): Import {
             $import = Import::query()->create([
-                'subject' => $request->string('subject')->toString(), 'file' => mb_substr($file->getClientOriginalName(), 0, 200), 'path' => Storage::disk('local')->path((string) $path),
+                'subject' => $request->string('subject')->toString(), 'file' => mb_substr($file->getClientOriginalName(), 0, 200), 'file_id' => StoredFile::keep($file->getRealPath()),
                 'sha256' => hash_file('sha256', $file->getRealPath()), 'first_day' => $request->string('first_day')->toString() ?: (string) Today::day(),
                 'state' => 'waiting', 'person_id' => $person->id, 'asked_at' => CarbonImmutable::now(),
             ]);
@@ -99,7 +98,7 @@ final class ImportController
             throw Refusal::at('import', 'No cell of it is marked.');
         }
 
-        return (new BinaryFileResponse(MarkedSheet::write($import), 200, ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet']))
+        return (new BinaryFileResponse(StoredFile::with($import->file_id, static fn (string $path): string => MarkedSheet::write($import, $path)), 200, ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet']))
             ->setContentDisposition('attachment', 'marked.xlsx')->deleteFileAfterSend();
     }
 }

@@ -6,6 +6,7 @@ namespace App\Imports\Jobs;
 
 use App\Imports\Faults;
 use App\Imports\Models\Import;
+use App\Imports\StoredFile;
 use App\Ledger\Ledger;
 use App\Structures\Commands\IndexStructures;
 use App\Tables\SheetReader;
@@ -37,29 +38,38 @@ final class RunImport implements ShouldQueue
             return;
         }
         $import = Import::query()->with('person')->findOrFail($this->import);
+        if (StoredFile::with($import->file_id, fn (string $path): bool => $this->run($import, $path, $ledger))) {
+            Artisan::call(IndexStructures::class, ['--when-behind' => true]);
+        }
+    }
+
+    /** @return bool whether it was taken over */
+    private function run(Import $import, string $path, Ledger $ledger): bool
+    {
         $importer = $import->subject->importer();
         $faults = new Faults;
         try {
-            $importer->check($this->rows($import), $faults);
+            $importer->check($this->rows($import, $path), $faults);
             if ($faults->count > 0) {
                 $import->update(['state' => 'refused', 'fault_count' => $faults->count, 'faults' => $faults->first, 'ended_at' => CarbonImmutable::now()]);
 
-                return;
+                return false;
             }
-            DB::transaction(function () use ($import, $importer, $ledger): void {
+            DB::transaction(function () use ($import, $importer, $path, $ledger): void {
                 $import->update(['state' => 'writing']);
-                $outcome = $importer->write($this->rows($import, told: false), $import->person, Day::parse($import->first_day));
+                $outcome = $importer->write($this->rows($import, $path, told: false), $import->person, Day::parse($import->first_day));
                 $ledger->record($import->person->login, 'import.done', $import->file, ['subject' => $import->subject->value, 'sha256' => $import->sha256, 'outcome' => $outcome]);
                 $import->update(['state' => 'done', 'outcome' => $outcome, 'ended_at' => CarbonImmutable::now()]);
             });
         } catch (Refusal $refusal) {
             $import->update(['state' => 'refused', 'fault_count' => 1, 'faults' => [['row' => 0, 'column' => '', 'reason' => $refusal->getMessage()]], 'ended_at' => CarbonImmutable::now()]);
 
-            return;
+            return false;
         } catch (Cancelled) {
-            return;
+            return false;
         }
-        Artisan::call(IndexStructures::class, ['--when-behind' => true]);
+
+        return true;
     }
 
     public function failed(\Throwable $fault): void
@@ -68,11 +78,11 @@ final class RunImport implements ShouldQueue
     }
 
     /** @return \Generator<int, array<string, string>> */
-    private function rows(Import $import, bool $told = true): \Generator
+    private function rows(Import $import, string $path, bool $told = true): \Generator
     {
         $importer = $import->subject->importer();
         $count = 0;
-        foreach ((new SheetReader($import->path, $importer::columns(), $importer::needed()))->rows() as $number => $row) {
+        foreach ((new SheetReader($path, $importer::columns(), $importer::needed()))->rows() as $number => $row) {
             if (++$count % self::TOLD_EVERY === 0 && $told) {
                 $this->tell($import, $count);
             }

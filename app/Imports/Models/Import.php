@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $id
  * @property Subject $subject
  * @property string $file what it is called
- * @property string $path where it is kept
+ * @property string $file_id its content
  * @property string $sha256
  * @property string $first_day
  * @property string $state waiting, checking, writing, done, refused, failed or cancelled

@@ -19,5 +19,7 @@ final readonly class TreeRow
         #[OA\Property(description: 'how much goes into the top over this path, in the unit of the line')] public string $extended,
         #[OA\Property(description: 'the same in the component\'s own unit: what to ask for when it is opened')] public string $times,
         #[OA\Property(description: 'whether the line holds on that day')] public bool $holds,
+        #[OA\Property(enum: ['added', 'replaced', 'changed', 'renumbered'], description: 'what an open order does to it, where these are laid over')] public ?string $mark,
+        #[OA\Property] public ?string $order,
     ) {}
 }

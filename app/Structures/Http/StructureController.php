@@ -11,6 +11,7 @@ use App\Http\Api\Refused;
 use App\Structures\Data\TreePage;
 use App\Structures\Data\UsedInPage;
 use App\Structures\Models\Item;
+use App\Structures\PlannedStructures;
 use App\Structures\Today;
 use App\Structures\TreeReader;
 use App\Structures\WhereUsedReader;
@@ -24,16 +25,17 @@ use Orthotaxis\Core\Structure\StructureKind;
 final class StructureController
 {
     #[OA\Get(path: '/api/items/{number}/structure', operationId: 'structure', tags: ['structures'])]
-    #[InPath('number'), InQuery('kind'), InQuery('on'), InQuery('revision'), InQuery('levels'), InQuery('times'), InQuery('time'), Ok(TreePage::class), Refused]
-    public function show(string $number, Request $request, TreeReader $reader): JsonResponse
+    #[InPath('number'), InQuery('kind'), InQuery('on'), InQuery('revision'), InQuery('levels'), InQuery('times'), InQuery('time'), InQuery('orders'), Ok(TreePage::class), Refused]
+    public function show(string $number, Request $request, TreeReader $reader, PlannedStructures $planned): JsonResponse
     {
-        $request->validate(['levels' => 'nullable|integer|min:1|max:'.TreeReader::DEEPEST, 'time' => 'nullable|in:any', 'revision' => 'nullable|string|max:20']);
+        $request->validate(['levels' => 'nullable|integer|min:1|max:'.TreeReader::DEEPEST, 'time' => 'nullable|in:any', 'orders' => 'nullable|in:open', 'revision' => 'nullable|string|max:20']);
         $times = $request->string('times')->toString();
         $revision = $request->string('revision')->toString();
 
         return new JsonResponse($reader->read(
             Item::query()->where('number', $number)->firstOrFail(), self::kind($request), Today::orAsked($request), $request->query('time') === 'any',
             max(1, $request->integer('levels')), $times === '' ? Quantity::one() : Quantity::parse($times, 'times'), $revision === '' ? null : $revision,
+            $request->query('orders') === 'open' ? $planned : null,
         ));
     }
 

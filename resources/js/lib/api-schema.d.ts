@@ -1305,6 +1305,12 @@ export interface components {
             times: string;
             /** @description whether the line holds on that day */
             holds: boolean;
+            /**
+             * @description what an open order does to it, where these are laid over
+             * @enum {string|null}
+             */
+            mark: "added" | "replaced" | "changed" | "renumbered" | null;
+            order: string | null;
         };
         /** @description What is above an item: all of it counted, a stretch of it told. */
         UsedInPage: {
@@ -2915,6 +2921,7 @@ export interface operations {
                 levels?: string;
                 times?: string;
                 time?: string;
+                orders?: string;
             };
             header?: never;
             path: {

@@ -50,7 +50,15 @@ export const queries = {
     }),
   tree: (
     number: string,
-    query: { on: string; kind: string; levels: string; times?: string; time?: string; revision?: string },
+    query: {
+      on: string;
+      kind: string;
+      levels: string;
+      times?: string;
+      time?: string;
+      orders?: string;
+      revision?: string;
+    },
   ) =>
     queryOptions({
       queryKey: ['items', 'tree', number, query],

@@ -34,7 +34,9 @@ export function CategoriesPage() {
                   </th>
                 ))}
                 <th className="px-2 py-1 text-right font-medium">Items</th>
-                <th />
+                <th>
+                  <span className="sr-only">Change</span>
+                </th>
               </tr>
             </thead>
             <tbody>

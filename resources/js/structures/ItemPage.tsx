@@ -119,6 +119,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             day={on}
             onChange={(day) => set('on', day, today())}
             revisions={page.revisions}
+            planned={page.changes.filter((change) => change.open && change.effective_on !== null)}
             lines={marks.data?.rows.map((row) => row.line) ?? []}
           />
           {view === 'summed' ? (
@@ -132,6 +133,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
               onLevels={(levels) => set('levels', String(levels), '1')}
               anyTime={params.get('time') === 'any'}
               onAnyTime={(any) => set('time', any ? 'any' : '', '')}
+              withOrders={params.get('orders') === 'open'}
+              onWithOrders={(wanted) => set('orders', wanted ? 'open' : '', '')}
             />
           )}
         </section>

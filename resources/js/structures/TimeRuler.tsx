@@ -1,4 +1,5 @@
 import { Slider } from 'radix-ui';
+import { useRef, useState } from 'react';
 import type { Schemas } from '../lib/api';
 import { day as written, plusDays, today } from '../lib/format';
 
@@ -7,16 +8,32 @@ interface Props {
   onChange: (day: string) => void;
   revisions: Schemas['RevisionRow'][];
   lines: Schemas['LineRow'][];
+  /** Open orders that name the item and have a date. */
+  planned: Schemas['ChangeRow'][];
 }
 
 const MILLIS = 86_400_000;
+const RESTS = 120;
 const at = (iso: string) => Math.round(Date.parse(`${iso}T00:00:00Z`) / MILLIS);
 
 /**
  * Days as a scale: marks where a revision takes effect or a line starts or ends; dragging the hand, or arrow keys,
  * shows the structure of that day.
  */
-export function TimeRuler({ day, onChange, revisions, lines }: Props) {
+export function TimeRuler({ day: shown, onChange, revisions, lines, planned }: Props) {
+  // The hand follows at once, however fast it is moved; the structure of the day is asked for when it rests.
+  const [day, setDay] = useState(shown);
+  const [before, setBefore] = useState(shown);
+  const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
+  if (before !== shown) {
+    setBefore(shown);
+    setDay(shown);
+  }
+  const move = (next: string) => {
+    setDay(next);
+    clearTimeout(rest.current);
+    rest.current = setTimeout(() => onChange(next), RESTS);
+  };
   const now = today();
   const marks = new Map<string, string>();
   for (const line of lines) {
@@ -25,6 +42,9 @@ export function TimeRuler({ day, onChange, revisions, lines }: Props) {
   }
   for (const revision of revisions) {
     if (revision.first_day) marks.set(revision.first_day, `revision ${revision.code} takes effect`);
+  }
+  for (const { number, effective_on } of planned) {
+    if (effective_on) marks.set(effective_on, `${number} is to take effect`);
   }
   const days = [...marks.keys(), now, day].map(at);
   const from = Math.min(...days, at(now) - 60) - 20;
@@ -45,13 +65,13 @@ export function TimeRuler({ day, onChange, revisions, lines }: Props) {
           {marks.has(day) && <span className="text-soft"> · {marks.get(day)}</span>}
         </span>
         <span className="flex gap-3">
-          <button type="button" className="text-accent hover:underline" onClick={() => jump(-1)}>
+          <button type="button" className="min-h-6 text-accent hover:underline" onClick={() => jump(-1)}>
             ← Earlier mark
           </button>
-          <button type="button" className="text-accent hover:underline" onClick={() => jump(1)}>
+          <button type="button" className="min-h-6 text-accent hover:underline" onClick={() => jump(1)}>
             Later mark →
           </button>
-          <button type="button" className="text-accent hover:underline" onClick={() => onChange(now)}>
+          <button type="button" className="min-h-6 text-accent hover:underline" onClick={() => onChange(now)}>
             Today
           </button>
         </span>
@@ -60,9 +80,7 @@ export function TimeRuler({ day, onChange, revisions, lines }: Props) {
         min={from}
         max={to}
         value={[at(day)]}
-        onValueChange={([value]) =>
-          value !== undefined && onChange(new Date(value * MILLIS).toISOString().slice(0, 10))
-        }
+        onValueChange={([value]) => value !== undefined && move(new Date(value * MILLIS).toISOString().slice(0, 10))}
         className="scale-x relative flex h-8 touch-none items-center select-none"
       >
         <Slider.Track className="relative h-full grow">
@@ -78,7 +96,7 @@ export function TimeRuler({ day, onChange, revisions, lines }: Props) {
               className="absolute top-1 -ml-1 text-xs leading-none text-accent"
               style={{ left: place(iso) }}
             >
-              ▾
+              {label.includes('is to take effect') ? '▿' : '▾'}
               <span className="absolute top-3 left-0.5 text-[0.7rem] text-soft">
                 {/revision (\w+)/.exec(label)?.[1] ?? '·'}
               </span>

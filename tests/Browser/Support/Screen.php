@@ -12,7 +12,7 @@ use Facebook\WebDriver\WebDriverKeys;
 /** What a person sees and does, in words: the test reads like a walk through the product. */
 final readonly class Screen
 {
-    private const PATIENCE = 30;
+    private const PATIENCE = 25;
 
     private const SETTLING = 3;
 

@@ -20,13 +20,25 @@ interface Props {
   onLevels: (levels: number) => void;
   anyTime: boolean;
   onAnyTime: (any: boolean) => void;
+  withOrders: boolean;
+  onWithOrders: (wanted: boolean) => void;
 }
 
 const depths = { 1: 'One level', 2: 'Two levels', 3: 'Three levels', 5: 'Five levels', 30: 'All levels' };
 
 /** The structure of an item as a tree, with what one does to find the way in it. */
-export function StructureView({ item, on, kind, levels, onLevels, anyTime, onAnyTime }: Props) {
-  const tree = useTree({ number: item.number, on, kind, levels, anyTime });
+export function StructureView({
+  item,
+  on,
+  kind,
+  levels,
+  onLevels,
+  anyTime,
+  onAnyTime,
+  withOrders,
+  onWithOrders,
+}: Props) {
+  const tree = useTree({ number: item.number, on, kind, levels, anyTime, withOrders });
   const [words, setWords] = useState('');
   const [at, setAt] = useState({ active: 0, anchor: 0 });
   const jump = (turn: 1 | -1) => {
@@ -83,6 +95,12 @@ export function StructureView({ item, on, kind, levels, onLevels, anyTime, onAny
           <input type="checkbox" checked={anyTime} onChange={(event) => onAnyTime(event.target.checked)} />
           Lines of any time
         </label>
+        {kind === 'engineering' && (
+          <label className="flex items-center gap-1.5">
+            <input type="checkbox" checked={withOrders} onChange={(event) => onWithOrders(event.target.checked)} />
+            Lay open orders over it
+          </label>
+        )}
         <span className="ml-auto flex items-center gap-3">
           <span className="text-soft">{count(tree.rows.length)} lines in sight</span>
           <Link

@@ -3,7 +3,8 @@ import { useRef, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { day, quantity } from '../../lib/format';
 import { useWindow } from '../../lib/useWindow';
-import { ItemNumber } from '../../ui/Num';
+import { Mark } from '../../ui/Mark';
+import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Status } from '../../ui/Status';
 import { toTabs } from '../../ui/tableText';
 import { isOpen, matches, type Openness, type TreeRow } from './treeRows';
@@ -65,8 +66,11 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
       body.current?.querySelector<HTMLElement>(`[aria-rowindex="${next + 2}"]`)?.focus({ preventScroll: true }),
     );
   };
-  const onKey = (event: KeyboardEvent<HTMLTableRowElement>, row: TreeRow, at: number) => {
-    if (event.target !== event.currentTarget) return;
+  const onKey = (event: KeyboardEvent<HTMLTableRowElement>) => {
+    // Where somebody is quick, the focus has not followed yet: what counts is the row that is active.
+    const at = current;
+    const row = rows[at];
+    if (event.target !== event.currentTarget || !row) return;
     const open = isOpen(row, openness);
     const acts: Record<string, () => void> = {
       ArrowDown: () => move(at + 1, event.shiftKey),
@@ -133,7 +137,7 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
                 aria-expanded={row.opens ? open : undefined}
                 aria-selected={at >= from && at <= to}
                 tabIndex={at === current ? 0 : -1}
-                onKeyDown={(event) => onKey(event, row, at)}
+                onKeyDown={onKey}
                 onFocus={(event) => event.target === event.currentTarget && at !== current && onActive(at, false)}
                 onClick={(event) => onActive(at, event.shiftKey)}
                 style={{ height: ROW }}
@@ -142,6 +146,7 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
                   row.level > 1 && 'bg-paper',
                   from !== to && at >= from && at <= to && '!bg-accent-soft',
                   !row.holds && 'text-soft line-through decoration-1',
+                  row.mark && `mark-${row.mark}`,
                 )}
               >
                 <td className="px-2 whitespace-nowrap" style={{ paddingLeft: `${0.5 + (row.level - 1) * 0.9}rem` }}>
@@ -173,6 +178,11 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
                 <td className="px-2">{row.line.unit}</td>
                 <td className="px-2 text-right text-soft">{quantity(row.extended)}</td>
                 <td className="max-w-72 truncate px-2 text-sm" title={remarks(row)}>
+                  {row.mark && row.order && (
+                    <span className="mr-2">
+                      <Mark value={row.mark} word /> by <ChangeNumber number={row.order} />
+                    </span>
+                  )}
                   {remarks(row)}
                 </td>
               </tr>

@@ -36,6 +36,8 @@ const row = (path: string, opens = false): TreeRow => {
     extended: '1',
     times: '1',
     holds: true,
+    mark: null,
+    order: null,
   };
 };
 const paths = (rows: TreeRow[]) => rows.map((one) => one.path);

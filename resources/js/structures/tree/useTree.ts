@@ -19,13 +19,15 @@ interface Asked {
   kind: string;
   levels: number;
   anyTime: boolean;
+  /** Whether open orders are laid over what is released. */
+  withOrders: boolean;
 }
 
 /** A structure as a tree: some levels at once, deeper nodes as they are opened. */
-export function useTree({ number, on, kind, levels, anyTime }: Asked): Tree {
+export function useTree({ number, on, kind, levels, anyTime, withOrders }: Asked): Tree {
   const [turned, setTurned] = useState<ReadonlyMap<string, boolean>>(new Map());
   const [fetched, setFetched] = useState<{ number: string; times: string }[]>([]);
-  const time = anyTime ? { time: 'any' } : {};
+  const time = { ...(anyTime ? { time: 'any' } : {}), ...(withOrders ? { orders: 'open' } : {}) };
   const page = useQuery(queries.tree(number, { on, kind, levels: String(levels), ...time }));
   const below = useQueries({
     queries: fetched.map((branch) =>

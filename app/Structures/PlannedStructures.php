@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures;
+
+use App\Changes\Models\ChangeOrder;
+use App\Changes\OrderReader;
+use Illuminate\Database\Eloquent\Builder;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Comparison\DifferenceKind;
+use Orthotaxis\Core\Structure\Structure;
+
+/** What structures would be on a day if the open orders that are to hold by then were released. */
+final class PlannedStructures
+{
+    /** @var array<string, array<string, DifferenceKind>> item number => line key => what the order does to the line */
+    public array $marks = [];
+
+    /** @var array<string, string> item number => order */
+    public array $orders = [];
+
+    public function __construct(private readonly OrderReader $reader) {}
+
+    /**
+     * @param  array<string, Structure>  $structures  by item number, as they are
+     * @return array<string, Structure> as they would be; the later order wins where two revise one item
+     */
+    public function over(array $structures, Day $day): array
+    {
+        $numbers = array_map(strval(...), array_keys($structures));
+        $orders = ChangeOrder::query()
+            ->whereIn('state', [OrderState::Revising->value, OrderState::InReview->value, OrderState::Signed->value])
+            ->where('effective_on', '<=', (string) $day)
+            ->whereHas('items', static fn (Builder $row): Builder => $row->where('outcome', Outcome::Revise->value)->whereHas('item', static fn (Builder $item): Builder => $item->whereIn('number', $numbers)))
+            ->orderBy('effective_on')->orderBy('id')->get();
+        foreach ($orders as $order) {
+            foreach ($this->reader->toCore($order)->revised() as $item) {
+                if (! isset($structures[$item->number])) {
+                    continue;
+                }
+                $structures[$item->number] = $item->after->on($day);
+                $this->orders[$item->number] = $order->number;
+                $this->marks[$item->number] = [];
+                foreach (Comparison::of($item->before, $item->after)->changes() as $difference) {
+                    if ($difference->after !== null) {
+                        $this->marks[$item->number][$difference->after->key] = $difference->kind;
+                    }
+                }
+            }
+        }
+
+        return $structures;
+    }
+}
