@@ -11,7 +11,6 @@ use App\Changes\Models\ChangeOrder;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\Today;
-use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Comparison\DifferenceKind;
@@ -42,7 +41,7 @@ final readonly class ConsequenceReader
             $missing = [...$missing, ...$cost->missing];
             $own = $items[$item->number]->id;
             $difference[$own] = ($difference[$own] ?? Money::zero())->plus($cost->perUnit);
-            $used = WhereUsed::of($index->adjacency, $index->positions->of($own), $day->number());
+            $used = $index->whereUsed($own, $day);
             foreach ($used->parents as $position) {
                 $parent = $index->positions->item($position);
                 $above[$parent] = true;

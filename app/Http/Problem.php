@@ -36,6 +36,8 @@ final readonly class Problem
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->dontReport([Refusal::class, Stale::class]);
         $exceptions->render(static fn (Refusal $e): JsonResponse => self::answer(422, $e->getMessage(), array_map(static fn (string $reason): array => [$reason], $e->reasons)));
+        $exceptions->dontReport(\OverflowException::class);
+        $exceptions->render(static fn (\OverflowException $e): JsonResponse => self::answer(422, $e->getMessage()));
         $exceptions->render(static fn (Stale $e): JsonResponse => self::answer(409, $e->getMessage(), [], $e->theirs));
         $exceptions->render(static function (\Throwable $e, Request $request): ?JsonResponse {
             if (! $request->is('api/*')) {

@@ -8,7 +8,6 @@ use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Refusal;
 
 /**
@@ -96,7 +95,7 @@ final readonly class ItemSearch
     {
         $item = Item::query()->where('number', $number)->first() ?? throw Refusal::at('used_in', "There is no item {$number}.");
         $index = StructureIndex::open();
-        $explosion = Explosion::of($index->adjacency, $index->positions->of($item->id), Today::day()->number());
+        $explosion = $index->explosion($item->id, Today::day());
 
         return array_map($index->positions->item(...), array_keys($explosion->totals()));
     }

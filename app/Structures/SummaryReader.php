@@ -10,7 +10,6 @@ use App\Structures\Data\SummaryRow;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use Illuminate\Support\Facades\DB;
-use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Adjacency\RollUp;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\FixedPoint;
@@ -32,7 +31,7 @@ final readonly class SummaryReader
     {
         $index = StructureIndex::open($kind);
         $top = $index->positions->of($item->id);
-        $explosion = Explosion::of($index->adjacency, $top, $day->number());
+        $explosion = $index->explosion($item->id, $day);
         $order = [];
         $totals = $explosion->totals();
         foreach (array_keys($totals) as $position) {

@@ -22,7 +22,7 @@ final readonly class WhereUsedReader
     public function page(Item $item, Day $day, StructureKind $kind, bool $topsOnly, int $from): UsedInPage
     {
         $index = StructureIndex::open($kind);
-        $used = WhereUsed::of($index->adjacency, $index->positions->of($item->id), $day->number());
+        $used = $index->whereUsed($item->id, $day);
         $tops = $used->tops();
         $shown = array_slice($topsOnly ? $tops : $used->parents, $from, self::AT_MOST);
 
@@ -38,7 +38,7 @@ final readonly class WhereUsedReader
         $index = StructureIndex::open($kind);
         $asked = [];
         foreach ($items as $item) {
-            $used = WhereUsed::of($index->adjacency, $index->positions->of($item->id), $day->number());
+            $used = $index->whereUsed($item->id, $day);
             $asked[] = [$item, $used, array_slice($used->parents, 0, self::AT_MOST)];
         }
 

@@ -143,7 +143,7 @@ final class Flow
 
     public static function tooLarge(): \OverflowException
     {
-        return new \OverflowException('A quantity in this structure is too large to keep exactly.');
+        return new \OverflowException('A quantity in this structure becomes too large to be kept exactly.');
     }
 
     /** @param  iterable<int, list<int>>  $lists by position */

@@ -47,7 +47,7 @@ final readonly class FixedPoint
         $sum = $a + $b;
 
         // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
-        return is_int($sum) ? $sum : throw new \OverflowException("The sum of {$a} and {$b} is too large to keep exactly.");
+        return is_int($sum) ? $sum : throw new \OverflowException('A number becomes too large here to be kept exactly.');
     }
 
     /** $a × $numerator ÷ $denominator, rounded half away from zero. */
@@ -64,7 +64,7 @@ final readonly class FixedPoint
                 ->toBigInteger()
                 ->toInt();
         } catch (MathException $e) {
-            throw new \OverflowException("{$a} × {$numerator} ÷ {$denominator} is too large to keep exactly.", 0, $e);
+            throw new \OverflowException('A number becomes too large here to be kept exactly.', 0, $e);
         }
     }
 }

@@ -185,3 +185,19 @@ it('lays open orders over a structure: what it would be on a day if they were re
     $rows("on={$day}&orders=open&levels=1")->assertJsonCount(1, 'rows');
     $this->world->as('vera', 'GET', '/items/200-0001/structure?orders=all')->assertStatus(422);
 });
+
+it('says that a quantity becomes too large, in place of a wrong one', function (): void {
+    DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
+    DB::table('structure_lines')->update(['quantity' => 4_000_000_000_000_000_000]);
+    DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
+    foreach (['structure?levels=3', 'summary'] as $page) {
+        expect($this->world->as('vera', 'GET', "/items/200-0001/{$page}")->assertStatus(422)->json('message'))->toContain('too large');
+    }
+});
+
+it('names the way round when something contains itself', function (): void {
+    DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
+    DB::table('structure_lines')->where('component_id', $this->world->items['600-0014'])->update(['component_id' => $this->world->items['200-0001']]);
+    DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
+    expect($this->world->as('vera', 'GET', '/items/200-0040/where-used')->assertStatus(422)->json('message'))->toContain(' › 200-0001');
+});

@@ -55,8 +55,11 @@ final class RunImport implements ShouldQueue
 
                 return false;
             }
+            // Said before the transaction, so that others see it; from here on it cannot be cancelled.
+            if (Import::query()->where('id', $import->id)->where('state', 'checking')->update(['state' => 'writing']) === 0) {
+                return false;
+            }
             DB::transaction(function () use ($import, $importer, $path, $ledger): void {
-                $import->update(['state' => 'writing']);
                 $outcome = $importer->write($this->rows($import, $path, told: false), $import->person, Day::parse($import->first_day));
                 $ledger->record($import->person->login, 'import.done', $import->file, ['subject' => $import->subject->value, 'sha256' => $import->sha256, 'outcome' => $outcome]);
                 $import->update(['state' => 'done', 'outcome' => $outcome, 'ended_at' => CarbonImmutable::now()]);

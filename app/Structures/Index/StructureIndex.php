@@ -6,7 +6,12 @@ namespace App\Structures\Index;
 
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Adjacency;
+use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Adjacency\FlatList;
+use Orthotaxis\Core\Adjacency\Loop;
+use Orthotaxis\Core\Adjacency\WhereUsed;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\StructureKind;
 
 /**
@@ -76,6 +81,35 @@ final readonly class StructureIndex
             new Adjacency($positions->end(), $lists, array_map(FlatList::of(...), $down), array_map(FlatList::of(...), $users), $ordered),
             $positions, $lists, $newLines,
         );
+    }
+
+    /** @throws Refusal when something contains itself, with the way round it */
+    public function whereUsed(int $item, Day $day): WhereUsed
+    {
+        return $this->named(fn (): WhereUsed => WhereUsed::of($this->adjacency, $this->positions->of($item), $day->number()));
+    }
+
+    /** @throws Refusal when something contains itself, with the way round it */
+    public function explosion(int $item, Day $day): Explosion
+    {
+        return $this->named(fn (): Explosion => Explosion::of($this->adjacency, $this->positions->of($item), $day->number()));
+    }
+
+    /**
+     * @template Result
+     *
+     * @param  \Closure(): Result  $walk
+     * @return Result
+     */
+    private function named(\Closure $walk): mixed
+    {
+        try {
+            return $walk();
+        } catch (Loop $loop) {
+            $ids = array_map($this->positions->item(...), $loop->way);
+            $numbers = DB::table('items')->whereIn('id', $ids)->pluck('number', 'id');
+            throw Refusal::at('structure', 'An item is contained in itself: '.implode(' › ', array_map(static fn (int $id): string => $numbers[$id], $ids)).'.');
+        }
     }
 
     /** @return array{list<int>, list<int>, list<int>} ids, identities and digests of the lines of an item, in the order of its list */

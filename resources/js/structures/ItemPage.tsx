@@ -119,7 +119,9 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             day={on}
             onChange={(day) => set('on', day, today())}
             revisions={page.revisions}
-            planned={page.changes.filter((change) => change.open && change.effective_on !== null)}
+            planned={page.changes.filter(({ state }) =>
+              ['planning', 'revising', 'in_review', 'signed'].includes(state),
+            )}
             lines={marks.data?.rows.map((row) => row.line) ?? []}
           />
           {view === 'summed' ? (
