@@ -10,10 +10,13 @@ use Orthotaxis\Core\Calendar\Validity;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\StructureKind;
 
 /** Brings many lines from the database to core at once, without a model for each. */
 final readonly class LineLoader
 {
+    private const COLUMNS = 'l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation, l.not_modelled, l.phantom, l.valid_from, l.valid_to';
+
     /**
      * @param  list<int>  $ids
      * @return array<int, Line> by id
@@ -21,11 +24,31 @@ final readonly class LineLoader
     public function byId(array $ids): array
     {
         $lines = [];
-        foreach (DB::select('SELECT l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation, l.not_modelled, l.phantom, l.valid_from, l.valid_to FROM unnest(?::bigint[]) AS wanted (id) JOIN structure_lines l USING (id) JOIN items c ON c.id = l.component_id', ['{'.implode(',', $ids).'}']) as $row) {
+        foreach (DB::select('SELECT '.self::COLUMNS.' FROM unnest(?::bigint[]) AS wanted (id) JOIN structure_lines l USING (id) JOIN items c ON c.id = l.component_id', [self::list($ids)]) as $row) {
             $lines[$row->id] = self::line($row);
         }
 
         return $lines;
+    }
+
+    /**
+     * @param  list<int>  $revisions  ids
+     * @return array<int, list<Line>> by revision
+     */
+    public function ofRevisions(array $revisions, StructureKind $kind): array
+    {
+        $lines = [];
+        foreach (DB::select('SELECT '.self::COLUMNS.', l.revision_id FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.revision_id = ANY (?::bigint[]) AND l.kind = ?', [self::list($revisions), $kind->value]) as $row) {
+            $lines[$row->revision_id][] = self::line($row);
+        }
+
+        return $lines;
+    }
+
+    /** @param  list<int>  $ids */
+    private static function list(array $ids): string
+    {
+        return '{'.implode(',', $ids).'}';
     }
 
     private static function line(\stdClass $row): Line

@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
-use App\Structures\Models\StructureLine;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\StructureKind;
 
@@ -23,10 +20,7 @@ final readonly class StructureReader
      */
     public function ofRevisions(array $revisions, StructureKind $kind = StructureKind::Engineering): array
     {
-        return StructureLine::query()->with('component')->whereIn('revision_id', $revisions)->where('kind', $kind->value)->get()
-            ->groupBy('revision_id')
-            ->map(static fn (Collection $lines): Structure => new Structure($lines->map(static fn (StructureLine $line): Line => $line->toCore())))
-            ->all();
+        return array_map(static fn (array $lines): Structure => new Structure($lines), $revisions === [] ? [] : (new LineLoader)->ofRevisions($revisions, $kind));
     }
 
     public function ofRevision(?int $revision, StructureKind $kind = StructureKind::Engineering): Structure

@@ -37,6 +37,7 @@ write_servers() {
 }
 
 start_web() {
+    export DB_PERSISTENT=true
     quietly optimize php artisan optimize --except=views
     local dir=$1 port=$2
     write_servers "$dir" "$port"
