@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
+use App\Structures\Data\ItemRow;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Refusal;
 
 /**
@@ -24,17 +24,17 @@ final readonly class ItemSearch
 
     /**
      * @param  array<string, string>  $asked  words, kind, category, status, used_in, supply: what is empty is not asked
-     * @return Collection<int, Item> products first, by number; if they are nearly so only, the nearest first
+     * @return list<ItemRow> products first, by number; if they are nearly so only, the nearest first
      */
-    public function find(array $asked): Collection
+    public function find(array $asked): array
     {
         $words = preg_split('/\s+/', $asked['words'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $exact = $this->filtered($asked);
         foreach ($words as $word) {
             $exact->whereRaw(self::TEXT.' ILIKE ?', ['%'.addcslashes($word, '%_\\').'%']);
         }
-        $found = $exact->orderByDesc('sold')->orderBy('number')->limit(self::MOST)->get();
-        if ($words === [] || $found->isNotEmpty()) {
+        $found = self::rows($exact->orderByDesc('sold')->orderBy('number')->limit(self::MOST));
+        if ($words === [] || $found !== []) {
             return $found;
         }
         $near = $this->filtered($asked);
@@ -44,7 +44,20 @@ final readonly class ItemSearch
 
         $near->orderByRaw('word_similarity(?, '.self::TEXT.') DESC, number', [implode(' ', $words)]);
 
-        return $near->limit(self::NEAR)->get();
+        return self::rows($near->limit(self::NEAR));
+    }
+
+    /**
+     * @param  Builder<Item>  $query
+     * @return list<ItemRow> in its order
+     */
+    private static function rows(Builder $query): array
+    {
+        /** @var list<int> $ids */
+        $ids = $query->toBase()->pluck('id')->all();
+        $rows = ItemRows::byId($ids);
+
+        return array_map(static fn (int $id): ItemRow => $rows[$id], $ids);
     }
 
     /** The word with each two neighbouring letters swapped: the error that trigrams forgive least. As an array of PostgreSQL. */
@@ -67,7 +80,7 @@ final readonly class ItemSearch
      */
     private function filtered(array $asked): Builder
     {
-        $query = Item::rows();
+        $query = Item::query();
         foreach (['kind', 'supply'] as $column) {
             if (($asked[$column] ?? '') !== '') {
                 $query->where($column, $asked[$column]);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
-use App\Structures\Data\ItemRow;
 use App\Structures\Data\SummaryPage;
 use App\Structures\Data\SummaryRow;
 use App\Structures\Index\StructureIndex;
@@ -46,7 +45,8 @@ final readonly class SummaryReader
         foreach ([$rollUp->withoutCost, $rollUp->withoutMass, $rollUp->withoutLead, $rollUp->chain] as $positions) {
             $named = [...$named, ...array_map($index->positions->item(...), array_slice($positions, 0, self::NAMED))];
         }
-        $items = Item::rows()->whereIn('id', $ids)->get()->keyBy('id');
+        $items = ItemRows::byId($ids);
+        $costs = DB::table('items')->whereIn('id', $ids)->pluck('standard_cost', 'id');
         $numbers = Item::query()->whereIn('id', $named)->pluck('number', 'id');
         /** @param  list<int>  $positions */
         $names = static fn (array $positions): array => array_values(array_map(
@@ -58,13 +58,13 @@ final readonly class SummaryReader
             (string) Money::ofTenThousandths($rollUp->cost), FixedPoint::format($rollUp->mass, self::MASS_PLACES), $rollUp->lead, $names($rollUp->chain),
             count($rollUp->withoutCost), count($rollUp->withoutMass), count($rollUp->withoutLead),
             $names($rollUp->withoutCost), $names($rollUp->withoutMass), $names($rollUp->withoutLead),
-            array_map(static function (int $position) use ($index, $items, $explosion): SummaryRow {
-                $item = $items[$index->positions->item($position)];
+            array_map(static function (int $position) use ($index, $items, $costs, $explosion): SummaryRow {
+                $id = $index->positions->item($position);
                 $quantity = $explosion->quantity($position);
 
                 return new SummaryRow(
-                    ItemRow::of($item), $explosion->level($position), (string) $quantity,
-                    $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost)->times($quantity),
+                    $items[$id], $explosion->level($position), (string) $quantity,
+                    $costs[$id] === null ? null : (string) Money::ofTenThousandths($costs[$id])->times($quantity),
                 );
             }, $shown),
         );

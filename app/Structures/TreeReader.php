@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
-use App\Structures\Data\ItemRow;
 use App\Structures\Data\LineRow;
 use App\Structures\Data\RevisionRow;
 use App\Structures\Data\TreePage;
@@ -69,15 +68,14 @@ final readonly class TreeReader
             $rows[] = $row;
             $numbers[$row->line->component] = true;
         }
-        $items = Item::rows()->whereIn('number', array_map(strval(...), array_keys($numbers)))->get()->keyBy('number');
-        $shown = $items->map(ItemRow::of(...))->all();
-        $opens = $items->map(static fn (Item $one): bool => self::opens($index, $one->id, $day))->all();
+        $shown = ItemRows::byNumber(array_map(strval(...), array_keys($numbers)));
+        $opens = array_map(static fn (Item $one): bool => self::opens($index, $one->id, $day), array_intersect_key($components, $numbers));
 
         return new TreePage(
             $item->number, $kind->value, (string) $day, $anyTime, $top === null ? null : RevisionRow::of($top), $levels, $more,
             array_map(static fn (CoreRow $row): TreeRow => new TreeRow(
                 implode('/', $row->path), $row->level(), LineRow::of($row->line), $shown[$row->line->component], $opens[$row->line->component],
-                (string) $row->extended, (string) $row->line->unit->convert($row->extended, $items[$row->line->component]->unit),
+                (string) $row->extended, (string) $row->line->unit->convert($row->extended, $components[$row->line->component]->unit),
                 $row->line->validity->holdsOn($day), $planned?->marks[$row->parent][$row->line->key]->value ?? null,
                 isset($planned->marks[$row->parent][$row->line->key]) ? $planned->orders[$row->parent] : null,
             ), $rows),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
-use App\Structures\Data\ItemRow;
 use App\Structures\Data\UsedInPage;
 use App\Structures\Data\UsedInRow;
 use App\Structures\Index\StructureIndex;
@@ -51,23 +50,25 @@ final readonly class WhereUsedReader
      */
     private static function rows(StructureIndex $index, array $asked): array
     {
-        $ids = $through = [];
+        $shownIds = $through = $throughIds = [];
         foreach ($asked as [$item, $used, $shown]) {
             foreach ($shown as $parent) {
                 $through[$item->id][$parent] = array_map($index->positions->item(...), $used->through($parent));
-                $ids += [$index->positions->item($parent) => true] + array_fill_keys($through[$item->id][$parent], true);
+                $shownIds[$index->positions->item($parent)] = true;
+                $throughIds += array_fill_keys($through[$item->id][$parent], true);
             }
         }
-        $known = Item::rows()->whereIn('id', array_keys($ids))->get()->keyBy('id');
+        $known = ItemRows::byId(array_keys($shownIds));
+        $numbers = Item::query()->toBase()->whereIn('id', array_keys($throughIds))->pluck('number', 'id');
 
         $answer = [];
         foreach ($asked as [$item, $used, $shown]) {
             $answer[$item->number] = array_map(static fn (int $parent): UsedInRow => new UsedInRow(
-                ItemRow::of($known[$index->positions->item($parent)]),
+                $known[$index->positions->item($parent)],
                 $used->level($parent),
                 (string) $used->quantity($parent),
                 $item->unit->value,
-                array_map(static fn (int $id): string => $known[$id]->number, $through[$item->id][$parent]),
+                array_map(static fn (int $id): string => $numbers[$id], $through[$item->id][$parent]),
                 $used->isTop($parent),
             ), $shown);
         }

@@ -10,8 +10,7 @@ use App\Structures\Data\ComparisonSide;
 use App\Structures\Data\ItemRow;
 use App\Structures\Data\LineRow;
 use App\Structures\Index\StructureIndex;
-use App\Structures\Models\Item;
-use Illuminate\Database\Eloquent\Collection;
+use App\Structures\ItemRows;
 use Orthotaxis\Core\Comparison\DeepComparison;
 use Orthotaxis\Core\Comparison\Difference;
 use Orthotaxis\Core\Comparison\DifferenceKind;
@@ -83,7 +82,7 @@ final readonly class CompareReader
         }
         $before = $left->numbers(array_keys($before));
         $after = $right->numbers(array_keys($after));
-        $items = Item::rows()->whereIn('number', array_map(strval(...), array_keys($numbers)))->get()->keyBy('number');
+        $items = ItemRows::byNumber(array_map(strval(...), array_keys($numbers)));
 
         return array_map(static function (array $pair) use ($before, $after, $items): CompareRow {
             [$parent, $difference] = $pair;
@@ -105,13 +104,11 @@ final readonly class CompareReader
     }
 
     /**
-     * @param  Collection<array-key, Item>  $items  by number
+     * @param  array<string, ItemRow>  $items  by number
      * @return ?ItemRow null also for what a file names and we do not have
      */
-    private static function item(Collection $items, ?Line $line): ?ItemRow
+    private static function item(array $items, ?Line $line): ?ItemRow
     {
-        $item = $line === null ? null : $items->get($line->component);
-
-        return $item === null ? null : ItemRow::of($item);
+        return $line === null ? null : $items[$line->component] ?? null;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Structures\Data;
 
 use App\Changes\Models\ChangeOrder;
 use App\Http\Api\ListOf;
+use App\Structures\ItemKind;
 use App\Structures\Models\Item;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Quantity\Money;
@@ -41,6 +42,16 @@ final readonly class ItemRow
             $item->revisingOrders->map(static fn (ChangeOrder $order): string => $order->number)->values()->all(),
             $item->sold,
             $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost),
+        );
+    }
+
+    /** From a row that ItemRows has read. */
+    public static function read(\stdClass $row): self
+    {
+        return new self(
+            $row->number, $row->title, ItemKind::from($row->kind)->label(), $row->category, $row->unit, $row->revision, $row->status ?? 'in_work',
+            $row->revised_by === null ? [] : explode(',', $row->revised_by), $row->sold,
+            $row->standard_cost === null ? null : (string) Money::ofTenThousandths($row->standard_cost),
         );
     }
 }

@@ -37,7 +37,7 @@ final class ItemController
         /** @var array<string, ?string> $asked */
         $asked = $request->validate(array_fill_keys(['words', 'kind', 'category', 'status', 'supply', 'used_in'], 'nullable|string|max:200'));
 
-        return new JsonResponse($search->find(array_map(strval(...), $asked))->map(ItemRow::of(...)));
+        return new JsonResponse($search->find(array_map(strval(...), $asked)));
     }
 
     #[OA\Post(path: '/api/items', operationId: 'addItem', tags: ['structures'])]

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures;
+
+use App\Structures\Data\ItemRow;
+use Illuminate\Support\Facades\DB;
+
+/** Reads many items as rows of a table in one question, without a model for each. */
+final readonly class ItemRows
+{
+    private const SQL = "
+        SELECT i.id, i.number, i.title, i.kind, i.unit, i.sold, i.standard_cost, c.name AS category, r.code AS revision, r.status,
+            (SELECT string_agg(o.number, ',' ORDER BY o.id) FROM change_order_items oi JOIN change_orders o ON o.id = oi.order_id
+                WHERE oi.item_id = i.id AND oi.outcome = 'revise' AND o.state IN ('revising', 'in_review', 'signed')) AS revised_by
+        FROM items i JOIN categories c ON c.id = i.category_id LEFT JOIN revisions r ON r.item_id = i.id AND r.status = 'released'";
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, ItemRow> by id
+     */
+    public static function byId(array $ids): array
+    {
+        $rows = [];
+        foreach ($ids === [] ? [] : DB::select(self::SQL.' WHERE i.id = ANY (?::bigint[])', ['{'.implode(',', $ids).'}']) as $row) {
+            $rows[$row->id] = ItemRow::read($row);
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<string>  $numbers
+     * @return array<string, ItemRow> by number
+     */
+    public static function byNumber(array $numbers): array
+    {
+        $rows = [];
+        foreach ($numbers === [] ? [] : DB::select(self::SQL.' WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb))', [json_encode($numbers, JSON_THROW_ON_ERROR)]) as $row) {
+            $rows[$row->number] = ItemRow::read($row);
+        }
+
+        return $rows;
+    }
+}
