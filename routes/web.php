@@ -88,6 +88,8 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::controller(RedlineController::class)->prefix('orders/{number}/items/{item}')->group(static function () use ($may): void {
         Route::get('/redline', 'show');
         Route::post('/edits', 'edit')->middleware($may(Ability::ReviseStructure));
+        Route::get('/sheet/{format}', 'sheet');
+        Route::post('/sheet', 'readSheet')->middleware($may(Ability::ReviseStructure));
         Route::post('/undo', 'undo')->middleware($may(Ability::ReviseStructure));
         Route::post('/redo', 'redo')->middleware($may(Ability::ReviseStructure));
         Route::post('/newer', 'bringInNewer')->middleware($may(Ability::ReviseStructure));

@@ -17,12 +17,14 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Edit\Rebase;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\LineField;
+use Orthotaxis\Core\Structure\Structure;
 
 /** The only door to a released structure: edits under an order that is open for revision, by the person named on it. */
 final readonly class EditStructure
@@ -60,6 +62,34 @@ final readonly class EditStructure
                 'made_at' => CarbonImmutable::now(),
             ]);
             $this->ledger->record($by->login, "structure.{$operation->value}", $number, ['item' => $itemNumber, 'line' => $edit->line, 'fields' => $fields]);
+        });
+    }
+
+    /**
+     * Makes the lines of an item what they are to be, all of it or nothing: one edit for each line that differs.
+     *
+     * @param  int  $seen  the number of the newest edit that the lines were written from
+     * @return int how many edits it took
+     */
+    public function makeAll(Person $by, string $number, string $itemNumber, Structure $wanted, int $seen): int
+    {
+        return DB::transaction(function () use ($by, $number, $itemNumber, $wanted, $seen): int {
+            $row = $this->row($by, $number, $itemNumber);
+            $now = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
+            $edits = Comparison::of($now, $wanted)->asEdits();
+            $reasons = [];
+            foreach ($edits as $edit) {
+                try {
+                    $this->make($by, $number, $itemNumber, $edit->operation, $edit->line, $edit->fields, $seen);
+                } catch (Refusal $refusal) {
+                    $find = ($wanted->line($edit->line) ?? $now->line($edit->line))->find ?? 0;
+                    foreach ($refusal->reasons as $field => $reason) {
+                        $reasons["line {$find}, {$field}"] = "Line {$find}, {$field}: {$reason}";
+                    }
+                }
+            }
+
+            return $reasons === [] ? count($edits) : throw Refusal::because($reasons);
         });
     }
 

@@ -6,17 +6,26 @@ namespace App\Changes\Http;
 
 use App\Changes\Actions\EditStructure;
 use App\Changes\Data\Redline;
+use App\Changes\Models\ChangeOrder;
+use App\Changes\OrderReader;
 use App\Changes\RedlineReader;
+use App\Changes\StructureSheet;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Models\Person;
+use App\Tables\TableFile;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\LineField;
+use Orthotaxis\Core\Structure\Structure;
+use Symfony\Component\HttpFoundation\Response;
 
 /** The structure of an item under an order. Every act answers with the redline as it is then. */
 final readonly class RedlineController
@@ -43,6 +52,41 @@ final readonly class RedlineController
             array_map(static fn (?string $text): string => $text ?? '', $fields),
             $request->integer('seen'),
         );
+
+        return $this->redline($person, $number, $item);
+    }
+
+    #[OA\Get(path: '/api/orders/{number}/items/{item}/sheet/{format}', operationId: 'structureSheet', tags: ['changes'], responses: [new OA\Response(response: 200, description: 'The lines as they are to be: csv or xlsx')])]
+    #[InPath('number'), InPath('item'), InPath('format'), Refused]
+    public function sheet(string $number, string $item, string $format, OrderReader $orders): Response
+    {
+        return TableFile::answer(StructureSheet::of($item, self::after($number, $item, $orders)), $format, "{$number}-{$item}");
+    }
+
+    private static function after(string $number, string $item, OrderReader $orders): Structure
+    {
+        foreach ($orders->toCore(ChangeOrder::query()->where('number', $number)->firstOrFail())->revised() as $row) {
+            if ($row->number === $item) {
+                return $row->after;
+            }
+        }
+        throw Refusal::at('item', "{$number} does not revise {$item}.");
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/items/{item}/sheet', operationId: 'readStructureSheet', tags: ['changes'], requestBody: new OA\RequestBody(content: new OA\MediaType(
+        mediaType: 'multipart/form-data',
+        schema: new OA\Schema(required: ['file', 'seen'], properties: [new OA\Property(property: 'file', type: 'string', format: 'binary'), new OA\Property(property: 'seen', type: 'integer')]),
+    )))]
+    #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
+    public function readSheet(string $number, string $item, Request $request, #[CurrentUser] Person $person, OrderReader $orders): JsonResponse
+    {
+        $request->validate(['file' => 'required|file|max:8192', 'seen' => 'required|integer'], ['file.required' => 'Choose a file.', 'file.max' => 'A sheet has at most 8 megabytes.']);
+        $file = $request->file('file');
+        if (! $file instanceof UploadedFile) {
+            throw Refusal::at('file', 'Give one file.');
+        }
+        $wanted = StructureSheet::read($file->getRealPath(), $item, self::after($number, $item, $orders));
+        $this->action->makeAll($person, $number, $item, $wanted, $request->integer('seen'));
 
         return $this->redline($person, $number, $item);
     }

@@ -9,6 +9,8 @@ import { Loading } from '../ui/Loading';
 import { Notice, ProblemNotice } from '../ui/Notice';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
+import { SaveAs } from '../ui/SaveAs';
+import { SheetProblem } from './SheetProblem';
 import { AddLine } from './AddLine';
 import { ConsequenceStrip } from './ConsequenceStrip';
 import { DifferenceTotals } from './DifferenceTotals';
@@ -36,7 +38,7 @@ export function RevisePage() {
 function ReviseView({ redline }: { redline: Redline }) {
   const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState(false);
-  const { edit, turn } = useRedline(redline);
+  const { edit, turn, sheet } = useRedline(redline);
   const only = params.get('show') === 'differences';
   const setOnly = (next: boolean) => setParams(next ? { show: 'differences' } : {}, { replace: true });
   useShortcut('c', () => setOnly(!only));
@@ -75,6 +77,26 @@ function ReviseView({ redline }: { redline: Redline }) {
         <Button aria-pressed={only} onClick={() => setOnly(!only)}>
           {only ? 'Show all lines' : 'Show only what differs'} <kbd className="font-mono text-xs text-soft">c</kbd>
         </Button>
+        <SaveAs
+          address={`/api/orders/${redline.order}/items/${redline.item.number}/sheet`}
+          query=""
+          formats={['xlsx', 'csv']}
+        />
+        {redline.may_edit && (
+          <label className="cursor-pointer text-accent underline-offset-3 focus-within:underline hover:underline">
+            Read a sheet back
+            <input
+              type="file"
+              accept=".csv,.xlsx,.txt"
+              className="sr-only"
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                event.target.value = '';
+                if (file) sheet.mutate(file);
+              }}
+            />
+          </label>
+        )}
         <span className="ml-auto">
           <DifferenceTotals rows={redline.rows} />
         </span>
@@ -91,6 +113,7 @@ function ReviseView({ redline }: { redline: Redline }) {
           </Notice>
         )}
         <ProblemNotice problem={turn.error} />
+        <SheetProblem problem={sheet.error} />
         {!redline.may_edit && redline.state === 'revising' && (
           <Notice>Only the person named on the order can edit.</Notice>
         )}

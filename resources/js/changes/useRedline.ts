@@ -49,5 +49,24 @@ export function useRedline(redline: Redline) {
     onSuccess: refresh,
     onError,
   });
-  return { edit, turn };
+  const sheet = useMutation<Redline, ApiProblem, File>({
+    scope,
+    mutationFn: (file) => {
+      const seen = client.getQueryData(key)?.seen ?? redline.seen;
+      const form = new FormData();
+      form.append('file', file);
+      form.append('seen', String(seen));
+      // What is sent is the form; the body beside it only satisfies the description.
+      return told(
+        api.POST('/api/orders/{number}/items/{item}/sheet', {
+          params: { path },
+          body: { file: '', seen },
+          bodySerializer: () => form,
+        }),
+      );
+    },
+    onSuccess: refresh,
+    onError,
+  });
+  return { edit, turn, sheet };
 }

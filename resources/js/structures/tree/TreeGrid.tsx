@@ -52,6 +52,7 @@ const copied = [
 export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActive }: Props) {
   const { scroller, first, end, show } = useWindow(rows.length, ROW);
   const body = useRef<HTMLTableSectionElement>(null);
+  const frame = useRef(0);
   const navigate = useNavigate();
   const current = Math.min(active, rows.length - 1);
   const [from, to] = [Math.min(anchor, current), Math.max(anchor, current)];
@@ -61,8 +62,9 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
     const next = Math.max(0, Math.min(rows.length - 1, row));
     onActive(next, extend);
     show(next);
-    // The row may only now be drawn.
-    requestAnimationFrame(() =>
+    // The row may only now be drawn. Of several quick moves only the last takes the focus along.
+    cancelAnimationFrame(frame.current);
+    frame.current = requestAnimationFrame(() =>
       body.current?.querySelector<HTMLElement>(`[aria-rowindex="${next + 2}"]`)?.focus({ preventScroll: true }),
     );
   };
