@@ -78,6 +78,15 @@ final readonly class Line
         return $differs;
     }
 
+    /** As engineering sees it, who knows of no operations. */
+    public function withoutOperation(): self
+    {
+        return $this->operation === null ? $this : new self(
+            $this->key, $this->find, $this->component, $this->quantity, $this->unit, $this->designators, $this->notes, null,
+            $this->notModelled, $this->validity, $this->phantom,
+        );
+    }
+
     /**
      * The same line with some fields given anew, as people type them.
      *

@@ -201,3 +201,13 @@ it('names the way round when something contains itself', function (): void {
     DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
     expect($this->world->as('vera', 'GET', '/items/200-0040/where-used')->assertStatus(422)->json('message'))->toContain(' › 200-0001');
 });
+
+it('compares engineering with manufacturing by what both know: not by operations', function (): void {
+    $revision = DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->value('id');
+    DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
+    DB::statement("INSERT INTO structure_lines (revision_id, kind, plant, line_key, find, component_id, quantity, unit, operation)
+        SELECT revision_id, 'manufacturing', 'Weir', line_key, find, component_id, CASE find WHEN 30 THEN 2 ELSE 1 END * quantity, unit, 20 FROM structure_lines WHERE revision_id = ?", [$revision]);
+    DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
+    $this->world->as('vera', 'GET', '/comparison?left=200-0010&right=200-0010&right_kind=manufacturing')->assertOk()
+        ->assertJsonPath('totals.unchanged', 2)->assertJsonPath('totals.changed', 1)->assertJsonPath('rows.0.fields', ['quantity']);
+});

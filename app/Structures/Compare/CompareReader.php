@@ -32,8 +32,8 @@ final readonly class CompareReader
     {
         $leftIndex = StructureIndex::open($left->kind);
         $rightIndex = $right->kind === $left->kind ? $leftIndex : StructureIndex::open($right->kind);
-        $before = $this->sides->open($left, $leftIndex, 'left');
-        $after = $this->sides->open($right, $rightIndex, 'right');
+        $before = $this->sides->open($left, $leftIndex, $left->kind === $right->kind, 'left');
+        $after = $this->sides->open($right, $rightIndex, $left->kind === $right->kind, 'right');
         $comparison = DeepComparison::of(
             $before, $leftIndex->positions->of($left->item->id), $after, $rightIndex->positions->of($right->item->id), $allLevels ? PHP_INT_MAX : 1,
         );

@@ -11,6 +11,7 @@ use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Comparison\LineSet;
 use Orthotaxis\Core\Comparison\Side;
+use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\StructureKind;
 
 /** The released structure of a kind on a day, as a side of a comparison. Items are named by their positions in the index. */
@@ -18,7 +19,8 @@ final readonly class IndexSide implements NamedSide
 {
     private int $dayNumber;
 
-    public function __construct(public StructureIndex $index, public StructureKind $kind, public Day $day)
+    /** @param  bool  $operations  whether the operations of lines are compared; only manufacturing structures have any */
+    public function __construct(public StructureIndex $index, public StructureKind $kind, public Day $day, private bool $operations = true)
     {
         $this->dayNumber = $day->number();
     }
@@ -47,7 +49,9 @@ final readonly class IndexSide implements NamedSide
 
     public function read(array $lines): array
     {
-        return (new LineLoader)->byId($lines);
+        $read = (new LineLoader)->byId($lines);
+
+        return $this->operations ? $read : array_map(static fn (Line $line): Line => $line->withoutOperation(), $read);
     }
 
     public function numbers(array $items): array

@@ -19,11 +19,12 @@ final readonly class SideReader
     public function __construct(private StructureReader $structures, private OrderReader $orders) {}
 
     /**
+     * @param  bool  $operations  whether the operations of lines are compared
      * @param  string  $place  where it is said when the side cannot be had
      *
      * @throws Refusal
      */
-    public function open(SideSpec $spec, StructureIndex $index, string $place): NamedSide
+    public function open(SideSpec $spec, StructureIndex $index, bool $operations, string $place): NamedSide
     {
         if ($spec->file !== null) {
             $structures = $spec->file->structures();
@@ -33,7 +34,7 @@ final readonly class SideReader
 
             return new FileSide($structures, $index);
         }
-        $below = new IndexSide($index, $spec->kind, $spec->day);
+        $below = new IndexSide($index, $spec->kind, $spec->day, $operations);
         $top = match (true) {
             $spec->order !== null => $this->afterOrder($spec, "{$place}_order"),
             $spec->revision !== null => $this->ofRevision($spec, "{$place}_revision"),
