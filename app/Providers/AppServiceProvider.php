@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -30,6 +31,8 @@ final class AppServiceProvider extends ServiceProvider
         // Scripts and styles come from where the page comes from, whatever name or port that has.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
 
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)->by($request->string('login')->lower().'|'.$request->ip()));
+        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)->by($request->string('login')->lower().'|'.$request->ip())
+            // Only what was refused counts: whoever knows the password is never locked out by using it.
+            ->after(static fn (Response $response): bool => $response->getStatusCode() >= 400));
     }
 }

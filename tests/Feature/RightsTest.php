@@ -97,3 +97,15 @@ it('sends back with a reason, after which the signature is void', function (): v
         ->assertJsonPath('order.state', 'revising')->assertJsonPath('order.signatures.0.reason', 'Clamp too.')->assertJsonPath('order.signatures.1.void', true);
     $this->world->edit($order, 'change', 20, ['quantity' => '4'])->assertOk();
 });
+
+it('locks out whoever tries passwords, and never whoever knows theirs', function (): void {
+    $try = fn (string $password) => $this->postJson('/api/session', ['login' => 'vera', 'password' => $password]);
+    foreach (range(1, 25) as $_) {
+        $try('secret')->assertOk();
+    }
+    foreach (range(1, 20) as $_) {
+        $try('wrong')->assertStatus(422);
+    }
+    $try('wrong')->assertStatus(429);
+    $try('secret')->assertStatus(429);
+});
