@@ -139,11 +139,12 @@ foreach ($questions as $at => [$name, $kind, $asked, $sql]) {
     ];
 }
 $product = (string) DB::scalar('SELECT number FROM items WHERE id = ?', [$top]);
+$assembly = (string) DB::scalar("SELECT number FROM items WHERE kind = 'assembly' AND number LIKE 'G-%' ORDER BY id OFFSET (SELECT count(*) / 10 FROM items) LIMIT 1");
 $number = fn (array $item): string => (string) DB::scalar('SELECT number FROM items WHERE id = ?', [$item['u']]);
 say('Pages');
 Person::query()->updateOrCreate(['login' => 'bench'], ['name' => 'Bench', 'email' => 'bench@quillback.example', 'password' => bin2hex(random_bytes(12)), 'roles' => ['viewer'], 'active' => true]);
 $pages = (new Pages($address))->measure([
-    'structure page of a product' => "/api/items/{$product}/structure", 'expand an assembly' => '/api/items/G-0020000/structure', 'item page' => "/api/items/{$product}",
+    'structure page of a product' => "/api/items/{$product}/structure", 'expand an assembly' => "/api/items/{$assembly}/structure", 'item page' => "/api/items/{$product}",
     'where-used, typical' => "/api/items/{$number($typical)}/where-used", 'where-used, most shared' => "/api/items/{$number($shared)}/where-used",
     'search by words' => '/api/items?words=assembly+123', 'search by part of a number' => '/api/items?words=00123',
 ]);
