@@ -27,7 +27,14 @@ final readonly class Screen
 
     public function signIn(string $login, string $path = '/'): self
     {
-        $this->signOut()->visit($path);
+        $field = "//*[@id=//label[normalize-space()='Sign-in name']/@for]";
+        for ($try = 0; $try < 3; $try++) {
+            $this->signOut()->visit($path);
+            $this->until('a page, signed in or not', fn (): bool => $this->find($field) !== null || str_contains($this->text(), 'Find an item or a change'));
+            if ($this->find($field) !== null) {
+                break;
+            }
+        }
         $this->type('Sign-in name', $login);
         $this->type('Password', 'quillback');
         $this->press('Sign in');
@@ -39,6 +46,11 @@ final readonly class Screen
     /** Ends the session on the server too: an answer still on its way would bring the cookie back. */
     public function signOut(): self
     {
+        // A request still under way would save its session again when it ends, after it has been ended here.
+        $end = microtime(true) + self::PATIENCE;
+        while ($this->driver->executeScript('return document.querySelector(".is-waiting") !== null') === true && microtime(true) < $end) {
+            usleep(50_000);
+        }
         $this->driver->get($this->address.'/up');
         $this->driver->executeAsyncScript("const done = arguments[arguments.length - 1];
             const token = decodeURIComponent((document.cookie.match(/XSRF-TOKEN=([^;]+)/) || ['', ''])[1]);
