@@ -44,13 +44,7 @@ final readonly class StructureSheet
             if ($row['parent'] !== $item) {
                 $reasons["row {$number}, parent"] = "Row {$number}, parent: this sheet is read for {$item} alone.";
             }
-            $fields = [];
-            foreach (FileColumn::cases() as $column) {
-                $field = $column->field();
-                if ($field !== null && isset($row[$column->value])) {
-                    $fields[$field->value] = $row[$column->value];
-                }
-            }
+            $fields = FileColumn::fieldsOf($row);
             $key = Str::isUuid($row['line'] ?? '') ? $row['line'] : (string) Str::uuid7();
             if (isset($lines[$key])) {
                 $reasons["row {$number}, line"] = "Row {$number}, line: this line stands in the sheet already. Leave the cell of a copied row empty.";

@@ -18,7 +18,6 @@ use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\FileColumn;
 use Orthotaxis\Core\Structure\Line;
-use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\LineReader;
 use Orthotaxis\Core\Structure\StructureKind;
 
@@ -87,7 +86,7 @@ final class StructureImport implements Importer
         $copy = new CopyInto('structure_lines', ['revision_id', 'kind', ...$columns]);
         $reader = new LineReader;
         foreach ($rows as $row) {
-            $line = $reader->read(self::key($row), self::fields($row));
+            $line = $reader->read(self::key($row), FileColumn::fieldsOf($row));
             $values = array_map(
                 static fn (mixed $value): string|int|null => $value instanceof \BackedEnum ? $value->value : (is_bool($value) ? ($value ? 't' : 'f') : (is_int($value) || $value === null ? $value : (string) $value)),
                 array_values(StructureLine::columns($line, $this->items[$line->component][0])),
@@ -161,7 +160,7 @@ final class StructureImport implements Importer
             $faults->add($number, 'parent', $refused);
         }
         try {
-            $line = (new LineReader)->read(self::key($row), self::fields($row));
+            $line = (new LineReader)->read(self::key($row), FileColumn::fieldsOf($row));
         } catch (Refusal $refusal) {
             foreach ($refusal->reasons as $field => $reason) {
                 $faults->add($number, $field === 'not_modelled' ? FileColumn::NeverDrawn->value : $field, $reason);
@@ -246,22 +245,5 @@ final class StructureImport implements Importer
         $key = $row['line'] ?? '';
 
         return Str::isUuid($key) ? $key : (string) Str::uuid7();
-    }
-
-    /**
-     * @param  array<string, string>  $row
-     * @return array<value-of<LineField>, string>
-     */
-    private static function fields(array $row): array
-    {
-        $fields = [];
-        foreach (FileColumn::cases() as $column) {
-            $field = $column->field();
-            if ($field !== null && isset($row[$column->value])) {
-                $fields[$field->value] = $row[$column->value];
-            }
-        }
-
-        return $fields;
     }
 }

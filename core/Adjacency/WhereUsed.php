@@ -82,9 +82,4 @@ final readonly class WhereUsed
 
         return $tops;
     }
-
-    public function linesWalked(): int
-    {
-        return $this->flow->lines;
-    }
 }

@@ -33,11 +33,6 @@ final readonly class Day implements \Stringable
         return intdiv((new \DateTimeImmutable($this->iso, new \DateTimeZone('UTC')))->getTimestamp(), 86_400);
     }
 
-    public static function ofNumber(int $days): self
-    {
-        return new self(gmdate('Y-m-d', $days * 86_400));
-    }
-
     public function plusDays(int $days): self
     {
         $date = new \DateTimeImmutable($this->iso);

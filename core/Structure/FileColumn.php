@@ -43,4 +43,23 @@ enum FileColumn: string
             self::LastDay => LineField::LastDay,
         };
     }
+
+    /**
+     * What a row says of its line, in the fields of a line. A column that the file does not have says nothing.
+     *
+     * @param  array<string, string>  $row  by column
+     * @return array<value-of<LineField>, string>
+     */
+    public static function fieldsOf(array $row): array
+    {
+        $fields = [];
+        foreach (self::cases() as $column) {
+            $field = $column->field();
+            if ($field !== null && isset($row[$column->value])) {
+                $fields[$field->value] = $row[$column->value];
+            }
+        }
+
+        return $fields;
+    }
 }

@@ -27,13 +27,7 @@ final readonly class BringComparisonFile
             if (++$count > self::MOST) {
                 throw Refusal::at('file', 'More than '.self::MOST.' lines are too many to compare from a file.');
             }
-            $fields = [];
-            foreach (FileColumn::cases() as $column) {
-                $field = $column->field();
-                if ($field !== null && isset($row[$column->value])) {
-                    $fields[$field->value] = $row[$column->value];
-                }
-            }
+            $fields = FileColumn::fieldsOf($row);
             try {
                 (new LineReader)->read('', $fields);
             } catch (Refusal $refusal) {
