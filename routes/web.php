@@ -2,14 +2,18 @@
 
 declare(strict_types=1);
 
+use App\Changes\Http\AdoptionController;
 use App\Changes\Http\ChangeController;
+use App\Changes\Http\IterationController;
 use App\Changes\Http\OrderController;
 use App\Changes\Http\RedlineController;
 use App\Changes\Http\RequestController;
 use App\Changes\Http\ReviewController;
 use App\Desk\Http\DeskController;
+use App\Documents\Http\DocumentController;
 use App\Imports\Http\ImportController;
 use App\People\Ability;
+use App\People\Http\FavouriteController;
 use App\People\Http\PeopleController;
 use App\People\Http\SessionController;
 use App\Planning\Http\ExposureController;
@@ -17,6 +21,7 @@ use App\Releases\Http\HandoverController;
 use App\Structures\Http\CategoryController;
 use App\Structures\Http\CompareController;
 use App\Structures\Http\ItemController;
+use App\Structures\Http\KindController;
 use App\Structures\Http\StructureController;
 use App\Structures\Http\StructureFileController;
 use App\Structures\Http\SummaryController;
@@ -31,6 +36,9 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::get('/session', [SessionController::class, 'show']);
     Route::delete('/session', [SessionController::class, 'destroy']);
     Route::get('/people', [PeopleController::class, 'index']);
+    Route::get('/favourites', [FavouriteController::class, 'index']);
+    Route::post('/favourites', [FavouriteController::class, 'store']);
+    Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])->whereNumber('id');
     Route::get('/desk', [DeskController::class, 'show']);
 
     Route::get('/items', [ItemController::class, 'index']);
@@ -38,11 +46,21 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::get('/item-number', [ItemController::class, 'number']);
     Route::get('/categories', [CategoryController::class, 'index']);
     Route::patch('/categories/{code}', [CategoryController::class, 'update'])->middleware($may(Ability::SetUp));
+    Route::get('/kinds', [KindController::class, 'index']);
+    Route::patch('/kinds/{kind}', [KindController::class, 'update'])->middleware($may(Ability::SetUp));
     Route::get('/items/{number}', [ItemController::class, 'show']);
     Route::get('/items/{number}/structure', [StructureController::class, 'show']);
     Route::get('/items/{number}/where-used', [StructureController::class, 'whereUsed']);
     Route::get('/items/{number}/summary', [SummaryController::class, 'show']);
     Route::get('/items/{number}/structure/{format}', [StructureFileController::class, 'show']);
+    Route::controller(DocumentController::class)->group(static function () use ($may): void {
+        Route::get('/files/{id}', 'content')->whereUuid('id');
+        Route::get('/items/{number}/documents', 'show');
+        Route::put('/items/{number}/documents/{document}', 'link')->middleware($may(Ability::AttachFile));
+        Route::delete('/items/{number}/documents/{document}', 'unlink')->middleware($may(Ability::AttachFile));
+        Route::post('/items/{number}/files', 'attach')->middleware($may(Ability::AttachFile));
+        Route::delete('/items/{number}/files/{id}', 'takeAway')->whereUuid('id')->middleware($may(Ability::AttachFile));
+    });
     Route::get('/comparison', [CompareController::class, 'show']);
     // Whoever may read may compare: the file changes nothing of ours.
     Route::post('/comparison-files', [CompareController::class, 'bring'])->middleware($may(Ability::CompareFile));
@@ -93,6 +111,12 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
         Route::post('/undo', 'undo')->middleware($may(Ability::ReviseStructure));
         Route::post('/redo', 'redo')->middleware($may(Ability::ReviseStructure));
         Route::post('/newer', 'bringInNewer')->middleware($may(Ability::ReviseStructure));
+    });
+    Route::get('/items/{number}/older-uses', [AdoptionController::class, 'show']);
+    Route::post('/orders/{number}/adoptions', [AdoptionController::class, 'adopt'])->middleware($may(Ability::PlanOrder));
+    Route::controller(IterationController::class)->prefix('orders/{number}/items/{item}/iterations')->middleware($may(Ability::ReviseStructure))->group(static function (): void {
+        Route::post('/', 'keep');
+        Route::post('/{iteration}/return', 'goBack')->whereNumber('iteration');
     });
 
     Route::post('/handovers/{name}/delivery', [HandoverController::class, 'send'])->middleware($may(Ability::SendHandover));

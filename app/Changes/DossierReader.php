@@ -86,11 +86,10 @@ final readonly class DossierReader
 
         return $order->items->map(static function (OrderItem $row) use ($byNumber): OrderItemData {
             $item = $byNumber[$row->item->number];
-            $revised = $row->outcome === Outcome::Revise && $item->baseRevision !== null;
 
             return new OrderItemData(
                 ItemRow::of($row->item), $row->outcome->value, $row->disposition?->value, $item->baseRevision,
-                $revised ? $row->item->category->sequence->after($item->baseRevision) : null,
+                $item->becomes(),
                 $row->outcome === Outcome::Revise && $row->base_revision_id !== null && $item->baseRevision !== $item->latestRevision,
                 count($item->comparison()->changes()),
             );

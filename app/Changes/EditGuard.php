@@ -7,6 +7,7 @@ namespace App\Changes;
 use App\Changes\Models\OrderItem;
 use App\Http\Stale;
 use App\Structures\Models\Item;
+use App\Structures\PinnedRevisions;
 use App\Structures\StructureReader;
 use App\Structures\Today;
 use Illuminate\Database\Eloquent\Builder;
@@ -23,7 +24,7 @@ use Orthotaxis\Core\Structure\Structure;
 /** What an edit must not do: name what is not there, use a wrong unit, close a loop, overwrite what was not seen. */
 final readonly class EditGuard
 {
-    public function __construct(private StructureReader $structures) {}
+    public function __construct(private StructureReader $structures, private OrderReader $orders) {}
 
     /** @throws Stale when the line was changed, in the same place, after it was on screen */
     public function refuseWhatOthersChanged(OrderItem $row, Edit $edit, int $seen, Structure $now): void
@@ -57,9 +58,24 @@ final readonly class EditGuard
                 implode(', ', array_map(static fn (Unit $unit): string => $unit->value, array_filter(Unit::cases(), $component->unit->measuresLike(...)))),
             ));
         }
+        if ($line->revision !== null && PinnedRevisions::ids([$line]) === [] && ! $this->comesWith($row, $line)) {
+            throw Refusal::at('revision', "{$line->component} has no released revision {$line->revision}. Leave the field empty for the one of the day.");
+        }
         if ($line->component !== $was?->component) {
             $this->refuseLoop($row, $component);
         }
+    }
+
+    /** Whether the order itself releases the revision that a line names. */
+    private function comesWith(OrderItem $row, Line $line): bool
+    {
+        foreach ($this->orders->toCore($row->order)->revised() as $item) {
+            if ($item->number === $line->component && $item->becomes() === $line->revision) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function refuseLoop(OrderItem $row, Item $component): void

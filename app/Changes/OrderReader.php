@@ -7,20 +7,27 @@ namespace App\Changes;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\EditRecord;
 use App\Changes\Models\OrderItem;
+use App\Documents\Models\ItemFile;
 use App\Structures\Models\Item;
+use App\Structures\PinnedRevisions;
+use App\Structures\RevisionSequences;
 use App\Structures\StructureReader;
+use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
 /** Brings an order with its items and edits from the database to core. */
 final readonly class OrderReader
 {
-    public function __construct(private StructureReader $structures) {}
+    public function __construct(private StructureReader $structures, private RevisionSequences $sequences) {}
 
     /** Loads all that reading the order needs, in a fixed number of queries. */
     public static function load(ChangeOrder $order): ChangeOrder
@@ -28,7 +35,7 @@ final readonly class OrderReader
         return $order->load([
             'items.item.category', 'items.item.released', 'items.item.revisingOrders', 'items.base', 'items.edits.author',
             'author', 'editor', 'signer', 'signatures.person', 'requests',
-        ]);
+        ])->setRelation('items', $order->items->each->setRelation('order', $order));
     }
 
     public function toCore(ChangeOrder $order): Order
@@ -52,13 +59,17 @@ final readonly class OrderReader
                 }
             }
         }
-        $unreleased = Item::query()->whereIn('number', array_unique($components))->whereDoesntHave('released')->pluck('number')->all();
+        // What is released for the first time under the same order is there on the same day.
+        $introduced = $order->items->where('outcome', Outcome::Revise)->pluck('item_id');
+        $unreleased = Item::query()->whereIn('number', array_unique($components))->whereNotIn('id', $introduced)->whereDoesntHave('released')->pluck('number')->all();
+        $unresolved = $this->unresolved($order, array_column($items, 2));
+        $drafts = self::files($order);
         $signed = $order->signatures->first(static fn ($signature): bool => $signature->meaning === 'signed' && ! $signature->void);
 
         return new Order(
             $order->number, $order->state, $order->author_id, $order->editor_id, $order->signer_id,
             $order->effective_on === null ? null : Day::parse($order->effective_on),
-            array_map(static fn (array $parts): CoreOrderItem => self::item($parts[0], $parts[1], $parts[2], $parts[3], $unreleased), $items),
+            array_map(fn (array $parts): CoreOrderItem => $this->item($parts[0], $parts[1], $parts[2], $parts[3], $unreleased, $unresolved, $drafts[$parts[0]->item_id] ?? []), $items),
             array_keys($authors),
             $signed?->digest,
         );
@@ -68,6 +79,54 @@ final readonly class OrderReader
     public static function activeEdits(OrderItem $row): array
     {
         return $row->edits->whereNull('withdrawn_at')->map(static fn (EditRecord $edit): Edit => $edit->toCore())->values()->all();
+    }
+
+    /**
+     * Revisions that lines name and that neither are released nor come with this order.
+     *
+     * @param  list<Structure>  $structures
+     * @return array<string, string> in words, by what Line::below says
+     */
+    private function unresolved(ChangeOrder $order, array $structures): array
+    {
+        $lines = array_filter(array_merge(...array_map(static fn (Structure $one): array => array_values($one->lines), $structures)), static fn (Line $line): bool => $line->revision !== null);
+        $coming = [];
+        foreach ($order->items as $row) {
+            if ($row->outcome === Outcome::Revise) {
+                $coming[Line::pinned($row->item->number, $this->sequences->of($row->item)->next(self::baseCode($row)))] = true;
+            }
+        }
+        $known = $coming + PinnedRevisions::ids($lines);
+        $unresolved = [];
+        foreach ($lines as $line) {
+            if (! isset($known[$line->below()])) {
+                $unresolved[$line->below()] = "{$line->component} at revision {$line->revision}";
+            }
+        }
+
+        return $unresolved;
+    }
+
+    /** @return array<int, list<string>> item id => role, name and hash of each file that the order releases with it */
+    private static function files(ChangeOrder $order): array
+    {
+        $files = [];
+        foreach (ItemFile::query()->whereIn('item_id', $order->items->where('outcome', Outcome::Revise)->pluck('item_id'))
+            ->where(static fn (Builder $either): Builder => $either->where('order_id', $order->id)->orWhere(static fn (Builder $draft): Builder => $draft->whereNull('order_id')->whereNull('revision_id')))
+            ->orderBy('id')->get() as $file) {
+            $files[$file->item_id][] = "{$file->role->value} {$file->name} {$file->sha256}";
+        }
+
+        return $files;
+    }
+
+    /** The released revision that the edits start from, if one does. */
+    private static function baseCode(OrderItem $row): ?string
+    {
+        $base = $row->base?->status->isFrozen() === true ? $row->base->code : null;
+
+        // Before the order is opened, it has no base yet.
+        return $row->base === null && $row->order->state !== OrderState::Revising ? $row->item->released?->code : $base;
     }
 
     /**
@@ -86,23 +145,32 @@ final readonly class OrderReader
     /**
      * @param  list<string>  $broken
      * @param  array<array-key, mixed>  $unreleased
+     * @param  array<string, string>  $unresolved
+     * @param  list<string>  $files
      */
-    private static function item(OrderItem $row, Structure $before, Structure $after, array $broken, array $unreleased): CoreOrderItem
+    private function item(OrderItem $row, Structure $before, Structure $after, array $broken, array $unreleased, array $unresolved, array $files): CoreOrderItem
     {
         $from = $row->base?->effective_from;
+        $code = self::baseCode($row);
+        $newest = $row->item->released?->code;
 
         return new CoreOrderItem(
             $row->item->number,
             $row->outcome,
             $row->disposition,
-            $row->base->code ?? $row->item->released?->code,
+            $code,
             // Once released, the order's own revision is the newest; nothing has moved on then.
-            $row->order_id === $row->item->released?->order_id ? ($row->base->code ?? null) : $row->item->released?->code,
+            $row->order_id === $row->item->released?->order_id ? $code : $newest,
             $from === null ? null : Day::parse($from),
             $before,
             $after,
-            array_values(array_intersect($after->components(), array_map(strval(...), array_filter($unreleased, is_string(...))))),
+            [
+                ...array_values(array_intersect($after->components(), array_map(strval(...), array_filter($unreleased, is_string(...))))),
+                ...array_values(array_intersect_key($unresolved, array_flip(array_map(static fn (Line $line): string => $line->below(), $after->lines)))),
+            ],
             $broken,
+            $files,
+            sequence: $this->sequences->of($row->item),
         );
     }
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Changes;
 
+use App\Changes\Data\IterationRow;
 use App\Changes\Data\Redline;
 use App\Changes\Data\RedlineRow;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\EditRecord;
+use App\Changes\Models\Iteration;
 use App\Changes\Models\OrderItem;
 use App\People\Ability;
 use App\People\Models\Person;
@@ -41,6 +43,7 @@ final readonly class RedlineReader
             static fn (CoreOrderItem $item): array => [...$item->before->components(), ...$item->after->components()],
             $core->items,
         ))))->get()->keyBy('number');
+        $order->items->load('iterations.person');
         $data = collect(DossierReader::items($order, $core))->keyBy(static fn ($row): string => $row->item->number);
         $mayEdit = $order->state === OrderState::Revising && $order->editor_id === $by->id && $by->mayDo(Ability::ReviseStructure);
 
@@ -54,6 +57,10 @@ final readonly class RedlineReader
                 $row->edits->contains(static fn (EditRecord $edit): bool => $edit->withdrawn_at === null),
                 $row->edits->contains(static fn (EditRecord $edit): bool => $edit->withdrawn_at !== null && $edit->discarded_at === null),
                 array_map(static fn (Difference $difference): RedlineRow => self::row($difference, $components, $row), $item->comparison()->differences),
+                $item->sequence->working($item->baseRevision, count($row->iterations) + 1),
+                $row->iterations->map(static fn (Iteration $one): IterationRow => new IterationRow(
+                    $one->number, $item->sequence->working($item->baseRevision, $one->number), $one->note, $one->person->name, $one->saved_at->toIso8601String(), count($one->edits),
+                ))->values()->all(),
             );
         })->values()->all();
     }

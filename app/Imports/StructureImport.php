@@ -8,6 +8,8 @@ use App\People\Models\Person;
 use App\Setup\CopyInto;
 use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
+use App\Structures\PinnedRevisions;
+use App\Structures\RevisionSequences;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -40,6 +42,9 @@ final class StructureImport implements Importer
 
     /** @var array<int, array{int, string}> component without a released revision => the first row that names it, its number */
     private array $unreleased = [];
+
+    /** @var array<string, int> what Line::below says => revision */
+    private array $pinned = [];
 
     /** @var array<string, int> parent and line identity => row */
     private array $keys = [];
@@ -89,7 +94,7 @@ final class StructureImport implements Importer
             $line = $reader->read(self::key($row), FileColumn::fieldsOf($row));
             $values = array_map(
                 static fn (mixed $value): string|int|null => $value instanceof \BackedEnum ? $value->value : (is_bool($value) ? ($value ? 't' : 'f') : (is_int($value) || $value === null ? $value : (string) $value)),
-                array_values(StructureLine::columns($line, $this->items[$line->component][0])),
+                array_values(StructureLine::columns($line, $this->items[$line->component][0], $line->revision === null ? null : $this->pinned[$line->below()])),
             );
             $copy->row([$revisions[$this->items[$row['parent']][0]], $this->kind->value, ...$values]);
         }
@@ -114,7 +119,8 @@ final class StructureImport implements Importer
     {
         $revisions = [];
         foreach (array_chunk(array_keys($this->finds), self::AT_ONCE) as $parents) {
-            $codes = Item::query()->with('category')->whereIn('id', $parents)->get()->mapWithKeys(static fn (Item $item): array => [$item->id => $item->category->sequence->first()]);
+            $sequences = new RevisionSequences;
+            $codes = Item::query()->with('category')->whereIn('id', $parents)->get()->mapWithKeys(static fn (Item $item): array => [$item->id => $sequences->of($item)->first()]);
             DB::table('revisions')->insert(array_map(static fn (int $parent): array => [
                 'item_id' => $parent, 'code' => $codes[$parent], 'status' => 'in_review', 'effective_from' => (string) $firstDay, 'reason' => 'First release, taken over',
             ], $parents));
@@ -177,6 +183,12 @@ final class StructureImport implements Importer
         }
         if (! $line->unit->measuresLike($component[2])) {
             $faults->add($number, 'unit', "{$line->component} is counted in {$component[2]->value}; {$line->unit->value} does not measure the same.");
+        }
+        if ($line->revision !== null) {
+            $this->pinned += PinnedRevisions::ids([$line]);
+            if (! isset($this->pinned[$line->below()])) {
+                $faults->add($number, 'revision', "{$line->component} has no released revision {$line->revision}.");
+            }
         }
         if ($this->kind === StructureKind::Engineering && $component[1] === '') {
             $this->unreleased[$component[0]] ??= [$number, $line->component];

@@ -20,6 +20,7 @@ enum Ability: string
     case SendHandover = 'send_handover';
     case CloseOrder = 'close_order';
     case AddItem = 'add_item';
+    case AttachFile = 'attach_file';
     case CompareFile = 'compare_file';
     case ImportData = 'import_data';
     case SetUp = 'set_up';

@@ -23,7 +23,7 @@ final readonly class ItemSearch
     private const TEXT = "number || ' ' || title";
 
     /**
-     * @param  array<string, string>  $asked  words, kind, category, status, used_in, supply: what is empty is not asked
+     * @param  array<string, string>  $asked  words, kind, category, status, used_in, supply, attribute and value: what is empty is not asked
      * @return list<ItemRow> products first, by number; if they are nearly so only, the nearest first
      */
     public function find(array $asked): array
@@ -96,6 +96,9 @@ final readonly class ItemSearch
             'being_revised' => $query->whereHas('revisingOrders'),
             default => throw Refusal::at('status', 'The status is released, in_work or being_revised.'),
         };
+        if (($asked['attribute'] ?? '') !== '' && ($asked['value'] ?? '') !== '') {
+            $query->whereRaw('attributes ->> ? ILIKE ?', [$asked['attribute'], '%'.addcslashes($asked['value'], '%_\\').'%']);
+        }
         if (($asked['used_in'] ?? '') !== '') {
             $query->whereIntegerInRaw('id', $this->inside($asked['used_in']));
         }

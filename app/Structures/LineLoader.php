@@ -15,7 +15,8 @@ use Orthotaxis\Core\Structure\StructureKind;
 /** Brings many lines from the database to core at once, without a model for each. */
 final readonly class LineLoader
 {
-    private const COLUMNS = 'l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation, l.not_modelled, l.phantom, l.valid_from, l.valid_to';
+    private const COLUMNS = 'l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation, l.not_modelled, l.phantom, l.valid_from, l.valid_to,
+        (SELECT p.code FROM revisions p WHERE p.id = l.pinned_id) AS revision';
 
     /**
      * @param  list<int>  $ids
@@ -61,6 +62,7 @@ final readonly class LineLoader
                 $row->valid_to === null ? null : Day::parse($row->valid_to),
             ),
             $row->phantom,
+            $row->revision,
         );
     }
 }

@@ -63,7 +63,7 @@ final readonly class SummaryReader
                 $quantity = $explosion->quantity($position);
 
                 return new SummaryRow(
-                    $items[$id], $explosion->level($position), (string) $quantity,
+                    $items[$id], $index->revisionAt($position), $explosion->level($position), (string) $quantity,
                     $costs[$id] === null ? null : (string) Money::ofTenThousandths($costs[$id])->times($quantity),
                 );
             }, $shown),
@@ -74,12 +74,18 @@ final readonly class SummaryReader
     private static function rollUp(StructureIndex $index, int $top, Day $day, array $positions): RollUp
     {
         $costs = $masses = $leads = [];
-        $ids = implode(',', array_map($index->positions->item(...), $positions));
-        foreach (DB::select('SELECT id, standard_cost, mass, lead_time_days FROM unnest(?::bigint[]) AS wanted (id) JOIN items USING (id)', ["{{$ids}}"]) as $row) {
-            $position = $index->positions->of($row->id);
-            $costs[$position] = $row->standard_cost;
-            $masses[$position] = $row->mass;
-            $leads[$position] = $row->lead_time_days;
+        $ids = array_map($index->positions->item(...), $positions);
+        $at = [];
+        foreach ($ids as $i => $id) {
+            $at[$id][] = $positions[$i];
+        }
+        $ids = implode(',', $ids);
+        foreach (DB::select('SELECT DISTINCT id, standard_cost, mass, lead_time_days FROM unnest(?::bigint[]) AS wanted (id) JOIN items USING (id)', ["{{$ids}}"]) as $row) {
+            foreach ($at[$row->id] as $position) {
+                $costs[$position] = $row->standard_cost;
+                $masses[$position] = $row->mass;
+                $leads[$position] = $row->lead_time_days;
+            }
         }
 
         return RollUp::of($index->adjacency, $top, $day->number(), $costs, $masses, $leads);

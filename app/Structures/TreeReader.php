@@ -8,13 +8,16 @@ use App\Structures\Data\LineRow;
 use App\Structures\Data\RevisionRow;
 use App\Structures\Data\TreePage;
 use App\Structures\Data\TreeRow;
+use App\Structures\Index\PinnedNode;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\StructureKind;
 use Orthotaxis\Core\Structure\Tree;
@@ -41,21 +44,25 @@ final readonly class TreeReader
         $top = $revision === null ? $revisions->tap(Revision::effectiveOn($day))->first() : $revisions->where('code', $revision)->firstOrFail();
         $structures = [$item->number => $this->top($top?->id, $kind, $day, $anyTime)];
         $structures = $planned?->over($structures, $day) ?? $structures;
-        $components = [];
-        $open = $structures[$item->number]->components();
+        $components = $pinned = [];
+        $open = [$structures[$item->number]];
         for ($level = 1; $open !== []; $level++) {
-            $found = Item::query()->whereIn('number', $open)->get()->keyBy('number');
-            $components += $found->all();
+            $lines = array_merge(...array_values(array_map(static fn (Structure $one): array => array_values($one->lines), $open)));
+            $wanted = array_diff(array_unique(array_map(static fn (Line $line): string => $line->component, $lines)), array_map(strval(...), array_keys($components)));
+            $components += Item::query()->whereIn('number', $wanted)->get()->keyBy('number')->all();
+            $pinned += PinnedRevisions::ids($lines);
             if ($level >= $levels || count($components) > self::AT_MOST) {
                 break;
             }
-            $opening = $found->filter(fn (Item $one): bool => ! isset($structures[$one->number]) && self::opens($index, $one->id, $day));
-            $open = [];
-            $below = $this->below($opening->all(), $kind, $day, $anyTime);
-            foreach ($planned?->over($below, $day) ?? $below as $number => $structure) {
-                $structures[$number] = $structure;
-                $open = [...$open, ...array_diff($structure->components(), array_map(strval(...), array_keys($components)), $open)];
+            $opening = [];
+            foreach ($lines as $line) {
+                if (! isset($structures[$line->below()]) && self::opens($index, self::node($line, $components, $pinned), $day)) {
+                    $opening[$line->below()] = $line;
+                }
             }
+            $below = $this->below($opening, $components, $pinned, $kind, $day, $anyTime);
+            $open = $planned?->over($below, $day) ?? $below;
+            $structures += $open;
         }
 
         $rows = $numbers = [];
@@ -69,17 +76,56 @@ final readonly class TreeReader
             $numbers[$row->line->component] = true;
         }
         $shown = ItemRows::byNumber(array_map(strval(...), array_keys($numbers)));
-        $opens = array_map(static fn (Item $one): bool => self::opens($index, $one->id, $day), array_intersect_key($components, $numbers));
+        $opens = [];
+        foreach ($rows as $row) {
+            $opens[$row->line->below()] ??= self::opens($index, self::node($row->line, $components, $pinned), $day);
+        }
+
+        $applying = self::applying($rows, $components, $pinned, $day);
 
         return new TreePage(
             $item->number, $kind->value, (string) $day, $anyTime, $top === null ? null : RevisionRow::of($top), $levels, $more,
             array_map(static fn (CoreRow $row): TreeRow => new TreeRow(
-                implode('/', $row->path), $row->level(), LineRow::of($row->line), $shown[$row->line->component], $opens[$row->line->component],
+                implode('/', $row->path), $row->level(), LineRow::of($row->line), $shown[$row->line->component],
+                $applying[$row->line->below()][0] ?? null, $applying[$row->line->below()][1] ?? 'in_work', $opens[$row->line->below()],
                 (string) $row->extended, (string) $row->line->unit->convert($row->extended, $components[$row->line->component]->unit),
                 $row->line->validity->holdsOn($day), $planned?->marks[$row->parent][$row->line->key]->value ?? null,
                 isset($planned->marks[$row->parent][$row->line->key]) ? $planned->orders[$row->parent] : null,
             ), $rows),
         );
+    }
+
+    /**
+     * The revision that goes in for each line on the day.
+     *
+     * @param  list<CoreRow>  $rows
+     * @param  array<array-key, Item>  $components  by number
+     * @param  array<string, int>  $pinned
+     * @return array<string, array{string, string}> code and status, by what is below the line
+     */
+    private static function applying(array $rows, array $components, array $pinned, Day $day): array
+    {
+        $items = $revisions = [];
+        foreach ($rows as $row) {
+            if ($row->line->revision === null) {
+                $items[$row->line->below()] = $components[$row->line->component]->id;
+            } else {
+                $revisions[$row->line->below()] = $pinned[$row->line->below()] ?? 0;
+            }
+        }
+        $found = [];
+        foreach (DB::select("
+            SELECT 'i' || item_id AS of, code, status FROM revisions WHERE item_id = ANY (?::bigint[]) AND status NOT IN ('in_work', 'in_review')
+                AND effective_from <= ? AND (effective_to IS NULL OR effective_to > ?)
+            UNION ALL SELECT 'r' || id, code, status FROM revisions WHERE id = ANY (?::bigint[])",
+            ['{'.implode(',', array_unique($items)).'}', (string) $day, (string) $day, '{'.implode(',', $revisions).'}']) as $row) {
+            $found[$row->of] = [$row->code, $row->status];
+        }
+
+        return array_filter([
+            ...array_map(static fn (int $id): ?array => $found["i{$id}"] ?? null, $items),
+            ...array_map(static fn (int $id): ?array => $found["r{$id}"] ?? null, $revisions),
+        ]);
     }
 
     private function top(?int $revision, StructureKind $kind, Day $day, bool $anyTime): Structure
@@ -90,28 +136,45 @@ final readonly class TreeReader
     }
 
     /**
-     * @param  array<array-key, Item>  $items
-     * @return array<string, Structure> by item number
+     * @param  array<array-key, Line>  $lines  by what is below them
+     * @param  array<array-key, Item>  $components  by number
+     * @param  array<string, int>  $pinned  revisions that lines name, by what is below them
+     * @return array<string, Structure> by what is below the lines
      */
-    private function below(array $items, StructureKind $kind, Day $day, bool $anyTime): array
+    private function below(array $lines, array $components, array $pinned, StructureKind $kind, Day $day, bool $anyTime): array
     {
-        $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', array_map(static fn (Item $item): int => $item->id, $items))->pluck('item_id', 'id');
-        $numbers = [];
-        foreach ($items as $item) {
-            $numbers[$item->id] = $item->number;
+        $items = array_map(static fn (Line $line): int => $components[$line->component]->id, array_filter($lines, static fn (Line $line): bool => $line->revision === null));
+        $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $items)->pluck('id', 'item_id');
+        $wanted = [];
+        foreach ($lines as $below => $line) {
+            $wanted[$below] = $line->revision === null ? $revisions[$items[$below]] ?? 0 : $pinned[$below];
         }
+        $read = $this->structures->ofRevisions(array_values($wanted), $kind);
         $structures = [];
-        foreach ($this->structures->ofRevisions(array_values($revisions->keys()->all()), $kind) as $revision => $structure) {
-            $structures[$numbers[$revisions[$revision]]] = $anyTime ? $structure : $structure->on($day);
+        foreach ($wanted as $below => $revision) {
+            if (isset($read[$revision])) {
+                $structures[(string) $below] = $anyTime ? $read[$revision] : $read[$revision]->on($day);
+            }
         }
 
         return $structures;
     }
 
-    /** Whether the item is made of something on that day. */
-    private static function opens(StructureIndex $index, int $item, Day $day): bool
+    /**
+     * What stands below a line in the index.
+     *
+     * @param  array<array-key, Item>  $components  by number
+     * @param  array<string, int>  $pinned
+     */
+    private static function node(Line $line, array $components, array $pinned): int
     {
-        $list = $index->adjacency->downOf($index->positions->of($item));
+        return $line->revision === null ? $components[$line->component]->id : PinnedNode::of($pinned[$line->below()]);
+    }
+
+    /** Whether something stands below a node on that day. */
+    private static function opens(StructureIndex $index, int $node, Day $day): bool
+    {
+        $list = $index->adjacency->downOf($index->positions->of($node));
         for ($i = 4, $n = count($list), $number = $day->number(); $i < $n; $i += 3) {
             if (Span::holdsOn($list[$i], $number)) {
                 return true;

@@ -8,8 +8,10 @@ use App\Structures\Data\UsedInPage;
 use App\Structures\Data\UsedInRow;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
+use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Structure\StructureKind;
 
 /** Where an item is used, level by level up to what is sold. */
@@ -17,6 +19,9 @@ final readonly class WhereUsedReader
 {
     /** Rows given at once; the totals count all of them. */
     public const AT_MOST = 100;
+
+    /** Parents of one item given at once. */
+    private const DIRECT = 1_000;
 
     public function page(Item $item, Day $day, StructureKind $kind, bool $topsOnly, int $from): UsedInPage
     {
@@ -26,6 +31,45 @@ final readonly class WhereUsedReader
         $shown = array_slice($topsOnly ? $tops : $used->parents, $from, self::AT_MOST);
 
         return new UsedInPage(count($used->parents), count($tops), $from, self::rows($index, [[$item, $used, $shown]])[$item->number]);
+    }
+
+    /** One step up: the parents that have the item in a line of their own, with what these lines say. For a tree, opened branch by branch. */
+    public function direct(Item $item, Day $day, StructureKind $kind): UsedInPage
+    {
+        $index = StructureIndex::open($kind);
+        $quantities = [];
+        foreach ([$index->positions->of($item->id), ...$index->positions->pinnedOf($item->id)] as $position) {
+            $list = $index->adjacency->upOf($position);
+            for ($i = 2; $i < count($list); $i += 3) {
+                if (Span::holdsOn($list[$i + 2], $day->number())) {
+                    $quantities[$list[$i]] = Quantity::ofMillionths($list[$i + 1])->plus($quantities[$list[$i]] ?? Quantity::ofMillionths(0));
+                }
+            }
+        }
+        $shown = array_slice($quantities, 0, self::DIRECT, true);
+        $known = ItemRows::byId(array_values(array_unique(array_map($index->positions->item(...), array_keys($shown)))));
+        $rows = [];
+        foreach ($shown as $parent => $quantity) {
+            $rows[] = new UsedInRow(
+                $known[$index->positions->item($parent)], $index->revisionAt($parent), 1, (string) $quantity, $item->unit->value, [$item->number],
+                ! self::isUsed($index, $parent, $day),
+            );
+        }
+        usort($rows, static fn (UsedInRow $a, UsedInRow $b): int => $a->item->number <=> $b->item->number);
+
+        return new UsedInPage(count($quantities), 0, 0, $rows);
+    }
+
+    private static function isUsed(StructureIndex $index, int $position, Day $day): bool
+    {
+        $list = $index->adjacency->upOf($position);
+        for ($i = 4; $i < count($list); $i += 3) {
+            if (Span::holdsOn($list[$i], $day->number())) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -65,6 +109,7 @@ final readonly class WhereUsedReader
         foreach ($asked as [$item, $used, $shown]) {
             $answer[$item->number] = array_map(static fn (int $parent): UsedInRow => new UsedInRow(
                 $known[$index->positions->item($parent)],
+                $index->revisionAt($parent),
                 $used->level($parent),
                 (string) $used->quantity($parent),
                 $item->unit->value,

@@ -68,6 +68,26 @@ final readonly class Adjacency
         return $this->newUp[$block][$position] ?? $this->lists->up($block)[$position] ?? [];
     }
 
+    /**
+     * The same, with what uses some other positions said to use this one too: they stand for the same thing.
+     *
+     * @param  list<int>  $others
+     */
+    public function withUsersOf(int $position, array $others): self
+    {
+        $lines = [];
+        foreach ([$position, ...$others] as $one) {
+            for ($i = 2, $list = $this->upOf($one), $n = count($list); $i < $n; $i += 3) {
+                $lines[] = [$list[$i], $list[$i + 1], $list[$i + 2]];
+            }
+        }
+        $up = array_replace(...[[], ...array_values($this->newUp)]);
+        $down = array_replace(...[[], ...array_values($this->newDown)]);
+
+        // The others may stand behind it, so nothing is known of the order.
+        return new self($this->size, $this->lists, $down, [$position => FlatList::of($lines)] + $up, false);
+    }
+
     public function blocks(): int
     {
         return ($this->size + (1 << self::BLOCK) - 1) >> self::BLOCK;

@@ -9,12 +9,21 @@ use Orthotaxis\Core\Quantity\Quantity;
 /** All that is above one item on a day, nearest first, with how much of the item goes into one of each over all ways. */
 final readonly class WhereUsed
 {
-    /** @param  list<int>  $parents  positions, nearest first; the shortest way counts */
-    private function __construct(private Adjacency $adjacency, private Flow $flow, private int $day, public array $parents) {}
+    /**
+     * @param  list<int>  $parents  positions, nearest first; the shortest way counts
+     * @param  array<int, int>  $same  positions that stand for the item as well, and where it stands
+     */
+    private function __construct(private Adjacency $adjacency, private Flow $flow, private int $day, public array $parents, private array $same) {}
 
-    /** @throws Loop when something contains itself */
-    public static function of(Adjacency $adjacency, int $item, int $day): self
+    /**
+     * @param  list<int>  $same  positions of single revisions of the item: what uses these uses the item
+     * @param  list<int>  $ifUsed  positions of single revisions: they count only on days on which something uses them
+     *
+     * @throws Loop when something contains itself
+     */
+    public static function of(Adjacency $adjacency, int $item, int $day, array $same = [], array $ifUsed = []): self
     {
+        $adjacency = $same === [] ? $adjacency : $adjacency->withUsersOf($item, $same);
         $flow = Flow::up($adjacency, $item, $day);
         $byLevel = [];
         foreach ($flow->levels as $position => $level) {
@@ -24,8 +33,10 @@ final readonly class WhereUsed
         }
         ksort($byLevel);
         array_walk($byLevel, static fn (array &$positions): bool => sort($positions));
+        $used = new self($adjacency, $flow, $day, array_merge(...$byLevel), array_fill_keys($same, $item));
+        $unused = array_filter($ifUsed, static fn (int $position): bool => ($flow->levels[$position] ?? 0) > 1 && $used->isTop($position));
 
-        return new self($adjacency, $flow, $day, array_merge(...$byLevel));
+        return $unused === [] ? $used : new self($adjacency, $flow, $day, array_values(array_diff($used->parents, $unused)), $used->same);
     }
 
     /** 1 for a direct parent. */
@@ -46,8 +57,9 @@ final readonly class WhereUsed
         $through = [];
         $list = $this->adjacency->downOf($parent);
         for ($i = 2; $i < count($list); $i += 3) {
-            if (($this->flow->levels[$list[$i]] ?? 0) > 0 && Span::holdsOn($list[$i + 2], $this->day)) {
-                $through[$list[$i]] = true;
+            $component = $this->same[$list[$i]] ?? $list[$i];
+            if (($this->flow->levels[$component] ?? 0) > 0 && Span::holdsOn($list[$i + 2], $this->day)) {
+                $through[$component] = true;
             }
         }
 

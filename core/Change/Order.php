@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Change;
 
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Structure\LineField;
 
 /** A change order as far as the rules look at it. People are named by id. */
 final readonly class Order
@@ -45,9 +46,17 @@ final readonly class Order
         foreach ($this->items as $item) {
             $lines = [];
             foreach ($item->after as $line) {
-                $lines[] = array_map(static fn ($field): string => $line->text($field), \Orthotaxis\Core\Structure\LineField::cases());
+                $texts = [];
+                foreach (LineField::cases() as $field) {
+                    // Few lines name a revision: those that do not are signed as they always were.
+                    if ($field !== LineField::Revision || $line->revision !== null) {
+                        $texts[] = $line->text($field);
+                    }
+                }
+                $lines[] = $texts;
             }
-            $items[] = [$item->number, $item->outcome->value, $item->disposition?->value, $item->baseRevision, $lines];
+            // Files stand in the digest only where there are some: what was signed before there were files stays signed.
+            $items[] = [$item->number, $item->outcome->value, $item->disposition?->value, $item->baseRevision, $lines, ...($item->files === [] ? [] : [$item->files])];
         }
         sort($items);
 

@@ -6,16 +6,18 @@ namespace Orthotaxis\Core\Change;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Revision\Sequence;
 use Orthotaxis\Core\Structure\Structure;
 
 /** One item on an order, with what is needed to judge it. */
 final readonly class OrderItem
 {
     /**
-     * @param  ?string  $baseRevision  the released revision the edits start from
+     * @param  ?string  $baseRevision  the released revision the edits start from; null when the item has none yet
      * @param  ?string  $latestRevision  the newest released revision there is now
      * @param  list<string>  $unreleased  components of the after-structure that have no released revision
      * @param  list<string>  $brokenEdits  why the edits no longer fit the base, if they do not
+     * @param  list<string>  $files  what was brought for the coming revision: role, name and SHA-256 of each file
      */
     public function __construct(
         public string $number,
@@ -28,7 +30,27 @@ final readonly class OrderItem
         public Structure $after,
         public array $unreleased = [],
         public array $brokenEdits = [],
+        public array $files = [],
+        public Sequence $sequence = Sequence::Letters,
     ) {}
+
+    /** The code of the coming revision; null when the item stays as it is. */
+    public function becomes(): ?string
+    {
+        return $this->outcome === Outcome::Revise ? $this->sequence->next($this->baseRevision) : null;
+    }
+
+    /** Nothing of it exists yet: there is nothing to supersede and no stock to decide on. */
+    public function isFirstRelease(): bool
+    {
+        return $this->outcome === Outcome::Revise && $this->baseRevision === null;
+    }
+
+    /** A first release may be of a part that has no lines. */
+    public function isEdited(): bool
+    {
+        return $this->isFirstRelease() || $this->files !== [] || $this->comparison()->changes() !== [];
+    }
 
     public function comparison(): Comparison
     {

@@ -13,11 +13,8 @@ final readonly class OrderReadiness
     /** @return list<Check> for opening the items for work */
     public static function forRevising(Order $order): array
     {
-        $unreleased = self::numbers($order->revised(), static fn (OrderItem $item): bool => $item->baseRevision === null);
-
         return [
             Check::that('An item gets a new revision', $order->revised() !== [], 'Name at least one item that gets a new revision.', 'items'),
-            Check::that('Every item to revise is released', $unreleased === '', "{$unreleased}: only a released item can be revised.", 'items'),
             Check::that('Somebody edits', $order->editor !== null, 'Name the person who edits.', 'editor'),
         ];
     }
@@ -25,8 +22,8 @@ final readonly class OrderReadiness
     /** @return list<Check> for holding the order still and judging it */
     public static function forReview(Order $order, Day $today): array
     {
-        $undecided = self::numbers($order->items, static fn (OrderItem $item): bool => $item->disposition === null);
-        $idle = self::numbers($order->revised(), static fn (OrderItem $item): bool => $item->comparison()->changes() === []);
+        $undecided = self::numbers($order->items, static fn (OrderItem $item): bool => $item->disposition === null && ! $item->isFirstRelease());
+        $idle = self::numbers($order->revised(), static fn (OrderItem $item): bool => ! $item->isEdited());
 
         return [
             ...self::forRevising($order),
@@ -61,7 +58,9 @@ final readonly class OrderReadiness
         $moved = $broken = $unreleased = $faults = [];
         foreach ($order->revised() as $item) {
             if ($item->baseRevision !== $item->latestRevision) {
-                $moved[] = "{$item->number} is at revision {$item->latestRevision} by now, the edits start from {$item->baseRevision}: bring the newer revision in.";
+                $moved[] = $item->baseRevision === null
+                    ? "{$item->number} was released as revision {$item->latestRevision} meanwhile: bring that revision in."
+                    : "{$item->number} is at revision {$item->latestRevision} by now, the edits start from {$item->baseRevision}: bring the newer revision in.";
             }
             if ($item->unreleased !== []) {
                 $unreleased[] = "{$item->number} uses ".implode(', ', $item->unreleased).', which has no released revision.';

@@ -50,7 +50,8 @@ final readonly class Apply
 
     private static function replaced(Line $line, Edit $edit): Line
     {
-        $after = $line->with($edit->fields);
+        // A revision that the line named was one of the old component.
+        $after = $line->with($edit->fields + [LineField::Revision->value => '']);
 
         return $after->component === $line->component
             ? throw Refusal::at('component', "Line {$line->find} has {$line->component} already. Name another component.")

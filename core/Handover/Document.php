@@ -23,12 +23,19 @@ final readonly class Document
         public array $entries,
     ) {}
 
-    /** @param  int  $number the running number of hand-overs, never used twice */
-    public static function of(ReleasePlan $plan, string $title, int $number, string $written): self
+    /**
+     * @param  int  $number  the running number of hand-overs, never used twice
+     * @param  array<string, IntroducedItem>  $introduced  what planning has to know of items that are released for the first time, by number
+     */
+    public static function of(ReleasePlan $plan, string $title, int $number, string $written, array $introduced = []): self
     {
         $entries = [];
         foreach ($plan->items as $item) {
-            $entries[] = new Entry(count($entries) + 1, EntryAction::Supersede, $item->number, $item->revision, $item->supersedes, disposition: $item->disposition?->value);
+            $entries[] = new Entry(
+                count($entries) + 1, $item->supersedes === null ? EntryAction::Introduce : EntryAction::Supersede,
+                $item->number, $item->revision, $item->supersedes, disposition: $item->disposition?->value,
+                introduced: $item->supersedes === null ? $introduced[$item->number] ?? null : null,
+            );
             foreach ($item->comparison->differences as $difference) {
                 $entries[] = new Entry(
                     count($entries) + 1,
@@ -67,6 +74,11 @@ final readonly class Document
             'unit' => $entry->line?->unit->value,
             'designators' => $entry->line?->designators,
             'notes' => $entry->line?->notes,
+            'phantom' => $entry->line?->phantom === true ? 'yes' : null,
+            'firstDay' => $entry->line?->validity->from?->__toString(),
+            'lastDay' => $entry->line?->validity->lastDay()?->__toString(),
+            'title' => $entry->introduced?->title,
+            'itemUnit' => $entry->introduced?->unit->value,
         ], $this->entries);
     }
 }

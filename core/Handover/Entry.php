@@ -7,7 +7,7 @@ namespace Orthotaxis\Core\Handover;
 use Orthotaxis\Core\Structure\Line;
 
 /**
- * One numbered entry of a hand-over, which planning answers by its number: a revision that supersedes another, or one
+ * One numbered entry of a hand-over, which planning answers by its number: a revision that supersedes another or is the first, or one
  * line of its structure (for a removed line the line as it was).
  */
 final readonly class Entry
@@ -21,5 +21,6 @@ final readonly class Entry
         public ?Line $line = null,
         public ?string $replaces = null,
         public ?string $disposition = null,
+        public ?IntroducedItem $introduced = null,
     ) {}
 }

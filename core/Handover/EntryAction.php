@@ -9,6 +9,7 @@ use Orthotaxis\Core\Comparison\DifferenceKind;
 /** What planning is to do with one entry of a hand-over. */
 enum EntryAction: string
 {
+    case Introduce = 'introduce';
     case Supersede = 'supersede';
     case Add = 'add';
     case Remove = 'remove';

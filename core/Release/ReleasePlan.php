@@ -8,7 +8,6 @@ use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderReadiness;
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Revision\Sequence;
 
 /** All that becomes true when an order is released; the same plan is previewed and carried out. */
 final readonly class ReleasePlan
@@ -17,11 +16,9 @@ final readonly class ReleasePlan
     private function __construct(public string $order, public Day $effectiveFrom, public array $items) {}
 
     /**
-     * @param  array<string, Sequence>  $sequences  the revision sequence of each item, by number
-     *
      * @throws Refusal naming every condition that does not hold
      */
-    public static function of(Order $order, array $sequences, Day $today): self
+    public static function of(Order $order, Day $today): self
     {
         $reasons = [];
         foreach (OrderReadiness::forRelease($order, $today) as $check) {
@@ -35,9 +32,8 @@ final readonly class ReleasePlan
         }
         $items = [];
         foreach ($order->revised() as $item) {
-            $base = (string) $item->baseRevision;
             $items[] = new ItemRelease(
-                $item->number, $base, $sequences[$item->number]->after($base), $day, $item->disposition, $item->after, $item->comparison(),
+                $item->number, $item->baseRevision, (string) $item->becomes(), $day, $item->disposition, $item->after, $item->comparison(),
             );
         }
 

@@ -18,6 +18,7 @@ enum FileColumn: string
     case Phantom = 'phantom';
     case FirstDay = 'first_day';
     case LastDay = 'last_day';
+    case Revision = 'revision';
     case Line = 'line';
 
     /** @return list<self> without these a file cannot be read */
@@ -33,6 +34,7 @@ enum FileColumn: string
             self::Parent, self::Line => null,
             self::Find => LineField::Find,
             self::Component => LineField::Component,
+            self::Revision => LineField::Revision,
             self::Quantity => LineField::Quantity,
             self::Unit => LineField::Unit,
             self::Designators => LineField::Designators,

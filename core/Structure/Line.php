@@ -12,7 +12,8 @@ use Orthotaxis\Core\Refusal;
 /**
  * One line of a structure: so much of one component.
  *
- * Its key is the identity that survives revisions; the component is named by item number.
+ * Its key is the identity that survives revisions; the component is named by item number. Which revision of it goes in
+ * follows from the day, unless the line names one.
  */
 final readonly class Line
 {
@@ -32,7 +33,20 @@ final readonly class Line
         public bool $notModelled = false,
         public Validity $validity = new Validity,
         public bool $phantom = false,
+        public ?string $revision = null,
     ) {}
+
+    /** What is below the line: the component as it is on the day, or one revision of it. */
+    public function below(): string
+    {
+        return $this->revision === null ? $this->component : self::pinned($this->component, $this->revision);
+    }
+
+    /** The key under which the structure of one revision is found among those of the day. */
+    public static function pinned(string $component, string $revision): string
+    {
+        return "{$component}\n{$revision}";
+    }
 
     /** A field as text, as it is compared and shown. */
     public function text(LineField $field): string
@@ -40,6 +54,7 @@ final readonly class Line
         return match ($field) {
             LineField::Find => (string) $this->find,
             LineField::Component => $this->component,
+            LineField::Revision => $this->revision ?? '',
             LineField::Quantity => (string) $this->quantity,
             LineField::Unit => $this->unit->value,
             LineField::Designators => $this->designators,
@@ -60,6 +75,7 @@ final readonly class Line
             $same = match ($field) {
                 LineField::Find => $this->find === $other->find,
                 LineField::Component => $this->component === $other->component,
+                LineField::Revision => $this->revision === $other->revision,
                 LineField::Quantity => $this->quantity->equals($other->quantity),
                 LineField::Unit => $this->unit === $other->unit,
                 LineField::Designators => $this->designators === $other->designators,
@@ -83,7 +99,7 @@ final readonly class Line
     {
         return $this->operation === null ? $this : new self(
             $this->key, $this->find, $this->component, $this->quantity, $this->unit, $this->designators, $this->notes, null,
-            $this->notModelled, $this->validity, $this->phantom,
+            $this->notModelled, $this->validity, $this->phantom, $this->revision,
         );
     }
 

@@ -9,6 +9,7 @@ enum LineField: string
 {
     case Find = 'find';
     case Component = 'component';
+    case Revision = 'revision';
     case Quantity = 'quantity';
     case Unit = 'unit';
     case Designators = 'designators';

@@ -39,6 +39,7 @@ final class LineReader
             ? null
             : $this->whole(LineField::Operation, $text(LineField::Operation), $was->operation ?? 0, 'operation', 9_999);
         $validity = $this->validity($text(LineField::FirstDay), $text(LineField::LastDay), $was->validity ?? Validity::always());
+        $revision = $this->short(LineField::Revision, $text(LineField::Revision) ?? $was?->revision, 20);
         $this->checkCount($quantity, $unit, $designators);
 
         if ($this->reasons !== []) {
@@ -51,6 +52,7 @@ final class LineReader
             self::yes($fields, LineField::NotModelled, $was->notModelled ?? false),
             $validity,
             self::yes($fields, LineField::Phantom, $was->phantom ?? false),
+            $revision === '' ? null : $revision,
         );
     }
 

@@ -12,7 +12,7 @@ final readonly class Tree
 {
     /**
      * @param  string  $top  item number
-     * @param  array<string, Structure>  $structures  by item number, for every item above the deepest level
+     * @param  array<string, Structure>  $structures  by item number, or by what Line::below says, for every item above the deepest level
      * @param  array<string, Unit>  $units  the own unit of each component, by item number
      * @param  Quantity  $times  how much of the top is asked for
      * @return \Generator<int, TreeRow> a line directly before all that is below it
@@ -30,9 +30,9 @@ final readonly class Tree
             $extended = $line->quantity->times($parents);
             $here = [...$path, $line->key];
             yield new TreeRow($parent, $here, $line, $extended);
-            $below = $structures[$line->component] ?? null;
+            $below = $structures[$line->below()] ?? null;
             if ($below !== null && count($here) < $levels) {
-                $stack[] = [$line->component, $here, $line->unit->convert($extended, $units[$line->component] ?? $line->unit), array_values($below->lines), 0];
+                $stack[] = [$line->below(), $here, $line->unit->convert($extended, $units[$line->component] ?? $line->unit), array_values($below->lines), 0];
             }
         }
     }

@@ -10,7 +10,7 @@ use Orthotaxis\Core\Quantity\Quantity;
 final readonly class TreeRow
 {
     /**
-     * @param  string  $parent  item number
+     * @param  string  $parent  item number, or what Line::below says of it
      * @param  list<string>  $path  line keys from the top to this line
      * @param  Quantity  $extended  how much of the component goes into the top over this path, in the unit of the line
      */

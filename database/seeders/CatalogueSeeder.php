@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Structures\ItemKind;
 use App\Structures\Models\Category;
 use App\Structures\Models\Item;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Quantity\Money;
 
 /** Categories, and the items of demo/catalogue.txt. Whatever is made gets a drawing of its own. */
@@ -27,12 +29,12 @@ final class CatalogueSeeder extends Seeder
 
     public function run(): void
     {
+        DB::table('kind_sequences')->insert(array_map(static fn (ItemKind $kind): array => ['kind' => $kind->value, 'sequence' => $kind === ItemKind::Document ? 'numbers' : 'letters'], ItemKind::cases()));
         /** @var array<string, int> $categories */
         $categories = [];
         foreach (self::CATEGORIES as $code => $name) {
-            $sequence = $code === 'document' ? 'numbers' : 'letters';
             $categories[$code] = Category::query()->create([
-                'code' => $code, 'name' => $name, 'sequence' => $sequence, 'number_prefix' => self::PREFIXES[$code], 'number_width' => 4,
+                'code' => $code, 'name' => $name, 'number_prefix' => self::PREFIXES[$code], 'number_width' => 4,
                 'asked' => $code === 'electronics' ? [['name' => 'package', 'label' => 'Package', 'required' => true], ['name' => 'tolerance', 'label' => 'Tolerance', 'required' => false]] : [],
             ])->id;
         }
@@ -67,6 +69,22 @@ final class CatalogueSeeder extends Seeder
         }
     }
 
+    /** @return array<string, string>|\stdClass what the category of electronic components asks for */
+    private static function attributes(string $number, string $title): array|\stdClass
+    {
+        if (! str_starts_with($number, '31')) {
+            return new \stdClass;
+        }
+        $tolerance = preg_match('/^(Resistor|Capacitor)/', $title, $m) === 1 ? ['tolerance' => $m[1] === 'Resistor' ? '1 %' : '10 %'] : [];
+
+        return ['package' => match (true) {
+            $tolerance !== [] => '0603',
+            str_contains($title, 'Processor') => '64 pins, flat',
+            str_contains($title, 'regulator') => str_contains($title, 'small') ? 'small outline, 8 pins' : 'outline, 3 pins',
+            default => 'surface mount',
+        }] + $tolerance;
+    }
+
     /** @return array<string, mixed> */
     private static function row(string $number, string $title, string $kind, int $category, string $unit, string $supply, string $cost, int $leadTime, string $from): array
     {
@@ -77,6 +95,7 @@ final class CatalogueSeeder extends Seeder
             'lead_time_days' => $leadTime,
             'supplier' => $supply === 'buy' && $from !== '' ? $from : null,
             'material' => $supply === 'make' && $from !== '' ? $from : null,
+            'attributes' => json_encode(self::attributes($number, $title)),
         ];
     }
 }

@@ -18,6 +18,7 @@ final class DatabaseSeeder extends Seeder
             PlanningSeeder::class,
             ClosedChangesSeeder::class,
             OpenChangesSeeder::class,
+            DocumentSeeder::class,
         ]);
     }
 }

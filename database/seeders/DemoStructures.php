@@ -83,7 +83,7 @@ final class DemoStructures
 
                 continue;
             }
-            if (preg_match('/^  (\*?)(\S+) x (\S+)(?: ([a-z0-9]+))?(?: \[([^]]+)\])?(?: ; (.+))?$/', $text, $m) !== 1) {
+            if (preg_match('/^  (\*?)(\S+) x (\S+)(?: ([a-z0-9]+))?(?: @(\w+))?(?: \[([^]]+)\])?(?: ; (.+))?$/', $text, $m) !== 1) {
                 throw new \LogicException("demo/structures.txt: cannot read \"{$text}\".");
             }
             $structures[$parent][] = new Line(
@@ -92,9 +92,10 @@ final class DemoStructures
                 $m[2],
                 Quantity::parse($m[3]),
                 ($m[4] ?? '') === '' ? $units[$m[2]] : Unit::from($m[4]),
-                str_replace(' ', ', ', $m[5] ?? ''),
-                $m[6] ?? '',
+                str_replace(' ', ', ', $m[6] ?? ''),
+                $m[7] ?? '',
                 notModelled: $m[1] === '*',
+                revision: ($m[5] ?? '') === '' ? null : $m[5],
             );
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Structures\Models\Item;
+use App\Structures\RevisionSequences;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\Http;
@@ -22,10 +23,11 @@ final class PlanningSeeder extends Seeder
     public function run(): void
     {
         $changed = array_map(static fn (array $steps): int => count($steps) - 1, DemoStructures::steps());
-        $items = Item::query()->with('category')->whereNotIn('number', self::UNKNOWN)->orderBy('number')->get()->map(static function (Item $item) use ($changed): array {
-            $revision = $item->category->sequence->first();
+        $sequences = new RevisionSequences;
+        $items = Item::query()->with('category')->whereNotIn('number', self::UNKNOWN)->orderBy('number')->get()->map(static function (Item $item) use ($changed, $sequences): array {
+            $revision = $sequences->of($item)->first();
             for ($i = 0; $i < ($changed[$item->number] ?? 0); $i++) {
-                $revision = $item->category->sequence->after($revision);
+                $revision = $sequences->of($item)->after($revision);
             }
 
             return [

@@ -36,7 +36,7 @@ final class StructureSeeder extends Seeder
         foreach (DemoStructures::first() as $parent => $structure) {
             $revision = $revisions[$items[$parent]->id];
             foreach ($structure as $line) {
-                $columns = StructureLine::columns($line, $items[$line->component]->id);
+                $columns = StructureLine::columns($line, $items[$line->component]->id, $line->revision === null ? null : $revisions[$items[$line->component]->id]);
                 $lines[] = ['revision_id' => $revision, 'kind' => 'engineering', 'plant' => '', ...$columns];
                 $lines[] = [
                     'revision_id' => $revision, 'kind' => 'manufacturing', 'plant' => self::plant($parent), ...$columns,

@@ -22,6 +22,7 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
   const asked = words.trim() !== '';
   const items = useQuery({ ...queries.items(words), enabled: open && asked });
   const changes = useQuery({ ...queries.changes({ show: 'all', words, priority: '' }), enabled: open && asked });
+  const favourites = useQuery(queries.favourites());
   const go = (address: string) => {
     onClose();
     setWords('');
@@ -64,6 +65,15 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
                       </Command.Item>
                     ))}
                   </Command.Group>
+                  {(favourites.data ?? []).length > 0 && (
+                    <Command.Group heading="Kept" className={group}>
+                      {(favourites.data ?? []).map(({ id, address, name }) => (
+                        <Command.Item key={id} value={`kept ${id}`} onSelect={() => go(address)} className={row}>
+                          {name}
+                        </Command.Item>
+                      ))}
+                    </Command.Group>
+                  )}
                   <Command.Group heading="Opened lately" className={group}>
                     {recents().map(({ address, label }) => (
                       <Command.Item

@@ -31,6 +31,10 @@ const router = createBrowserRouter([
         path: 'set-up/categories',
         lazy: async () => ({ Component: (await import('./setup/CategoriesPage')).CategoriesPage }),
       },
+      {
+        path: 'items/:number/sheet',
+        lazy: async () => ({ Component: (await import('./documents/SheetPage')).SheetPage }),
+      },
       { path: 'items/:number', lazy: async () => ({ Component: (await import('./structures/ItemPage')).ItemPage }) },
       {
         path: 'compare',

@@ -63,7 +63,8 @@ final class HandOvers
     {
         foreach (['item', 'component'] as $role) {
             $number = $entry->getAttribute($role);
-            if ($number !== '' && ! $this->known($number)) {
+            $introduced = $role === 'item' && $entry->getAttribute('action') === 'introduce';
+            if ($number !== '' && ! $introduced && ! $this->known($number)) {
                 return "Item {$number} is not known to planning.";
             }
         }
@@ -84,7 +85,10 @@ final class HandOvers
         $db = $this->planning->db;
         $item = $entry->getAttribute('item');
         $revision = $entry->getAttribute('revision');
-        if ($entry->getAttribute('action') === 'supersede') {
+        if ($entry->getAttribute('action') === 'introduce') {
+            $db->prepare('INSERT INTO item (number, revision, unit) VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET revision = excluded.revision')
+                ->execute([$item, $revision, $entry->getAttribute('itemUnit')]);
+        } elseif ($entry->getAttribute('action') === 'supersede') {
             $db->prepare('UPDATE item SET revision = ? WHERE number = ?')->execute([$revision, $item]);
         } elseif ($entry->getAttribute('action') !== 'remove') {
             $db->prepare('INSERT INTO structure VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (item, find, revision) DO UPDATE

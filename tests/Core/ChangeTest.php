@@ -16,7 +16,6 @@ use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Change\StepState;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Release\ReleasePlan;
-use Orthotaxis\Core\Revision\Sequence;
 use Orthotaxis\Core\Structure\Structure;
 use Tests\Core\Support\Make;
 
@@ -87,17 +86,16 @@ it('lets only the named other person sign what was on screen', function (): void
 it('plans a release: next code, superseded code, lines from the date', function () use ($today): void {
     $order = Make::order(OrderState::Signed);
     $signed = Make::order(OrderState::Signed, signed: $order->digest());
-    $plan = ReleasePlan::of($signed, ['200-0010' => Sequence::Letters], $today);
+    $plan = ReleasePlan::of($signed, $today);
     expect($plan->items[0]->revision)->toBe('C')->and($plan->items[0]->supersedes)->toBe('B')
         ->and((string) $plan->effectiveFrom)->toBe('2027-02-01')->and(count($plan->items[0]->lines))->toBe(3);
 });
 
 it('refuses to release what is not signed, or not what was signed', function () use ($today): void {
-    $sequences = ['200-0010' => Sequence::Letters];
-    expect(fn () => ReleasePlan::of(Make::order(OrderState::InReview), $sequences, $today))->toThrow(Refusal::class, 'not signed')
-        ->and(fn () => ReleasePlan::of(Make::order(OrderState::Signed, signed: str_repeat('0', 64)), $sequences, $today))->toThrow(Refusal::class, 'not what was signed');
+    expect(fn () => ReleasePlan::of(Make::order(OrderState::InReview), $today))->toThrow(Refusal::class, 'not signed')
+        ->and(fn () => ReleasePlan::of(Make::order(OrderState::Signed, signed: str_repeat('0', 64)), $today))->toThrow(Refusal::class, 'not what was signed');
     $late = Make::order(OrderState::Signed);
-    expect(fn () => ReleasePlan::of(Make::order(OrderState::Signed, signed: $late->digest()), $sequences, Day::parse('2027-02-02')))->toThrow(Refusal::class, 'in the past');
+    expect(fn () => ReleasePlan::of(Make::order(OrderState::Signed, signed: $late->digest()), Day::parse('2027-02-02')))->toThrow(Refusal::class, 'in the past');
 });
 
 it('says at which step a change is', function (?RequestState $request, ?OrderState $order, string $now): void {

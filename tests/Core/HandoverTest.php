@@ -8,7 +8,6 @@ use Orthotaxis\Core\Handover\Document;
 use Orthotaxis\Core\Handover\Format;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Release\ReleasePlan;
-use Orthotaxis\Core\Revision\Sequence;
 use Tests\Core\Support\Make;
 
 $document = function (string $title = 'Thicker tube'): Document {
@@ -16,7 +15,7 @@ $document = function (string $title = 'Thicker tube'): Document {
         ->with(Make::line('tube', 50, '200-0041', '0.5', Unit::Metre, notes: '=1+1, "wide" & <open>'))
         ->with(Make::line('grease', 80, '710-0001', '2', Unit::Gram));
     $unsigned = Make::order(OrderState::Signed, [Make::orderItem(after: $after)]);
-    $plan = ReleasePlan::of(Make::order(OrderState::Signed, [Make::orderItem(after: $after)], signed: $unsigned->digest()), ['200-0010' => Sequence::Letters], Day::parse('2026-11-23'));
+    $plan = ReleasePlan::of(Make::order(OrderState::Signed, [Make::orderItem(after: $after)], signed: $unsigned->digest()), Day::parse('2026-11-23'));
 
     return Document::of($plan, $title, 17, '2026-11-23T09:00:00Z');
 };

@@ -43,26 +43,42 @@ final readonly class EditStructure
     public function make(Person $by, string $number, string $itemNumber, EditOperation $operation, string $line, array $fields, int $seen): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber, $operation, $line, $fields, $seen): void {
-            $row = $this->row($by, $number, $itemNumber);
-            $edit = new Edit($operation, $operation === EditOperation::Add ? (string) Str::uuid7() : $line, $fields);
-            $before = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
-            $this->guard->refuseWhatOthersChanged($row, $edit, $seen, $before);
-            $after = Apply::one($before, $edit);
-            if ($operation !== EditOperation::Remove) {
-                $changed = $after->line($edit->line) ?? throw new \LogicException('An edit lost its line.');
-                $this->guard->check($row, $changed, $before->line($edit->line));
-            }
-            $row->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->update(['discarded_at' => CarbonImmutable::now()]);
-            $row->edits()->create([
-                'number' => (int) $row->edits()->max('number') + 1,
-                'operation' => $operation,
-                'line_key' => $edit->line,
-                'fields' => (object) $fields,
-                'author_id' => $by->id,
-                'made_at' => CarbonImmutable::now(),
-            ]);
-            $this->ledger->record($by->login, "structure.{$operation->value}", $number, ['item' => $itemNumber, 'line' => $edit->line, 'fields' => $fields]);
+            $this->write($this->openRow($by, $number, $itemNumber), $by, $operation, $line, $fields, $seen);
         });
+    }
+
+    /** Lets a line go to another revision of its component. Whoever plans the order may decide that, not only who edits. */
+    public function adopt(Person $by, string $number, string $itemNumber, string $line, string $revision): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber, $line, $revision): void {
+            $row = self::item(self::openOrder($number), $itemNumber);
+            $this->write($row, $by, EditOperation::Change, $line, [LineField::Revision->value => $revision], (int) $row->edits->max('number'));
+        });
+    }
+
+    /**
+     * @param  array<value-of<LineField>, string>  $fields
+     */
+    private function write(OrderItem $row, Person $by, EditOperation $operation, string $line, array $fields, int $seen): void
+    {
+        $edit = new Edit($operation, $operation === EditOperation::Add ? (string) Str::uuid7() : $line, $fields);
+        $before = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
+        $this->guard->refuseWhatOthersChanged($row, $edit, $seen, $before);
+        $after = Apply::one($before, $edit);
+        if ($operation !== EditOperation::Remove) {
+            $changed = $after->line($edit->line) ?? throw new \LogicException('An edit lost its line.');
+            $this->guard->check($row, $changed, $before->line($edit->line));
+        }
+        $row->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->update(['discarded_at' => CarbonImmutable::now()]);
+        $row->edits()->create([
+            'number' => (int) $row->edits()->max('number') + 1,
+            'operation' => $operation,
+            'line_key' => $edit->line,
+            'fields' => (object) $fields,
+            'author_id' => $by->id,
+            'made_at' => CarbonImmutable::now(),
+        ]);
+        $this->ledger->record($by->login, "structure.{$operation->value}", $row->order->number, ['item' => $row->item->number, 'line' => $edit->line, 'fields' => $fields]);
     }
 
     /**
@@ -74,7 +90,7 @@ final readonly class EditStructure
     public function makeAll(Person $by, string $number, string $itemNumber, Structure $wanted, int $seen): int
     {
         return DB::transaction(function () use ($by, $number, $itemNumber, $wanted, $seen): int {
-            $row = $this->row($by, $number, $itemNumber);
+            $row = $this->openRow($by, $number, $itemNumber);
             $now = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
             $edits = Comparison::of($now, $wanted)->asEdits();
             $reasons = [];
@@ -96,7 +112,7 @@ final readonly class EditStructure
     public function undo(Person $by, string $number, string $itemNumber): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber): void {
-            $edit = $this->row($by, $number, $itemNumber)->edits()->reorder()->whereNull('withdrawn_at')->orderByDesc('number')->first()
+            $edit = $this->openRow($by, $number, $itemNumber)->edits()->reorder()->whereNull('withdrawn_at')->orderByDesc('number')->first()
                 ?? throw Refusal::at('edits', 'There is nothing to undo.');
             $this->mark($edit, CarbonImmutable::now(), $by, $number, $itemNumber, 'structure.undone');
         });
@@ -105,7 +121,7 @@ final readonly class EditStructure
     public function redo(Person $by, string $number, string $itemNumber): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber): void {
-            $edit = $this->row($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first()
+            $edit = $this->openRow($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first()
                 ?? throw Refusal::at('edits', 'There is nothing to redo.');
             $this->mark($edit, null, $by, $number, $itemNumber, 'structure.redone');
         });
@@ -115,8 +131,8 @@ final readonly class EditStructure
     public function bringInNewer(Person $by, string $number, string $itemNumber): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber): void {
-            $row = $this->row($by, $number, $itemNumber);
-            $newest = $row->item->released?->id;
+            $row = $this->openRow($by, $number, $itemNumber);
+            $newest = $row->item->workBase()?->id;
             Rebase::check(
                 $this->structures->ofRevision($row->base_revision_id),
                 $this->structures->ofRevision($newest),
@@ -127,21 +143,37 @@ final readonly class EditStructure
         });
     }
 
-    private function row(Person $by, string $number, string $itemNumber): OrderItem
+    /**
+     * The item on its order, held for the rest of the transaction.
+     *
+     * @throws Refusal when the person cannot edit it now
+     */
+    public function openRow(Person $by, string $number, string $itemNumber): OrderItem
     {
-        $order = ChangeOrder::hold($number);
-        if ($order->state !== OrderState::Revising) {
-            throw Refusal::at('order', match ($order->state) {
-                OrderState::Planning => "{$number} is not open for revision yet.",
-                default => "{$number} is held still: its structures cannot be edited.",
-            });
-        }
+        $order = self::openOrder($number);
         if ($order->editor_id !== $by->id) {
             throw Refusal::at('editor', "{$number} names another person to edit.");
         }
 
+        return self::item($order, $itemNumber);
+    }
+
+    /** @throws Refusal when its structures cannot be edited now */
+    private static function openOrder(string $number): ChangeOrder
+    {
+        $order = ChangeOrder::hold($number);
+
+        return match ($order->state) {
+            OrderState::Revising => $order,
+            OrderState::Planning => throw Refusal::at('order', "{$number} is not open for revision yet."),
+            default => throw Refusal::at('order', "{$number} is held still: its structures cannot be edited."),
+        };
+    }
+
+    private static function item(ChangeOrder $order, string $itemNumber): OrderItem
+    {
         return $order->items()->with(['edits.author', 'item.released', 'order'])->where('outcome', Outcome::Revise->value)->whereRelation('item', 'number', $itemNumber)->first()
-            ?? throw Refusal::at('item', "{$itemNumber} gets no new revision under {$number}.");
+            ?? throw Refusal::at('item', "{$itemNumber} gets no new revision under {$order->number}.");
     }
 
     private function mark(EditRecord $edit, ?CarbonImmutable $withdrawnAt, Person $by, string $number, string $itemNumber, string $act): void

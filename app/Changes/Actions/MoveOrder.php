@@ -6,6 +6,7 @@ namespace App\Changes\Actions;
 
 use App\Changes\Models\ChangeOrder;
 use App\Changes\OrderReader;
+use App\Documents\Models\ItemDocument;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Today;
@@ -30,7 +31,7 @@ final readonly class MoveOrder
             self::mustHold(OrderReadiness::forRevising($this->orders->toCore($order)));
             foreach ($order->items as $row) {
                 if ($row->outcome === Outcome::Revise) {
-                    $row->update(['base_revision_id' => $row->item->released?->id]);
+                    $row->update(['base_revision_id' => $row->item->workBase()?->id]);
                 }
             }
         });
@@ -39,8 +40,13 @@ final readonly class MoveOrder
     /** Holds everything on the order still while it is judged. */
     public function submit(Person $by, string $number, int $version): void
     {
-        $this->move($by, $number, $version, OrderState::InReview, 'order.sent_to_review', function (ChangeOrder $order): void {
+        $this->move($by, $number, $version, OrderState::InReview, 'order.sent_to_review', function (ChangeOrder $order) use ($by): void {
             self::mustHold(OrderReadiness::forReview($this->orders->toCore($order), Today::day()));
+            foreach ($order->items as $row) {
+                if ($row->outcome === Outcome::Revise) {
+                    KeepIteration::ifChanged($row, $by, 'Sent to review');
+                }
+            }
             $order->sent_to_review_at = CarbonImmutable::now();
         });
     }
@@ -62,6 +68,7 @@ final readonly class MoveOrder
     {
         $this->move($by, $number, $version, OrderState::Withdrawn, 'order.withdrawn', static function (ChangeOrder $order): void {
             $order->load('requests');
+            ItemDocument::query()->where('adopting_order_id', $order->id)->update(['adopting_order_id' => null]);
             foreach ($order->requests as $request) {
                 $request->update(['state' => RequestState::Approved, 'version' => $request->version + 1]);
             }

@@ -27,9 +27,6 @@ final readonly class PutItemOnOrder
             $order = $this->open($number, $version);
             $item = Item::query()->with('released')->where('number', $itemNumber)->first()
                 ?? throw Refusal::at('item', "There is no item {$itemNumber}.");
-            if ($outcome === Outcome::Revise && $item->released === null) {
-                throw Refusal::at('item', "{$itemNumber} has no released revision yet, so there is nothing to revise.");
-            }
             $row = $this->row($order, $item) ?? new OrderItem(['order_id' => $order->id, 'item_id' => $item->id]);
             if ($outcome === Outcome::Keep) {
                 $this->mustHaveNoEdits($row, $itemNumber);
@@ -39,7 +36,7 @@ final readonly class PutItemOnOrder
                 'disposition' => $disposition,
                 'base_revision_id' => match (true) {
                     $outcome === Outcome::Keep => null,
-                    $order->state === OrderState::Revising => $row->base_revision_id ?? $item->released?->id,
+                    $order->state === OrderState::Revising => $row->base_revision_id ?? $item->workBase()?->id,
                     default => null,
                 },
             ])->save();

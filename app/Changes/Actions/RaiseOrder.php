@@ -47,8 +47,8 @@ final readonly class RaiseOrder
                 ->distinct()->pluck('revision_id')->flip();
             $order->items()->createMany($request->items->map(static fn (Item $item): array => [
                 'item_id' => $item->id,
-                // What has a structure is proposed for revision; the coordinator decides.
-                'outcome' => $withLines->has((int) $item->released?->id) ? Outcome::Revise : Outcome::Keep,
+                // What has a structure, or no release yet, is proposed for a new revision; the coordinator decides.
+                'outcome' => $item->released === null || $withLines->has($item->released->id) ? Outcome::Revise : Outcome::Keep,
             ]));
             $request->update(['state' => RequestState::Ordered, 'version' => $request->version + 1]);
             $this->ledger->record($by->login, 'order.raised', $order->number, ['request' => $number]);

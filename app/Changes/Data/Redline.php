@@ -12,7 +12,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class Redline
 {
-    /** @param  list<RedlineRow>  $rows */
+    /**
+     * @param  list<RedlineRow>  $rows
+     * @param  list<IterationRow>  $iterations  newest first
+     */
     public function __construct(
         #[OA\Property] public string $order,
         #[OA\Property] public string $order_title,
@@ -26,5 +29,7 @@ final readonly class Redline
         #[OA\Property] public bool $can_undo,
         #[OA\Property] public bool $can_redo,
         #[ListOf(RedlineRow::class)] public array $rows,
+        #[OA\Property(description: 'what the work is called now: C.3')] public string $working,
+        #[ListOf(IterationRow::class)] public array $iterations,
     ) {}
 }

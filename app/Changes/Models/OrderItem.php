@@ -24,6 +24,7 @@ use Orthotaxis\Core\Change\Outcome;
  * @property-read ?Revision $base
  * @property-read ChangeOrder $order
  * @property-read Collection<int, EditRecord> $edits
+ * @property-read Collection<int, Iteration> $iterations
  */
 final class OrderItem extends Model
 {
@@ -49,6 +50,12 @@ final class OrderItem extends Model
     public function base(): BelongsTo
     {
         return $this->belongsTo(Revision::class, 'base_revision_id');
+    }
+
+    /** @return HasMany<Iteration, $this> newest first */
+    public function iterations(): HasMany
+    {
+        return $this->hasMany(Iteration::class)->orderByDesc('number');
     }
 
     /** @return HasMany<EditRecord, $this> all that was ever done, in order */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports\Http;
 
+use App\Files\StoredFile;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\OkList;
@@ -12,7 +13,6 @@ use App\Imports\Data\ImportData;
 use App\Imports\Jobs\RunImport;
 use App\Imports\MarkedSheet;
 use App\Imports\Models\Import;
-use App\Imports\StoredFile;
 use App\Imports\Subject;
 use App\People\Models\Person;
 use App\Structures\Today;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Imports\Jobs;
 
+use App\Files\StoredFile;
 use App\Imports\Faults;
 use App\Imports\Models\Import;
-use App\Imports\StoredFile;
 use App\Ledger\Ledger;
 use App\Structures\Commands\IndexStructures;
 use App\Tables\SheetReader;

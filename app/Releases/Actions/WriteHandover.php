@@ -11,6 +11,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Handover\Document;
 use Orthotaxis\Core\Handover\Format;
+use Orthotaxis\Core\Handover\IntroducedItem;
 use Orthotaxis\Core\Release\ReleasePlan;
 
 /** Writes the files of a release and puts them in the outbox, in the transaction of the release. */
@@ -21,7 +22,11 @@ final readonly class WriteHandover
     public function write(ChangeOrder $order, ReleasePlan $plan, CarbonImmutable $now): Handover
     {
         $number = (int) DB::selectOne("SELECT nextval('hand_over_number') AS number")->number;
-        $document = Document::of($plan, $order->title, $number, $now->utc()->format('Y-m-d\TH:i:s\Z'));
+        $introduced = [];
+        foreach ($order->items as $row) {
+            $introduced[$row->item->number] = new IntroducedItem($row->item->title, $row->item->unit);
+        }
+        $document = Document::of($plan, $order->title, $number, $now->utc()->format('Y-m-d\TH:i:s\Z'), $introduced);
         $handover = Handover::query()->create([
             'order_id' => $order->id, 'number' => $number, 'name' => $document->name(), 'state' => 'waiting', 'written_at' => $now,
         ]);

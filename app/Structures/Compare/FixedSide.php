@@ -18,7 +18,7 @@ final readonly class FixedSide implements NamedSide
     /** @var array<int, Line> by a number of its own */
     private array $lines;
 
-    /** @param  array<string, int>  $components  position by item number, for all that the lines name */
+    /** @param  array<string, int>  $components  position by item number and by what Line::below says, for all that the lines name */
     public function __construct(private IndexSide $below, private int $top, Structure $structure, private array $components)
     {
         // Numbers that no identity, digest or line of the other side has.
@@ -37,7 +37,7 @@ final readonly class FixedSide implements NamedSide
         }
         $numbers = array_keys($this->lines);
 
-        return new LineSet($numbers, $numbers, $numbers, array_map(fn (Line $line): int => $this->components[$line->component], array_values($this->lines)));
+        return new LineSet($numbers, $numbers, $numbers, array_map(fn (Line $line): int => $this->components[$line->below()] ?? $this->components[$line->component], array_values($this->lines)));
     }
 
     public function read(array $lines): array

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Structures\Compare;
 
+use App\Changes\IterationReader;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\OrderReader;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
+use App\Structures\PinnedRevisions;
 use App\Structures\StructureReader;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
@@ -16,7 +18,7 @@ use Orthotaxis\Core\Structure\StructureKind;
 /** Opens the sides of a comparison. */
 final readonly class SideReader
 {
-    public function __construct(private StructureReader $structures, private OrderReader $orders) {}
+    public function __construct(private StructureReader $structures, private OrderReader $orders, private IterationReader $iterations) {}
 
     /**
      * @param  bool  $operations  whether the operations of lines are compared
@@ -52,7 +54,11 @@ final readonly class SideReader
             $components[(string) $number] = $below->index->positions->of($id);
         }
 
-        return new FixedSide($below, $below->index->positions->of($item->id), $top, $components);
+        foreach (PinnedRevisions::ids($top) as $pinned => $revision) {
+            $components[$pinned] = $below->index->positions->ofKnownRevision($revision);
+        }
+
+        return new FixedSide($below, $below->index->positions->of($item->id), $top, array_filter($components, is_int(...)));
     }
 
     private function ofRevision(SideSpec $spec, string $place): Structure
@@ -71,7 +77,7 @@ final readonly class SideReader
         }
         foreach ($this->orders->toCore($order)->revised() as $item) {
             if ($item->number === $spec->item->number) {
-                return $item->after;
+                return $spec->iteration === null ? $item->after : $this->iterations->structure($order->items->firstOrFail('item_id', $spec->item->id), $spec->iteration);
             }
         }
         throw Refusal::at($place, "{$spec->order} does not revise {$spec->item->number}.");

@@ -23,6 +23,7 @@ final readonly class SideSpec
         public ?string $revision = null,
         public ?string $order = null,
         public ?ComparisonFile $file = null,
+        public ?int $iteration = null,
     ) {}
 
     /**
@@ -43,6 +44,7 @@ final readonly class SideSpec
         return new self(
             $item, $kind, $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
             $text("{$side}_revision") ?: null, $text("{$side}_order") ?: null, self::file($text("{$side}_file"), "{$side}_file"),
+            $text("{$side}_iteration") === '' ? null : (int) $text("{$side}_iteration"),
         );
     }
 

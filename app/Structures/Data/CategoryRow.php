@@ -16,7 +16,7 @@ final readonly class CategoryRow
     private function __construct(
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
-        #[OA\Property(enum: ['letters', 'numbers'])] public string $sequence,
+        #[OA\Property(enum: ['letters', 'numbers', 'numbers_then_letters'], description: 'null: as the kind of the item says', nullable: true)] public ?string $sequence,
         #[OA\Property] public string $number_prefix,
         #[OA\Property] public int $number_width,
         #[OA\Property] public bool $number_check,
@@ -27,7 +27,7 @@ final readonly class CategoryRow
     public static function of(Category $category): self
     {
         return new self(
-            $category->code, $category->name, $category->sequence->value, $category->number_prefix, $category->number_width, $category->number_check,
+            $category->code, $category->name, $category->sequence?->value, $category->number_prefix, $category->number_width, $category->number_check,
             $category->items_count ?? 0,
             array_map(static fn (array $asked): AskedAttribute => new AskedAttribute($asked['name'], $asked['label'], $asked['required']), $category->asked),
         );

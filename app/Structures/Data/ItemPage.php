@@ -8,6 +8,7 @@ use App\Changes\Data\ChangeRow;
 use App\Http\Api\ListOf;
 use App\Structures\Models\Item;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Quantity\FixedPoint;
 
 #[OA\Schema]
 final readonly class ItemPage
@@ -15,6 +16,7 @@ final readonly class ItemPage
     /**
      * @param  list<RevisionRow>  $revisions  newest first
      * @param  list<ChangeRow>  $changes  requests and orders that name it, newest first
+     * @param  list<AttributeValue>  $attributes  what its category asks for, and what it has besides
      */
     private function __construct(
         #[OA\Property] public ItemRow $item,
@@ -24,6 +26,8 @@ final readonly class ItemPage
         #[OA\Property] public ?string $material,
         #[ListOf(RevisionRow::class)] public array $revisions,
         #[ListOf(ChangeRow::class)] public array $changes,
+        #[ListOf(AttributeValue::class)] public array $attributes,
+        #[OA\Property(description: 'kilograms of one')] public ?string $mass,
     ) {}
 
     /** @param  list<ChangeRow>  $changes */
@@ -37,6 +41,18 @@ final readonly class ItemPage
             $item->material,
             $item->revisions->map(RevisionRow::of(...))->values()->all(),
             $changes,
+            self::attributes($item),
+            $item->mass === null ? null : FixedPoint::format($item->mass, 6),
         );
+    }
+
+    /** @return list<AttributeValue> */
+    private static function attributes(Item $item): array
+    {
+        /** @var array<string, string> $values */
+        $values = $item->getAttribute('attributes');
+        $labels = array_column($item->category->asked, 'label', 'name') + array_combine(array_keys($values), array_keys($values));
+
+        return array_map(static fn (string $name, string $label): AttributeValue => new AttributeValue($name, $label, $values[$name] ?? ''), array_keys($labels), $labels);
     }
 }

@@ -12,6 +12,7 @@ final readonly class SummaryRow
 {
     public function __construct(
         #[OA\Property] public ItemRow $item,
+        #[OA\Property(description: 'the one revision that lines name; null: the one of the day')] public ?string $revision,
         #[OA\Property(description: 'the nearest level on which it stands')] public int $level,
         #[OA\Property] public string $quantity,
         #[OA\Property(description: 'quantity times standard cost')] public ?string $cost,

@@ -38,7 +38,7 @@ final readonly class StructureTable
         $ids = [$item->id];
         if ($allLevels) {
             $index = StructureIndex::open($kind);
-            $ids = array_map($index->positions->item(...), Order::below($index->adjacency, $index->positions->of($item->id), $day->number()));
+            $ids = array_values(array_unique(array_map($index->positions->item(...), Order::below($index->adjacency, $index->positions->of($item->id), $day->number()))));
         }
         foreach (array_chunk($ids, self::AT_ONCE) as $some) {
             $numbers = Item::query()->whereIn('id', $some)->pluck('number', 'id');

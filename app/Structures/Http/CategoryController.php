@@ -15,6 +15,7 @@ use App\Structures\Models\Category;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Revision\Sequence;
 
 final class CategoryController
 {
@@ -29,7 +30,7 @@ final class CategoryController
     #[InPath('code'), Takes(CategoryRule::class), OkList(CategoryRow::class), Refused]
     public function update(string $code, CategoryRule $request, #[CurrentUser] Person $person, SetCategory $action): JsonResponse
     {
-        $action($person, $code, $request->rule(), $request->string('sequence')->toString());
+        $action($person, $code, $request->rule(), Sequence::tryFrom($request->string('sequence')->toString()), $request->asked());
 
         return $this->index();
     }

@@ -10,29 +10,62 @@ use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Numbering\NumberRule;
 use Orthotaxis\Core\Revision\Sequence;
 
-/** How the items of a category are numbered and revised. */
-#[OA\Schema(required: ['number_prefix', 'number_width', 'number_check', 'sequence'], properties: [
+/** How the items of a category are numbered and revised, and what they are asked for. */
+#[OA\Schema(required: ['number_prefix', 'number_width', 'number_check'], properties: [
     new OA\Property(property: 'number_prefix', type: 'string'),
     new OA\Property(property: 'number_width', type: 'integer'),
     new OA\Property(property: 'number_check', type: 'boolean', description: 'whether a check digit follows'),
-    new OA\Property(property: 'sequence', type: 'string', enum: Sequence::class),
+    new OA\Property(property: 'sequence', type: 'string', enum: Sequence::class, nullable: true, description: 'null: as the kind of the item says'),
+    new OA\Property(property: 'attributes', type: 'array', description: 'without it they stay as they are', items: new OA\Items(required: ['label', 'required'], properties: [
+        new OA\Property(property: 'name', type: 'string', description: 'empty for a new one'),
+        new OA\Property(property: 'label', type: 'string'),
+        new OA\Property(property: 'required', type: 'boolean'),
+    ])),
 ])]
 final class CategoryRule extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['number_prefix' => 'present|nullable|string', 'number_width' => 'required|integer', 'number_check' => 'required|boolean', 'sequence' => ['required', Rule::enum(Sequence::class)]];
+        return [
+            'number_prefix' => 'present|nullable|string', 'number_width' => 'required|integer', 'number_check' => 'required|boolean',
+            'sequence' => ['nullable', Rule::enum(Sequence::class)],
+            'attributes' => 'sometimes|array|max:40', 'attributes.*.name' => 'nullable|string|regex:/^[a-z0-9_]{1,60}$/',
+            'attributes.*.label' => 'required|string|max:60|distinct:ignore_case', 'attributes.*.required' => 'required|boolean',
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['number_width.*' => 'The counter has 1 to 12 digits.', 'sequence.*' => 'Choose the sequence of revisions.'];
+        return [
+            'number_width.*' => 'The counter has 1 to 12 digits.', 'sequence.*' => 'Choose the sequence of revisions.',
+            'attributes.*.label.required' => 'Say what it is called.', 'attributes.*.label.max' => 'At most 60 characters.', 'attributes.*.label.distinct' => 'This is asked for twice.',
+        ];
     }
 
     public function rule(): NumberRule
     {
         return NumberRule::of($this->string('number_prefix')->trim()->toString(), $this->integer('number_width'), $this->boolean('number_check'));
+    }
+
+    /** @return list<array{name: string, label: string, required: bool}>|null null to leave them as they are */
+    public function asked(): ?array
+    {
+        $asked = $this->validated('attributes');
+        if (! is_array($asked)) {
+            return null;
+        }
+        $named = [];
+        foreach ($asked as $one) {
+            $label = trim((string) $one['label']);
+            $name = ($one['name'] ?? '') ?: (trim((string) preg_replace('/[^a-z0-9]+/', '_', mb_strtolower($label)), '_') ?: 'attribute');
+            while (isset($named[$name])) {
+                $name .= '_';
+            }
+            $named[$name] = ['name' => $name, 'label' => $label, 'required' => (bool) $one['required']];
+        }
+
+        return array_values($named);
     }
 }

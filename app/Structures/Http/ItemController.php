@@ -31,11 +31,11 @@ use Symfony\Component\HttpFoundation\Response;
 final class ItemController
 {
     #[OA\Get(path: '/api/items', operationId: 'items', tags: ['structures'])]
-    #[InQuery('words'), InQuery('kind'), InQuery('category'), InQuery('status'), InQuery('supply'), InQuery('used_in'), OkList(ItemRow::class), Refused]
+    #[InQuery('words'), InQuery('kind'), InQuery('category'), InQuery('status'), InQuery('supply'), InQuery('used_in'), InQuery('attribute'), InQuery('value'), OkList(ItemRow::class), Refused]
     public function index(Request $request, ItemSearch $search): JsonResponse
     {
         /** @var array<string, ?string> $asked */
-        $asked = $request->validate(array_fill_keys(['words', 'kind', 'category', 'status', 'supply', 'used_in'], 'nullable|string|max:200'));
+        $asked = $request->validate(array_fill_keys(['words', 'kind', 'category', 'status', 'supply', 'used_in', 'attribute', 'value'], 'nullable|string|max:200'));
 
         return new JsonResponse($search->find(array_map(strval(...), $asked)));
     }

@@ -45,9 +45,9 @@ final class StructureController
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse($reader->page(
-            $item, Today::orAsked($request), self::kind($request), $request->query('only') === 'tops', max(0, $request->integer('from')),
-        ));
+        return new JsonResponse($request->query('only') === 'direct'
+            ? $reader->direct($item, Today::orAsked($request), self::kind($request))
+            : $reader->page($item, Today::orAsked($request), self::kind($request), $request->query('only') === 'tops', max(0, $request->integer('from'))));
     }
 
     public static function kind(Request $request): StructureKind

@@ -15,6 +15,9 @@ final class BuildIndex
     /** @var array<int, list<array{int, int, int, int, int, int}>> parent => component, quantity, span, line, identity, digest */
     private array $lines = [];
 
+    /** @var array<int, int> revision that some line names => its item */
+    private array $pinned = [];
+
     /** @var array<int, int> component => how many lines name it */
     private array $uses = [];
 
@@ -23,7 +26,7 @@ final class BuildIndex
     /** @return int how many lines the index has */
     public function __invoke(StructureKind $kind): int
     {
-        $this->lines = $this->uses = [];
+        $this->lines = $this->uses = $this->pinned = [];
         [$known, $count] = DB::transaction(function () use ($kind): array {
             if (DB::transactionLevel() === 1) {
                 DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
@@ -34,6 +37,9 @@ final class BuildIndex
             foreach ($this->rows->all($kind) as $row) {
                 $this->lines[$row['parent']][] = [$row['component'], $row['quantity'], $row['span'], $row['line'], $row['identity'], $row['digest']];
                 $this->uses[$row['component']] = ($this->uses[$row['component']] ?? 0) + 1;
+                if ($row['component'] >= PinnedNode::BASE) {
+                    $this->pinned[$row['component'] - PinnedNode::BASE] = $row['item'];
+                }
                 $count++;
             }
 
@@ -45,7 +51,7 @@ final class BuildIndex
         [$items, $ordered] = $this->topological();
         $this->write($path, $items);
         IndexFolder::write($path, 'manifest', [
-            'known' => $known, 'database' => self::database(), 'size' => count($items), 'last_item' => $items === [] ? 0 : max($items),
+            'known' => $known, 'database' => self::database(), 'size' => count($items), 'last_item' => max([0, ...self::items($items)]), 'pinned' => $this->pinned,
             'ordered' => $ordered, 'lines' => $count, 'built_at' => time(),
         ]);
         $folder->use($path);
@@ -129,12 +135,22 @@ final class BuildIndex
             }
             IndexFolder::write($path, "up-{$block}", $lists);
         }
-        $byId = [];
+        $last = max([0, ...self::items($items)]) >> Adjacency::BLOCK;
+        $byId = $items === [] ? [] : array_fill(0, $last + 1, []);
         foreach ($positions as $item => $position) {
             $byId[$item >> Adjacency::BLOCK][$item] = $position;
         }
-        for ($block = 0, $last = $items === [] ? -1 : max($items) >> Adjacency::BLOCK; $block <= $last; $block++) {
-            IndexFolder::write($path, "positions-{$block}", $byId[$block] ?? []);
+        foreach ($byId as $block => $own) {
+            IndexFolder::write($path, "positions-{$block}", $own);
         }
+    }
+
+    /**
+     * @param  list<int>  $nodes
+     * @return list<int> those that are items
+     */
+    private static function items(array $nodes): array
+    {
+        return array_values(array_filter($nodes, static fn (int $node): bool => $node < PinnedNode::BASE));
     }
 }

@@ -14,19 +14,29 @@ use Orthotaxis\Core\Structure\StructureKind;
  * The lines of released structures as the index keeps them. The identity of a line and the digest of all that it says are
  * 64-bit hashes, so that two lines are compared without reading either.
  *
- * @phpstan-type Row array{parent: int, line: int, component: int, quantity: int, span: int, identity: int, digest: int}
+ * Parents and components are nodes: an item, or one revision of it (see PinnedNode).
+ *
+ * @phpstan-type Row array{parent: int, line: int, component: int, item: int, quantity: int, span: int, identity: int, digest: int}
  */
 final readonly class LineRows
 {
     private const AT_ONCE = 20_000;
 
-    private const SQL = "
-        SELECT r.item_id AS parent, l.id AS line, l.component_id AS component, l.quantity, l.unit, c.unit AS item_unit, l.phantom,
+    /** The lines of items, on the days on which their revisions apply. */
+    private const OF_ITEMS = "SELECT r.item_id AS parent,
             GREATEST(r.effective_from, l.valid_from) - DATE '1970-01-01' AS first_day,
-            LEAST(r.effective_to, l.valid_to) - DATE '1970-01-01' AS end_day,
+            LEAST(r.effective_to, l.valid_to) - DATE '1970-01-01' AS end_day,";
+
+    /** The lines of single revisions, whatever the day. */
+    private const OF_REVISIONS = 'SELECT '.PinnedNode::BASE." + r.id AS parent,
+            l.valid_from - DATE '1970-01-01' AS first_day, l.valid_to - DATE '1970-01-01' AS end_day,";
+
+    private const SQL = '
+            l.id AS line, coalesce(l.pinned_id + '.PinnedNode::BASE.", l.component_id) AS component, l.component_id AS item,
+            l.quantity, l.unit, c.unit AS item_unit, l.phantom,
             uuid_hash_extended(l.line_key, 0) AS identity,
             hashtextextended(concat_ws(chr(31), l.find, l.component_id, l.quantity, l.unit, l.designators, l.notes, coalesce(l.operation::text, '-'),
-                l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-')), 0) AS digest
+                l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-'), l.pinned_id), 0) AS digest
         FROM structure_lines l JOIN revisions r ON r.id = l.revision_id JOIN items c ON c.id = l.component_id
         WHERE l.kind = ? AND r.status IN ('released', 'superseded', 'obsolete')";
 
@@ -37,7 +47,14 @@ final readonly class LineRows
      */
     public function all(StructureKind $kind): \Generator
     {
-        DB::statement('DECLARE lines_of_index NO SCROLL CURSOR FOR '.self::SQL.' ORDER BY r.item_id, l.find, l.id', [$kind->value]);
+        yield from self::each(self::OF_ITEMS.self::SQL.' ORDER BY r.item_id, l.find, l.id', $kind);
+        yield from self::each(self::OF_REVISIONS.self::SQL.' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id', $kind);
+    }
+
+    /** @return \Generator<int, Row> */
+    private static function each(string $sql, StructureKind $kind): \Generator
+    {
+        DB::statement('DECLARE lines_of_index NO SCROLL CURSOR FOR '.$sql, [$kind->value]);
         do {
             $rows = DB::select('FETCH '.self::AT_ONCE.' FROM lines_of_index');
             foreach ($rows as $row) {
@@ -56,9 +73,25 @@ final readonly class LineRows
      */
     public function of(array $items, StructureKind $kind): array
     {
-        $rows = DB::select(self::SQL.' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id', [$kind->value, '{'.implode(',', $items).'}']);
+        return self::some(self::OF_ITEMS.self::SQL.' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id', $items, $kind);
+    }
 
-        return array_values(array_filter(array_map(self::read(...), $rows)));
+    /**
+     * @param  list<int>  $revisions  ids
+     * @return list<Row>
+     */
+    public function ofRevisions(array $revisions, StructureKind $kind): array
+    {
+        return self::some(self::OF_REVISIONS.self::SQL.' AND r.id = ANY (?::bigint[]) ORDER BY r.id, l.find, l.id', $revisions, $kind);
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return list<Row>
+     */
+    private static function some(string $sql, array $ids, StructureKind $kind): array
+    {
+        return array_values(array_filter(array_map(self::read(...), DB::select($sql, [$kind->value, '{'.implode(',', $ids).'}']))));
     }
 
     /** @return Row|null null for a line that holds on no day */
@@ -72,7 +105,7 @@ final readonly class LineRows
             : Unit::from($row->unit)->convert(Quantity::ofMillionths($row->quantity), Unit::from($row->item_unit))->millionths;
 
         return [
-            'parent' => $row->parent, 'line' => $row->line, 'component' => $row->component, 'quantity' => $quantity,
+            'parent' => $row->parent, 'line' => $row->line, 'component' => $row->component, 'item' => $row->item, 'quantity' => $quantity,
             'span' => Span::of($row->first_day, $row->end_day, $row->phantom), 'identity' => $row->identity, 'digest' => $row->digest,
         ];
     }

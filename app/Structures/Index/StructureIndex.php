@@ -31,20 +31,18 @@ final readonly class StructureIndex
     public static function open(StructureKind $kind = StructureKind::Engineering): self
     {
         $folder = (new IndexFolder($kind))->current();
-        /** @var array{known: int, size: int, last_item: int, ordered: bool, database: string} $manifest */
-        $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'ordered' => true, 'database' => ''] : require "{$folder}/manifest.php";
+        /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
+        $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : require "{$folder}/manifest.php";
         // Asked for every question, so in one trip and not as a prepared statement, which takes three.
         $touched = DB::connection()->getPdo()->query("SELECT DISTINCT item_id FROM structure_touches WHERE xact >= {$manifest['known']}");
         $touched = array_map(intval(...), $touched === false ? [] : $touched->fetchAll(\PDO::FETCH_COLUMN));
 
-        return self::over($folder, $manifest['size'], $manifest['last_item'], $manifest['ordered'], array_values($touched), $kind);
+        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], array_values($touched), $kind);
     }
 
     /** @param  list<int>  $touched  ids of items that have changed since */
-    private static function over(?string $folder, int $size, int $lastItem, bool $ordered, array $touched, StructureKind $kind): self
+    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $touched, StructureKind $kind): self
     {
-        $lists = new IndexLists($folder, $size);
-        $positions = new Positions($folder, $size, $lastItem);
         if ($touched === []) {
             return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, []);
         }
@@ -59,9 +57,17 @@ final readonly class StructureIndex
                 $users[$old[$i]] ??= [];
             }
         }
-        foreach ((new LineRows)->of($touched, $kind) as $row) {
+        for ($rows = (new LineRows)->of($touched, $kind), $i = 0; $i < count($rows); $i++) {
+            $row = $rows[$i];
             $parent = $positions->of($row['parent']);
-            $component = $positions->of($row['component']);
+            $revision = PinnedNode::revision($row['component']);
+            [$component, $unread] = $revision === null ? [$positions->of($row['component']), false] : $positions->ofRevision($revision, $row['item']);
+            if ($unread && $revision !== null) {
+                $changed[$component] = true;
+                $down[$component] = [];
+                $newLines[$component] = [[], [], []];
+                array_push($rows, ...(new LineRows)->ofRevisions([$revision], $kind));
+            }
             $down[$parent][] = [$component, $row['quantity'], $row['span']];
             $users[$component][] = [$parent, $row['quantity'], $row['span']];
             $newLines[$parent][0][] = $row['line'];
@@ -86,7 +92,11 @@ final readonly class StructureIndex
     /** @throws Refusal when something contains itself, with the way round it */
     public function whereUsed(int $item, Day $day): WhereUsed
     {
-        return $this->named(fn (): WhereUsed => WhereUsed::of($this->adjacency, $this->positions->of($item), $day->number()));
+        $position = $this->positions->of($item);
+
+        return $this->named(fn (): WhereUsed => WhereUsed::of(
+            $this->adjacency, $position, $day->number(), $this->positions->pinnedOf($item), $this->positions->allPinned(),
+        ));
     }
 
     /** @throws Refusal when something contains itself, with the way round it */
@@ -110,6 +120,15 @@ final readonly class StructureIndex
             $numbers = DB::table('items')->whereIn('id', $ids)->pluck('number', 'id');
             throw Refusal::at('structure', 'An item is contained in itself: '.implode(' › ', array_map(static fn (int $id): string => $numbers[$id], $ids)).'.');
         }
+    }
+
+    /** The code of the one revision that stands at a position; null where whatever applies on the day does. */
+    public function revisionAt(int $position): ?string
+    {
+        $revision = $this->positions->revision($position);
+
+        // Few lines name a revision, so few questions are asked.
+        return $revision === null ? null : (string) DB::table('revisions')->where('id', $revision)->value('code');
     }
 
     /** @return array{list<int>, list<int>, list<int>} ids, identities and digests of the lines of an item, in the order of its list */

@@ -12,7 +12,7 @@ use Orthotaxis\Core\Revision\Sequence;
  * @property int $id
  * @property string $code
  * @property string $name
- * @property Sequence $sequence the revision sequence of its items
+ * @property ?Sequence $sequence the revision sequence of its items; null: as their kind says
  * @property string $number_prefix
  * @property int $number_width
  * @property bool $number_check

@@ -64,6 +64,12 @@ final class Item extends Model
         return $released;
     }
 
+    /** What work on it starts from: the released revision, or what was begun of the first one, if anything. */
+    public function workBase(): ?Revision
+    {
+        return $this->released ?? $this->revisions()->first();
+    }
+
     /** @return BelongsToMany<ChangeOrder, $this> open orders under which it is being revised now */
     public function revisingOrders(): BelongsToMany
     {

@@ -6,9 +6,6 @@ namespace App\Structures\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Calendar\Validity;
-use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Structure\Line;
 
@@ -29,6 +26,7 @@ use Orthotaxis\Core\Structure\Line;
  * @property bool $phantom
  * @property ?string $valid_from
  * @property ?string $valid_to
+ * @property ?int $pinned_id
  * @property-read Item $component
  */
 final class StructureLine extends Model
@@ -43,33 +41,17 @@ final class StructureLine extends Model
         return $this->belongsTo(Item::class, 'component_id');
     }
 
-    public function toCore(): Line
-    {
-        return new Line(
-            $this->line_key,
-            $this->find,
-            $this->component->number,
-            Quantity::ofMillionths($this->quantity),
-            $this->unit,
-            $this->designators,
-            $this->notes,
-            $this->operation,
-            $this->not_modelled,
-            new Validity(
-                $this->valid_from === null ? null : Day::parse($this->valid_from),
-                $this->valid_to === null ? null : Day::parse($this->valid_to),
-            ),
-            $this->phantom,
-        );
-    }
-
-    /** @return array<string, mixed> the columns that keep a line of core */
-    public static function columns(Line $line, int $component): array
+    /**
+     * @param  ?int  $pinned  the revision of the component that the line names, if it names one
+     * @return array<string, mixed> the columns that keep a line of core
+     */
+    public static function columns(Line $line, int $component, ?int $pinned = null): array
     {
         return [
             'line_key' => $line->key,
             'find' => $line->find,
             'component_id' => $component,
+            'pinned_id' => $pinned,
             'quantity' => $line->quantity->millionths,
             'unit' => $line->unit->value,
             'designators' => $line->designators,

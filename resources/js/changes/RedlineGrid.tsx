@@ -8,20 +8,22 @@ import { Mark } from '../ui/Mark';
 import { Notice } from '../ui/Notice';
 import { RedlineCell } from './RedlineCell';
 import { RedlineProblem } from './RedlineProblem';
-import { fields, heads, values, type Field } from './redlineFields';
+import { fields as allFields, heads, seldom, values, type Field } from './redlineFields';
 import type { LineEdit, Redline, RedlineRow } from './useRedline';
 
 interface Props {
   redline: Redline;
   edit: UseMutationResult<Redline, ApiProblem, LineEdit>;
   only: boolean;
+  /** Whether the columns of days and fixed revisions are shown although no line says anything in them. */
+  wide: boolean;
 }
 
 /**
  * Before and after in one table, edited in place as in a spreadsheet: arrows move, Enter or typing edits, Escape leaves
  * the cell as it was, Delete removes the line, a block copied from a spreadsheet can be pasted.
  */
-export function RedlineGrid({ redline, edit, only }: Props) {
+export function RedlineGrid({ redline, edit, only, wide }: Props) {
   const [at, setAt] = useState({ row: 0, field: 0 });
   const [editing, setEditing] = useState<string | null>(null);
   // Whoever is quick opens the next cell before the last one is saved: what comes back must know which is open by then.
@@ -33,6 +35,12 @@ export function RedlineGrid({ redline, edit, only }: Props) {
   };
   const [touched, setTouched] = useState<string | null>(null);
   const body = useRef<HTMLTableSectionElement>(null);
+  const fields = allFields.filter(
+    (field) =>
+      wide ||
+      !seldom.includes(field) ||
+      redline.rows.some((row) => row.before?.[field] != null || row.after?.[field] != null),
+  );
   const rows = only ? redline.rows.filter((row) => row.mark !== 'unchanged') : redline.rows;
 
   const focus = (row: number, field: number) => {

@@ -81,7 +81,8 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           <section key={redline.item.number} aria-label={`${redline.item.number} before and after`}>
             <div className="mb-1 flex flex-wrap items-baseline justify-between gap-4">
               <h2>
-                <ItemNumber number={redline.item.number} /> {redline.item.title}, {redline.base} → {redline.becomes}
+                <ItemNumber number={redline.item.number} /> {redline.item.title}, {redline.base ?? 'first release'} →{' '}
+                {redline.becomes}
               </h2>
               <DifferenceTotals rows={redline.rows} />
             </div>

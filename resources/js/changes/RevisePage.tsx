@@ -13,6 +13,7 @@ import { SaveAs } from '../ui/SaveAs';
 import { SheetProblem } from './SheetProblem';
 import { AddLine } from './AddLine';
 import { ConsequenceStrip } from './ConsequenceStrip';
+import { Iterations } from './Iterations';
 import { DifferenceTotals } from './DifferenceTotals';
 import { RedlineGrid } from './RedlineGrid';
 import { useRedline, type Redline } from './useRedline';
@@ -40,7 +41,17 @@ function ReviseView({ redline }: { redline: Redline }) {
   const [adding, setAdding] = useState(false);
   const { edit, turn, sheet } = useRedline(redline);
   const only = params.get('show') === 'differences';
-  const setOnly = (next: boolean) => setParams(next ? { show: 'differences' } : {}, { replace: true });
+  const wide = params.has('wide');
+  const turned = (name: string, value: string | null) =>
+    setParams(
+      (before) => {
+        if (value === null) before.delete(name);
+        else before.set(name, value);
+        return before;
+      },
+      { replace: true },
+    );
+  const setOnly = (next: boolean) => turned('show', next ? 'differences' : null);
   useShortcut('c', () => setOnly(!only));
   useShortcut('a', () => setAdding(true), redline.may_edit);
   useShortcut('mod+z', () => turn.mutate('undo'), redline.may_edit && redline.can_undo);
@@ -57,7 +68,8 @@ function ReviseView({ redline }: { redline: Redline }) {
       }
       aside={
         <span className="text-lg">
-          Revision {redline.base} → <b className="font-semibold">{redline.becomes}</b>
+          Revision {redline.base ?? 'none yet'} → <b className="font-semibold">{redline.becomes}</b>
+          {redline.state === 'revising' && <span className="ml-2 text-base">now {redline.working}</span>}
           <span className="ml-3 text-base text-soft">{states[redline.state]}</span>
         </span>
       }
@@ -76,6 +88,9 @@ function ReviseView({ redline }: { redline: Redline }) {
         )}
         <Button aria-pressed={only} onClick={() => setOnly(!only)}>
           {only ? 'Show all lines' : 'Show only what differs'} <kbd className="font-mono text-xs text-soft">c</kbd>
+        </Button>
+        <Button aria-pressed={wide} onClick={() => turned('wide', wide ? null : 'yes')}>
+          Days and fixed revisions
         </Button>
         <SaveAs
           address={`/api/orders/${redline.order}/items/${redline.item.number}/sheet`}
@@ -118,8 +133,9 @@ function ReviseView({ redline }: { redline: Redline }) {
           <Notice>Only the person named on the order can edit.</Notice>
         )}
       </div>
-      <RedlineGrid redline={redline} edit={edit} only={only} />
+      <RedlineGrid redline={redline} edit={edit} only={only} wide={wide} />
       {adding && <AddLine redline={redline} edit={edit} onDone={() => setAdding(false)} />}
+      <Iterations redline={redline} />
     </Page>
   );
 }

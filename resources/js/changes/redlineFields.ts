@@ -1,8 +1,21 @@
 import type { RedlineRow } from './useRedline';
 
 /** The cells of a line in the order they stand on screen. */
-export const fields = ['find', 'component', 'quantity', 'unit', 'designators', 'notes'] as const;
+export const fields = [
+  'find',
+  'component',
+  'quantity',
+  'unit',
+  'designators',
+  'notes',
+  'revision',
+  'first_day',
+  'last_day',
+] as const;
 export type Field = (typeof fields)[number];
+
+/** These have columns only where some line says something in them, or somebody asks for them. */
+export const seldom: Field[] = ['revision', 'first_day', 'last_day'];
 
 export const heads: Record<Field, string> = {
   find: 'Find',
@@ -11,12 +24,15 @@ export const heads: Record<Field, string> = {
   unit: 'Unit',
   designators: 'Designators',
   notes: 'Notes',
+  revision: 'Fixed revision',
+  first_day: 'First day',
+  last_day: 'Last day',
 };
 
 /** A field before and after, as text; null when the line was not, or is no longer, there. */
 export function values(row: RedlineRow, field: Field): { before: string | null; after: string | null } {
   return {
-    before: row.before === null ? null : String(row.before[field]),
-    after: row.after === null ? null : String(row.after[field]),
+    before: row.before === null ? null : String(row.before[field] ?? ''),
+    after: row.after === null ? null : String(row.after[field] ?? ''),
   };
 }

@@ -65,6 +65,7 @@ export function DeskPage() {
         {(page) => (
           <div className="space-y-7">
             <Stages stages={page.stages} />
+            <Kept />
             <section aria-labelledby="needs">
               <h2 id="needs" className="mb-1">
                 Needs you now
@@ -95,6 +96,22 @@ export function DeskPage() {
         )}
       </Loading>
     </Page>
+  );
+}
+
+/** The pages this person keeps at hand. */
+function Kept() {
+  const favourites = useQuery(queries.favourites());
+  if ((favourites.data ?? []).length === 0) return null;
+  return (
+    <nav aria-label="Kept pages" className="flex flex-wrap gap-x-5 gap-y-1">
+      <span className="text-soft">Kept</span>
+      {(favourites.data ?? []).map(({ id, address, name }) => (
+        <Link key={id} to={address} className="text-accent underline-offset-3 hover:underline">
+          {name}
+        </Link>
+      ))}
+    </nav>
   );
 }
 

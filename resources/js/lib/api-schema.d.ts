@@ -4,6 +4,38 @@
  */
 
 export interface paths {
+    "/api/items/{number}/older-uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["olderUses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/adoptions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["adoptNewest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes": {
         parameters: {
             query?: never;
@@ -30,6 +62,38 @@ export interface paths {
         get: operations["dossier"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/iterations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepIteration"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/iterations/{iteration}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["goBackToIteration"];
         delete?: never;
         options?: never;
         head?: never;
@@ -404,6 +468,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/{number}/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["documents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/documents/{document}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["linkDocument"];
+        post?: never;
+        delete: operations["unlinkDocument"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["attachFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeFileAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fileContent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports": {
         parameters: {
             query?: never;
@@ -447,6 +591,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/favourites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["favourites"];
+        put?: never;
+        post: operations["keepPage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/favourites/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["dropPage"];
         options?: never;
         head?: never;
         patch?: never;
@@ -676,6 +852,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kinds/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["setKind"];
+        trace?: never;
+    };
     "/api/items/{number}/structure": {
         parameters: {
             query?: never;
@@ -802,6 +1010,17 @@ export interface components {
             collisions: components["schemas"]["Collision"][];
             ledger: components["schemas"]["LedgerRow"][];
         };
+        /** @description Saved work on a coming revision. */
+        IterationRow: {
+            number: number;
+            /** @description what the revision was called then: C.2 */
+            name: string;
+            note: string;
+            by: string;
+            at: string;
+            /** @description how many edits held */
+            edits: number;
+        };
         LedgerRow: {
             number: number;
             at: string;
@@ -812,6 +1031,27 @@ export interface components {
             details: {
                 [key: string]: unknown;
             };
+        };
+        /** @description A parent's line, or a document, that still points to an older revision of an item. */
+        OlderUse: {
+            /** @description the parent or the document */
+            item: components["schemas"]["ItemRow"];
+            /** @enum {string} */
+            what: "line" | "document";
+            /** @description of the line; empty for a document */
+            line: string;
+            find: number | null;
+            /** @description the revision it points to */
+            revision: string;
+            /** @description the open order under which it adopts a newer one */
+            adopted_by: string | null;
+        };
+        /** @description Who still points to an older revision of an item, and the open orders under which that can be changed. */
+        OlderUses: {
+            /** @description the newest released revision */
+            newest: string | null;
+            uses: components["schemas"]["OlderUse"][];
+            orders: components["schemas"]["ChangeRow"][];
         };
         OrderData: {
             number: string;
@@ -884,6 +1124,9 @@ export interface components {
             can_undo: boolean;
             can_redo: boolean;
             rows: components["schemas"]["RedlineRow"][];
+            /** @description what the work is called now: C.3 */
+            working: string;
+            iterations: components["schemas"]["IterationRow"][];
         };
         /** @description One line before and after, with its mark. */
         RedlineRow: {
@@ -951,6 +1194,16 @@ export interface components {
             state: "done" | "now" | "ahead" | "not_needed";
             missing: string[];
         };
+        Adoption: {
+            /** @description Which parents and documents adopt the newest revision of an item. */
+            item: string;
+            uses: {
+                /** @description the parent or the document */
+                item: string;
+                /** @description empty for a document */
+                line: string;
+            }[];
+        };
         Answer: {
             /** @description The answer to what a request was sent back for. */
             answer: string;
@@ -974,6 +1227,10 @@ export interface components {
             /** @description What the assessment found. */
             finding: string;
             version: number;
+        };
+        KeptWork: {
+            /** @description What is said of work that is kept as an iteration. */
+            note: string;
         };
         LineEdit: {
             /**
@@ -1019,6 +1276,10 @@ export interface components {
             signer?: string | null;
             version: number;
         };
+        Seen: {
+            /** @description The newest edit that was on screen. */
+            seen: number;
+        };
         SentBack: {
             /** @description Why an order goes back. */
             reason: string;
@@ -1050,6 +1311,44 @@ export interface components {
             step: "take_in" | "assess" | "order" | "revise" | "sign" | "release" | "follow_through" | "look_back";
             open: number;
             critical: number;
+        };
+        /** @description Everything written and drawn about an item. */
+        DocumentPage: {
+            number: string;
+            files: components["schemas"]["FileRow"][];
+            documents: components["schemas"]["DocumentRow"][];
+            describes: components["schemas"]["DocumentRow"][];
+        };
+        /** @description A drawing or document that describes an item, or an item that it describes. */
+        DocumentRow: {
+            item: components["schemas"]["ItemRow"];
+            /** @description the revision of the described item that it shows */
+            shows: string | null;
+            /** @description it shows an older revision than the newest */
+            older: boolean;
+            /** @description the open order under which it adopts the newest */
+            adopted_by: string | null;
+            sheet: components["schemas"]["FileRow"] | null;
+        };
+        /** @description A file of an item, and what it stands for. */
+        FileRow: {
+            id: string;
+            item: string;
+            /** @enum {string} */
+            role: "sheet" | "data_sheet" | "picture";
+            name: string;
+            media_type: string;
+            bytes: number;
+            /** @description the revision it belongs to; null for a draft of the coming one */
+            revision: string | null;
+            /** @description in_work for a draft */
+            status: string;
+            /** @description the order that brings or brought it */
+            order: string | null;
+            brought_by: string;
+            brought_at: string;
+            /** @description it has scripts, which are never run here */
+            carries_script: boolean;
         };
         /** @description What the API answers when it refuses: one sentence, and a reason for each place that is wrong. */
         Problem: {
@@ -1083,6 +1382,12 @@ export interface components {
             person: string;
             asked_at: string;
         };
+        /** @description A kept page. */
+        FavouriteRow: {
+            id: number;
+            address: string;
+            name: string;
+        };
         Me: {
             login: string;
             name: string;
@@ -1095,6 +1400,11 @@ export interface components {
             roles: string[];
             may_revise: boolean;
             may_sign: boolean;
+        };
+        KeptPage: {
+            /** @description A page to keep: an address within the application and a name for it. */
+            address: string;
+            name: string;
         };
         SignIn: {
             login: string;
@@ -1169,6 +1479,12 @@ export interface components {
             label: string;
             required: boolean;
         };
+        /** @description What an item says to something that its category asks for; empty when it says nothing. */
+        AttributeValue: {
+            name: string;
+            label: string;
+            value: string;
+        };
         /** @description A file that can be compared now. */
         BroughtFile: {
             id: string;
@@ -1179,8 +1495,11 @@ export interface components {
         CategoryRow: {
             code: string;
             name: string;
-            /** @enum {string} */
-            sequence: "letters" | "numbers";
+            /**
+             * @description null: as the kind of the item says
+             * @enum {string|null}
+             */
+            sequence: "letters" | "numbers" | "numbers_then_letters" | null;
             number_prefix: string;
             number_width: number;
             number_check: boolean;
@@ -1232,6 +1551,9 @@ export interface components {
             material: string | null;
             revisions: components["schemas"]["RevisionRow"][];
             changes: components["schemas"]["ChangeRow"][];
+            attributes: components["schemas"]["AttributeValue"][];
+            /** @description kilograms of one */
+            mass: string | null;
         };
         /** @description An item as it appears in any table, with its status at a glance. */
         ItemRow: {
@@ -1247,11 +1569,20 @@ export interface components {
             sold: boolean;
             standard_cost: string | null;
         };
+        /** @description A kind of item and the sequence of its revisions. */
+        KindRow: {
+            kind: string;
+            label: string;
+            /** @enum {string} */
+            sequence: "letters" | "numbers" | "numbers_then_letters";
+        };
         /** @description The fields of a structure line as text. */
         LineRow: {
             key: string;
             find: number;
             component: string;
+            /** @description the one revision of the component that goes in; null: the one of the day */
+            revision: string | null;
             quantity: string;
             unit: string;
             designators: string;
@@ -1302,6 +1633,8 @@ export interface components {
         /** @description A component with all that goes of it into one of the top, over all ways. */
         SummaryRow: {
             item: components["schemas"]["ItemRow"];
+            /** @description the one revision that lines name; null: the one of the day */
+            revision: string | null;
             /** @description the nearest level on which it stands */
             level: number;
             quantity: string;
@@ -1329,6 +1662,10 @@ export interface components {
             level: number;
             line: components["schemas"]["LineRow"];
             item: components["schemas"]["ItemRow"];
+            /** @description the revision that goes in on that day */
+            revision: string | null;
+            /** @description its status; in_work when none applies on that day */
+            status: string;
             /** @description whether it has components of its own on that day */
             opens: boolean;
             /** @description how much goes into the top over this path, in the unit of the line */
@@ -1356,6 +1693,8 @@ export interface components {
         /** @description An item above another. */
         UsedInRow: {
             item: components["schemas"]["ItemRow"];
+            /** @description the one revision that lines above name; null: the one of the day */
+            revision: string | null;
             level: number;
             /** @description how much goes into one, over all ways */
             quantity: string;
@@ -1364,13 +1703,27 @@ export interface components {
             top: boolean;
         };
         CategoryRule: {
-            /** @description How the items of a category are numbered and revised. */
+            /** @description How the items of a category are numbered and revised, and what they are asked for. */
             number_prefix: string;
             number_width: number;
             /** @description whether a check digit follows */
             number_check: boolean;
+            /**
+             * @description null: as the kind of the item says
+             * @enum {string|null}
+             */
+            sequence?: "letters" | "numbers" | "numbers_then_letters" | null;
+            /** @description without it they stay as they are */
+            attributes?: {
+                /** @description empty for a new one */
+                name?: string;
+                label: string;
+                required: boolean;
+            }[];
+        };
+        KindRule: {
             /** @enum {string} */
-            sequence: "letters" | "numbers";
+            sequence: "letters" | "numbers" | "numbers_then_letters";
         };
         NewItem: {
             /** @description What is said of a new item. Its number is not: that comes from the rule of the category. */
@@ -1401,6 +1754,72 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    olderUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OlderUses"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    adoptNewest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Adoption"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OlderUses"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     changes: {
         parameters: {
             query?: {
@@ -1452,6 +1871,79 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepIteration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptWork"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    goBackToIteration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                iteration: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Seen"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -2312,6 +2804,202 @@ export interface operations {
             };
         };
     };
+    documents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    linkDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                document: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    unlinkDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                document: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    attachFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** @enum {string} */
+                    role: "sheet" | "data_sheet" | "picture";
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeFileAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fileContent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file as it was brought */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     imports: {
         parameters: {
             query?: never;
@@ -2460,6 +3148,99 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    favourites: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FavouriteRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPage"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FavouriteRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dropPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FavouriteRow"][];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -2754,12 +3535,14 @@ export interface operations {
                 left_on?: string;
                 left_revision?: string;
                 left_order?: string;
+                left_iteration?: string;
                 left_file?: string;
                 right?: string;
                 right_kind?: string;
                 right_on?: string;
                 right_revision?: string;
                 right_order?: string;
+                right_iteration?: string;
                 right_file?: string;
                 levels?: string;
                 kinds?: string;
@@ -2864,6 +3647,8 @@ export interface operations {
                 status?: string;
                 supply?: string;
                 used_in?: string;
+                attribute?: string;
+                value?: string;
             };
             header?: never;
             path?: never;
@@ -3002,6 +3787,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ItemPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KindRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindRow"][];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -48,6 +48,19 @@ export const queries = {
       queryKey: ['items', 'page', number],
       queryFn: () => told(api.GET('/api/items/{number}', { params: { path: { number } } })),
     }),
+  documents: (number: string) =>
+    queryOptions({
+      queryKey: ['items', 'documents', number],
+      queryFn: () => told(api.GET('/api/items/{number}/documents', { params: { path: { number } } })),
+    }),
+  olderUses: (number: string) =>
+    queryOptions({
+      queryKey: ['items', 'older-uses', number],
+      queryFn: () => told(api.GET('/api/items/{number}/older-uses', { params: { path: { number } } })),
+    }),
+  favourites: () =>
+    queryOptions({ queryKey: ['favourites'], queryFn: () => told(api.GET('/api/favourites')), staleTime: 300_000 }),
+  kinds: () => queryOptions({ queryKey: ['kinds'], queryFn: () => told(api.GET('/api/kinds')) }),
   tree: (
     number: string,
     query: {
@@ -99,6 +112,16 @@ export const queries = {
         const next = last.from + last.rows.length;
         return next < (query.only === 'tops' ? last.tops : last.total) ? next : undefined;
       },
+    }),
+  directlyUsed: (number: string, query: { on?: string; kind?: string }) =>
+    queryOptions({
+      queryKey: ['items', 'where-used', number, 'direct', query],
+      queryFn: () =>
+        told(
+          api.GET('/api/items/{number}/where-used', {
+            params: { path: { number }, query: { ...query, only: 'direct' } },
+          }),
+        ),
     }),
   categories: () =>
     queryOptions({ queryKey: ['categories'], queryFn: () => told(api.GET('/api/categories')), staleTime: 60_000 }),

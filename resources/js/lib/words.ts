@@ -36,7 +36,11 @@ export const unitNames = {
   sheet: 'sheet',
 } as const;
 
-export const sequences = { letters: 'Letters: A, B … Y, AA', numbers: 'Numbers: 1, 2, 3' } as const;
+export const sequences = {
+  letters: 'Letters: A, B … Y, AA',
+  numbers: 'Numbers: 1, 2, 3',
+  numbers_then_letters: 'Numbers in work, letters once released',
+} as const;
 
 export const reasons = {
   defect: 'Defect',

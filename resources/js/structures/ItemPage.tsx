@@ -2,10 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../lib/api';
-import { amount, today } from '../lib/format';
+import { amount, quantity, today } from '../lib/format';
 import { queries } from '../lib/queries';
 import { remember } from '../lib/recent';
 import { useMay } from '../lib/session';
+import { Documents } from '../documents/Documents';
 import { kinds } from '../lib/words';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
@@ -15,6 +16,7 @@ import { Select } from '../ui/Select';
 import { Status } from '../ui/Status';
 import { History } from './History';
 import { NamingChanges } from './NamingChanges';
+import { OlderUses } from './OlderUses';
 import { Summary } from './Summary';
 import { TimeRuler } from './TimeRuler';
 import { StructureView } from './tree/StructureView';
@@ -85,6 +87,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             ['Lead time', page.lead_time_days === null ? '' : `${page.lead_time_days} days`],
             ['Supplier', page.supplier],
             ['Material', page.material],
+            ['Mass', page.mass === null ? '' : `${quantity(page.mass)} kg`],
+            ...page.attributes.map(({ label, value }): [string, string] => [label, value]),
           ]}
         />
       </div>
@@ -142,6 +146,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
         </section>
         <div className="grid content-start gap-6 lg:grid-cols-2 2xl:grid-cols-1">
           <WhereUsed number={item.number} on={on} kind={kind} />
+          <Documents item={item} />
+          <OlderUses number={item.number} />
           <NamingChanges changes={page.changes} />
         </div>
         <div className="2xl:col-span-2">

@@ -23,6 +23,7 @@ export function ItemsPage() {
   const filters = Object.fromEntries([...params].filter(([name]) => name !== 'words'));
   const items = useQuery(queries.items(words, filters));
   const categories = useQuery(queries.categories());
+  const category = categories.data?.find(({ code }) => code === params.get('category'));
   const mayAdd = useMay('add_item');
   const mayImport = useMay('import_data');
   const set = (name: string, value: string) =>
@@ -30,6 +31,9 @@ export function ItemsPage() {
       (before) => {
         if (value === '' || value === ANY) before.delete(name);
         else before.set(name, value);
+        // Another category asks for other things.
+        if (name === 'category') before.delete('attribute');
+        if (name === 'category' || name === 'attribute') before.delete('value');
         return before;
       },
       { replace: true },
@@ -85,6 +89,23 @@ export function ItemsPage() {
           in_work: 'Not released yet',
         })}
         {filter('supply', 'Made or bought', supplies)}
+        {category && category.attributes.length > 0 && (
+          <>
+            {filter(
+              'attribute',
+              'Any attribute',
+              Object.fromEntries(category.attributes.map(({ name, label }) => [name, label])),
+            )}
+            {params.has('attribute') && (
+              <SearchInput
+                label="What it has to say"
+                initial={params.get('value') ?? ''}
+                className="!w-40"
+                onWords={(value) => set('value', value)}
+              />
+            )}
+          </>
+        )}
         <ItemPicker
           key={params.get('used_in') ?? ''}
           label="Used in"

@@ -28,7 +28,7 @@ export function UsedInTable({ rows, number }: Props) {
       <tbody>
         {rows.map((row, index) => (
           <tr
-            key={row.item.number}
+            key={`${row.item.number} ${row.revision}`}
             className={clsx(
               'align-baseline',
               index > 0 && rows[index - 1]?.level !== row.level ? 'border-t border-strong' : 'border-t border-rule',
@@ -40,6 +40,7 @@ export function UsedInTable({ rows, number }: Props) {
             </td>
             <td className="px-1.5 py-1">
               <ItemNumber number={row.item.number} /> {row.item.title}
+              {row.revision !== null && `, revision ${row.revision}`}
               {row.item.sold && <b className="font-semibold text-accent"> · sold</b>}
               {row.level > 1 && <span className="block text-soft">through {row.through.join(', ')}</span>}
             </td>

@@ -6,14 +6,19 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Loading } from '../ui/Loading';
 import { UsedInTable } from './UsedInTable';
+import { UsedInTree } from './UsedInTree';
 
-type Show = 'all' | 'tops';
+type Show = 'all' | 'tops' | 'tree';
 
 /** Where an item is used on a day, level by level up to what leaves the house. */
 export function WhereUsed({ number, on, kind }: { number: string; on?: string; kind?: string }) {
   const [show, setShow] = useState<Show>('all');
   const used = useInfiniteQuery({
-    ...queries.whereUsed(number, { ...(on ? { on } : {}), ...(kind ? { kind } : {}), only: show }),
+    ...queries.whereUsed(number, {
+      ...(on ? { on } : {}),
+      ...(kind ? { kind } : {}),
+      only: show === 'tops' ? 'tops' : 'all',
+    }),
     placeholderData: keepPreviousData,
   });
   return (
@@ -31,12 +36,20 @@ export function WhereUsed({ number, on, kind }: { number: string; on?: string; k
                     label="What is listed"
                     value={show}
                     onChange={setShow}
-                    options={{ all: `Everything above, ${count(total)}`, tops: `End products, ${count(tops)}` }}
+                    options={{
+                      all: `Everything above, ${count(total)}`,
+                      tops: `End products, ${count(tops)}`,
+                      tree: 'As a tree',
+                    }}
                   />
                 )}
               </div>
-              <UsedInTable rows={rows} number={number} />
-              {used.hasNextPage && (
+              {show === 'tree' ? (
+                <UsedInTree number={number} {...(on ? { on } : {})} {...(kind ? { kind } : {})} />
+              ) : (
+                <UsedInTable rows={rows} number={number} />
+              )}
+              {show !== 'tree' && used.hasNextPage && (
                 <Button busy={used.isFetchingNextPage} onClick={() => void used.fetchNextPage()}>
                   Show more, {count(rows.length)} of {count(show === 'tops' ? tops : total)} are here
                 </Button>

@@ -1,4 +1,5 @@
 import { useEffect, type ReactNode } from 'react';
+import { Keep } from './Keep';
 
 interface Props {
   /** What the window and the heading are called. */
@@ -20,7 +21,10 @@ export function Page({ title, over, aside, children }: Props) {
       <header className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div>
           {over !== undefined && <div className="text-sm text-soft">{over}</div>}
-          <h1>{title}</h1>
+          <span className="flex items-center gap-1.5">
+            <h1>{title}</h1>
+            <Keep title={title} />
+          </span>
         </div>
         {aside !== undefined && <div className="flex items-center gap-2">{aside}</div>}
       </header>

@@ -39,8 +39,9 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
         <ul className="list-inside list-disc">
           {revised.map((row) => (
             <li key={row.item.number}>
-              {row.item.number} {row.item.title}: revision {row.becomes} is released and {row.base} superseded,{' '}
-              {row.changes} {row.changes === 1 ? 'line differs' : 'lines differ'} from {day(order.effective_on)} on
+              {row.item.number} {row.item.title}: revision {row.becomes} is released
+              {row.base === null ? ' for the first time' : ` and ${row.base} superseded`}, {row.changes}{' '}
+              {row.changes === 1 ? 'line differs' : 'lines differ'} from {day(order.effective_on)} on
             </li>
           ))}
           <li>a hand-over is written and sent to planning</li>

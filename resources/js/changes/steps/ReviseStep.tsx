@@ -43,7 +43,7 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
               <ItemNumber number={row.item.number} />
               <span className="grow">{row.item.title}</span>
               <span>
-                {row.base} → <b className="font-semibold">{row.becomes ?? '?'}</b>
+                {row.base ?? 'first release'} → <b className="font-semibold">{row.becomes ?? '?'}</b>
               </span>
               <span className="w-32 text-right text-soft">
                 {row.changes === 1 ? '1 line differs' : `${row.changes} lines differ`}

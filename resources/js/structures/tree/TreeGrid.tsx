@@ -40,7 +40,7 @@ const copied = [
   { head: 'Find', text: (row: TreeRow) => String(row.line.find) },
   { head: 'Component', text: (row: TreeRow) => row.item.number },
   { head: 'Title', text: (row: TreeRow) => row.item.title },
-  { head: 'Revision', text: (row: TreeRow) => row.item.revision ?? '' },
+  { head: 'Revision', text: (row: TreeRow) => row.revision ?? '' },
   { head: 'Quantity', text: (row: TreeRow) => row.line.quantity },
   { head: 'Unit', text: (row: TreeRow) => row.line.unit },
   { head: 'Extended', text: (row: TreeRow) => row.extended },
@@ -174,7 +174,8 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
                   {wanted !== '' && matches(row, wanted) ? <mark>{row.item.title}</mark> : row.item.title}
                 </td>
                 <td className="px-2 whitespace-nowrap">
-                  <Status status={row.item.status} revision={row.item.revision} revisedBy={row.item.being_revised_by} />
+                  <Status status={row.status} revision={row.revision} revisedBy={row.item.being_revised_by} />
+                  {row.line.revision !== null && <span className="text-sm text-soft"> as the line says</span>}
                 </td>
                 <td className="px-2 text-right">{quantity(row.line.quantity)}</td>
                 <td className="px-2">{row.line.unit}</td>

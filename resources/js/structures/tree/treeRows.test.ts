@@ -9,6 +9,7 @@ const row = (path: string, opens = false): TreeRow => {
     line: {
       key: number,
       find: 10,
+      revision: null,
       component: number,
       quantity: '1',
       unit: 'pc',
@@ -32,6 +33,8 @@ const row = (path: string, opens = false): TreeRow => {
       sold: false,
       standard_cost: null,
     },
+    revision: 'A',
+    status: 'released',
     opens,
     extended: '1',
     times: '1',

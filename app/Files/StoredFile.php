@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Imports;
+namespace App\Files;
 
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

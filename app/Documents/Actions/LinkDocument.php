@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents\Actions;
+
+use App\Documents\Models\ItemDocument;
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use App\Structures\ItemKind;
+use App\Structures\Models\Item;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Refusal;
+
+/** Says that a drawing or document describes an item, as its newest revision is. */
+final readonly class LinkDocument
+{
+    public function __construct(private Ledger $ledger) {}
+
+    public function link(Person $by, string $number, string $documentNumber): void
+    {
+        DB::transaction(function () use ($by, $number, $documentNumber): void {
+            $item = Item::query()->with('released')->where('number', $number)->firstOrFail();
+            $document = Item::query()->where('number', $documentNumber)->first() ?? throw Refusal::at('document', "There is no item {$documentNumber}.");
+            if (! in_array($document->kind, [ItemKind::Document, ItemKind::Drawing], true)) {
+                throw Refusal::at('document', "{$documentNumber} is neither a drawing nor a document.");
+            }
+            if (ItemDocument::query()->where('item_id', $item->id)->where('document_id', $document->id)->exists()) {
+                throw Refusal::at('document', "{$documentNumber} describes {$number} already.");
+            }
+            ItemDocument::query()->create(['item_id' => $item->id, 'document_id' => $document->id, 'shows_revision_id' => $item->released?->id]);
+            $this->ledger->record($by->login, 'document.linked', $number, ['document' => $documentNumber, 'revision' => $item->released?->code]);
+        });
+    }
+
+    public function unlink(Person $by, string $number, string $documentNumber): void
+    {
+        DB::transaction(function () use ($by, $number, $documentNumber): void {
+            $link = ItemDocument::query()->whereRelation('item', 'number', $number)->whereRelation('document', 'number', $documentNumber)->first()
+                ?? throw Refusal::at('document', "{$documentNumber} does not describe {$number}.");
+            $link->delete();
+            $this->ledger->record($by->login, 'document.unlinked', $number, ['document' => $documentNumber]);
+        });
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents\Data;
+
+use App\Documents\Models\ItemFile;
+use OpenApi\Attributes as OA;
+
+/** A file of an item, and what it stands for. */
+#[OA\Schema]
+final readonly class FileRow
+{
+    private function __construct(
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $item,
+        #[OA\Property(enum: ['sheet', 'data_sheet', 'picture'])] public string $role,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $media_type,
+        #[OA\Property] public int $bytes,
+        #[OA\Property(description: 'the revision it belongs to; null for a draft of the coming one')] public ?string $revision,
+        #[OA\Property(description: 'in_work for a draft')] public string $status,
+        #[OA\Property(description: 'the order that brings or brought it')] public ?string $order,
+        #[OA\Property] public string $brought_by,
+        #[OA\Property] public string $brought_at,
+        #[OA\Property(description: 'it has scripts, which are never run here')] public bool $carries_script,
+    ) {}
+
+    public static function of(ItemFile $file): self
+    {
+        return new self(
+            $file->id, $file->item->number, $file->role->value, $file->name, $file->media_type, $file->bytes, $file->revision?->code,
+            $file->revision?->status->value ?? 'in_work', $file->order?->number, $file->person->name ?? '', $file->brought_at->toIso8601String(), $file->carries_script,
+        );
+    }
+}

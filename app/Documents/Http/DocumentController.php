@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents\Http;
+
+use App\Documents\Actions\AttachFile;
+use App\Documents\Actions\LinkDocument;
+use App\Documents\Data\DocumentPage;
+use App\Documents\DocumentReader;
+use App\Documents\FileRole;
+use App\Documents\Models\ItemFile;
+use App\Http\Api\InPath;
+use App\Http\Api\Ok;
+use App\Http\Api\Refused;
+use App\People\Models\Person;
+use App\Structures\Models\Item;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Refusal;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What is written and drawn about an item. */
+final readonly class DocumentController
+{
+    public function __construct(private DocumentReader $reader) {}
+
+    #[OA\Get(path: '/api/items/{number}/documents', operationId: 'documents', tags: ['documents'])]
+    #[InPath('number'), Ok(DocumentPage::class), Refused]
+    public function show(string $number): JsonResponse
+    {
+        return new JsonResponse($this->reader->read(Item::query()->where('number', $number)->firstOrFail()));
+    }
+
+    #[OA\Put(path: '/api/items/{number}/documents/{document}', operationId: 'linkDocument', tags: ['documents'])]
+    #[InPath('number'), InPath('document'), Ok(DocumentPage::class), Refused]
+    public function link(string $number, string $document, #[CurrentUser] Person $person, LinkDocument $action): JsonResponse
+    {
+        $action->link($person, $number, $document);
+
+        return $this->show($number);
+    }
+
+    #[OA\Delete(path: '/api/items/{number}/documents/{document}', operationId: 'unlinkDocument', tags: ['documents'])]
+    #[InPath('number'), InPath('document'), Ok(DocumentPage::class), Refused]
+    public function unlink(string $number, string $document, #[CurrentUser] Person $person, LinkDocument $action): JsonResponse
+    {
+        $action->unlink($person, $number, $document);
+
+        return $this->show($number);
+    }
+
+    #[OA\Post(path: '/api/items/{number}/files', operationId: 'attachFile', tags: ['documents'], requestBody: new OA\RequestBody(content: new OA\MediaType(
+        mediaType: 'multipart/form-data',
+        schema: new OA\Schema(required: ['role', 'file'], properties: [
+            new OA\Property(property: 'role', type: 'string', enum: ['sheet', 'data_sheet', 'picture']),
+            new OA\Property(property: 'file', type: 'string', format: 'binary'),
+        ]),
+    )))]
+    #[InPath('number'), Ok(DocumentPage::class), Refused]
+    public function attach(string $number, Request $request, #[CurrentUser] Person $person, AttachFile $action): JsonResponse
+    {
+        $request->validate(['role' => ['required', Rule::enum(FileRole::class)], 'file' => 'required|file|max:32768'], [
+            'file.required' => 'Choose a file.', 'file.max' => 'A file has at most 32 megabytes.', 'role.*' => 'Say what it is: the sheet, a data sheet or a picture.',
+        ]);
+        $file = $request->file('file');
+        if (! $file instanceof UploadedFile) {
+            throw Refusal::at('file', 'Give one file.');
+        }
+        $action->attach($person, $number, FileRole::from($request->string('role')->toString()), $file->getRealPath(), $file->getClientOriginalName());
+
+        return $this->show($number);
+    }
+
+    #[OA\Delete(path: '/api/items/{number}/files/{id}', operationId: 'takeFileAway', tags: ['documents'])]
+    #[InPath('number'), InPath('id'), Ok(DocumentPage::class), Refused]
+    public function takeAway(string $number, string $id, #[CurrentUser] Person $person, AttachFile $action): JsonResponse
+    {
+        $action->takeAway($person, $number, $id);
+
+        return $this->show($number);
+    }
+
+    #[OA\Get(path: '/api/files/{id}', operationId: 'fileContent', tags: ['documents'], responses: [new OA\Response(response: 200, description: 'The file as it was brought')])]
+    #[InPath('id'), Refused]
+    public function content(string $id): Response
+    {
+        $file = ItemFile::query()->with('revision')->findOrFail($id);
+        $draft = $file->revision_id === null ? 'DRAFT ' : '';
+
+        // Whatever the file carries, it runs nothing and fetches nothing, also when somebody opens it by its address.
+        return new Response((string) stream_get_contents(DB::table('stored_files')->where('id', $file->file_id)->value('content')), 200, [
+            'Content-Type' => $file->media_type, 'X-Content-Type-Options' => 'nosniff',
+            'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; img-src data:; font-src data:; sandbox",
+            'Content-Disposition' => HeaderUtils::makeDisposition('inline', str_replace(['/', '\\', '%'], '-', $draft.$file->name), preg_replace('/[^A-Za-z0-9._ -]/', '-', $draft.$file->name) ?? 'file'),
+            'Cache-Control' => 'private, max-age=86400, immutable', 'ETag' => "\"{$file->sha256}\"",
+        ]);
+    }
+}

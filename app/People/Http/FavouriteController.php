@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Http;
+
+use App\Http\Api\InPath;
+use App\Http\Api\OkList;
+use App\Http\Api\Refused;
+use App\Http\Api\Takes;
+use App\People\Data\FavouriteRow;
+use App\People\Models\Favourite;
+use App\People\Models\Person;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Refusal;
+
+/** Everybody's own kept pages. */
+final class FavouriteController
+{
+    private const MOST = 100;
+
+    #[OA\Get(path: '/api/favourites', operationId: 'favourites', tags: ['people'])]
+    #[OkList(FavouriteRow::class), Refused]
+    public function index(#[CurrentUser] Person $person): JsonResponse
+    {
+        return new JsonResponse(Favourite::query()->where('person_id', $person->id)->orderBy('name')->get()->map(FavouriteRow::of(...)));
+    }
+
+    #[OA\Post(path: '/api/favourites', operationId: 'keepPage', tags: ['people'])]
+    #[Takes(KeptPage::class), OkList(FavouriteRow::class), Refused]
+    public function store(KeptPage $request, #[CurrentUser] Person $person): JsonResponse
+    {
+        $kept = ['person_id' => $person->id, 'address' => $request->string('address')->toString()];
+        if (Favourite::query()->where('person_id', $person->id)->count() >= self::MOST) {
+            throw Refusal::at('address', 'More than '.self::MOST.' kept pages are no help. Drop some first.');
+        }
+        Favourite::query()->updateOrCreate($kept, ['name' => $request->string('name')->trim()->toString()]);
+
+        return $this->index($person);
+    }
+
+    #[OA\Delete(path: '/api/favourites/{id}', operationId: 'dropPage', tags: ['people'])]
+    #[InPath('id'), OkList(FavouriteRow::class), Refused]
+    public function destroy(string $id, #[CurrentUser] Person $person): JsonResponse
+    {
+        Favourite::query()->where('person_id', $person->id)->where('id', (int) $id)->delete();
+
+        return $this->index($person);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures;
+
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Structure\Line;
+
+/** The revisions that lines name, in the database. */
+final readonly class PinnedRevisions
+{
+    /**
+     * @param  iterable<Line>  $lines
+     * @return array<string, int> revision id by what Line::below says, of those that are released or have been
+     */
+    public static function ids(iterable $lines): array
+    {
+        $named = [];
+        foreach ($lines as $line) {
+            if ($line->revision !== null) {
+                $named[$line->below()] = [$line->component, $line->revision];
+            }
+        }
+        if ($named === []) {
+            return [];
+        }
+        $ids = [];
+        foreach (DB::select("SELECT i.number, r.code, r.id FROM jsonb_array_elements(?::jsonb) AS named
+            JOIN items i ON i.number = named ->> 0 JOIN revisions r ON r.item_id = i.id AND r.code = named ->> 1
+            WHERE r.status IN ('released', 'superseded', 'obsolete')", [json_encode(array_values($named), JSON_THROW_ON_ERROR)]) as $row) {
+            $ids[Line::pinned($row->number, $row->code)] = $row->id;
+        }
+
+        return $ids;
+    }
+}

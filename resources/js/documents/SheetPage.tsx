@@ -1,0 +1,159 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { Schemas } from '../lib/api';
+import { day } from '../lib/format';
+import { queries } from '../lib/queries';
+import { Loading } from '../ui/Loading';
+import { Notice } from '../ui/Notice';
+import { ChangeNumber, ItemNumber } from '../ui/Num';
+import { Page } from '../ui/Page';
+import { Status } from '../ui/Status';
+import { firstOf, roles } from './files';
+import { SheetFrame } from './SheetFrame';
+
+type File = Schemas['FileRow'];
+
+/** A drawing or document as a sheet, with what it is and how it came about beside it. */
+export function SheetPage() {
+  const { number = '' } = useParams();
+  const [params] = useSearchParams();
+  const item = useQuery(queries.item(number));
+  const documents = useQuery(queries.documents(number));
+  return (
+    <Loading query={documents}>
+      {({ files, describes }) => {
+        const file = files.find(({ id }) => id === params.get('file')) ?? firstOf(files);
+        const revisions = item.data?.revisions ?? [];
+        const title = item.data?.item.title ?? number;
+        return (
+          <Page
+            title={title}
+            over={
+              <span>
+                <ItemNumber number={number} /> · {item.data?.item.kind}
+                {describes.length > 0 && (
+                  <>
+                    {' '}
+                    of{' '}
+                    {describes.map(({ item: of }, at) => (
+                      <span key={of.number}>
+                        {at > 0 && ', '}
+                        <ItemNumber number={of.number} /> {of.title}
+                      </span>
+                    ))}
+                  </>
+                )}
+              </span>
+            }
+            aside={
+              <Link to={`/items/${number}`} className="text-accent hover:underline">
+                All about {number}
+              </Link>
+            }
+          >
+            {file === undefined ? (
+              <Notice>
+                There is no sheet yet.{' '}
+                <Link to={`/items/${number}`} className="underline">
+                  Bring one on the page of the item
+                </Link>
+                .
+              </Notice>
+            ) : (
+              <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_24rem]">
+                <SheetFrame
+                  key={file.id}
+                  file={file}
+                  title={`${title}, ${file.name}`}
+                  revision={revisions.find(({ code }) => code === file.revision)}
+                />
+                <Beside number={number} files={files} shown={file} revisions={revisions} />
+              </div>
+            )}
+          </Page>
+        );
+      }}
+    </Loading>
+  );
+}
+
+interface BesideProps {
+  number: string;
+  files: File[];
+  shown: File;
+  revisions: Schemas['RevisionRow'][];
+}
+
+function Beside({ number, files, shown, revisions }: BesideProps) {
+  const newest = revisions.find(({ status }) => status === 'released');
+  return (
+    <div className="space-y-5">
+      <section aria-label="This sheet">
+        <h2 className="mb-1">{shown.revision === null ? 'A draft' : `Revision ${shown.revision}`}</h2>
+        <p>
+          <Status status={shown.status} revision={shown.revision} />
+        </p>
+        <p className="text-sm text-soft">
+          {shown.name}, {roles[shown.role].toLowerCase()}
+          {shown.brought_by && `, brought by ${shown.brought_by}`} on {day(shown.brought_at.slice(0, 10))}
+        </p>
+        {shown.role === 'sheet' && shown.revision !== null && newest && newest.code !== shown.revision && (
+          <p className="mt-1 text-warn">
+            Revision {newest.code} is released{' '}
+            {files.some((file) => file.revision === newest.code)
+              ? 'and has a sheet of its own.'
+              : 'without a new sheet.'}
+          </p>
+        )}
+        {shown.carries_script && (
+          <p className="mt-1 text-sm text-soft">The file carries scripts. Here they are never run.</p>
+        )}
+      </section>
+      <section aria-labelledby="sheet-history">
+        <h2 id="sheet-history" className="mb-1">
+          History
+        </h2>
+        <ol className="border-y border-strong bg-sheet">
+          {revisions.map((revision) => (
+            <li key={revision.code} className="border-b border-rule px-2 py-1.5 last:border-b-0">
+              <div className="flex justify-between gap-3">
+                <Status status={revision.status} revision={revision.code} />
+                <span className="text-sm text-soft">from {day(revision.first_day)}</span>
+              </div>
+              <div className="text-sm">
+                {revision.reason}
+                {revision.order && (
+                  <>
+                    , <ChangeNumber number={revision.order} />
+                  </>
+                )}
+                {revision.released_by && `, ${revision.released_by}`}
+              </div>
+            </li>
+          ))}
+        </ol>
+      </section>
+      {files.length > 1 && (
+        <section aria-labelledby="sheet-files" className="no-print">
+          <h2 id="sheet-files" className="mb-1">
+            All files
+          </h2>
+          <ul className="border-y border-strong bg-sheet text-sm">
+            {files.map((file) => (
+              <li key={file.id} className="border-b border-rule px-2 py-1 last:border-b-0">
+                <Link
+                  to={`/items/${number}/sheet?file=${file.id}`}
+                  aria-current={file.id === shown.id}
+                  className={file.id === shown.id ? 'font-semibold' : 'text-accent hover:underline'}
+                >
+                  {file.name}
+                </Link>{' '}
+                {roles[file.role].toLowerCase()}, {file.revision === null ? 'draft' : `revision ${file.revision}`}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}

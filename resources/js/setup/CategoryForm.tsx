@@ -1,0 +1,132 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, told, type Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+import { useAct } from '../lib/useAct';
+import { sequences } from '../lib/words';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+import { Select } from '../ui/Select';
+
+const AS_KIND = 'as_kind';
+
+/** The settings of one category. */
+export function CategoryForm({ category, onDone }: { category: Schemas['CategoryRow']; onDone: () => void }) {
+  const client = useQueryClient();
+  const [rule, setRule] = useState({
+    number_prefix: category.number_prefix,
+    number_width: String(category.number_width),
+    number_check: category.number_check,
+    sequence: category.sequence ?? AS_KIND,
+    attributes: category.attributes,
+  });
+  const save = useAct(
+    () =>
+      told(
+        api.PATCH('/api/categories/{code}', {
+          params: { path: { code: category.code } },
+          body: {
+            ...rule,
+            number_width: Number(rule.number_width),
+            sequence: rule.sequence === AS_KIND ? null : (rule.sequence as keyof typeof sequences),
+          },
+        }),
+      ),
+    (rows) => {
+      client.setQueryData(queries.categories().queryKey, rows);
+      onDone();
+    },
+  );
+  const ask = (at: number, change: Partial<Schemas['AskedAttribute']>) =>
+    setRule({ ...rule, attributes: rule.attributes.map((one, i) => (i === at ? { ...one, ...change } : one)) });
+  const shown = rule.attributes.flatMap((_, at) => [`attributes.${at}.label`, `attributes.${at}.required`]);
+  return (
+    <form
+      aria-label={`Settings of ${category.name}`}
+      className="space-y-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate(undefined);
+      }}
+    >
+      <div className="flex flex-wrap items-start gap-4">
+        <b className="mt-6 w-36 font-semibold">{category.name}</b>
+        <Field label="Numbers begin with" error={save.error?.at('number_prefix')}>
+          <Input
+            value={rule.number_prefix}
+            onChange={(event) => setRule({ ...rule, number_prefix: event.target.value })}
+          />
+        </Field>
+        <Field label="Digits of the counter" error={save.error?.at('number_width')}>
+          <Input
+            value={rule.number_width}
+            onChange={(event) => setRule({ ...rule, number_width: event.target.value })}
+          />
+        </Field>
+        <Field label="Revisions" className="w-64" error={save.error?.at('sequence')}>
+          <Select
+            value={rule.sequence}
+            onChange={(sequence) => setRule({ ...rule, sequence })}
+            options={{ [AS_KIND]: 'As the kind of the item says', ...sequences }}
+          />
+        </Field>
+        <label className="mt-7 flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={rule.number_check}
+            onChange={(event) => setRule({ ...rule, number_check: event.target.checked })}
+          />
+          Check digit
+        </label>
+      </div>
+      <fieldset className="ml-40 space-y-1.5">
+        <legend className="text-sm font-medium text-soft">What its items are asked for</legend>
+        {rule.attributes.map((asked, at) => (
+          <div key={asked.name || at} className="flex items-start gap-3">
+            <Field
+              label={`Name of attribute ${at + 1}`}
+              className="w-64"
+              error={save.error?.at(`attributes.${at}.label`)}
+            >
+              <Input value={asked.label} onChange={(event) => ask(at, { label: event.target.value })} />
+            </Field>
+            <label className="mt-7 flex items-center gap-2">
+              <input
+                type="checkbox"
+                checked={asked.required}
+                onChange={(event) => ask(at, { required: event.target.checked })}
+              />
+              has to be given
+            </label>
+            <Button
+              look="quiet"
+              className="mt-5.5"
+              aria-label={`Ask no more for ${asked.label}`}
+              onClick={() => setRule({ ...rule, attributes: rule.attributes.filter((_, i) => i !== at) })}
+            >
+              Ask no more
+            </Button>
+          </div>
+        ))}
+        <Button
+          onClick={() =>
+            setRule({ ...rule, attributes: [...rule.attributes, { name: '', label: '', required: false }] })
+          }
+        >
+          Ask for something more
+        </Button>
+      </fieldset>
+      <span className="ml-40 flex gap-2">
+        <Button type="submit" look="main" busy={save.isPending}>
+          Save
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Leave it
+        </Button>
+      </span>
+      <ProblemNotice problem={save.error} shown={['number_prefix', 'number_width', 'sequence', ...shown]} />
+    </form>
+  );
+}

@@ -1,0 +1,57 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, told, type Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+import { useMay } from '../lib/session';
+import { useAct } from '../lib/useAct';
+import { sequences } from '../lib/words';
+import { Loading } from '../ui/Loading';
+import { ProblemNotice } from '../ui/Notice';
+import { Select } from '../ui/Select';
+
+type Kind = Schemas['KindRow'];
+
+/** In which order revisions follow one another, by kind of item: where the category says nothing else. */
+export function KindSequences() {
+  const kinds = useQuery(queries.kinds());
+  const client = useQueryClient();
+  const maySet = useMay('set_up');
+  const set = useAct(
+    ({ kind, sequence }: { kind: string; sequence: Kind['sequence'] }) =>
+      told(api.PATCH('/api/kinds/{kind}', { params: { path: { kind } }, body: { sequence } })),
+    (rows) => client.setQueryData(queries.kinds().queryKey, rows),
+  );
+  return (
+    <section aria-labelledby="kinds" className="mt-8 max-w-xl">
+      <h2 id="kinds" className="mb-1">
+        Revisions by kind of item
+      </h2>
+      <Loading query={kinds}>
+        {(rows) => (
+          <table aria-labelledby="kinds" className="w-full border-collapse border-y border-strong bg-sheet">
+            <tbody>
+              {rows.map((row) => (
+                <tr key={row.kind} className="border-b border-rule last:border-b-0">
+                  <td className="px-2 py-1">{row.label}</td>
+                  <td className="w-80 px-2 py-1">
+                    {maySet ? (
+                      <Select
+                        aria-label={`Revisions of ${row.label}`}
+                        value={row.sequence}
+                        disabled={set.isPending}
+                        onChange={(sequence) => set.mutate({ kind: row.kind, sequence })}
+                        options={sequences}
+                      />
+                    ) : (
+                      sequences[row.sequence]
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Loading>
+      <ProblemNotice problem={set.error} />
+    </section>
+  );
+}
