@@ -10,12 +10,12 @@ declare(strict_types=1);
 
 use App\Structures\Compare\IndexSide;
 use App\Structures\Index\StructureIndex;
+use App\Structures\Picture;
 use App\Structures\Today;
 use Illuminate\Contracts\Console\Kernel;
 use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Comparison\DeepComparison;
-use Orthotaxis\Core\Structure\StructureKind;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 $app = require dirname(__DIR__).'/bootstrap/app.php';
@@ -37,7 +37,7 @@ for ($round = 0; $round < (int) $rounds; $round++) {
         'u' => WhereUsed::of($index->adjacency, $at[0], $day->number()),
         'd' => Explosion::of($index->adjacency, $at[0], $day->number()),
         default => DeepComparison::of(
-            new IndexSide($index, StructureKind::Engineering, $day), $at[0], new IndexSide($index, StructureKind::Engineering, $day), $at[1],
+            new IndexSide($index, new Picture, $day), $at[0], new IndexSide($index, new Picture, $day), $at[1],
         ),
     };
     $totals = $kind === 'd' ? $answer->totals() : null;

@@ -10,9 +10,9 @@ declare(strict_types=1);
 use App\People\Models\Person;
 use App\Structures\Index\LineRows;
 use App\Structures\Index\StructureIndex;
+use App\Structures\Picture;
 use App\Structures\Today;
 use Illuminate\Contracts\Console\Kernel;
-use Orthotaxis\Core\Structure\StructureKind;
 
 ini_set('memory_limit', '3G');
 require dirname(__DIR__).'/vendor/autoload.php';
@@ -65,7 +65,7 @@ $edges = fopen("{$folder}/edges.bin", 'wb');
 $full = fopen("{$folder}/lines.bin", 'wb');
 $rows = [];
 DB::transaction(function () use (&$rows, $index): void {
-    foreach ((new LineRows)->all(StructureKind::Engineering) as $row) {
+    foreach ((new LineRows)->all(new Picture) as $row) {
         $parent = $index->positions->of($row['parent']);
         $rows[$parent][] = pack('q4', $parent, $index->positions->of($row['component']), $row['quantity'], $row['span'])
             .pack('q5', $row['identity'], $row['digest'], $row['line'], 0, 0);

@@ -10,7 +10,6 @@ use Orthotaxis\Core\Calendar\Validity;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Structure\Line;
-use Orthotaxis\Core\Structure\StructureKind;
 
 /** Brings many lines from the database to core at once, without a model for each. */
 final readonly class LineLoader
@@ -36,10 +35,10 @@ final readonly class LineLoader
      * @param  list<int>  $revisions  ids
      * @return array<int, list<Line>> by revision
      */
-    public function ofRevisions(array $revisions, StructureKind $kind): array
+    public function ofRevisions(array $revisions, Picture $picture): array
     {
         $lines = [];
-        foreach (DB::select('SELECT '.self::COLUMNS.', l.revision_id FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.revision_id = ANY (?::bigint[]) AND l.kind = ?', [self::list($revisions), $kind->value]) as $row) {
+        foreach (DB::select('SELECT '.self::COLUMNS.', l.revision_id FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.revision_id = ANY (?::bigint[]) AND '.$picture->lines(), [self::list($revisions)]) as $row) {
             $lines[$row->revision_id][] = self::line($row);
         }
 

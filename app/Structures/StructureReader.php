@@ -18,14 +18,14 @@ final readonly class StructureReader
      * @param  list<int>  $revisions  ids
      * @return array<int, Structure> by revision id; empty structures are left out
      */
-    public function ofRevisions(array $revisions, StructureKind $kind = StructureKind::Engineering): array
+    public function ofRevisions(array $revisions, Picture $picture = new Picture): array
     {
-        return array_map(static fn (array $lines): Structure => new Structure($lines), $revisions === [] ? [] : (new LineLoader)->ofRevisions($revisions, $kind));
+        return array_map(static fn (array $lines): Structure => new Structure($lines), $revisions === [] ? [] : (new LineLoader)->ofRevisions($revisions, $picture));
     }
 
-    public function ofRevision(?int $revision, StructureKind $kind = StructureKind::Engineering): Structure
+    public function ofRevision(?int $revision, Picture $picture = new Picture): Structure
     {
-        return $revision === null ? new Structure : ($this->ofRevisions([$revision], $kind)[$revision] ?? new Structure);
+        return $revision === null ? new Structure : ($this->ofRevisions([$revision], $picture)[$revision] ?? new Structure);
     }
 
     /**

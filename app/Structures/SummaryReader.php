@@ -13,7 +13,6 @@ use Orthotaxis\Core\Adjacency\RollUp;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
-use Orthotaxis\Core\Structure\StructureKind;
 
 /** All that is in one item, each component once, and what that adds up to. */
 final readonly class SummaryReader
@@ -26,9 +25,9 @@ final readonly class SummaryReader
     /** Milligrams have six decimals in kilograms. */
     private const MASS_PLACES = 6;
 
-    public function read(Item $item, StructureKind $kind, Day $day, int $from): SummaryPage
+    public function read(Item $item, Picture $picture, Day $day, int $from): SummaryPage
     {
-        $index = StructureIndex::open($kind);
+        $index = StructureIndex::open($picture);
         $top = $index->positions->of($item->id);
         $explosion = $index->explosion($item->id, $day);
         $order = [];

@@ -19,7 +19,6 @@ use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
-use Orthotaxis\Core\Structure\StructureKind;
 use Orthotaxis\Core\Structure\Tree;
 use Orthotaxis\Core\Structure\TreeRow as CoreRow;
 
@@ -37,12 +36,12 @@ final readonly class TreeReader
      * @param  bool  $anyTime  every line of the revisions of that day, whenever it holds
      * @param  ?PlannedStructures  $planned  given, open orders are laid over what is released
      */
-    public function read(Item $item, StructureKind $kind, Day $day, bool $anyTime, int $levels, Quantity $times, ?string $revision = null, ?PlannedStructures $planned = null): TreePage
+    public function read(Item $item, Picture $picture, Day $day, bool $anyTime, int $levels, Quantity $times, ?string $revision = null, ?PlannedStructures $planned = null): TreePage
     {
-        $index = StructureIndex::open($kind);
+        $index = StructureIndex::open($picture);
         $revisions = Revision::query()->with(['order', 'releasedBy'])->where('item_id', $item->id);
         $top = $revision === null ? $revisions->tap(Revision::effectiveOn($day))->first() : $revisions->where('code', $revision)->firstOrFail();
-        $structures = [$item->number => $this->top($top?->id, $kind, $day, $anyTime)];
+        $structures = [$item->number => $this->top($top?->id, $picture, $day, $anyTime)];
         $structures = $planned?->over($structures, $day) ?? $structures;
         $components = $pinned = [];
         $open = [$structures[$item->number]];
@@ -60,7 +59,7 @@ final readonly class TreeReader
                     $opening[$line->below()] = $line;
                 }
             }
-            $below = $this->below($opening, $components, $pinned, $kind, $day, $anyTime);
+            $below = $this->below($opening, $components, $pinned, $picture, $day, $anyTime);
             $open = $planned?->over($below, $day) ?? $below;
             $structures += $open;
         }
@@ -84,7 +83,7 @@ final readonly class TreeReader
         $applying = self::applying($rows, $components, $pinned, $day);
 
         return new TreePage(
-            $item->number, $kind->value, (string) $day, $anyTime, $top === null ? null : RevisionRow::of($top), $levels, $more,
+            $item->number, $picture->kind->value, $picture->plant, (string) $day, $anyTime, $top === null ? null : RevisionRow::of($top), $levels, $more,
             array_map(static fn (CoreRow $row): TreeRow => new TreeRow(
                 implode('/', $row->path), $row->level(), LineRow::of($row->line), $shown[$row->line->component],
                 $applying[$row->line->below()][0] ?? null, $applying[$row->line->below()][1] ?? 'in_work', $opens[$row->line->below()],
@@ -128,9 +127,9 @@ final readonly class TreeReader
         ]);
     }
 
-    private function top(?int $revision, StructureKind $kind, Day $day, bool $anyTime): Structure
+    private function top(?int $revision, Picture $picture, Day $day, bool $anyTime): Structure
     {
-        $structure = $this->structures->ofRevision($revision, $kind);
+        $structure = $this->structures->ofRevision($revision, $picture);
 
         return $anyTime ? $structure : $structure->on($day);
     }
@@ -141,7 +140,7 @@ final readonly class TreeReader
      * @param  array<string, int>  $pinned  revisions that lines name, by what is below them
      * @return array<string, Structure> by what is below the lines
      */
-    private function below(array $lines, array $components, array $pinned, StructureKind $kind, Day $day, bool $anyTime): array
+    private function below(array $lines, array $components, array $pinned, Picture $picture, Day $day, bool $anyTime): array
     {
         $items = array_map(static fn (Line $line): int => $components[$line->component]->id, array_filter($lines, static fn (Line $line): bool => $line->revision === null));
         $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $items)->pluck('id', 'item_id');
@@ -149,7 +148,7 @@ final readonly class TreeReader
         foreach ($lines as $below => $line) {
             $wanted[$below] = $line->revision === null ? $revisions[$items[$below]] ?? 0 : $pinned[$below];
         }
-        $read = $this->structures->ofRevisions(array_values($wanted), $kind);
+        $read = $this->structures->ofRevisions(array_values($wanted), $picture);
         $structures = [];
         foreach ($wanted as $below => $revision) {
             if (isset($read[$revision])) {

@@ -12,7 +12,6 @@ use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\Quantity;
-use Orthotaxis\Core\Structure\StructureKind;
 
 /** Where an item is used, level by level up to what is sold. */
 final readonly class WhereUsedReader
@@ -23,9 +22,9 @@ final readonly class WhereUsedReader
     /** Parents of one item given at once. */
     private const DIRECT = 1_000;
 
-    public function page(Item $item, Day $day, StructureKind $kind, bool $topsOnly, int $from): UsedInPage
+    public function page(Item $item, Day $day, Picture $picture, bool $topsOnly, int $from): UsedInPage
     {
-        $index = StructureIndex::open($kind);
+        $index = StructureIndex::open($picture);
         $used = $index->whereUsed($item->id, $day);
         $tops = $used->tops();
         $shown = array_slice($topsOnly ? $tops : $used->parents, $from, self::AT_MOST);
@@ -34,9 +33,9 @@ final readonly class WhereUsedReader
     }
 
     /** One step up: the parents that have the item in a line of their own, with what these lines say. For a tree, opened branch by branch. */
-    public function direct(Item $item, Day $day, StructureKind $kind): UsedInPage
+    public function direct(Item $item, Day $day, Picture $picture): UsedInPage
     {
-        $index = StructureIndex::open($kind);
+        $index = StructureIndex::open($picture);
         $quantities = [];
         foreach ([$index->positions->of($item->id), ...$index->positions->pinnedOf($item->id)] as $position) {
             $list = $index->adjacency->upOf($position);
@@ -76,9 +75,9 @@ final readonly class WhereUsedReader
      * @param  list<Item>  $items
      * @return array<string, list<UsedInRow>> by item number, nearest first, at most AT_MOST each
      */
-    public function rowsOfAll(array $items, Day $day, StructureKind $kind = StructureKind::Engineering): array
+    public function rowsOfAll(array $items, Day $day, Picture $picture = new Picture): array
     {
-        $index = StructureIndex::open($kind);
+        $index = StructureIndex::open($picture);
         $asked = [];
         foreach ($items as $item) {
             $used = $index->whereUsed($item->id, $day);

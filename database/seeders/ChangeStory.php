@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Changes\Actions\AssessRequest;
 use App\Changes\Actions\DecideRequest;
 use App\Changes\Actions\EditStructure;
+use App\Changes\Actions\KeepIteration;
 use App\Changes\Actions\MoveOrder;
 use App\Changes\Actions\PlanOrder;
 use App\Changes\Actions\PutItemOnOrder;
@@ -104,6 +105,12 @@ final class ChangeStory
         foreach ($edits as $edit) {
             app(EditStructure::class)->make($editor, $order, $item, $edit->operation, $edit->line, $edit->fields, PHP_INT_MAX);
         }
+    }
+
+    public function keep(string $order, string $item, string $note): void
+    {
+        $editor = ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor ?? throw new \LogicException("{$order} has no editor.");
+        app(KeepIteration::class)->keep($editor, $order, $item, $note);
     }
 
     public function submit(string $order): void

@@ -137,8 +137,13 @@ final class OpenChangesSeeder extends Seeder
         $line = $s->line('300-0010', '310-0002');
         $s->on(6)->edit($order, '300-0010', [
             new Edit(EditOperation::Replace, $line, ['component' => '310-0003', 'designators' => 'U8', 'notes' => 'small outline']),
+        ]);
+        $s->keep($order, '300-0010', 'Regulator alone, for the first trial');
+        $s->on(5)->edit($order, '300-0010', [
             new Edit(EditOperation::Change, $s->line('300-0010', '310-0057'), ['quantity' => '5', 'designators' => 'C17, C18, C19, C20, C23']),
         ]);
+        // The drawing of the board goes with it: its draft is DocumentSeeder's.
+        $s->name($order, (string) Item::query()->where('title', 'Drawing, Controller board, assembled')->valueOrFail('number'), Outcome::Revise, Disposition::UseUp);
     }
 
     private function latchCollidesWithGasket(): void

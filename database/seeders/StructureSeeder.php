@@ -17,6 +17,8 @@ use Illuminate\Support\Str;
  */
 final class StructureSeeder extends Seeder
 {
+    private const IN_BOTH_PLANTS = ['200-0010', '200-0020'];
+
     /** Items nobody has released yet. */
     private const IN_WORK = ['200-0041', '700-0006'];
 
@@ -38,6 +40,13 @@ final class StructureSeeder extends Seeder
             foreach ($structure as $line) {
                 $columns = StructureLine::columns($line, $items[$line->component]->id, $line->revision === null ? null : $revisions[$items[$line->component]->id]);
                 $lines[] = ['revision_id' => $revision, 'kind' => 'engineering', 'plant' => '', ...$columns];
+                if (in_array($parent, self::IN_BOTH_PLANTS, true)) {
+                    // The second plant fits the same parts in one operation less.
+                    $lines[] = [
+                        'revision_id' => $revision, 'kind' => 'manufacturing', 'plant' => self::plant($parent) === 'Weir' ? 'Tarn' : 'Weir', ...$columns,
+                        'line_key' => (string) Str::uuid7(), 'operation' => 10 + intdiv($line->find, 60) * 10,
+                    ];
+                }
                 $lines[] = [
                     'revision_id' => $revision, 'kind' => 'manufacturing', 'plant' => self::plant($parent), ...$columns,
                     'line_key' => (string) Str::uuid7(), 'operation' => $line->notModelled ? 90 : 10 + intdiv($line->find, 40) * 10,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Structures\Commands\IndexStructures;
 use App\Structures\Index\IndexFolder;
 use App\Structures\Index\StructureIndex;
+use App\Structures\Picture;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
@@ -66,7 +67,7 @@ it('gives the same answers with an index and without, and what is released a mom
     $today = World::day(0);
     $without = $ask($today);
     $this->artisan(IndexStructures::class)->assertSuccessful();
-    expect((new IndexFolder(StructureKind::Engineering))->current())->not->toBeNull()
+    expect((new IndexFolder(new Picture))->current())->not->toBeNull()
         // Everything is in the files now; the notes of before do not have to be read again.
         ->and($ask($today))->toBe($without);
     DB::table('structure_touches')->delete();
@@ -84,7 +85,7 @@ it('gives the same answers with an index and without, and what is released a mom
 
 it('builds anew only where it has fallen behind', function (): void {
     $this->artisan(IndexStructures::class)->assertSuccessful();
-    $folder = new IndexFolder(StructureKind::Engineering);
+    $folder = new IndexFolder(new Picture);
     $first = $folder->current();
     $this->artisan(IndexStructures::class, ['--when-behind' => true])->assertSuccessful();
     expect($folder->current())->toBe($first);
@@ -96,14 +97,14 @@ it('builds anew only where it has fallen behind', function (): void {
 
 it('never takes the lists of one database for those of another', function (): void {
     $this->artisan(IndexStructures::class)->assertSuccessful();
-    $here = (new IndexFolder(StructureKind::Engineering))->current();
+    $here = (new IndexFolder(new Picture))->current();
     config(['database.connections.pgsql.database' => 'another']);
-    expect($here)->not->toBeNull()->and((new IndexFolder(StructureKind::Engineering))->current())->toBeNull();
+    expect($here)->not->toBeNull()->and((new IndexFolder(new Picture))->current())->toBeNull();
 });
 
 it('keeps design, engineering and manufacturing apart', function (): void {
     $item = $this->world->items['200-0010'];
-    $index = StructureIndex::open(StructureKind::Manufacturing);
+    $index = StructureIndex::open(new Picture(StructureKind::Manufacturing));
     expect(Explosion::of($index->adjacency, $index->positions->of($item), 30_000)->totals())->toBe([]);
     $this->world->as('vera', 'GET', '/items/200-0010/structure?kind=sketch')->assertStatus(422)->assertJsonStructure(['errors' => ['kind']]);
 });

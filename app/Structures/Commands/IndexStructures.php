@@ -6,10 +6,10 @@ namespace App\Structures\Commands;
 
 use App\Structures\Index\BuildIndex;
 use App\Structures\Index\IndexFolder;
+use App\Structures\Picture;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
-use Orthotaxis\Core\Structure\StructureKind;
 
 /** Writes the structure index of this machine anew: always, or only where it has fallen behind. */
 final class IndexStructures extends Command
@@ -27,23 +27,23 @@ final class IndexStructures extends Command
 
     public function handle(BuildIndex $build): int
     {
-        foreach (StructureKind::cases() as $kind) {
-            if ($this->option('when-behind') === true && ! $this->isBehind($kind)) {
+        foreach (Picture::all() as $picture) {
+            if ($this->option('when-behind') === true && ! $this->isBehind($picture)) {
                 continue;
             }
             $started = microtime(true);
             // Two builders on one machine would do the same work twice.
-            $lines = Cache::lock('structures:index '.gethostname().' '.$kind->value, 600)->block(300, static fn (): int => $build($kind));
-            $this->line(sprintf('%s: %d lines in %.1f s', $kind->value, $lines, microtime(true) - $started));
+            $lines = Cache::lock('structures:index '.gethostname().' '.$picture->name(), 600)->block(300, static fn (): int => $build($picture));
+            $this->line(sprintf('%s: %d lines in %.1f s', $picture->name(), $lines, microtime(true) - $started));
         }
         DB::delete('DELETE FROM structure_touches WHERE at < now() - make_interval(days => ?)', [self::KEPT_DAYS]);
 
         return self::SUCCESS;
     }
 
-    private function isBehind(StructureKind $kind): bool
+    private function isBehind(Picture $picture): bool
     {
-        $path = (new IndexFolder($kind))->current();
+        $path = (new IndexFolder($picture))->current();
         if ($path === null) {
             return true;
         }

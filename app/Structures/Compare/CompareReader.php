@@ -30,10 +30,10 @@ final readonly class CompareReader
      */
     public function read(SideSpec $left, SideSpec $right, bool $allLevels, array $kinds = [], int $atMost = self::AT_MOST): ComparisonPage
     {
-        $leftIndex = StructureIndex::open($left->kind);
-        $rightIndex = $right->kind === $left->kind ? $leftIndex : StructureIndex::open($right->kind);
-        $before = $this->sides->open($left, $leftIndex, $left->kind === $right->kind, 'left');
-        $after = $this->sides->open($right, $rightIndex, $left->kind === $right->kind, 'right');
+        $leftIndex = StructureIndex::open($left->picture);
+        $rightIndex = $right->picture == $left->picture ? $leftIndex : StructureIndex::open($right->picture);
+        $before = $this->sides->open($left, $leftIndex, $left->picture->kind === $right->picture->kind, 'left');
+        $after = $this->sides->open($right, $rightIndex, $left->picture->kind === $right->picture->kind, 'right');
         $comparison = DeepComparison::of(
             $before, $leftIndex->positions->of($left->item->id), $after, $rightIndex->positions->of($right->item->id), $allLevels ? PHP_INT_MAX : 1,
         );
@@ -59,7 +59,7 @@ final readonly class CompareReader
     private static function side(SideSpec $spec): ComparisonSide
     {
         return new ComparisonSide(
-            $spec->item->number, $spec->item->title, $spec->kind->value, (string) $spec->day, $spec->revision, $spec->order, $spec->file?->name,
+            $spec->item->number, $spec->item->title, $spec->picture->kind->value, $spec->picture->plant, (string) $spec->day, $spec->revision, $spec->order, $spec->file?->name,
         );
     }
 

@@ -7,20 +7,20 @@ namespace App\Structures\Compare;
 use App\Structures\Index\StructureIndex;
 use App\Structures\LineLoader;
 use App\Structures\Models\Item;
+use App\Structures\Picture;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Comparison\LineSet;
 use Orthotaxis\Core\Comparison\Side;
 use Orthotaxis\Core\Structure\Line;
-use Orthotaxis\Core\Structure\StructureKind;
 
-/** The released structure of a kind on a day, as a side of a comparison. Items are named by their positions in the index. */
+/** The released structure of a picture on a day, as a side of a comparison. Items are named by their positions in the index. */
 final readonly class IndexSide implements NamedSide
 {
     private int $dayNumber;
 
     /** @param  bool  $operations  whether the operations of lines are compared; only manufacturing structures have any */
-    public function __construct(public StructureIndex $index, public StructureKind $kind, public Day $day, private bool $operations = true)
+    public function __construct(public StructureIndex $index, public Picture $picture, public Day $day, private bool $operations = true)
     {
         $this->dayNumber = $day->number();
     }
@@ -67,7 +67,7 @@ final readonly class IndexSide implements NamedSide
 
     public function agreesBelow(Side $other): bool
     {
-        return $other instanceof self && $other->kind === $this->kind && $other->dayNumber === $this->dayNumber;
+        return $other instanceof self && $other->picture == $this->picture && $other->dayNumber === $this->dayNumber;
     }
 
     public function isSame(int $item, Side $other, int $otherItem): bool

@@ -36,7 +36,7 @@ final readonly class SideReader
 
             return new FileSide($structures, $index);
         }
-        $below = new IndexSide($index, $spec->kind, $spec->day, $operations);
+        $below = new IndexSide($index, $spec->picture, $spec->day, $operations);
         $top = match (true) {
             $spec->order !== null => $this->afterOrder($spec, "{$place}_order"),
             $spec->revision !== null => $this->ofRevision($spec, "{$place}_revision"),
@@ -66,13 +66,13 @@ final readonly class SideReader
         $revision = $spec->item->revisions()->where('code', $spec->revision)->first()
             ?? throw Refusal::at($place, "{$spec->item->number} has no revision {$spec->revision}.");
 
-        return $this->structures->ofRevision($revision->id, $spec->kind);
+        return $this->structures->ofRevision($revision->id, $spec->picture);
     }
 
     private function afterOrder(SideSpec $spec, string $place): Structure
     {
         $order = ChangeOrder::query()->where('number', $spec->order)->first() ?? throw Refusal::at($place, "There is no order {$spec->order}.");
-        if ($spec->kind !== StructureKind::Engineering) {
+        if ($spec->picture->kind !== StructureKind::Engineering) {
             throw Refusal::at($place, 'Orders edit the engineering structure. Compare that kind with an order.');
         }
         foreach ($this->orders->toCore($order)->revised() as $item) {

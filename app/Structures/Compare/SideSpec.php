@@ -6,19 +6,19 @@ namespace App\Structures\Compare;
 
 use App\Structures\Models\ComparisonFile;
 use App\Structures\Models\Item;
+use App\Structures\Picture;
 use App\Structures\Today;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Structure\StructureKind;
 
-/** What one side of a comparison is, as its address says: an item, the kind of structure, and a day, a revision or an order. */
+/** What one side of a comparison is, as its address says: an item, the picture of the product, and a day, a revision or an order. */
 final readonly class SideSpec
 {
     public function __construct(
         public Item $item,
-        public StructureKind $kind,
+        public Picture $picture,
         public Day $day,
         public ?string $revision = null,
         public ?string $order = null,
@@ -37,12 +37,10 @@ final readonly class SideSpec
         $number = $text($side);
         $item = Item::query()->where('number', $number)->first()
             ?? throw Refusal::at($side, $number === '' ? 'Name an item.' : "There is no item {$number}.");
-        $kind = StructureKind::tryFrom($text("{$side}_kind") ?: StructureKind::Engineering->value)
-            ?? throw Refusal::at("{$side}_kind", 'A structure is design, engineering or manufacturing.');
         $on = $text("{$side}_on");
 
         return new self(
-            $item, $kind, $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
+            $item, Picture::asked($request, "{$side}_"), $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
             $text("{$side}_revision") ?: null, $text("{$side}_order") ?: null, self::file($text("{$side}_file"), "{$side}_file"),
             $text("{$side}_iteration") === '' ? null : (int) $text("{$side}_iteration"),
         );

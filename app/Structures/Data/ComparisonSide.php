@@ -14,6 +14,7 @@ final readonly class ComparisonSide
         #[OA\Property] public string $number,
         #[OA\Property] public string $title,
         #[OA\Property(enum: ['design', 'engineering', 'manufacturing'])] public string $kind,
+        #[OA\Property] public string $plant,
         #[OA\Property] public string $on,
         #[OA\Property] public ?string $revision,
         #[OA\Property] public ?string $order,

@@ -15,6 +15,7 @@ final readonly class TreePage
     public function __construct(
         #[OA\Property] public string $number,
         #[OA\Property(enum: ['design', 'engineering', 'manufacturing'])] public string $kind,
+        #[OA\Property(description: 'the plant that sees a manufacturing structure so; empty for the first')] public string $plant,
         #[OA\Property] public string $on,
         #[OA\Property(description: 'whether lines of other days are among them')] public bool $any_time,
         #[OA\Property] public ?RevisionRow $revision,

@@ -38,7 +38,7 @@ final readonly class ComparisonTable
 
     private static function side(ComparisonSide $side): string
     {
-        return "{$side->number} {$side->title}, {$side->kind} structure, ".match (true) {
+        return "{$side->number} {$side->title}, {$side->kind} structure".($side->plant === '' ? '' : ", plant {$side->plant}").', '.match (true) {
             $side->file !== null => "as in {$side->file}",
             $side->order !== null => "after {$side->order}",
             $side->revision !== null => "revision {$side->revision}",

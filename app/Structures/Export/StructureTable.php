@@ -7,6 +7,7 @@ namespace App\Structures\Export;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
+use App\Structures\Picture;
 use App\Structures\StructureReader;
 use App\Tables\Table;
 use Orthotaxis\Core\Adjacency\Order;
@@ -14,7 +15,6 @@ use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Structure\FileColumn;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
-use Orthotaxis\Core\Structure\StructureKind;
 
 /** A structure as a table that can be edited outside and read in again: each parent once, however often it is used. */
 final readonly class StructureTable
@@ -23,27 +23,29 @@ final readonly class StructureTable
 
     public function __construct(private StructureReader $structures) {}
 
-    public function of(Item $item, StructureKind $kind, Day $day, bool $allLevels): Table
+    public function of(Item $item, Picture $picture, Day $day, bool $allLevels): Table
     {
+        $plant = $picture->plant === '' ? '' : ", plant {$picture->plant}";
+
         return new Table(
-            "{$item->number} {$item->title}", ["{$kind->value} structure as of {$day}", $allLevels ? 'All levels, each parent once' : 'One level'],
+            "{$item->number} {$item->title}", ["{$picture->kind->value} structure{$plant} as of {$day}", $allLevels ? 'All levels, each parent once' : 'One level'],
             array_column(FileColumn::cases(), 'value'),
-            self::rows($this->parents($item, $kind, $day, $allLevels)),
+            self::rows($this->parents($item, $picture, $day, $allLevels)),
         );
     }
 
     /** @return \Generator<string, Structure> by item number, every parent before what it is made of */
-    public function parents(Item $item, StructureKind $kind, Day $day, bool $allLevels): \Generator
+    public function parents(Item $item, Picture $picture, Day $day, bool $allLevels): \Generator
     {
         $ids = [$item->id];
         if ($allLevels) {
-            $index = StructureIndex::open($kind);
+            $index = StructureIndex::open($picture);
             $ids = array_values(array_unique(array_map($index->positions->item(...), Order::below($index->adjacency, $index->positions->of($item->id), $day->number()))));
         }
         foreach (array_chunk($ids, self::AT_ONCE) as $some) {
             $numbers = Item::query()->whereIn('id', $some)->pluck('number', 'id');
             $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $some)->pluck('id', 'item_id');
-            $structures = $this->structures->ofRevisions(array_values($revisions->all()), $kind);
+            $structures = $this->structures->ofRevisions(array_values($revisions->all()), $picture);
             foreach ($some as $id) {
                 $structure = ($structures[$revisions[$id] ?? 0] ?? new Structure)->on($day);
                 if (count($structure) > 0) {

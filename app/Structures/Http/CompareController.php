@@ -30,8 +30,8 @@ final class CompareController
     private const IN_A_FILE = 100_000;
 
     #[OA\Get(path: '/api/comparison', operationId: 'comparison', tags: ['structures'])]
-    #[InQuery('left'), InQuery('left_kind'), InQuery('left_on'), InQuery('left_revision'), InQuery('left_order'), InQuery('left_iteration'), InQuery('left_file')]
-    #[InQuery('right'), InQuery('right_kind'), InQuery('right_on'), InQuery('right_revision'), InQuery('right_order'), InQuery('right_iteration'), InQuery('right_file')]
+    #[InQuery('left'), InQuery('left_kind'), InQuery('left_plant'), InQuery('left_on'), InQuery('left_revision'), InQuery('left_order'), InQuery('left_iteration'), InQuery('left_file')]
+    #[InQuery('right'), InQuery('right_kind'), InQuery('right_plant'), InQuery('right_on'), InQuery('right_revision'), InQuery('right_order'), InQuery('right_iteration'), InQuery('right_file')]
     #[InQuery('levels'), InQuery('kinds'), Ok(ComparisonPage::class), Refused]
     public function show(Request $request, CompareReader $reader): JsonResponse
     {

@@ -11,6 +11,7 @@ use App\Http\Api\Refused;
 use App\Structures\Data\TreePage;
 use App\Structures\Data\UsedInPage;
 use App\Structures\Models\Item;
+use App\Structures\Picture;
 use App\Structures\PlannedStructures;
 use App\Structures\Today;
 use App\Structures\TreeReader;
@@ -19,13 +20,11 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Quantity\Quantity;
-use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Structure\StructureKind;
 
 final class StructureController
 {
     #[OA\Get(path: '/api/items/{number}/structure', operationId: 'structure', tags: ['structures'])]
-    #[InPath('number'), InQuery('kind'), InQuery('on'), InQuery('revision'), InQuery('levels'), InQuery('times'), InQuery('time'), InQuery('orders'), Ok(TreePage::class), Refused]
+    #[InPath('number'), InQuery('kind'), InQuery('plant'), InQuery('on'), InQuery('revision'), InQuery('levels'), InQuery('times'), InQuery('time'), InQuery('orders'), Ok(TreePage::class), Refused]
     public function show(string $number, Request $request, TreeReader $reader, PlannedStructures $planned): JsonResponse
     {
         $request->validate(['levels' => 'nullable|integer|min:1|max:'.TreeReader::DEEPEST, 'time' => 'nullable|in:any', 'orders' => 'nullable|in:open', 'revision' => 'nullable|string|max:20']);
@@ -33,28 +32,20 @@ final class StructureController
         $revision = $request->string('revision')->toString();
 
         return new JsonResponse($reader->read(
-            Item::query()->where('number', $number)->firstOrFail(), self::kind($request), Today::orAsked($request), $request->query('time') === 'any',
+            Item::query()->where('number', $number)->firstOrFail(), Picture::asked($request), Today::orAsked($request), $request->query('time') === 'any',
             max(1, $request->integer('levels')), $times === '' ? Quantity::one() : Quantity::parse($times, 'times'), $revision === '' ? null : $revision,
             $request->query('orders') === 'open' ? $planned : null,
         ));
     }
 
     #[OA\Get(path: '/api/items/{number}/where-used', operationId: 'whereUsed', tags: ['structures'])]
-    #[InPath('number'), InQuery('kind'), InQuery('on'), InQuery('only'), InQuery('from'), Ok(UsedInPage::class), Refused]
+    #[InPath('number'), InQuery('kind'), InQuery('plant'), InQuery('on'), InQuery('only'), InQuery('from'), Ok(UsedInPage::class), Refused]
     public function whereUsed(string $number, Request $request, WhereUsedReader $reader): JsonResponse
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
 
         return new JsonResponse($request->query('only') === 'direct'
-            ? $reader->direct($item, Today::orAsked($request), self::kind($request))
-            : $reader->page($item, Today::orAsked($request), self::kind($request), $request->query('only') === 'tops', max(0, $request->integer('from'))));
-    }
-
-    public static function kind(Request $request): StructureKind
-    {
-        $asked = $request->query('kind', StructureKind::Engineering->value);
-
-        return StructureKind::tryFrom(is_string($asked) ? $asked : '')
-            ?? throw Refusal::at('kind', 'A structure is design, engineering or manufacturing.');
+            ? $reader->direct($item, Today::orAsked($request), Picture::asked($request))
+            : $reader->page($item, Today::orAsked($request), Picture::asked($request), $request->query('only') === 'tops', max(0, $request->integer('from'))));
     }
 }

@@ -9,6 +9,7 @@ use App\Http\Api\InQuery;
 use App\Http\Api\Refused;
 use App\Structures\Export\StructureTable;
 use App\Structures\Models\Item;
+use App\Structures\Picture;
 use App\Structures\Today;
 use App\Tables\TableFile;
 use Illuminate\Http\JsonResponse;
@@ -20,19 +21,19 @@ use Symfony\Component\HttpFoundation\Response;
 final class StructureFileController
 {
     #[OA\Get(path: '/api/items/{number}/structure/{format}', operationId: 'structureFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'A file: csv, xlsx, pdf or json')])]
-    #[InPath('number'), InPath('format'), InQuery('kind'), InQuery('on'), InQuery('levels'), Refused]
+    #[InPath('number'), InPath('format'), InQuery('kind'), InQuery('plant'), InQuery('on'), InQuery('levels'), Refused]
     public function show(string $number, string $format, Request $request, StructureTable $table): Response
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
-        $kind = StructureController::kind($request);
+        $picture = Picture::asked($request);
         $day = Today::orAsked($request);
         $all = $request->query('levels') !== 'one';
-        $name = "{$item->number}-{$kind->value}-{$day}";
+        $name = "{$item->number}-{$picture->name()}-{$day}";
         if ($format !== 'json') {
-            return TableFile::answer($table->of($item, $kind, $day, $all), $format, $name);
+            return TableFile::answer($table->of($item, $picture, $day, $all), $format, $name);
         }
         $structures = [];
-        foreach ($table->parents($item, $kind, $day, $all) as $parent => $structure) {
+        foreach ($table->parents($item, $picture, $day, $all) as $parent => $structure) {
             $lines = [];
             foreach ($structure as $line) {
                 $fields = [];
@@ -47,7 +48,7 @@ final class StructureFileController
         }
 
         return new JsonResponse(
-            ['format' => 'orthotaxis-structure', 'version' => 1, 'kind' => $kind->value, 'on' => (string) $day, 'structures' => $structures],
+            ['format' => 'orthotaxis-structure', 'version' => 1, 'kind' => $picture->kind->value, 'plant' => $picture->plant, 'on' => (string) $day, 'structures' => $structures],
             headers: ['Content-Disposition' => "attachment; filename=\"{$name}.json\""],
             options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );

@@ -10,6 +10,7 @@ use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Structures\Data\SummaryPage;
 use App\Structures\Models\Item;
+use App\Structures\Picture;
 use App\Structures\SummaryReader;
 use App\Structures\Today;
 use Illuminate\Http\JsonResponse;
@@ -19,11 +20,11 @@ use OpenApi\Attributes as OA;
 final class SummaryController
 {
     #[OA\Get(path: '/api/items/{number}/summary', operationId: 'structureSummary', tags: ['structures'])]
-    #[InPath('number'), InQuery('kind'), InQuery('on'), InQuery('from'), Ok(SummaryPage::class), Refused]
+    #[InPath('number'), InQuery('kind'), InQuery('plant'), InQuery('on'), InQuery('from'), Ok(SummaryPage::class), Refused]
     public function show(string $number, Request $request, SummaryReader $reader): JsonResponse
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse($reader->read($item, StructureController::kind($request), Today::orAsked($request), max(0, $request->integer('from'))));
+        return new JsonResponse($reader->read($item, Picture::asked($request), Today::orAsked($request), max(0, $request->integer('from'))));
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
+use App\Structures\Picture;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\FlatList;
-use Orthotaxis\Core\Structure\StructureKind;
 
-/** Writes the lists of one kind of structure anew, as the database has them at this moment. */
+/** Writes the lists of one picture of the product anew, as the database has them at this moment. */
 final class BuildIndex
 {
     /** @var array<int, list<array{int, int, int, int, int, int}>> parent => component, quantity, span, line, identity, digest */
@@ -24,17 +24,17 @@ final class BuildIndex
     public function __construct(private readonly LineRows $rows) {}
 
     /** @return int how many lines the index has */
-    public function __invoke(StructureKind $kind): int
+    public function __invoke(Picture $picture): int
     {
         $this->lines = $this->uses = $this->pinned = [];
-        [$known, $count] = DB::transaction(function () use ($kind): array {
+        [$known, $count] = DB::transaction(function () use ($picture): array {
             if (DB::transactionLevel() === 1) {
                 DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
             }
             // Whatever was committed before this is in the snapshot; everything else is noted with a transaction from here on.
             $known = (int) DB::scalar('SELECT pg_snapshot_xmin(pg_current_snapshot())::text::bigint');
             $count = 0;
-            foreach ($this->rows->all($kind) as $row) {
+            foreach ($this->rows->all($picture) as $row) {
                 $this->lines[$row['parent']][] = [$row['component'], $row['quantity'], $row['span'], $row['line'], $row['identity'], $row['digest']];
                 $this->uses[$row['component']] = ($this->uses[$row['component']] ?? 0) + 1;
                 if ($row['component'] >= PinnedNode::BASE) {
@@ -46,7 +46,7 @@ final class BuildIndex
             return [$known, $count];
         });
 
-        $folder = new IndexFolder($kind);
+        $folder = new IndexFolder($picture);
         $path = $folder->begin();
         [$items, $ordered] = $this->topological();
         $this->write($path, $items);

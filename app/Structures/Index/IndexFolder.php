@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
-use Orthotaxis\Core\Structure\StructureKind;
+use App\Structures\Picture;
 
 /**
- * Where the lists of one kind lie on this machine. A version is a folder of PHP files that only return arrays: PHP's
+ * Where the lists of one picture lie on this machine. A version is a folder of PHP files that only return arrays: PHP's
  * opcode cache keeps them in memory that all workers share, and nothing is read or copied for a request.
  */
 final readonly class IndexFolder
 {
     private string $folder;
 
-    public function __construct(public StructureKind $kind)
+    public function __construct(Picture $picture)
     {
         // Lists of one database are never taken for those of another.
         $database = array_intersect_key((array) config('database.connections.pgsql'), ['host' => 1, 'port' => 1, 'database' => 1]);
-        $this->folder = config()->string('orthotaxis.index.folder').'/'.substr(md5((string) json_encode($database)), 0, 12).'/'.$kind->value;
+        $this->folder = config()->string('orthotaxis.index.folder').'/'.substr(md5((string) json_encode($database)), 0, 12).'/'.$picture->name();
     }
 
     /** The folder of the version in use; null when none has been built here. */

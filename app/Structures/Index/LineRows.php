@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
+use App\Structures\Picture;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
-use Orthotaxis\Core\Structure\StructureKind;
 
 /**
  * The lines of released structures as the index keeps them. The identity of a line and the digest of all that it says are
@@ -38,23 +38,23 @@ final readonly class LineRows
             hashtextextended(concat_ws(chr(31), l.find, l.component_id, l.quantity, l.unit, l.designators, l.notes, coalesce(l.operation::text, '-'),
                 l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-'), l.pinned_id), 0) AS digest
         FROM structure_lines l JOIN revisions r ON r.id = l.revision_id JOIN items c ON c.id = l.component_id
-        WHERE l.kind = ? AND r.status IN ('released', 'superseded', 'obsolete')";
+        WHERE r.status IN ('released', 'superseded', 'obsolete')";
 
     /**
      * All of a kind, a block at a time: to be called in a transaction.
      *
      * @return \Generator<int, Row>
      */
-    public function all(StructureKind $kind): \Generator
+    public function all(Picture $picture): \Generator
     {
-        yield from self::each(self::OF_ITEMS.self::SQL.' ORDER BY r.item_id, l.find, l.id', $kind);
-        yield from self::each(self::OF_REVISIONS.self::SQL.' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id', $kind);
+        yield from self::each(self::OF_ITEMS.self::SQL.' AND '.$picture->lines().' ORDER BY r.item_id, l.find, l.id');
+        yield from self::each(self::OF_REVISIONS.self::SQL.' AND '.$picture->lines().' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id');
     }
 
     /** @return \Generator<int, Row> */
-    private static function each(string $sql, StructureKind $kind): \Generator
+    private static function each(string $sql): \Generator
     {
-        DB::statement('DECLARE lines_of_index NO SCROLL CURSOR FOR '.$sql, [$kind->value]);
+        DB::statement('DECLARE lines_of_index NO SCROLL CURSOR FOR '.$sql);
         do {
             $rows = DB::select('FETCH '.self::AT_ONCE.' FROM lines_of_index');
             foreach ($rows as $row) {
@@ -71,27 +71,27 @@ final readonly class LineRows
      * @param  list<int>  $items  ids of parents
      * @return list<Row>
      */
-    public function of(array $items, StructureKind $kind): array
+    public function of(array $items, Picture $picture): array
     {
-        return self::some(self::OF_ITEMS.self::SQL.' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id', $items, $kind);
+        return self::some(self::OF_ITEMS.self::SQL.' AND '.$picture->lines().' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id', $items);
     }
 
     /**
      * @param  list<int>  $revisions  ids
      * @return list<Row>
      */
-    public function ofRevisions(array $revisions, StructureKind $kind): array
+    public function ofRevisions(array $revisions, Picture $picture): array
     {
-        return self::some(self::OF_REVISIONS.self::SQL.' AND r.id = ANY (?::bigint[]) ORDER BY r.id, l.find, l.id', $revisions, $kind);
+        return self::some(self::OF_REVISIONS.self::SQL.' AND '.$picture->lines().' AND r.id = ANY (?::bigint[]) ORDER BY r.id, l.find, l.id', $revisions);
     }
 
     /**
      * @param  list<int>  $ids
      * @return list<Row>
      */
-    private static function some(string $sql, array $ids, StructureKind $kind): array
+    private static function some(string $sql, array $ids): array
     {
-        return array_values(array_filter(array_map(self::read(...), DB::select($sql, [$kind->value, '{'.implode(',', $ids).'}']))));
+        return array_values(array_filter(array_map(self::read(...), DB::select($sql, ['{'.implode(',', $ids).'}']))));
     }
 
     /** @return Row|null null for a line that holds on no day */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
+use App\Structures\Picture;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\Explosion;
@@ -12,10 +13,9 @@ use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Structure\StructureKind;
 
 /**
- * The structures of one kind as they are now: the lists on this machine, and over them what has been released since they
+ * The structures of one picture as they are now: the lists on this machine, and over them what has been released since they
  * were written, read from the database. So every machine gives the same answer, however old its lists are.
  */
 final readonly class StructureIndex
@@ -28,20 +28,20 @@ final readonly class StructureIndex
         public array $newLines,
     ) {}
 
-    public static function open(StructureKind $kind = StructureKind::Engineering): self
+    public static function open(Picture $picture = new Picture): self
     {
-        $folder = (new IndexFolder($kind))->current();
+        $folder = (new IndexFolder($picture))->current();
         /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
         $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : require "{$folder}/manifest.php";
         // Asked for every question, so in one trip and not as a prepared statement, which takes three.
         $touched = DB::connection()->getPdo()->query("SELECT DISTINCT item_id FROM structure_touches WHERE xact >= {$manifest['known']}");
         $touched = array_map(intval(...), $touched === false ? [] : $touched->fetchAll(\PDO::FETCH_COLUMN));
 
-        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], array_values($touched), $kind);
+        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], array_values($touched), $picture);
     }
 
     /** @param  list<int>  $touched  ids of items that have changed since */
-    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $touched, StructureKind $kind): self
+    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $touched, Picture $picture): self
     {
         if ($touched === []) {
             return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, []);
@@ -57,7 +57,7 @@ final readonly class StructureIndex
                 $users[$old[$i]] ??= [];
             }
         }
-        for ($rows = (new LineRows)->of($touched, $kind), $i = 0; $i < count($rows); $i++) {
+        for ($rows = (new LineRows)->of($touched, $picture), $i = 0; $i < count($rows); $i++) {
             $row = $rows[$i];
             $parent = $positions->of($row['parent']);
             $revision = PinnedNode::revision($row['component']);
@@ -66,7 +66,7 @@ final readonly class StructureIndex
                 $changed[$component] = true;
                 $down[$component] = [];
                 $newLines[$component] = [[], [], []];
-                array_push($rows, ...(new LineRows)->ofRevisions([$revision], $kind));
+                array_push($rows, ...(new LineRows)->ofRevisions([$revision], $picture));
             }
             $down[$parent][] = [$component, $row['quantity'], $row['span']];
             $users[$component][] = [$parent, $row['quantity'], $row['span']];

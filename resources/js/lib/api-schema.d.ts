@@ -1537,6 +1537,7 @@ export interface components {
             title: string;
             /** @enum {string} */
             kind: "design" | "engineering" | "manufacturing";
+            plant: string;
             on: string;
             revision: string | null;
             order: string | null;
@@ -1646,6 +1647,8 @@ export interface components {
             number: string;
             /** @enum {string} */
             kind: "design" | "engineering" | "manufacturing";
+            /** @description the plant that sees a manufacturing structure so; empty for the first */
+            plant: string;
             on: string;
             /** @description whether lines of other days are among them */
             any_time: boolean;
@@ -3532,6 +3535,7 @@ export interface operations {
             query?: {
                 left?: string;
                 left_kind?: string;
+                left_plant?: string;
                 left_on?: string;
                 left_revision?: string;
                 left_order?: string;
@@ -3539,6 +3543,7 @@ export interface operations {
                 left_file?: string;
                 right?: string;
                 right_kind?: string;
+                right_plant?: string;
                 right_on?: string;
                 right_revision?: string;
                 right_order?: string;
@@ -3868,6 +3873,7 @@ export interface operations {
         parameters: {
             query?: {
                 kind?: string;
+                plant?: string;
                 on?: string;
                 revision?: string;
                 levels?: string;
@@ -3907,6 +3913,7 @@ export interface operations {
         parameters: {
             query?: {
                 kind?: string;
+                plant?: string;
                 on?: string;
                 only?: string;
                 from?: string;
@@ -3943,6 +3950,7 @@ export interface operations {
         parameters: {
             query?: {
                 kind?: string;
+                plant?: string;
                 on?: string;
                 levels?: string;
             };
@@ -3977,6 +3985,7 @@ export interface operations {
         parameters: {
             query?: {
                 kind?: string;
+                plant?: string;
                 on?: string;
                 from?: string;
             };

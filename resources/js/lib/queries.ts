@@ -66,6 +66,7 @@ export const queries = {
     query: {
       on: string;
       kind: string;
+      plant?: string;
       levels: string;
       times?: string;
       time?: string;
@@ -78,7 +79,7 @@ export const queries = {
       queryFn: () => told(api.GET('/api/items/{number}/structure', { params: { path: { number }, query } })),
       placeholderData: (before) => (before?.number === number ? before : undefined),
     }),
-  summary: (number: string, query: { on: string; kind: string }) =>
+  summary: (number: string, query: { on: string; kind: string; plant?: string }) =>
     infiniteQueryOptions({
       queryKey: ['items', 'summary', number, query],
       queryFn: ({ pageParam: from }) =>
@@ -98,7 +99,7 @@ export const queries = {
       enabled: Boolean(query.left) && Boolean(query.right),
       placeholderData: (before) => before,
     }),
-  whereUsed: (number: string, query: { on?: string; kind?: string; only: 'all' | 'tops' }) =>
+  whereUsed: (number: string, query: { on?: string; kind?: string; plant?: string; only: 'all' | 'tops' }) =>
     infiniteQueryOptions({
       queryKey: ['items', 'where-used', number, query],
       queryFn: ({ pageParam: from }) =>
@@ -113,7 +114,7 @@ export const queries = {
         return next < (query.only === 'tops' ? last.tops : last.total) ? next : undefined;
       },
     }),
-  directlyUsed: (number: string, query: { on?: string; kind?: string }) =>
+  directlyUsed: (number: string, query: { on?: string; kind?: string; plant?: string }) =>
     queryOptions({
       queryKey: ['items', 'where-used', number, 'direct', query],
       queryFn: () =>

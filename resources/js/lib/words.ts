@@ -5,6 +5,20 @@ export const kinds = {
   design: 'Design structure',
 } as const;
 
+/** Which picture of a product is asked for. */
+export interface Picture {
+  kind: string;
+  plant?: string;
+}
+
+/** The plants that manufacturing structures are told for. */
+export const FIRST_PLANT = 'first';
+export const plants: Record<string, string> = {
+  [FIRST_PLANT]: 'The plant that makes it',
+  Tarn: 'Plant Tarn',
+  Weir: 'Plant Weir',
+};
+
 /** The kinds of difference, in the order they are told. */
 export const differences = ['added', 'removed', 'replaced', 'changed', 'renumbered'] as const;
 

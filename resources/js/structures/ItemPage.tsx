@@ -7,7 +7,7 @@ import { queries } from '../lib/queries';
 import { remember } from '../lib/recent';
 import { useMay } from '../lib/session';
 import { Documents } from '../documents/Documents';
-import { kinds } from '../lib/words';
+import { FIRST_PLANT, kinds, plants, type Picture } from '../lib/words';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
@@ -41,6 +41,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   const mayRaise = useMay('raise_request');
   const on = params.get('on') ?? today();
   const kind = (params.get('kind') ?? 'engineering') as keyof typeof kinds;
+  const plant = kind === 'manufacturing' ? (params.get('plant') ?? '') : '';
+  const picture: Picture = plant === '' ? { kind } : { kind, plant };
   const view = params.get('view') === 'summed' ? 'summed' : 'tree';
   const set = (name: string, value: string, usual: string) =>
     setParams(
@@ -53,7 +55,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
     );
   useEffect(() => remember(`/items/${item.number}`, `${item.number} ${item.title}`), [item.number, item.title]);
   // The ruler marks the lines of any time, also those that do not hold on the day shown.
-  const marks = useQuery(queries.tree(item.number, { on, kind, levels: '1', time: 'any' }));
+  const marks = useQuery(queries.tree(item.number, { on, ...picture, levels: '1', time: 'any' }));
 
   return (
     <Page
@@ -110,6 +112,15 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
                 onChange={(value) => set('view', value, 'tree')}
                 options={{ tree: 'As a tree', summed: 'Summed up' }}
               />
+              {kind === 'manufacturing' && (
+                <Select
+                  aria-label="As which plant builds it"
+                  className="!w-48"
+                  value={plant || FIRST_PLANT}
+                  onChange={(value) => set('plant', value, FIRST_PLANT)}
+                  options={plants}
+                />
+              )}
               <Select
                 aria-label="Which structure"
                 className="!w-56"
@@ -129,12 +140,12 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             lines={marks.data?.rows.map((row) => row.line) ?? []}
           />
           {view === 'summed' ? (
-            <Summary number={item.number} on={on} kind={kind} />
+            <Summary number={item.number} on={on} picture={picture} />
           ) : (
             <StructureView
               item={item}
               on={on}
-              kind={kind}
+              picture={picture}
               levels={Number(params.get('levels') ?? 1)}
               onLevels={(levels) => set('levels', String(levels), '1')}
               anyTime={params.get('time') === 'any'}
@@ -145,7 +156,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
           )}
         </section>
         <div className="grid content-start gap-6 lg:grid-cols-2 2xl:grid-cols-1">
-          <WhereUsed number={item.number} on={on} kind={kind} />
+          <WhereUsed number={item.number} on={on} picture={picture} />
           <Documents item={item} />
           <OlderUses number={item.number} />
           <NamingChanges changes={page.changes} />

@@ -1,3 +1,4 @@
+import type { Picture } from '../lib/words';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import type { Schemas } from '../lib/api';
 import { amount, count, quantity } from '../lib/format';
@@ -38,8 +39,8 @@ const columns: Column<Row>[] = [
 ];
 
 /** All that is in an item, each component once, and what it adds up to. */
-export function Summary({ number, on, kind }: { number: string; on: string; kind: string }) {
-  const summary = useInfiniteQuery(queries.summary(number, { on, kind }));
+export function Summary({ number, on, picture }: { number: string; on: string; picture: Picture }) {
+  const summary = useInfiniteQuery(queries.summary(number, { on, ...picture }));
   return (
     <Loading query={summary}>
       {({ pages }) => {

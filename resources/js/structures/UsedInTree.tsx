@@ -1,3 +1,4 @@
+import type { Picture } from '../lib/words';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type KeyboardEvent } from 'react';
 import type { Schemas } from '../lib/api';
@@ -8,12 +9,11 @@ import { ItemNumber } from '../ui/Num';
 
 interface Props {
   number: string;
-  on?: string;
-  kind?: string;
+  query: BranchProps['query'];
 }
 
 /** Upward from an item, parent by parent: each branch is opened to see what uses it in turn. */
-export function UsedInTree({ number, ...query }: Props) {
+export function UsedInTree({ number, query }: Props) {
   // Arrows move over all rows that are in sight, whichever branch they belong to.
   const onKey = (event: KeyboardEvent<HTMLUListElement>) => {
     const rows = [...event.currentTarget.querySelectorAll<HTMLElement>('[role="treeitem"] > div')];
@@ -37,7 +37,7 @@ export function UsedInTree({ number, ...query }: Props) {
 
 interface BranchProps {
   number: string;
-  query: { on?: string; kind?: string };
+  query: { on?: string } & Partial<Picture>;
   level: number;
 }
 

@@ -1,3 +1,4 @@
+import type { Picture } from '../lib/words';
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { count } from '../lib/format';
@@ -11,12 +12,12 @@ import { UsedInTree } from './UsedInTree';
 type Show = 'all' | 'tops' | 'tree';
 
 /** Where an item is used on a day, level by level up to what leaves the house. */
-export function WhereUsed({ number, on, kind }: { number: string; on?: string; kind?: string }) {
+export function WhereUsed({ number, on, picture }: { number: string; on?: string; picture?: Picture }) {
   const [show, setShow] = useState<Show>('all');
   const used = useInfiniteQuery({
     ...queries.whereUsed(number, {
       ...(on ? { on } : {}),
-      ...(kind ? { kind } : {}),
+      ...picture,
       only: show === 'tops' ? 'tops' : 'all',
     }),
     placeholderData: keepPreviousData,
@@ -45,7 +46,7 @@ export function WhereUsed({ number, on, kind }: { number: string; on?: string; k
                 )}
               </div>
               {show === 'tree' ? (
-                <UsedInTree number={number} {...(on ? { on } : {})} {...(kind ? { kind } : {})} />
+                <UsedInTree number={number} query={{ ...(on ? { on } : {}), ...picture }} />
               ) : (
                 <UsedInTable rows={rows} number={number} />
               )}

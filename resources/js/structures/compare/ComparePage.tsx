@@ -129,5 +129,6 @@ function told(side: Side): string {
       : side.revision
         ? `revision ${side.revision}`
         : `as of ${day(side.on)}`;
-  return `${side.number} ${side.title}, ${kinds[side.kind].toLowerCase()}, ${how}`;
+  const plant = side.plant === '' ? '' : `, plant ${side.plant}`;
+  return `${side.number} ${side.title}, ${kinds[side.kind].toLowerCase()}${plant}, ${how}`;
 }

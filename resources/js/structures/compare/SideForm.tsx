@@ -1,6 +1,6 @@
 import type { ApiProblem } from '../../lib/api';
 import { FileOfSide } from './FileOfSide';
-import { kinds } from '../../lib/words';
+import { FIRST_PLANT, kinds, plants } from '../../lib/words';
 import { Field } from '../../ui/Field';
 import { Input } from '../../ui/Input';
 import { ItemPicker } from '../../ui/ItemPicker';
@@ -35,10 +35,20 @@ export function SideForm({ side, head, asked, onChange, problem }: Props) {
           <Select
             aria-label={`Structure, ${head.toLowerCase()}`}
             value={(value('kind') || 'engineering') as keyof typeof kinds}
-            onChange={(kind) => onChange({ [name('kind')]: kind === 'engineering' ? '' : kind })}
+            onChange={(kind) => onChange({ [name('kind')]: kind === 'engineering' ? '' : kind, [name('plant')]: '' })}
             options={kinds}
           />
         </Field>
+        {value('kind') === 'manufacturing' && (
+          <Field label="Plant" error={error(name('plant'))}>
+            <Select
+              aria-label={`Plant, ${head.toLowerCase()}`}
+              value={value('plant') || FIRST_PLANT}
+              onChange={(plant) => onChange({ [name('plant')]: plant === FIRST_PLANT ? '' : plant })}
+              options={plants}
+            />
+          </Field>
+        )}
         <Field label="As of" error={error(name('on'))}>
           <Input
             type="date"

@@ -1,3 +1,4 @@
+import type { Picture } from '../../lib/words';
 import { useState, type KeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../lib/api';
@@ -15,7 +16,7 @@ import { useTree } from './useTree';
 interface Props {
   item: Schemas['ItemRow'];
   on: string;
-  kind: string;
+  picture: Picture;
   levels: number;
   onLevels: (levels: number) => void;
   anyTime: boolean;
@@ -30,7 +31,7 @@ const depths = { 1: 'One level', 2: 'Two levels', 3: 'Three levels', 5: 'Five le
 export function StructureView({
   item,
   on,
-  kind,
+  picture,
   levels,
   onLevels,
   anyTime,
@@ -38,7 +39,7 @@ export function StructureView({
   withOrders,
   onWithOrders,
 }: Props) {
-  const tree = useTree({ number: item.number, on, kind, levels, anyTime, withOrders });
+  const tree = useTree({ number: item.number, on, picture, levels, anyTime, withOrders });
   const [words, setWords] = useState('');
   const [at, setAt] = useState({ active: 0, anchor: 0 });
   const jump = (turn: 1 | -1) => {
@@ -53,7 +54,7 @@ export function StructureView({
   };
   const wanted = words.trim().toLowerCase();
   const found = wanted === '' ? null : tree.rows.filter((row) => matches(row, wanted)).length;
-  const query = new URLSearchParams({ on, kind }).toString();
+  const query = new URLSearchParams({ on, ...picture }).toString();
 
   return (
     <>
@@ -95,7 +96,7 @@ export function StructureView({
           <input type="checkbox" checked={anyTime} onChange={(event) => onAnyTime(event.target.checked)} />
           Lines of any time
         </label>
-        {kind === 'engineering' && (
+        {picture.kind === 'engineering' && (
           <label className="flex items-center gap-1.5">
             <input type="checkbox" checked={withOrders} onChange={(event) => onWithOrders(event.target.checked)} />
             Lay open orders over it
@@ -104,7 +105,7 @@ export function StructureView({
         <span className="ml-auto flex items-center gap-3">
           <span className="text-soft">{count(tree.rows.length)} lines in sight</span>
           <Link
-            to={`/compare?left=${item.number}&right=${item.number}&left_kind=${kind}&right_kind=${kind}&left_on=${on}`}
+            to={`/compare?left=${item.number}&right=${item.number}&left_kind=${picture.kind}&right_kind=${picture.kind}&left_on=${on}`}
             className="text-accent hover:underline"
           >
             Compare

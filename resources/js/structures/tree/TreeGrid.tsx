@@ -7,6 +7,7 @@ import { Mark } from '../../ui/Mark';
 import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Status } from '../../ui/Status';
 import { toTabs } from '../../ui/tableText';
+import { useBlock } from './useBlock';
 import { isOpen, matches, type Openness, type TreeRow } from './treeRows';
 
 interface Props {
@@ -34,9 +35,8 @@ function remarks({ line }: TreeRow): string {
     .join(' · ');
 }
 
-/** How a block of rows is copied out, a cell to a column. */
+/** How a block is copied out, a cell to a column: those on screen, in their order. */
 const copied = [
-  { head: 'Level', text: (row: TreeRow) => String(row.level) },
   { head: 'Find', text: (row: TreeRow) => String(row.line.find) },
   { head: 'Component', text: (row: TreeRow) => row.item.number },
   { head: 'Title', text: (row: TreeRow) => row.item.title },
@@ -44,6 +44,13 @@ const copied = [
   { head: 'Quantity', text: (row: TreeRow) => row.line.quantity },
   { head: 'Unit', text: (row: TreeRow) => row.line.unit },
   { head: 'Extended', text: (row: TreeRow) => row.extended },
+  { head: 'Designators, notes', text: remarks },
+];
+
+/** Whole rows say their level as well, and designators and notes apart. */
+const whole = [
+  { head: 'Level', text: (row: TreeRow) => String(row.level) },
+  ...copied.slice(0, -1),
   { head: 'Designators', text: (row: TreeRow) => row.line.designators },
   { head: 'Notes', text: (row: TreeRow) => row.line.notes },
 ];
@@ -57,6 +64,9 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
   const current = Math.min(active, rows.length - 1);
   const [from, to] = [Math.min(anchor, current), Math.max(anchor, current)];
   const wanted = words.trim().toLowerCase();
+  const block = useBlock(copied.length - 1, onActive);
+  const inBlock = (row: number, column: number) =>
+    block.columns !== null && row >= from && row <= to && column >= block.columns[0] && column <= block.columns[1];
 
   const move = (row: number, extend: boolean) => {
     const next = Math.max(0, Math.min(rows.length - 1, row));
@@ -74,6 +84,11 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
     const row = rows[at];
     if (event.target !== event.currentTarget || !row) return;
     const open = isOpen(row, openness);
+    if (event.shiftKey && (event.key === 'ArrowRight' || event.key === 'ArrowLeft')) {
+      event.preventDefault();
+      block.widen(event.key === 'ArrowRight' ? 1 : -1);
+      return;
+    }
     const acts: Record<string, () => void> = {
       ArrowDown: () => move(at + 1, event.shiftKey),
       ArrowUp: () => move(at - 1, event.shiftKey),
@@ -89,6 +104,7 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
               rows.slice(0, at).findLastIndex((one) => one.level < row.level),
               false,
             ),
+      Escape: block.clear,
       Enter: () => void navigate(`/items/${row.item.number}`),
     };
     const act = acts[event.key];
@@ -101,7 +117,12 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
       !window.getSelection()?.toString()
     ) {
       event.preventDefault();
-      void navigator.clipboard.writeText(toTabs(copied, rows.slice(from, to + 1)));
+      void navigator.clipboard.writeText(
+        toTabs(
+          block.columns === null ? whole : copied.slice(block.columns[0], block.columns[1] + 1),
+          rows.slice(from, to + 1),
+        ),
+      );
     }
   };
 
@@ -146,12 +167,16 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
                 className={clsx(
                   'border-b border-rule -outline-offset-2',
                   row.level > 1 && 'bg-paper',
-                  from !== to && at >= from && at <= to && '!bg-accent-soft',
+                  from !== to && block.columns === null && at >= from && at <= to && '!bg-accent-soft',
                   !row.holds && 'text-soft line-through decoration-1',
                   row.mark && `mark-${row.mark}`,
                 )}
               >
-                <td className="px-2 whitespace-nowrap" style={{ paddingLeft: `${0.5 + (row.level - 1) * 0.9}rem` }}>
+                <td
+                  {...block.cell(at, 0)}
+                  className={clsx('px-2 whitespace-nowrap', inBlock(at, 0) && 'bg-accent-soft')}
+                  style={{ paddingLeft: `${0.5 + (row.level - 1) * 0.9}rem` }}
+                >
                   <span className="inline-block w-4">
                     {row.opens && (
                       <button
@@ -167,20 +192,43 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
                   </span>
                   {row.line.find}
                 </td>
-                <td className="px-2 whitespace-nowrap">
+                <td
+                  {...block.cell(at, 1)}
+                  className={clsx('px-2 whitespace-nowrap', inBlock(at, 1) && 'bg-accent-soft')}
+                >
                   <ItemNumber number={row.item.number} />
                 </td>
-                <td className="max-w-64 truncate px-2" title={row.item.title}>
+                <td
+                  {...block.cell(at, 2)}
+                  className={clsx('max-w-64 truncate px-2', inBlock(at, 2) && 'bg-accent-soft')}
+                  title={row.item.title}
+                >
                   {wanted !== '' && matches(row, wanted) ? <mark>{row.item.title}</mark> : row.item.title}
                 </td>
-                <td className="px-2 whitespace-nowrap">
+                <td
+                  {...block.cell(at, 3)}
+                  className={clsx('px-2 whitespace-nowrap', inBlock(at, 3) && 'bg-accent-soft')}
+                >
                   <Status status={row.status} revision={row.revision} revisedBy={row.item.being_revised_by} />
                   {row.line.revision !== null && <span className="text-sm text-soft"> as the line says</span>}
                 </td>
-                <td className="px-2 text-right">{quantity(row.line.quantity)}</td>
-                <td className="px-2">{row.line.unit}</td>
-                <td className="px-2 text-right text-soft">{quantity(row.extended)}</td>
-                <td className="max-w-72 truncate px-2 text-sm" title={remarks(row)}>
+                <td {...block.cell(at, 4)} className={clsx('px-2 text-right', inBlock(at, 4) && 'bg-accent-soft')}>
+                  {quantity(row.line.quantity)}
+                </td>
+                <td {...block.cell(at, 5)} className={clsx('px-2', inBlock(at, 5) && 'bg-accent-soft')}>
+                  {row.line.unit}
+                </td>
+                <td
+                  {...block.cell(at, 6)}
+                  className={clsx('px-2 text-right text-soft', inBlock(at, 6) && 'bg-accent-soft')}
+                >
+                  {quantity(row.extended)}
+                </td>
+                <td
+                  {...block.cell(at, 7)}
+                  className={clsx('max-w-72 truncate px-2 text-sm', inBlock(at, 7) && 'bg-accent-soft')}
+                  title={remarks(row)}
+                >
                   {row.mark && row.order && (
                     <span className="mr-2">
                       <Mark value={row.mark} word /> by <ChangeNumber number={row.order} />

@@ -1,3 +1,4 @@
+import type { Picture } from '../../lib/words';
 import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../../lib/api';
@@ -16,7 +17,7 @@ export interface Tree {
 interface Asked {
   number: string;
   on: string;
-  kind: string;
+  picture: Picture;
   levels: number;
   anyTime: boolean;
   /** Whether open orders are laid over what is released. */
@@ -24,14 +25,14 @@ interface Asked {
 }
 
 /** A structure as a tree: some levels at once, deeper nodes as they are opened. */
-export function useTree({ number, on, kind, levels, anyTime, withOrders }: Asked): Tree {
+export function useTree({ number, on, picture, levels, anyTime, withOrders }: Asked): Tree {
   const [turned, setTurned] = useState<ReadonlyMap<string, boolean>>(new Map());
   const [fetched, setFetched] = useState<{ number: string; times: string }[]>([]);
   const time = { ...(anyTime ? { time: 'any' } : {}), ...(withOrders ? { orders: 'open' } : {}) };
-  const page = useQuery(queries.tree(number, { on, kind, levels: String(levels), ...time }));
+  const page = useQuery(queries.tree(number, { on, ...picture, levels: String(levels), ...time }));
   const below = useQueries({
     queries: fetched.map((branch) =>
-      queries.tree(branch.number, { on, kind, levels: '1', times: branch.times, ...time }),
+      queries.tree(branch.number, { on, ...picture, levels: '1', times: branch.times, ...time }),
     ),
   });
   const branches = new Map(fetched.map((branch, at) => [branchKey(branch), below[at]?.data?.rows ?? []]));

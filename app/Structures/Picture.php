@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures;
+
+use App\Changes\Site;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/**
+ * Which picture of the product is looked at: what the design model says, what engineering declares, or what manufacturing
+ * builds. The last is told as one plant sees it: its own structure of an item where it has one, else that of the first
+ * plant that has.
+ */
+final readonly class Picture
+{
+    public function __construct(public StructureKind $kind = StructureKind::Engineering, public string $plant = '') {}
+
+    /**
+     * @param  string  $prefix  before the names of the parameters
+     *
+     * @throws Refusal naming the parameter
+     */
+    public static function asked(Request $request, string $prefix = ''): self
+    {
+        $text = static fn (string $name): string => trim($request->string($prefix.$name)->toString());
+        $kind = StructureKind::tryFrom($text('kind') ?: StructureKind::Engineering->value)
+            ?? throw Refusal::at("{$prefix}kind", 'A structure is design, engineering or manufacturing.');
+        $plant = $text('plant');
+        if ($plant !== '' && ($kind !== StructureKind::Manufacturing || Site::tryFrom($plant) === null)) {
+            throw Refusal::at("{$prefix}plant", $kind === StructureKind::Manufacturing ? "There is no plant {$plant}." : 'Only manufacturing structures differ by plant.');
+        }
+
+        return new self($kind, $plant);
+    }
+
+    /** @return list<self> all that an index is kept of */
+    public static function all(): array
+    {
+        return [
+            ...array_map(static fn (StructureKind $kind): self => new self($kind), StructureKind::cases()),
+            ...array_map(static fn (Site $site): self => new self(StructureKind::Manufacturing, $site->value), Site::cases()),
+        ];
+    }
+
+    /** A name for files and locks. */
+    public function name(): string
+    {
+        return $this->plant === '' ? $this->kind->value : "{$this->kind->value}-{$this->plant}";
+    }
+
+    /** The condition that a structure line belongs to it, in SQL. The line goes by the name l. */
+    public function lines(): string
+    {
+        if ($this->kind !== StructureKind::Manufacturing) {
+            return "l.kind = '{$this->kind->value}'";
+        }
+        $others = "SELECT o.plant FROM structure_lines o WHERE o.revision_id = l.revision_id AND o.kind = 'manufacturing'";
+        $own = $this->plant === '' ? '' : "({$others} AND o.plant = ".DB::getPdo()->quote($this->plant).' LIMIT 1), ';
+
+        return "l.kind = 'manufacturing' AND l.plant = COALESCE({$own}({$others} ORDER BY o.plant LIMIT 1))";
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Documents\Models\ItemFile;
+use App\Structures\Models\Category;
+use App\Structures\Models\Item;
+use Illuminate\Database\QueryException;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\Support\World;
+
+const PLAIN_SVG = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><rect width="5" height="5"/></svg>';
+
+beforeEach(function (): void {
+    $this->world = new World($this);
+    $category = Category::query()->value('id');
+    foreach ([['800-0010', 'drawing', 'Drawing, pump head'], ['800-0011', 'drawing', 'Drawing, new']] as [$number, $kind, $title]) {
+        $this->world->items[$number] = Item::query()->create(['number' => $number, 'title' => $title, 'kind' => $kind, 'category_id' => $category, 'unit' => 'pc', 'supply' => 'make'])->id;
+    }
+    $revision = DB::table('revisions')->insertGetId(['item_id' => $this->world->items['800-0010'], 'code' => 'A', 'status' => 'in_work']);
+    DB::table('revisions')->where('id', $revision)->update(['status' => 'in_review']);
+    DB::table('revisions')->where('id', $revision)->update(['status' => 'released', 'effective_from' => World::day(-300), 'released_at' => now()]);
+    $this->bring = fn (string $by, string $item, string $content, string $role = 'sheet', string $name = 'sheet.svg') => $this->actingAs($this->world->people[$by])
+        ->post("/api/items/{$item}/files", ['role' => $role, 'file' => UploadedFile::fake()->createWithContent($name, $content)], ['Accept' => 'application/json']);
+});
+
+it('shows what is attached, and gives the file so that nothing in it can run', function (): void {
+    $script = '<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"><script>alert(1)</script></svg>';
+    $file = ($this->bring)('jonas', '800-0011', $script)->assertOk()->assertJsonPath('files.0.carries_script', true)->assertJsonPath('files.0.revision', null)->json('files.0.id');
+    $answer = $this->world->as('vera', 'GET', "/files/{$file}")->assertOk();
+    expect($answer->headers->get('Content-Type'))->toBe('image/svg+xml')
+        ->and($answer->headers->get('Content-Security-Policy'))->toContain("default-src 'none'")->toContain('sandbox')
+        ->and($answer->headers->get('X-Content-Type-Options'))->toBe('nosniff')
+        ->and($answer->headers->get('Content-Disposition'))->toContain('DRAFT')
+        ->and($answer->getContent())->toBe($script);
+});
+
+it('looks at the content of a file and not at its name', function (string $content, string $reason): void {
+    ($this->bring)('jonas', '800-0011', $content, name: 'drawing.pdf')->assertStatus(422)->assertJsonStructure(['errors' => ['file']])->assertJsonPath('message', fn (string $told): bool => str_contains($told, $reason));
+    expect(ItemFile::query()->count())->toBe(0)->and(DB::table('stored_files')->count())->toBe(0);
+})->with([
+    'empty' => ['', 'empty'],
+    'a program' => ["MZ\x90\x00 program", 'none of them'],
+    'broken XML' => ['<svg xmlns="http://www.w3.org/2000/svg"><rect></svg>', 'well-formed'],
+    'another XML' => ['<html xmlns="http://www.w3.org/1999/xhtml"/>', 'no SVG'],
+    'entities' => ['<!DOCTYPE svg [<!ENTITY a "aaaa">]><svg xmlns="http://www.w3.org/2000/svg"><text>&a;</text></svg>', 'entities'],
+    'half a PDF' => ["%PDF-1.4\n1 0 obj", 'breaks off'],
+    'a locked PDF' => ["%PDF-1.4\ntrailer << /Encrypt 5 0 R >>\nstartxref\n0\n%%EOF", 'locked'],
+]);
+
+it('takes PDF and pictures', function (): void {
+    ($this->bring)('jonas', '800-0011', "%PDF-1.4\nstartxref\n0\n%%EOF\n")->assertOk()->assertJsonPath('files.0.media_type', 'application/pdf');
+    ($this->bring)('nils', '200-0042', (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg=='), 'picture')->assertOk()->assertJsonPath('files.0.media_type', 'image/png');
+});
+
+it('lets a data sheet come to a released part, and a new sheet only under an order', function (): void {
+    ($this->bring)('nils', '200-0042', PLAIN_SVG, 'data_sheet')->assertOk()->assertJsonPath('files.0.revision', 'A');
+    ($this->bring)('nils', '200-0042', PLAIN_SVG, 'data_sheet')->assertStatus(422)->assertJsonPath('errors.file.0', 'The same file is attached already.');
+    ($this->bring)('jonas', '800-0010', PLAIN_SVG)->assertStatus(422)->assertJsonPath('errors.file.0', '800-0010 is released as revision A. Its sheet changes under an order only.');
+    ($this->bring)('vera', '200-0042', PLAIN_SVG, 'data_sheet')->assertForbidden();
+});
+
+it('releases a new sheet with its order: signed by content, held still meanwhile, and there for ever after', function (): void {
+    World::planningTakes();
+    $order = $this->world->opened();
+    $this->world->as('mira', 'PUT', "/orders/{$order}/items/800-0010", ['outcome' => 'revise', 'disposition' => 'use_up', 'version' => $this->world->version($order)])->assertOk();
+    $this->world->edit($order, 'change', 30, ['quantity' => '8'])->assertOk();
+    // Without a sheet nothing of the drawing is changed yet.
+    $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertStatus(422)->assertJsonPath('errors.edits.0', '800-0010: nothing is changed yet.');
+    ($this->bring)('edda', '800-0010', PLAIN_SVG)->assertStatus(422);
+    $first = ($this->bring)('jonas', '800-0010', PLAIN_SVG)->assertOk()->assertJsonPath('files.0.order', $order)->json('files.0.id');
+    $this->world->as('jonas', 'DELETE', "/items/800-0010/files/{$first}")->assertOk()->assertJsonPath('files', []);
+    $draft = ($this->bring)('jonas', '800-0010', PLAIN_SVG)->assertOk()->json('files.0.id');
+    $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
+    ($this->bring)('jonas', '800-0010', str_replace('5', '6', PLAIN_SVG))->assertStatus(422)->assertJsonPath('errors.file.0', "800-0010 is held still under {$order}.");
+    $this->world->as('jonas', 'DELETE', "/items/800-0010/files/{$draft}")->assertStatus(422);
+    $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+    $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
+    $this->world->as('vera', 'GET', '/items/800-0010/documents')->assertJsonPath('files.0.revision', 'B')->assertJsonPath('files.0.status', 'released');
+    $this->world->as('jonas', 'DELETE', "/items/800-0010/files/{$draft}")->assertStatus(422);
+    expect(fn () => DB::transaction(fn () => DB::table('item_files')->delete()))->toThrow(QueryException::class, 'stays with it');
+});
+
+it('refuses a release whose sheet is not the one that was signed', function (): void {
+    $order = $this->world->opened();
+    $this->world->as('mira', 'PUT', "/orders/{$order}/items/800-0010", ['outcome' => 'revise', 'disposition' => 'use_up', 'version' => $this->world->version($order)])->assertOk();
+    $this->world->edit($order, 'change', 30, ['quantity' => '8'])->assertOk();
+    ($this->bring)('jonas', '800-0010', PLAIN_SVG)->assertOk();
+    $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
+    $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+    $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    DB::table('item_files')->update(['sha256' => str_repeat('0', 64)]);
+    $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertStatus(422)->assertJsonPath('errors.signature.0', fn (string $told): bool => str_contains($told, 'not what was signed'));
+});
+
+it('says which drawings describe an item, and when they show an older revision of it', function (): void {
+    World::planningTakes();
+    $this->world->as('jonas', 'PUT', '/items/200-0010/documents/800-0010')->assertOk()->assertJsonPath('documents.0.item.number', '800-0010')->assertJsonPath('documents.0.shows', 'A')->assertJsonPath('documents.0.older', false);
+    $this->world->as('jonas', 'PUT', '/items/200-0010/documents/800-0010')->assertStatus(422);
+    $this->world->as('jonas', 'PUT', '/items/200-0010/documents/200-0042')->assertStatus(422)->assertJsonPath('errors.document.0', '200-0042 is neither a drawing nor a document.');
+    $this->world->as('vera', 'PUT', '/items/200-0010/documents/800-0011')->assertForbidden();
+    $order = $this->world->signed();
+    $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
+    $this->world->as('vera', 'GET', '/items/200-0010/documents')->assertJsonPath('documents.0.older', true);
+    $this->world->as('vera', 'GET', '/items/800-0010/documents')->assertJsonPath('describes.0.item.number', '200-0010')->assertJsonPath('describes.0.older', true);
+    $this->world->as('jonas', 'DELETE', '/items/200-0010/documents/800-0010')->assertOk()->assertJsonPath('documents', []);
+});

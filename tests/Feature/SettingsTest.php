@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Tests\Feature\Support\World;
+
+beforeEach(function (): void {
+    $this->world = new World($this);
+    $this->world->people['tomas']->update(['roles' => ['administrator']]);
+});
+
+it('asks the items of a category for what an administrator sets', function (): void {
+    $set = fn (array $attributes, string $by = 'tomas') => $this->world->as($by, 'PATCH', '/categories/pump', ['number_prefix' => '200-', 'number_width' => 4, 'number_check' => false, 'sequence' => null, 'attributes' => $attributes]);
+    $set([['label' => 'Flow, l/min', 'required' => true]], 'mira')->assertForbidden();
+    $set([['label' => '', 'required' => true]])->assertStatus(422)->assertJsonStructure(['errors' => ['attributes.0.label']]);
+    $set([['label' => 'Flow', 'required' => true], ['label' => 'flow', 'required' => false]])->assertStatus(422);
+    $set([['label' => 'Flow, l/min', 'required' => true], ['label' => 'Колір', 'required' => false]])->assertOk()
+        ->assertJsonPath('0.attributes.0', ['name' => 'flow_l_min', 'label' => 'Flow, l/min', 'required' => true])->assertJsonPath('0.attributes.1.name', 'attribute')->assertJsonPath('0.sequence', null);
+    $body = ['title' => 'Pump', 'kind' => 'part', 'category' => 'pump', 'unit' => 'pc', 'supply' => 'buy'];
+    $this->world->as('jonas', 'POST', '/items', $body)->assertStatus(422)->assertJsonStructure(['errors' => ['attributes.flow_l_min']]);
+    $number = $this->world->as('jonas', 'POST', '/items', $body + ['attributes' => ['flow_l_min' => '1.4']])->assertOk()->assertJsonPath('attributes.0.value', '1.4')->json('item.number');
+    $this->world->as('vera', 'GET', '/items?category=pump&attribute=flow_l_min&value=1.4')->assertOk()->assertJsonPath('*.number', [$number]);
+    $this->world->as('vera', 'GET', '/items?category=pump&attribute=flow_l_min&value=9')->assertOk()->assertJsonPath('*.number', []);
+    // Renamed, it keeps its name in the data; left out of the body, it stays.
+    $set([['name' => 'flow_l_min', 'label' => 'Flow', 'required' => false]])->assertOk()->assertJsonPath('0.attributes.0.name', 'flow_l_min');
+    $this->world->as('tomas', 'PATCH', '/categories/pump', ['number_prefix' => '200-', 'number_width' => 5, 'number_check' => false, 'sequence' => 'numbers'])->assertOk()->assertJsonPath('0.attributes.0.label', 'Flow')->assertJsonPath('0.sequence', 'numbers');
+});
+
+it('keeps pages for everybody by themselves', function (): void {
+    $keep = fn (string $address, string $name, string $by = 'mira') => $this->world->as($by, 'POST', '/favourites', ['address' => $address, 'name' => $name]);
+    $keep('/items?category=pump&status=in_work', 'Pumps in work')->assertOk()->assertJsonPath('0.address', '/items?category=pump&status=in_work');
+    $id = $keep('/items?category=pump&status=in_work', 'New pumps')->assertOk()->assertJsonCount(1)->assertJsonPath('0.name', 'New pumps')->json('0.id');
+    foreach (['//elsewhere.example', 'https://elsewhere.example', '/\\elsewhere.example', 'items'] as $foreign) {
+        $keep($foreign, 'Away')->assertStatus(422)->assertJsonStructure(['errors' => ['address']]);
+    }
+    $keep('/desk', '')->assertStatus(422)->assertJsonStructure(['errors' => ['name']]);
+    $this->world->as('jonas', 'GET', '/favourites')->assertJsonCount(0);
+    $this->world->as('jonas', 'DELETE', "/favourites/{$id}")->assertOk();
+    $this->world->as('mira', 'GET', '/favourites')->assertJsonCount(1);
+    $this->world->as('mira', 'DELETE', "/favourites/{$id}")->assertOk()->assertJsonCount(0);
+});
+
+it('tells a manufacturing structure as a plant sees it', function (): void {
+    $revision = DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->value('id');
+    DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
+    foreach ([['Weir', '200-0040', 10], ['Weir', '200-0042', 20], ['Tarn', '200-0041', 10]] as [$plant, $component, $find]) {
+        DB::table('structure_lines')->insert(['revision_id' => $revision, 'kind' => 'manufacturing', 'plant' => $plant, 'line_key' => (string) Str::uuid7(), 'find' => $find, 'component_id' => $this->world->items[$component], 'quantity' => 1_000_000, 'unit' => $component === '200-0042' ? 'pc' : 'm']);
+    }
+    $module = DB::table('revisions')->where('item_id', $this->world->items['200-0001'])->value('id');
+    DB::table('structure_lines')->insert(['revision_id' => $module, 'kind' => 'manufacturing', 'plant' => 'Tarn', 'line_key' => (string) Str::uuid7(), 'find' => 10, 'component_id' => $this->world->items['200-0010'], 'quantity' => 1_000_000, 'unit' => 'pc']);
+    DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
+    DB::table('structure_touches')->insert([['item_id' => $this->world->items['200-0010']], ['item_id' => $this->world->items['200-0001']]]);
+    $tree = fn (string $query) => $this->world->as('vera', 'GET', "/items/200-0001/structure?levels=3&kind=manufacturing{$query}");
+    $tree('&plant=Weir')->assertOk()->assertJsonPath('rows.*.line.component', ['200-0010', '200-0040', '200-0042'])->assertJsonPath('plant', 'Weir');
+    $tree('&plant=Tarn')->assertOk()->assertJsonPath('rows.*.line.component', ['200-0010', '200-0041']);
+    $tree('')->assertOk()->assertJsonPath('rows.*.line.component', ['200-0010', '200-0041']);
+    $tree('&plant=Nowhere')->assertStatus(422)->assertJsonStructure(['errors' => ['plant']]);
+    $this->world->as('vera', 'GET', '/items/200-0001/structure?plant=Weir')->assertStatus(422);
+    expect($this->world->as('vera', 'GET', '/items/200-0001/summary?kind=manufacturing&plant=Weir')->json('total'))->toBe(3);
+    $this->world->as('vera', 'GET', '/items/200-0041/where-used?kind=manufacturing&plant=Weir')->assertJsonPath('total', 0);
+    $this->world->as('vera', 'GET', '/comparison?left=200-0001&right=200-0001&left_kind=manufacturing&right_kind=manufacturing&left_plant=Weir&right_plant=Tarn')
+        ->assertOk()->assertJsonPath('left.plant', 'Weir')->assertJsonPath('totals.replaced', 1)->assertJsonPath('totals.removed', 1);
+});
