@@ -6,6 +6,7 @@ namespace App\Structures;
 
 use App\Structures\Data\UsedInPage;
 use App\Structures\Data\UsedInRow;
+use App\Structures\Index\KeptAnswer;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Adjacency\Span;
@@ -25,11 +26,47 @@ final readonly class WhereUsedReader
     public function page(Item $item, Day $day, Picture $picture, bool $topsOnly, int $from): UsedInPage
     {
         $index = StructureIndex::open($picture);
+        $kept = $index->keptWhereUsed($item->id, $day);
+        if ($kept !== null) {
+            return new UsedInPage($kept->total, $kept->tops, $from, self::keptRows($index, $item, $day, $kept, $kept->page($topsOnly, $from, self::AT_MOST)));
+        }
         $used = $index->whereUsed($item->id, $day);
+        $index->keep($item->id, $day, $used);
         $tops = $used->tops();
         $shown = array_slice($topsOnly ? $tops : $used->parents, $from, self::AT_MOST);
 
         return new UsedInPage(count($used->parents), count($tops), $from, self::rows($index, [[$item, $used, $shown]])[$item->number]);
+    }
+
+    /**
+     * @param  array<int, array{int, Quantity}>  $page  level and quantity by position
+     * @return list<UsedInRow>
+     */
+    private static function keptRows(StructureIndex $index, Item $item, Day $day, KeptAnswer $kept, array $page): array
+    {
+        $own = array_fill_keys([$index->positions->of($item->id), ...$index->positions->pinnedOf($item->id)], true);
+        $through = $ids = [];
+        foreach (array_keys($page) as $position) {
+            $list = $index->adjacency->downOf($position);
+            $through[$position] = [];
+            for ($i = 2; $i < count($list); $i += 3) {
+                if (Span::holdsOn($list[$i + 2], $day->number()) && (isset($own[$list[$i]]) || $kept->level($list[$i]) > 0)) {
+                    $through[$position][$index->positions->item($list[$i])] = true;
+                }
+            }
+            $ids += $through[$position];
+        }
+        $known = ItemRows::byId(array_map($index->positions->item(...), array_keys($page)));
+        $numbers = Item::query()->toBase()->whereIn('id', array_keys($ids))->pluck('number', 'id');
+        $rows = [];
+        foreach ($page as $position => [$level, $quantity]) {
+            $rows[] = new UsedInRow(
+                $known[$index->positions->item($position)], $index->revisionAt($position), $level, (string) $quantity, $item->unit->value,
+                array_map(static fn (int $id): string => $numbers[$id], array_keys($through[$position])), ! self::isUsed($index, $position, $day),
+            );
+        }
+
+        return $rows;
     }
 
     /** One step up: the parents that have the item in a line of their own, with what these lines say. For a tree, opened branch by branch. */

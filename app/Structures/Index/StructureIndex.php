@@ -26,6 +26,8 @@ final readonly class StructureIndex
         public IndexLists $lists,
         /** @var array<int, array{list<int>, list<int>, list<int>}> position => ids, identities and digests of lines, where they have changed */
         public array $newLines,
+        /** Where answers to this very state may be kept, up to the name of the question; null where they cannot. */
+        private ?string $answers,
     ) {}
 
     public static function open(Picture $picture = new Picture): self
@@ -34,17 +36,19 @@ final readonly class StructureIndex
         /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
         $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : require "{$folder}/manifest.php";
         // Asked for every question, so in one trip and not as a prepared statement, which takes three.
-        $touched = DB::connection()->getPdo()->query("SELECT DISTINCT item_id FROM structure_touches WHERE xact >= {$manifest['known']}");
-        $touched = array_map(intval(...), $touched === false ? [] : $touched->fetchAll(\PDO::FETCH_COLUMN));
+        $touched = DB::connection()->getPdo()->query("SELECT item_id, count(*), sum(id) FROM structure_touches WHERE xact >= {$manifest['known']} GROUP BY item_id ORDER BY item_id");
+        $noted = $touched === false ? [] : $touched->fetchAll(\PDO::FETCH_NUM);
+        $touched = array_values(array_map(static fn (array $row): int => (int) $row[0], $noted));
+        $answers = $folder === null ? null : "{$folder}/used-".substr(md5((string) json_encode($noted)), 0, 12);
 
-        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], array_values($touched), $picture);
+        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], $touched, $picture, $answers);
     }
 
     /** @param  list<int>  $touched  ids of items that have changed since */
-    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $touched, Picture $picture): self
+    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $touched, Picture $picture, ?string $answers): self
     {
         if ($touched === []) {
-            return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, []);
+            return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, [], $answers);
         }
         $base = new Adjacency($size, $lists);
         $changed = $down = $newLines = $users = [];
@@ -85,7 +89,7 @@ final readonly class StructureIndex
 
         return new self(
             new Adjacency($positions->end(), $lists, array_map(FlatList::of(...), $down), array_map(FlatList::of(...), $users), $ordered),
-            $positions, $lists, $newLines,
+            $positions, $lists, $newLines, $answers,
         );
     }
 
@@ -97,6 +101,25 @@ final readonly class StructureIndex
         return $this->named(fn (): WhereUsed => WhereUsed::of(
             $this->adjacency, $position, $day->number(), $this->positions->pinnedOf($item), $this->positions->allPinned(),
         ));
+    }
+
+    /** The same, when it is a large answer that was found before. */
+    public function keptWhereUsed(int $item, Day $day): ?KeptAnswer
+    {
+        return $this->answers === null ? null : KeptAnswer::open($this->answerTo($item, $day));
+    }
+
+    /** Keeps a large answer for the next who asks. */
+    public function keep(int $item, Day $day, WhereUsed $used): void
+    {
+        if ($this->answers !== null && count($used->parents) >= KeptAnswer::WORTH_IT) {
+            KeptAnswer::keep($this->answerTo($item, $day), $used, $this->adjacency->size);
+        }
+    }
+
+    private function answerTo(int $item, Day $day): string
+    {
+        return "{$this->answers}-{$item}-{$day->number()}.bin";
     }
 
     /** @throws Refusal when something contains itself, with the way round it */

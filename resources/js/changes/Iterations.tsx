@@ -78,7 +78,7 @@ export function Iterations({ redline }: { redline: Redline }) {
                       busy={goBack.isPending}
                       onClick={() => goBack.mutate(one.number)}
                     >
-                      Go back to it
+                      Go back
                     </Button>
                   )}
                 </td>

@@ -126,7 +126,7 @@ function DocumentLine({ row, onUnlink }: { row: Schemas['DocumentRow']; onUnlink
         </>
       )}
       {onUnlink && (
-        <Button look="quiet" className="!h-6" aria-label={`${row.item.number} does not describe it`} onClick={onUnlink}>
+        <Button look="quiet" className="!h-6" aria-label={`Unlink ${row.item.number}`} onClick={onUnlink}>
           Unlink
         </Button>
       )}

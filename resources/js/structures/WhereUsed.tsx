@@ -40,7 +40,7 @@ export function WhereUsed({ number, on, picture }: { number: string; on?: string
                     options={{
                       all: `Everything above, ${count(total)}`,
                       tops: `End products, ${count(tops)}`,
-                      tree: 'As a tree',
+                      tree: 'Branch by branch',
                     }}
                   />
                 )}
