@@ -14,8 +14,16 @@ use Orthotaxis\Core\Structure\Line;
 /** Brings many lines from the database to core at once, without a model for each. */
 final readonly class LineLoader
 {
+    /** One for all lines that always hold: nearly all do. */
+    private Validity $always;
+
+    public function __construct()
+    {
+        $this->always = Validity::always();
+    }
+
     private const COLUMNS = 'l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation, l.not_modelled, l.phantom, l.valid_from, l.valid_to,
-        (SELECT p.code FROM revisions p WHERE p.id = l.pinned_id) AS revision';
+        CASE WHEN l.pinned_id IS NOT NULL THEN (SELECT p.code FROM revisions p WHERE p.id = l.pinned_id) END AS revision';
 
     /**
      * @param  list<int>  $ids
@@ -25,7 +33,7 @@ final readonly class LineLoader
     {
         $lines = [];
         foreach (DB::select('SELECT '.self::COLUMNS.' FROM unnest(?::bigint[]) AS wanted (id) JOIN structure_lines l USING (id) JOIN items c ON c.id = l.component_id', [self::list($ids)]) as $row) {
-            $lines[$row->id] = self::line($row);
+            $lines[$row->id] = $this->line($row);
         }
 
         return $lines;
@@ -39,10 +47,21 @@ final readonly class LineLoader
     {
         $lines = [];
         foreach (DB::select('SELECT '.self::COLUMNS.', l.revision_id FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.revision_id = ANY (?::bigint[]) AND '.$picture->lines(), [self::list($revisions)]) as $row) {
-            $lines[$row->revision_id][] = self::line($row);
+            $lines[$row->revision_id][] = $this->line($row);
         }
 
         return $lines;
+    }
+
+    /** @param  list<string>  $texts  as LineTexts keeps them */
+    public function ofTexts(array $texts): Line
+    {
+        [$key, $find, $component, $quantity, $unit, $designators, $notes, $operation, $notModelled, $phantom, $from, $to, $revision] = $texts;
+
+        return new Line(
+            $key, (int) $find, $component, Quantity::ofMillionths((int) $quantity), Unit::from($unit), $designators, $notes, $operation === '' ? null : (int) $operation, $notModelled === 't',
+            $from === '' && $to === '' ? $this->always : new Validity($from === '' ? null : Day::parse($from), $to === '' ? null : Day::parse($to)), $phantom === 't', $revision === '' ? null : $revision,
+        );
     }
 
     /** @param  list<int>  $ids */
@@ -51,12 +70,12 @@ final readonly class LineLoader
         return '{'.implode(',', $ids).'}';
     }
 
-    private static function line(\stdClass $row): Line
+    private function line(\stdClass $row): Line
     {
         return new Line(
             $row->line_key, $row->find, $row->component, Quantity::ofMillionths($row->quantity), Unit::from($row->unit),
             $row->designators, $row->notes, $row->operation, $row->not_modelled,
-            $row->valid_from === null && $row->valid_to === null ? Validity::always() : new Validity(
+            $row->valid_from === null && $row->valid_to === null ? $this->always : new Validity(
                 $row->valid_from === null ? null : Day::parse($row->valid_from),
                 $row->valid_to === null ? null : Day::parse($row->valid_to),
             ),

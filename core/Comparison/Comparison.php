@@ -27,8 +27,12 @@ final readonly class Comparison
         $left = $before->lines;
         $right = $after->lines;
         $differences = [];
+        foreach (array_intersect_key($left, $right) as $key => $line) {
+            $differences[] = new Difference($line, $right[$key]);
+        }
+        $left = array_diff_key($left, $right);
+        $right = array_diff_key($right, $before->lines);
         $rules = [
-            static fn (Line $line): string => $line->key,
             static fn (Line $line): string => $line->find.'|'.$line->component,
             static fn (Line $line): string => $line->component.'|'.$line->designators,
             static fn (Line $line): string => (string) $line->find,
@@ -56,8 +60,8 @@ final readonly class Comparison
         foreach ($right as $line) {
             $differences[] = new Difference(null, $line);
         }
-        usort($differences, static fn (Difference $a, Difference $b): int => [$a->find(), $a->kind->value, ($a->before ?? $a->after)?->key]
-            <=> [$b->find(), $b->kind->value, ($b->before ?? $b->after)?->key]);
+        usort($differences, static fn (Difference $a, Difference $b): int => ($a->find <=> $b->find)
+            ?: strcmp($a->kind->value, $b->kind->value) ?: strcmp(($a->before ?? $a->after)->key ?? '', ($b->before ?? $b->after)->key ?? ''));
 
         return new self($differences);
     }

@@ -12,6 +12,9 @@ final readonly class Difference
 {
     public DifferenceKind $kind;
 
+    /** Where the line stands in the parts list: its find number after, or before when it is gone. */
+    public int $find;
+
     /** @var list<LineField> the fields that differ, when there are two lines */
     public array $fields;
 
@@ -19,6 +22,7 @@ final readonly class Difference
     {
         $fields = $before !== null && $after !== null ? $before->differsFrom($after) : [];
         $this->fields = $fields;
+        $this->find = ($after ?? $before)->find ?? 0;
         $this->kind = match (true) {
             $before === null => DifferenceKind::Added,
             $after === null => DifferenceKind::Removed,
@@ -27,11 +31,5 @@ final readonly class Difference
             $fields === [LineField::Find] => DifferenceKind::Renumbered,
             default => DifferenceKind::Changed,
         };
-    }
-
-    /** Where the line stands in the parts list: its find number after, or before when it is gone. */
-    public function find(): int
-    {
-        return ($this->after ?? $this->before)->find ?? 0;
     }
 }

@@ -41,6 +41,14 @@ final readonly class LineMatch
                 }
             }
         }
+        // Nearly all parents of two large structures read alike, line by line.
+        if ($both === [] && $left->digests === $right->digests) {
+            $this->same = count($left->digests);
+            $this->components = $wantComponents ? array_map(static fn (int $a, int $b): array => [$a, $b], $left->components, $right->components) : [];
+            $this->left = $this->right = [];
+
+            return;
+        }
         // Lines that stand twice word for word are left to be read: a digest finds one of them.
         $leftBy = self::byDigest(array_diff_key($leftAt, $both), $left);
         $rightBy = self::byDigest(array_diff_key($rightAt, $both), $right);

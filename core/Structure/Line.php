@@ -67,27 +67,50 @@ final readonly class Line
         };
     }
 
-    /** @return list<LineField> the fields in which another line says something else */
+    /**
+     * Written out field by field: a comparison of two large structures asks this for every line that differs.
+     *
+     * @return list<LineField> the fields in which another line says something else, in the order of LineField
+     */
     public function differsFrom(self $other): array
     {
         $differs = [];
-        foreach (LineField::cases() as $field) {
-            $same = match ($field) {
-                LineField::Find => $this->find === $other->find,
-                LineField::Component => $this->component === $other->component,
-                LineField::Revision => $this->revision === $other->revision,
-                LineField::Quantity => $this->quantity->equals($other->quantity),
-                LineField::Unit => $this->unit === $other->unit,
-                LineField::Designators => $this->designators === $other->designators,
-                LineField::Notes => $this->notes === $other->notes,
-                LineField::Operation => $this->operation === $other->operation,
-                LineField::NotModelled => $this->notModelled === $other->notModelled,
-                LineField::Phantom => $this->phantom === $other->phantom,
-                LineField::FirstDay => $this->validity->from == $other->validity->from,
-                LineField::LastDay => $this->validity->to == $other->validity->to,
-            };
-            if (! $same) {
-                $differs[] = $field;
+        if ($this->find !== $other->find) {
+            $differs[] = LineField::Find;
+        }
+        if ($this->component !== $other->component) {
+            $differs[] = LineField::Component;
+        }
+        if ($this->revision !== $other->revision) {
+            $differs[] = LineField::Revision;
+        }
+        if ($this->quantity->millionths !== $other->quantity->millionths) {
+            $differs[] = LineField::Quantity;
+        }
+        if ($this->unit !== $other->unit) {
+            $differs[] = LineField::Unit;
+        }
+        if ($this->designators !== $other->designators) {
+            $differs[] = LineField::Designators;
+        }
+        if ($this->notes !== $other->notes) {
+            $differs[] = LineField::Notes;
+        }
+        if ($this->operation !== $other->operation) {
+            $differs[] = LineField::Operation;
+        }
+        if ($this->notModelled !== $other->notModelled) {
+            $differs[] = LineField::NotModelled;
+        }
+        if ($this->phantom !== $other->phantom) {
+            $differs[] = LineField::Phantom;
+        }
+        if ($this->validity !== $other->validity) {
+            if ($this->validity->from != $other->validity->from) {
+                $differs[] = LineField::FirstDay;
+            }
+            if ($this->validity->to != $other->validity->to) {
+                $differs[] = LineField::LastDay;
             }
         }
 

@@ -23,7 +23,7 @@ final readonly class Structure implements \Countable, \IteratorAggregate
         foreach ($lines as $line) {
             $byKey[$line->key] = $line;
         }
-        uasort($byKey, static fn (Line $a, Line $b): int => [$a->find, $a->key] <=> [$b->find, $b->key]);
+        uasort($byKey, static fn (Line $a, Line $b): int => ($a->find <=> $b->find) ?: strcmp($a->key, $b->key));
         $this->lines = $byKey;
     }
 

@@ -12,7 +12,7 @@ use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 use Tests\Core\Support\Make;
 
-$kinds = fn (Structure $a, Structure $b): array => array_map(fn (Difference $d): array => [$d->find(), $d->kind], Comparison::of($a, $b)->changes());
+$kinds = fn (Structure $a, Structure $b): array => array_map(fn (Difference $d): array => [$d->find, $d->kind], Comparison::of($a, $b)->changes());
 
 it('tells a worked example apart', function () use ($kinds): void {
     $after = new Structure([

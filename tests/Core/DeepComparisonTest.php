@@ -14,7 +14,7 @@ function told(DeepComparison $comparison): array
     $told = [];
     foreach ($comparison->parents as $parent) {
         foreach ($parent->differences as $difference) {
-            $told[] = ["{$parent->before}-{$parent->after}", $difference->find(), $difference->kind->value];
+            $told[] = ["{$parent->before}-{$parent->after}", $difference->find, $difference->kind->value];
         }
     }
 

@@ -47,7 +47,7 @@ final class IndexStructures extends Command
         if ($path === null) {
             return true;
         }
-        $manifest = require "{$path}/manifest.php";
+        $manifest = require "{$path}/manifest-2.php";
 
         return $manifest['database'] !== BuildIndex::database()
             || $manifest['built_at'] < time() - self::OLDEST_DAYS * 86_400

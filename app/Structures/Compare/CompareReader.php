@@ -92,7 +92,7 @@ final readonly class CompareReader
                 $way,
                 $before[$parent->before],
                 $after[$parent->after],
-                $difference->find(),
+                $difference->find,
                 $difference->kind->value,
                 $difference->before === null ? null : LineRow::of($difference->before),
                 $difference->after === null ? null : LineRow::of($difference->after),

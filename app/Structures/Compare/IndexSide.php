@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Structures\Compare;
 
 use App\Structures\Index\StructureIndex;
-use App\Structures\LineLoader;
 use App\Structures\Models\Item;
 use App\Structures\Picture;
 use Orthotaxis\Core\Adjacency\Span;
@@ -49,7 +48,7 @@ final readonly class IndexSide implements NamedSide
 
     public function read(array $lines): array
     {
-        $read = (new LineLoader)->byId($lines);
+        $read = $this->index->read($lines);
 
         return $this->operations ? $read : array_map(static fn (Line $line): Line => $line->withoutOperation(), $read);
     }

@@ -27,7 +27,10 @@ final class BuildIndex
     public function __invoke(Picture $picture): int
     {
         $this->lines = $this->uses = $this->pinned = [];
-        [$known, $count] = DB::transaction(function () use ($picture): array {
+        $folder = new IndexFolder($picture);
+        $path = $folder->begin();
+        $texts = new LineTexts($path);
+        [$known, $count] = DB::transaction(function () use ($picture, $texts): array {
             if (DB::transactionLevel() === 1) {
                 DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
             }
@@ -35,7 +38,7 @@ final class BuildIndex
             $known = (int) DB::scalar('SELECT pg_snapshot_xmin(pg_current_snapshot())::text::bigint');
             $count = 0;
             foreach ($this->rows->all($picture) as $row) {
-                $this->lines[$row['parent']][] = [$row['component'], $row['quantity'], $row['span'], $row['line'], $row['identity'], $row['digest']];
+                $this->lines[$row['parent']][] = [$row['component'], $row['quantity'], $row['span'], $texts->write($row['text']), $row['identity'], $row['digest']];
                 $this->uses[$row['component']] = ($this->uses[$row['component']] ?? 0) + 1;
                 if ($row['component'] >= PinnedNode::BASE) {
                     $this->pinned[$row['component'] - PinnedNode::BASE] = $row['item'];
@@ -46,11 +49,9 @@ final class BuildIndex
             return [$known, $count];
         });
 
-        $folder = new IndexFolder($picture);
-        $path = $folder->begin();
         [$items, $ordered] = $this->topological();
         $this->write($path, $items);
-        IndexFolder::write($path, 'manifest', [
+        IndexFolder::write($path, 'manifest-2', [
             'known' => $known, 'database' => self::database(), 'size' => count($items), 'last_item' => max([0, ...self::items($items)]), 'pinned' => $this->pinned,
             'ordered' => $ordered, 'lines' => $count, 'built_at' => time(),
         ]);

@@ -21,12 +21,12 @@ final readonly class IndexFolder
         $this->folder = config()->string('orthotaxis.index.folder').'/'.substr(md5((string) json_encode($database)), 0, 12).'/'.$picture->name();
     }
 
-    /** The folder of the version in use; null when none has been built here. */
+    /** The folder of the version in use; null when none has been built here, or only one in an older form (the 2 in the name). */
     public function current(): ?string
     {
         $name = @file_get_contents($this->folder.'/current');
 
-        return $name === false || $name === '' || ! is_file("{$this->folder}/{$name}/manifest.php") ? null : "{$this->folder}/{$name}";
+        return $name === false || $name === '' || ! is_file("{$this->folder}/{$name}/manifest-2.php") ? null : "{$this->folder}/{$name}";
     }
 
     /** A new folder to write a version into. */

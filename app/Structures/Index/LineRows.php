@@ -16,7 +16,7 @@ use Orthotaxis\Core\Quantity\Unit;
  *
  * Parents and components are nodes: an item, or one revision of it (see PinnedNode).
  *
- * @phpstan-type Row array{parent: int, line: int, component: int, item: int, quantity: int, span: int, identity: int, digest: int}
+ * @phpstan-type Row array{parent: int, line: int, component: int, item: int, quantity: int, span: int, identity: int, digest: int, text: string}
  */
 final readonly class LineRows
 {
@@ -47,8 +47,9 @@ final readonly class LineRows
      */
     public function all(Picture $picture): \Generator
     {
-        yield from self::each(self::OF_ITEMS.self::SQL.' AND '.$picture->lines().' ORDER BY r.item_id, l.find, l.id');
-        yield from self::each(self::OF_REVISIONS.self::SQL.' AND '.$picture->lines().' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id');
+        $text = LineTexts::SQL.' AS text,';
+        yield from self::each(self::OF_ITEMS.$text.self::SQL.' AND '.$picture->lines().' ORDER BY r.item_id, l.find, l.id');
+        yield from self::each(self::OF_REVISIONS.$text.self::SQL.' AND '.$picture->lines().' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id');
     }
 
     /** @return \Generator<int, Row> */
@@ -106,7 +107,7 @@ final readonly class LineRows
 
         return [
             'parent' => $row->parent, 'line' => $row->line, 'component' => $row->component, 'item' => $row->item, 'quantity' => $quantity,
-            'span' => Span::of($row->first_day, $row->end_day, $row->phantom), 'identity' => $row->identity, 'digest' => $row->digest,
+            'span' => Span::of($row->first_day, $row->end_day, $row->phantom), 'identity' => $row->identity, 'digest' => $row->digest, 'text' => $row->text ?? '',
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
+use App\Structures\LineLoader;
 use App\Structures\Picture;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Adjacency;
@@ -13,6 +14,7 @@ use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Line;
 
 /**
  * The structures of one picture as they are now: the lists on this machine, and over them what has been released since they
@@ -24,31 +26,32 @@ final readonly class StructureIndex
         public Adjacency $adjacency,
         public Positions $positions,
         public IndexLists $lists,
-        /** @var array<int, array{list<int>, list<int>, list<int>}> position => ids, identities and digests of lines, where they have changed */
+        /** @var array<int, array{list<int>, list<int>, list<int>}> position => what lines are read by, their identities and digests, where they have changed */
         public array $newLines,
         /** Where answers to this very state may be kept, up to the name of the question; null where they cannot. */
         private ?string $answers,
+        private ?string $folder,
     ) {}
 
     public static function open(Picture $picture = new Picture): self
     {
         $folder = (new IndexFolder($picture))->current();
         /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
-        $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : require "{$folder}/manifest.php";
+        $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : require "{$folder}/manifest-2.php";
         // Asked for every question, so in one trip and not as a prepared statement, which takes three.
         $touched = DB::connection()->getPdo()->query("SELECT item_id, count(*), sum(id) FROM structure_touches WHERE xact >= {$manifest['known']} GROUP BY item_id ORDER BY item_id");
         $noted = $touched === false ? [] : $touched->fetchAll(\PDO::FETCH_NUM);
         $touched = array_values(array_map(static fn (array $row): int => (int) $row[0], $noted));
         $answers = $folder === null ? null : "{$folder}/used-".substr(md5((string) json_encode($noted)), 0, 12);
 
-        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], $touched, $picture, $answers);
+        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], $touched, $picture, $answers, $folder);
     }
 
     /** @param  list<int>  $touched  ids of items that have changed since */
-    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $touched, Picture $picture, ?string $answers): self
+    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $touched, Picture $picture, ?string $answers, ?string $folder): self
     {
         if ($touched === []) {
-            return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, [], $answers);
+            return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, [], $answers, $folder);
         }
         $base = new Adjacency($size, $lists);
         $changed = $down = $newLines = $users = [];
@@ -74,7 +77,8 @@ final readonly class StructureIndex
             }
             $down[$parent][] = [$component, $row['quantity'], $row['span']];
             $users[$component][] = [$parent, $row['quantity'], $row['span']];
-            $newLines[$parent][0][] = $row['line'];
+            // Its text is in no file: it is known by its number in the database, told apart by the sign.
+            $newLines[$parent][0][] = -$row['line'];
             $newLines[$parent][1][] = $row['identity'];
             $newLines[$parent][2][] = $row['digest'];
         }
@@ -89,7 +93,7 @@ final readonly class StructureIndex
 
         return new self(
             new Adjacency($positions->end(), $lists, array_map(FlatList::of(...), $down), array_map(FlatList::of(...), $users), $ordered),
-            $positions, $lists, $newLines, $answers,
+            $positions, $lists, $newLines, $answers, $folder,
         );
     }
 
@@ -154,7 +158,23 @@ final readonly class StructureIndex
         return $revision === null ? null : (string) DB::table('revisions')->where('id', $revision)->value('code');
     }
 
-    /** @return array{list<int>, list<int>, list<int>} ids, identities and digests of the lines of an item, in the order of its list */
+    /**
+     * @param  list<int>  $lines  as lines() knows them
+     * @return array<int, Line>
+     */
+    public function read(array $lines): array
+    {
+        $new = array_values(array_filter($lines, static fn (int $line): bool => $line < 0));
+        $read = [];
+        foreach ($new === [] ? [] : (new LineLoader)->byId(array_map(abs(...), $new)) as $id => $line) {
+            $read[-$id] = $line;
+        }
+        $old = array_values(array_filter($lines, static fn (int $line): bool => $line >= 0));
+
+        return $old === [] || $this->folder === null ? $read : $read + (new LineTexts($this->folder))->read($old);
+    }
+
+    /** @return array{list<int>, list<int>, list<int>} what they are read by, identities and digests of the lines of an item, in the order of its list */
     public function lines(int $position): array
     {
         return $this->newLines[$position] ?? $this->lists->lines($position >> Adjacency::BLOCK)[$position] ?? [[], [], []];
