@@ -37,7 +37,7 @@ for ($round = 0; $round < (int) $rounds; $round++) {
         'u' => WhereUsed::of($index->adjacency, $at[0], $day->number()),
         'd' => Explosion::of($index->adjacency, $at[0], $day->number()),
         default => DeepComparison::of(
-            new IndexSide($index, new Picture, $day), $at[0], new IndexSide($index, new Picture, $day), $at[1],
+            new IndexSide($index, new Picture, $day), $at[0], new IndexSide($index, new Picture, $day), $at[1], moves: false,
         ),
     };
     $totals = $kind === 'd' ? $answer->totals() : null;

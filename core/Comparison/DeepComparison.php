@@ -27,13 +27,19 @@ final class DeepComparison
 
     private function __construct(private readonly Side $before, private readonly Side $after) {}
 
-    /** @param  int  $deepest  1 for one level only */
-    public static function of(Side $before, int $left, Side $after, int $right, int $deepest = PHP_INT_MAX): self
+    /**
+     * @param  int  $deepest  1 for one level only
+     * @param  bool  $moves  whether a line that went to another parent is told as one that moved
+     */
+    public static function of(Side $before, int $left, Side $after, int $right, int $deepest = PHP_INT_MAX, bool $moves = true): self
     {
         $comparison = new self($before, $after);
         $pairs = [[$left, $right, []]];
         for ($level = 1; $pairs !== [] && $level <= $deepest; $level++) {
             $pairs = $comparison->level($pairs);
+        }
+        if ($moves) {
+            $comparison->parents = Moves::settle($comparison->parents);
         }
 
         return $comparison;

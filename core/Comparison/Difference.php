@@ -18,12 +18,14 @@ final readonly class Difference
     /** @var list<LineField> the fields that differ, when there are two lines */
     public array $fields;
 
-    public function __construct(public ?Line $before, public ?Line $after)
+    /** @param  ?ParentDifference  $movedFrom  where the line was on the left side, when it went to another parent */
+    public function __construct(public ?Line $before, public ?Line $after, public ?ParentDifference $movedFrom = null)
     {
         $fields = $before !== null && $after !== null ? $before->differsFrom($after) : [];
         $this->fields = $fields;
         $this->find = ($after ?? $before)->find ?? 0;
         $this->kind = match (true) {
+            $movedFrom !== null => DifferenceKind::Moved,
             $before === null => DifferenceKind::Added,
             $after === null => DifferenceKind::Removed,
             $fields === [] => DifferenceKind::Unchanged,

@@ -11,6 +11,7 @@ enum DifferenceKind: string
     case Replaced = 'replaced';
     case Changed = 'changed';
     case Renumbered = 'renumbered';
+    case Moved = 'moved';
     case Unchanged = 'unchanged';
 
     /** What the difference is when the two sides are swapped. */

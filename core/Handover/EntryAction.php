@@ -23,7 +23,7 @@ enum EntryAction: string
             DifferenceKind::Added => self::Add,
             DifferenceKind::Removed => self::Remove,
             DifferenceKind::Replaced => self::Replace,
-            DifferenceKind::Changed, DifferenceKind::Renumbered => self::Change,
+            DifferenceKind::Changed, DifferenceKind::Renumbered, DifferenceKind::Moved => self::Change,
             DifferenceKind::Unchanged => self::Keep,
         };
     }

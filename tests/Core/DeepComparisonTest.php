@@ -88,3 +88,30 @@ it('finds nothing between a structure and itself', function (): void {
         expect(DeepComparison::of(new Memory($structures), 0, new Memory($structures), 0)->parents)->toBe([]);
     }, 50);
 });
+
+it('tells a line that went to another parent as one that moved, from both sides', function (): void {
+    $lines = static fn (bool $inHead): array => [
+        1 => new Structure([Make::line('a', 10, 'P-2'), Make::line('b', 20, 'P-3')]),
+        2 => new Structure([Make::line('c', 10, 'P-5'), ...($inHead ? [Make::line('d', 20, 'P-6', '4')] : [])]),
+        3 => new Structure([Make::line('e', 10, 'P-7'), ...($inHead ? [] : [Make::line('f', 30, 'P-6', '4', notes: 'glued')]), Make::line('g', 40, 'P-6', $inHead ? '2' : '3')]),
+    ];
+    [$before, $after] = [new Memory($lines(true)), new Memory($lines(false))];
+    $there = DeepComparison::of($before, 1, $after, 1);
+    expect(told($there))->toEqualCanonicalizing([['3-3', 30, 'moved'], ['3-3', 40, 'changed']])->and($there->totals()['moved'])->toBe(1);
+    $moved = $there->parents[0]->differences[0];
+    expect($moved->movedFrom?->before)->toBe(2)->and(array_map(static fn ($field): string => $field->value, $moved->fields))->toBe(['find', 'notes']);
+    expect(told(DeepComparison::of($after, 1, $before, 1)))->toEqualCanonicalizing([['2-2', 20, 'moved'], ['3-3', 40, 'changed']])
+        ->and(told(DeepComparison::of($before, 1, $after, 1, moves: false)))->toEqualCanonicalizing([['2-2', 20, 'removed'], ['3-3', 30, 'added'], ['3-3', 40, 'changed']]);
+});
+
+it('moves as much one way as the other, and loses nothing', function (): void {
+    Make::many(function (Random\Randomizer $random): void {
+        $some = static fn (): array => [1 => new Structure([Make::line('a', 10, 'P-2'), Make::line('b', 20, 'P-3')]), 2 => Make::structure($random), 3 => Make::structure($random)];
+        [$left, $right] = [$some(), $some()];
+        $there = DeepComparison::of(new Memory($left), 1, new Memory($right), 1)->totals();
+        $back = DeepComparison::of(new Memory($right), 1, new Memory($left), 1)->totals();
+        $plain = DeepComparison::of(new Memory($left), 1, new Memory($right), 1, moves: false)->totals();
+        expect($back['moved'])->toBe($there['moved'])->and($back['removed'])->toBe($there['added'])
+            ->and($plain['removed'])->toBe($there['removed'] + $there['moved'])->and($plain['added'])->toBe($there['added'] + $there['moved']);
+    });
+});

@@ -71,7 +71,8 @@ final readonly class CompareReader
     {
         $before = $after = $numbers = [];
         foreach ($picked as [$parent, $difference]) {
-            foreach ([...$parent->way, [$parent->before, $parent->after]] as [$a, $b]) {
+            $from = $difference->movedFrom;
+            foreach ([...$parent->way, [$parent->before, $parent->after], ...($from === null ? [] : [[$from->before, $from->after]])] as [$a, $b]) {
                 $before[$a] = $after[$b] = true;
             }
             foreach ([$difference->before, $difference->after] as $line) {
@@ -90,7 +91,7 @@ final readonly class CompareReader
 
             return new CompareRow(
                 $way,
-                $before[$parent->before],
+                $before[$difference->movedFrom->before ?? $parent->before],
                 $after[$parent->after],
                 $difference->find,
                 $difference->kind->value,

@@ -20,7 +20,7 @@ final readonly class CompareRow
         #[OA\Property] public string $parent_before,
         #[OA\Property] public string $parent_after,
         #[OA\Property] public int $find,
-        #[OA\Property(enum: ['added', 'removed', 'replaced', 'changed', 'renumbered', 'unchanged'])] public string $kind,
+        #[OA\Property(enum: ['added', 'removed', 'replaced', 'changed', 'renumbered', 'moved', 'unchanged'])] public string $kind,
         #[OA\Property] public ?LineRow $before,
         #[OA\Property] public ?LineRow $after,
         #[OA\Property] public ?ItemRow $was_item,

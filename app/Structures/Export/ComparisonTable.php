@@ -14,7 +14,7 @@ use App\Tables\Table;
 final readonly class ComparisonTable
 {
     /** The signs are those of the screen. */
-    private const SIGNS = ['added' => '+', 'removed' => '−', 'replaced' => '⇄', 'changed' => '≠', 'renumbered' => '#'];
+    private const SIGNS = ['added' => '+', 'removed' => '−', 'replaced' => '⇄', 'changed' => '≠', 'renumbered' => '#', 'moved' => '↷'];
 
     private const FIELDS = [
         'find' => 'Find', 'component' => 'Component', 'quantity' => 'Quantity', 'unit' => 'Unit', 'designators' => 'Designators', 'notes' => 'Notes',
@@ -65,6 +65,9 @@ final readonly class ComparisonTable
                 yield [...$head, 'Line', $row->before === null ? '' : $text, $row->after === null ? '' : $text];
 
                 continue;
+            }
+            if ($row->kind === 'moved') {
+                yield [...$head, 'Parent', $row->parent_before, $row->parent_after];
             }
             foreach ($row->fields as $field) {
                 yield [...$head, self::FIELDS[$field], self::field($row->before, $field), self::field($row->after, $field)];

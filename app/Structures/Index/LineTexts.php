@@ -15,6 +15,8 @@ final class LineTexts
 {
     private const LENGTH = 14;
 
+    private const MOST = (1 << self::LENGTH) - 1;
+
     /** Between the fields of a line. */
     public const BETWEEN = "\x1F";
 
@@ -47,14 +49,21 @@ final class LineTexts
      */
     public function read(array $known): array
     {
-        // In the order of the file, what stands side by side is read at once by the system.
         sort($known);
         $file = fopen("{$this->folder}/texts.bin", 'rb') ?: throw new \RuntimeException("{$this->folder} has lost its texts. Write the index anew.");
         $loader = new LineLoader;
         $lines = [];
-        foreach ($known as $one) {
-            fseek($file, $one >> self::LENGTH);
-            $lines[$one] = $loader->ofTexts(explode(self::BETWEEN, (string) fread($file, max(1, $one & ((1 << self::LENGTH) - 1)))));
+        // The lines of one parent stand side by side: such a run is read at once.
+        for ($first = 0, $count = count($known); $first < $count; $first = $next) {
+            $from = $known[$first] >> self::LENGTH;
+            for ($next = $first, $end = $from; $next < $count && $end >= $known[$next] >> self::LENGTH; $next++) {
+                $end = ($known[$next] >> self::LENGTH) + ($known[$next] & self::MOST);
+            }
+            fseek($file, $from);
+            $run = (string) stream_get_contents($file, $end - $from);
+            for ($i = $first; $i < $next; $i++) {
+                $lines[$known[$i]] = $loader->ofTexts(explode(self::BETWEEN, substr($run, ($known[$i] >> self::LENGTH) - $from, $known[$i] & self::MOST)));
+            }
         }
         fclose($file);
 

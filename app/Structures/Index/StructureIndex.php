@@ -28,8 +28,8 @@ final readonly class StructureIndex
         public IndexLists $lists,
         /** @var array<int, array{list<int>, list<int>, list<int>}> position => what lines are read by, their identities and digests, where they have changed */
         public array $newLines,
-        /** Where answers to this very state may be kept, up to the name of the question; null where they cannot. */
-        private ?string $answers,
+        /** @var array<int, int> note => item: what has changed since the lists were written */
+        private array $noted,
         private ?string $folder,
     ) {}
 
@@ -39,19 +39,19 @@ final readonly class StructureIndex
         /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
         $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : require "{$folder}/manifest-2.php";
         // Asked for every question, so in one trip and not as a prepared statement, which takes three.
-        $touched = DB::connection()->getPdo()->query("SELECT item_id, count(*), sum(id) FROM structure_touches WHERE xact >= {$manifest['known']} GROUP BY item_id ORDER BY item_id");
-        $noted = $touched === false ? [] : $touched->fetchAll(\PDO::FETCH_NUM);
-        $touched = array_values(array_map(static fn (array $row): int => (int) $row[0], $noted));
-        $answers = $folder === null ? null : "{$folder}/used-".substr(md5((string) json_encode($noted)), 0, 12);
+        $touched = DB::connection()->getPdo()->query("SELECT id, item_id FROM structure_touches WHERE xact >= {$manifest['known']}");
+        /** @var array<int, int> $noted note => item */
+        $noted = $touched === false ? [] : $touched->fetchAll(\PDO::FETCH_KEY_PAIR);
 
-        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], $touched, $picture, $answers, $folder);
+        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], $noted, $picture, $folder);
     }
 
-    /** @param  list<int>  $touched  ids of items that have changed since */
-    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $touched, Picture $picture, ?string $answers, ?string $folder): self
+    /** @param  array<int, int>  $noted  note => item: what has changed since */
+    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $noted, Picture $picture, ?string $folder): self
     {
+        $touched = array_values(array_unique($noted));
         if ($touched === []) {
-            return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, [], $answers, $folder);
+            return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, [], $noted, $folder);
         }
         $base = new Adjacency($size, $lists);
         $changed = $down = $newLines = $users = [];
@@ -93,7 +93,7 @@ final readonly class StructureIndex
 
         return new self(
             new Adjacency($positions->end(), $lists, array_map(FlatList::of(...), $down), array_map(FlatList::of(...), $users), $ordered),
-            $positions, $lists, $newLines, $answers, $folder,
+            $positions, $lists, $newLines, $noted, $folder,
         );
     }
 
@@ -110,20 +110,24 @@ final readonly class StructureIndex
     /** The same, when it is a large answer that was found before. */
     public function keptWhereUsed(int $item, Day $day): ?KeptAnswer
     {
-        return $this->answers === null ? null : KeptAnswer::open($this->answerTo($item, $day));
+        return $this->folder === null ? null : KeptAnswer::open($this->answerTo($item, $day));
     }
 
     /** Keeps a large answer for the next who asks. */
     public function keep(int $item, Day $day, WhereUsed $used): void
     {
-        if ($this->answers !== null && count($used->parents) >= KeptAnswer::WORTH_IT) {
+        if ($this->folder !== null && count($used->parents) >= KeptAnswer::WORTH_IT) {
             KeptAnswer::keep($this->answerTo($item, $day), $used, $this->adjacency->size);
         }
     }
 
+    /** A file for the answer to one question in this very state: another note, and it is another file. */
     private function answerTo(int $item, Day $day): string
     {
-        return "{$this->answers}-{$item}-{$day->number()}.bin";
+        $notes = array_keys($this->noted);
+        sort($notes);
+
+        return "{$this->folder}/used-".substr(md5(implode(' ', $notes)), 0, 12)."-{$item}-{$day->number()}.bin";
     }
 
     /** @throws Refusal when something contains itself, with the way round it */

@@ -1513,7 +1513,7 @@ export interface components {
             parent_after: string;
             find: number;
             /** @enum {string} */
-            kind: "added" | "removed" | "replaced" | "changed" | "renumbered" | "unchanged";
+            kind: "added" | "removed" | "replaced" | "changed" | "renumbered" | "moved" | "unchanged";
             before: components["schemas"]["LineRow"] | null;
             after: components["schemas"]["LineRow"] | null;
             was_item: components["schemas"]["ItemRow"] | null;

@@ -20,7 +20,7 @@ export const plants: Record<string, string> = {
 };
 
 /** The kinds of difference, in the order they are told. */
-export const differences = ['added', 'removed', 'replaced', 'changed', 'renumbered'] as const;
+export const differences = ['added', 'removed', 'replaced', 'changed', 'renumbered', 'moved'] as const;
 
 export const itemKinds = {
   assembly: 'Assembly',
@@ -140,6 +140,7 @@ export const marks = {
   replaced: { sign: '⇄', word: 'replaced' },
   changed: { sign: '≠', word: 'changed' },
   renumbered: { sign: '#', word: 'renumbered' },
+  moved: { sign: '↷', word: 'moved' },
   unchanged: { sign: '', word: 'unchanged' },
 } as const;
 

@@ -7,6 +7,7 @@ const looks: Record<keyof typeof marks, string> = {
   replaced: 'text-plum',
   changed: 'text-warn',
   renumbered: 'text-soft',
+  moved: 'text-accent',
   unchanged: '',
 };
 

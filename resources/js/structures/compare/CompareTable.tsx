@@ -12,6 +12,7 @@ const heads: Record<string, string> = {
   find: 'Find',
   quantity: 'Quantity',
   unit: 'Unit',
+  revision: 'Fixed revision',
   designators: 'Designators',
   notes: 'Notes',
   operation: 'Operation',
@@ -67,7 +68,12 @@ export function CompareTable({ rows, same }: { rows: Row[]; same: boolean }) {
               <td className="max-w-72 truncate px-2 text-sm" title={[...row.way, row.parent_after].join(' › ')}>
                 {row.way.length > 0 && <span className="text-soft">{row.way.join(' › ')} › </span>}
                 <ItemNumber number={row.parent_after} />
-                {row.parent_before !== row.parent_after && <span className="text-soft"> for {row.parent_before}</span>}
+                {row.parent_before !== row.parent_after && (
+                  <span className="text-soft">
+                    {row.kind === 'moved' ? ' from ' : ' for '}
+                    {row.parent_before}
+                  </span>
+                )}
               </td>
               <td className="px-2">{row.find}</td>
               <td className="px-2">
@@ -120,6 +126,8 @@ function value(line: Line, field: string): string {
       return line.unit;
     case 'find':
       return String(line.find);
+    case 'revision':
+      return line.revision ?? 'none';
     case 'designators':
       return line.designators || 'none';
     case 'notes':
