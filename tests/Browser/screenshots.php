@@ -18,6 +18,8 @@ foreach ([
     ['structure', 'mira.okafor', '/items/200-0001?levels=3', 'through 210-0100', '', 'light'],
     ['summed', 'mira.okafor', '/items/100-0012?view=summed', 'Longest lead time', '', 'light'],
     ['comparison', 'mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same', '', 'light'],
+    ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
+    ['documents', 'mira.okafor', '/items/200-0010', 'Still pointing', 'documents', 'light'],
     ['import', 'mira.okafor', '/import', 'Files so far', '', 'light'],
     ['new-request', 'clara.fenn', '/requests/new?items=200-0010', 'Affected items', '', 'light'],
     ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
@@ -33,6 +35,9 @@ foreach ([
     $who === '' ? $screen->signOut() : $screen->signIn($who);
     $screen->driver->executeScript("localStorage.setItem('theme', '{$theme}')");
     $screen->visit($path)->see($wait);
+    if ($name === 'sheet') {
+        $screen->click('//a[contains(text(), "-B.svg")]')->see('A draft');
+    }
     usleep(700_000);
     if ($step !== '') {
         $screen->driver->executeScript("document.getElementById('{$step}').scrollIntoView()");
