@@ -34,7 +34,7 @@ final readonly class ChangeList
                 $query->where('priority', $priority);
             }
             foreach (preg_split('/\s+/', $words, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-                $query->whereRaw("number || ' ' || title ILIKE ?", ['%'.addcslashes($word, '%_\\').'%']);
+                $query->whereRaw("(number || ' ' || title ILIKE ? OR words @@ plainto_tsquery('english', ?))", ['%'.addcslashes($word, '%_\\').'%', $word]);
             }
             $query->latest('raised_at')->limit(self::MOST);
         }

@@ -11,8 +11,9 @@ use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Refusal;
 
 /**
- * Finds items by words and properties. Any part of a number or title counts; when nothing reads like that, words that are
- * nearly so count (trigrams, so that a typing error is forgiven).
+ * Finds items by words and properties. Any part of a number or title counts, and any form of a word in the title, supplier,
+ * material or attributes; when nothing reads like that, words that are nearly so count (trigrams, so that a typing error is
+ * forgiven).
  */
 final readonly class ItemSearch
 {
@@ -31,7 +32,7 @@ final readonly class ItemSearch
         $words = preg_split('/\s+/', $asked['words'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $exact = $this->filtered($asked);
         foreach ($words as $word) {
-            $exact->whereRaw(self::TEXT.' ILIKE ?', ['%'.addcslashes($word, '%_\\').'%']);
+            $exact->whereRaw('('.self::TEXT." ILIKE ? OR words @@ plainto_tsquery('english', ?))", ['%'.addcslashes($word, '%_\\').'%', $word]);
         }
         $found = self::rows($exact->orderByDesc('sold')->orderBy('number')->limit(self::MOST));
         if ($words === [] || $found !== []) {

@@ -63,3 +63,12 @@ it('tells a manufacturing structure as a plant sees it', function (): void {
     $this->world->as('vera', 'GET', '/comparison?left=200-0001&right=200-0001&left_kind=manufacturing&right_kind=manufacturing&left_plant=Weir&right_plant=Tarn')
         ->assertOk()->assertJsonPath('left.plant', 'Weir')->assertJsonPath('totals.replaced', 1)->assertJsonPath('totals.removed', 1);
 });
+
+it('finds words in any form, also of supplier, material, attributes and descriptions', function (): void {
+    DB::table('items')->where('number', '200-0042')->update(['supplier' => 'Lindqvist Plastics', 'material' => 'Stainless steel', 'attributes' => json_encode(['colour' => 'blue'])]);
+    foreach (['clamps', 'lindqvist', 'stainless', 'blue', 'tube clam'] as $words) {
+        $this->world->as('vera', 'GET', '/items?words='.urlencode($words))->assertOk()->assertJsonPath('*.number', ['200-0042']);
+    }
+    $this->world->as('jonas', 'POST', '/requests', $this->world->request(['description' => 'Gaskets hardened in frost.']))->assertOk();
+    $this->world->as('vera', 'GET', '/changes?show=all&words='.urlencode('gasket hardening'))->assertOk()->assertJsonCount(1);
+});
