@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\CutIn;
+
+use Orthotaxis\Core\Quantity\Money;
+
+/** The day on which new parts take the place of old ones: what every day would cost, and which day is best by which measure. */
+final readonly class CutInPlan
+{
+    /**
+     * @param  list<CutInDay>  $days  every day from today
+     * @param  list<PairCourse>  $courses  of each pair, in their order
+     * @param  int  $earliest  the first day on which it is possible; the number of days when none of them is
+     * @param  ?int  $runOut  the first day on which any old part runs short
+     * @param  list<string>  $waitsFor  what the earliest day waits for
+     */
+    private function __construct(
+        public array $days, public array $courses, public int $earliest, public ?int $runOut, public ?int $leastCost, public ?int $leastDisturbing,
+        public ?int $prescribed, public array $waitsFor,
+    ) {}
+
+    /**
+     * @param  non-empty-list<Pair>  $pairs  with as many days of demand each
+     * @param  list<OpenOrder>  $orders  that take any of the old parts
+     */
+    public static function of(array $pairs, array $orders, Levers $levers): self
+    {
+        $count = count($pairs[0]->demand);
+        $courses = array_map(static fn (Pair $pair): PairCourse => new PairCourse($pair, $levers), $pairs);
+        $straddling = self::straddling($orders, $count);
+        $days = [];
+        for ($day = 0; $day < $count; $day++) {
+            $sum = ['leftover' => Money::zero(), 'cancellation' => Money::zero(), 'shortage' => Money::zero(), 'recurring' => Money::zero()];
+            $disturbed = $straddling[$day];
+            foreach ($courses as $course) {
+                foreach ($course->cost($day) as $part => $cost) {
+                    $sum[$part] = $sum[$part]->plus($cost);
+                }
+                $disturbed += $course->late[$day];
+            }
+            $days[] = new CutInDay(
+                $day, $sum['leftover'], $sum['cancellation'], $sum['shortage'], Money::ofTenThousandths($levers->perStraddle->tenThousandths * $straddling[$day]), $sum['recurring'], $disturbed,
+            );
+        }
+        $waits = ['approval' => $levers->approvalDays, 'tooling' => $levers->toolingDay];
+        foreach ($courses as $i => $course) {
+            $waits[$pairs[$i]->new->number] = $course->newThere;
+        }
+        $earliest = max(0, ...array_values($waits));
+        $possible = array_slice($days, $earliest);
+        $runOuts = array_filter(array_map(static fn (PairCourse $course): ?int => $course->runOut, $courses), is_int(...));
+
+        return new self(
+            $days, $courses, min($count, $earliest), $runOuts === [] ? null : min($runOuts),
+            self::best($possible, static fn (CutInDay $a, CutInDay $b): int => $a->total->tenThousandths <=> $b->total->tenThousandths),
+            self::best($possible, static fn (CutInDay $a, CutInDay $b): int => [$a->disturbed, $a->total->tenThousandths] <=> [$b->disturbed, $b->total->tenThousandths]),
+            $levers->prescribed,
+            $earliest === 0 ? [] : array_map(strval(...), array_keys($waits, $earliest, true)),
+        );
+    }
+
+    /** Why the prescribed day cannot be kept; null when it can, or none is prescribed. */
+    public function againstPrescribed(): ?string
+    {
+        return match (true) {
+            $this->prescribed === null => null,
+            $this->prescribed < 0 => 'It has passed.',
+            $this->prescribed >= count($this->days) => 'It is beyond the time that is looked at.',
+            $this->prescribed < $this->earliest => 'It is before the earliest possible day.',
+            default => null,
+        };
+    }
+
+    /**
+     * @param  list<OpenOrder>  $orders
+     * @return list<int> how many are under way on each day
+     */
+    private static function straddling(array $orders, int $count): array
+    {
+        $changes = array_fill(0, $count + 1, 0);
+        foreach ($orders as $order) {
+            $from = max(0, $order->first + 1);
+            $to = min($count, $order->done);
+            if ($from < $to) {
+                $changes[$from]++;
+                $changes[$to]--;
+            }
+        }
+        $under = [];
+        $now = 0;
+        for ($day = 0; $day < $count; $day++) {
+            $under[] = $now += $changes[$day];
+        }
+
+        return $under;
+    }
+
+    /**
+     * @param  list<CutInDay>  $days
+     * @param  callable(CutInDay, CutInDay): int  $order
+     * @return ?int the first of the best; null when there is none
+     */
+    private static function best(array $days, callable $order): ?int
+    {
+        $best = null;
+        foreach ($days as $day) {
+            if ($best === null || $order($day, $best) < 0) {
+                $best = $day;
+            }
+        }
+
+        return $best?->day;
+    }
+}
