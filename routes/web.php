@@ -9,6 +9,7 @@ use App\Changes\Http\OrderController;
 use App\Changes\Http\RedlineController;
 use App\Changes\Http\RequestController;
 use App\Changes\Http\ReviewController;
+use App\CutIn\Http\CutInController;
 use App\Desk\Http\DeskController;
 use App\Documents\Http\DocumentController;
 use App\Imports\Http\ImportController;
@@ -37,8 +38,8 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::delete('/session', [SessionController::class, 'destroy']);
     Route::get('/people', [PeopleController::class, 'index']);
     Route::get('/favourites', [FavouriteController::class, 'index']);
-    Route::post('/favourites', [FavouriteController::class, 'store']);
-    Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])->whereNumber('id');
+    Route::post('/favourites', [FavouriteController::class, 'store'])->middleware($may(Ability::KeepPage));
+    Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])->whereNumber('id')->middleware($may(Ability::KeepPage));
     Route::get('/desk', [DeskController::class, 'show']);
 
     Route::get('/items', [ItemController::class, 'index']);
@@ -66,6 +67,13 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::post('/comparison-files', [CompareController::class, 'bring'])->middleware($may(Ability::CompareFile));
     Route::get('/comparison/{format}', [CompareController::class, 'file']);
     Route::get('/exposure', [ExposureController::class, 'index']);
+
+    Route::controller(CutInController::class)->group(static function () use ($may): void {
+        // Asking changes nothing: whoever may read may ask. The question is too long for an address.
+        Route::post('/cut-in', 'plan')->middleware($may(Ability::AskCutIn));
+        Route::get('/requests/{number}/cut-ins', 'chosen');
+        Route::post('/requests/{number}/cut-ins', 'choose')->middleware($may(Ability::AssessRequest));
+    });
 
     Route::get('/catalogue/{format}', [ItemController::class, 'file']);
     Route::get('/imports', [ImportController::class, 'index']);
@@ -114,9 +122,9 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     });
     Route::get('/items/{number}/older-uses', [AdoptionController::class, 'show']);
     Route::post('/orders/{number}/adoptions', [AdoptionController::class, 'adopt'])->middleware($may(Ability::PlanOrder));
-    Route::controller(IterationController::class)->prefix('orders/{number}/items/{item}/iterations')->middleware($may(Ability::ReviseStructure))->group(static function (): void {
-        Route::post('/', 'keep');
-        Route::post('/{iteration}/return', 'goBack')->whereNumber('iteration');
+    Route::controller(IterationController::class)->prefix('orders/{number}/items/{item}/iterations')->group(static function () use ($may): void {
+        Route::post('/', 'keep')->middleware($may(Ability::ReviseStructure));
+        Route::post('/{iteration}/return', 'goBack')->whereNumber('iteration')->middleware($may(Ability::ReviseStructure));
     });
 
     Route::post('/handovers/{name}/delivery', [HandoverController::class, 'send'])->middleware($may(Ability::SendHandover));

@@ -21,6 +21,8 @@ enum Ability: string
     case CloseOrder = 'close_order';
     case AddItem = 'add_item';
     case AttachFile = 'attach_file';
+    case AskCutIn = 'ask_cut_in';
+    case KeepPage = 'keep_page';
     case CompareFile = 'compare_file';
     case ImportData = 'import_data';
     case SetUp = 'set_up';

@@ -38,6 +38,34 @@ final readonly class ExposureReader
     }
 
     /**
+     * The same as plain rows, for those who compute with them.
+     *
+     * @param  Collection<int, Item>  $items
+     * @return array{list<Supply>, ?CarbonImmutable, ?string} the rows; when they were told, the oldest; why they are not fresh
+     */
+    public function rows(Collection $items): array
+    {
+        try {
+            $supply = $this->planning->supply($items->map(static fn (Item $item): string => $item->number)->values()->all());
+            $now = CarbonImmutable::now();
+            $this->remember($items, $supply, $now);
+
+            return [$supply, $now, null];
+        } catch (PlanningSilent|Refusal $fault) {
+            $rows = [];
+            $oldest = null;
+            foreach (DB::table('exposure_memory')->whereIn('item_id', $items->modelKeys())->orderBy('fetched_at')->get() as $kept) {
+                $oldest ??= CarbonImmutable::parse($kept->fetched_at);
+                /** @var list<array<string, mixed>> $of */
+                $of = json_decode($kept->rows, true, flags: JSON_THROW_ON_ERROR);
+                $rows = [...$rows, ...array_map(Supply::read(...), $of, array_keys($of))];
+            }
+
+            return [$rows, $oldest, $fault->getMessage()];
+        }
+    }
+
+    /**
      * @param  Collection<int, Item>  $items
      * @param  list<Supply>  $supply
      */

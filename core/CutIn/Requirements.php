@@ -48,6 +48,18 @@ final class Requirements
         return $requirements;
     }
 
+    /**
+     * The component and all that is above it on any of the days: what planning has to be asked about.
+     *
+     * @return list<int> positions
+     *
+     * @throws Loop when something contains itself
+     */
+    public static function around(Adjacency $web, int $component, int $today, int $days): array
+    {
+        return array_keys((new self($web, $component, $today, $days))->above()[0]);
+    }
+
     /** @return list<int> millionths wanted on each day */
     public function byDay(): array
     {

@@ -49,6 +49,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./changes/DossierPage')).DossierPage }),
       },
       {
+        path: 'changes/:number/cut-in',
+        lazy: async () => ({ Component: (await import('./cutin/CutInPage')).CutInPage }),
+      },
+      {
         path: 'orders/:number/revise/:item',
         lazy: async () => ({ Component: (await import('./changes/RevisePage')).RevisePage }),
       },

@@ -50,8 +50,9 @@ final class DemoSupply
         $base = ['item' => $item['number'], 'revision' => $item['revision'], 'unit' => $item['unit'], 'unit_value' => $item['cost']];
         $rows = [];
         foreach (['Tarn', 'Weir'] as $i => $place) {
-            $quantity = ($seed >> ($i * 4)) % 180;
-            if ($quantity > 20) {
+            // What is bought lies in boxes, what is made goes straight on.
+            $quantity = ($seed >> ($i * 4)) % ($item['supply'] === 'buy' ? 180 : 30);
+            if ($quantity > ($item['supply'] === 'buy' ? 20 : 6)) {
                 $rows[] = [...$base, 'kind' => 'stock', 'document' => sprintf('LOT-%05d', $seed % 90_000 + $i), 'quantity' => (string) $quantity, 'due' => null, 'place' => $place, 'status' => 'free'];
             }
         }
@@ -60,12 +61,25 @@ final class DemoSupply
             for ($i = 0; $i < $seed % 3; $i++) {
                 $rows[] = [...$base, 'kind' => 'purchase_order', 'document' => sprintf('PO-%05d', $seed % 80_000 + $i), 'quantity' => (string) (50 + $seed % 7 * 25), 'due' => $day(10 + $seed % 20 + $i * 30), 'place' => 'Weir', 'status' => $i === 0 ? 'confirmed' : 'ordered'];
             }
+            if ($seed % 3 === 0) {
+                $rows[] = [...$base, 'kind' => 'purchase_requisition', 'document' => sprintf('PR-%05d', $seed % 50_000), 'quantity' => (string) (40 + $seed % 60), 'due' => $day(50 + $seed % 30), 'place' => 'Weir', 'status' => 'asked for'];
+            }
         } else {
+            if ($seed % 7 === 0) {
+                $rows[] = [...$base, 'kind' => 'subcontract_order', 'document' => sprintf('SC-%05d', $seed % 40_000), 'quantity' => (string) (10 + $seed % 20), 'due' => $day(20 + $seed % 20), 'place' => 'Weir', 'status' => 'ordered'];
+            }
             for ($i = 0; $i < 1 + $seed % 2; $i++) {
                 $rows[] = [...$base, 'kind' => 'work_order', 'document' => sprintf('WO-%05d', $seed % 80_000 + $i), 'quantity' => (string) (10 + $seed % 5 * 10), 'due' => $day(5 + $seed % 15 + $i * 21), 'place' => $item['sold'] ? 'Tarn' : 'Weir', 'status' => $i === 0 ? 'started' : 'planned'];
             }
         }
         if ($item['sold']) {
+            $rows[] = [...$base, 'kind' => 'quote', 'document' => sprintf('QU-%05d', $seed % 60_000), 'quantity' => (string) (4 + $seed % 9), 'due' => $day(45), 'place' => 'Tarn', 'status' => 'sent'];
+            // A weekly forecast for a year, a little more in spring and autumn when rivers are sampled most.
+            for ($week = 1; $week <= 52; $week++) {
+                $month = (int) $today->modify("+{$week} weeks")->format('n');
+                $quantity = 6 + $seed % 9 + (in_array($month, [3, 4, 5, 9, 10], true) ? 4 : 0);
+                $rows[] = [...$base, 'kind' => 'forecast', 'document' => $today->modify("+{$week} weeks")->format('\F\C-o-\WW'), 'quantity' => (string) $quantity, 'due' => $day(7 * $week), 'place' => 'Tarn', 'status' => 'forecast'];
+            }
             for ($i = 0; $i < 3; $i++) {
                 $rows[] = [...$base, 'kind' => 'sales_order', 'document' => sprintf('SO-%05d', $seed % 70_000 + $i), 'quantity' => (string) (2 + ($seed >> $i) % 6), 'due' => $day(14 + $i * 25), 'place' => 'Tarn', 'status' => 'confirmed'];
             }

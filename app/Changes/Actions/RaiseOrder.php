@@ -6,11 +6,13 @@ namespace App\Changes\Actions;
 
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
+use App\CutIn\Models\CutIn;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Setup\NumberRange;
 use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
+use App\Structures\Today;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\Outcome;
@@ -37,6 +39,8 @@ final readonly class RaiseOrder
                 'title' => $request->title,
                 'description' => trim($request->description."\n\n".$request->finding),
                 'priority' => $request->priority,
+                // The day chosen while the request was assessed is carried over; it may have passed meanwhile.
+                'effective_on' => self::chosenDay($request),
                 'author_id' => $by->id,
                 'raised_at' => CarbonImmutable::now(),
             ]);
@@ -56,5 +60,12 @@ final readonly class RaiseOrder
 
             return $order->refresh();
         });
+    }
+
+    private static function chosenDay(ChangeRequest $request): ?string
+    {
+        $on = CutIn::query()->where('request_id', $request->id)->orderByDesc('id')->value('chosen_on');
+
+        return is_string($on) && $on >= (string) Today::day() ? $on : null;
     }
 }

@@ -6,12 +6,13 @@ namespace App\Planning\Data;
 
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Impact\Supply;
+use Orthotaxis\Core\Impact\SupplyKind;
 
 #[OA\Schema]
 final readonly class SupplyRow
 {
     private function __construct(
-        #[OA\Property(enum: ['stock', 'purchase_order', 'work_order', 'sales_order'])] public string $kind,
+        #[OA\Property(enum: SupplyKind::class)] public string $kind,
         #[OA\Property] public string $document,
         #[OA\Property(description: 'the revision the document names')] public string $revision,
         #[OA\Property] public string $quantity,

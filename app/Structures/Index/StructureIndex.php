@@ -13,6 +13,7 @@ use Orthotaxis\Core\Adjacency\FlatList;
 use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\CutIn\Requirements;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 
@@ -128,6 +129,18 @@ final readonly class StructureIndex
         sort($notes);
 
         return "{$this->folder}/used-".substr(md5(implode(' ', $notes)), 0, 12)."-{$item}-{$day->number()}.bin";
+    }
+
+    /**
+     * The item and all that is above it on any of some days.
+     *
+     * @return list<int> positions
+     *
+     * @throws Refusal when something contains itself, with the way round it
+     */
+    public function around(int $item, Day $from, int $days): array
+    {
+        return $this->named(fn (): array => Requirements::around($this->adjacency, $this->positions->of($item), $from->number(), $days));
     }
 
     /** @throws Refusal when something contains itself, with the way round it */

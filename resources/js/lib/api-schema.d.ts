@@ -452,6 +452,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["planCutIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/cut-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["chosenCutIns"];
+        put?: never;
+        post: operations["chooseCutIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desk": {
         parameters: {
             query?: never;
@@ -1293,6 +1325,120 @@ export interface components {
             /** @description The version that was on screen. */
             version: number;
         };
+        /** @description Something that was assumed because nobody said it, and whether somebody did. */
+        CutInAssumption: {
+            what: string;
+            value: string;
+            /** @description said with the question, and not assumed */
+            said: boolean;
+        };
+        /** @description A day that was chosen for a request, with what was asked and why this day. */
+        CutInChosen: {
+            chosen_on: string;
+            reason: string;
+            by: string;
+            at: string;
+            /** @description the total of the chosen day, as it was then */
+            total: string;
+            asked: components["schemas"]["CutInQuestion"] | null;
+        };
+        /** @description What it means to cut in on one day. The parts add up to the total. */
+        CutInDayRow: {
+            on: string;
+            leftover: string;
+            cancellation: string;
+            shortage: string;
+            straddling: string;
+            recurring: string;
+            total: string;
+            /** @description open orders that have to be touched */
+            disturbed: number;
+        };
+        /** @description An open document that a day may disturb: a receipt of an old or new part, or a work order that takes the old one. */
+        CutInDocument: {
+            document: string;
+            kind: string;
+            item: string;
+            quantity: string;
+            unit: string;
+            /** @description the first day of a work order */
+            first: string | null;
+            /** @description the day it comes or is done */
+            due: string | null;
+            status: string;
+            /** @description what cancelling costs; null where it cannot be cancelled, or is none of the kind */
+            cancel_fee: string | null;
+            /** @enum {string} */
+            role: "old" | "new" | "straddles";
+        };
+        /** @description The answer of the cut-in planner. Amounts are in the currency, quantities in the unit of each item. */
+        CutInPage: {
+            currency: string;
+            from: string;
+            /** @description null when no day of those looked at is possible */
+            earliest: string | null;
+            waits_for: string[];
+            run_out: string | null;
+            least_cost: string | null;
+            least_disturbing: string | null;
+            prescribed: string | null;
+            /** @description why the prescribed day cannot be kept */
+            against_prescribed: string | null;
+            days: components["schemas"]["CutInDayRow"][];
+            parts: components["schemas"]["CutInPart"][];
+            documents: components["schemas"]["CutInDocument"][];
+            assumptions: components["schemas"]["CutInAssumption"][];
+            /** @description when planning last told of it; null when never */
+            fetched_at: string | null;
+            /** @description why this is not fresh */
+            fault: string | null;
+            /** @description items above that planning tells nothing of */
+            silent: number;
+            unknown: string[];
+        };
+        /** @description One pair of parts: what there is of each, and how it goes on day by day. */
+        CutInPart: {
+            old: components["schemas"]["ItemRow"];
+            new: components["schemas"]["ItemRow"];
+            ratio: string;
+            stock: string;
+            /** @description the first day on which the old part is wanted and not there */
+            run_out: string | null;
+            /** @description the first day on which there can be any of the new part */
+            new_there: string;
+            yearly_demand: string;
+            old_stock: string[];
+            new_stock: string[];
+            demand: string[];
+        };
+        CutInChoice: components["schemas"]["CutInQuestion"] & {
+            /** @description The chosen day, what was asked, and why this day. */
+            chosen_on: string;
+            reason: string;
+        };
+        CutInQuestion: {
+            pairs: {
+                /** @description item number */
+                old: string;
+                /** @description item number */
+                new: string;
+                /** @description of the new for one of the old */
+                ratio?: string;
+                /** @description of the old for service */
+                keep?: string;
+                /** @enum {string} */
+                disposition?: "use_up" | "rework" | "scrap" | "return" | "hold";
+                /** @description what it costs to be rid of one */
+                disposal?: string;
+            }[];
+            approval_days?: number;
+            /** @description the day on which tools and programs are ready */
+            tooling_on?: string;
+            prescribed_on?: string;
+            per_straddling_order?: string;
+            expedite_percent?: number;
+            not_cancelled?: string[];
+        };
         /** @description What needs one person now, and what is new. */
         DeskPage: {
             tasks: components["schemas"]["DeskTask"][];
@@ -1424,7 +1570,7 @@ export interface components {
         };
         SupplyRow: {
             /** @enum {string} */
-            kind: "stock" | "purchase_order" | "work_order" | "sales_order";
+            kind: "stock" | "work_order" | "purchase_requisition" | "purchase_order" | "subcontract_order" | "quote" | "sales_order" | "forecast";
             document: string;
             /** @description the revision the document names */
             revision: string;
@@ -1437,7 +1583,7 @@ export interface components {
         };
         SupplyTotal: {
             /** @enum {string} */
-            kind: "stock" | "purchase_order" | "work_order" | "sales_order";
+            kind: "stock" | "work_order" | "purchase_requisition" | "purchase_order" | "subcontract_order" | "quote" | "sales_order" | "forecast";
             rows: number;
             quantity: string;
             unit: string;
@@ -2765,6 +2911,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planCutIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutInQuestion"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chosenCutIns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInChosen"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chooseCutIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutInChoice"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInChosen"][];
                 };
             };
             /** @description Refused; nothing was saved. */

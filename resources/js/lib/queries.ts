@@ -1,5 +1,5 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
-import { api, told } from './api';
+import { api, told, type Schemas } from './api';
 
 /** Everything the screens read, by key. A key begins with what it is about, so that an act can refresh it. */
 export const queries = {
@@ -139,6 +139,17 @@ export const queries = {
       // What is under way is looked at until it has ended.
       refetchInterval: ({ state }) =>
         state.data?.some((one) => ['waiting', 'checking', 'writing'].includes(one.state)) ? 700 : false,
+    }),
+  cutIn: (question: Schemas['CutInQuestion']) =>
+    queryOptions({
+      queryKey: ['planning', 'cut-in', question],
+      queryFn: () => told(api.POST('/api/cut-in', { body: question })),
+      staleTime: 30_000,
+    }),
+  cutIns: (number: string) =>
+    queryOptions({
+      queryKey: ['changes', 'cut-ins', number],
+      queryFn: () => told(api.GET('/api/requests/{number}/cut-ins', { params: { path: { number } } })),
     }),
   exposure: (items: string[]) =>
     queryOptions({

@@ -129,9 +129,13 @@ export const handoverStates: Record<string, string> = {
 
 export const supplyKinds = {
   stock: 'Stock',
-  purchase_order: 'Purchase orders',
   work_order: 'Work orders',
+  purchase_requisition: 'Requisitions',
+  purchase_order: 'Purchase orders',
+  subcontract_order: 'Subcontract',
+  quote: 'Quotes',
   sales_order: 'Sales orders',
+  forecast: 'Forecast',
 } as const;
 
 export const marks = {

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Schemas } from '../../lib/api';
 import { moment } from '../../lib/format';
 import { states } from '../../lib/words';
@@ -28,6 +29,13 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           <div className="mt-2">{facts}</div>
         </details>
       )}
+      {dossier.requests.map((request) => (
+        <p key={`cut-in ${request.number}`}>
+          <Link to={`/changes/${request.number}/cut-in`} className="text-accent hover:underline">
+            Plan the day to cut in{dossier.requests.length > 1 ? `, ${request.number}` : ''}
+          </Link>
+        </p>
+      ))}
       {dossier.requests.map((request) => (
         <Outcome key={request.number} request={request} several={dossier.requests.length > 1} />
       ))}

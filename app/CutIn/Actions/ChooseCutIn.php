@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CutIn\Actions;
+
+use App\Changes\Models\ChangeRequest;
+use App\CutIn\CutInReader;
+use App\CutIn\Models\CutIn;
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Refusal;
+
+/** Saves the day chosen for a request with its reasons, and what the plan said of it at that moment. */
+final readonly class ChooseCutIn
+{
+    public function __construct(private CutInReader $reader, private Ledger $ledger) {}
+
+    /** @param  array<string, mixed>  $question */
+    public function __invoke(Person $by, string $number, array $question, string $on, string $reason): void
+    {
+        $page = $this->reader->plan($question);
+        $day = array_values(array_filter($page->days, static fn ($day): bool => $day->on === $on))[0] ?? throw Refusal::at('chosen_on', 'Choose one of the days that were looked at.');
+        if ($page->earliest === null || $on < $page->earliest) {
+            throw Refusal::at('chosen_on', $page->earliest === null ? 'No day is possible with these levers.' : "The earliest possible day is {$page->earliest}.");
+        }
+        DB::transaction(function () use ($by, $number, $question, $on, $reason, $page, $day): void {
+            $request = ChangeRequest::query()->where('number', $number)->lockForUpdate()->firstOrFail();
+            if (! in_array($request->state, [RequestState::Assessing, RequestState::Approved], true)) {
+                throw Refusal::at('request', "A day is chosen while {$number} is being assessed or waits for its order.");
+            }
+            CutIn::query()->create([
+                'request_id' => $request->id, 'asked' => $question, 'chosen_on' => $on, 'reason' => $reason, 'person_id' => $by->id, 'chosen_at' => CarbonImmutable::now(),
+                'found' => ['total' => $day->total, 'least_cost' => $page->least_cost, 'least_disturbing' => $page->least_disturbing, 'earliest' => $page->earliest, 'run_out' => $page->run_out],
+            ]);
+            $this->ledger->record($by->login, 'request.cut_in_chosen', $number, ['on' => $on, 'total' => $day->total, 'reason' => $reason]);
+        });
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CutIn\Data;
+
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\CutIn\CutInDay;
+
+/** What it means to cut in on one day. The parts add up to the total. */
+#[OA\Schema]
+final readonly class CutInDayRow
+{
+    private function __construct(
+        #[OA\Property] public string $on,
+        #[OA\Property] public string $leftover,
+        #[OA\Property] public string $cancellation,
+        #[OA\Property] public string $shortage,
+        #[OA\Property] public string $straddling,
+        #[OA\Property] public string $recurring,
+        #[OA\Property] public string $total,
+        #[OA\Property(description: 'open orders that have to be touched')] public int $disturbed,
+    ) {}
+
+    public static function of(CutInDay $day, string $on): self
+    {
+        return new self($on, (string) $day->leftover, (string) $day->cancellation, (string) $day->shortage, (string) $day->straddling, (string) $day->recurring, (string) $day->total, $day->disturbed);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CutIn\Http;
+
+use App\Changes\Models\ChangeRequest;
+use App\CutIn\Actions\ChooseCutIn;
+use App\CutIn\CutInReader;
+use App\CutIn\Data\CutInChosen;
+use App\CutIn\Data\CutInPage;
+use App\CutIn\Models\CutIn;
+use App\Http\Api\InPath;
+use App\Http\Api\Ok;
+use App\Http\Api\OkList;
+use App\Http\Api\Refused;
+use App\Http\Api\Takes;
+use App\People\Models\Person;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+/** The day on which new parts take the place of old ones. */
+final class CutInController
+{
+    #[OA\Post(path: '/api/cut-in', operationId: 'planCutIn', tags: ['cut-in'])]
+    #[Takes(CutInQuestion::class), Ok(CutInPage::class), Refused]
+    public function plan(CutInQuestion $request, CutInReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->plan($request->question()));
+    }
+
+    #[OA\Get(path: '/api/requests/{number}/cut-ins', operationId: 'chosenCutIns', tags: ['cut-in'])]
+    #[InPath('number'), OkList(CutInChosen::class), Refused]
+    public function chosen(string $number): JsonResponse
+    {
+        $request = ChangeRequest::query()->where('number', $number)->firstOrFail();
+
+        return new JsonResponse(CutIn::query()->with('person')->where('request_id', $request->id)->orderByDesc('id')->get()->map(CutInChosen::of(...)));
+    }
+
+    #[OA\Post(path: '/api/requests/{number}/cut-ins', operationId: 'chooseCutIn', tags: ['cut-in'])]
+    #[InPath('number'), Takes(CutInChoice::class), OkList(CutInChosen::class), Refused]
+    public function choose(string $number, CutInChoice $request, #[CurrentUser] Person $person, ChooseCutIn $action): JsonResponse
+    {
+        $action($person, $number, $request->question(), $request->string('chosen_on')->toString(), $request->string('reason')->trim()->toString());
+
+        return $this->chosen($number);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CutIn;
+
+use App\CutIn\Data\CutInDocument;
+use App\Structures\Models\Item;
+use Orthotaxis\Core\Change\Disposition;
+use Orthotaxis\Core\CutIn\Part;
+use Orthotaxis\Core\CutIn\Receipt;
+use Orthotaxis\Core\Impact\Supply;
+use Orthotaxis\Core\Impact\SupplyKind;
+use Orthotaxis\Core\Quantity\FixedPoint;
+use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Quantity\Quantity;
+
+/** Makes of an item and what planning knows of it a part of a cut-in, with what is assumed of its costs. */
+final readonly class PartReader
+{
+    public function __construct(private PlanningPicture $picture) {}
+
+    /** @param  ?Money  $disposal  said with the question; else it follows from the disposition */
+    public function part(Item $item, Disposition $disposition, ?Money $disposal, int $expeditePercent): Part
+    {
+        $cost = Money::ofTenThousandths((int) $item->standard_cost);
+        $stock = 0;
+        $receipts = [];
+        foreach ($this->picture->of($item) as $row) {
+            if ($row->kind === SupplyKind::Stock && $this->picture->isFree($row)) {
+                $stock += $this->picture->quantity($row, $item);
+            } elseif ($row->kind->isReceipt()) {
+                $receipts[] = new Receipt($row->document, $this->picture->day($row), $this->picture->quantity($row, $item), $this->fee($row));
+            }
+        }
+
+        return new Part(
+            $item->number, $stock, $receipts, $cost, $disposal ?? self::percent($cost, config()->integer("cut-in.disposal_percent.{$disposition->value}")),
+            self::percent($cost, $expeditePercent), (int) $item->lead_time_days,
+        );
+    }
+
+    /** @return list<CutInDocument> */
+    public function documents(Item $item, string $role): array
+    {
+        $documents = [];
+        foreach ($this->picture->of($item) as $row) {
+            if ($row->kind->isReceipt()) {
+                $documents[] = new CutInDocument(
+                    $row->document, $row->kind->value, $item->number, (string) Quantity::ofMillionths($this->picture->quantity($row, $item)), $item->unit->value,
+                    null, $row->due?->__toString(), $row->status, $role === 'old' ? $this->fee($row)?->__toString() : null, $role,
+                );
+            }
+        }
+
+        return $documents;
+    }
+
+    /** What cancelling a receipt costs; null where it cannot be cancelled any more. */
+    private function fee(Supply $row): ?Money
+    {
+        /** @var array<string, ?int> $percents */
+        $percents = config('cut-in.cancel_percent');
+        $known = array_key_exists($row->status, $percents) ? $row->status : (array_key_exists($row->kind->value, $percents) ? $row->kind->value : 'other');
+        $percent = $percents[$known];
+
+        return $percent === null || $this->picture->day($row) < config()->integer('cut-in.notice_days') ? null : self::percent($row->value(), $percent);
+    }
+
+    private static function percent(Money $of, int $percent): Money
+    {
+        return Money::ofTenThousandths(FixedPoint::scale($of->tenThousandths, $percent, 100));
+    }
+}

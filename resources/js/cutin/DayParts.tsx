@@ -1,0 +1,150 @@
+import clsx from 'clsx';
+import type { Schemas } from '../lib/api';
+import { amount, day, quantity, signed } from '../lib/format';
+import { supplyKinds } from '../lib/words';
+import { DataTable, type Column } from '../ui/DataTable';
+
+type Page = Schemas['CutInPage'];
+type Document = Schemas['CutInDocument'];
+
+const parts = [
+  ['leftover', 'What is left of the old'],
+  ['cancellation', 'Receipts cancelled'],
+  ['shortage', 'What runs short'],
+  ['straddling', 'Work orders under way'],
+  ['recurring', 'New against old, to the end'],
+] as const;
+
+/** The cost of one day in its parts, beside that of a plan held to compare. */
+export function DayParts({ page, held, at }: { page: Page; held: Page | null; at: number }) {
+  const now = page.days[at];
+  const then = held?.days[at];
+  if (!now) return null;
+  return (
+    <table aria-label={`What ${day(now.on)} costs`} className="w-full border-collapse border-y border-strong bg-sheet">
+      <thead>
+        <tr className="border-b border-strong text-left text-sm text-soft">
+          <th className="px-2 py-1 font-medium">Cut in on {day(now.on)}</th>
+          <th className="px-2 py-1 text-right font-medium">{page.currency}</th>
+          {then && <th className="px-2 py-1 text-right font-medium text-plum">held</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {parts.map(([name, label]) => (
+          <tr key={name} className="border-b border-rule">
+            <td className="px-2 py-1">{label}</td>
+            <td className="px-2 py-1 text-right">{name === 'recurring' ? signed(now[name]) : amount(now[name])}</td>
+            {then && <td className="px-2 py-1 text-right text-plum">{amount(then[name])}</td>}
+          </tr>
+        ))}
+        <tr className="font-semibold">
+          <td className="px-2 py-1">Together</td>
+          <td className="px-2 py-1 text-right">{amount(now.total)}</td>
+          {then && <td className="px-2 py-1 text-right text-plum">{amount(then.total)}</td>}
+        </tr>
+        <tr>
+          <td className="px-2 py-1 text-soft">Open orders to be touched</td>
+          <td className="px-2 py-1 text-right text-soft">{now.disturbed}</td>
+          {then && <td className="px-2 py-1 text-right text-plum">{then.disturbed}</td>}
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+interface Touched extends Document {
+  what: string;
+}
+
+const columns: Column<Touched>[] = [
+  { id: 'what', head: 'What happens', text: (r) => r.what, cell: (r) => r.what },
+  {
+    id: 'document',
+    head: 'Document',
+    text: (r) => r.document,
+    cell: (r) => <span className="font-mono text-sm">{r.document}</span>,
+  },
+  { id: 'kind', head: 'Kind', text: (r) => kindOf(r), cell: (r) => kindOf(r) },
+  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <span className="font-mono text-sm">{r.item}</span> },
+  {
+    id: 'quantity',
+    head: 'Quantity',
+    numeric: true,
+    text: (r) => r.quantity,
+    cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
+  },
+  { id: 'first', head: 'Begins', text: (r) => r.first ?? '', cell: (r) => day(r.first) },
+  { id: 'due', head: 'Due', text: (r) => r.due ?? '', cell: (r) => day(r.due) },
+  {
+    id: 'fee',
+    head: 'Fee',
+    numeric: true,
+    text: (r) => r.cancel_fee ?? '',
+    cell: (r) => (r.cancel_fee === null ? '' : amount(r.cancel_fee)),
+  },
+];
+
+function kindOf(row: Document): string {
+  return supplyKinds[row.kind as keyof typeof supplyKinds];
+}
+
+/** The open documents that a day disturbs, down to the single one. A receipt can be let come instead of being cancelled. */
+export function DayDocuments({
+  page,
+  at,
+  notCancelled,
+  onLet,
+}: {
+  page: Page;
+  at: number;
+  notCancelled: string[];
+  onLet: (document: string, let_: boolean) => void;
+}) {
+  const on = page.days[at]?.on ?? '';
+  const touched = page.documents.flatMap((one): Touched[] => {
+    if (one.role === 'straddles') {
+      return one.first !== null && one.due !== null && one.first < on && on < one.due
+        ? [{ ...one, what: 'under way on that day' }]
+        : [];
+    }
+    if (one.role !== 'old' || (one.due ?? '') < on) return [];
+    const let_ = notCancelled.includes(one.document);
+    return [
+      {
+        ...one,
+        what: one.cancel_fee === null ? 'comes, cannot be cancelled' : let_ ? 'comes, is let come' : 'is cancelled',
+      },
+    ];
+  });
+  const withLever: Column<Touched>[] = [
+    ...columns,
+    {
+      id: 'let',
+      head: '',
+      text: () => '',
+      cell: (r) =>
+        r.role === 'old' && r.cancel_fee !== null ? (
+          <label className="flex items-center gap-1.5 text-sm whitespace-nowrap">
+            <input
+              type="checkbox"
+              aria-label={`Let ${r.document} come`}
+              checked={notCancelled.includes(r.document)}
+              onChange={(event) => onLet(r.document, event.target.checked)}
+            />
+            let it come
+          </label>
+        ) : null,
+    },
+  ];
+  return (
+    <DataTable
+      label="Documents that this day touches"
+      caption={`Documents that ${day(on)} touches`}
+      exportName={`cut-in-${on}`}
+      rows={touched}
+      columns={withLever}
+      keyOf={(row) => `${row.role} ${row.document} ${row.item}`}
+      empty={<span className={clsx('text-soft')}>No open document has to be touched on that day.</span>}
+    />
+  );
+}
