@@ -17,6 +17,7 @@ use App\Changes\Actions\SignOrder;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
 use App\Changes\OrderReader;
+use App\CutIn\Actions\ChooseCutIn;
 use App\People\Models\Person;
 use App\Releases\Actions\ReleaseOrder;
 use App\Structures\Models\StructureLine;
@@ -74,6 +75,12 @@ final class ChangeStory
     public function decide(string $request, RequestState $decision, string $reason): void
     {
         app(DecideRequest::class)->decide($this->people['mira.okafor'], $request, $decision, $reason, $this->requestVersion($request));
+    }
+
+    /** @param  list<array<string, string>>  $pairs */
+    public function cutIn(string $request, array $pairs, int $inDays, string $reason): void
+    {
+        app(ChooseCutIn::class)($this->people['mira.okafor'], $request, ['pairs' => $pairs], CarbonImmutable::today()->addDays($inDays)->toDateString(), $reason);
     }
 
     public function order(string $request): string

@@ -127,6 +127,7 @@ final class OpenChangesSeeder extends Seeder
         $request = $s->request('edda.roth', 'Voltage regulator reaches end of life', 'end_of_life', 'supplier', 'Weir', 'high',
             'The maker stops the 5 V regulator. A last-time buy is placed; the board needs the smaller outline.', ['300-0010', '300-0020', '310-0002']);
         $s->on(17)->assess($request, 'Both boards need another footprint. Last-time buy covers about fourteen months.');
+        $s->cutIn($request, [['old' => '310-0002', 'new' => '310-0003', 'keep' => '400', 'disposition' => 'use_up']], 137, 'Agreed with purchasing: the small outline is qualified by then. What is left goes to service and to the older boards.');
         $s->decide($request, RequestState::Approved, 'No choice; the day is to be planned with purchasing.');
         $order = $s->on(14)->order($request);
         $s->plan($order, 'edda.roth', 'nils.aarden', 120);

@@ -22,6 +22,7 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'a comparison' => ['mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same'],
     'a draft of a drawing' => ['mira.okafor', '/items/800-0041/sheet', 'First release'],
     'a document' => ['mira.okafor', '/items/820-0001/sheet', 'Page 1 of'],
+    'a cut-in' => ['mira.okafor', '/changes/ECR-00086/cut-in', 'Together'],
     'a new item' => ['mira.okafor', '/items/new', 'Make the item'],
     'taking over files' => ['mira.okafor', '/import', 'Files so far'],
     'categories' => ['ivo.tanner', '/set-up/categories', 'Check digit'],

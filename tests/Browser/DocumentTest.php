@@ -22,6 +22,7 @@ it('shows a sheet one can enlarge by keys, with its history, and a draft as a dr
     $this->screen->driver->executeScript('document.querySelector(".sheet-frame").focus()');
     $this->screen->keys('+')->see('125 %')->keys('+', '0')->see('100 %');
     $this->screen->click('//a[normalize-space()="800-0041-B.svg"]')->see('A draft')->see('not released, ECO-00086');
+    expect($this->screen->driver->findElements(WebDriverBy::cssSelector('.sheet-stamp')))->toHaveCount(3);
 });
 
 it('shows a PDF page by page', function (): void {

@@ -23,6 +23,7 @@ foreach ([
     ['import', 'mira.okafor', '/import', 'Files so far', '', 'light'],
     ['new-request', 'clara.fenn', '/requests/new?items=200-0010', 'Affected items', '', 'light'],
     ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
+    ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Together', '', 'light'],
     ['dossier-order', 'mira.okafor', '/changes/ECO-00089', 'Open for revision', 'order', 'light'],
     ['dossier-revise', 'mira.okafor', '/changes/ECO-00087', 'missing for the next step', 'revise', 'light'],
     ['revise', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'light'],

@@ -18,8 +18,8 @@ const WIDTH = 900;
 const HEIGHT = 400;
 const LEFT = 64;
 const RIGHT = 888;
-const STOCK = [18, 168] as const;
-const COST = [206, 372] as const;
+const STOCK = [26, 170] as const;
+const COST = [210, 372] as const;
 
 /** The course of the stock and, under it on the same axis of days, what each day would cost. The line between is dragged. */
 export function CutInChart({ page, held, at, onAt }: Props) {
@@ -95,9 +95,11 @@ export function CutInChart({ page, held, at, onAt }: Props) {
             height={COST[1] - COST[0]}
             className="fill-well"
           />
-          <text x={LEFT + 6} y={COST[0] + 14} className="fill-soft text-[11px]">
-            not possible yet
-          </text>
+          {(earliest > 45 || earliest < 0) && (
+            <text x={LEFT + 6} y={COST[0] + 14} className="fill-soft text-[11px]">
+              not possible yet
+            </text>
+          )}
         </g>
       )}
       {courses.map((course, i) => (
@@ -145,18 +147,8 @@ export function CutInChart({ page, held, at, onAt }: Props) {
         className="cursor-ew-resize outline-none [&:focus-visible>rect]:stroke-focus [&:focus-visible>rect]:stroke-2"
       >
         <line x1={x(at)} x2={x(at)} y1={STOCK[0]} y2={COST[1]} className="stroke-accent" strokeWidth="2" />
-        <rect x={x(at) - 6} y={STOCK[1] + 6} width="12" height="22" className="fill-accent" />
+        <rect x={x(at) - 6} y={4} width="12" height={STOCK[0] - 4} className="fill-accent" />
         <circle cx={x(at)} cy={cost(totals[at] ?? 0)} r="4" className="fill-accent" />
-      </g>
-      <g className="text-[11px]" transform={`translate(${RIGHT - 250} 12)`}>
-        <path d="M0 -4h22" className="stroke-warn" strokeWidth="1.8" />
-        <text x="27" className="fill-soft">
-          old, used up
-        </text>
-        <path d="M120 -4h22" className="stroke-accent" strokeWidth="1.8" strokeDasharray="6 3" />
-        <text x="147" className="fill-soft">
-          new, from the day
-        </text>
       </g>
     </svg>
   );

@@ -162,7 +162,35 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
                 exportName="cut-in-days"
               />
             ) : (
-              <CutInChart page={page} held={held} at={at} onAt={(next) => setMoved(page.days[next]?.on ?? null)} />
+              <figure>
+                <CutInChart page={page} held={held} at={at} onAt={(next) => setMoved(page.days[next]?.on ?? null)} />
+                <figcaption className="mt-1 flex flex-wrap gap-x-6 text-sm text-soft">
+                  <span>
+                    <span aria-hidden className="mr-2 inline-block w-6 border-t-2 border-warn align-middle" />
+                    old part, used until the day
+                  </span>
+                  <span>
+                    <span
+                      aria-hidden
+                      className="mr-2 inline-block w-6 border-t-2 border-dashed border-accent align-middle"
+                    />
+                    new part, used from the day, without further orders
+                  </span>
+                  <span>
+                    <span aria-hidden className="mr-2 inline-block w-6 border-t-2 border-ink align-middle" />
+                    what each day costs
+                  </span>
+                  {held && (
+                    <span>
+                      <span
+                        aria-hidden
+                        className="mr-2 inline-block w-6 border-t-2 border-dotted border-plum align-middle"
+                      />
+                      the held plan
+                    </span>
+                  )}
+                </figcaption>
+              </figure>
             )}
             <div className="grid gap-4 xl:grid-cols-2">
               <DayParts page={page} held={held} at={at} />
