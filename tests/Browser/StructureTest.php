@@ -63,6 +63,16 @@ it('compares two items, filters, swaps, and keeps all of it in the address', fun
     $this->screen->visit('/compare?left=210-0100&right=210-0100&right_revision=Q')->see('has no revision Q');
 });
 
+it('draws every line for the printer, not only those in sight', function (): void {
+    $this->screen->signIn('vera.stone', '/items/100-0012?levels=30')->see('lines in sight')->settled();
+    $rows = fn (): int => (int) $this->screen->driver->executeScript('return document.querySelectorAll("tr[aria-level]").length');
+    $inSight = $rows();
+    $this->screen->driver->executeScript('window.dispatchEvent(new Event("beforeprint"))');
+    expect($rows())->toBeGreaterThan(max(200, $inSight));
+    $this->screen->driver->executeScript('window.dispatchEvent(new Event("afterprint"))');
+    expect($rows())->toBe($inSight);
+});
+
 it('refuses a file cell by cell, and takes it over when it is right', function (): void {
     $this->screen->signIn('mira.okafor', '/import')->see('Files so far');
     choose($this->screen, "number,title,kind,category,unit\n999-0001,Test bracket,assembly,pump,pc\n999-0002,Test plate,thing,pump,pc\n", 'bad.csv');

@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
+import { flushSync } from 'react-dom';
 
 interface Window {
   /** The element that scrolls. */
@@ -11,6 +12,22 @@ interface Window {
 }
 
 const MARGIN = 12;
+
+let printing = false;
+
+/** On paper everything is drawn: the page is told just before, and has to be ready when printing begins. */
+function onPrinting(tell: () => void): () => void {
+  const turn = (event: Event) => {
+    printing = event.type === 'beforeprint';
+    flushSync(tell);
+  };
+  window.addEventListener('beforeprint', turn);
+  window.addEventListener('afterprint', turn);
+  return () => {
+    window.removeEventListener('beforeprint', turn);
+    window.removeEventListener('afterprint', turn);
+  };
+}
 
 /** Of many rows of one height, which have to be drawn. */
 export function useWindow(count: number, rowHeight: number): Window {
@@ -29,6 +46,7 @@ export function useWindow(count: number, rowHeight: number): Window {
       observer.disconnect();
     };
   }, []);
+  const all = useSyncExternalStore(onPrinting, () => printing);
   const first = Math.max(0, Math.min(count, Math.floor(seen.top / rowHeight) - MARGIN));
   const end = Math.min(count, Math.ceil((seen.top + seen.height) / rowHeight) + MARGIN);
   const show = (row: number) => {
@@ -41,5 +59,5 @@ export function useWindow(count: number, rowHeight: number): Window {
       element.scrollTop = top + rowHeight + head - element.clientHeight;
     setSeen({ top: element.scrollTop, height: element.clientHeight });
   };
-  return { scroller, first, end, show };
+  return all ? { scroller, first: 0, end: count, show } : { scroller, first, end, show };
 }
