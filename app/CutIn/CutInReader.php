@@ -68,8 +68,7 @@ final readonly class CutInReader
             );
             $keep[$old->number] = self::quantity($pair['keep'] ?? null, 0);
             $documents = [...$documents, ...$reader->documents($old, 'old'), ...$reader->documents($new, 'new')];
-            $parents = array_unique(array_filter(array_map(static fn ($row): ?int => $row->parent, $requirements->rows), is_int(...)));
-            foreach ($this->straddling($picture, array_map(static fn (int $position): Item => $byId[$index->positions->item($position)], array_values($parents)), $today) as $name => [$order, $document]) {
+            foreach ($this->straddling($picture, array_map(static fn (int $position): Item => $byId[$index->positions->item($position)], array_values(array_unique($requirements->parents))), $today) as $name => [$order, $document]) {
                 $orders[$name] = $order;
                 $documents[$name] = $document;
             }

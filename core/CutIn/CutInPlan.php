@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\CutIn;
 
+use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 
 /** The day on which new parts take the place of old ones: what every day would cost, and which day is best by which measure. */
@@ -32,16 +33,17 @@ final readonly class CutInPlan
         $straddling = self::straddling($orders, $count);
         $days = [];
         for ($day = 0; $day < $count; $day++) {
-            $sum = ['leftover' => Money::zero(), 'cancellation' => Money::zero(), 'shortage' => Money::zero(), 'recurring' => Money::zero()];
+            $sum = [0, 0, 0, 0];
             $disturbed = $straddling[$day];
             foreach ($courses as $course) {
                 foreach ($course->cost($day) as $part => $cost) {
-                    $sum[$part] = $sum[$part]->plus($cost);
+                    $sum[$part] = FixedPoint::add($sum[$part], $cost);
                 }
                 $disturbed += $course->late[$day];
             }
             $days[] = new CutInDay(
-                $day, $sum['leftover'], $sum['cancellation'], $sum['shortage'], Money::ofTenThousandths($levers->perStraddle->tenThousandths * $straddling[$day]), $sum['recurring'], $disturbed,
+                $day, Money::ofTenThousandths($sum[0]), Money::ofTenThousandths($sum[1]), Money::ofTenThousandths($sum[2]),
+                Money::ofTenThousandths(FixedPoint::scale($levers->perStraddle->tenThousandths, $straddling[$day], 1)), Money::ofTenThousandths($sum[3]), $disturbed,
             );
         }
         $waits = ['approval' => $levers->approvalDays, 'tooling' => $levers->toolingDay];

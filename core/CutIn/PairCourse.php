@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\CutIn;
 
 use Orthotaxis\Core\Quantity\FixedPoint;
-use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
 
 /** How the stock of one pair goes on, day by day, and what each day would cost for it. All lists are by day from today. */
@@ -34,6 +33,15 @@ final class PairCourse
 
     /** @var list<int> what is wanted of the old from the day on */
     private array $wanted;
+
+    /** What the new part costs more in place of one of the old, ten-thousandths. */
+    private int $more;
+
+    /** @var list<int> what each day would want of the new */
+    private array $newDemand;
+
+    /** @var array<int, int> day => millionths of the new that come */
+    private array $newComing = [];
 
     public function __construct(private readonly Pair $pair, private readonly Levers $levers)
     {
@@ -65,39 +73,40 @@ final class PairCourse
                 $stock = 0;
             }
         }
+        $this->more = FixedPoint::add(FixedPoint::scale($pair->new->cost->tenThousandths, $pair->ratio, Quantity::ONE), -$pair->old->cost->tenThousandths);
+        $this->newDemand = array_map(static fn (int $demand): int => FixedPoint::scale($demand, $pair->ratio, Quantity::ONE), $pair->demand);
+        foreach ($pair->new->receipts as $receipt) {
+            $this->newComing[max(0, $receipt->day)] = FixedPoint::add($this->newComing[max(0, $receipt->day)] ?? 0, $receipt->quantity);
+        }
         $this->newThere = $pair->new->stock > 0 ? 0 : min([$pair->new->leadDays, ...array_map(static fn (Receipt $receipt): int => max(0, $receipt->day), $pair->new->receipts)]);
     }
 
-    /** @return array{leftover: Money, cancellation: Money, shortage: Money, recurring: Money} */
+    /** @return array{int, int, int, int} ten-thousandths: being rid of what is left, cancelling, what is short, the difference of cost */
     public function cost(int $day): array
     {
-        $left = max(0, FixedPoint::add($this->old[$day], $this->stuck[$day]) - ($this->levers->keep[$this->pair->old->number] ?? 0));
-        $more = FixedPoint::add(FixedPoint::scale($this->pair->new->cost->tenThousandths, $this->pair->ratio, Quantity::ONE), -$this->pair->old->cost->tenThousandths);
+        $pair = $this->pair;
+        $left = max(0, FixedPoint::add($this->old[$day], $this->stuck[$day]) - ($this->levers->keep[$pair->old->number] ?? 0));
+        $newShort = $this->newShort($day);
 
         return [
-            'leftover' => $this->pair->old->disposal->times(Quantity::ofMillionths($left)),
-            'cancellation' => Money::ofTenThousandths($this->fees[$day]),
-            'shortage' => $this->pair->old->expedite->times(Quantity::ofMillionths($this->short[$day]))
-                ->plus($this->pair->new->expedite->times(Quantity::ofMillionths($this->newShort($day)))),
-            'recurring' => Money::ofTenThousandths(FixedPoint::scale($more, $this->wanted[$day], Quantity::ONE)),
+            FixedPoint::scale($pair->old->disposal->tenThousandths, $left, Quantity::ONE),
+            $this->fees[$day],
+            FixedPoint::add(
+                FixedPoint::scale($pair->old->expedite->tenThousandths, $this->short[$day], Quantity::ONE),
+                $newShort === 0 ? 0 : FixedPoint::scale($pair->new->expedite->tenThousandths, $newShort, Quantity::ONE),
+            ),
+            FixedPoint::scale($this->more, $this->wanted[$day], Quantity::ONE),
         ];
-    }
-
-    /** How much is left over when the new part cuts in on a day, before anything is kept. */
-    public function left(int $day): int
-    {
-        return FixedPoint::add($this->old[$day], $this->stuck[$day]);
     }
 
     /** @return list<int> millionths of the new part each morning, when it is used from a day on and nothing more is ordered */
     public function new(int $from): array
     {
-        $coming = $this->newComing();
         $stock = $this->pair->new->stock;
         $course = [];
-        foreach ($this->pair->demand as $day => $demand) {
+        foreach (array_keys($this->pair->demand) as $day) {
             $course[] = $stock;
-            $stock = max(0, FixedPoint::add($stock, $coming[$day] ?? 0) - ($day >= $from ? FixedPoint::scale($demand, $this->pair->ratio, Quantity::ONE) : 0));
+            $stock = max(0, FixedPoint::add($stock, $this->newComing[$day] ?? 0) - ($day >= $from ? $this->newDemand[$day] : 0));
         }
 
         return $course;
@@ -110,13 +119,12 @@ final class PairCourse
         if ($from >= $until) {
             return 0;
         }
-        $coming = $this->newComing();
         $stock = $this->pair->new->stock;
         $short = 0;
         for ($day = 0; $day < $until; $day++) {
-            $stock = FixedPoint::add($stock, $coming[$day] ?? 0);
+            $stock = FixedPoint::add($stock, $this->newComing[$day] ?? 0);
             if ($day >= $from) {
-                $stock -= FixedPoint::scale($this->pair->demand[$day], $this->pair->ratio, Quantity::ONE);
+                $stock -= $this->newDemand[$day];
                 if ($stock < 0) {
                     $short -= $stock;
                     $stock = 0;
@@ -125,18 +133,6 @@ final class PairCourse
         }
 
         return $short;
-    }
-
-    /** @return array<int, int> day => millionths */
-    private function newComing(): array
-    {
-        $coming = [];
-        foreach ($this->pair->new->receipts as $receipt) {
-            $day = max(0, $receipt->day);
-            $coming[$day] = FixedPoint::add($coming[$day] ?? 0, $receipt->quantity);
-        }
-
-        return $coming;
     }
 
     /**

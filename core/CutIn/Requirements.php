@@ -21,10 +21,16 @@ final class Requirements
     /** @var array<int, array<int, int>> position => day => millionths wanted by orders of parents */
     private array $dependent = [];
 
-    /** @var list<Requirement> in the order they were found */
-    public array $rows = [];
+    /** @var array<int, int> day => millionths of the component */
+    private array $wanted;
 
-    private function __construct(private readonly Adjacency $web, private readonly int $component, private readonly int $today, private readonly int $days) {}
+    /** @var list<int> positions of the parents whose orders take any of it */
+    public array $parents = [];
+
+    private function __construct(private readonly Adjacency $web, private readonly int $component, private readonly int $today, private readonly int $days)
+    {
+        $this->wanted = array_fill(0, $days, 0);
+    }
 
     /**
      * @param  int  $today  as Day::number counts
@@ -35,9 +41,10 @@ final class Requirements
     public static function of(Adjacency $web, int $component, int $today, int $days, array $supply): self
     {
         $requirements = new self($web, $component, $today, $days);
-        foreach ($supply[$component]->wanted ?? [] as [$day, $quantity, $document]) {
+        // What is sold of the component itself.
+        foreach ($supply[$component]->wanted ?? [] as [$day, $quantity]) {
             if ($day < $days) {
-                $requirements->rows[] = new Requirement(max(0, $day), $quantity, null, $document);
+                $requirements->wanted[max(0, $day)] += $quantity;
             }
         }
         [$above, $order] = $requirements->above();
@@ -63,12 +70,14 @@ final class Requirements
     /** @return list<int> millionths wanted on each day */
     public function byDay(): array
     {
-        $byDay = array_fill(0, $this->days, 0);
-        foreach ($this->rows as $row) {
-            $byDay[$row->day] = FixedPoint::add($byDay[$row->day], $row->quantity);
+        foreach ($this->wanted as $sum) {
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            if (! is_int($sum)) {
+                throw new \OverflowException('The demand of a day becomes too large here to be kept exactly.');
+            }
         }
 
-        return array_values($byDay);
+        return array_values($this->wanted);
     }
 
     /**
@@ -133,13 +142,23 @@ final class Requirements
             if (! isset($above[$to])) {
                 continue;
             }
-            foreach ($orders as [$day, $quantity, $document]) {
-                if (! Span::holdsOn($list[$at + 2], $this->today + $day)) {
+            if ($to === $this->component) {
+                $this->parents[] = $position;
+            }
+            // The innermost loop: an order and a line. Days and products are plain integers here, and exact as everywhere.
+            $from = (($list[$at + 2] >> 20) & Span::EVER) - $this->today;
+            $until = ($list[$at + 2] & Span::EVER) - $this->today;
+            $each = $list[$at + 1];
+            $isComponent = $to === $this->component;
+            foreach ($orders as [$day, $quantity]) {
+                if ($day < $from || $day >= $until) {
                     continue;
                 }
-                $wanted = FixedPoint::scale($quantity, $list[$at + 1], Quantity::ONE);
-                if ($to === $this->component) {
-                    $this->rows[] = new Requirement($day, $wanted, $position, $document);
+                $product = $quantity * $each;
+                // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+                $wanted = is_int($product) && $product % Quantity::ONE === 0 ? intdiv($product, Quantity::ONE) : FixedPoint::scale($quantity, $each, Quantity::ONE);
+                if ($isComponent) {
+                    $this->wanted[$day] += $wanted;
                 } else {
                     $this->dependent[$to][$day] = FixedPoint::add($this->dependent[$to][$day] ?? 0, $wanted);
                 }
@@ -151,30 +170,35 @@ final class Requirements
      * The orders that take parts: those placed, and one for each day on which there is too little.
      *
      * @param  array<int, int>  $dependent  day => millionths
-     * @return list<array{int, int, string}> first day, millionths, document
+     * @return list<array{int, int}> first day, millionths
      */
     private function orders(NodeSupply $supply, array $dependent): array
     {
-        $changes = array_map(static fn (int $wanted): int => -$wanted, $dependent);
+        $changes = [];
+        foreach ($dependent as $day => $wanted) {
+            $changes[$day] = -$wanted;
+        }
         foreach ($supply->wanted as [$day, $quantity]) {
-            $changes[max(0, $day)] = ($changes[max(0, $day)] ?? 0) - $quantity;
+            $day = $day < 0 ? 0 : $day;
+            $changes[$day] = ($changes[$day] ?? 0) - $quantity;
         }
         $orders = [];
-        foreach ($supply->orders as [$first, $done, $quantity, $document, $issued]) {
+        foreach ($supply->orders as [$first, $done, $quantity, , $issued]) {
             $changes[max(0, $done)] = ($changes[max(0, $done)] ?? 0) + $quantity;
             if (! $issued && $first < $this->days) {
-                $orders[] = [max(0, $first), $quantity, $document];
+                $orders[] = [max(0, $first), $quantity];
             }
         }
         ksort($changes);
         $available = $supply->onHand;
+        $lead = $supply->leadDays;
         foreach ($changes as $day => $change) {
             if ($day >= $this->days) {
                 break;
             }
             $available += $change;
             if ($available < 0) {
-                $orders[] = [max(0, $day - $supply->leadDays), -$available, ''];
+                $orders[] = [$day > $lead ? $day - $lead : 0, -$available];
                 $available = 0;
             }
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\CutIn\NodeSupply;
-use Orthotaxis\Core\CutIn\Requirement;
 use Orthotaxis\Core\CutIn\Requirements;
 use Orthotaxis\Core\Quantity\Quantity;
 use Tests\Core\Support\Make;
@@ -31,8 +30,8 @@ it('nets what is sold against the shelf and what is being made, level by level',
 
 it('lets an order that is placed take its parts on its first day, unless it has them already', function (): void {
     $web = Web::of([[2, 3, 2]]);
-    $rows = Requirements::of($web, 3, 100, 60, [2 => new NodeSupply(0, [], [[4, 9, 5 * PIECE, 'WO-1', false], [1, 3, 7 * PIECE, 'WO-2', true], [-3, 2, 1 * PIECE, 'WO-3', false]])])->rows;
-    expect(array_map(static fn (Requirement $row): array => [$row->day, intdiv($row->quantity, PIECE), $row->parent, $row->document], $rows))->toBe([[4, 10, 2, 'WO-1'], [0, 2, 2, 'WO-3']]);
+    $requirements = Requirements::of($web, 3, 100, 60, [2 => new NodeSupply(0, [], [[4, 9, 5 * PIECE, 'WO-1', false], [1, 3, 7 * PIECE, 'WO-2', true], [-3, 2, 1 * PIECE, 'WO-3', false]])]);
+    expect(wantedBy($requirements))->toBe([0 => 2, 4 => 10])->and($requirements->parents)->toBe([2]);
 });
 
 it('goes by the line that holds on the day an order begins', function (): void {
@@ -45,7 +44,7 @@ it('goes by the line that holds on the day an order begins', function (): void {
 it('counts what is sold of the component itself, and forgets what lies beyond the time looked at', function (): void {
     $web = Web::of([[2, 3, 1]]);
     $requirements = Requirements::of($web, 3, 100, 30, [3 => new NodeSupply(0, [[3, 2 * PIECE, 'SO-9'], [40, 9 * PIECE, 'SO-10']]), 2 => new NodeSupply(0, [[35, 1 * PIECE, 'SO-1']])]);
-    expect(wantedBy($requirements))->toBe([3 => 2])->and($requirements->rows[0]->parent)->toBeNull();
+    expect(wantedBy($requirements))->toBe([3 => 2])->and($requirements->parents)->toBe([]);
 });
 
 it('tells a loop as one', function (): void {

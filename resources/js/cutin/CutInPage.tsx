@@ -284,7 +284,7 @@ function Choose({ number, state, question, page, at }: ChooseProps) {
     return (
       <p className="text-soft">
         A day is chosen while the request is being assessed.{' '}
-        <Link className="text-accent hover:underline" to={`/changes/${number}`}>
+        <Link className="text-accent underline" to={`/changes/${number}`}>
           To its Dossier
         </Link>
       </p>
