@@ -127,7 +127,10 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
   };
 
   return (
-    <div ref={scroller} className="max-h-[calc(100vh-9rem)] min-h-24 overflow-auto print:max-h-none border-b border-strong bg-sheet">
+    <div
+      ref={scroller}
+      className="max-h-[calc(100vh-9rem)] min-h-24 overflow-auto print:max-h-none border-b border-strong bg-sheet"
+    >
       {/* A table in which rows open is a tree grid. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-to-interactive-role */}
       <table role="treegrid" aria-label="Lines" aria-rowcount={rows.length + 1} className="w-full border-collapse">
