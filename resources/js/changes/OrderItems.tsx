@@ -93,7 +93,7 @@ export function OrderItems({ order, editable }: Props) {
                 )}
               </td>
               <td className="px-2 py-1 whitespace-nowrap">
-                {row.base}
+                {row.outcome === 'revise' ? (row.base ?? 'first release') : row.base}
                 {row.becomes !== null && (
                   <>
                     {' '}
@@ -102,7 +102,9 @@ export function OrderItems({ order, editable }: Props) {
                 )}
               </td>
               <td className="px-2 py-1">
-                {editable ? (
+                {row.outcome === 'revise' && row.base === null ? (
+                  <span className="text-soft">nothing exists yet</span>
+                ) : editable ? (
                   <Select
                     aria-label={`Existing stock of ${row.item.number}`}
                     value={row.disposition ?? ''}
