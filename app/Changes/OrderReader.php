@@ -7,6 +7,7 @@ namespace App\Changes;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\EditRecord;
 use App\Changes\Models\OrderItem;
+use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
 use App\Structures\Models\Item;
 use App\Structures\PinnedRevisions;
@@ -111,7 +112,8 @@ final readonly class OrderReader
     private static function files(ChangeOrder $order): array
     {
         $files = [];
-        foreach (ItemFile::query()->whereIn('item_id', $order->items->where('outcome', Outcome::Revise)->pluck('item_id'))
+        // Data sheets and pictures are no part of what is signed: they may come at any time.
+        foreach (ItemFile::query()->where('role', FileRole::Sheet)->whereIn('item_id', $order->items->where('outcome', Outcome::Revise)->pluck('item_id'))
             ->where(static fn (Builder $either): Builder => $either->where('order_id', $order->id)->orWhere(static fn (Builder $draft): Builder => $draft->whereNull('order_id')->whereNull('revision_id')))
             ->orderBy('id')->get() as $file) {
             $files[$file->item_id][] = "{$file->role->value} {$file->name} {$file->sha256}";

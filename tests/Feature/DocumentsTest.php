@@ -107,3 +107,17 @@ it('says which drawings describe an item, and when they show an older revision o
     $this->world->as('vera', 'GET', '/items/800-0010/documents')->assertJsonPath('describes.0.item.number', '200-0010')->assertJsonPath('describes.0.older', true);
     $this->world->as('jonas', 'DELETE', '/items/200-0010/documents/800-0010')->assertOk()->assertJsonPath('documents', []);
 });
+
+it('lets data sheets come and go while an order is held still, without touching what is signed', function (): void {
+    $order = $this->world->opened();
+    $this->world->as('mira', 'PUT', "/orders/{$order}/items/800-0011", ['outcome' => 'revise', 'disposition' => null, 'version' => $this->world->version($order)])->assertOk();
+    ($this->bring)('jonas', '800-0011', PLAIN_SVG)->assertOk();
+    $this->world->edit($order, 'change', 30, ['quantity' => '8'])->assertOk();
+    $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
+    $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+    ($this->bring)('nils', '800-0011', str_replace('5', '7', PLAIN_SVG), 'data_sheet', 'data.svg')->assertOk();
+    $files = collect($this->world->as('nils', 'GET', '/items/800-0011/documents')->json('files'));
+    $this->world->as('helen', 'GET', "/orders/{$order}/review")->assertJsonPath('order.digest', $digest);
+    $this->world->as('nils', 'DELETE', '/items/800-0011/files/'.$files->firstWhere('role', 'sheet')['id'])->assertStatus(422);
+    $this->world->as('nils', 'DELETE', '/items/800-0011/files/'.$files->firstWhere('role', 'data_sheet')['id'])->assertOk();
+});

@@ -60,7 +60,9 @@ final readonly class AttachFile
             if ($file->revision_id !== null) {
                 throw Refusal::at('file', "{$file->name} belongs to a released revision and stays with it.");
             }
-            $this->openOrder($by, $item);
+            if ($file->role->isReleased()) {
+                $this->openOrder($by, $item);
+            }
             $file->delete();
             $this->ledger->record($by->login, 'file.taken_away', $number, ['item' => $number, 'name' => $file->name, 'sha256' => $file->sha256]);
         });
