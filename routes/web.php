@@ -121,6 +121,7 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
         Route::post('/newer', 'bringInNewer')->middleware($may(Ability::ReviseStructure));
     });
     Route::get('/items/{number}/older-uses', [AdoptionController::class, 'show']);
+    Route::get('/items/{number}/planned-uses', [AdoptionController::class, 'planned']);
     Route::post('/orders/{number}/adoptions', [AdoptionController::class, 'adopt'])->middleware($may(Ability::PlanOrder));
     Route::controller(IterationController::class)->prefix('orders/{number}/items/{item}/iterations')->group(static function () use ($may): void {
         Route::post('/', 'keep')->middleware($may(Ability::ReviseStructure));

@@ -212,3 +212,13 @@ it('compares engineering with manufacturing by what both know: not by operations
     $this->world->as('vera', 'GET', '/comparison?left=200-0010&right=200-0010&right_kind=manufacturing')->assertOk()
         ->assertJsonPath('totals.unchanged', 2)->assertJsonPath('totals.changed', 1)->assertJsonPath('rows.0.fields', ['quantity']);
 });
+
+it('tells which open orders would begin or cease to use an item', function (): void {
+    $order = $this->world->opened();
+    $this->world->edit($order, 'replace', 10, ['component' => '200-0041'])->assertOk();
+    $this->world->edit($order, 'remove', 20)->assertOk();
+    $told = fn (string $item): array => collect($this->world->as('vera', 'GET', "/items/{$item}/planned-uses")->assertOk()->json())->map(fn (array $row): string => "{$row['order']} {$row['what']} {$row['item']['number']}")->all();
+    expect($told('200-0041'))->toBe(["{$order} adds 200-0010"])->and($told('200-0040'))->toBe(["{$order} ends 200-0010"])->and($told('200-0042'))->toBe(["{$order} ends 200-0010"])->and($told('600-0014'))->toBe([]);
+    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")->assertOk();
+    expect($told('200-0042'))->toBe([]);
+});

@@ -6,9 +6,12 @@ namespace App\Changes\Http;
 
 use App\Changes\Actions\AdoptNewest;
 use App\Changes\Data\OlderUses;
+use App\Changes\Data\PlannedUse;
 use App\Changes\OlderUseReader;
+use App\Changes\PlannedUseReader;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
+use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Models\Person;
@@ -17,7 +20,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
-/** Who still points to an older revision, and who adopts the newest. */
+/** Who still points to an older revision, who adopts the newest, and what open orders would do to the uses of an item. */
 final readonly class AdoptionController
 {
     public function __construct(private OlderUseReader $reader) {}
@@ -27,6 +30,13 @@ final readonly class AdoptionController
     public function show(string $number): JsonResponse
     {
         return new JsonResponse($this->reader->read(Item::query()->with('released')->where('number', $number)->firstOrFail()));
+    }
+
+    #[OA\Get(path: '/api/items/{number}/planned-uses', operationId: 'plannedUses', tags: ['structures'])]
+    #[InPath('number'), OkList(PlannedUse::class), Refused]
+    public function planned(string $number, PlannedUseReader $planned): JsonResponse
+    {
+        return new JsonResponse($planned->read(Item::query()->where('number', $number)->firstOrFail()));
     }
 
     #[OA\Post(path: '/api/orders/{number}/adoptions', operationId: 'adoptNewest', tags: ['changes'])]

@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/{number}/planned-uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plannedUses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/adoptions": {
         parameters: {
             query?: never;
@@ -1129,6 +1145,15 @@ export interface components {
             /** @description how many lines differ */
             changes: number;
         };
+        /** @description A line naming an item that an open order would add or end. */
+        PlannedUse: {
+            /** @description the parent */
+            item: components["schemas"]["ItemRow"];
+            /** @enum {string} */
+            what: "adds" | "ends";
+            order: string;
+            effective_on: string | null;
+        };
         /** @description What one end product costs more (or less, with a minus) after the order. */
         ProductCost: {
             product: string;
@@ -1921,6 +1946,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OlderUses"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plannedUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedUse"][];
                 };
             };
             /** @description Refused; nothing was saved. */

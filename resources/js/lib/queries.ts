@@ -58,6 +58,11 @@ export const queries = {
       queryKey: ['items', 'older-uses', number],
       queryFn: () => told(api.GET('/api/items/{number}/older-uses', { params: { path: { number } } })),
     }),
+  plannedUses: (number: string) =>
+    queryOptions({
+      queryKey: ['items', 'planned-uses', number],
+      queryFn: () => told(api.GET('/api/items/{number}/planned-uses', { params: { path: { number } } })),
+    }),
   favourites: () =>
     queryOptions({ queryKey: ['favourites'], queryFn: () => told(api.GET('/api/favourites')), staleTime: 300_000 }),
   kinds: () => queryOptions({ queryKey: ['kinds'], queryFn: () => told(api.GET('/api/kinds')) }),

@@ -6,6 +6,7 @@ import { queries } from '../lib/queries';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Loading } from '../ui/Loading';
+import { PlannedUses } from './PlannedUses';
 import { UsedInTable } from './UsedInTable';
 import { UsedInTree } from './UsedInTree';
 
@@ -59,6 +60,7 @@ export function WhereUsed({ number, on, picture }: { number: string; on?: string
           );
         }}
       </Loading>
+      <PlannedUses number={number} />
     </section>
   );
 }
