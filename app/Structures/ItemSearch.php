@@ -30,12 +30,13 @@ final readonly class ItemSearch
     public function find(array $asked): array
     {
         $words = preg_split('/\s+/', $asked['words'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        $exact = $this->filtered($asked);
-        foreach ($words as $word) {
-            $exact->whereRaw('('.self::TEXT." ILIKE ? OR words @@ plainto_tsquery('english', ?))", ['%'.addcslashes($word, '%_\\').'%', $word]);
-        }
-        $found = self::rows($exact->orderByDesc('sold')->orderBy('number')->limit(self::MOST));
+        // Any part of a number or title first: that is what people type, and what the trigram index answers at once.
+        $found = $this->reading($asked, $words, '('.self::TEXT.' ILIKE ?)', static fn (string $word): array => [self::part($word)]);
         if ($words === [] || $found !== []) {
+            return $found;
+        }
+        $found = $this->reading($asked, $words, '('.self::TEXT." ILIKE ? OR words @@ plainto_tsquery('english', ?))", static fn (string $word): array => [self::part($word), $word]);
+        if ($found !== []) {
             return $found;
         }
         $near = $this->filtered($asked);
@@ -46,6 +47,28 @@ final readonly class ItemSearch
         $near->orderByRaw('word_similarity(?, '.self::TEXT.') DESC, number', [implode(' ', $words)]);
 
         return self::rows($near->limit(self::NEAR));
+    }
+
+    /**
+     * @param  array<string, string>  $asked
+     * @param  list<string>  $words  all of which have to read like that
+     * @param  \Closure(string): list<string>  $bindings
+     * @return list<ItemRow>
+     */
+    private function reading(array $asked, array $words, string $condition, \Closure $bindings): array
+    {
+        $query = $this->filtered($asked);
+        foreach ($words as $word) {
+            $query->whereRaw($condition, $bindings($word));
+        }
+
+        return self::rows($query->orderByDesc('sold')->orderBy('number')->limit(self::MOST));
+    }
+
+    /** The word as any part of a text. */
+    private static function part(string $word): string
+    {
+        return '%'.addcslashes($word, '%_\\').'%';
     }
 
     /**
@@ -65,11 +88,11 @@ final readonly class ItemSearch
     private static function swapped(string $word): string
     {
         $letters = mb_str_split(mb_substr($word, 0, 40));
-        $patterns = ['%'.addcslashes($word, '%_\\').'%'];
+        $patterns = [self::part($word)];
         for ($i = 0; $i + 1 < count($letters); $i++) {
             $swapped = $letters;
             [$swapped[$i], $swapped[$i + 1]] = [$letters[$i + 1], $letters[$i]];
-            $patterns[] = '%'.addcslashes(implode('', $swapped), '%_\\').'%';
+            $patterns[] = self::part(implode('', $swapped));
         }
 
         return '{'.implode(',', array_map(static fn (string $pattern): string => '"'.addcslashes($pattern, '"\\').'"', $patterns)).'}';
