@@ -185,7 +185,7 @@ final class StructureImport implements Importer
             $faults->add($number, 'unit', "{$line->component} is counted in {$component[2]->value}; {$line->unit->value} does not measure the same.");
         }
         if ($line->revision !== null) {
-            $this->pinned += PinnedRevisions::ids([$line]);
+            $this->pinned += isset($this->pinned[$line->below()]) ? [] : PinnedRevisions::ids([$line]);
             if (! isset($this->pinned[$line->below()])) {
                 $faults->add($number, 'revision', "{$line->component} has no released revision {$line->revision}.");
             }
