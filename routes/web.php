@@ -46,6 +46,7 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::post('/items', [ItemController::class, 'store'])->middleware($may(Ability::AddItem));
     Route::get('/item-number', [ItemController::class, 'number']);
     Route::get('/categories', [CategoryController::class, 'index']);
+    Route::post('/categories', [CategoryController::class, 'store'])->middleware($may(Ability::SetUp));
     Route::patch('/categories/{code}', [CategoryController::class, 'update'])->middleware($may(Ability::SetUp));
     Route::get('/kinds', [KindController::class, 'index']);
     Route::patch('/kinds/{kind}', [KindController::class, 'update'])->middleware($may(Ability::SetUp));

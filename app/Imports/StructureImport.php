@@ -185,7 +185,6 @@ final class StructureImport implements Importer
             $faults->add($number, 'unit', "{$line->component} is counted in {$component[2]->value}; {$line->unit->value} does not measure the same.");
         }
         if ($line->revision !== null) {
-            $this->pinned += isset($this->pinned[$line->below()]) ? [] : PinnedRevisions::ids([$line]);
             if (! isset($this->pinned[$line->below()])) {
                 $faults->add($number, 'revision', "{$line->component} has no released revision {$line->revision}.");
             }
@@ -210,20 +209,25 @@ final class StructureImport implements Importer
     }
 
     /**
-     * Looks up the items that some rows name.
+     * Looks up the items and the revisions that some rows name.
      *
      * @param  array<int, array<string, string>>  $rows
      */
     private function learn(array $rows): void
     {
-        $numbers = [];
+        $numbers = $named = [];
         foreach ($rows as $row) {
+            $revision = trim($row['revision'] ?? '');
+            if ($revision !== '' && ! isset($this->pinned[Line::pinned($row['component'], $revision)])) {
+                $named[] = [$row['component'], $revision];
+            }
             foreach ([$row['parent'], $row['component']] as $number) {
                 if (! isset($this->items[$number])) {
                     $numbers[$number] = true;
                 }
             }
         }
+        $this->pinned += PinnedRevisions::named($named);
         $rows = DB::select("SELECT i.number, i.id, i.unit, released.code, newest.id AS newest,
                 EXISTS (SELECT 1 FROM structure_lines l WHERE l.revision_id = newest.id AND l.kind = 'design') AS drawn
             FROM items i LEFT JOIN revisions released ON released.item_id = i.id AND released.status = 'released'

@@ -24,7 +24,7 @@ final readonly class ItemSearch
     private const TEXT = "number || ' ' || title";
 
     /**
-     * @param  array<string, string>  $asked  words, kind, category, status, used_in, supply, attribute and value: what is empty is not asked
+     * @param  array<string, string>  $asked  words, kind, category (with all that stand under it), status, used_in, supply, attribute and value: what is empty is not asked
      * @return list<ItemRow> products first, by number; if they are nearly so only, the nearest first
      */
     public function find(array $asked): array
@@ -111,7 +111,8 @@ final readonly class ItemSearch
             }
         }
         if (($asked['category'] ?? '') !== '') {
-            $query->whereRelation('category', 'code', $asked['category']);
+            $query->whereRaw('category_id IN (WITH RECURSIVE inside AS (SELECT id FROM categories WHERE code = ?
+                UNION SELECT c.id FROM inside JOIN categories c ON c.parent_id = inside.id) SELECT id FROM inside)', [$asked['category']]);
         }
         match ($asked['status'] ?? '') {
             '' => null,

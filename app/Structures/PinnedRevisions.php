@@ -22,13 +22,23 @@ final readonly class PinnedRevisions
                 $named[$line->below()] = [$line->component, $line->revision];
             }
         }
+
+        return self::named(array_values($named));
+    }
+
+    /**
+     * @param  list<array{string, string}>  $named  item numbers and codes
+     * @return array<string, int> the same
+     */
+    public static function named(array $named): array
+    {
         if ($named === []) {
             return [];
         }
         $ids = [];
         foreach (DB::select("SELECT i.number, r.code, r.id FROM jsonb_array_elements(?::jsonb) AS named
             JOIN items i ON i.number = named ->> 0 JOIN revisions r ON r.item_id = i.id AND r.code = named ->> 1
-            WHERE r.status IN ('released', 'superseded', 'obsolete')", [json_encode(array_values($named), JSON_THROW_ON_ERROR)]) as $row) {
+            WHERE r.status IN ('released', 'superseded', 'obsolete')", [json_encode($named, JSON_THROW_ON_ERROR)]) as $row) {
             $ids[Line::pinned($row->number, $row->code)] = $row->id;
         }
 

@@ -46,6 +46,7 @@ final readonly class SummaryReader
         }
         $items = ItemRows::byId($ids);
         $costs = DB::table('items')->whereIn('id', $ids)->pluck('standard_cost', 'id');
+        $revisions = $index->revisionsAt($shown);
         $numbers = Item::query()->whereIn('id', $named)->pluck('number', 'id');
         /** @param  list<int>  $positions */
         $names = static fn (array $positions): array => array_values(array_map(
@@ -57,12 +58,12 @@ final readonly class SummaryReader
             (string) Money::ofTenThousandths($rollUp->cost), FixedPoint::format($rollUp->mass, self::MASS_PLACES), $rollUp->lead, $names($rollUp->chain),
             count($rollUp->withoutCost), count($rollUp->withoutMass), count($rollUp->withoutLead),
             $names($rollUp->withoutCost), $names($rollUp->withoutMass), $names($rollUp->withoutLead),
-            array_map(static function (int $position) use ($index, $items, $costs, $explosion): SummaryRow {
+            array_map(static function (int $position) use ($index, $items, $costs, $explosion, $revisions): SummaryRow {
                 $id = $index->positions->item($position);
                 $quantity = $explosion->quantity($position);
 
                 return new SummaryRow(
-                    $items[$id], $index->revisionAt($position), $explosion->level($position), (string) $quantity,
+                    $items[$id], $revisions[$position] ?? null, $explosion->level($position), (string) $quantity,
                     $costs[$id] === null ? null : (string) Money::ofTenThousandths($costs[$id])->times($quantity),
                 );
             }, $shown),

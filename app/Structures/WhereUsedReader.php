@@ -58,10 +58,11 @@ final readonly class WhereUsedReader
         }
         $known = ItemRows::byId(array_map($index->positions->item(...), array_keys($page)));
         $numbers = Item::query()->toBase()->whereIn('id', array_keys($ids))->pluck('number', 'id');
+        $revisions = $index->revisionsAt(array_keys($page));
         $rows = [];
         foreach ($page as $position => [$level, $quantity]) {
             $rows[] = new UsedInRow(
-                $known[$index->positions->item($position)], $index->revisionAt($position), $level, (string) $quantity, $item->unit->value,
+                $known[$index->positions->item($position)], $revisions[$position] ?? null, $level, (string) $quantity, $item->unit->value,
                 array_map(static fn (int $id): string => $numbers[$id], array_keys($through[$position])), ! self::isUsed($index, $position, $day),
             );
         }
@@ -84,10 +85,11 @@ final readonly class WhereUsedReader
         }
         $shown = array_slice($quantities, 0, self::DIRECT, true);
         $known = ItemRows::byId(array_values(array_unique(array_map($index->positions->item(...), array_keys($shown)))));
+        $revisions = $index->revisionsAt(array_keys($shown));
         $rows = [];
         foreach ($shown as $parent => $quantity) {
             $rows[] = new UsedInRow(
-                $known[$index->positions->item($parent)], $index->revisionAt($parent), 1, (string) $quantity, $item->unit->value, [$item->number],
+                $known[$index->positions->item($parent)], $revisions[$parent] ?? null, 1, (string) $quantity, $item->unit->value, [$item->number],
                 ! self::isUsed($index, $parent, $day),
             );
         }
@@ -131,6 +133,7 @@ final readonly class WhereUsedReader
     private static function rows(StructureIndex $index, array $asked): array
     {
         $shownIds = $through = $throughIds = [];
+        $revisions = $index->revisionsAt(array_values(array_unique(array_merge(...array_column($asked, 2)))));
         foreach ($asked as [$item, $used, $shown]) {
             foreach ($shown as $parent) {
                 $through[$item->id][$parent] = array_map($index->positions->item(...), $used->through($parent));
@@ -145,7 +148,7 @@ final readonly class WhereUsedReader
         foreach ($asked as [$item, $used, $shown]) {
             $answer[$item->number] = array_map(static fn (int $parent): UsedInRow => new UsedInRow(
                 $known[$index->positions->item($parent)],
-                $index->revisionAt($parent),
+                $revisions[$parent] ?? null,
                 $used->level($parent),
                 (string) $used->quantity($parent),
                 $item->unit->value,

@@ -15,10 +15,18 @@ use Orthotaxis\Core\Quantity\Money;
 final class CatalogueSeeder extends Seeder
 {
     private const CATEGORIES = [
+        'sold' => 'What is sold', 'mechanical' => 'Mechanics', 'electrical' => 'Electrics', 'small' => 'Small parts and packing', 'papers' => 'Papers',
         'product' => 'Products', 'kit' => 'Spares kits', 'pump' => 'Pump', 'sampling' => 'Sampling unit', 'case' => 'Case',
         'suction' => 'Suction line', 'controller' => 'Controller', 'electronics' => 'Electronic components', 'power' => 'Power',
         'cooling' => 'Cooling', 'cable' => 'Cables', 'fastener' => 'Fasteners', 'consumable' => 'Consumables', 'label' => 'Labels',
         'packaging' => 'Packaging', 'document' => 'Documents', 'drawing' => 'Drawings',
+    ];
+
+    /** @var array<string, string> category => the one it stands under */
+    private const UNDER = [
+        'product' => 'sold', 'kit' => 'sold', 'pump' => 'sampling', 'sampling' => 'mechanical', 'case' => 'mechanical', 'suction' => 'sampling',
+        'controller' => 'electrical', 'electronics' => 'controller', 'power' => 'electrical', 'cooling' => 'mechanical', 'cable' => 'electrical',
+        'fastener' => 'small', 'consumable' => 'small', 'label' => 'small', 'packaging' => 'small', 'document' => 'papers', 'drawing' => 'papers',
     ];
 
     private const PREFIXES = [
@@ -34,9 +42,12 @@ final class CatalogueSeeder extends Seeder
         $categories = [];
         foreach (self::CATEGORIES as $code => $name) {
             $categories[$code] = Category::query()->create([
-                'code' => $code, 'name' => $name, 'number_prefix' => self::PREFIXES[$code], 'number_width' => 4,
+                'code' => $code, 'name' => $name, 'number_prefix' => self::PREFIXES[$code] ?? '', 'number_width' => 4,
                 'asked' => $code === 'electronics' ? [['name' => 'package', 'label' => 'Package', 'required' => true], ['name' => 'tolerance', 'label' => 'Tolerance', 'required' => false]] : [],
             ])->id;
+        }
+        foreach (self::UNDER as $code => $over) {
+            Category::query()->where('code', $code)->update(['parent_id' => $categories[$over]]);
         }
         $rows = [];
         $drawing = 0;

@@ -19,7 +19,7 @@ beforeEach(function (): void {
 });
 
 const ITEMS = "number,title,kind,category,unit,standard_cost,revision\n300-1,Bracket,assembly,pump,pc,,\n300-2,\"Plate, \"\"thin\"\"\",part,pump,pc,1.25,A\n300-3,Rod,part,pump,m,,A\n";
-const LINES = "parent,find,component,quantity,unit,notes\n300-1,10,300-2,2,pc,\"left, right\"\n300-1,20,300-3,250,mm,\n";
+const LINES = "parent,find,component,quantity,unit,notes,revision\n300-1,10,300-2,2,pc,\"left, right\",A\n300-1,20,300-3,250,mm,,\n";
 
 it('takes over items and then their structures, released from the day given', function (): void {
     ($this->bring)('items', ITEMS)->assertOk();
@@ -43,7 +43,7 @@ it('gives out what it takes in: CSV, XLSX and JSON of a structure read in again 
     ($this->bring)('structures', $file, name: "again.{$format}")->assertOk();
     expect(($this->last)()->faults)->toBe([])->and(($this->last)()->state)->toBe('done');
     $lines = fn (string $number): array => $this->world->as('vera', 'GET', "/items/{$number}/structure")->json('rows.*.line');
-    expect($lines('300-1'))->toBe($lines('300-OLD'))->toHaveCount(2);
+    expect($lines('300-1'))->toBe($lines('300-OLD'))->toHaveCount(2)->and($lines('300-1')[0]['revision'])->toBe('A');
 })->with(['csv', 'xlsx', 'json']);
 
 it('gives out all items as a table that can be taken over elsewhere', function (): void {

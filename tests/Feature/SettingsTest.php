@@ -28,6 +28,27 @@ it('asks the items of a category for what an administrator sets', function (): v
     $this->world->as('tomas', 'PATCH', '/categories/pump', ['number_prefix' => '200-', 'number_width' => 5, 'number_check' => false, 'sequence' => 'numbers'])->assertOk()->assertJsonPath('0.attributes.0.label', 'Flow')->assertJsonPath('0.sequence', 'numbers');
 });
 
+it('puts categories under one another, never under themselves', function (): void {
+    $rule = ['number_prefix' => '', 'number_width' => 4, 'number_check' => false];
+    $names = fn (): array => array_column($this->world->as('vera', 'GET', '/categories')->assertOk()->json(), 'under', 'code');
+    $this->world->as('mira', 'POST', '/categories', ['name' => 'Mechanics'] + $rule)->assertForbidden();
+    $this->world->as('tomas', 'POST', '/categories', ['name' => ' '] + $rule)->assertStatus(422)->assertJsonStructure(['errors' => ['name']]);
+    $this->world->as('tomas', 'POST', '/categories', ['name' => 'Mechanics'] + $rule)->assertOk();
+    $this->world->as('tomas', 'POST', '/categories', ['name' => 'mechanics'] + $rule)->assertStatus(422)->assertJsonStructure(['errors' => ['name']]);
+    $this->world->as('tomas', 'PATCH', '/categories/pump', ['under' => 'mechanics', 'name' => 'Pump parts'] + $rule)->assertOk();
+    expect($names())->toBe(['mechanics' => null, 'pump' => 'mechanics']);
+    foreach ([['mechanics', 'pump'], ['mechanics', 'mechanics'], ['pump', 'nothing']] as [$code, $under]) {
+        $this->world->as('tomas', 'PATCH', "/categories/{$code}", ['under' => $under] + $rule)->assertStatus(422)->assertJsonStructure(['errors' => ['under']]);
+    }
+    // Without a word about it, it stays; what is asked for above finds what is below.
+    $this->world->as('tomas', 'PATCH', '/categories/pump', $rule)->assertOk();
+    expect($names()['pump'])->toBe('mechanics')
+        ->and($this->world->as('vera', 'GET', '/items?category=mechanics')->json('*.number'))->toBe($this->world->as('vera', 'GET', '/items?category=pump')->json('*.number'))->not->toBe([]);
+    $this->world->as('tomas', 'PATCH', '/categories/pump', ['under' => null] + $rule)->assertOk();
+    expect($names()['pump'])->toBeNull();
+    $this->world->as('tomas', 'PATCH', '/categories/none', $rule)->assertNotFound();
+});
+
 it('keeps pages for everybody by themselves', function (): void {
     $keep = fn (string $address, string $name, string $by = 'mira') => $this->world->as($by, 'POST', '/favourites', ['address' => $address, 'name' => $name]);
     $keep('/items?category=pump&status=in_work', 'Pumps in work')->assertOk()->assertJsonPath('0.address', '/items?category=pump&status=in_work');

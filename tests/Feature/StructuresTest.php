@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 use App\Structures\Commands\IndexStructures;
 use App\Structures\Index\IndexFolder;
+use App\Structures\Index\KeptAnswer;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Picture;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Orthotaxis\Core\Adjacency\Explosion;
+use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Structure\StructureKind;
+use Tests\Core\Support\Web;
 use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
@@ -221,4 +224,17 @@ it('tells which open orders would begin or cease to use an item', function (): v
     expect($told('200-0041'))->toBe(["{$order} adds 200-0010"])->and($told('200-0040'))->toBe(["{$order} ends 200-0010"])->and($told('200-0042'))->toBe(["{$order} ends 200-0010"])->and($told('600-0014'))->toBe([]);
     $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")->assertOk();
     expect($told('200-0042'))->toBe([]);
+});
+
+it('reads an answer that was kept to its end, though another worker begins anew meanwhile', function (): void {
+    $path = tempnam(sys_get_temp_dir(), 'used').'.bin';
+    $adjacency = Web::of([[1, 2, 2], [2, 3, '1.5'], [4, 3, 1]]);
+    KeptAnswer::keep($path, WhereUsed::of($adjacency, 3, 100), $adjacency->size);
+    $kept = KeptAnswer::open($path) ?? throw new RuntimeException('It was not kept.');
+    unlink($path);
+    expect($kept->total)->toBe(3)->and($kept->tops)->toBe(2)
+        ->and(array_map(static fn (array $at): string => "{$at[0]} {$at[1]}", $kept->page(false, 0, 10)))->toBe([2 => '1 1.5', 4 => '1 1', 1 => '2 3'])
+        ->and(array_keys($kept->page(true, 1, 10)))->toBe([1])
+        ->and($kept->level(3))->toBe(0)
+        ->and(KeptAnswer::open($path))->toBeNull();
 });

@@ -7,23 +7,52 @@ namespace App\Structures\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Models\Category;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Numbering\NumberRule;
+use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Revision\Sequence;
 
-/** Sets how the items of a category are numbered and revised and what they are asked for, from now on. What is numbered keeps its number. */
+/** Sets what a category is called and stands under, how its items are numbered and revised and what they are asked for, from now on. What is numbered keeps its number. */
 final readonly class SetCategory
 {
     public function __construct(private Ledger $ledger) {}
 
-    /** @param  list<array{name: string, label: string, required: bool}>|null  $asked  null to leave it as it is */
-    public function __invoke(Person $by, string $code, NumberRule $rule, ?Sequence $sequence, ?array $asked): void
+    /**
+     * @param  ?string  $name  null to leave it as it is
+     * @param  ?string  $under  the code of a category; empty: it stands under none; null to leave it where it is
+     * @param  list<array{name: string, label: string, required: bool}>|null  $asked  null to leave it as it is
+     */
+    public function __invoke(Person $by, string $code, ?string $name, ?string $under, NumberRule $rule, ?Sequence $sequence, ?array $asked): void
     {
-        DB::transaction(function () use ($by, $code, $rule, $sequence, $asked): void {
-            $category = Category::query()->lockForUpdate()->where('code', $code)->firstOrFail();
-            $values = ['number_prefix' => $rule->prefix, 'number_width' => $rule->width, 'number_check' => $rule->checkDigit, 'sequence' => $sequence?->value, 'asked' => $asked ?? $category->asked];
+        DB::transaction(function () use ($by, $code, $name, $under, $rule, $sequence, $asked): void {
+            // All of them, so that two who move categories at once take turns.
+            $all = Category::query()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+            $category = $all->firstWhere('code', $code) ?? throw (new ModelNotFoundException)->setModel(Category::class);
+            $values = [
+                'name' => $name ?? $category->name, 'parent_id' => $under === null ? $category->parent_id : self::over($all, $category, $under),
+                'number_prefix' => $rule->prefix, 'number_width' => $rule->width, 'number_check' => $rule->checkDigit, 'sequence' => $sequence?->value, 'asked' => $asked ?? $category->asked,
+            ];
             $category->update($values);
             $this->ledger->record($by->login, 'category.set', $code, $values);
         });
+    }
+
+    /**
+     * @param  Collection<int, Category>  $all  by id
+     *
+     * @throws Refusal when it would stand under itself
+     */
+    private static function over(Collection $all, Category $category, string $under): ?int
+    {
+        $over = $all->firstWhere('code', $under);
+        for ($one = $over; $one !== null; $one = $all->get($one->parent_id ?? 0)) {
+            if ($one->id === $category->id) {
+                throw Refusal::at('under', "{$category->name} would stand under itself.");
+            }
+        }
+
+        return $over?->id;
     }
 }

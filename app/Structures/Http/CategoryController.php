@@ -9,6 +9,7 @@ use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Models\Person;
+use App\Structures\Actions\AddCategory;
 use App\Structures\Actions\SetCategory;
 use App\Structures\Data\CategoryRow;
 use App\Structures\Models\Category;
@@ -23,14 +24,23 @@ final class CategoryController
     #[OkList(CategoryRow::class), Refused]
     public function index(): JsonResponse
     {
-        return new JsonResponse(Category::query()->withCount('items')->orderBy('name')->get()->map(CategoryRow::of(...)));
+        return new JsonResponse(Category::query()->with('over')->withCount('items')->orderBy('name')->get()->map(CategoryRow::of(...)));
     }
 
     #[OA\Patch(path: '/api/categories/{code}', operationId: 'setCategory', tags: ['set-up'])]
     #[InPath('code'), Takes(CategoryRule::class), OkList(CategoryRow::class), Refused]
     public function update(string $code, CategoryRule $request, #[CurrentUser] Person $person, SetCategory $action): JsonResponse
     {
-        $action($person, $code, $request->rule(), Sequence::tryFrom($request->string('sequence')->toString()), $request->asked());
+        $action($person, $code, $request->name(), $request->has('under') ? $request->string('under')->toString() : null, $request->rule(), Sequence::tryFrom($request->string('sequence')->toString()), $request->asked());
+
+        return $this->index();
+    }
+
+    #[OA\Post(path: '/api/categories', operationId: 'addCategory', tags: ['set-up'])]
+    #[Takes(CategoryRule::class), OkList(CategoryRow::class), Refused]
+    public function store(CategoryRule $request, #[CurrentUser] Person $person, AddCategory $action): JsonResponse
+    {
+        $action($person, (string) $request->name(), $request->string('under')->toString(), $request->rule());
 
         return $this->index();
     }

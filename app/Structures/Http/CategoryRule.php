@@ -10,8 +10,10 @@ use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Numbering\NumberRule;
 use Orthotaxis\Core\Revision\Sequence;
 
-/** How the items of a category are numbered and revised, and what they are asked for. */
+/** What a category is called and stands under, how its items are numbered and revised, and what they are asked for. */
 #[OA\Schema(required: ['number_prefix', 'number_width', 'number_check'], properties: [
+    new OA\Property(property: 'name', type: 'string', description: 'without it, it stays as it is'),
+    new OA\Property(property: 'under', type: 'string', description: 'code of a category; null: it stands under none; without it, it stays where it is', nullable: true),
     new OA\Property(property: 'number_prefix', type: 'string'),
     new OA\Property(property: 'number_width', type: 'integer'),
     new OA\Property(property: 'number_check', type: 'boolean', description: 'whether a check digit follows'),
@@ -28,6 +30,7 @@ final class CategoryRule extends FormRequest
     public function rules(): array
     {
         return [
+            'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'string', 'max:120'], 'under' => 'sometimes|nullable|string|exists:categories,code',
             'number_prefix' => 'present|nullable|string', 'number_width' => 'required|integer', 'number_check' => 'required|boolean',
             'sequence' => ['nullable', Rule::enum(Sequence::class)],
             'attributes' => 'sometimes|array|max:40', 'attributes.*.name' => 'nullable|string|regex:/^[a-z0-9_]{1,60}$/',
@@ -39,9 +42,16 @@ final class CategoryRule extends FormRequest
     public function messages(): array
     {
         return [
+            'name.*' => 'Say what it is called, in at most 120 characters.', 'under.*' => 'There is no such category.',
             'number_width.*' => 'The counter has 1 to 12 digits.', 'sequence.*' => 'Choose the sequence of revisions.',
             'attributes.*.label.required' => 'Say what it is called.', 'attributes.*.label.max' => 'At most 60 characters.', 'attributes.*.label.distinct' => 'This is asked for twice.',
         ];
+    }
+
+    /** Null to leave it as it is. */
+    public function name(): ?string
+    {
+        return $this->has('name') ? $this->string('name')->trim()->toString() : null;
     }
 
     public function rule(): NumberRule

@@ -27,17 +27,19 @@ final class KeptAnswer
     /** The levels of all positions, read when the first is asked for. */
     private ?string $levels = null;
 
-    private function __construct(private readonly string $path, public readonly int $total, public readonly int $tops, private readonly int $size) {}
+    /** @param  resource  $file  held open: another worker may begin anew while this one reads */
+    private function __construct(private readonly mixed $file, public readonly int $total, public readonly int $tops, private readonly int $size) {}
 
     public static function open(string $path): ?self
     {
-        $head = is_file($path) ? file_get_contents($path, false, null, 0, self::HEAD) : false;
-        if ($head === false || strlen($head) < self::HEAD) {
+        // It may be gone between looking for it and opening it, so only opening it tells.
+        $file = @fopen($path, 'rb');
+        if ($file === false) {
             return null;
         }
-        [$total, $tops, $size] = self::numbers('q3', $head);
+        [$total, $tops, $size] = self::numbers('q3', (string) stream_get_contents($file, self::HEAD));
 
-        return new self($path, $total, $tops, $size);
+        return new self($file, $total, $tops, $size);
     }
 
     /** @param  int  $size  positions are below it */
@@ -52,7 +54,7 @@ final class KeptAnswer
         }
         $others = glob(dirname($path).'/used-*.bin') ?: [];
         if (count($others) >= self::MOST) {
-            array_map(unlink(...), $others);
+            array_map(static fn (string $other): bool => @unlink($other), $others);
         }
         $unfinished = $path.'.'.bin2hex(random_bytes(4));
         file_put_contents($unfinished, pack('q3', count($used->parents), count($tops), $size).pack('V*', ...$used->parents).pack('q*', ...$quantities).pack('V*', ...$tops).$levels);
@@ -83,7 +85,7 @@ final class KeptAnswer
     /** 0 where the item is not in it. */
     public function level(int $position): int
     {
-        $this->levels ??= (string) file_get_contents($this->path, false, null, self::HEAD + 12 * $this->total + 4 * $this->tops);
+        $this->levels ??= (string) stream_get_contents($this->file, $this->size, self::HEAD + 12 * $this->total + 4 * $this->tops);
 
         return $position >= $this->size ? 0 : ord($this->levels[$position]);
     }
@@ -91,7 +93,7 @@ final class KeptAnswer
     /** @return list<int> */
     private function read(string $format, int $at, int $count, int $bytes): array
     {
-        return $count <= 0 ? [] : self::numbers("{$format}*", (string) file_get_contents($this->path, false, null, $at, max(0, $count * $bytes)));
+        return $count <= 0 ? [] : self::numbers("{$format}*", (string) stream_get_contents($this->file, $count * $bytes, $at));
     }
 
     /** @return list<int> */

@@ -167,13 +167,17 @@ final readonly class StructureIndex
         }
     }
 
-    /** The code of the one revision that stands at a position; null where whatever applies on the day does. */
-    public function revisionAt(int $position): ?string
+    /**
+     * @param  list<int>  $positions
+     * @return array<int, string> the code of the one revision that stands at a position, where it is not whatever applies on the day
+     */
+    public function revisionsAt(array $positions): array
     {
-        $revision = $this->positions->revision($position);
+        $revisions = array_filter(array_combine($positions, array_map($this->positions->revision(...), $positions)), static fn (?int $revision): bool => $revision !== null);
+        /** @var array<int, string> $codes */
+        $codes = $revisions === [] ? [] : DB::table('revisions')->whereIntegerInRaw('id', array_values(array_unique($revisions)))->pluck('code', 'id')->all();
 
-        // Few lines name a revision, so few questions are asked.
-        return $revision === null ? null : (string) DB::table('revisions')->where('id', $revision)->value('code');
+        return array_map(static fn (int $revision): string => $codes[$revision], $revisions);
     }
 
     /**

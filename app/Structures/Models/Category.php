@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Structures\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Orthotaxis\Core\Revision\Sequence;
 
 /**
  * @property int $id
+ * @property ?int $parent_id the category it stands under
  * @property string $code
  * @property string $name
  * @property ?Sequence $sequence the revision sequence of its items; null: as their kind says
@@ -19,12 +21,19 @@ use Orthotaxis\Core\Revision\Sequence;
  * @property int $number_next
  * @property list<array{name: string, label: string, required: bool}> $asked what its items are asked for
  * @property-read ?int $items_count
+ * @property-read ?Category $over
  */
 final class Category extends Model
 {
     public $timestamps = false;
 
     protected $casts = ['sequence' => Sequence::class, 'number_check' => 'boolean', 'asked' => 'array'];
+
+    /** @return BelongsTo<Category, $this> */
+    public function over(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'parent_id');
+    }
 
     /** @return HasMany<Item, $this> */
     public function items(): HasMany

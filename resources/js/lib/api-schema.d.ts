@@ -765,7 +765,7 @@ export interface paths {
         };
         get: operations["categories"];
         put?: never;
-        post?: never;
+        post: operations["addCategory"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1666,6 +1666,8 @@ export interface components {
         CategoryRow: {
             code: string;
             name: string;
+            /** @description the code of the category it stands under */
+            under: string | null;
             /**
              * @description null: as the kind of the item says
              * @enum {string|null}
@@ -1877,7 +1879,10 @@ export interface components {
             top: boolean;
         };
         CategoryRule: {
-            /** @description How the items of a category are numbered and revised, and what they are asked for. */
+            /** @description without it, it stays as it is */
+            name?: string;
+            /** @description code of a category; null: it stands under none; without it, it stays where it is */
+            under?: string | null;
             number_prefix: string;
             number_width: number;
             /** @description whether a check digit follows */
@@ -3775,6 +3780,39 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CategoryRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addCategory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CategoryRule"];
+            };
+        };
         responses: {
             /** @description As asked. */
             200: {

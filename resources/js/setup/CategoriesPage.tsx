@@ -8,6 +8,7 @@ import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
 import { CategoryForm } from './CategoryForm';
+import { NewCategory } from './NewCategory';
 import { KindSequences } from './KindSequences';
 
 /** How the items of each category are numbered and revised from now on, and what they are asked for. */
@@ -22,7 +23,15 @@ export function CategoriesPage() {
           <table aria-label="Categories" className="w-full max-w-5xl border-collapse border-y border-strong bg-sheet">
             <thead>
               <tr className="border-b border-strong text-left text-sm text-soft">
-                {['Category', 'Numbers begin with', 'Digits', 'Check digit', 'Revisions', 'Asks for'].map((head) => (
+                {[
+                  'Category',
+                  'Stands under',
+                  'Numbers begin with',
+                  'Digits',
+                  'Check digit',
+                  'Revisions',
+                  'Asks for',
+                ].map((head) => (
                   <th key={head} className="px-2 py-1 font-medium">
                     {head}
                   </th>
@@ -37,12 +46,13 @@ export function CategoriesPage() {
               {rows.map((row) => (
                 <tr key={row.code} className="border-b border-rule align-top">
                   {open === row.code ? (
-                    <td colSpan={8} className="p-3">
-                      <CategoryForm category={row} onDone={() => setOpen('')} />
+                    <td colSpan={9} className="p-3">
+                      <CategoryForm category={row} categories={rows} onDone={() => setOpen('')} />
                     </td>
                   ) : (
                     <>
                       <td className="px-2 py-1">{row.name}</td>
+                      <td className="px-2 py-1">{rows.find(({ code }) => code === row.under)?.name}</td>
                       <td className="px-2 py-1 font-mono text-[0.84rem]">{row.number_prefix}</td>
                       <td className="px-2 py-1">{row.number_width}</td>
                       <td className="px-2 py-1">{row.number_check ? 'yes' : 'no'}</td>
@@ -71,6 +81,7 @@ export function CategoriesPage() {
           </table>
         )}
       </Loading>
+      {maySet && <NewCategory />}
       <KindSequences />
     </Page>
   );

@@ -11,11 +11,23 @@ import { ProblemNotice } from '../ui/Notice';
 import { Select } from '../ui/Select';
 
 const AS_KIND = 'as_kind';
+const NONE = 'none';
+
+const namesOf = (categories: Props['categories']) =>
+  Object.fromEntries(categories.map(({ code, name }) => [code, name]));
+
+interface Props {
+  category: Schemas['CategoryRow'];
+  categories: Schemas['CategoryRow'][];
+  onDone: () => void;
+}
 
 /** The settings of one category. */
-export function CategoryForm({ category, onDone }: { category: Schemas['CategoryRow']; onDone: () => void }) {
+export function CategoryForm({ category, categories, onDone }: Props) {
   const client = useQueryClient();
   const [rule, setRule] = useState({
+    name: category.name,
+    under: category.under ?? NONE,
     number_prefix: category.number_prefix,
     number_width: String(category.number_width),
     number_check: category.number_check,
@@ -29,6 +41,7 @@ export function CategoryForm({ category, onDone }: { category: Schemas['Category
           params: { path: { code: category.code } },
           body: {
             ...rule,
+            under: rule.under === NONE ? null : rule.under,
             number_width: Number(rule.number_width),
             sequence: rule.sequence === AS_KIND ? null : (rule.sequence as keyof typeof sequences),
           },
@@ -52,14 +65,23 @@ export function CategoryForm({ category, onDone }: { category: Schemas['Category
       }}
     >
       <div className="flex flex-wrap items-start gap-4">
-        <b className="mt-6 w-36 font-semibold">{category.name}</b>
-        <Field label="Numbers begin with" error={save.error?.at('number_prefix')}>
+        <Field label="Name" className="w-36" error={save.error?.at('name')}>
+          <Input value={rule.name} onChange={(event) => setRule({ ...rule, name: event.target.value })} />
+        </Field>
+        <Field label="Stands under" className="w-48" error={save.error?.at('under')}>
+          <Select
+            value={rule.under}
+            onChange={(under) => setRule({ ...rule, under })}
+            options={{ [NONE]: 'None', ...namesOf(categories.filter(({ code }) => code !== category.code)) }}
+          />
+        </Field>
+        <Field label="Numbers begin with" className="w-36" error={save.error?.at('number_prefix')}>
           <Input
             value={rule.number_prefix}
             onChange={(event) => setRule({ ...rule, number_prefix: event.target.value })}
           />
         </Field>
-        <Field label="Digits of the counter" error={save.error?.at('number_width')}>
+        <Field label="Digits of the counter" className="w-36" error={save.error?.at('number_width')}>
           <Input
             value={rule.number_width}
             onChange={(event) => setRule({ ...rule, number_width: event.target.value })}
@@ -81,7 +103,7 @@ export function CategoryForm({ category, onDone }: { category: Schemas['Category
           Check digit
         </label>
       </div>
-      <fieldset className="ml-40 space-y-1.5">
+      <fieldset className="space-y-1.5">
         <legend className="text-sm font-medium text-soft">What its items are asked for</legend>
         {rule.attributes.map((asked, at) => (
           <div key={asked.name || at} className="flex items-start gap-3">
@@ -118,7 +140,7 @@ export function CategoryForm({ category, onDone }: { category: Schemas['Category
           Ask for something more
         </Button>
       </fieldset>
-      <span className="ml-40 flex gap-2">
+      <span className="flex gap-2">
         <Button type="submit" look="main" busy={save.isPending}>
           Save
         </Button>
@@ -126,7 +148,10 @@ export function CategoryForm({ category, onDone }: { category: Schemas['Category
           Leave it
         </Button>
       </span>
-      <ProblemNotice problem={save.error} shown={['number_prefix', 'number_width', 'sequence', ...shown]} />
+      <ProblemNotice
+        problem={save.error}
+        shown={['name', 'under', 'number_prefix', 'number_width', 'sequence', ...shown]}
+      />
     </form>
   );
 }

@@ -11,6 +11,7 @@ import { Page } from '../ui/Page';
 import { SaveAs } from '../ui/SaveAs';
 import { SearchInput } from '../ui/SearchInput';
 import { Select } from '../ui/Select';
+import { CategoryTree } from './CategoryTree';
 import { itemColumns } from './itemColumns';
 
 const ANY = 'any';
@@ -77,11 +78,6 @@ export function ItemsPage() {
           className="!w-56"
           onWords={(next) => set('words', next)}
         />
-        {filter(
-          'category',
-          'Any category',
-          Object.fromEntries((categories.data ?? []).map((one) => [one.code, `${one.name}, ${one.items}`])),
-        )}
         {filter('kind', 'Any kind', itemKinds)}
         {filter('status', 'Any status', {
           released: 'Released',
@@ -120,20 +116,27 @@ export function ItemsPage() {
           </Button>
         )}
       </div>
-      <Loading query={items}>
-        {(rows) => (
-          <DataTable
-            label="Items"
-            caption={rows.length === 200 ? 'The first 200; write more to narrow it down' : `${rows.length} items`}
-            exportName="items"
-            rows={rows}
-            columns={itemColumns}
-            keyOf={(item) => item.number}
-            onOpen={(item) => void navigate(`/items/${item.number}`)}
-            empty={words === '' ? 'No item has all of these properties.' : `No item reads like “${words}”.`}
-          />
-        )}
-      </Loading>
+      <div className="grid grid-cols-[13rem_1fr] gap-6">
+        <CategoryTree
+          categories={categories.data ?? []}
+          chosen={params.get('category') ?? ''}
+          onChoose={(code) => set('category', code)}
+        />
+        <Loading query={items}>
+          {(rows) => (
+            <DataTable
+              label="Items"
+              caption={rows.length === 200 ? 'The first 200; write more to narrow it down' : `${rows.length} items`}
+              exportName="items"
+              rows={rows}
+              columns={itemColumns}
+              keyOf={(item) => item.number}
+              onOpen={(item) => void navigate(`/items/${item.number}`)}
+              empty={words === '' ? 'No item has all of these properties.' : `No item reads like “${words}”.`}
+            />
+          )}
+        </Loading>
+      </div>
     </Page>
   );
 }
