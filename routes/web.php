@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Attachments\Http\ChangeFileController;
 use App\Changes\Http\AdoptionController;
 use App\Changes\Http\ChangeController;
 use App\Changes\Http\IterationController;
@@ -19,6 +20,7 @@ use App\People\Http\PeopleController;
 use App\People\Http\SessionController;
 use App\Planning\Http\ExposureController;
 use App\Releases\Http\HandoverController;
+use App\Reports\Http\ReportController;
 use App\Structures\Http\CategoryController;
 use App\Structures\Http\CompareController;
 use App\Structures\Http\ItemController;
@@ -86,11 +88,34 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::get('/changes', [ChangeController::class, 'index']);
     Route::get('/dossiers/{number}', [ChangeController::class, 'show']);
 
+    Route::get('/reports-like', [ReportController::class, 'like']);
+    Route::controller(ReportController::class)->prefix('reports')->group(static function () use ($may): void {
+        Route::get('/', 'index');
+        Route::post('/', 'store')->middleware($may(Ability::ReportProblem));
+        Route::get('/{number}', 'show');
+        Route::post('/{number}/reply', 'reply')->middleware($may(Ability::ReportProblem));
+        Route::post('/{number}/answer', 'answer')->middleware($may(Ability::AssessRequest));
+        Route::post('/{number}/return', 'sendBack')->middleware($may(Ability::AssessRequest));
+        Route::post('/{number}/duplicate', 'duplicate')->middleware($may(Ability::AssessRequest));
+        Route::post('/{number}/reopening', 'reopen')->middleware($may(Ability::AssessRequest));
+        Route::put('/{number}/requests/{request}', 'gather')->middleware($may(Ability::AssessRequest));
+        Route::delete('/{number}/requests/{request}', 'apart')->middleware($may(Ability::AssessRequest));
+    });
+    Route::controller(ChangeFileController::class)->group(static function () use ($may): void {
+        Route::get('/change-files/{id}', 'content')->whereUuid('id');
+        Route::delete('/change-files/{id}', 'takeAway')->whereUuid('id')->middleware($may(Ability::ReportProblem));
+        Route::post('/requests/{number}/files', 'toRequest')->middleware($may(Ability::ReportProblem));
+        Route::post('/reports/{number}/files', 'toReport')->middleware($may(Ability::ReportProblem));
+    });
+
     Route::controller(RequestController::class)->prefix('requests')->group(static function () use ($may): void {
         Route::post('/', 'store')->middleware($may(Ability::RaiseRequest));
         Route::post('/{number}/answer', 'answer')->middleware($may(Ability::RaiseRequest));
         Route::post('/{number}/finding', 'assess')->middleware($may(Ability::AssessRequest));
         Route::post('/{number}/decision', 'decide')->middleware($may(Ability::DecideRequest));
+        Route::post('/{number}/gathering', 'gather')->middleware($may(Ability::AssessRequest));
+        Route::post('/{number}/apart', 'apart')->middleware($may(Ability::AssessRequest));
+        Route::post('/{number}/split', 'split')->middleware($may(Ability::AssessRequest));
         Route::post('/{number}/order', 'order')->middleware($may(Ability::RaiseOrder));
     });
 

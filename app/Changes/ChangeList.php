@@ -7,12 +7,14 @@ namespace App\Changes;
 use App\Changes\Data\ChangeRow;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
+use App\Reports\Models\ProblemReport;
 use App\Structures\Models\Item;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Report\ReportState;
 
-/** Requests and orders together, newest first. */
+/** Reports, requests and orders together, newest first. */
 final readonly class ChangeList
 {
     private const MOST = 500;
@@ -23,15 +25,17 @@ final readonly class ChangeList
      */
     public function filtered(string $show, string $words, string $priority): array
     {
+        $reports = ProblemReport::query()->with('raisedBy');
         $requests = ChangeRequest::query()->with('raisedBy');
         $orders = ChangeOrder::query()->with(['author', 'editor', 'signer']);
         if ($show !== 'all') {
-            $requests->whereIn('state', [RequestState::Rejected->value, RequestState::Ordered->value], 'and', $show === 'open');
+            $reports->whereIn('state', [ReportState::Open->value, ReportState::Returned->value], 'and', $show !== 'open');
+            $requests->whereIn('state', RequestState::closed(), 'and', $show === 'open');
             $orders->whereIn('state', [OrderState::Closed->value, OrderState::Withdrawn->value], 'and', $show === 'open');
         }
-        foreach ([$requests, $orders] as $query) {
+        foreach ([[$reports, 'severity'], [$requests, 'priority'], [$orders, 'priority']] as [$query, $column]) {
             if ($priority !== '') {
-                $query->where('priority', $priority);
+                $query->where($column, $priority);
             }
             foreach (preg_split('/\s+/', $words, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
                 $query->whereRaw("(number || ' ' || title ILIKE ? OR words @@ plainto_tsquery('english', ?))", ['%'.addcslashes($word, '%_\\').'%', $word]);
@@ -39,7 +43,7 @@ final readonly class ChangeList
             $query->latest('raised_at')->limit(self::MOST);
         }
 
-        return self::merged($requests, $orders);
+        return self::merged($reports, $requests, $orders);
     }
 
     /** @return list<ChangeRow> those that name an item */
@@ -48,19 +52,22 @@ final readonly class ChangeList
         $names = static fn (Builder $items): Builder => $items->where('items.id', $item->id);
 
         return self::merged(
+            ProblemReport::query()->with('raisedBy')->whereHas('items', $names),
             ChangeRequest::query()->with('raisedBy')->whereHas('items', $names),
             ChangeOrder::query()->with(['author', 'editor', 'signer'])->whereHas('items', static fn (Builder $rows): Builder => $rows->where('item_id', $item->id)),
         );
     }
 
     /**
+     * @param  Builder<ProblemReport>  $reports
      * @param  Builder<ChangeRequest>  $requests
      * @param  Builder<ChangeOrder>  $orders
      * @return list<ChangeRow>
      */
-    private static function merged(Builder $requests, Builder $orders): array
+    private static function merged(Builder $reports, Builder $requests, Builder $orders): array
     {
         $rows = [
+            ...$reports->get()->map(ChangeRow::ofReport(...))->all(),
             ...$requests->get()->map(ChangeRow::ofRequest(...))->all(),
             ...$orders->get()->map(ChangeRow::ofOrder(...))->all(),
         ];

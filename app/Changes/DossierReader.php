@@ -43,7 +43,10 @@ final readonly class DossierReader
             $order = $request->orders->last();
         }
         $requests = ChangeRequest::query()
-            ->with(['raisedBy', 'decidedBy', 'orders', 'items.category', 'items.released', 'items.revisingOrders'])
+            ->with([
+                'raisedBy', 'decidedBy', 'orders', 'items.category', 'items.released', 'items.revisingOrders', 'files.person',
+                'reports.raisedBy', 'reports.items', 'reports.requests', 'reports.files.person', 'gathered.raisedBy', 'gathered.files.person', 'gatheredInto', 'splitFrom', 'splitOff',
+            ])
             ->when(
                 $order !== null && $order->number === $number,
                 static fn ($query) => $query->whereRelation('orders', 'change_orders.id', $order?->id),
@@ -125,6 +128,7 @@ final readonly class DossierReader
                 RequestState::Raised => ['Record the finding.'],
                 RequestState::Assessing => ['Approve it, reject it or send it back.'],
                 RequestState::Returned => ["Sent back: {$request->decision_reason}"],
+                RequestState::Gathered => ["Gathered into {$request->gatheredInto?->number}."],
                 default => ['Turn it into an order.'],
             },
             OrderState::Planning => $unmet === [] ? ['Open the items for revision.'] : $unmet,

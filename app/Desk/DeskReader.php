@@ -13,9 +13,11 @@ use App\Desk\Data\DeskTask;
 use App\Desk\Data\StageCount;
 use App\People\Ability;
 use App\People\Models\Person;
+use App\Reports\Models\ProblemReport;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Change\WorkStep;
+use Orthotaxis\Core\Report\ReportState;
 
 /** Finds what needs one person now, from what they may do and what names them. */
 final readonly class DeskReader
@@ -25,11 +27,18 @@ final readonly class DeskReader
     public function read(Person $person): DeskPage
     {
         $requests = ChangeRequest::query()->with('raisedBy')
-            ->whereNotIn('state', [RequestState::Rejected->value, RequestState::Ordered->value])->latest('raised_at')->get();
+            ->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
         $orders = ChangeOrder::query()->with(['author', 'editor', 'signer', 'handovers'])
             ->whereNotIn('state', [OrderState::Closed->value, OrderState::Withdrawn->value])->latest('raised_at')->get();
 
+        $reports = ProblemReport::query()->with('raisedBy')->whereIn('state', [ReportState::Open->value, ReportState::Returned->value])->latest('raised_at')->get();
         $tasks = [];
+        foreach ($reports as $report) {
+            $todo = self::reportTodo($report, $person);
+            if ($todo !== null) {
+                $tasks[] = new DeskTask($todo, ChangeRow::ofReport($report), ($report->settled_at ?? $report->raised_at)->toIso8601String());
+            }
+        }
         foreach ($requests as $request) {
             $todo = self::requestTodo($request, $person);
             if ($todo !== null) {
@@ -44,11 +53,21 @@ final readonly class DeskReader
         }
         usort($tasks, static fn (DeskTask $a, DeskTask $b): int => [Priority::from($a->change->priority)->rank(), $a->since] <=> [Priority::from($b->change->priority)->rank(), $b->since]);
 
-        $rows = [...$requests->map(ChangeRow::ofRequest(...))->all(), ...$orders->map(ChangeRow::ofOrder(...))->all()];
+        $rows = [...$reports->map(ChangeRow::ofReport(...))->all(), ...$requests->map(ChangeRow::ofRequest(...))->all(), ...$orders->map(ChangeRow::ofOrder(...))->all()];
         $newest = $requests->map(ChangeRow::ofRequest(...))->values()->all();
         usort($newest, static fn (ChangeRow $a, ChangeRow $b): int => [Priority::from($a->priority)->rank(), $b->raised_at] <=> [Priority::from($b->priority)->rank(), $a->raised_at]);
+        $critical = $person->mayDo(Ability::WatchCritical) ? array_filter($rows, static fn (ChangeRow $row): bool => $row->priority === Priority::Critical->value && in_array($row->type, ['report', 'request'], true)) : [];
 
-        return new DeskPage($tasks, array_slice($newest, 0, self::NEWEST), self::stages(array_values($rows)));
+        return new DeskPage(array_values($critical), $tasks, array_slice($newest, 0, self::NEWEST), self::stages(array_values($rows)));
+    }
+
+    private static function reportTodo(ProblemReport $report, Person $person): ?string
+    {
+        return match (true) {
+            $report->state === ReportState::Open && $person->mayDo(Ability::AssessRequest) => 'Take in',
+            $report->state === ReportState::Returned && $report->raised_by === $person->id => 'Answer what was asked',
+            default => null,
+        };
     }
 
     private static function requestTodo(ChangeRequest $request, Person $person): ?string

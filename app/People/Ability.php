@@ -7,6 +7,8 @@ namespace App\People;
 /** What a role may allow. The roles that have each are a setting: config/abilities.php. */
 enum Ability: string
 {
+    case ReportProblem = 'report_problem';
+    case WatchCritical = 'watch_critical';
     case RaiseRequest = 'raise_request';
     case AssessRequest = 'assess_request';
     case DecideRequest = 'decide_request';

@@ -13,21 +13,30 @@ enum RequestState: string
     case Approved = 'approved';
     case Rejected = 'rejected';
     case Ordered = 'ordered';
+    /** Gathered into another request, which carries all it says. */
+    case Gathered = 'gathered';
 
     public function mayBecome(self $next): bool
     {
         return in_array($next, match ($this) {
-            self::Raised => [self::Assessing],
-            self::Returned => [self::Assessing, self::Raised],
-            self::Assessing => [self::Approved, self::Rejected, self::Returned],
+            self::Raised => [self::Assessing, self::Gathered],
+            self::Returned => [self::Assessing, self::Raised, self::Gathered],
+            self::Assessing => [self::Approved, self::Rejected, self::Returned, self::Gathered],
             self::Approved => [self::Ordered],
             self::Ordered => [self::Approved],
             self::Rejected => [],
+            self::Gathered => [self::Raised],
         }, true);
     }
 
     public function isOpen(): bool
     {
-        return $this !== self::Rejected && $this !== self::Ordered;
+        return ! in_array($this, self::closed(), true);
+    }
+
+    /** @return list<self> those in which nothing is left to do for it */
+    public static function closed(): array
+    {
+        return [self::Rejected, self::Ordered, self::Gathered];
     }
 }

@@ -20,6 +20,10 @@ use App\Changes\OrderReader;
 use App\CutIn\Actions\ChooseCutIn;
 use App\People\Models\Person;
 use App\Releases\Actions\ReleaseOrder;
+use App\Reports\Actions\GatherReports;
+use App\Reports\Actions\RaiseReport;
+use App\Reports\Actions\SettleReport;
+use App\Reports\Models\ProblemReport;
 use App\Structures\Models\StructureLine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
@@ -27,6 +31,7 @@ use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Report\ReportState;
 
 /** Lets the people of the demo do what people do, on past days, through the same acts as on screen. */
 final class ChangeStory
@@ -65,6 +70,33 @@ final class ChangeStory
     public function request(string $by, string $title, string $reason, string $source, string $site, string $priority, string $description, array $items): string
     {
         return app(RaiseRequest::class)->raise($this->people[$by], compact('title', 'reason', 'source', 'site', 'priority', 'description'), $items)->number;
+    }
+
+    /** @param  list<string>  $items */
+    public function report(string $by, string $title, string $source, string $site, string $severity, string $description, string $serial, array $items): string
+    {
+        return app(RaiseReport::class)($this->people[$by], compact('title', 'source', 'site', 'severity', 'description', 'serial'), $items)->number;
+    }
+
+    public function settle(string $report, ReportState $state, string $text): void
+    {
+        app(SettleReport::class)->say($this->people['mira.okafor'], $report, $state, $text, $this->reportVersion($report));
+    }
+
+    public function same(string $report, string $of): void
+    {
+        app(SettleReport::class)->duplicate($this->people['mira.okafor'], $report, $of, $this->reportVersion($report));
+    }
+
+    /** @param  list<string>  $reports */
+    public function gather(string $request, array $reports): void
+    {
+        app(GatherReports::class)->into($this->people['mira.okafor'], ChangeRequest::query()->where('number', $request)->firstOrFail(), $reports);
+    }
+
+    private function reportVersion(string $report): int
+    {
+        return (int) ProblemReport::query()->where('number', $report)->value('version');
     }
 
     public function assess(string $request, string $finding): void

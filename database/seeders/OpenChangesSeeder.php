@@ -17,6 +17,7 @@ use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Report\ReportState;
 
 /** Changes at every stage of their life. */
 final class OpenChangesSeeder extends Seeder
@@ -35,6 +36,7 @@ final class OpenChangesSeeder extends Seeder
         $this->latchCollidesWithGasket();
         $this->decidedRequests();
         $this->pumpTubeTakenIn();
+        $this->otherReports();
         $this->story->backToToday();
     }
 
@@ -215,9 +217,31 @@ final class OpenChangesSeeder extends Seeder
 
     private function pumpTubeTakenIn(): void
     {
-        $this->story->on(0, 7)->request('clara.fenn', 'Pump tube wears out early in silty rivers', 'defect', 'field', 'Weir', 'critical',
+        $s = $this->story->on(27);
+        $first = $s->report('clara.fenn', 'Pump tube torn at the rollers', 'field', 'Weir', 'high',
+            'Sampler on the Skell ran dry after 160 hours. The tube is torn where the rollers press it; fine silt in the pump head.', 'H24-01877', ['200-0040']);
+        $second = $s->on(13)->report('petra.quist', 'Tube leaks after 200 hours in silt', 'sales', 'Weir', 'high',
+            'A customer with three samplers behind a weir sends two back: the pump tube leaks at the rollers after about 200 hours. 500 hours are promised.', 'H12-02210, H12-02213', ['200-0010', '200-0040']);
+        $request = $this->story->on(0, 7)->request('clara.fenn', 'Pump tube wears out early in silty rivers', 'defect', 'field', 'Weir', 'critical',
             "Three field reports in a month: the tube tears at the rollers after 150 to 220 hours where the water carries silt; 500 hours are promised.\n"
             .'Proposed: tube with 2.4 mm wall, and the roller gap opened to match (0.4 mm spacer ring in place of 0.2 mm).',
             ['200-0010', '200-0030', '200-0040']);
+        $this->story->gather($request, [$first, $second]);
+        $this->story->on(0, 8)->report('clara.fenn', 'Pump tube worn through, sampler flooded', 'field', 'Tarn', 'critical',
+            'Third one this month: tube torn at the rollers after 220 hours, the water ran into the case and the controller. Silty river again.', 'HC-00341', ['200-0040', '200-0010']);
+    }
+
+    private function otherReports(): void
+    {
+        $s = $this->story->on(29);
+        $frost = $s->report('clara.fenn', 'Water in the case after frost', 'field', 'Tarn', 'critical', 'Gasket hard as wood at minus eighteen; the lid stands off.', 'H24-01702', ['230-0020']);
+        $again = $s->on(28)->report('nils.aarden', 'Gasket cracked on a returned unit', 'audit', 'Tarn', 'high', 'Returned sampler: the gasket of the case has hardened and cracked.', 'H24-01650', ['230-0020']);
+        $s->gather((string) ChangeRequest::query()->where('title', 'Case gasket hardens in frost')->valueOrFail('number'), [$frost, $again]);
+        $s->same($s->on(17)->report('petra.quist', 'Lid lets water in when it freezes', 'sales', 'Tarn', 'normal', 'A dealer says the lid lets water in when it freezes; gasket hardened.', '', ['230-0020']), $frost);
+        $s->settle($s->on(12)->report('samir.bello', 'Bottle does not fit the clip', 'shop_floor', 'Tarn', 'low', 'One carton of bottles is wider than the clips.', 'LOT-40412', ['220-0033']),
+            ReportState::Answered, 'A wrong carton was delivered; the bottles went back to the supplier. Nothing to change.');
+        $s->settle($s->on(6)->report('clara.fenn', 'Sampler stops at night', 'field', 'Weir', 'high', 'It does not sample between two and four.', 'H12-02305', ['300-0010']),
+            ReportState::Returned, 'Which firmware does it show, and is the solar lead connected?');
+        $s->on(1)->report('samir.bello', 'Rotor screws hard to reach', 'shop_floor', 'Weir', 'low', 'The wrench has to be put on four times for each rotor screw.', '', ['200-0020']);
     }
 }

@@ -10,6 +10,7 @@ import { Shortcuts } from './Shortcuts';
 
 const places = [
   { to: '/', label: 'Desk' },
+  { to: '/reports', label: 'Reports' },
   { to: '/register', label: 'Register' },
   { to: '/items', label: 'Items' },
   { to: '/compare', label: 'Compare' },

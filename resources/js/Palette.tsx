@@ -3,6 +3,7 @@ import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { placeOf } from './lib/places';
 import { queries } from './lib/queries';
 import { recents } from './lib/recent';
 import { useMay } from './lib/session';
@@ -16,6 +17,7 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
   const [words, setWords] = useState('');
   const navigate = useNavigate();
   const mayRaise = useMay('raise_request');
+  const mayReport = useMay('report_problem');
   const mayAdd = useMay('add_item');
   const mayImport = useMay('import_data');
   const maySetUp = useMay('set_up');
@@ -30,9 +32,11 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
   };
   const pages = [
     ['/', 'Desk'],
+    ['/reports', 'Problem reports'],
     ['/register', 'Register'],
     ['/items', 'Items'],
     ['/compare', 'Compare structures'],
+    ...(mayReport ? [['/reports/new', 'Report a problem']] : []),
     ...(mayRaise ? [['/requests/new', 'Raise a change request']] : []),
     ...(mayAdd ? [['/items/new', 'New item']] : []),
     ...(mayImport ? [['/import', 'Take over items and structures']] : []),
@@ -95,7 +99,7 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
                       <Command.Item
                         key={change.number}
                         value={change.number}
-                        onSelect={() => go(`/changes/${change.number}`)}
+                        onSelect={() => go(placeOf(change.number))}
                         className={row}
                       >
                         <span className="font-mono text-sm whitespace-nowrap">{change.number}</span>

@@ -40,6 +40,15 @@ const router = createBrowserRouter([
         path: 'compare',
         lazy: async () => ({ Component: (await import('./structures/compare/ComparePage')).ComparePage }),
       },
+      { path: 'reports', lazy: async () => ({ Component: (await import('./reports/ReportsPage')).ReportsPage }) },
+      {
+        path: 'reports/new',
+        lazy: async () => ({ Component: (await import('./reports/NewReportPage')).NewReportPage }),
+      },
+      {
+        path: 'reports/:number',
+        lazy: async () => ({ Component: (await import('./reports/ReportPage')).ReportPage }),
+      },
       {
         path: 'requests/new',
         lazy: async () => ({ Component: (await import('./changes/NewRequestPage')).NewRequestPage }),

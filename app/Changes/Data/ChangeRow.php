@@ -6,16 +6,19 @@ namespace App\Changes\Data;
 
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
+use App\Reports\Models\ProblemReport;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Change\OrderOfWork;
+use Orthotaxis\Core\Change\WorkStep;
+use Orthotaxis\Core\Report\ReportState;
 
-/** A request or an order as it appears in any list. */
+/** A report, a request or an order as it appears in any list. */
 #[OA\Schema]
 final readonly class ChangeRow
 {
     private function __construct(
         #[OA\Property] public string $number,
-        #[OA\Property(enum: ['request', 'order'])] public string $type,
+        #[OA\Property(enum: ['report', 'request', 'order'])] public string $type,
         #[OA\Property] public string $title,
         #[OA\Property(enum: ['critical', 'high', 'normal', 'low'])] public string $priority,
         #[OA\Property] public string $state,
@@ -28,6 +31,15 @@ final readonly class ChangeRow
         #[OA\Property] public ?string $effective_on,
         #[OA\Property(description: 'who has to act, when it is one person')] public ?string $waits_for,
     ) {}
+
+    public static function ofReport(ProblemReport $report): self
+    {
+        return new self(
+            $report->number, 'report', $report->title, $report->severity, $report->state->value, WorkStep::TakeIn->value, $report->state->isOpen(),
+            $report->raised_at->toIso8601String(), $report->raisedBy->name, $report->site, $report->source, null,
+            $report->state === ReportState::Returned ? $report->raisedBy->name : null,
+        );
+    }
 
     public static function ofRequest(ChangeRequest $request): self
     {

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Changes\Data;
 
+use App\Attachments\Data\ChangeFileRow;
 use App\Changes\Models\ChangeRequest;
 use App\Http\Api\ListOf;
+use App\Reports\Data\ReportRow;
+use App\Reports\Models\ProblemReport;
 use App\Structures\Data\ItemRow;
 use OpenApi\Attributes as OA;
 
@@ -15,6 +18,10 @@ final readonly class RequestData
     /**
      * @param  list<ItemRow>  $items
      * @param  list<string>  $orders  numbers
+     * @param  list<ReportRow>  $reports  that it answers
+     * @param  list<ChangeFileRow>  $files  its own, and those of the reports and requests gathered into it
+     * @param  list<ChangeRow>  $gathered  requests gathered into it
+     * @param  list<string>  $split_off  numbers
      */
     private function __construct(
         #[OA\Property] public string $number,
@@ -24,7 +31,7 @@ final readonly class RequestData
         #[OA\Property] public string $site,
         #[OA\Property(enum: ['critical', 'high', 'normal', 'low'])] public string $priority,
         #[OA\Property] public string $description,
-        #[OA\Property(enum: ['raised', 'assessing', 'returned', 'approved', 'rejected', 'ordered'])] public string $state,
+        #[OA\Property(enum: ['raised', 'assessing', 'returned', 'approved', 'rejected', 'ordered', 'gathered'])] public string $state,
         #[OA\Property] public string $finding,
         #[OA\Property] public string $decision_reason,
         #[OA\Property] public string $raised_by,
@@ -35,6 +42,12 @@ final readonly class RequestData
         #[OA\Property] public int $version,
         #[ListOf(ItemRow::class)] public array $items,
         #[ListOf('string')] public array $orders,
+        #[ListOf(ReportRow::class)] public array $reports,
+        #[ListOf(ChangeFileRow::class)] public array $files,
+        #[ListOf(ChangeRow::class)] public array $gathered,
+        #[OA\Property(description: 'number of the request it is gathered into')] public ?string $gathered_into,
+        #[OA\Property(description: 'number of the request it was split from')] public ?string $split_from,
+        #[ListOf('string')] public array $split_off,
     ) {}
 
     public static function of(ChangeRequest $request): self
@@ -46,6 +59,11 @@ final readonly class RequestData
             $request->decided_at?->toIso8601String(), $request->version,
             $request->items->map(ItemRow::of(...))->values()->all(),
             $request->orders->map(static fn ($order): string => $order->number)->values()->all(),
+            $request->reports->map(static fn (ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all(),
+            $request->files->concat($request->reports->flatMap->files)->concat($request->gathered->flatMap->files)->map(ChangeFileRow::of(...))->values()->all(),
+            $request->gathered->map(ChangeRow::ofRequest(...))->values()->all(),
+            $request->gatheredInto?->number, $request->splitFrom?->number,
+            $request->splitOff->map(static fn (ChangeRequest $one): string => $one->number)->values()->all(),
         );
     }
 }

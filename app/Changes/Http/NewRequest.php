@@ -21,6 +21,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'priority', type: 'string', enum: Priority::class),
     new OA\Property(property: 'description', type: 'string'),
     new OA\Property(property: 'items', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'reports', description: 'numbers of the problem reports that it answers', type: 'array', items: new OA\Items(type: 'string')),
 ])]
 final class NewRequest extends FormRequest
 {
@@ -36,6 +37,8 @@ final class NewRequest extends FormRequest
             'description' => 'required|string|max:10000',
             'items' => 'required|array|min:1|max:200',
             'items.*' => 'required|string|max:60|distinct',
+            'reports' => 'sometimes|array|max:200',
+            'reports.*' => 'required|string|max:20|distinct',
         ];
     }
 

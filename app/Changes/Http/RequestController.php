@@ -7,8 +7,10 @@ namespace App\Changes\Http;
 use App\Changes\Actions\AnswerRequest;
 use App\Changes\Actions\AssessRequest;
 use App\Changes\Actions\DecideRequest;
+use App\Changes\Actions\GatherRequests;
 use App\Changes\Actions\RaiseOrder;
 use App\Changes\Actions\RaiseRequest;
+use App\Changes\Actions\SplitRequest;
 use App\Changes\Data\Dossier;
 use App\Changes\DossierReader;
 use App\Http\Api\InPath;
@@ -35,7 +37,10 @@ final readonly class RequestController
         /** @var list<string> $items */
         $items = $request->validated('items');
 
-        return $this->dossier($action->raise($person, $fields, $items)->number);
+        /** @var list<string> $reports */
+        $reports = $request->validated('reports') ?? [];
+
+        return $this->dossier($action->raise($person, $fields, $items, $reports)->number);
     }
 
     #[OA\Post(path: '/api/requests/{number}/answer', operationId: 'answerRequest', tags: ['changes'])]
@@ -70,6 +75,31 @@ final readonly class RequestController
     public function order(string $number, #[CurrentUser] Person $person, RaiseOrder $action): JsonResponse
     {
         return $this->dossier($action->from($person, $number)->number);
+    }
+
+    #[OA\Post(path: '/api/requests/{number}/gathering', operationId: 'gatherRequests', tags: ['changes'])]
+    #[InPath('number'), Takes(Gathering::class), Ok(Dossier::class), Refused]
+    public function gather(string $number, Gathering $request, #[CurrentUser] Person $person, GatherRequests $action): JsonResponse
+    {
+        $action->into($person, $number, $request->requests(), $request->integer('version'));
+
+        return $this->dossier($number);
+    }
+
+    #[OA\Post(path: '/api/requests/{number}/apart', operationId: 'takeRequestApart', tags: ['changes'])]
+    #[InPath('number'), Takes(Version::class), Ok(Dossier::class), Refused]
+    public function apart(string $number, Version $request, #[CurrentUser] Person $person, GatherRequests $action): JsonResponse
+    {
+        $action->apart($person, $number, $request->integer('version'));
+
+        return $this->dossier($number);
+    }
+
+    #[OA\Post(path: '/api/requests/{number}/split', operationId: 'splitRequest', tags: ['changes'])]
+    #[InPath('number'), Takes(Splitting::class), Ok(Dossier::class), Refused]
+    public function split(string $number, Splitting $request, #[CurrentUser] Person $person, SplitRequest $action): JsonResponse
+    {
+        return $this->dossier($action($person, $number, $request->string('title')->toString(), $request->items(), $request->reports(), $request->integer('version'))->number);
     }
 
     private function dossier(string $number): JsonResponse

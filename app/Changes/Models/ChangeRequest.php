@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Changes\Models;
 
+use App\Attachments\Models\ChangeFile;
 use App\People\Models\Person;
+use App\Reports\Models\ProblemReport;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Orthotaxis\Core\Change\RequestState;
 
 /**
@@ -30,6 +33,14 @@ use Orthotaxis\Core\Change\RequestState;
  * @property CarbonImmutable $raised_at
  * @property ?CarbonImmutable $decided_at
  * @property int $version
+ * @property ?int $gathered_into_id
+ * @property ?int $split_from_id
+ * @property-read ?ChangeRequest $gatheredInto
+ * @property-read Collection<int, ChangeRequest> $gathered
+ * @property-read ?ChangeRequest $splitFrom
+ * @property-read Collection<int, ChangeRequest> $splitOff
+ * @property-read Collection<int, ProblemReport> $reports
+ * @property-read Collection<int, ChangeFile> $files
  * @property-read Person $raisedBy
  * @property-read ?Person $decidedBy
  * @property-read Collection<int, Item> $items
@@ -65,5 +76,41 @@ final class ChangeRequest extends Model
     public function orders(): BelongsToMany
     {
         return $this->belongsToMany(ChangeOrder::class, 'change_order_requests', 'request_id', 'order_id')->orderBy('change_orders.id');
+    }
+
+    /** @return BelongsTo<ChangeRequest, $this> */
+    public function gatheredInto(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'gathered_into_id');
+    }
+
+    /** @return HasMany<ChangeRequest, $this> */
+    public function gathered(): HasMany
+    {
+        return $this->hasMany(self::class, 'gathered_into_id')->orderBy('id');
+    }
+
+    /** @return BelongsTo<ChangeRequest, $this> */
+    public function splitFrom(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'split_from_id');
+    }
+
+    /** @return HasMany<ChangeRequest, $this> */
+    public function splitOff(): HasMany
+    {
+        return $this->hasMany(self::class, 'split_from_id')->orderBy('id');
+    }
+
+    /** @return BelongsToMany<ProblemReport, $this> */
+    public function reports(): BelongsToMany
+    {
+        return $this->belongsToMany(ProblemReport::class, 'problem_report_requests', 'request_id', 'report_id')->orderBy('problem_reports.id');
+    }
+
+    /** @return HasMany<ChangeFile, $this> */
+    public function files(): HasMany
+    {
+        return $this->hasMany(ChangeFile::class, 'request_id')->orderBy('brought_at');
     }
 }

@@ -10,6 +10,7 @@ use App\Documents\Data\DocumentPage;
 use App\Documents\DocumentReader;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
+use App\Files\ShownFile;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
@@ -19,11 +20,9 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
-use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 
 /** What is written and drawn about an item. */
@@ -94,12 +93,6 @@ final readonly class DocumentController
         $file = ItemFile::query()->with('revision')->findOrFail($id);
         $draft = $file->revision_id === null ? 'DRAFT ' : '';
 
-        // Whatever the file carries, it runs nothing and fetches nothing, also when somebody opens it by its address.
-        return new Response((string) stream_get_contents(DB::table('stored_files')->where('id', $file->file_id)->value('content')), 200, [
-            'Content-Type' => $file->media_type, 'X-Content-Type-Options' => 'nosniff',
-            'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; img-src data:; font-src data:; sandbox",
-            'Content-Disposition' => HeaderUtils::makeDisposition('inline', str_replace(['/', '\\', '%'], '-', $draft.$file->name), preg_replace('/[^A-Za-z0-9._ -]/', '-', $draft.$file->name) ?? 'file'),
-            'Cache-Control' => 'private, max-age=86400, immutable', 'ETag' => "\"{$file->sha256}\"",
-        ]);
+        return ShownFile::of($file->file_id, $file->media_type, $draft.$file->name, $file->sha256);
     }
 }

@@ -1,13 +1,16 @@
+import { useQueries } from '@tanstack/react-query';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { priorities, reasons, sites, sources } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input, TextArea } from '../ui/Input';
-import { ItemPicker } from '../ui/ItemPicker';
-import { ItemNumber } from '../ui/Num';
+import { ItemList } from '../ui/ItemList';
+import { Loading } from '../ui/Loading';
+import { ChangeNumber } from '../ui/Num';
 import { Notice, ProblemNotice } from '../ui/Notice';
 import { Page } from '../ui/Page';
 import { Select } from '../ui/Select';
@@ -24,24 +27,65 @@ interface Draft extends Record<string, unknown> {
   items: string[];
 }
 
-/** Raises an engineering change request against one or more items. */
+/** Raises an engineering change request against one or more items, or of problem reports, all of which is carried along. */
 export function NewRequestPage() {
   const [params] = useSearchParams();
-  const named = params.get('items')?.split(',').filter(Boolean) ?? [];
-  const draft = useDraft<Draft>(`request ${named.join(',')}`, {
-    title: '',
-    reason: '',
-    source: '',
-    site: '',
-    priority: 'normal',
-    description: '',
-    items: named,
-  });
+  const items = params.get('items')?.split(',').filter(Boolean) ?? [];
+  const reports = params.get('reports')?.split(',').filter(Boolean) ?? [];
+  const read = useQueries({ queries: reports.map((number) => queries.report(number)) });
+  const failed = read.find((one) => one.isError);
+  if (failed)
+    return (
+      <Page title="Raise a change request">
+        <Loading query={failed}>{() => null}</Loading>
+      </Page>
+    );
+  const pages = read.flatMap(({ data }) => (data ? [data] : []));
+  if (pages.length < reports.length) return null;
+  return (
+    <RequestForm name={`request ${[...reports, ...items].join(',')}`} start={startOf(pages, items)} reports={pages} />
+  );
+}
+
+/** What the reports say already, so that nobody types it again. */
+function startOf(pages: Schemas['ReportPage'][], items: string[]): Draft {
+  const ranks = Object.keys(priorities) as Body['priority'][];
+  const first = pages[0]?.report;
+  return {
+    title: first?.title ?? '',
+    reason: first ? 'defect' : '',
+    source: (first?.source as Body['source'] | undefined) ?? '',
+    site: (first?.site as Body['site'] | undefined) ?? '',
+    priority: ranks.find((one) => pages.some(({ report }) => report.severity === one)) ?? 'normal',
+    description: pages
+      .map(({ report, description }) =>
+        [`${report.number}, ${report.title}`, report.serial && `Serial or lot: ${report.serial}`, description]
+          .filter(Boolean)
+          .join('\n'),
+      )
+      .join('\n\n'),
+    items: [...new Set([...pages.flatMap(({ report }) => report.items), ...items])],
+  };
+}
+
+interface FormProps {
+  name: string;
+  start: Draft;
+  reports: Schemas['ReportPage'][];
+}
+
+function RequestForm({ name, start, reports }: FormProps) {
+  const draft = useDraft<Draft>(name, start);
   const { value, change } = draft;
   const navigate = useNavigate();
   const raise = useAct(
     // The server says which choice is missing, beside its field.
-    () => told(api.POST('/api/requests', { body: value as Body })),
+    () =>
+      told(
+        api.POST('/api/requests', {
+          body: { ...(value as unknown as Body), reports: reports.map(({ report }) => report.number) },
+        }),
+      ),
     (dossier) => {
       draft.clear();
       void navigate(`/changes/${dossier.number}`);
@@ -59,6 +103,17 @@ export function NewRequestPage() {
         }}
       >
         <div className="space-y-4">
+          {reports.length > 0 && (
+            <p>
+              Answers{' '}
+              {reports.map(({ report }) => (
+                <span key={report.number} className="mr-2">
+                  <ChangeNumber number={report.number} />
+                </span>
+              ))}
+              and carries along what they say.
+            </p>
+          )}
           <Field label="Title" error={error('title')}>
             <Input value={value.title} onChange={(event) => change({ title: event.target.value })} />
           </Field>
@@ -73,37 +128,12 @@ export function NewRequestPage() {
               onChange={(event) => change({ description: event.target.value })}
             />
           </Field>
-          <section aria-labelledby="affected">
-            <h2 id="affected" className="mb-1 text-base">
-              Affected items
-            </h2>
-            {value.items.length > 0 && (
-              <ul className="mb-1 border-y border-rule bg-sheet">
-                {value.items.map((number) => (
-                  <li
-                    key={number}
-                    className="flex items-center justify-between border-t border-rule px-2 py-0.5 first:border-t-0"
-                  >
-                    <ItemNumber number={number} />
-                    <Button
-                      look="quiet"
-                      aria-label={`Take off ${number}`}
-                      onClick={() => change({ items: value.items.filter((one) => one !== number) })}
-                    >
-                      Take off
-                    </Button>
-                  </li>
-                ))}
-              </ul>
-            )}
-            <ItemPicker
-              label="Add an affected item"
-              placeholder="Add an item: number or title"
-              onPick={(item) => change({ items: [...new Set([...value.items, item.number])] })}
-              invalid={error('items') !== undefined}
-            />
-            {error('items') && <p className="mt-0.5 text-sm text-alarm">▸ {error('items')}</p>}
-          </section>
+          <ItemList
+            label="Affected items"
+            numbers={value.items}
+            error={error('items')}
+            onChange={(items) => change({ items })}
+          />
         </div>
         <div className="space-y-4">
           <Field label="Reason" error={error('reason')}>

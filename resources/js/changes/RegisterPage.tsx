@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useSearchParams } from 'react-router';
 import { queries } from '../lib/queries';
+import { placeOf } from '../lib/places';
 import { priorities, steps } from '../lib/words';
 import { DataTable } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
@@ -33,7 +34,7 @@ export function RegisterPage() {
     );
 
   return (
-    <Page title="Register" over="Requests and orders">
+    <Page title="Register" over="Reports, requests and orders">
       <div className="mb-3 flex flex-wrap gap-2">
         <SearchInput label="Words or number" initial={words} className="!w-64" onWords={(next) => set('words', next)} />
         <Select
@@ -69,7 +70,7 @@ export function RegisterPage() {
               rows={shown}
               columns={registerColumns}
               keyOf={(change) => change.number}
-              onOpen={(change) => void navigate(`/changes/${change.number}`)}
+              onOpen={(change) => void navigate(placeOf(change.number))}
               empty="No change reads like that. Take a filter away, or raise a request from the Desk."
             />
           );

@@ -2,9 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { ago } from '../lib/format';
+import { placeOf } from '../lib/places';
 import { queries } from '../lib/queries';
 import { useMay, useMe } from '../lib/session';
-import { steps } from '../lib/words';
+import { states, steps } from '../lib/words';
 import { changeColumns } from '../changes/changeColumns';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
@@ -55,15 +56,21 @@ export function DeskPage() {
       over={me.name}
       aside={
         mayRaise && (
-          <Link to="/requests/new" className="text-accent underline-offset-3 hover:underline">
-            Raise a change request
-          </Link>
+          <span className="flex gap-5">
+            <Link to="/reports/new" className="text-accent underline-offset-3 hover:underline">
+              Report a problem
+            </Link>
+            <Link to="/requests/new" className="text-accent underline-offset-3 hover:underline">
+              Raise a change request
+            </Link>
+          </span>
         )
       }
     >
       <Loading query={desk}>
         {(page) => (
           <div className="space-y-7">
+            <Critical changes={page.critical} />
             <Stages stages={page.stages} />
             <Kept />
             <section aria-labelledby="needs">
@@ -75,7 +82,7 @@ export function DeskPage() {
                 rows={page.tasks}
                 columns={taskColumns}
                 keyOf={(task) => task.change.number}
-                onOpen={(task) => void navigate(`/changes/${task.change.number}`)}
+                onOpen={(task) => void navigate(placeOf(task.change.number))}
                 empty="Nothing waits for you. New requests are below; all changes are in the Register."
               />
             </section>
@@ -96,6 +103,29 @@ export function DeskPage() {
         )}
       </Loading>
     </Page>
+  );
+}
+
+/** What cannot wait, for everyone whose job it is: it stands above all else. */
+function Critical({ changes }: { changes: Schemas['ChangeRow'][] }) {
+  if (changes.length === 0) return null;
+  return (
+    <section aria-labelledby="critical" className="border-y-2 border-alarm bg-alarm-soft px-3 py-1.5">
+      <h2 id="critical" className="text-base text-alarm">
+        ▲ Critical now
+      </h2>
+      <ul>
+        {changes.map((change) => (
+          <li key={change.number} className="flex gap-4 py-0.5">
+            <ChangeNumber number={change.number} />
+            <span className="grow">{change.title}</span>
+            <span className="text-sm">
+              {states[change.state]}, {change.site}, {ago(change.raised_at)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

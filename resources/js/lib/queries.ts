@@ -13,6 +13,24 @@ export const queries = {
       queryFn: () => told(api.GET('/api/changes', { params: { query } })),
       placeholderData: (before) => before,
     }),
+  reports: (query: Record<string, string>) =>
+    queryOptions({
+      queryKey: ['changes', 'reports', query],
+      queryFn: () => told(api.GET('/api/reports', { params: { query } })),
+      placeholderData: (before) => before,
+    }),
+  report: (number: string) =>
+    queryOptions({
+      queryKey: ['changes', 'report', number],
+      queryFn: () => told(api.GET('/api/reports/{number}', { params: { path: { number } } })),
+    }),
+  reportsLike: (query: { title: string; description: string; items: string; except?: string }) =>
+    queryOptions({
+      queryKey: ['changes', 'reports-like', query],
+      queryFn: () => told(api.GET('/api/reports-like', { params: { query } })),
+      enabled: query.title.trim().length > 3 || query.items !== '',
+      placeholderData: (before) => before,
+    }),
   dossier: (number: string) =>
     queryOptions({
       queryKey: ['changes', 'dossier', number],

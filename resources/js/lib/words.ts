@@ -79,6 +79,8 @@ export const sites = { Tarn: 'Tarn, final assembly', Weir: 'Weir, electronics an
 
 export const priorities = { critical: 'Critical', high: 'High', normal: 'Normal', low: 'Low' } as const;
 
+export const attachmentRoles = { evidence: 'Evidence', mark_up: 'Mark-up', form: 'Form', answer: 'Answer' } as const;
+
 export const dispositions = {
   use_up: 'Use up',
   rework: 'Rework',
@@ -107,6 +109,10 @@ export const states: Record<string, string> = {
   approved: 'approved',
   rejected: 'rejected',
   ordered: 'on order',
+  open: 'open',
+  answered: 'answered',
+  gathered: 'gathered',
+  duplicate: 'same as another',
   planning: 'being planned',
   revising: 'being revised',
   in_review: 'in review',

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
+import { placeOf } from '../lib/places';
 
-/** The number of an item, a request or an order, as a link to its page. */
+/** The number of an item, a report, a request or an order, as a link to its page. */
 export function ItemNumber({ number }: { number: string }) {
   return (
     <Link to={`/items/${number}`} className="font-mono text-[0.84rem] text-accent underline-offset-3 hover:underline">
@@ -12,7 +13,7 @@ export function ItemNumber({ number }: { number: string }) {
 export function ChangeNumber({ number }: { number: string }) {
   return (
     <Link
-      to={`/changes/${number}`}
+      to={placeOf(number)}
       className="font-mono text-[0.84rem] whitespace-nowrap text-accent underline-offset-3 hover:underline"
     >
       {number}

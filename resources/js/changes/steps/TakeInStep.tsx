@@ -3,6 +3,10 @@ import { moment } from '../../lib/format';
 import { reasons, sites, sources, states } from '../../lib/words';
 import { itemColumns } from '../../structures/itemColumns';
 import { DataTable } from '../../ui/DataTable';
+import { reportColumns } from '../../reports/reportColumns';
+import { Notice } from '../../ui/Notice';
+import { Attachments } from '../../attachments/Attachments';
+import { GatherRequests } from '../GatherRequests';
 import { AnswerForm } from '../AnswerForm';
 import { Facts } from '../../ui/Facts';
 import { ChangeNumber } from '../../ui/Num';
@@ -28,6 +32,11 @@ export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
               ['State', states[request.state]],
             ]}
           />
+          {request.gathered_into !== null && (
+            <Notice>
+              Gathered into <ChangeNumber number={request.gathered_into} />, which carries all it says.
+            </Notice>
+          )}
           <p className="max-w-3xl whitespace-pre-line">{request.description}</p>
           {request.state === 'returned' && <AnswerForm request={request} />}
           <DataTable
@@ -37,8 +46,47 @@ export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
             keyOf={(item) => item.number}
             empty="No item is named."
           />
+          <Linked request={request} />
+          <Attachments
+            to={{ request: request.number }}
+            files={request.files}
+            open={!['rejected', 'gathered'].includes(request.state)}
+          />
+          <GatherRequests request={request} />
         </div>
       ))}
     </div>
+  );
+}
+
+/** The reports and requests that it came from, and those that came from it. */
+function Linked({ request }: { request: Schemas['RequestData'] }) {
+  const of = (label: string, numbers: string[]) =>
+    numbers.length > 0 && (
+      <p className="flex gap-2">
+        {label}
+        {numbers.map((number) => (
+          <ChangeNumber key={number} number={number} />
+        ))}
+      </p>
+    );
+  return (
+    <>
+      {request.reports.length > 0 && (
+        <DataTable
+          label={`Reports that ${request.number} answers`}
+          rows={request.reports}
+          columns={reportColumns.filter(({ id }) => id !== 'requests')}
+          keyOf={(report) => report.number}
+          empty=""
+        />
+      )}
+      {of(
+        'Gathered into it:',
+        request.gathered.map(({ number }) => number),
+      )}
+      {of('Split from', request.split_from === null ? [] : [request.split_from])}
+      {of('Split off it:', request.split_off)}
+    </>
   );
 }

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reports;
+
+use App\Reports\Data\ReportRow;
+use App\Reports\Models\ProblemReport;
+use Illuminate\Database\Eloquent\Builder;
+use Orthotaxis\Core\Report\ReportState;
+use Orthotaxis\Core\Report\Wording;
+
+/** Finds reports: by what is asked for, or by being like one that is just being written. */
+final readonly class ReportList
+{
+    private const MOST = 500;
+
+    /** Of so many of the newest that could be meant, likeness is computed. */
+    private const CANDIDATES = 300;
+
+    private const LIKELY = 6;
+
+    /**
+     * @param  array<string, string>  $asked  show (open, settled or all), words, source, site, severity, item: what is empty is not asked
+     * @return list<ReportRow> newest first
+     */
+    public function filtered(array $asked): array
+    {
+        $query = self::read();
+        $open = [ReportState::Open->value, ReportState::Returned->value];
+        match ($asked['show'] ?? 'open') {
+            'all' => null,
+            'settled' => $query->whereNotIn('state', $open),
+            default => $query->whereIn('state', $open),
+        };
+        foreach (['source', 'site', 'severity'] as $column) {
+            if (($asked[$column] ?? '') !== '') {
+                $query->where($column, $asked[$column]);
+            }
+        }
+        if (($asked['item'] ?? '') !== '') {
+            $query->whereHas('items', static fn (Builder $items): Builder => $items->where('number', $asked['item']));
+        }
+        foreach (preg_split('/\s+/', $asked['words'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            $query->whereRaw("(number || ' ' || title || ' ' || serial ILIKE ? OR words @@ plainto_tsquery('english', ?))", ['%'.addcslashes($word, '%_\\').'%', $word]);
+        }
+
+        return $query->limit(self::MOST)->get()->map(static fn (ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all();
+    }
+
+    /**
+     * @param  list<string>  $items  numbers
+     * @param  string  $except  number of the report that is asked about, if it has one
+     * @return list<ReportRow> those that are likely about the same, the likeliest first
+     */
+    public function like(string $title, string $description, array $items, string $except = ''): array
+    {
+        $asked = Wording::of($title, $description, $items);
+        // Beginnings of words, letters and digits only: safe to ask the full text for.
+        $any = implode(' | ', array_map(static fn (string|int $stem): string => "{$stem}:*", array_keys($asked->stems)));
+        $candidates = self::read()->where('number', '!=', $except)->where('state', '!=', ReportState::Duplicate->value)
+            ->where(static function (Builder $either) use ($items, $any): void {
+                $either->whereHas('items', static fn (Builder $found): Builder => $found->whereIn('number', $items));
+                if ($any !== '') {
+                    $either->orWhereRaw("words @@ to_tsquery('english', ?)", [$any]);
+                }
+            })->limit(self::CANDIDATES)->get();
+        $rows = [];
+        foreach ($candidates as $report) {
+            $likeness = $asked->likeness(Wording::of($report->title, $report->description, $report->items->pluck('number')->values()->all()));
+            if ($likeness >= Wording::LIKELY) {
+                $rows[] = ReportRow::of($report, $likeness);
+            }
+        }
+        usort($rows, static fn (ReportRow $a, ReportRow $b): int => [$b->likeness, $b->raised_at] <=> [$a->likeness, $a->raised_at]);
+
+        return array_slice($rows, 0, self::LIKELY);
+    }
+
+    /** @return Builder<ProblemReport> */
+    private static function read(): Builder
+    {
+        return ProblemReport::query()->with(['raisedBy', 'items', 'requests'])->latest('raised_at')->latest('id');
+    }
+}

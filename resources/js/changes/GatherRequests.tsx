@@ -1,0 +1,136 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, told, type Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+import { useMay } from '../lib/session';
+import { useAct } from '../lib/useAct';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+import { Select } from '../ui/Select';
+
+type Request = Schemas['RequestData'];
+
+/** Gathers another request into this one, splits part of it off, or takes it out of the one it is gathered into. */
+export function GatherRequests({ request }: { request: Request }) {
+  const mayAssess = useMay('assess_request');
+  if (!mayAssess) return null;
+  if (request.state === 'gathered') return <Apart request={request} />;
+  if (request.state !== 'raised' && request.state !== 'assessing') return null;
+  return (
+    <details className="no-print">
+      <summary className="cursor-pointer text-accent">Gather with another request, or split</summary>
+      <div className="mt-2 grid max-w-5xl gap-8 md:grid-cols-2">
+        <Gather request={request} />
+        {request.items.length > 1 && <Split request={request} />}
+      </div>
+    </details>
+  );
+}
+
+function Gather({ request }: { request: Request }) {
+  const [other, setOther] = useState('');
+  const open = useQuery(queries.changes({ show: 'open', words: '', priority: '' }));
+  const gather = useAct(
+    () =>
+      told(
+        api.POST('/api/requests/{number}/gathering', {
+          params: { path: { number: request.number } },
+          body: { requests: [other], version: request.version },
+        }),
+      ),
+    () => setOther(''),
+  );
+  const options = Object.fromEntries(
+    (open.data ?? [])
+      .filter((one) => one.type === 'request' && one.number !== request.number && one.state !== 'approved')
+      .map((one) => [one.number, `${one.number} ${one.title}`]),
+  );
+  return (
+    <section aria-label="Gather" className="space-y-2">
+      <Field
+        label={`Request to gather into ${request.number}`}
+        hint="Its items, reports, files and words come along; it can be taken out again"
+        error={gather.error?.at('requests')}
+      >
+        <Select value={other} onChange={setOther} options={options} />
+      </Field>
+      <ProblemNotice problem={gather.error} shown={['requests']} />
+      <Button disabled={other === ''} busy={gather.isPending} onClick={() => gather.mutate(undefined)}>
+        Gather it in
+      </Button>
+    </section>
+  );
+}
+
+function Split({ request }: { request: Request }) {
+  const navigate = useNavigate();
+  const [title, setTitle] = useState('');
+  const [items, setItems] = useState<string[]>([]);
+  const [reports, setReports] = useState<string[]>([]);
+  const split = useAct(
+    () =>
+      told(
+        api.POST('/api/requests/{number}/split', {
+          params: { path: { number: request.number } },
+          body: { title, items, reports, version: request.version },
+        }),
+      ),
+    (dossier) => void navigate(`/changes/${dossier.number}`),
+  );
+  const box = (number: string, chosen: string[], choose: (numbers: string[]) => void) => (
+    <label key={number} className="mr-4 inline-flex items-center gap-1.5 font-mono text-sm">
+      <input
+        type="checkbox"
+        checked={chosen.includes(number)}
+        onChange={(event) =>
+          choose(event.target.checked ? [...chosen, number] : chosen.filter((one) => one !== number))
+        }
+      />
+      {number}
+    </label>
+  );
+  return (
+    <section aria-label="Split" className="space-y-2">
+      <Field label="Title of the new request" error={split.error?.at('title')}>
+        <Input value={title} onChange={(event) => setTitle(event.target.value)} />
+      </Field>
+      <fieldset>
+        <legend className="text-sm font-medium text-soft">Items that move to it</legend>
+        {request.items.map(({ number }) => box(number, items, setItems))}
+        {split.error?.at('items') && <p className="text-sm text-alarm">▸ {split.error.at('items')}</p>}
+      </fieldset>
+      {request.reports.length > 0 && (
+        <fieldset>
+          <legend className="text-sm font-medium text-soft">Reports that it answers as well</legend>
+          {request.reports.map(({ number }) => box(number, reports, setReports))}
+        </fieldset>
+      )}
+      <ProblemNotice problem={split.error} shown={['title', 'items']} />
+      <Button busy={split.isPending} onClick={() => split.mutate(undefined)}>
+        Split it off
+      </Button>
+    </section>
+  );
+}
+
+function Apart({ request }: { request: Request }) {
+  const apart = useAct(() =>
+    told(
+      api.POST('/api/requests/{number}/apart', {
+        params: { path: { number: request.number } },
+        body: { version: request.version },
+      }),
+    ),
+  );
+  return (
+    <div className="space-y-2">
+      <ProblemNotice problem={apart.error} />
+      <Button busy={apart.isPending} onClick={() => apart.mutate(undefined)}>
+        Take it out again
+      </Button>
+    </div>
+  );
+}

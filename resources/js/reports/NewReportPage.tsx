@@ -1,0 +1,114 @@
+import { useDeferredValue } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { api, told, type Schemas } from '../lib/api';
+import { useAct } from '../lib/useAct';
+import { useDraft } from '../lib/useDraft';
+import { priorities, sites, sources } from '../lib/words';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input, TextArea } from '../ui/Input';
+import { ItemList } from '../ui/ItemList';
+import { ProblemNotice } from '../ui/Notice';
+import { Page } from '../ui/Page';
+import { Select } from '../ui/Select';
+import { LikelySame } from './LikelySame';
+
+type Body = Schemas['NewReport'];
+
+interface Draft extends Record<string, unknown> {
+  title: string;
+  source: Body['source'] | '';
+  site: Body['site'] | '';
+  severity: Body['severity'];
+  description: string;
+  serial: string;
+  items: string[];
+}
+
+/** Reports a problem: what was seen, where, on what. Reports that are likely the same are shown meanwhile. */
+export function NewReportPage() {
+  const [params] = useSearchParams();
+  const named = params.get('items')?.split(',').filter(Boolean) ?? [];
+  const draft = useDraft<Draft>(`report ${named.join(',')}`, {
+    title: '',
+    source: '',
+    site: '',
+    severity: 'normal',
+    description: '',
+    serial: '',
+    items: named,
+  });
+  const { value, change } = draft;
+  const navigate = useNavigate();
+  const raise = useAct(
+    () => told(api.POST('/api/reports', { body: value as Body })),
+    ({ report }) => {
+      draft.clear();
+      void navigate(`/reports/${report.number}`);
+    },
+  );
+  const error = (place: string) => raise.error?.at(place);
+  const written = useDeferredValue(value);
+  return (
+    <Page title="Report a problem" over="Problem report">
+      <form
+        className="grid max-w-6xl gap-x-8 gap-y-4 md:grid-cols-[1fr_22rem]"
+        onSubmit={(event) => {
+          event.preventDefault();
+          raise.mutate(undefined);
+        }}
+      >
+        <div className="space-y-4">
+          <Field label="What is wrong" error={error('title')}>
+            <Input value={value.title} onChange={(event) => change({ title: event.target.value })} />
+          </Field>
+          <Field
+            label="What was seen"
+            hint="When, where, under which circumstances, how often"
+            error={error('description')}
+          >
+            <TextArea
+              rows={6}
+              value={value.description}
+              onChange={(event) => change({ description: event.target.value })}
+            />
+          </Field>
+          <ItemList
+            label="Items it is about"
+            numbers={value.items}
+            error={error('items')}
+            onChange={(items) => change({ items })}
+          />
+          <div className="grid grid-cols-2 gap-4">
+            <Field label="Serial or lot numbers" hint="As written on the unit" error={error('serial')}>
+              <Input value={value.serial} onChange={(event) => change({ serial: event.target.value })} />
+            </Field>
+            <Field label="Severity" error={error('severity')}>
+              <Select value={value.severity} onChange={(severity) => change({ severity })} options={priorities} />
+            </Field>
+            <Field label="Source" error={error('source')}>
+              <Select value={value.source} onChange={(source) => change({ source })} options={sources} />
+            </Field>
+            <Field label="Site" error={error('site')}>
+              <Select value={value.site} onChange={(site) => change({ site })} options={sites} />
+            </Field>
+          </div>
+          <ProblemNotice
+            problem={raise.error}
+            shown={['title', 'description', 'items', 'serial', 'severity', 'source', 'site']}
+          />
+          <div className="flex gap-2">
+            <Button type="submit" look="main" busy={raise.isPending}>
+              Report it
+            </Button>
+            <Button look="quiet" onClick={draft.clear}>
+              Clear
+            </Button>
+          </div>
+          <p className="text-sm text-soft">Photos and marked-up drawings are added on the next page.</p>
+        </div>
+        <LikelySame title={written.title} description={written.description} items={written.items} />
+      </form>
+    </Page>
+  );
+}

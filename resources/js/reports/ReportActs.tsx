@@ -1,0 +1,163 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, told, type Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+import { useMay, useMe } from '../lib/session';
+import { useAct } from '../lib/useAct';
+import { useDraft } from '../lib/useDraft';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { TextArea } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+import { Select } from '../ui/Select';
+import { LikelySame } from './LikelySame';
+
+type Page = Schemas['ReportPage'];
+
+/** What can be done about a report, by whom it concerns. */
+export function ReportActs({ page }: { page: Page }) {
+  const me = useMe();
+  const mayAssess = useMay('assess_request');
+  const { state } = page.report;
+  const open = state === 'open' || state === 'returned';
+  return (
+    <aside className="no-print space-y-6" aria-label="What is done about it">
+      {state === 'returned' && me.login === page.raised_by_login && <Reply page={page} />}
+      {mayAssess && (open || state === 'gathered') && <Gather page={page} />}
+      {mayAssess && open && <Say page={page} />}
+      {mayAssess && (state === 'answered' || state === 'duplicate') && <Reopen page={page} />}
+      {mayAssess && open && <Same page={page} />}
+    </aside>
+  );
+}
+
+const pathOf = (page: Page) => ({ number: page.report.number });
+
+function Gather({ page }: { page: Page }) {
+  const [into, setInto] = useState('');
+  const requests = useQuery(queries.changes({ show: 'open', words: '', priority: '' }));
+  const link = useAct((request: string) =>
+    told(api.PUT('/api/reports/{number}/requests/{request}', { params: { path: { ...pathOf(page), request } } })),
+  );
+  const takeOff = useAct((request: string) =>
+    told(api.DELETE('/api/reports/{number}/requests/{request}', { params: { path: { ...pathOf(page), request } } })),
+  );
+  const options = Object.fromEntries(
+    (requests.data ?? [])
+      .filter((one) => one.type === 'request' && !page.report.requests.includes(one.number))
+      .map((one) => [one.number, `${one.number} ${one.title}`]),
+  );
+  return (
+    <section aria-label="Gather into a request" className="space-y-2">
+      <h2 className="text-base">Gather into a request</h2>
+      {page.report.requests.map((request) => (
+        <Button key={request} look="quiet" onClick={() => takeOff.mutate(request)}>
+          Take it off {request}
+        </Button>
+      ))}
+      <Link to={`/requests/new?reports=${page.report.number}`} className="block text-accent underline">
+        Raise a new request for it
+      </Link>
+      <div className="flex items-end gap-2">
+        <Field label="An open request" className="min-w-0 grow" error={link.error?.at('request')}>
+          <Select value={into} onChange={setInto} options={options} />
+        </Field>
+        <Button disabled={into === ''} busy={link.isPending} onClick={() => link.mutate(into)}>
+          Link
+        </Button>
+      </div>
+      <ProblemNotice problem={link.error ?? takeOff.error} shown={['request']} />
+    </section>
+  );
+}
+
+/** Answers it without a request, or sends it back with a question. */
+function Say({ page }: { page: Page }) {
+  const draft = useDraft(`report answer ${page.report.number}`, { text: '' });
+  const body = { text: draft.value.text, version: page.version };
+  const params = { path: pathOf(page) };
+  const answer = useAct(() => told(api.POST('/api/reports/{number}/answer', { params, body })), draft.clear);
+  const ask = useAct(() => told(api.POST('/api/reports/{number}/return', { params, body })), draft.clear);
+  const problem = answer.error ?? ask.error;
+  return (
+    <section aria-label="Answer or ask" className="space-y-2">
+      <Field label="Answer, or question to whoever raised it" error={problem?.at('text')}>
+        <TextArea rows={3} value={draft.value.text} onChange={(event) => draft.change({ text: event.target.value })} />
+      </Field>
+      <ProblemNotice problem={problem} shown={['text']} />
+      <div className="flex gap-2">
+        <Button busy={answer.isPending} onClick={() => answer.mutate(undefined)}>
+          Answer without a request
+        </Button>
+        <Button busy={ask.isPending} onClick={() => ask.mutate(undefined)}>
+          Send back
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function Reply({ page }: { page: Page }) {
+  const draft = useDraft(`report reply ${page.report.number}`, { text: '' });
+  const reply = useAct(
+    () =>
+      told(
+        api.POST('/api/reports/{number}/reply', {
+          params: { path: pathOf(page) },
+          body: { text: draft.value.text, version: page.version },
+        }),
+      ),
+    draft.clear,
+  );
+  return (
+    <section aria-label="Your answer" className="space-y-2">
+      <Field label="Your answer" error={reply.error?.at('text')}>
+        <TextArea rows={3} value={draft.value.text} onChange={(event) => draft.change({ text: event.target.value })} />
+      </Field>
+      <ProblemNotice problem={reply.error} shown={['text']} />
+      <Button look="main" busy={reply.isPending} onClick={() => reply.mutate(undefined)}>
+        Send the answer
+      </Button>
+    </section>
+  );
+}
+
+function Same({ page }: { page: Page }) {
+  const same = useAct((of: string) =>
+    told(
+      api.POST('/api/reports/{number}/duplicate', {
+        params: { path: pathOf(page) },
+        body: { of, version: page.version },
+      }),
+    ),
+  );
+  return (
+    <div className="space-y-2">
+      <LikelySame
+        title={page.report.title}
+        description={page.description}
+        items={page.report.items}
+        except={page.report.number}
+        onSame={(of) => same.mutate(of)}
+      />
+      <ProblemNotice problem={same.error} />
+    </div>
+  );
+}
+
+function Reopen({ page }: { page: Page }) {
+  const reopen = useAct(() =>
+    told(
+      api.POST('/api/reports/{number}/reopening', { params: { path: pathOf(page) }, body: { version: page.version } }),
+    ),
+  );
+  return (
+    <div className="space-y-2">
+      <ProblemNotice problem={reopen.error} />
+      <Button busy={reopen.isPending} onClick={() => reopen.mutate(undefined)}>
+        Take it up again
+      </Button>
+    </div>
+  );
+}

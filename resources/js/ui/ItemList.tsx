@@ -1,0 +1,45 @@
+import { Button } from './Button';
+import { ItemPicker } from './ItemPicker';
+import { ItemNumber } from './Num';
+
+interface Props {
+  label: string;
+  numbers: string[];
+  error: string | undefined;
+  onChange: (numbers: string[]) => void;
+}
+
+/** Items that are named one after another, each of which can be taken off again. */
+export function ItemList({ label, numbers, error, onChange }: Props) {
+  return (
+    <section aria-label={label}>
+      <h2 className="mb-1 text-base">{label}</h2>
+      {numbers.length > 0 && (
+        <ul className="mb-1 border-y border-rule bg-sheet">
+          {numbers.map((number) => (
+            <li
+              key={number}
+              className="flex items-center justify-between border-t border-rule px-2 py-0.5 first:border-t-0"
+            >
+              <ItemNumber number={number} />
+              <Button
+                look="quiet"
+                aria-label={`Take off ${number}`}
+                onClick={() => onChange(numbers.filter((one) => one !== number))}
+              >
+                Take off
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <ItemPicker
+        label="Add an affected item"
+        placeholder="Add an item: number or title"
+        onPick={(item) => onChange([...new Set([...numbers, item.number])])}
+        invalid={error !== undefined}
+      />
+      {error !== undefined && <p className="mt-0.5 text-sm text-alarm">▸ {error}</p>}
+    </section>
+  );
+}
