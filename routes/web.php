@@ -19,6 +19,7 @@ use App\People\Http\FavouriteController;
 use App\People\Http\PeopleController;
 use App\People\Http\SessionController;
 use App\Planning\Http\ExposureController;
+use App\Reach\Http\ReachController;
 use App\Releases\Http\HandoverController;
 use App\Reports\Http\ReportController;
 use App\Structures\Http\CategoryController;
@@ -108,6 +109,11 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
         Route::post('/reports/{number}/files', 'toReport')->middleware($may(Ability::ReportProblem));
     });
 
+    Route::controller(ReachController::class)->prefix('requests/{number}')->group(static function () use ($may): void {
+        Route::get('/reach', 'show');
+        Route::get('/reach-picture', 'picture');
+        Route::post('/reach', 'decide')->middleware($may(Ability::AssessRequest));
+    });
     Route::controller(RequestController::class)->prefix('requests')->group(static function () use ($may): void {
         Route::post('/', 'store')->middleware($may(Ability::RaiseRequest));
         Route::post('/{number}/answer', 'answer')->middleware($may(Ability::RaiseRequest));

@@ -19,7 +19,7 @@ final class CatalogueSeeder extends Seeder
         'product' => 'Products', 'kit' => 'Spares kits', 'pump' => 'Pump', 'sampling' => 'Sampling unit', 'case' => 'Case',
         'suction' => 'Suction line', 'controller' => 'Controller', 'electronics' => 'Electronic components', 'power' => 'Power',
         'cooling' => 'Cooling', 'cable' => 'Cables', 'fastener' => 'Fasteners', 'consumable' => 'Consumables', 'label' => 'Labels',
-        'packaging' => 'Packaging', 'document' => 'Documents', 'drawing' => 'Drawings',
+        'packaging' => 'Packaging', 'document' => 'Documents', 'drawing' => 'Drawings', 'tool' => 'Tools',
     ];
 
     /** @var array<string, string> category => the one it stands under */
@@ -32,7 +32,7 @@ final class CatalogueSeeder extends Seeder
     private const PREFIXES = [
         'product' => '100-', 'kit' => '110-', 'pump' => '200-', 'sampling' => '210-', 'case' => '230-', 'suction' => '240-', 'controller' => '300-',
         'electronics' => '310-', 'power' => '400-', 'cooling' => '410-', 'cable' => '500-', 'fastener' => '600-', 'consumable' => '710-', 'label' => '720-',
-        'packaging' => '730-', 'document' => '820-', 'drawing' => '800-',
+        'packaging' => '730-', 'document' => '820-', 'drawing' => '800-', 'tool' => '900-',
     ];
 
     public function run(): void

@@ -10,6 +10,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Structure\Line;
 
 /**
  * The first released revision of every item, with the structures of demo/structures.txt as they stood before the closed
@@ -21,6 +24,9 @@ final class StructureSeeder extends Seeder
 
     /** Items nobody has released yet. */
     private const IN_WORK = ['200-0041', '700-0006'];
+
+    /** Tools of operations: parent, tool, operation. */
+    private const TOOLS = [['200-0010', '900-0001', 20], ['200-0010', '900-0002', 20], ['200-0030', '900-0001', 10], ['230-0001', '900-0003', 10]];
 
     public function run(): void
     {
@@ -52,6 +58,12 @@ final class StructureSeeder extends Seeder
                     'line_key' => (string) Str::uuid7(), 'operation' => $line->notModelled ? 90 : 10 + intdiv($line->find, 40) * 10,
                 ];
             }
+        }
+        foreach (self::TOOLS as [$parent, $tool, $operation]) {
+            $lines[] = [
+                'revision_id' => $revisions[$items[$parent]->id], 'kind' => 'manufacturing', 'plant' => self::plant($parent),
+                ...StructureLine::columns(new Line((string) Str::uuid7(), 900 + count($lines) % 90, $tool, Quantity::one(), Unit::Piece, operation: $operation), $items[$tool]->id),
+            ];
         }
         foreach (array_chunk($lines, 500) as $chunk) {
             StructureLine::query()->insert($chunk);

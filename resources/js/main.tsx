@@ -58,6 +58,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./changes/DossierPage')).DossierPage }),
       },
       {
+        path: 'changes/:number/reach',
+        lazy: async () => ({ Component: (await import('./reach/ReachPage')).ReachPage }),
+      },
+      {
         path: 'changes/:number/cut-in',
         lazy: async () => ({ Component: (await import('./cutin/CutInPage')).CutInPage }),
       },

@@ -14,6 +14,7 @@ use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\CutIn\Requirements;
+use Orthotaxis\Core\Impact\Reach;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 
@@ -142,6 +143,21 @@ final readonly class StructureIndex
     public function around(int $item, Day $from, int $days): array
     {
         return $this->named(fn (): array => Requirements::around($this->adjacency, $this->positions->of($item), $from->number(), $days));
+    }
+
+    /**
+     * All that is above some items on a day, each by the shortest way.
+     *
+     * @param  array<int>  $items  ids
+     */
+    public function reach(array $items, Day $day): Reach
+    {
+        $affected = [];
+        foreach ($items as $item) {
+            $affected[$this->positions->of($item)] = $this->positions->pinnedOf($item);
+        }
+
+        return Reach::of($this->adjacency, $affected, $day->number(), $this->positions->allPinned());
     }
 
     /** @throws Refusal when something contains itself, with the way round it */

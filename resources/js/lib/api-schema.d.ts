@@ -820,6 +820,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/requests/{number}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reach"];
+        put?: never;
+        post: operations["decideReach"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/reach-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reachPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handovers/{name}/delivery": {
         parameters: {
             query?: never;
@@ -1897,6 +1929,76 @@ export interface components {
             quantity: string;
             unit: string;
             value: string;
+        };
+        ReachCount: {
+            /** @enum {string} */
+            reason: "affected" | "document" | "operation" | "tool" | "open_change" | "product" | "sibling" | "parent";
+            rows: number;
+        };
+        /** @description What was decided about one thing that a change would touch. */
+        ReachDecision: {
+            /** @description whether it is taken in; else it is left out */
+            taken: boolean;
+            reason: string;
+            by: string;
+            at: string;
+        };
+        /** @description An item in the picture of a reach. */
+        ReachNode: {
+            number: string;
+            title: string;
+            /** @description 0 for what is affected */
+            level: number;
+            sold: boolean;
+            /** @description the revision that stands here, where lines name one */
+            revision: string | null;
+        };
+        /** @description All that a request would touch, a page at a time. */
+        ReachPage: {
+            /** @description the day of the structures */
+            on: string;
+            counts: components["schemas"]["ReachCount"][];
+            /** @description rows that are asked for */
+            total: number;
+            /** @description how many of all rows are decided on */
+            decided: number;
+            from: number;
+            rows: components["schemas"]["ReachRow"][];
+        };
+        /** @description The reach as a graph: items and who uses whom. */
+        ReachPicture: {
+            /** @description how many there are; more are not shown */
+            total: number;
+            nodes: components["schemas"]["ReachNode"][];
+            edges: number[][];
+        };
+        /** @description One thing that a change would touch. */
+        ReachRow: {
+            /** @description what a decision on it is made under */
+            subject: string;
+            /** @enum {string} */
+            reason: "affected" | "document" | "operation" | "tool" | "open_change" | "product" | "sibling" | "parent";
+            /** @description of an item, a request or an order; of the parent for an operation */
+            number: string;
+            title: string;
+            /** @description why the change touches it */
+            why: string;
+            /** @description how many steps above what is affected */
+            level: number;
+            path: string[];
+            item: components["schemas"]["ItemRow"] | null;
+            decision: components["schemas"]["ReachDecision"] | null;
+        };
+        NewReachDecision: {
+            rows: {
+                /** @description What is taken in or left out. */
+                subject: string;
+                number: string;
+            }[];
+            /** @description null takes a decision back */
+            taken: boolean | null;
+            /** @description needed for what is left out */
+            reason: string;
         };
         HandoverEntryRow: {
             number: number;
@@ -4277,6 +4379,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ExposureOfItem"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reach: {
+        parameters: {
+            query?: {
+                reason?: string;
+                on?: string;
+                from?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideReach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReachDecision"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reachPicture: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachPicture"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -31,6 +31,25 @@ export const queries = {
       enabled: query.title.trim().length > 3 || query.items !== '',
       placeholderData: (before) => before,
     }),
+  reach: (number: string, reason: string) =>
+    infiniteQueryOptions({
+      queryKey: ['changes', 'reach', number, reason],
+      queryFn: ({ pageParam: from }) =>
+        told(
+          api.GET('/api/requests/{number}/reach', {
+            params: { path: { number }, query: { reason, from: String(from) } },
+          }),
+        ),
+      initialPageParam: 0,
+      getNextPageParam: (last) =>
+        last.from + last.rows.length < last.total ? last.from + last.rows.length : undefined,
+      placeholderData: (before) => before,
+    }),
+  reachPicture: (number: string) =>
+    queryOptions({
+      queryKey: ['changes', 'reach-picture', number],
+      queryFn: () => told(api.GET('/api/requests/{number}/reach-picture', { params: { path: { number } } })),
+    }),
   dossier: (number: string) =>
     queryOptions({
       queryKey: ['changes', 'dossier', number],

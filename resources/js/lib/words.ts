@@ -81,6 +81,17 @@ export const priorities = { critical: 'Critical', high: 'High', normal: 'Normal'
 
 export const attachmentRoles = { evidence: 'Evidence', mark_up: 'Mark-up', form: 'Form', answer: 'Answer' } as const;
 
+export const reachReasons = {
+  affected: 'Affected',
+  document: 'Drawings and documents',
+  operation: 'Operations',
+  tool: 'Tools',
+  open_change: 'Other open changes',
+  product: 'Products sold',
+  sibling: 'Sibling products',
+  parent: 'Assemblies above',
+} as const;
+
 export const dispositions = {
   use_up: 'Use up',
   rework: 'Rework',

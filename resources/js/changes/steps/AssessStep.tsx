@@ -31,6 +31,9 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
       )}
       {dossier.requests.map((request) => (
         <p key={`cut-in ${request.number}`}>
+          <Link to={`/changes/${request.number}/reach`} className="mr-6 text-accent hover:underline">
+            All that it reaches{dossier.requests.length > 1 ? `, ${request.number}` : ''}
+          </Link>
           <Link to={`/changes/${request.number}/cut-in`} className="text-accent hover:underline">
             Plan the day to cut in{dossier.requests.length > 1 ? `, ${request.number}` : ''}
           </Link>

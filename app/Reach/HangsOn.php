@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reach;
+
+use App\Changes\Models\ChangeRequest;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Impact\ReachReason;
+
+/**
+ * What hangs on items without being above them: drawings and documents, operations and tools, other open changes.
+ *
+ * @phpstan-type Found array{reason: ReachReason, subject: string, item: ?int, number: string, title: string, why: string, level: int, via: int}
+ */
+final readonly class HangsOn
+{
+    /**
+     * @param  list<int>  $affected  ids
+     * @param  list<int>  $parents  ids of their direct parents
+     * @return list<Found>
+     */
+    public static function documents(array $affected, array $parents): array
+    {
+        return array_values(array_map(static fn (\stdClass $row): array => [
+            'reason' => ReachReason::Document, 'subject' => "document {$row->document}", 'item' => $row->id, 'number' => $row->document, 'title' => $row->title,
+            'why' => ($row->kind === 'drawing' ? 'Shows ' : 'Describes ').$row->number.($row->code === null ? '' : ", revision {$row->code}"), 'level' => $row->affected ? 0 : 1, 'via' => $row->item_id,
+        ], DB::select('SELECT DISTINCT ON (d.number) d.id, d.number AS document, d.title, d.kind, i.number, i.id AS item_id, r.code, i.id = ANY (?::bigint[]) AS affected
+            FROM item_documents l JOIN items d ON d.id = l.document_id JOIN items i ON i.id = l.item_id LEFT JOIN revisions r ON r.id = l.shows_revision_id
+            WHERE l.item_id = ANY (?::bigint[]) ORDER BY d.number, 8 DESC, i.number', [self::list($affected), self::list([...$affected, ...$parents])])));
+    }
+
+    /**
+     * Operations that use an item up, in the manufacturing structures of the day, and the tools of these operations.
+     *
+     * @param  list<int>  $affected  ids
+     * @return list<Found>
+     */
+    public static function operations(array $affected, Day $day): array
+    {
+        $found = [];
+        foreach (DB::select("WITH used AS (
+                SELECT DISTINCT l.revision_id, l.plant, l.operation, c.number AS component, c.id AS component_id FROM structure_lines l JOIN revisions r ON r.id = l.revision_id JOIN items c ON c.id = l.component_id
+                WHERE l.kind = 'manufacturing' AND l.component_id = ANY (?::bigint[]) AND l.operation IS NOT NULL AND r.status = 'released'
+                AND coalesce(l.valid_from, '-infinity') <= ?::date AND coalesce(l.valid_to, 'infinity') > ?::date)
+            SELECT p.number, p.title, u.plant, u.operation, string_agg(DISTINCT u.component, ', ' ORDER BY u.component) AS components, min(u.component_id) AS via,
+                (SELECT json_agg(json_build_array(t.id, t.number, t.title) ORDER BY t.number) FROM structure_lines l JOIN items t ON t.id = l.component_id AND t.kind = 'tool'
+                    WHERE l.revision_id = u.revision_id AND l.kind = 'manufacturing' AND l.plant = u.plant AND l.operation = u.operation) AS tools
+            FROM used u JOIN revisions r ON r.id = u.revision_id JOIN items p ON p.id = r.item_id
+            GROUP BY p.number, p.title, u.revision_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation", [self::list($affected), (string) $day, (string) $day]) as $row) {
+            $place = "{$row->number} at {$row->plant}";
+            $found[] = [
+                'reason' => ReachReason::Operation, 'subject' => "operation {$row->operation} {$row->number} {$row->plant}", 'item' => null, 'number' => $row->number,
+                'title' => "Operation {$row->operation}, {$row->plant}: {$row->title}", 'why' => "Uses up {$row->components}", 'level' => 1, 'via' => $row->via,
+            ];
+            /** @var list<array{int, string, string}> $tools */
+            $tools = json_decode($row->tools ?? '[]', true, flags: JSON_THROW_ON_ERROR);
+            foreach ($tools as [$id, $number, $title]) {
+                $found[] = [
+                    'reason' => ReachReason::Tool, 'subject' => "tool {$number}", 'item' => $id, 'number' => $number, 'title' => $title,
+                    'why' => "Used at operation {$row->operation} of {$place}", 'level' => 1, 'via' => $row->via,
+                ];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<int>  $affected  ids
+     * @param  list<int>  $above  ids of all that is above them
+     * @return list<Found>
+     */
+    public static function openChanges(ChangeRequest $request, array $affected, array $above): array
+    {
+        $known = [$request->number, ...$request->orders->pluck('number')->all(), ...$request->gathered->pluck('number')->all()];
+        $reports = $request->reports->pluck('number')->all();
+        $open = "SELECT number, title, 'Order' AS type, item_id FROM change_order_items n JOIN change_orders c ON c.id = n.order_id AND c.state NOT IN ('closed', 'withdrawn', 'released')
+            UNION ALL SELECT number, title, 'Request', item_id FROM change_request_items n JOIN change_requests c ON c.id = n.request_id AND c.state NOT IN ('rejected', 'ordered', 'gathered')
+            UNION ALL SELECT number, title, 'Report', item_id FROM problem_report_items n JOIN problem_reports c ON c.id = n.report_id AND c.state IN ('open', 'returned')";
+
+        return array_values(array_map(static fn (\stdClass $row): array => [
+            'reason' => ReachReason::OpenChange, 'subject' => "change {$row->number}", 'item' => null, 'number' => $row->number, 'title' => $row->title,
+            'why' => "{$row->type} that names ".implode(', ', array_slice(explode(',', $row->named), 0, 5)), 'level' => $row->near ? 0 : 1, 'via' => $row->via,
+        ], DB::select("SELECT o.number, o.title, o.type, string_agg(i.number, ',' ORDER BY i.number) AS named, bool_or(i.id = ANY (?::bigint[])) AS near, min(i.id) AS via
+            FROM ({$open}) o JOIN items i ON i.id = o.item_id
+            WHERE o.item_id = ANY (?::bigint[]) AND NOT o.number = ANY (?::text[]) GROUP BY o.number, o.title, o.type ORDER BY near DESC, o.number",
+            [self::list($affected), self::list([...$affected, ...$above]), '{'.implode(',', [...$known, ...$reports]).'}'])));
+    }
+
+    /** @param  list<int>  $ids */
+    private static function list(array $ids): string
+    {
+        return '{'.implode(',', $ids).'}';
+    }
+}

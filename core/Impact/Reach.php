@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Impact;
+
+use Orthotaxis\Core\Adjacency\Adjacency;
+use Orthotaxis\Core\Adjacency\Span;
+
+/**
+ * All that is above some items on a day, each with the shortest way to it. A walk level by level from all of them at once:
+ * every line is looked at once, however much is shared; something that contains itself ends the walk like anything else.
+ */
+final readonly class Reach
+{
+    /**
+     * @param  array<int, int>  $levels  by position, nearest first; 0 for what is affected itself
+     * @param  array<int, int>  $via  by position: the next one on the way back to what is affected
+     */
+    private function __construct(private Adjacency $adjacency, private int $day, public array $levels, public array $via) {}
+
+    /**
+     * @param  array<int, list<int>>  $affected  position => positions of single revisions of the same item: what uses these uses the item
+     * @param  list<int>  $ifUsed  positions of single revisions: they count only on days on which something uses them
+     */
+    public static function of(Adjacency $adjacency, array $affected, int $day, array $ifUsed = []): self
+    {
+        $levels = array_fill_keys(array_keys($affected), 0);
+        $via = [];
+        $only = array_fill_keys($ifUsed, true);
+        // What stands for an affected item is walked from, and never a row of its own.
+        $stands = [];
+        foreach ($affected as $position => $same) {
+            foreach ($same as $one) {
+                $stands[$one] = $position;
+            }
+        }
+        $edge = [...array_keys($affected), ...array_keys($stands)];
+        for ($level = 1; $edge !== []; $level++) {
+            $next = [];
+            foreach ($edge as $position) {
+                $list = $adjacency->upOf($position);
+                for ($i = 2, $n = count($list); $i < $n; $i += 3) {
+                    $parent = $list[$i];
+                    if (isset($levels[$parent]) || isset($stands[$parent]) || ! Span::holdsOn($list[$i + 2], $day)) {
+                        continue;
+                    }
+                    if (isset($only[$parent]) && ! self::hasUser($adjacency, $parent, $day)) {
+                        continue;
+                    }
+                    $levels[$parent] = $level;
+                    $via[$parent] = $stands[$position] ?? $position;
+                    $next[] = $parent;
+                }
+            }
+            $edge = $next;
+        }
+
+        return new self($adjacency, $day, $levels, $via);
+    }
+
+    /** @return list<int> positions from something affected up to this one */
+    public function path(int $position): array
+    {
+        $path = [$position];
+        while (isset($this->via[$path[0]])) {
+            array_unshift($path, $this->via[$path[0]]);
+        }
+
+        return $path;
+    }
+
+    /** Whether nothing uses it on the day. */
+    public function isTop(int $position): bool
+    {
+        return ! self::hasUser($this->adjacency, $position, $this->day);
+    }
+
+    /** @return list<int> what uses it on the day, each once */
+    public function users(int $position): array
+    {
+        return array_keys($this->ends($this->adjacency->upOf($position)));
+    }
+
+    /**
+     * Products that are not reached, and that share at least half of their own components with one that is: whoever changes
+     * one looks at the other.
+     *
+     * @param  list<int>  $products  positions of reached products
+     * @param  array<int, mixed>  $sold  by position: all that is sold
+     * @return array<int, int> sibling => the reached product that it shares most with
+     */
+    public function siblings(array $products, array $sold): array
+    {
+        $most = $found = [];
+        foreach ($products as $product) {
+            $own = $this->components($product);
+            $shared = [];
+            foreach (array_keys($own) as $component) {
+                foreach ($this->users($component) as $user) {
+                    if (isset($sold[$user]) && ! isset($this->levels[$user])) {
+                        $shared[$user] = ($shared[$user] ?? 0) + 1;
+                    }
+                }
+            }
+            foreach ($shared as $sibling => $count) {
+                if ($count * 2 >= count($this->components($sibling)) && $count > ($most[$sibling] ?? 0)) {
+                    $most[$sibling] = $count;
+                    $found[$sibling] = $product;
+                }
+            }
+        }
+        ksort($found);
+
+        return $found;
+    }
+
+    /** @return array<int, true> */
+    private function components(int $position): array
+    {
+        return $this->ends($this->adjacency->downOf($position));
+    }
+
+    /**
+     * @param  list<int>  $list
+     * @return array<int, true>
+     */
+    private function ends(array $list): array
+    {
+        $ends = [];
+        for ($i = 2, $n = count($list); $i < $n; $i += 3) {
+            if (Span::holdsOn($list[$i + 2], $this->day)) {
+                $ends[$list[$i]] = true;
+            }
+        }
+
+        return $ends;
+    }
+
+    private static function hasUser(Adjacency $adjacency, int $position, int $day): bool
+    {
+        $list = $adjacency->upOf($position);
+        for ($i = 4, $n = count($list); $i < $n; $i += 3) {
+            if (Span::holdsOn($list[$i], $day)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

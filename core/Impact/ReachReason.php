@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Impact;
+
+/** Why a change touches something. */
+enum ReachReason: string
+{
+    case Affected = 'affected';
+    case Document = 'document';
+    case Operation = 'operation';
+    case Tool = 'tool';
+    case OpenChange = 'open_change';
+    case Product = 'product';
+    case Sibling = 'sibling';
+    case Parent = 'parent';
+}
