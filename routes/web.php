@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Assessment\Http\QuestionController;
 use App\Attachments\Http\ChangeFileController;
 use App\Changes\Http\AdoptionController;
 use App\Changes\Http\ChangeController;
@@ -113,6 +114,12 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
         Route::get('/reach', 'show');
         Route::get('/reach-picture', 'picture');
         Route::post('/reach', 'decide')->middleware($may(Ability::AssessRequest));
+    });
+    Route::controller(QuestionController::class)->group(static function () use ($may): void {
+        Route::get('/requests/{number}/questions', 'index');
+        Route::post('/requests/{number}/questions', 'ask')->middleware($may(Ability::AssessRequest));
+        Route::post('/questions/{id}/answer', 'answer')->whereNumber('id')->middleware($may(Ability::AnswerQuestion));
+        Route::delete('/questions/{id}', 'withdraw')->whereNumber('id')->middleware($may(Ability::AssessRequest));
     });
     Route::controller(RequestController::class)->prefix('requests')->group(static function () use ($may): void {
         Route::post('/', 'store')->middleware($may(Ability::RaiseRequest));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
+use App\Assessment\Models\Question;
 use App\Changes\Data\ChangeRow;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
@@ -14,6 +15,10 @@ use App\Desk\Data\StageCount;
 use App\People\Ability;
 use App\People\Models\Person;
 use App\Reports\Models\ProblemReport;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Str;
+use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Change\WorkStep;
@@ -39,6 +44,9 @@ final readonly class DeskReader
                 $tasks[] = new DeskTask($todo, ChangeRow::ofReport($report), ($report->settled_at ?? $report->raised_at)->toIso8601String());
             }
         }
+        foreach (self::questions($person) as $question) {
+            $tasks[] = new DeskTask("Answer about {$question->item->number}: ".Str::limit($question->text, 60), ChangeRow::ofRequest($question->request), $question->asked_at->toIso8601String(), $question->due_on);
+        }
         foreach ($requests as $request) {
             $todo = self::requestTodo($request, $person);
             if ($todo !== null) {
@@ -59,6 +67,18 @@ final readonly class DeskReader
         $critical = $person->mayDo(Ability::WatchCritical) ? array_filter($rows, static fn (ChangeRow $row): bool => $row->priority === Priority::Critical->value && in_array($row->type, ['report', 'request'], true)) : [];
 
         return new DeskPage(array_values($critical), $tasks, array_slice($newest, 0, self::NEWEST), self::stages(array_values($rows)));
+    }
+
+    /** @return Collection<int, Question> that this person, or one of a role that they have, is asked */
+    private static function questions(Person $person): Collection
+    {
+        return Question::query()->with(['item', 'request.raisedBy'])->where('state', QuestionState::Waiting->value)
+            ->where(static function (Builder $asked) use ($person): void {
+                $asked->where('person_id', $person->id)->orWhereIn('role', $person->roles);
+            })
+            ->whereHas('request', static function (Builder $request): void {
+                $request->whereNotIn('state', RequestState::closed());
+            })->orderBy('due_on')->get();
     }
 
     private static function reportTodo(ProblemReport $report, Person $person): ?string

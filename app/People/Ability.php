@@ -10,6 +10,7 @@ enum Ability: string
     case ReportProblem = 'report_problem';
     case WatchCritical = 'watch_critical';
     case RaiseRequest = 'raise_request';
+    case AnswerQuestion = 'answer_question';
     case AssessRequest = 'assess_request';
     case DecideRequest = 'decide_request';
     case RaiseOrder = 'raise_order';

@@ -15,5 +15,6 @@ final readonly class DeskTask
         #[OA\Property] public string $todo,
         #[OA\Property] public ChangeRow $change,
         #[OA\Property(description: 'since when it waits')] public string $since,
+        #[OA\Property(description: 'the day by which it is to be done')] public ?string $due_on = null,
     ) {}
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../lib/api';
-import { ago } from '../lib/format';
+import { ago, day, today } from '../lib/format';
 import { placeOf } from '../lib/places';
 import { queries } from '../lib/queries';
 import { useMay, useMe } from '../lib/session';
@@ -26,7 +26,16 @@ const taskColumns: Column<Task>[] = [
     id: 'todo',
     head: 'To do',
     text: (task) => task.todo,
-    cell: (task) => <b className="font-semibold">{task.todo}</b>,
+    cell: (task) => (
+      <b className="font-semibold">
+        {task.todo}
+        {task.due_on != null && (
+          <span className={task.due_on < today() ? 'ml-2 text-alarm' : 'ml-2 font-normal text-soft'}>
+            {task.due_on < today() ? '▲ overdue since' : 'by'} {day(task.due_on)}
+          </span>
+        )}
+      </b>
+    ),
   },
   {
     id: 'number',
@@ -81,7 +90,7 @@ export function DeskPage() {
                 label="Needs you now"
                 rows={page.tasks}
                 columns={taskColumns}
-                keyOf={(task) => task.change.number}
+                keyOf={(task) => `${task.change.number} ${task.todo} ${task.since}`}
                 onOpen={(task) => void navigate(placeOf(task.change.number))}
                 empty="Nothing waits for you. New requests are below; all changes are in the Register."
               />

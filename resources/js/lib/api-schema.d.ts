@@ -4,6 +4,54 @@
  */
 
 export interface paths {
+    "/api/requests/{number}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["questions"];
+        put?: never;
+        post: operations["askQuestion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/questions/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answerQuestion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/questions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawQuestion"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/change-files/{id}": {
         parameters: {
             query?: never;
@@ -1272,6 +1320,74 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What specialists were asked about a request, and what they said. */
+        AssessmentPage: {
+            grid: components["schemas"]["StandingOfItem"][];
+            questions: components["schemas"]["QuestionRow"][];
+        };
+        QuestionRow: {
+            id: number;
+            item: string;
+            /** @enum {string} */
+            function: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance";
+            /** @enum {string} */
+            topic: "feasible" | "tooling" | "certificate" | "stock" | "cost" | "other";
+            text: string;
+            /** @description the person or the role */
+            asked: string;
+            asked_by: string;
+            due_on: string;
+            /** @enum {string} */
+            state: "waiting" | "answered" | "no_effect" | "withdrawn";
+            overdue: boolean;
+            /** @description whether whoever reads this may answer */
+            mine: boolean;
+            answer: string;
+            one_time: string | null;
+            /** @description for one unit of the item */
+            recurring: string | null;
+            answered_by: string | null;
+            answered_at: string | null;
+            file: components["schemas"]["ChangeFileRow"] | null;
+        };
+        StandingOfFunction: {
+            /** @enum {string} */
+            function: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance";
+            /** @enum {string} */
+            standing: "not_asked" | "overdue" | "waiting" | "answered" | "no_effect";
+            by: string[];
+        };
+        /** @description How every function stands to one affected item. */
+        StandingOfItem: {
+            item: components["schemas"]["ItemRow"];
+            functions: components["schemas"]["StandingOfFunction"][];
+        };
+        NewAnswer: {
+            /** @description What a specialist answers. */
+            answer: string;
+            /**
+             * @description 1: the change does not concern this item in this function
+             * @enum {string}
+             */
+            no_effect?: "" | "0" | "1";
+            one_time?: string;
+            /** @description for one unit of the item; less than zero is a saving */
+            recurring?: string;
+            /** Format: binary */
+            file?: string;
+        };
+        NewQuestion: {
+            /** @description One thing asked about some items. */
+            items: string[];
+            /** @enum {string} */
+            function: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance";
+            /** @enum {string} */
+            topic: "feasible" | "tooling" | "certificate" | "stock" | "cost" | "other";
+            text: string;
+            /** @description sign-in name of a person, or a role: then any of its people answers */
+            to: string;
+            due_on: string;
+        };
         ChangeFileRow: {
             id: string;
             /** @enum {string} */
@@ -1792,6 +1908,8 @@ export interface components {
             change: components["schemas"]["ChangeRow"];
             /** @description since when it waits */
             since: string;
+            /** @description the day by which it is to be done */
+            due_on: string | null;
         };
         StageCount: {
             /** @enum {string} */
@@ -2381,6 +2499,138 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    questions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    askQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewQuestion"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    answerQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["NewAnswer"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    withdrawQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     changeFileContent: {
         parameters: {
             query?: never;

@@ -31,6 +31,11 @@ export const queries = {
       enabled: query.title.trim().length > 3 || query.items !== '',
       placeholderData: (before) => before,
     }),
+  questions: (number: string) =>
+    queryOptions({
+      queryKey: ['changes', 'questions', number],
+      queryFn: () => told(api.GET('/api/requests/{number}/questions', { params: { path: { number } } })),
+    }),
   reach: (number: string, reason: string) =>
     infiniteQueryOptions({
       queryKey: ['changes', 'reach', number, reason],

@@ -81,6 +81,45 @@ export const priorities = { critical: 'Critical', high: 'High', normal: 'Normal'
 
 export const attachmentRoles = { evidence: 'Evidence', mark_up: 'Mark-up', form: 'Form', answer: 'Answer' } as const;
 
+export const functions = {
+  design: 'Design',
+  manufacturing: 'Manufacturing',
+  purchasing: 'Purchasing',
+  quality: 'Quality',
+  service: 'Service',
+  finance: 'Finance',
+} as const;
+
+export const topics = {
+  feasible: 'Is it feasible?',
+  tooling: 'What tooling does it take?',
+  certificate: 'Does a certificate have to follow?',
+  stock: 'What is on stock or ordered?',
+  cost: 'What does it cost?',
+  other: 'Something else',
+} as const;
+
+/** How a function stands to an item: a sign, and words. */
+export const standings = {
+  not_asked: { sign: '·', word: 'not asked', look: 'text-soft' },
+  overdue: { sign: '▲', word: 'overdue', look: 'text-alarm font-semibold' },
+  waiting: { sign: '◌', word: 'waiting', look: 'text-warn' },
+  answered: { sign: '■', word: 'answered', look: 'text-accent' },
+  no_effect: { sign: '□', word: 'no effect', look: 'text-soft' },
+} as const;
+
+export const groups = {
+  design_engineer: 'Design engineers',
+  electronics_engineer: 'Electronics engineers',
+  manufacturing_engineer: 'Manufacturing engineers',
+  planner: 'Planners',
+  buyer: 'Buyers',
+  quality: 'Quality',
+  service: 'Service',
+  board_member: 'Board members',
+  coordinator: 'Coordinators',
+} as const;
+
 export const reachReasons = {
   affected: 'Affected',
   document: 'Drawings and documents',

@@ -96,7 +96,7 @@ const reachColumns: Column<Row>[] = [
     text: (row) => decided(row),
     cell: (row) =>
       row.decision === null ? (
-        <span className="text-soft">{row.reason === 'affected' ? '■ in' : '□ open'}</span>
+        <span className="whitespace-nowrap text-soft">{row.reason === 'affected' ? '■ in' : '□ open'}</span>
       ) : (
         <span
           className="whitespace-nowrap"

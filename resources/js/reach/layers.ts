@@ -46,15 +46,17 @@ export function layered(levels: number[], edges: number[][]): { places: Placed[]
     }
   }
   const tallest = Math.max(1, ...full.map((nodes) => nodes.length));
+  // Few are given room.
+  const pitch = tallest <= 20 ? ROW * 1.8 : ROW;
   const places: Placed[] = [];
   full.forEach((nodes, index) => {
-    const gap = nodes.length === 1 ? 0 : ((tallest - 1) * ROW) / (nodes.length - 1);
+    const gap = nodes.length === 1 ? 0 : ((tallest - 1) * pitch) / (nodes.length - 1);
     // Short columns are spread, but not so far that they read as single rows.
-    const step = nodes.length === 1 ? 0 : Math.min(gap, ROW * 4);
-    const top = ((tallest - 1) * ROW - step * (nodes.length - 1)) / 2;
+    const step = nodes.length === 1 ? 0 : Math.min(gap, pitch * 4);
+    const top = ((tallest - 1) * pitch - step * (nodes.length - 1)) / 2;
     nodes.forEach((node, row) => (places[node] = { x: index * COLUMN, y: top + row * step }));
   });
-  return { places, width: full.length * COLUMN, height: tallest * ROW };
+  return { places, width: full.length * COLUMN, height: tallest * pitch };
 }
 
 /** All nodes that a way through one node goes through, it included. */

@@ -4,6 +4,7 @@ import { moment } from '../../lib/format';
 import { states } from '../../lib/words';
 import { ExposureView } from '../../planning/ExposureView';
 import { WhereUsed } from '../../structures/WhereUsed';
+import { Questions } from '../../assessment/Questions';
 import { DecisionForm } from '../DecisionForm';
 
 type Request = Schemas['RequestData'];
@@ -29,6 +30,9 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           <div className="mt-2">{facts}</div>
         </details>
       )}
+      {dossier.requests.map((request) => (
+        <Questions key={`asked ${request.number}`} request={request} />
+      ))}
       {dossier.requests.map((request) => (
         <p key={`cut-in ${request.number}`}>
           <Link to={`/changes/${request.number}/reach`} className="mr-6 text-accent hover:underline">

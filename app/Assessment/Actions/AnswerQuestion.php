@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment\Actions;
+
+use App\Assessment\Models\Question;
+use App\Attachments\Actions\BringFile;
+use App\Attachments\AttachmentRole;
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Assessment\QuestionState;
+use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Refusal;
+
+/** Whoever is asked answers: what is so, what it costs, with a file where that helps. Until the request is closed it may be corrected. */
+final readonly class AnswerQuestion
+{
+    public function __construct(private Ledger $ledger, private BringFile $files) {}
+
+    public function __invoke(Person $by, int $id, bool $noEffect, string $answer, ?Money $oneTime, ?Money $recurring, ?UploadedFile $file): string
+    {
+        return DB::transaction(function () use ($by, $id, $noEffect, $answer, $oneTime, $recurring, $file): string {
+            $question = Question::query()->with(['request', 'item'])->lockForUpdate()->findOrFail($id);
+            $number = $question->request->number;
+            if (! $question->asks($by)) {
+                throw Refusal::at('question', 'Somebody else is asked.');
+            }
+            if ($question->state === QuestionState::Withdrawn || ! $question->request->state->isOpen()) {
+                throw Refusal::at('question', 'It is not asked any more.');
+            }
+            $values = [
+                'state' => $noEffect ? QuestionState::NoEffect : QuestionState::Answered, 'answer' => $answer, 'one_time' => $oneTime?->tenThousandths, 'recurring' => $recurring?->tenThousandths,
+                'answered_by' => $by->id, 'answered_at' => CarbonImmutable::now(),
+            ];
+            if ($file !== null) {
+                $values['file_id'] = $this->files->bring($by, $question->request, AttachmentRole::Answer, $file->getRealPath(), $file->getClientOriginalName())->id;
+            }
+            $question->update($values);
+            $this->ledger->record($by->login, 'question.answered', $number, [
+                'item' => $question->item->number, 'question' => $question->text, 'answer' => $answer, 'no_effect' => $noEffect, 'one_time' => $oneTime === null ? '' : (string) $oneTime, 'recurring' => $recurring === null ? '' : (string) $recurring,
+            ]);
+
+            return $number;
+        });
+    }
+}

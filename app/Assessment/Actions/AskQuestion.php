@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment\Actions;
+
+use App\Assessment\Models\Question;
+use App\Changes\Models\ChangeRequest;
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Assessment\QuestionState;
+use Orthotaxis\Core\Refusal;
+
+/** Asks one thing about each of some items of a request, and withdraws what was asked. */
+final readonly class AskQuestion
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /**
+     * @param  list<string>  $items  numbers
+     * @param  array{function: string, topic: string, text: string, due_on: string}  $fields
+     * @param  string  $to  sign-in name of a person, or a role
+     */
+    public function ask(Person $by, string $number, array $items, array $fields, string $to): void
+    {
+        DB::transaction(function () use ($by, $number, $items, $fields, $to): void {
+            $request = ChangeRequest::hold($number);
+            if (! $request->state->isOpen()) {
+                throw Refusal::at('request', "{$number} is closed.");
+            }
+            $affected = $request->items->pluck('id', 'number');
+            $person = Person::query()->where('login', $to)->value('id');
+            foreach ($items as $item) {
+                Question::query()->create([
+                    ...$fields, 'request_id' => $request->id, 'item_id' => $affected[$item] ?? throw Refusal::at('items', "{$item} is not affected by {$number}."),
+                    'person_id' => $person, 'role' => $person === null ? $to : null, 'asked_by' => $by->id, 'asked_at' => CarbonImmutable::now(),
+                ]);
+            }
+            $this->ledger->record($by->login, 'question.asked', $number, ['items' => $items, 'to' => $to, 'text' => $fields['text'], 'due' => $fields['due_on']]);
+        });
+    }
+
+    public function withdraw(Person $by, int $id): string
+    {
+        return DB::transaction(function () use ($by, $id): string {
+            $question = Question::query()->with('request')->lockForUpdate()->findOrFail($id);
+            if ($question->state !== QuestionState::Waiting) {
+                throw Refusal::at('question', 'It is answered already; the answer stays.');
+            }
+            $question->update(['state' => QuestionState::Withdrawn]);
+            $this->ledger->record($by->login, 'question.withdrawn', $question->request->number, ['text' => $question->text]);
+
+            return $question->request->number;
+        });
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment\Data;
+
+use App\Assessment\Models\Question;
+use App\Assessment\Topic;
+use App\Attachments\Data\ChangeFileRow;
+use App\People\Models\Person;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Assessment\Discipline;
+use Orthotaxis\Core\Assessment\QuestionState;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Quantity\Money;
+
+#[OA\Schema]
+final readonly class QuestionRow
+{
+    private function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $item,
+        #[OA\Property(enum: Discipline::class)] public string $function,
+        #[OA\Property(enum: Topic::class)] public string $topic,
+        #[OA\Property] public string $text,
+        #[OA\Property(description: 'the person or the role')] public string $asked,
+        #[OA\Property] public string $asked_by,
+        #[OA\Property] public string $due_on,
+        #[OA\Property(enum: QuestionState::class)] public string $state,
+        #[OA\Property] public bool $overdue,
+        #[OA\Property(description: 'whether whoever reads this may answer')] public bool $mine,
+        #[OA\Property] public string $answer,
+        #[OA\Property] public ?string $one_time,
+        #[OA\Property(description: 'for one unit of the item')] public ?string $recurring,
+        #[OA\Property] public ?string $answered_by,
+        #[OA\Property] public ?string $answered_at,
+        #[OA\Property(ref: ChangeFileRow::class, nullable: true)] public ?ChangeFileRow $file,
+    ) {}
+
+    public static function of(Question $question, Person $reader, Day $today): self
+    {
+        $waiting = $question->state === QuestionState::Waiting;
+        $money = static fn (?int $amount): ?string => $amount === null ? null : (string) Money::ofTenThousandths($amount);
+
+        return new self(
+            $question->id, $question->item->number, $question->function->value, $question->topic->value, $question->text,
+            $question->person->name ?? $question->role?->label() ?? '', $question->askedBy->name, $question->due_on, $question->state->value,
+            $waiting && Day::parse($question->due_on)->isBefore($today), $question->asks($reader) && $question->state !== QuestionState::Withdrawn, $question->answer,
+            $money($question->one_time), $money($question->recurring), $question->answeredBy?->name, $question->answered_at?->toIso8601String(),
+            $question->file === null ? null : ChangeFileRow::of($question->file),
+        );
+    }
+}

@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import { api, told, type Schemas } from '../lib/api';
+import { useAct } from '../lib/useAct';
+import { useDraft } from '../lib/useDraft';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input, TextArea } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+
+/** The answer of whoever is asked: in words, with what it costs and a file where that helps. It may be corrected while the request is open. */
+export function AnswerQuestion({ question }: { question: Schemas['QuestionRow'] }) {
+  const answered = question.state !== 'waiting';
+  const [open, setOpen] = useState(!answered);
+  const [file, setFile] = useState<File | null>(null);
+  const draft = useDraft(`question ${question.id}`, {
+    answer: question.answer,
+    one_time: question.one_time ?? '',
+    recurring: question.recurring ?? '',
+  });
+  const answer = useAct(
+    (noEffect: boolean) => {
+      const body = new FormData();
+      Object.entries(draft.value).forEach(([name, value]) => body.append(name, value));
+      body.append('no_effect', noEffect ? '1' : '0');
+      if (file) body.append('file', file, file.name);
+      return told(
+        api.POST('/api/questions/{id}/answer', {
+          params: { path: { id: String(question.id) } },
+          body: { answer: draft.value.answer },
+          bodySerializer: () => body,
+        }),
+      );
+    },
+    () => {
+      draft.clear();
+      setOpen(false);
+    },
+  );
+  const error = (place: string) => answer.error?.at(place);
+  if (!open)
+    return (
+      <Button look="quiet" className="!px-0" onClick={() => setOpen(true)}>
+        Correct the answer
+      </Button>
+    );
+  return (
+    <form
+      aria-label={`Answer about ${question.item}`}
+      className="no-print grid max-w-5xl gap-3 md:grid-cols-[1fr_9rem_9rem]"
+      onSubmit={(event) => {
+        event.preventDefault();
+        answer.mutate(false);
+      }}
+    >
+      <Field label="Your answer" error={error('answer')}>
+        <TextArea
+          rows={2}
+          value={draft.value.answer}
+          onChange={(event) => draft.change({ answer: event.target.value })}
+        />
+      </Field>
+      <Field label="Costs once" error={error('one_time')}>
+        <Input
+          inputMode="decimal"
+          value={draft.value.one_time}
+          onChange={(event) => draft.change({ one_time: event.target.value })}
+        />
+      </Field>
+      <Field label="Costs a unit" hint="Less than zero saves" error={error('recurring')}>
+        <Input
+          inputMode="decimal"
+          value={draft.value.recurring}
+          onChange={(event) => draft.change({ recurring: event.target.value })}
+        />
+      </Field>
+      <div className="flex flex-wrap items-center gap-3 md:col-span-3">
+        <Button type="submit" look="main" busy={answer.isPending}>
+          Answer
+        </Button>
+        <Button busy={answer.isPending} onClick={() => answer.mutate(true)}>
+          No effect
+        </Button>
+        <label className="text-sm">
+          File{' '}
+          <input
+            type="file"
+            accept=".svg,.pdf,.png,.jpg,.jpeg"
+            onChange={(event) => setFile(event.target.files?.[0] ?? null)}
+          />
+        </label>
+        {error('file') && <p className="text-sm text-alarm">▸ {error('file')}</p>}
+        <ProblemNotice problem={answer.error} shown={['answer', 'one_time', 'recurring', 'file']} />
+      </div>
+    </form>
+  );
+}
