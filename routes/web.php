@@ -14,6 +14,7 @@ use App\Changes\Http\ReviewController;
 use App\CutIn\Http\CutInController;
 use App\Desk\Http\DeskController;
 use App\Documents\Http\DocumentController;
+use App\Economics\Http\MoneyController;
 use App\Imports\Http\ImportController;
 use App\People\Ability;
 use App\People\Http\FavouriteController;
@@ -120,6 +121,11 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
         Route::post('/requests/{number}/questions', 'ask')->middleware($may(Ability::AssessRequest));
         Route::post('/questions/{id}/answer', 'answer')->whereNumber('id')->middleware($may(Ability::AnswerQuestion));
         Route::delete('/questions/{id}', 'withdraw')->whereNumber('id')->middleware($may(Ability::AssessRequest));
+    });
+    Route::controller(MoneyController::class)->prefix('requests/{number}')->group(static function () use ($may): void {
+        Route::get('/money', 'show');
+        Route::post('/figures', 'say')->middleware($may(Ability::AssessRequest));
+        Route::delete('/figures/{id}', 'takeBack')->whereNumber('id')->middleware($may(Ability::AssessRequest));
     });
     Route::controller(RequestController::class)->prefix('requests')->group(static function () use ($may): void {
         Route::post('/', 'store')->middleware($may(Ability::RaiseRequest));

@@ -58,6 +58,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./changes/DossierPage')).DossierPage }),
       },
       {
+        path: 'changes/:number/money',
+        lazy: async () => ({ Component: (await import('./economics/MoneyPage')).MoneyPage }),
+      },
+      {
         path: 'changes/:number/reach',
         lazy: async () => ({ Component: (await import('./reach/ReachPage')).ReachPage }),
       },

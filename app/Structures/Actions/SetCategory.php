@@ -7,6 +7,7 @@ namespace App\Structures\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Models\Category;
+use App\Structures\Models\UsualDisposition;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
@@ -23,10 +24,11 @@ final readonly class SetCategory
      * @param  ?string  $name  null to leave it as it is
      * @param  ?string  $under  the code of a category; empty: it stands under none; null to leave it where it is
      * @param  list<array{name: string, label: string, required: bool}>|null  $asked  null to leave it as it is
+     * @param  list<array{kind: string, disposition: string, per_unit: ?int}>|null  $dispositions  null to leave them as they are
      */
-    public function __invoke(Person $by, string $code, ?string $name, ?string $under, NumberRule $rule, ?Sequence $sequence, ?array $asked): void
+    public function __invoke(Person $by, string $code, ?string $name, ?string $under, NumberRule $rule, ?Sequence $sequence, ?array $asked, ?array $dispositions): void
     {
-        DB::transaction(function () use ($by, $code, $name, $under, $rule, $sequence, $asked): void {
+        DB::transaction(function () use ($by, $code, $name, $under, $rule, $sequence, $asked, $dispositions): void {
             // All of them, so that two who move categories at once take turns.
             $all = Category::query()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
             $category = $all->firstWhere('code', $code) ?? throw (new ModelNotFoundException)->setModel(Category::class);
@@ -35,6 +37,11 @@ final readonly class SetCategory
                 'number_prefix' => $rule->prefix, 'number_width' => $rule->width, 'number_check' => $rule->checkDigit, 'sequence' => $sequence?->value, 'asked' => $asked ?? $category->asked,
             ];
             $category->update($values);
+            if ($dispositions !== null) {
+                $category->dispositions()->delete();
+                UsualDisposition::query()->insert(array_map(static fn (array $one): array => ['category_id' => $category->id] + $one, $dispositions));
+                $values['dispositions'] = $dispositions;
+            }
             $this->ledger->record($by->login, 'category.set', $code, $values);
         });
     }

@@ -6,13 +6,18 @@ namespace App\Structures\Data;
 
 use App\Http\Api\ListOf;
 use App\Structures\Models\Category;
+use App\Structures\Models\UsualDisposition;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Quantity\Money;
 
 /** A category: how its items are numbered and revised, and what they are asked for. */
 #[OA\Schema]
 final readonly class CategoryRow
 {
-    /** @param  list<AskedAttribute>  $attributes */
+    /**
+     * @param  list<AskedAttribute>  $attributes
+     * @param  list<CategoryDisposition>  $dispositions
+     */
     private function __construct(
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
@@ -23,6 +28,7 @@ final readonly class CategoryRow
         #[OA\Property] public bool $number_check,
         #[OA\Property] public int $items,
         #[ListOf(AskedAttribute::class)] public array $attributes,
+        #[ListOf(CategoryDisposition::class)] public array $dispositions,
     ) {}
 
     public static function of(Category $category): self
@@ -31,6 +37,7 @@ final readonly class CategoryRow
             $category->code, $category->name, $category->over?->code, $category->sequence?->value, $category->number_prefix, $category->number_width, $category->number_check,
             $category->items_count ?? 0,
             array_map(static fn (array $asked): AskedAttribute => new AskedAttribute($asked['name'], $asked['label'], $asked['required']), $category->asked),
+            $category->dispositions->map(static fn (UsualDisposition $row): CategoryDisposition => new CategoryDisposition($row->kind, $row->disposition, $row->per_unit === null ? null : (string) Money::ofTenThousandths($row->per_unit)))->values()->all(),
         );
     }
 }

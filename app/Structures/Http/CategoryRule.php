@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Structures\Http;
 
+use App\Structures\Data\CategoryDisposition;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Change\Disposition;
+use Orthotaxis\Core\Impact\DispositionCost;
 use Orthotaxis\Core\Numbering\NumberRule;
+use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Revision\Sequence;
 
 /** What a category is called and stands under, how its items are numbered and revised, and what they are asked for. */
@@ -18,6 +22,7 @@ use Orthotaxis\Core\Revision\Sequence;
     new OA\Property(property: 'number_width', type: 'integer'),
     new OA\Property(property: 'number_check', type: 'boolean', description: 'whether a check digit follows'),
     new OA\Property(property: 'sequence', type: 'string', enum: Sequence::class, nullable: true, description: 'null: as the kind of the item says'),
+    new OA\Property(property: 'dispositions', type: 'array', description: 'what is usually done with what exists; without it they stay as they are', items: new OA\Items(ref: CategoryDisposition::class)),
     new OA\Property(property: 'attributes', type: 'array', description: 'without it they stay as they are', items: new OA\Items(required: ['label', 'required'], properties: [
         new OA\Property(property: 'name', type: 'string', description: 'empty for a new one'),
         new OA\Property(property: 'label', type: 'string'),
@@ -33,6 +38,8 @@ final class CategoryRule extends FormRequest
             'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'string', 'max:120'], 'under' => 'sometimes|nullable|string|exists:categories,code',
             'number_prefix' => 'present|nullable|string', 'number_width' => 'required|integer', 'number_check' => 'required|boolean',
             'sequence' => ['nullable', Rule::enum(Sequence::class)],
+            'dispositions' => 'sometimes|array|max:10', 'dispositions.*.kind' => ['required', 'distinct', Rule::in(array_column(DispositionCost::kinds(), 'value'))],
+            'dispositions.*.disposition' => ['required', Rule::enum(Disposition::class)], 'dispositions.*.per_unit' => 'nullable|string|max:20',
             'attributes' => 'sometimes|array|max:40', 'attributes.*.name' => 'nullable|string|regex:/^[a-z0-9_]{1,60}$/',
             'attributes.*.label' => 'required|string|max:60|distinct:ignore_case', 'attributes.*.required' => 'required|boolean',
         ];
@@ -57,6 +64,17 @@ final class CategoryRule extends FormRequest
     public function rule(): NumberRule
     {
         return NumberRule::of($this->string('number_prefix')->trim()->toString(), $this->integer('number_width'), $this->boolean('number_check'));
+    }
+
+    /** @return list<array{kind: string, disposition: string, per_unit: ?int}>|null null to leave them as they are */
+    public function dispositions(): ?array
+    {
+        $rows = $this->validated('dispositions');
+
+        return is_array($rows) ? array_map(static fn (array $row, int $i): array => [
+            'kind' => (string) $row['kind'], 'disposition' => (string) $row['disposition'],
+            'per_unit' => ($row['per_unit'] ?? '') === '' ? null : Money::parse((string) $row['per_unit'], "dispositions.{$i}.per_unit")->tenThousandths,
+        ], array_values($rows), array_keys(array_values($rows))) : null;
     }
 
     /** @return list<array{name: string, label: string, required: bool}>|null null to leave them as they are */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -22,6 +23,7 @@ use Orthotaxis\Core\Revision\Sequence;
  * @property list<array{name: string, label: string, required: bool}> $asked what its items are asked for
  * @property-read ?int $items_count
  * @property-read ?Category $over
+ * @property-read Collection<int, UsualDisposition> $dispositions
  */
 final class Category extends Model
 {
@@ -33,6 +35,12 @@ final class Category extends Model
     public function over(): BelongsTo
     {
         return $this->belongsTo(self::class, 'parent_id');
+    }
+
+    /** @return HasMany<UsualDisposition, $this> */
+    public function dispositions(): HasMany
+    {
+        return $this->hasMany(UsualDisposition::class)->orderBy('kind');
     }
 
     /** @return HasMany<Item, $this> */

@@ -740,6 +740,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/requests/{number}/money": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["money"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayFigure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/figures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeFigureBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports": {
         parameters: {
             query?: never;
@@ -1955,6 +2003,85 @@ export interface components {
             /** @description it has scripts, which are never run here */
             carries_script: boolean;
         };
+        /** @description How many of a product are wanted in a year, and how many units of which affected item that takes. */
+        DemandRow: {
+            product: string;
+            title: string;
+            /** @description of a year, from sales orders and forecast, unless somebody says otherwise */
+            units: string;
+            /** @description what planning tells */
+            told: string;
+            said: components["schemas"]["Said"] | null;
+        };
+        /** @description What becomes of one kind of supply of one item. */
+        DispositionRow: {
+            item: string;
+            kind: string;
+            quantity: string;
+            unit: string;
+            value: string;
+            /** @enum {string} */
+            disposition: "use_up" | "rework" | "scrap" | "return" | "hold";
+            per_unit: string;
+            cost: string;
+            /**
+             * @description where the disposition comes from
+             * @enum {string}
+             */
+            from: "usual" | "category" | "said";
+            said: components["schemas"]["Said"] | null;
+        };
+        /** @description What a request costs: what becomes of what exists, what is paid once, what every year costs more or less. */
+        MoneyPage: {
+            currency: string;
+            /** @description when planning told what exists; null: never */
+            told_at: string | null;
+            /** @description why that is not fresh */
+            fault: string | null;
+            dispositions: components["schemas"]["DispositionRow"][];
+            one_time: components["schemas"]["MoneyRow"][];
+            recurring: components["schemas"]["MoneyRow"][];
+            demand: components["schemas"]["DemandRow"][];
+            by_item: components["schemas"]["MoneyRow"][];
+            one_time_total: string;
+            yearly_total: string;
+            /** @description months; null: never */
+            payback_months: number | null;
+            assumed: string[];
+        };
+        /** @description One sum of what a change costs, once or every year. */
+        MoneyRow: {
+            /** @description number; empty when it belongs to no item */
+            item: string;
+            what: string;
+            amount: string;
+            /** @description of what is paid every year: for one unit */
+            per_unit: string | null;
+            /** @description of what is paid every year: units a year */
+            units: string | null;
+            said: components["schemas"]["Said"] | null;
+        };
+        /** @description Who said something in place of what is computed, and why. */
+        Said: {
+            id: number;
+            by: string;
+            at: string;
+            reason: string;
+        };
+        NewFigure: {
+            /**
+             * @description A figure that is said in place of what is computed.
+             * @enum {string}
+             */
+            kind: "disposition" | "one_time" | "recurring" | "demand";
+            /** @description item number and kind of supply; what is paid for; item number; number of the product */
+            subject: string;
+            /** @enum {string|null} */
+            choice?: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
+            /** @description empty for a disposition: what it usually costs */
+            amount: string;
+            reason: string;
+        };
         /** @description What the API answers when it refuses: one sentence, and a reason for each place that is wrong. */
         Problem: {
             message: string;
@@ -2228,6 +2355,15 @@ export interface components {
             name: string;
             parents: string[];
         };
+        /** @description What is usually done with one kind of supply of the items of a category. */
+        CategoryDisposition: {
+            /** @description kind of supply */
+            kind: string;
+            /** @enum {string} */
+            disposition: "use_up" | "rework" | "scrap" | "return" | "hold";
+            /** @description what it costs for one unit; null: as usual */
+            per_unit: string | null;
+        };
         /** @description A category: how its items are numbered and revised, and what they are asked for. */
         CategoryRow: {
             code: string;
@@ -2244,6 +2380,7 @@ export interface components {
             number_check: boolean;
             items: number;
             attributes: components["schemas"]["AskedAttribute"][];
+            dispositions: components["schemas"]["CategoryDisposition"][];
         };
         /** @description One line that differs, and where it stands. */
         CompareRow: {
@@ -2458,6 +2595,8 @@ export interface components {
              * @enum {string|null}
              */
             sequence?: "letters" | "numbers" | "numbers_then_letters" | null;
+            /** @description what is usually done with what exists; without it they stay as they are */
+            dispositions?: components["schemas"]["CategoryDisposition"][];
             /** @description without it they stay as they are */
             attributes?: {
                 /** @description empty for a new one */
@@ -4228,6 +4367,104 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    money: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayFigure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFigure"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeFigureBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyPage"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {

@@ -31,6 +31,11 @@ export const queries = {
       enabled: query.title.trim().length > 3 || query.items !== '',
       placeholderData: (before) => before,
     }),
+  money: (number: string) =>
+    queryOptions({
+      queryKey: ['changes', 'money', number],
+      queryFn: () => told(api.GET('/api/requests/{number}/money', { params: { path: { number } } })),
+    }),
   questions: (number: string) =>
     queryOptions({
       queryKey: ['changes', 'questions', number],

@@ -9,6 +9,7 @@ import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { Select } from '../ui/Select';
+import { UsualDispositions } from './UsualDispositions';
 
 const AS_KIND = 'as_kind';
 const NONE = 'none';
@@ -33,6 +34,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
     number_check: category.number_check,
     sequence: category.sequence ?? AS_KIND,
     attributes: category.attributes,
+    dispositions: category.dispositions.map((one) => ({ ...one, per_unit: one.per_unit ?? '' })),
   });
   const save = useAct(
     () =>
@@ -140,6 +142,11 @@ export function CategoryForm({ category, categories, onDone }: Props) {
           Ask for something more
         </Button>
       </fieldset>
+      <UsualDispositions
+        rows={rule.dispositions}
+        onChange={(dispositions) => setRule({ ...rule, dispositions })}
+        error={(place) => save.error?.at(place)}
+      />
       <span className="flex gap-2">
         <Button type="submit" look="main" busy={save.isPending}>
           Save

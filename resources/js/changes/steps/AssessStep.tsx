@@ -38,6 +38,9 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           <Link to={`/changes/${request.number}/reach`} className="mr-6 text-accent hover:underline">
             All that it reaches{dossier.requests.length > 1 ? `, ${request.number}` : ''}
           </Link>
+          <Link to={`/changes/${request.number}/money`} className="mr-6 text-accent hover:underline">
+            Dispositions and money{dossier.requests.length > 1 ? `, ${request.number}` : ''}
+          </Link>
           <Link to={`/changes/${request.number}/cut-in`} className="text-accent hover:underline">
             Plan the day to cut in{dossier.requests.length > 1 ? `, ${request.number}` : ''}
           </Link>

@@ -1,0 +1,305 @@
+import { useState } from 'react';
+import type { Schemas } from '../lib/api';
+import { amount, moment, quantity, signed } from '../lib/format';
+import { dispositions, supplyKinds } from '../lib/words';
+import { Button } from '../ui/Button';
+import { DataTable, type Column } from '../ui/DataTable';
+import { ItemNumber } from '../ui/Num';
+import { Notice } from '../ui/Notice';
+import { SayFigure, type Figure } from './SayFigure';
+
+type Money = Schemas['MoneyPage'];
+
+interface Props {
+  number: string;
+  page: Money;
+  maySay: boolean;
+}
+
+/** All of it on one page: totals, what becomes of what exists, what is paid once and every year, and what is assumed. */
+export function MoneyView({ number, page, maySay }: Props) {
+  const [figure, setFigure] = useState<Figure | null>(null);
+  const say = (next: Figure) => maySay && setFigure(next);
+  return (
+    <div className="space-y-6">
+      {page.fault !== null && (
+        <Notice>
+          {page.fault}{' '}
+          {page.told_at === null
+            ? 'Nothing is known of what exists.'
+            : `What it told on ${moment(page.told_at)} is used.`}
+        </Notice>
+      )}
+      <Totals page={page} />
+      {figure && (
+        <SayFigure
+          key={`${figure.kind} ${figure.subject}`}
+          number={number}
+          figure={figure}
+          onDone={() => setFigure(null)}
+        />
+      )}
+      <section aria-labelledby="exists">
+        <h2 id="exists" className="mb-1">
+          What becomes of what exists
+        </h2>
+        <DataTable
+          label="What becomes of what exists"
+          exportName={`dispositions-${number}`}
+          rows={page.dispositions}
+          columns={withAct(
+            dispositionColumns,
+            maySay,
+            (row) => ({
+              kind: 'disposition',
+              subject: `${row.item} ${row.kind}`,
+              about: `${supplyKinds[row.kind as keyof typeof supplyKinds]} of ${row.item}`,
+              choice: row.disposition,
+              amount: row.said === null ? '' : row.per_unit,
+              said: row.said,
+            }),
+            say,
+          )}
+          keyOf={(row) => `${row.item} ${row.kind}`}
+          empty="Nothing of the affected items exists or is on its way."
+        />
+      </section>
+      <section aria-labelledby="once">
+        <div className="mb-1 flex items-baseline justify-between">
+          <h2 id="once">Paid once</h2>
+          {maySay && (
+            <Button
+              look="quiet"
+              onClick={() =>
+                setFigure({
+                  kind: 'one_time',
+                  subject: '',
+                  about: 'Something more that is paid once',
+                  amount: '',
+                  said: null,
+                })
+              }
+            >
+              Something more
+            </Button>
+          )}
+        </div>
+        <DataTable
+          label="Paid once"
+          rows={page.one_time}
+          columns={withAct(
+            moneyColumns.filter(({ id }) => id !== 'per_unit' && id !== 'units'),
+            maySay,
+            (row) =>
+              row.item === ''
+                ? { kind: 'one_time', subject: row.what, about: row.what, amount: row.amount, said: row.said }
+                : null,
+            say,
+          )}
+          keyOf={(row) => `${row.item} ${row.what}`}
+          empty="Nothing is paid once."
+        />
+      </section>
+      <section aria-labelledby="yearly">
+        <h2 id="yearly" className="mb-1">
+          Every year
+        </h2>
+        <DataTable
+          label="Every year"
+          rows={page.recurring}
+          columns={withAct(
+            moneyColumns,
+            maySay,
+            (row) => ({
+              kind: 'recurring',
+              subject: row.item,
+              about: `One unit of ${row.item} costs more`,
+              amount: row.per_unit ?? '',
+              said: row.said,
+            }),
+            say,
+          )}
+          keyOf={(row) => row.item}
+          empty="No item costs more or less every year."
+        />
+        {maySay && (
+          <p className="mt-1 flex flex-wrap gap-4 text-sm">
+            Say what one unit costs more:
+            {page.by_item
+              .filter((item) => !page.recurring.some((row) => row.item === item.item))
+              .map(({ item }) => (
+                <Button
+                  key={item}
+                  look="quiet"
+                  className="!h-6 !px-0 font-mono"
+                  onClick={() =>
+                    setFigure({
+                      kind: 'recurring',
+                      subject: item,
+                      about: `One unit of ${item} costs more`,
+                      amount: '',
+                      said: null,
+                    })
+                  }
+                >
+                  {item}
+                </Button>
+              ))}
+          </p>
+        )}
+      </section>
+      <section aria-labelledby="demand">
+        <h2 id="demand" className="mb-1">
+          Wanted in a year
+        </h2>
+        <DataTable
+          label="Wanted in a year"
+          rows={page.demand}
+          columns={withAct(
+            demandColumns,
+            maySay,
+            (row) => ({
+              kind: 'demand',
+              subject: row.product,
+              about: `${row.product} wanted in a year`,
+              amount: row.units,
+              said: row.said,
+            }),
+            say,
+          )}
+          keyOf={(row) => row.product}
+          empty="No product that is sold has an affected item inside."
+        />
+      </section>
+      <section aria-labelledby="assumed">
+        <h2 id="assumed" className="mb-1">
+          What is assumed
+        </h2>
+        <ul className="max-w-4xl list-disc pl-5">
+          {page.assumed.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
+
+/** What it costs in all: once, every year, and how soon it pays back. */
+export function Totals({ page }: { page: Money }) {
+  return (
+    <dl className="grid max-w-3xl grid-cols-3 border-y border-strong bg-sheet">
+      {[
+        ['Once', `${amount(page.one_time_total)} ${page.currency}`],
+        ['Every year', `${signed(page.yearly_total)} ${page.currency}`],
+        [
+          'Pays back',
+          page.payback_months === null
+            ? 'never'
+            : page.payback_months === 0
+              ? 'at once'
+              : `in ${page.payback_months} months`,
+        ],
+      ].map(([name, value]) => (
+        <div key={name} className="border-l border-rule px-3 py-1.5 first:border-l-0">
+          <dt className="text-sm text-soft">{name}</dt>
+          <dd className="text-lg font-semibold">{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function saidCell(said: Schemas['Said'] | null) {
+  return (
+    said && (
+      <span className="text-sm">
+        {said.reason} <span className="text-soft">{said.by}</span>
+      </span>
+    )
+  );
+}
+
+/** The columns, with a button at the end where a figure can be said. */
+function withAct<Row>(
+  columns: Column<Row>[],
+  may: boolean,
+  figureOf: (row: Row) => Figure | null,
+  say: (figure: Figure) => void,
+): Column<Row>[] {
+  if (!may) return columns;
+  return [
+    ...columns,
+    {
+      id: 'act',
+      head: '',
+      text: () => '',
+      cell: (row) => {
+        const figure = figureOf(row);
+        return (
+          figure && (
+            <Button look="quiet" className="!h-6" aria-label={`Change ${figure.about}`} onClick={() => say(figure)}>
+              Change
+            </Button>
+          )
+        );
+      },
+    },
+  ];
+}
+
+const dispositionColumns: Column<Schemas['DispositionRow']>[] = [
+  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <ItemNumber number={r.item} /> },
+  { id: 'kind', head: 'Kind', text: (r) => r.kind, cell: (r) => supplyKinds[r.kind as keyof typeof supplyKinds] },
+  {
+    id: 'quantity',
+    head: 'Quantity',
+    numeric: true,
+    text: (r) => r.quantity,
+    cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
+  },
+  { id: 'value', head: 'Value', numeric: true, text: (r) => r.value, cell: (r) => amount(r.value) },
+  { id: 'disposition', head: 'Disposition', text: (r) => r.disposition, cell: (r) => dispositions[r.disposition] },
+  { id: 'per_unit', head: 'For one', numeric: true, text: (r) => r.per_unit, cell: (r) => amount(r.per_unit) },
+  { id: 'cost', head: 'Costs', numeric: true, text: (r) => r.cost, cell: (r) => amount(r.cost) },
+  {
+    id: 'from',
+    head: 'Why',
+    text: (r) => r.said?.reason ?? r.from,
+    cell: (r) =>
+      saidCell(r.said) ?? (
+        <span className="text-sm text-soft">
+          {r.from === 'category' ? 'usual in the category' : 'not decided: used up'}
+        </span>
+      ),
+  },
+];
+
+const moneyColumns: Column<Schemas['MoneyRow']>[] = [
+  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => r.item !== '' && <ItemNumber number={r.item} /> },
+  { id: 'what', head: 'What for', text: (r) => r.what, cell: (r) => r.what },
+  {
+    id: 'per_unit',
+    head: 'For one',
+    numeric: true,
+    text: (r) => r.per_unit ?? '',
+    cell: (r) => r.per_unit != null && signed(r.per_unit),
+  },
+  {
+    id: 'units',
+    head: 'Units a year',
+    numeric: true,
+    text: (r) => r.units ?? '',
+    cell: (r) => r.units != null && quantity(r.units),
+  },
+  { id: 'amount', head: 'Amount', numeric: true, text: (r) => r.amount, cell: (r) => amount(r.amount) },
+  { id: 'said', head: 'Why', text: (r) => r.said?.reason ?? '', cell: (r) => saidCell(r.said) },
+];
+
+const demandColumns: Column<Schemas['DemandRow']>[] = [
+  { id: 'product', head: 'Product', text: (r) => r.product, cell: (r) => <ItemNumber number={r.product} /> },
+  { id: 'title', head: 'Title', text: (r) => r.title, cell: (r) => r.title },
+  { id: 'told', head: 'Planning tells', numeric: true, text: (r) => r.told, cell: (r) => quantity(r.told) },
+  { id: 'units', head: 'Counted', numeric: true, text: (r) => r.units, cell: (r) => quantity(r.units) },
+  { id: 'said', head: 'Why', text: (r) => r.said?.reason ?? '', cell: (r) => saidCell(r.said) },
+];

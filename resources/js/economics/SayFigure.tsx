@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import { api, told, type Schemas } from '../lib/api';
+import { moment } from '../lib/format';
+import { useAct } from '../lib/useAct';
+import { dispositions } from '../lib/words';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+import { Select } from '../ui/Select';
+
+export interface Figure {
+  kind: Schemas['NewFigure']['kind'];
+  subject: string;
+  /** What it is, in words. */
+  about: string;
+  choice?: keyof typeof dispositions;
+  amount: string;
+  said: Schemas['Said'] | null;
+}
+
+/** Says a figure in place of what is computed, with the reason; or takes it back, so that what is computed counts again. */
+export function SayFigure({ number, figure, onDone }: { number: string; figure: Figure; onDone: () => void }) {
+  const [subject, setSubject] = useState(figure.subject);
+  const [choice, setChoice] = useState(figure.choice);
+  const [value, setValue] = useState(figure.amount);
+  const [reason, setReason] = useState(figure.said?.reason ?? '');
+  const say = useAct(
+    () =>
+      told(
+        api.POST('/api/requests/{number}/figures', {
+          params: { path: { number } },
+          body: { kind: figure.kind, subject, amount: value, reason, ...(choice === undefined ? {} : { choice }) },
+        }),
+      ),
+    onDone,
+  );
+  const takeBack = useAct(
+    (id: number) =>
+      told(api.DELETE('/api/requests/{number}/figures/{id}', { params: { path: { number, id: String(id) } } })),
+    onDone,
+  );
+  const error = (place: string) => say.error?.at(place);
+  const said = figure.said;
+  return (
+    <form
+      aria-label={figure.about}
+      className="no-print space-y-2 border-y border-strong bg-sheet px-3 py-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        say.mutate(undefined);
+      }}
+    >
+      <b className="font-semibold">{figure.about}</b>
+      {said && (
+        <p className="text-sm text-soft">
+          Said by {said.by}, {moment(said.at)}
+        </p>
+      )}
+      <div className="flex flex-wrap items-start gap-3">
+        {figure.kind === 'one_time' && (
+          <Field label="What for" className="w-72" error={error('subject')}>
+            <Input value={subject} readOnly={said !== null} onChange={(event) => setSubject(event.target.value)} />
+          </Field>
+        )}
+        {choice !== undefined && (
+          <Field label="What is done" className="w-44" error={error('choice')}>
+            <Select value={choice} onChange={setChoice} options={dispositions} />
+          </Field>
+        )}
+        <Field
+          label={
+            { disposition: 'Costs for one', one_time: 'Amount', recurring: 'For one unit', demand: 'Units a year' }[
+              figure.kind
+            ]
+          }
+          {...(figure.kind === 'disposition' ? { hint: 'Empty: what it usually costs' } : {})}
+          className="w-44"
+          error={error('amount')}
+        >
+          <Input inputMode="decimal" value={value} onChange={(event) => setValue(event.target.value)} />
+        </Field>
+        <Field label="Why" className="w-96" error={error('reason')}>
+          <Input value={reason} onChange={(event) => setReason(event.target.value)} />
+        </Field>
+        <span className="flex gap-2 pt-5.5">
+          <Button type="submit" look="main" busy={say.isPending}>
+            Say so
+          </Button>
+          {said && (
+            <Button busy={takeBack.isPending} onClick={() => takeBack.mutate(said.id)}>
+              Take it back
+            </Button>
+          )}
+          <Button look="quiet" onClick={onDone}>
+            Leave it
+          </Button>
+        </span>
+      </div>
+      <ProblemNotice problem={say.error ?? takeBack.error} shown={['subject', 'choice', 'amount', 'reason']} />
+    </form>
+  );
+}

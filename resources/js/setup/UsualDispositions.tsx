@@ -1,0 +1,60 @@
+import type { Schemas } from '../lib/api';
+import { dispositions, supplyKinds } from '../lib/words';
+import { Input } from '../ui/Input';
+import { Select } from '../ui/Select';
+
+interface Row {
+  kind: string;
+  disposition: Schemas['CategoryDisposition']['disposition'];
+  per_unit: string;
+}
+
+interface Props {
+  rows: Row[];
+  onChange: (rows: Row[]) => void;
+  error: (place: string) => string | undefined;
+}
+
+const kinds = ['stock', 'work_order', 'purchase_requisition', 'purchase_order', 'subcontract_order'] as const;
+const NONE = 'none';
+
+/** What is usually done with what exists of a category's items when they are changed, and what that costs for one. */
+export function UsualDispositions({ rows, onChange, error }: Props) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-medium text-soft">What is usually done with what exists</legend>
+      <div className="flex flex-wrap gap-4">
+        {kinds.map((kind) => {
+          const at = rows.findIndex((row) => row.kind === kind);
+          const row = rows[at];
+          const set = (next: Row | null) =>
+            onChange([...rows.filter((one) => one.kind !== kind), ...(next ? [next] : [])]);
+          const problem = at >= 0 ? error(`dispositions.${at}.per_unit`) : undefined;
+          return (
+            <div key={kind} className="w-40 space-y-1">
+              <p className="text-sm">{supplyKinds[kind]}</p>
+              <Select
+                aria-label={`${supplyKinds[kind]}: what is done`}
+                value={row?.disposition ?? NONE}
+                onChange={(choice) =>
+                  set(choice === NONE ? null : { kind, disposition: choice, per_unit: row?.per_unit ?? '' })
+                }
+                options={{ [NONE]: 'Not set', ...dispositions }}
+              />
+              {row && (
+                <Input
+                  aria-label={`${supplyKinds[kind]}: cost of one`}
+                  placeholder="Cost of one"
+                  inputMode="decimal"
+                  value={row.per_unit}
+                  onChange={(event) => set({ ...row, per_unit: event.target.value })}
+                />
+              )}
+              {problem !== undefined && <p className="text-sm text-alarm">▸ {problem}</p>}
+            </div>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}
