@@ -19,7 +19,7 @@ return [
     Role::Buyer->value => [Ability::CompareFile, Ability::KeepPage, Ability::AskCutIn, Ability::ReportProblem, Ability::AnswerQuestion, Ability::RaiseRequest, Ability::AttachFile],
     Role::Quality->value => [Ability::WatchCritical, Ability::CompareFile, Ability::KeepPage, Ability::AskCutIn, Ability::AttachFile, Ability::ReportProblem, Ability::AnswerQuestion, Ability::RaiseRequest, Ability::SignOrder, Ability::ReturnOrder],
     Role::Service->value => [Ability::WatchCritical, Ability::CompareFile, Ability::KeepPage, Ability::AskCutIn, Ability::ReportProblem, Ability::AnswerQuestion, Ability::RaiseRequest],
-    Role::BoardMember->value => [Ability::WatchCritical, Ability::CompareFile, Ability::KeepPage, Ability::AskCutIn, Ability::ReportProblem, Ability::AnswerQuestion, Ability::RaiseRequest, Ability::SignOrder, Ability::ReturnOrder],
+    Role::BoardMember->value => [Ability::DecideRequest, Ability::WatchCritical, Ability::CompareFile, Ability::KeepPage, Ability::AskCutIn, Ability::ReportProblem, Ability::AnswerQuestion, Ability::RaiseRequest, Ability::SignOrder, Ability::ReturnOrder],
     Role::Administrator->value => [Ability::CompareFile, Ability::KeepPage, Ability::AskCutIn, Ability::ReportProblem, Ability::AnswerQuestion, Ability::RaiseRequest, Ability::ImportData, Ability::SetUp],
     Role::Viewer->value => [Ability::CompareFile, Ability::KeepPage, Ability::AskCutIn],
 ];

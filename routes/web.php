@@ -16,6 +16,7 @@ use App\Desk\Http\DeskController;
 use App\Documents\Http\DocumentController;
 use App\Economics\Http\MoneyController;
 use App\Imports\Http\ImportController;
+use App\Meetings\Http\MeetingController;
 use App\People\Ability;
 use App\People\Http\FavouriteController;
 use App\People\Http\PeopleController;
@@ -127,6 +128,8 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
         Route::post('/figures', 'say')->middleware($may(Ability::AssessRequest));
         Route::delete('/figures/{id}', 'takeBack')->whereNumber('id')->middleware($may(Ability::AssessRequest));
     });
+    Route::get('/meeting', [MeetingController::class, 'show']);
+    Route::put('/meeting', [MeetingController::class, 'arrange'])->middleware($may(Ability::DecideRequest));
     Route::controller(RequestController::class)->prefix('requests')->group(static function () use ($may): void {
         Route::post('/', 'store')->middleware($may(Ability::RaiseRequest));
         Route::post('/{number}/answer', 'answer')->middleware($may(Ability::RaiseRequest));

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Assessment\Actions\AnswerQuestion;
+use App\Assessment\Actions\AskQuestion;
+use App\Assessment\Models\Question;
 use App\Changes\Actions\AssessRequest;
 use App\Changes\Actions\DecideRequest;
 use App\Changes\Actions\EditStructure;
@@ -18,7 +21,10 @@ use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
 use App\Changes\OrderReader;
 use App\CutIn\Actions\ChooseCutIn;
+use App\Economics\Actions\SayFigure;
+use App\Economics\FigureKind;
 use App\People\Models\Person;
+use App\Reach\Actions\DecideReach;
 use App\Releases\Actions\ReleaseOrder;
 use App\Reports\Actions\GatherReports;
 use App\Reports\Actions\RaiseReport;
@@ -31,6 +37,7 @@ use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Report\ReportState;
 
 /** Lets the people of the demo do what people do, on past days, through the same acts as on screen. */
@@ -92,6 +99,28 @@ final class ChangeStory
     public function gather(string $request, array $reports): void
     {
         app(GatherReports::class)->into($this->people['mira.okafor'], ChangeRequest::query()->where('number', $request)->firstOrFail(), $reports);
+    }
+
+    /** @param  list<string>  $items */
+    public function ask(string $request, array $items, string $function, string $topic, string $text, string $to, int $inDays): void
+    {
+        app(AskQuestion::class)->ask($this->people['mira.okafor'], $request, $items, compact('function', 'topic', 'text') + ['due_on' => CarbonImmutable::today()->addDays($inDays)->toDateString()], $to);
+    }
+
+    public function answer(string $request, string $item, string $by, string $text, ?string $once, ?string $perUnit): void
+    {
+        $asked = Question::query()->whereRelation('request', 'number', $request)->whereRelation('item', 'number', $item)->where('person_id', $this->people[$by]->id)->latest('id')->firstOrFail();
+        app(AnswerQuestion::class)($this->people[$by], $asked->id, false, $text, $once === null ? null : Money::parse($once), $perUnit === null ? null : Money::parse($perUnit), null);
+    }
+
+    public function figure(string $request, FigureKind $kind, string $subject, ?string $choice, ?int $amount, string $reason): void
+    {
+        app(SayFigure::class)->say($this->people['mira.okafor'], $request, $kind, $subject, $choice, $amount, $reason);
+    }
+
+    public function reach(string $request, string $reason, string $number, bool $taken, string $why): void
+    {
+        app(DecideReach::class)($this->people['mira.okafor'], $request, [['subject' => "{$reason} {$number}", 'number' => $number]], $taken, $why);
     }
 
     private function reportVersion(string $report): int

@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
+use App\Economics\FigureKind;
 use App\Ledger\Ledger;
 use App\Releases\Jobs\DeliverHandover;
 use App\Releases\Models\OutboxMessage;
@@ -206,6 +207,23 @@ final class OpenChangesSeeder extends Seeder
         $s->on(1)->request('petra.quist', 'Second source for the gear motor', 'cost_saving', 'supplier', 'Weir', 'low', 'Eight weeks lead time from one maker is a risk.', ['200-0050']);
     }
 
+    /** What specialists were asked about the pump tube, and what is said of its cost. */
+    private function pumpTubeAssessed(string $request): void
+    {
+        $s = $this->story->on(0, 9);
+        $s->ask($request, ['200-0030', '200-0040'], 'design', 'feasible', 'Does the roller gap of 2.0 mm hold with the thicker wall?', 'jonas.weir', 4);
+        $s->answer($request, '200-0030', 'jonas.weir', 'Yes, with the spacer ring of 0.4 mm in place of 0.2 mm.', null, null);
+        $s->answer($request, '200-0040', 'jonas.weir', 'Yes. The tube is pressed as before.', null, '2.80');
+        $s->ask($request, ['200-0040'], 'purchasing', 'stock', 'From when can the 2.4 mm tube be had, and what is still on order of the old one?', 'buyer', 3);
+        $s->ask($request, ['200-0010'], 'quality', 'certificate', 'Does the flow certificate have to be done anew?', 'nils.aarden', 6);
+        $s->answer($request, '200-0010', 'nils.aarden', 'Yes, one test run of 500 hours for each product.', '5400', null);
+        $s->ask($request, ['200-0040'], 'service', 'other', 'Do spares kits have to be exchanged at the customers?', 'service', 8);
+        $s->figure($request, FigureKind::Disposition, '200-0040 stock', 'use_up', null, 'Clear rivers wear it normally: it goes into the spares kits.');
+        $s->figure($request, FigureKind::OneTime, 'Gauge for the new roller gap', null, 1_860_000, 'Offer of Kestrel Measuring.');
+        $s->reach($request, 'document', '820-0001', true, 'The gap is set as the instruction says.');
+        $s->reach($request, 'document', '800-0004', false, 'The kit stays as it is drawn.');
+    }
+
     /** A second request answered by the same order. */
     private function gather(string $request, string $order): void
     {
@@ -227,6 +245,7 @@ final class OpenChangesSeeder extends Seeder
             .'Proposed: tube with 2.4 mm wall, and the roller gap opened to match (0.4 mm spacer ring in place of 0.2 mm).',
             ['200-0010', '200-0030', '200-0040']);
         $this->story->gather($request, [$first, $second]);
+        $this->pumpTubeAssessed($request);
         $this->story->on(0, 8)->report('clara.fenn', 'Pump tube worn through, sampler flooded', 'field', 'Tarn', 'critical',
             'Third one this month: tube torn at the rollers after 220 hours, the water ran into the case and the controller. Silty river again.', 'HC-00341', ['200-0040', '200-0010']);
     }
@@ -242,6 +261,9 @@ final class OpenChangesSeeder extends Seeder
             ReportState::Answered, 'A wrong carton was delivered; the bottles went back to the supplier. Nothing to change.');
         $s->settle($s->on(6)->report('clara.fenn', 'Sampler stops at night', 'field', 'Weir', 'high', 'It does not sample between two and four.', 'H12-02305', ['300-0010']),
             ReportState::Returned, 'Which firmware does it show, and is the solar lead connected?');
+        $line = $s->on(3)->request('petra.quist', 'Suction line of 12 m as an option', 'improvement', 'sales', 'Weir', 'normal', 'Three offers were lost for want of a longer line.', ['240-0001']);
+        $s->on(2)->assess($line, 'Feasible up to 12 m; the pump lifts it. One new length of hose, no new tool.');
+        $s->assess((string) ChangeRequest::query()->where('title', 'Second source for the gear motor')->valueOrFail('number'), 'The second motor fits; its data sheet promises 20 % more hours.');
         $s->on(1)->report('samir.bello', 'Rotor screws hard to reach', 'shop_floor', 'Weir', 'low', 'The wrench has to be put on four times for each rotor screw.', '', ['200-0020']);
     }
 }

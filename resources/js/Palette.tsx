@@ -35,6 +35,7 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
     ['/reports', 'Problem reports'],
     ['/register', 'Register'],
     ['/items', 'Items'],
+    ['/meeting', 'Meeting of the board'],
     ['/compare', 'Compare structures'],
     ...(mayReport ? [['/reports/new', 'Report a problem']] : []),
     ...(mayRaise ? [['/requests/new', 'Raise a change request']] : []),

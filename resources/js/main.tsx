@@ -57,6 +57,11 @@ const router = createBrowserRouter([
         path: 'changes/:number',
         lazy: async () => ({ Component: (await import('./changes/DossierPage')).DossierPage }),
       },
+      { path: 'meeting', lazy: async () => ({ Component: (await import('./meeting/MeetingPage')).MeetingPage }) },
+      {
+        path: 'changes/:number/decision',
+        lazy: async () => ({ Component: (await import('./meeting/DecisionPage')).DecisionPage }),
+      },
       {
         path: 'changes/:number/money',
         lazy: async () => ({ Component: (await import('./economics/MoneyPage')).MoneyPage }),

@@ -28,6 +28,9 @@ final readonly class DecideRequest
             if ($decision === RequestState::Assessing || $decision === RequestState::Ordered || ! $request->state->mayBecome($decision)) {
                 throw Refusal::at('decision', 'This request is decided already.');
             }
+            if ($decision === RequestState::Approved && $request->raised_by === $by->id) {
+                throw Refusal::at('decision', 'Whoever raised a request does not approve it.');
+            }
             $request->update([
                 'state' => $decision, 'decision_reason' => $reason, 'decided_by' => $by->id,
                 'decided_at' => CarbonImmutable::now(), 'version' => $version + 1,

@@ -34,6 +34,7 @@ use Orthotaxis\Core\Change\RequestState;
  * @property ?CarbonImmutable $decided_at
  * @property int $version
  * @property ?int $gathered_into_id
+ * @property ?int $meeting_place
  * @property ?int $split_from_id
  * @property-read ?ChangeRequest $gatheredInto
  * @property-read Collection<int, ChangeRequest> $gathered

@@ -4,15 +4,15 @@ import { amount, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { useAct } from '../lib/useAct';
-import { functions, standings, topics } from '../lib/words';
+import { functions, topics } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { ItemNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
 import { AnswerQuestion } from './AnswerQuestion';
+import { Grid } from './Grid';
 import { AskQuestion } from './AskQuestion';
 
-type Page = Schemas['AssessmentPage'];
 type Question = Schemas['QuestionRow'];
 
 /** What specialists were asked about a request and what they said: as a grid, and one by one. */
@@ -39,44 +39,6 @@ export function Questions({ request }: { request: Schemas['RequestData'] }) {
       </Loading>
       {mayAsk && open && <AskQuestion request={request} />}
     </section>
-  );
-}
-
-function Grid({ grid }: { grid: Page['grid'] }) {
-  return (
-    <table
-      aria-label="Affected items by function"
-      className="w-full border-collapse border-y border-strong bg-sheet text-sm"
-    >
-      <thead>
-        <tr className="border-b border-strong text-left text-soft">
-          <th className="px-2 py-1 font-medium">Item</th>
-          {Object.values(functions).map((name) => (
-            <th key={name} className="px-2 py-1 font-medium">
-              {name}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {grid.map(({ item, functions: cells }) => (
-          <tr key={item.number} className="border-t border-rule align-top">
-            <th scope="row" className="px-2 py-1 text-left font-normal">
-              <ItemNumber number={item.number} /> {item.title}
-            </th>
-            {cells.map((cell) => {
-              const { sign, word, look } = standings[cell.standing];
-              return (
-                <td key={cell.function} className={`px-2 py-1 ${look}`}>
-                  <span aria-hidden="true">{sign}</span> {word}
-                  {cell.by.length > 0 && <span className="block font-normal text-soft">{cell.by.join(', ')}</span>}
-                </td>
-              );
-            })}
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }
 

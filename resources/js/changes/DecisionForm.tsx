@@ -9,8 +9,13 @@ import { Notice, ProblemNotice } from '../ui/Notice';
 
 type Decision = Schemas['Decision']['decision'];
 
+interface Props {
+  request: Schemas['RequestData'];
+  onDecided?: () => void;
+}
+
 /** Records the finding, then the decision with its reason. */
-export function DecisionForm({ request }: { request: Schemas['RequestData'] }) {
+export function DecisionForm({ request, onDecided }: Props) {
   const mayAssess = useMay('assess_request');
   const mayDecide = useMay('decide_request');
   const path = { number: request.number };
@@ -31,35 +36,41 @@ export function DecisionForm({ request }: { request: Schemas['RequestData'] }) {
           body: { decision, reason: draft.value.reason, version: request.version },
         }),
       ),
-    draft.clear,
+    () => {
+      draft.clear();
+      onDecided?.();
+    },
   );
-  if (!mayAssess) return <Notice>A coordinator assesses this request.</Notice>;
+  if (!mayAssess && !(mayDecide && request.state === 'assessing'))
+    return <Notice>A coordinator assesses this request.</Notice>;
 
   return (
-    <div className="grid max-w-5xl gap-6 md:grid-cols-2">
-      <form
-        className="space-y-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          record.mutate(undefined);
-        }}
-      >
-        <Field
-          label="Finding"
-          hint="Feasibility, effect, cost, what the specialists said"
-          error={record.error?.at('finding')}
+    <div className="no-print grid max-w-5xl gap-6 md:grid-cols-2">
+      {mayAssess && (
+        <form
+          className="space-y-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            record.mutate(undefined);
+          }}
         >
-          <TextArea
-            rows={4}
-            value={draft.value.finding}
-            onChange={(event) => draft.change({ finding: event.target.value })}
-          />
-        </Field>
-        <ProblemNotice problem={record.error} shown={['finding']} />
-        <Button type="submit" look={request.state === 'assessing' ? 'plain' : 'main'} busy={record.isPending}>
-          Record the finding
-        </Button>
-      </form>
+          <Field
+            label="Finding"
+            hint="Feasibility, effect, cost, what the specialists said"
+            error={record.error?.at('finding')}
+          >
+            <TextArea
+              rows={4}
+              value={draft.value.finding}
+              onChange={(event) => draft.change({ finding: event.target.value })}
+            />
+          </Field>
+          <ProblemNotice problem={record.error} shown={['finding']} />
+          <Button type="submit" look={request.state === 'assessing' ? 'plain' : 'main'} busy={record.isPending}>
+            Record the finding
+          </Button>
+        </form>
+      )}
       {request.state === 'assessing' && mayDecide && (
         <div className="space-y-2">
           <Field label="Reason for the decision" error={decide.error?.at('reason')}>

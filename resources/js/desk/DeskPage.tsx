@@ -64,16 +64,21 @@ export function DeskPage() {
       title="Desk"
       over={me.name}
       aside={
-        mayRaise && (
-          <span className="flex gap-5">
-            <Link to="/reports/new" className="text-accent underline-offset-3 hover:underline">
-              Report a problem
-            </Link>
-            <Link to="/requests/new" className="text-accent underline-offset-3 hover:underline">
-              Raise a change request
-            </Link>
-          </span>
-        )
+        <span className="flex gap-5">
+          <Link to="/meeting" className="text-accent underline-offset-3 hover:underline">
+            Meeting of the board
+          </Link>
+          {mayRaise && (
+            <>
+              <Link to="/reports/new" className="text-accent underline-offset-3 hover:underline">
+                Report a problem
+              </Link>
+              <Link to="/requests/new" className="text-accent underline-offset-3 hover:underline">
+                Raise a change request
+              </Link>
+            </>
+          )}
+        </span>
       }
     >
       <Loading query={desk}>

@@ -836,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/meeting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["meeting"];
+        put: operations["arrangeMeeting"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/favourites": {
         parameters: {
             query?: never;
@@ -2113,6 +2129,27 @@ export interface components {
             outcome: string;
             person: string;
             asked_at: string;
+        };
+        /** @description What awaits the decision of the board, in the order in which it takes it, and what it decided lately. */
+        MeetingPage: {
+            awaiting: components["schemas"]["MeetingRow"][];
+            decided: components["schemas"]["MeetingRow"][];
+        };
+        /** @description A request on the list of a meeting. */
+        MeetingRow: {
+            change: components["schemas"]["ChangeRow"];
+            finding: string;
+            /** @description questions that are not answered yet */
+            waiting: number;
+            /** @description the chosen day to cut in */
+            cut_in: string | null;
+            decided_by: string | null;
+            decided_at: string | null;
+            decision_reason: string;
+        };
+        NewArrangement: {
+            /** @description Requests in the order in which the board takes them. */
+            requests: string[];
         };
         /** @description A kept page. */
         FavouriteRow: {
@@ -4625,6 +4662,68 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    meeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeetingPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    arrangeMeeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewArrangement"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeetingPage"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {

@@ -31,6 +31,7 @@ export const queries = {
       enabled: query.title.trim().length > 3 || query.items !== '',
       placeholderData: (before) => before,
     }),
+  meeting: () => queryOptions({ queryKey: ['changes', 'meeting'], queryFn: () => told(api.GET('/api/meeting')) }),
   money: (number: string) =>
     queryOptions({
       queryKey: ['changes', 'money', number],

@@ -41,6 +41,9 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           <Link to={`/changes/${request.number}/money`} className="mr-6 text-accent hover:underline">
             Dispositions and money{dossier.requests.length > 1 ? `, ${request.number}` : ''}
           </Link>
+          <Link to={`/changes/${request.number}/decision`} className="mr-6 text-accent hover:underline">
+            Page for the decision{dossier.requests.length > 1 ? `, ${request.number}` : ''}
+          </Link>
           <Link to={`/changes/${request.number}/cut-in`} className="text-accent hover:underline">
             Plan the day to cut in{dossier.requests.length > 1 ? `, ${request.number}` : ''}
           </Link>

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Meetings\Actions;
+
+use App\Changes\Models\ChangeRequest;
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Refusal;
+
+/** Sets the order in which the board takes the requests. What came meanwhile stays behind those that are named. */
+final readonly class ArrangeMeeting
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /** @param  list<string>  $numbers  in their order */
+    public function __invoke(Person $by, array $numbers): void
+    {
+        DB::transaction(function () use ($by, $numbers): void {
+            $awaiting = ChangeRequest::query()->where('state', RequestState::Assessing->value)->orderBy('id')->lockForUpdate()->get()->keyBy('number');
+            foreach ($numbers as $i => $number) {
+                $request = $awaiting->get($number) ?? throw Refusal::at('requests', "{$number} does not await a decision any more.");
+                $request->update(['meeting_place' => $i + 1]);
+            }
+            $this->ledger->record($by->login, 'meeting.arranged', 'meeting', ['requests' => $numbers]);
+        });
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Meetings;
+
+use App\Assessment\Models\Question;
+use App\Changes\Data\ChangeRow;
+use App\Changes\Models\ChangeRequest;
+use App\Changes\Priority;
+use App\CutIn\Models\CutIn;
+use App\Meetings\Data\MeetingPage;
+use App\Meetings\Data\MeetingRow;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Orthotaxis\Core\Assessment\QuestionState;
+use Orthotaxis\Core\Change\RequestState;
+
+final readonly class MeetingReader
+{
+    private const DAYS = 7;
+
+    public function read(): MeetingPage
+    {
+        $awaiting = ChangeRequest::query()->with(['raisedBy', 'decidedBy'])->where('state', RequestState::Assessing->value)->get()->sortBy(
+            static fn (ChangeRequest $request): array => [$request->meeting_place ?? PHP_INT_MAX, Priority::from($request->priority)->rank(), $request->raised_at->getTimestamp()],
+        );
+        $decided = ChangeRequest::query()->with(['raisedBy', 'decidedBy'])->whereNotIn('state', [RequestState::Assessing->value, RequestState::Raised->value])
+            ->where('decided_at', '>=', CarbonImmutable::now()->subDays(self::DAYS))->orderByDesc('decided_at')->get();
+
+        return new MeetingPage(self::rows($awaiting), self::rows($decided));
+    }
+
+    /**
+     * @param  Collection<int, ChangeRequest>  $requests
+     * @return list<MeetingRow>
+     */
+    private static function rows(Collection $requests): array
+    {
+        $ids = $requests->modelKeys();
+        $waiting = Question::query()->whereIn('request_id', $ids)->where('state', QuestionState::Waiting->value)->get(['request_id'])->countBy('request_id');
+        $days = CutIn::query()->whereIn('request_id', $ids)->orderBy('id')->get()->keyBy('request_id');
+
+        return $requests->map(static fn (ChangeRequest $request): MeetingRow => new MeetingRow(
+            ChangeRow::ofRequest($request), $request->finding, $waiting[$request->id] ?? 0, $days->get($request->id)?->chosen_on,
+            $request->decidedBy?->name, $request->decided_at?->toIso8601String(), $request->decision_reason,
+        ))->values()->all();
+    }
+}
