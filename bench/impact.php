@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// The cut-in planner on a large case, against C. Arguments: demand rows, json (0 or 1), folder, C program.
+// The cut-in planner on a large case, against C, and the reach of the most shared item, against recursive SQL (measured by
+// reach.php). Arguments: lines, demand rows, json (0 or 1), folder, C program, what reach.php found.
 
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\FlatList;
@@ -21,7 +22,7 @@ use Orthotaxis\Core\Quantity\Quantity;
 
 require __DIR__.'/../vendor/autoload.php';
 
-[, $rows, $json, $folder, $program] = $argv;
+[, $lines, $rows, $json, $folder, $program, $reach] = $argv;
 const DAYS = 365;
 const PRODUCTS = 1_000;
 
@@ -104,17 +105,22 @@ for ($round = 0; $round < 7; $round++) {
     CutInPlan::of([$pair], [], new Levers(['OLD' => 2 * $keep], ['PO-1']));
     $again[] = (hrtime(true) - $started) / 1e6;
 }
+/** @var array{name: string, rows: int, ours_first_ms: float, ours_ms: float, sql_ms: float, equal: bool, peak_mb: float} $reached */
+$reached = json_decode($reach, true, flags: JSON_THROW_ON_ERROR);
 $report = [
-    'lines' => PRODUCTS * $perProduct, 'questions' => [
+    'lines' => (int) $lines, 'demand_rows' => PRODUCTS * $perProduct, 'questions' => [
+        array_diff_key($reached, ['peak_mb' => 0]),
         ['name' => 'cut-in plan over 365 days, component of 1,000 products', 'ours_first_ms' => round($first[0], 3), 'ours_ms' => round(middle($first), 3), 'c_ms' => round(middle(array_map(floatval(...), $c)), 4), 'equal' => $equal],
         ['name' => 'the same after a lever was moved', 'ours_first_ms' => round($again[0], 3), 'ours_ms' => round(middle($again), 3), 'share_of_first_plan' => round(middle($again) / middle($first), 3)],
-    ], 'peak_mb' => round(memory_get_peak_usage(true) / 1e6, 1),
+    ], 'peak_mb' => max($reached['peak_mb'], round(memory_get_peak_usage(true) / 1e6, 1)),
 ];
 if ($json === '1') {
     echo json_encode($report, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE), "\n";
     exit;
 }
-[$plan, $lever] = $report['questions'];
-printf("\n%s demand rows\n%s: %.1f ms, in C %.2f ms: %.1f×, answers equal: %s\n%s: %.2f ms, %.1f %% of the first plan\npeak memory: %.1f MB\n",
-    number_format($report['lines']), $plan['name'], $plan['ours_ms'], $plan['c_ms'], $plan['ours_ms'] / $plan['c_ms'], $plan['equal'] ? 'yes' : 'NO',
+[, $plan, $lever] = $report['questions'];
+printf("\n%s lines, %s demand rows\n%s: %s rows, first %.1f ms, then %.1f ms, in SQL %.1f ms: %.1f× faster, answers equal: %s\n%s: %.1f ms, in C %.2f ms: %.1f×, answers equal: %s\n%s: %.2f ms, %.1f %% of the first plan\npeak memory: %.1f MB\n",
+    number_format($report['lines']), number_format($report['demand_rows']),
+    $reached['name'], number_format($reached['rows']), $reached['ours_first_ms'], $reached['ours_ms'], $reached['sql_ms'], $reached['sql_ms'] / $reached['ours_ms'], $reached['equal'] ? 'yes' : 'NO',
+    $plan['name'], $plan['ours_ms'], $plan['c_ms'], $plan['ours_ms'] / $plan['c_ms'], $plan['equal'] ? 'yes' : 'NO',
     $lever['name'], $lever['ours_ms'], 100 * $lever['share_of_first_plan'], $report['peak_mb']);

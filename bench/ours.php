@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Answers one question as a request does, in a process of its own: ours.php KIND ROUNDS ANSWER-FILE ITEM [ITEM]
- * with KIND u (where-used), d (summed explosion) or c (comparison). Everything is opened anew in each round, as PHP does
+ * with KIND u (where-used), r (reach), d (summed explosion) or c (comparison). Everything is opened anew in each round, as PHP does
  * for each request; the first round also compiles the lists of the index. Prints milliseconds of each round and peak memory.
  */
 
@@ -16,6 +16,7 @@ use Illuminate\Contracts\Console\Kernel;
 use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Comparison\DeepComparison;
+use Orthotaxis\Core\Impact\Reach;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 $app = require dirname(__DIR__).'/bootstrap/app.php';
@@ -26,7 +27,7 @@ $items = array_map(intval(...), array_slice($argv, 4));
 $day = Today::day();
 DB::select('SELECT 1');
 // What a worker has loaded already when the question comes: its classes, not the lists.
-array_map(class_exists(...), [Explosion::class, WhereUsed::class, DeepComparison::class, IndexSide::class, StructureIndex::class]);
+array_map(class_exists(...), [Explosion::class, WhereUsed::class, Reach::class, DeepComparison::class, IndexSide::class, StructureIndex::class]);
 
 $times = [];
 for ($round = 0; $round < (int) $rounds; $round++) {
@@ -35,6 +36,7 @@ for ($round = 0; $round < (int) $rounds; $round++) {
     $at = array_map($index->positions->of(...), $items);
     $answer = match ($kind) {
         'u' => WhereUsed::of($index->adjacency, $at[0], $day->number()),
+        'r' => $index->reach($items, $day),
         'd' => Explosion::of($index->adjacency, $at[0], $day->number()),
         default => DeepComparison::of(
             new IndexSide($index, new Picture, $day), $at[0], new IndexSide($index, new Picture, $day), $at[1], moves: false,
@@ -50,6 +52,10 @@ for ($round = 0; $round < (int) $rounds; $round++) {
                 foreach ($parent->differences as $difference) {
                     $values[] = ($difference->before->key ?? '-').' '.($difference->after->key ?? '-');
                 }
+            }
+        } elseif ($answer instanceof Reach) {
+            foreach (array_filter($answer->levels) as $position => $level) {
+                $values[] = $index->positions->item($position).' '.$level;
             }
         } elseif ($answer instanceof WhereUsed) {
             foreach ($answer->parents as $position) {

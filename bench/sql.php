@@ -19,6 +19,17 @@ final class RecursiveSql
             ) SELECT item, trunc(sum(quantity))::bigint AS quantity FROM above WHERE item <> {$item} GROUP BY item";
     }
 
+    /** All that is above an item, each with the fewest steps to it. */
+    public static function reach(int $item): string
+    {
+        return "WITH RECURSIVE above (item, level) AS (
+                SELECT {$item}::bigint, 0
+                UNION
+                SELECT r.item_id, a.level + 1 FROM above a JOIN structure_lines l ON l.component_id = a.item AND l.kind = 'engineering' JOIN revisions r ON r.id = l.revision_id
+                WHERE ".self::HOLDS."
+            ) SELECT item, min(level) AS quantity FROM above WHERE item <> {$item} GROUP BY item";
+    }
+
     public static function explosion(int $item): string
     {
         return "WITH RECURSIVE below (item, quantity) AS (

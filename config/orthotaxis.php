@@ -9,6 +9,8 @@ return [
     'planning' => [
         // Where the planning system answers, and how long we wait for it before saying that it does not.
         'url' => env('PLANNING_URL', 'http://127.0.0.1:8190'),
+        // Where people see a document of the planning system in their browser.
+        'pages' => rtrim((string) env('PLANNING_PAGES', env('PLANNING_URL', 'http://127.0.0.1:8190')), '/'),
         'token' => env('PLANNING_TOKEN', ''),
         'connect_seconds' => (float) env('PLANNING_CONNECT_SECONDS', 1),
         'answer_seconds' => (float) env('PLANNING_ANSWER_SECONDS', 4),

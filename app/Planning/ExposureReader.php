@@ -77,7 +77,7 @@ final readonly class ExposureReader
                 $rows[$row->item][] = [
                     'kind' => $row->kind->value, 'document' => $row->document, 'item' => $row->item, 'revision' => $row->revision,
                     'quantity' => (string) $row->quantity, 'unit' => $row->unit->value, 'unit_value' => (string) $row->unitValue,
-                    'due' => $row->due?->__toString(), 'place' => $row->place, 'status' => $row->status,
+                    'due' => $row->due?->__toString(), 'place' => $row->place, 'status' => $row->status, 'serial' => $row->serial,
                 ];
             }
         }

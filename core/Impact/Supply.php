@@ -24,6 +24,8 @@ final readonly class Supply
         public ?Day $due,
         public string $place,
         public string $status,
+        /** Serial numbers, where planning keeps them; else empty. */
+        public string $serial = '',
     ) {}
 
     public function value(): Money
@@ -55,6 +57,7 @@ final readonly class Supply
             is_string($due) ? Day::parse($due, $place) : null,
             $text('place'),
             $text('status'),
+            is_string($row['serial'] ?? null) ? $row['serial'] : '',
         );
     }
 }

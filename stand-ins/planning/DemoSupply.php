@@ -27,9 +27,9 @@ final class DemoSupply
                 $rows = [...$rows, ...self::rowsOf($known, $today)];
             }
         }
-        $supply = $db->prepare('INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)');
+        $supply = $db->prepare('INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)');
         foreach ($rows as $row) {
-            $supply->execute([$row['kind'], $row['document'], $row['item'], $row['revision'], $row['quantity'], $row['unit'], $row['unit_value'], $row['due'], $row['place'], $row['status']]);
+            $supply->execute([$row['kind'], $row['document'], $row['item'], $row['revision'], $row['quantity'], $row['unit'], $row['unit_value'], $row['due'], $row['place'], $row['status'], $row['serial'] ?? '']);
         }
         $db->commit();
 
@@ -79,6 +79,10 @@ final class DemoSupply
                 $month = (int) $today->modify("+{$week} weeks")->format('n');
                 $quantity = 6 + $seed % 9 + (in_array($month, [3, 4, 5, 9, 10], true) ? 4 : 0);
                 $rows[] = [...$base, 'kind' => 'forecast', 'document' => $today->modify("+{$week} weeks")->format('\F\C-o-\WW'), 'quantity' => (string) $quantity, 'due' => $day(7 * $week), 'place' => 'Tarn', 'status' => 'forecast'];
+            }
+            // Finished units stand in the store one by one, each with its serial number.
+            for ($i = 0; $i < 2 + $seed % 3; $i++) {
+                $rows[] = [...$base, 'kind' => 'stock', 'document' => sprintf('FG-%05d', $seed % 30_000), 'quantity' => '1', 'due' => null, 'place' => 'Tarn', 'status' => 'finished', 'serial' => sprintf('H%s-%05d', substr($item['number'], -2), 2_400 + $seed % 90 + $i)];
             }
             for ($i = 0; $i < 3; $i++) {
                 $rows[] = [...$base, 'kind' => 'sales_order', 'document' => sprintf('SO-%05d', $seed % 70_000 + $i), 'quantity' => (string) (2 + ($seed >> $i) % 6), 'due' => $day(14 + $i * 25), 'place' => 'Tarn', 'status' => 'confirmed'];

@@ -32,4 +32,25 @@ final class Page
             </html>
             HTML;
     }
+
+    /** One document with its lines, as somebody would see it there. */
+    public static function document(Planning $planning, string $document): string
+    {
+        $safe = static fn (mixed $text): string => htmlspecialchars((string) $text, ENT_QUOTES);
+        $rows = '';
+        foreach ($planning->document($document) as $row) {
+            $rows .= '<tr>'.implode('', array_map(static fn (?string $cell): string => "<td>{$safe($cell)}</td>", [
+                str_replace('_', ' ', (string) $row['kind']), $row['item'], $row['revision'], "{$row['quantity']} {$row['unit']}", $row['unit_value'], $row['due'], $row['place'], $row['status'], $row['serial'],
+            ])).'</tr>';
+        }
+        $rows = $rows === '' ? '<tr><td colspan="9">Planning knows no such document.</td></tr>' : $rows;
+
+        return <<<HTML
+            <!doctype html><html lang="en"><meta charset="utf-8"><title>{$safe($document)}, planning stand-in</title>
+            <style>body{font:15px/1.5 sans-serif;margin:2rem;max-width:60rem}table{border-collapse:collapse}td,th{border-bottom:1px solid #bbb;padding:.25rem .8rem;text-align:left}</style>
+            <p>Planning stand-in</p><h1>{$safe($document)}</h1>
+            <table><tr><th>Kind</th><th>Item</th><th>Revision</th><th>Quantity</th><th>Value of one</th><th>Due</th><th>Place</th><th>Status</th><th>Serial number</th></tr>{$rows}</table>
+            </html>
+            HTML;
+    }
 }

@@ -14,7 +14,7 @@ final class Planning
         $db = new PDO('pgsql:'.getenv('PLANNING_DB'), (string) getenv('PLANNING_DB_USER'), (string) getenv('PLANNING_DB_PASSWORD'), [
             PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
         ]);
-        if ((new self($db))->rows("SELECT to_regclass('behaviour') AS made")[0]['made'] === null) {
+        if ((new self($db))->rows("SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'supply' AND column_name = 'serial'")[0]['made'] === 0) {
             // Several workers may come here first together; one makes the tables.
             $db->exec('BEGIN; SELECT pg_advisory_xact_lock(1); '.file_get_contents(__DIR__.'/schema.sql').' COMMIT;');
         }
@@ -56,9 +56,20 @@ final class Planning
         $marks = implode(',', array_fill(0, max(1, count($items)), '?'));
         $rows = $this->db->prepare("
             SELECT kind, document, item, revision, trim_scale(quantity)::text AS quantity, unit, unit_value::text AS unit_value,
-                   due::text AS due, place, status
+                   due::text AS due, place, status, serial
             FROM supply WHERE item IN ({$marks}) ORDER BY item, kind, due NULLS FIRST, document");
         $rows->execute($items === [] ? [''] : $items);
+
+        return array_values($rows->fetchAll());
+    }
+
+    /** @return list<array<string, ?string>> the lines of one document */
+    public function document(string $document): array
+    {
+        $rows = $this->db->prepare('
+            SELECT kind, item, revision, trim_scale(quantity)::text AS quantity, unit, unit_value::text AS unit_value, due::text AS due, place, status, serial
+            FROM supply WHERE document = ? ORDER BY kind, item, due NULLS FIRST, id LIMIT 200');
+        $rows->execute([$document]);
 
         return array_values($rows->fetchAll());
     }

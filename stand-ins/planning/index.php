@@ -31,6 +31,12 @@ try {
 
         return;
     }
+    if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/documents/([^/]+)$~', $path, $named) === 1) {
+        header('Content-Type: text/html; charset=utf-8');
+        echo Page::document($planning, rawurldecode($named[1]));
+
+        return;
+    }
     if ($_SERVER['REQUEST_METHOD'] === 'POST' && $path === '/behaviour') {
         // A page for demonstrations on loopback; it changes nothing but how this stand-in behaves.
         isset($_POST['create']) ? $planning->createMissing() : $planning->behave((string) ($_POST['mode'] ?? 'normal'));

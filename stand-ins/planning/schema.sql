@@ -17,6 +17,8 @@ CREATE TABLE IF NOT EXISTS supply (
     place text NOT NULL,
     status text NOT NULL
 );
+ALTER TABLE supply ADD COLUMN IF NOT EXISTS serial text NOT NULL DEFAULT '';
+CREATE INDEX IF NOT EXISTS supply_document ON supply (document);
 CREATE INDEX IF NOT EXISTS supply_item ON supply (item);
 CREATE TABLE IF NOT EXISTS structure (
     item text NOT NULL,

@@ -21,13 +21,16 @@ final readonly class SupplyRow
         #[OA\Property] public ?string $due,
         #[OA\Property] public string $place,
         #[OA\Property] public string $status,
+        #[OA\Property(description: 'serial numbers, where planning keeps them')] public string $serial,
+        #[OA\Property(description: 'its page in the planning system')] public string $page,
     ) {}
 
     public static function of(Supply $supply): self
     {
         return new self(
             $supply->kind->value, $supply->document, $supply->revision, (string) $supply->quantity, $supply->unit->value,
-            (string) $supply->value(), $supply->due?->__toString(), $supply->place, $supply->status,
+            (string) $supply->value(), $supply->due?->__toString(), $supply->place, $supply->status, $supply->serial,
+            config()->string('orthotaxis.planning.pages').'/documents/'.rawurlencode($supply->document),
         );
     }
 }

@@ -2203,6 +2203,10 @@ export interface components {
             due: string | null;
             place: string;
             status: string;
+            /** @description serial numbers, where planning keeps them */
+            serial: string;
+            /** @description its page in the planning system */
+            page: string;
         };
         SupplyTotal: {
             /** @enum {string} */

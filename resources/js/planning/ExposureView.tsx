@@ -21,8 +21,13 @@ const columns: Column<Line>[] = [
     id: 'document',
     head: 'Document or lot',
     text: (r) => r.document,
-    cell: (r) => <span className="font-mono text-sm">{r.document}</span>,
+    cell: (r) => (
+      <a href={r.page} target="_blank" rel="noreferrer" className="font-mono text-sm text-accent underline">
+        {r.document}
+      </a>
+    ),
   },
+  { id: 'serial', head: 'Serial number', text: (r) => r.serial, cell: (r) => r.serial },
   { id: 'revision', head: 'Revision named', text: (r) => r.revision, cell: (r) => r.revision },
   {
     id: 'quantity',
