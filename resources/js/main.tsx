@@ -35,6 +35,10 @@ const router = createBrowserRouter([
         path: 'items/:number/sheet',
         lazy: async () => ({ Component: (await import('./documents/SheetPage')).SheetPage }),
       },
+      {
+        path: 'items/:number/mark-up',
+        lazy: async () => ({ Component: (await import('./documents/markup/MarkUpPage')).MarkUpPage }),
+      },
       { path: 'items/:number', lazy: async () => ({ Component: (await import('./structures/ItemPage')).ItemPage }) },
       {
         path: 'compare',

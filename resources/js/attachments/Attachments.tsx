@@ -25,7 +25,7 @@ export function Attachments({ to, files, open }: Props) {
   if (files.length === 0 && !(open && mayBring)) return null;
   return (
     <section
-      aria-label="Files"
+      aria-label={`Files of ${'report' in to ? to.report : to.request}`}
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();

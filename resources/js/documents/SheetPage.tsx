@@ -46,9 +46,17 @@ export function SheetPage() {
               </span>
             }
             aside={
-              <Link to={`/items/${number}`} className="text-accent hover:underline">
-                All about {number}
-              </Link>
+              <>
+                <Link
+                  to={`/items/${number}/mark-up${file === undefined ? '' : `?file=${file.id}`}`}
+                  className="mr-5 text-accent hover:underline"
+                >
+                  Mark it up
+                </Link>
+                <Link to={`/items/${number}`} className="text-accent hover:underline">
+                  All about {number}
+                </Link>
+              </>
             }
           >
             {file === undefined ? (

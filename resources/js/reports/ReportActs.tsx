@@ -111,7 +111,7 @@ function Reply({ page }: { page: Page }) {
     draft.clear,
   );
   return (
-    <section aria-label="Your answer" className="space-y-2">
+    <section aria-label="Reply" className="space-y-2">
       <Field label="Your answer" error={reply.error?.at('text')}>
         <TextArea rows={3} value={draft.value.text} onChange={(event) => draft.change({ text: event.target.value })} />
       </Field>
