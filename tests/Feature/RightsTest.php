@@ -40,6 +40,10 @@ it('lets a viewer read everything and change nothing', function (): void {
         ['POST', "/orders/{$order}/release"], ['POST', "/orders/{$order}/closing"], ['POST', "/orders/{$order}/withdrawal"],
         ['POST', "/orders/{$order}/items/200-0010/edits"], ['POST', "/orders/{$order}/items/200-0010/undo"], ['POST', "/orders/{$order}/items/200-0010/redo"],
         ['POST', "/orders/{$order}/items/200-0010/newer"], ['POST', '/handovers/x/delivery'],
+        ['POST', '/reports'], ['POST', '/reports/PR-00001/answer'], ['POST', '/reports/PR-00001/return'], ['POST', '/reports/PR-00001/reply'], ['POST', '/reports/PR-00001/duplicate'], ['POST', '/reports/PR-00001/reopening'],
+        ['PUT', '/reports/PR-00001/requests/ECR-00001'], ['DELETE', '/reports/PR-00001/requests/ECR-00001'], ['POST', '/reports/PR-00001/files'], ['POST', '/requests/ECR-00001/files'],
+        ['POST', '/requests/ECR-00001/gathering'], ['POST', '/requests/ECR-00001/apart'], ['POST', '/requests/ECR-00001/split'], ['POST', '/requests/ECR-00001/reach'], ['POST', '/requests/ECR-00001/questions'],
+        ['POST', '/questions/1/answer'], ['DELETE', '/questions/1'], ['POST', '/requests/ECR-00001/figures'], ['DELETE', '/requests/ECR-00001/figures/1'], ['PUT', '/meeting'], ['POST', '/categories'],
     ] as [$method, $path]) {
         $this->world->as('vera', $method, $path)->assertForbidden()->assertJsonPath('message', 'Your role does not allow this.');
     }

@@ -232,7 +232,7 @@ function withAct<Row>(
     ...columns,
     {
       id: 'act',
-      head: '',
+      head: 'Say otherwise',
       text: () => '',
       cell: (row) => {
         const figure = figureOf(row);

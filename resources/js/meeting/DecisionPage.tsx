@@ -121,7 +121,7 @@ function Asked({ request }: { request: Request }) {
       {request.reports.length > 0 && (
         <ul>
           {request.reports.map((report) => (
-            <li key={report.number} className="flex gap-3">
+            <li key={report.number} className="flex min-h-7 items-center gap-3">
               <ChangeNumber number={report.number} /> {report.title}
               <span className="text-soft">{report.serial}</span>
             </li>

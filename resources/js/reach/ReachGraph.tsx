@@ -94,7 +94,6 @@ function Graph({ picture }: { picture: Schemas['ReachPicture'] }) {
                   opacity={dim(index) ? 0.25 : 1}
                   role="link"
                   tabIndex={0}
-                  aria-label={`${node.number} ${node.title}${node.sold ? ', sold' : ''}${node.level === 0 ? ', affected' : `, level ${node.level}`}`}
                   className="cursor-pointer"
                   onMouseEnter={() => setAt(index)}
                   onMouseLeave={() => setAt(null)}
@@ -103,7 +102,7 @@ function Graph({ picture }: { picture: Schemas['ReachPicture'] }) {
                   onClick={() => void navigate(`/items/${node.number}`)}
                   onKeyDown={(event) => event.key === 'Enter' && void navigate(`/items/${node.number}`)}
                 >
-                  <title>{`${node.number} ${node.title}`}</title>
+                  <title>{`${node.number} ${node.title}${node.sold ? ', sold' : ''}${node.level === 0 ? ', affected' : `, level ${node.level}`}`}</title>
                   <rect
                     y={-ROW / 2 + 1}
                     width={BOX}
@@ -112,7 +111,7 @@ function Graph({ picture }: { picture: Schemas['ReachPicture'] }) {
                     stroke={node.level === 0 ? 'var(--accent)' : node.sold ? 'var(--plum)' : 'var(--rule)'}
                     strokeWidth={at === index ? 2 : 1}
                   />
-                  <text x={5} y={4} fill="currentColor">
+                  <text x={5} y={4} fill="currentColor" aria-hidden="true">
                     {node.level === 0 ? '■ ' : node.sold ? '◆ ' : ''}
                     <tspan fontFamily="var(--font-mono)">{node.number}</tspan>
                     {node.revision != null && ` ${node.revision}`} {cut(node.title, node.number)}

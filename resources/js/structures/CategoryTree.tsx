@@ -23,7 +23,7 @@ export function CategoryTree({ categories, chosen, onChoose }: Props) {
 
 function Level({ under, categories, chosen, onChoose }: Props & { under: string | null }) {
   return (
-    <ul className={under === null ? '' : 'ml-2.5 border-l border-rule pl-1.5'}>
+    <ul className={under === null ? '' : 'ml-3 border-l border-rule'}>
       {categories
         .filter((one) => one.under === under)
         .map((one) => (
@@ -46,12 +46,12 @@ function Branch({ category, categories, chosen, onChoose }: Props & { category: 
             aria-expanded={open}
             aria-label={`What is under ${name}`}
             onClick={() => setOpen(!open)}
-            className="w-4 text-soft hover:text-ink"
+            className="min-h-6 w-6 shrink-0 text-soft hover:text-ink"
           >
             {open ? '−' : '+'}
           </button>
         ) : (
-          <span className="w-4" />
+          <span className="w-6 shrink-0" />
         )}
         <Entry
           name={name}
@@ -81,7 +81,7 @@ function Entry({
       type="button"
       aria-current={chosen ? 'true' : undefined}
       onClick={onChoose}
-      className={`flex w-full min-w-0 justify-between gap-2 px-1 py-0.5 text-left hover:bg-well ${chosen ? 'bg-accent-soft font-semibold' : ''}`}
+      className={`flex min-h-6 w-full min-w-0 items-center justify-between gap-2 px-1 py-0.5 text-left hover:bg-well ${chosen ? 'bg-accent-soft font-semibold' : ''}`}
     >
       <span className="truncate">{name}</span>
       <span className="text-soft">{count(items)}</span>
