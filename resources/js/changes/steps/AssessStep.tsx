@@ -14,45 +14,51 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const numbers = [...new Set(dossier.requests.flatMap((request) => request.items.map((item) => item.number)))].sort();
   if (dossier.requests.length === 0) return null;
   const open = dossier.order === null;
-  const facts = (
-    <div className="space-y-5">
-      <Reach numbers={numbers} />
-      <ExposureView items={numbers} />
-    </div>
-  );
   return (
     <div className="space-y-5">
-      {open ? (
-        facts
-      ) : (
-        <details>
-          <summary className="cursor-pointer text-accent">Where it is used, and exposure</summary>
-          <div className="mt-2">{facts}</div>
-        </details>
-      )}
+      {dossier.requests.map((request) => (
+        <Pages key={`pages ${request.number}`} request={request} several={dossier.requests.length > 1} />
+      ))}
       {dossier.requests.map((request) => (
         <Questions key={`asked ${request.number}`} request={request} />
       ))}
-      {dossier.requests.map((request) => (
-        <p key={`cut-in ${request.number}`}>
-          <Link to={`/changes/${request.number}/reach`} className="mr-6 text-accent hover:underline">
-            All that it reaches{dossier.requests.length > 1 ? `, ${request.number}` : ''}
-          </Link>
-          <Link to={`/changes/${request.number}/money`} className="mr-6 text-accent hover:underline">
-            Dispositions and money{dossier.requests.length > 1 ? `, ${request.number}` : ''}
-          </Link>
-          <Link to={`/changes/${request.number}/decision`} className="mr-6 text-accent hover:underline">
-            Page for the decision{dossier.requests.length > 1 ? `, ${request.number}` : ''}
-          </Link>
-          <Link to={`/changes/${request.number}/cut-in`} className="text-accent hover:underline">
-            Plan the day to cut in{dossier.requests.length > 1 ? `, ${request.number}` : ''}
-          </Link>
-        </p>
-      ))}
+      {open && <ExposureView items={numbers} />}
+      <details>
+        <summary className="cursor-pointer text-accent">
+          {open ? 'Where it is used, item by item' : 'Where it is used, and exposure'}
+        </summary>
+        <div className="mt-2 space-y-5">
+          <UsedIn numbers={numbers} />
+          {!open && <ExposureView items={numbers} />}
+        </div>
+      </details>
       {dossier.requests.map((request) => (
         <Outcome key={request.number} request={request} several={dossier.requests.length > 1} />
       ))}
     </div>
+  );
+}
+
+/** The pages on which a request is assessed, in the order they are worked through. */
+function Pages({ request, several }: { request: Request; several: boolean }) {
+  return (
+    <nav aria-label={`Assess ${request.number}`} className="flex flex-wrap gap-x-6 gap-y-1">
+      {several && <span className="font-mono text-sm">{request.number}</span>}
+      {Object.entries({
+        reach: 'All that it reaches',
+        money: 'Dispositions and money',
+        'cut-in': 'Plan the day to cut in',
+        decision: 'Page for the decision',
+      }).map(([page, name]) => (
+        <Link
+          key={page}
+          to={`/changes/${request.number}/${page}`}
+          className="text-accent underline underline-offset-3 hover:no-underline"
+        >
+          {name}
+        </Link>
+      ))}
+    </nav>
   );
 }
 
@@ -81,7 +87,7 @@ function Outcome({ request, several }: { request: Request; several: boolean }) {
 }
 
 /** Where each affected item is used, side by side. */
-function Reach({ numbers }: { numbers: string[] }) {
+function UsedIn({ numbers }: { numbers: string[] }) {
   return (
     <div>
       <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
