@@ -60,16 +60,18 @@ int main(int argc, char **argv) {
             fees[d] += fees[d + 1];
             wanted[d] = demand[d] + wanted[d + 1];
         }
-        int64_t stock = ostock, out = 0;
+        int64_t stock = ostock - keep, out = 0;
         for (int64_t d = 0; d < days; d++) {
             old[d] = stock;
             gone[d] = out;
-            stock += coming[d] - demand[d];
-            if (stock < 0) { out -= stock; stock = 0; }
+            stock += coming[d];
+            int64_t lacking = demand[d] - (stock > 0 ? stock : 0);
+            if (lacking > 0) { out += lacking; if (stock > 0) stock = 0; }
+            else stock -= demand[d];
         }
         int64_t more = scale(ncost, ratio, ONE) - ocost;
         for (int64_t d = 0; d < days; d++) {
-            int64_t left = old[d] + stuck[d] - keep, none = 0, there = nstock;
+            int64_t left = old[d] + stuck[d], none = 0, there = nstock;
             if (left < 0) left = 0;
             for (int64_t t = d; t < nlead && t < days; t++) {
                 there -= scale(demand[t], ratio, ONE);

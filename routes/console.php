@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use App\Releases\Commands\SweepOutbox;
+use App\Setup\Commands\ForgetExpired;
 use App\Structures\Commands\IndexStructures;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
+Schedule::command(ForgetExpired::class)->everyTenMinutes()->withoutOverlapping();
 Schedule::command(IndexStructures::class, ['--when-behind'])->everyMinute()->withoutOverlapping()->runInBackground();

@@ -15,6 +15,8 @@ use App\CutIn\Http\CutInController;
 use App\Desk\Http\DeskController;
 use App\Documents\Http\DocumentController;
 use App\Economics\Http\MoneyController;
+use App\Forms\Http\FormController;
+use App\Forms\Http\TemplateController;
 use App\Imports\Http\ImportController;
 use App\Meetings\Http\MeetingController;
 use App\People\Ability;
@@ -78,6 +80,7 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::controller(CutInController::class)->group(static function () use ($may): void {
         // Asking changes nothing: whoever may read may ask. The question is too long for an address.
         Route::post('/cut-in', 'plan')->middleware($may(Ability::AskCutIn));
+        Route::post('/cut-in/rows', 'rows')->middleware($may(Ability::AskCutIn));
         Route::get('/requests/{number}/cut-ins', 'chosen');
         Route::post('/requests/{number}/cut-ins', 'choose')->middleware($may(Ability::AssessRequest));
     });
@@ -116,6 +119,23 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
         Route::get('/reach', 'show');
         Route::get('/reach-picture', 'picture');
         Route::post('/reach', 'decide')->middleware($may(Ability::AssessRequest));
+    });
+    Route::controller(TemplateController::class)->prefix('form-templates')->group(static function () use ($may): void {
+        Route::get('/', 'index');
+        Route::get('/blank', 'blank');
+        Route::get('/{id}/file', 'file')->whereNumber('id');
+        Route::post('/', 'store')->middleware($may(Ability::SetUp));
+        Route::patch('/{id}', 'update')->whereNumber('id')->middleware($may(Ability::SetUp));
+        Route::post('/{id}/file', 'replace')->whereNumber('id')->middleware($may(Ability::SetUp));
+    });
+    Route::controller(FormController::class)->group(static function () use ($may): void {
+        Route::get('/requests/{number}/forms', 'index');
+        Route::post('/requests/{number}/forms', 'handOut')->middleware($may(Ability::AssessRequest));
+        Route::post('/requests/{number}/returned-form', 'look')->middleware($may(Ability::AssessRequest));
+        Route::post('/requests/{number}/returned-form/taken', 'takeIn')->middleware($may(Ability::AssessRequest));
+        Route::get('/forms/{number}/file', 'file');
+        Route::delete('/forms/{number}', 'withdraw')->middleware($may(Ability::AssessRequest));
+        Route::delete('/forms/{number}/taken', 'takeBack')->middleware($may(Ability::AssessRequest));
     });
     Route::controller(QuestionController::class)->group(static function () use ($may): void {
         Route::get('/requests/{number}/questions', 'index');

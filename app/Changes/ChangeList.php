@@ -29,7 +29,7 @@ final readonly class ChangeList
         $requests = ChangeRequest::query()->with('raisedBy');
         $orders = ChangeOrder::query()->with(['author', 'editor', 'signer']);
         if ($show !== 'all') {
-            $reports->whereIn('state', [ReportState::Open->value, ReportState::Returned->value], 'and', $show !== 'open');
+            $reports->whereIn('state', ReportState::open(), 'and', $show !== 'open');
             $requests->whereIn('state', RequestState::closed(), 'and', $show === 'open');
             $orders->whereIn('state', [OrderState::Closed->value, OrderState::Withdrawn->value], 'and', $show === 'open');
         }

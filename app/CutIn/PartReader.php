@@ -20,22 +20,26 @@ final readonly class PartReader
 {
     public function __construct(private PlanningPicture $picture) {}
 
-    /** @param  ?Money  $disposal  said with the question; else it follows from the disposition */
-    public function part(Item $item, Disposition $disposition, ?Money $disposal, int $expeditePercent): Part
+    /**
+     * @param  ?Money  $disposal  said with the question; else it follows from the disposition
+     * @param  int  $reworkPercent  of what is left over, that is reworked instead
+     * @param  ?Money  $rework  what reworking one costs; else it follows from the rule for rework
+     */
+    public function part(Item $item, Disposition $disposition, ?Money $disposal, int $expeditePercent, int $reworkPercent = 0, ?Money $rework = null): Part
     {
         $cost = Money::ofTenThousandths((int) $item->standard_cost);
         $stock = 0;
         $receipts = [];
-        foreach ($this->picture->of($item) as $row) {
+        foreach ($this->picture->rows($item->number) as $row) {
             if ($row->kind === SupplyKind::Stock && $this->picture->isFree($row)) {
-                $stock += $this->picture->quantity($row, $item);
+                $stock += $this->picture->quantity($row, $item->unit);
             } elseif ($row->kind->isReceipt()) {
-                $receipts[] = new Receipt($row->document, $this->picture->day($row), $this->picture->quantity($row, $item), $this->fee($row));
+                $receipts[] = new Receipt($row->document, $this->picture->day($row), $this->picture->quantity($row, $item->unit), $this->fee($row));
             }
         }
 
         return new Part(
-            $item->number, $stock, $receipts, $cost, $disposal ?? self::percent($cost, config()->integer("cut-in.disposal_percent.{$disposition->value}")),
+            $item->number, $stock, $receipts, $cost, self::percent($disposal ?? self::rule($cost, $disposition), 100 - $reworkPercent)->plus(self::percent($rework ?? self::rule($cost, Disposition::Rework), $reworkPercent)),
             self::percent($cost, $expeditePercent), (int) $item->lead_time_days,
         );
     }
@@ -44,10 +48,10 @@ final readonly class PartReader
     public function documents(Item $item, string $role): array
     {
         $documents = [];
-        foreach ($this->picture->of($item) as $row) {
+        foreach ($this->picture->rows($item->number) as $row) {
             if ($row->kind->isReceipt()) {
                 $documents[] = new CutInDocument(
-                    $row->document, $row->kind->value, $item->number, (string) Quantity::ofMillionths($this->picture->quantity($row, $item)), $item->unit->value,
+                    $row->document, $row->kind->value, $item->number, (string) Quantity::ofMillionths($this->picture->quantity($row, $item->unit)), $item->unit->value,
                     null, $row->due?->__toString(), $row->status, $role === 'old' ? $this->fee($row)?->__toString() : null, $role,
                 );
             }
@@ -65,6 +69,11 @@ final readonly class PartReader
         $percent = $percents[$known];
 
         return $percent === null || $this->picture->day($row) < config()->integer('cut-in.notice_days') ? null : self::percent($row->value(), $percent);
+    }
+
+    private static function rule(Money $cost, Disposition $disposition): Money
+    {
+        return self::percent($cost, config()->integer("cut-in.disposal_percent.{$disposition->value}"));
     }
 
     private static function percent(Money $of, int $percent): Money

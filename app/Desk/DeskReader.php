@@ -36,7 +36,7 @@ final readonly class DeskReader
         $orders = ChangeOrder::query()->with(['author', 'editor', 'signer', 'handovers'])
             ->whereNotIn('state', [OrderState::Closed->value, OrderState::Withdrawn->value])->latest('raised_at')->get();
 
-        $reports = ProblemReport::query()->with('raisedBy')->whereIn('state', [ReportState::Open->value, ReportState::Returned->value])->latest('raised_at')->get();
+        $reports = ProblemReport::query()->with('raisedBy')->whereIn('state', ReportState::open())->latest('raised_at')->get();
         $tasks = [];
         foreach ($reports as $report) {
             $todo = self::reportTodo($report, $person);

@@ -11,6 +11,8 @@ enum FigureKind: string
     case Disposition = 'disposition';
     /** Something that is paid once. Subject: what for. */
     case OneTime = 'one_time';
+    /** What is paid once by the answer of a specialist. Subject: the number of the question. */
+    case Answered = 'answered';
     /** What one unit of an item costs more. Subject: item number. */
     case Recurring = 'recurring';
     /** How many of a product are wanted a year. Subject: item number. */

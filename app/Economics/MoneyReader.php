@@ -8,9 +8,12 @@ use App\Assessment\Models\Question;
 use App\Changes\Models\ChangeRequest;
 use App\Economics\Data\DemandRow;
 use App\Economics\Data\DispositionRow;
+use App\Economics\Data\MoneyOfItem;
 use App\Economics\Data\MoneyPage;
 use App\Economics\Data\MoneyRow;
+use App\Economics\Data\Said;
 use App\Planning\ExposureReader;
+use App\Planning\Told;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\Today;
@@ -19,7 +22,6 @@ use Orthotaxis\Core\Impact\DispositionCost;
 use Orthotaxis\Core\Impact\Economics;
 use Orthotaxis\Core\Impact\Exposure;
 use Orthotaxis\Core\Impact\Supply;
-use Orthotaxis\Core\Impact\SupplyKind;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
 
@@ -29,32 +31,33 @@ final readonly class MoneyReader
     /** Planning is asked about so many products at once; a change that reaches more is told so. */
     private const PRODUCTS = 200;
 
-    public function __construct(private ExposureReader $exposure) {}
+    public function __construct(private ExposureReader $exposure, private YearlyDemand $yearly, private CostOfOne $costOfOne) {}
 
     public function of(string $number): MoneyPage
     {
-        $request = ChangeRequest::query()->with('items')->where('number', $number)->firstOrFail();
+        $request = ChangeRequest::query()->with(['items', 'orders'])->where('number', $number)->firstOrFail();
         $figures = Figures::of($request);
-        [$supply, $toldAt, $fault] = $this->exposure->rows($request->items);
+        [$supply, $told] = $this->exposure->rows($request->items);
         $dispositions = self::dispositions($request->items, $supply, $figures);
-        [$uses, $products, $left] = self::uses($request->items);
+        $answers = Question::query()->with(['item', 'answeredBy'])->where('request_id', $request->id)->where('state', 'answered')->orderBy('id')->get();
+        [$each, $missing] = $this->each($request, $answers, $figures);
+        [$uses, $products, $left] = self::uses($request->items->merge(array_column($each, 0))->unique('id'));
         [$demand, $fault2] = $this->demand($products, $figures);
 
-        $answers = Question::query()->with('item')->where('request_id', $request->id)->where('state', 'answered')->orderBy('id')->get();
         $once = self::once($dispositions, $answers, $figures);
-        $recurring = self::recurring($request->items, $answers, $figures, $uses, $demand);
+        $recurring = self::recurring($each, $uses, $demand);
         $economics = Economics::of(
             array_map(static fn (array $one): array => [$one[0]->item, $one[1]], $once),
             array_map(static fn (array $one): array => [$one[0]->item, $one[1], $one[2]], $recurring),
         );
         $byItem = [];
-        foreach ($request->items as $item) {
-            $byItem[] = new MoneyRow($item->number, $item->title, (string) ($economics->oneTimeByItem[$item->number] ?? Money::zero()), (string) ($economics->yearlyByItem[$item->number] ?? Money::zero()), null, null);
+        foreach ([...$request->items->merge(array_column($each, 0))->unique('id')->pluck('title', 'number')->all(), '' => ''] as $number => $title) {
+            $byItem[] = new MoneyOfItem((string) $number, $title, (string) ($economics->oneTimeByItem[$number] ?? Money::zero()), (string) ($economics->yearlyByItem[$number] ?? Money::zero()));
         }
 
         return new MoneyPage(
-            config()->string('orthotaxis.currency'), $toldAt?->toIso8601String(), $fault ?? $fault2, array_column($dispositions, 0), array_column($once, 0), array_column($recurring, 0), array_column($demand, 0),
-            $byItem, (string) $economics->oneTime, (string) $economics->yearly, $economics->paybackMonths, self::assumed($left),
+            config()->string('orthotaxis.currency'), $told->at?->toIso8601String(), $told->fault ?? $fault2, array_column($dispositions, 0), array_column($once, 0), array_column($recurring, 0), array_column($demand, 0),
+            $byItem, (string) $economics->oneTime, (string) $economics->yearly, $economics->paybackMonths, self::assumed($left, $missing, $told),
         );
     }
 
@@ -97,40 +100,59 @@ final readonly class MoneyReader
         }
         foreach ($answers as $answer) {
             if ($answer->one_time !== null) {
-                $amount = Money::ofTenThousandths($answer->one_time);
-                $rows[] = [new MoneyRow($answer->item->number, "{$answer->function->name}: ".($answer->answer ?: $answer->text), (string) $amount, null, null, null), $amount];
+                [$instead, $said] = $figures->amount(FigureKind::Answered, (string) $answer->id);
+                $amount = Money::ofTenThousandths($instead ?? $answer->one_time);
+                $rows[] = [new MoneyRow($answer->item->number, "{$answer->function->name}: ".($answer->answer ?: $answer->text), (string) $amount, null, null, $said, $answer->answeredBy?->name, FigureKind::Answered->value, (string) $answer->id), $amount];
             }
         }
         foreach ($figures->oneTime() as [$what, $amount, $said]) {
-            $rows[] = [new MoneyRow('', $what, (string) $amount, null, null, $said), $amount];
+            $rows[] = [new MoneyRow('', $what, (string) $amount, null, null, $said, null, FigureKind::OneTime->value, $what), $amount];
         }
 
         return $rows;
     }
 
     /**
-     * @param  Collection<int, Item>  $items
+     * What one unit of each item costs more: as it is said here, or as specialists answered; where nobody told any of it, by the
+     * structures. Never both: what a specialist answers for a part is what the edits of its assembly change.
+     *
      * @param  Collection<int, Question>  $answers
+     * @return array{list<array{Item, string, Money, ?Said}>, list<string>} item, from where, amount, who said so; components without a standard cost
+     */
+    private function each(ChangeRequest $request, Collection $answers, Figures $figures): array
+    {
+        $told = [];
+        foreach ($request->items as $item) {
+            [$amount, $said] = $figures->amount(FigureKind::Recurring, $item->number);
+            $answered = $answers->filter(static fn (Question $answer): bool => $answer->item_id === $item->id && $answer->recurring !== null);
+            if ($amount !== null || $answered->isNotEmpty()) {
+                $from = $said === null ? $answered->map(static fn (Question $answer): string => $answer->function->name)->unique()->implode(', ') : 'Said';
+                $told[] = [$item, $from, Money::ofTenThousandths($amount ?? (int) $answered->sum('recurring')), $said];
+            }
+        }
+        if ($told !== []) {
+            return [$told, []];
+        }
+        [$computed, $missing] = $this->costOfOne->of($request);
+
+        return [array_map(static fn (array $one): array => [...$one, null], $computed), $missing];
+    }
+
+    /**
+     * @param  list<array{Item, string, Money, ?Said}>  $each
      * @param  array<string, array<string, Quantity>>  $uses  item => product => how much goes into one
      * @param  array<string, array{DemandRow, Quantity}>  $demand  by product
      * @return list<array{MoneyRow, Money, Quantity}>
      */
-    private static function recurring(Collection $items, Collection $answers, Figures $figures, array $uses, array $demand): array
+    private static function recurring(array $each, array $uses, array $demand): array
     {
         $rows = [];
-        foreach ($items as $item) {
-            [$amount, $said] = $figures->amount(FigureKind::Recurring, $item->number);
-            $answered = $answers->filter(static fn (Question $answer): bool => $answer->item_id === $item->id && $answer->recurring !== null);
-            if ($amount === null && $answered->isEmpty()) {
-                continue;
-            }
+        foreach ($each as [$item, $from, $perUnit, $said]) {
             $units = Quantity::ofMillionths(0);
             foreach ($uses[$item->number] ?? [] as $product => $quantity) {
                 $units = $units->plus($quantity->times($demand[$product][1] ?? Quantity::ofMillionths(0)));
             }
-            $perUnit = Money::ofTenThousandths($amount ?? (int) $answered->sum('recurring'));
-            $what = $said === null ? $answered->map(static fn (Question $answer): string => $answer->function->name)->unique()->implode(', ') : 'Said';
-            $rows[] = [new MoneyRow($item->number, "{$what}: {$item->title}", (string) $perUnit->times($units), (string) $perUnit, (string) $units, $said), $perUnit, $units];
+            $rows[] = [new MoneyRow($item->number, "{$from}: {$item->title}", (string) $perUnit->times($units), (string) $perUnit, (string) $units, $said, null, FigureKind::Recurring->value, $item->number), $perUnit, $units];
         }
 
         return $rows;
@@ -143,19 +165,22 @@ final readonly class MoneyReader
     private static function uses(Collection $items): array
     {
         $index = StructureIndex::open();
+        $sold = $index->sold();
         $found = [];
         foreach ($items as $item) {
             // What is sold itself is wanted as it is.
             $found[$item->number][$item->id] = Quantity::one();
             $used = $index->whereUsed($item->id, Today::day());
-            foreach ($used->tops() as $top) {
-                $found[$item->number][$index->positions->item($top)] = $used->quantity($top);
+            foreach ($used->parents as $parent) {
+                if (isset($sold[$parent])) {
+                    $found[$item->number][$sold[$parent]] = $used->quantity($parent);
+                }
             }
         }
         $ids = array_keys(array_replace(...array_values($found) ?: [[]]));
-        $sold = Item::query()->where('sold', true)->orderBy('number');
-        $sold->whereRaw('id = ANY (?::bigint[])', ['{'.implode(',', $ids).'}']);
-        $products = $sold->get();
+        $asked = Item::query()->where('sold', true)->orderBy('number');
+        $asked->whereRaw('id = ANY (?::bigint[])', ['{'.implode(',', $ids).'}']);
+        $products = $asked->get();
         $told = $products->take(self::PRODUCTS);
         $uses = [];
         foreach ($found as $number => $quantities) {
@@ -175,17 +200,10 @@ final readonly class MoneyReader
      */
     private function demand(Collection $products, Figures $figures): array
     {
-        [$supply, , $fault] = $products->isEmpty() ? [[], null, null] : $this->exposure->rows($products);
-        $yearEnds = Today::day()->plusDays(365);
-        $told = [];
-        foreach ($supply as $row) {
-            if (in_array($row->kind, [SupplyKind::SalesOrder, SupplyKind::Forecast], true) && ($row->due === null || $row->due->isBefore($yearEnds))) {
-                $told[$row->item] = ($told[$row->item] ?? Quantity::ofMillionths(0))->plus($row->quantity);
-            }
-        }
+        [$yearly, $fault] = $this->yearly->of($products);
         $demand = [];
         foreach ($products as $product) {
-            $computed = $told[$product->number] ?? Quantity::ofMillionths(0);
+            $computed = Quantity::ofMillionths($yearly[$product->id] ?? 0);
             [$amount, $said] = $figures->amount(FigureKind::Demand, $product->number);
             $units = $amount === null ? $computed : Quantity::ofMillionths($amount);
             $demand[$product->number] = [new DemandRow($product->number, $product->title, (string) $units, (string) $computed, $said), $units];
@@ -194,14 +212,19 @@ final readonly class MoneyReader
         return [$demand, $fault];
     }
 
-    /** @return list<string> */
-    private static function assumed(int $left): array
+    /**
+     * @param  list<string>  $missing
+     * @return list<string>
+     */
+    private static function assumed(int $left, array $missing, Told $told): array
     {
         return [
-            'Demand of a year: sales orders and forecast of the next 365 days, together.',
+            'Demand of a year: sales orders of the next 365 days, and the forecast as far as it is not sold already in its week.',
             'How much of an item goes into a product: the released engineering structure of today.',
             'What is scrapped costs the standard cost of the item; what is used up, reworked, returned or held costs nothing unless its cost is set for the category or said here.',
-            'What every year costs more is what specialists answered for one unit, summed, unless it is said here.',
+            'What every year costs more is what specialists answered for one unit, summed, unless it is said here. Where nobody tells any of it, it is the difference in standard cost that the edits of the order make, or, before there are any, the parts chosen to cut in.',
+            ...($missing === [] ? [] : ['Without a standard cost, counted as nothing: '.implode(', ', $missing).'.']),
+            ...($told->unknown === [] ? [] : ['Planning does not know, so that nothing of it exists here: '.implode(', ', $told->unknown).'.']),
             ...($left === 0 ? [] : ["The change reaches {$left} more products; their demand is not counted."]),
         ];
     }

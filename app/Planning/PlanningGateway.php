@@ -18,11 +18,10 @@ final readonly class PlanningGateway
      * Stock and open documents of some items.
      *
      * @param  list<string>  $items  numbers
-     * @return list<Supply>
      *
      * @throws PlanningSilent
      */
-    public function supply(array $items): array
+    public function supply(array $items): SupplyAnswer
     {
         $answer = $this->ask(static fn (PendingRequest $http): Response => $http->post('/supply', ['items' => $items]));
         $rows = $answer['rows'] ?? null;
@@ -30,7 +29,7 @@ final readonly class PlanningGateway
             throw new PlanningSilent('Planning answered without rows.');
         }
         try {
-            return array_map(
+            $told = array_map(
                 static fn (mixed $row, int $i): Supply => is_array($row) ? Supply::read($row, $i + 1) : throw Refusal::at('row', 'Planning gave a row that is none.'),
                 array_values($rows),
                 array_keys(array_values($rows)),
@@ -38,6 +37,18 @@ final readonly class PlanningGateway
         } catch (Refusal $refusal) {
             throw new PlanningSilent('Planning answered something that makes no sense: '.$refusal->getMessage(), 0, $refusal);
         }
+        $asked = array_fill_keys($items, true);
+        $own = $strangers = [];
+        foreach ($told as $row) {
+            if (isset($asked[$row->item])) {
+                $own[] = $row;
+            } else {
+                $strangers[$row->item] = true;
+            }
+        }
+        $unknown = array_values(array_filter(is_array($answer['unknown'] ?? null) ? $answer['unknown'] : [], static fn (mixed $number): bool => is_string($number) && isset($asked[$number])));
+
+        return new SupplyAnswer($own, $unknown, array_map(strval(...), array_keys($strangers)));
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Changes\Models\ChangeRequest;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Impact\ReachReason;
+use Orthotaxis\Core\Report\ReportState;
 
 /**
  * What hangs on items without being above them: drawings and documents, operations and tools, other open changes.
@@ -40,15 +41,20 @@ final readonly class HangsOn
     public static function operations(array $affected, Day $day): array
     {
         $found = [];
-        foreach (DB::select("WITH used AS (
-                SELECT DISTINCT l.revision_id, l.plant, l.operation, c.number AS component, c.id AS component_id FROM structure_lines l JOIN revisions r ON r.id = l.revision_id JOIN items c ON c.id = l.component_id
-                WHERE l.kind = 'manufacturing' AND l.component_id = ANY (?::bigint[]) AND l.operation IS NOT NULL AND r.status = 'released'
-                AND coalesce(l.valid_from, '-infinity') <= ?::date AND coalesce(l.valid_to, 'infinity') > ?::date)
+        foreach (DB::select("WITH of AS (SELECT ?::date AS day),
+            applying AS NOT MATERIALIZED (
+                SELECT l.* FROM of, structure_lines l JOIN revisions r ON r.id = l.revision_id
+                WHERE l.kind = 'manufacturing' AND l.operation IS NOT NULL AND r.status IN ('released', 'superseded', 'obsolete')
+                AND r.effective_from <= of.day AND coalesce(r.effective_to, 'infinity') > of.day
+                AND coalesce(l.valid_from, '-infinity') <= of.day AND coalesce(l.valid_to, 'infinity') > of.day),
+            used AS (
+                SELECT DISTINCT l.revision_id, l.plant, l.operation, c.number AS component, c.id AS component_id FROM applying l JOIN items c ON c.id = l.component_id
+                WHERE l.component_id = ANY (?::bigint[]))
             SELECT p.number, p.title, u.plant, u.operation, string_agg(DISTINCT u.component, ', ' ORDER BY u.component) AS components, min(u.component_id) AS via,
-                (SELECT json_agg(json_build_array(t.id, t.number, t.title) ORDER BY t.number) FROM structure_lines l JOIN items t ON t.id = l.component_id AND t.kind = 'tool'
-                    WHERE l.revision_id = u.revision_id AND l.kind = 'manufacturing' AND l.plant = u.plant AND l.operation = u.operation) AS tools
+                (SELECT json_agg(json_build_array(t.id, t.number, t.title) ORDER BY t.number) FROM applying l JOIN items t ON t.id = l.component_id AND t.kind = 'tool'
+                    WHERE l.revision_id = u.revision_id AND l.plant = u.plant AND l.operation = u.operation) AS tools
             FROM used u JOIN revisions r ON r.id = u.revision_id JOIN items p ON p.id = r.item_id
-            GROUP BY p.number, p.title, u.revision_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation", [self::list($affected), (string) $day, (string) $day]) as $row) {
+            GROUP BY p.number, p.title, u.revision_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation", [(string) $day, self::list($affected)]) as $row) {
             $place = "{$row->number} at {$row->plant}";
             $found[] = [
                 'reason' => ReachReason::Operation, 'subject' => "operation {$row->operation} {$row->number} {$row->plant}", 'item' => null, 'number' => $row->number,
@@ -76,17 +82,32 @@ final readonly class HangsOn
     {
         $known = [$request->number, ...$request->orders->pluck('number')->all(), ...$request->gathered->pluck('number')->all()];
         $reports = $request->reports->pluck('number')->all();
+        // First what is open, which is little, then whether it is reached: all that is reached may be most of the items.
+        $states = implode("', '", array_column(ReportState::open(), 'value'));
         $open = "SELECT number, title, 'Order' AS type, item_id FROM change_order_items n JOIN change_orders c ON c.id = n.order_id AND c.state NOT IN ('closed', 'withdrawn', 'released')
             UNION ALL SELECT number, title, 'Request', item_id FROM change_request_items n JOIN change_requests c ON c.id = n.request_id AND c.state NOT IN ('rejected', 'ordered', 'gathered')
-            UNION ALL SELECT number, title, 'Report', item_id FROM problem_report_items n JOIN problem_reports c ON c.id = n.report_id AND c.state IN ('open', 'returned')";
+            UNION ALL SELECT number, title, 'Report', item_id FROM problem_report_items n JOIN problem_reports c ON c.id = n.report_id AND c.state IN ('{$states}')";
 
-        return array_values(array_map(static fn (\stdClass $row): array => [
-            'reason' => ReachReason::OpenChange, 'subject' => "change {$row->number}", 'item' => null, 'number' => $row->number, 'title' => $row->title,
-            'why' => "{$row->type} that names ".implode(', ', array_slice(explode(',', $row->named), 0, 5)), 'level' => $row->near ? 0 : 1, 'via' => $row->via,
-        ], DB::select("SELECT o.number, o.title, o.type, string_agg(i.number, ',' ORDER BY i.number) AS named, bool_or(i.id = ANY (?::bigint[])) AS near, min(i.id) AS via
-            FROM ({$open}) o JOIN items i ON i.id = o.item_id
-            WHERE o.item_id = ANY (?::bigint[]) AND NOT o.number = ANY (?::text[]) GROUP BY o.number, o.title, o.type ORDER BY near DESC, o.number",
-            [self::list($affected), self::list([...$affected, ...$above]), '{'.implode(',', [...$known, ...$reports]).'}'])));
+        $isAffected = array_fill_keys($affected, true);
+        $isReached = $isAffected + array_fill_keys($above, true);
+        $found = [];
+        foreach (DB::select("WITH o AS MATERIALIZED ({$open}) SELECT o.number, o.title, o.type, o.item_id, i.number AS item FROM o JOIN items i ON i.id = o.item_id
+            WHERE NOT o.number = ANY (?::text[]) ORDER BY o.number, i.number", ['{'.implode(',', [...$known, ...$reports]).'}']) as $row) {
+            if (! isset($isReached[$row->item_id])) {
+                continue;
+            }
+            $found[$row->number] ??= [
+                'reason' => ReachReason::OpenChange, 'subject' => "change {$row->number}", 'item' => null, 'number' => $row->number, 'title' => $row->title, 'why' => '', 'level' => 1, 'via' => $row->item_id,
+            ];
+            $named = ($found[$row->number]['why'] === '' ? "{$row->type} that names " : "{$found[$row->number]['why']}, ").$row->item;
+            // Five are enough to know it by.
+            $found[$row->number]['why'] = substr_count($named, ', ') < 5 ? $named : $found[$row->number]['why'];
+            if (isset($isAffected[$row->item_id])) {
+                $found[$row->number]['level'] = 0;
+            }
+        }
+
+        return array_values($found);
     }
 
     /** @param  list<int>  $ids */

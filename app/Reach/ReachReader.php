@@ -32,29 +32,32 @@ final readonly class ReachReader
     /** More nodes than this nobody reads. */
     public const NODES = 500;
 
-    /** @param  string  $reason  empty for all */
-    public function page(ChangeRequest $request, Day $day, string $reason, int $from): ReachPage
+    /**
+     * @param  string  $reason  empty for all
+     * @param  bool  $decided  whether only what is decided on is asked for
+     */
+    public function page(ChangeRequest $request, Day $day, string $reason, int $from, bool $decided = false): ReachPage
     {
         [$index, $reach] = self::reach($request, $day);
         $decisions = self::decisions($request);
         $found = self::rows($request, $index, $reach, $day, $decisions);
         $counts = array_count_values(array_map(static fn (array $row): string => $row['reason']->value, $found));
-        $asked = $reason === '' ? $found : array_values(array_filter($found, static fn (array $row): bool => $row['reason']->value === $reason));
+        $asked = array_values(array_filter($found, static fn (array $row): bool => ($reason === '' || $row['reason']->value === $reason) && (! $decided || isset($decisions[$row['subject']]))));
         $counted = [];
         foreach (ReachReason::cases() as $case) {
             if (isset($counts[$case->value])) {
                 $counted[] = new ReachCount($case->value, $counts[$case->value]);
             }
         }
-        $decided = count(array_intersect_key($decisions, array_column($found, 'subject', 'subject')));
+        $settled = count(array_intersect_key($decisions, array_column($found, 'subject', 'subject')));
 
-        return new ReachPage((string) $day, $counted, count($asked), $decided, $from, self::named($index, $reach, array_slice($asked, $from, self::AT_MOST), $decisions));
+        return new ReachPage((string) $day, $counted, count($asked), $settled, $from, self::named($index, $reach, array_slice($asked, $from, self::AT_MOST), $decisions));
     }
 
     public function picture(ChangeRequest $request, Day $day): ReachPicture
     {
         [$index, $reach] = self::reach($request, $day);
-        $sold = self::sold($index);
+        $sold = $index->sold();
         // Whole ways to what is sold first, then what is nearest.
         $shown = array_fill_keys(array_keys($reach->levels, 0, true), 0);
         foreach (array_intersect_key($reach->levels, $sold) as $position => $level) {
@@ -101,7 +104,7 @@ final readonly class ReachReader
         $numbers = $request->items->pluck('number', 'id');
         $affected = array_values($request->items->modelKeys());
         $direct = self::ids($index, array_keys($reach->levels, 1, true));
-        $sold = self::sold($index);
+        $sold = $index->sold();
         $products = array_keys(array_intersect_key($reach->levels, $sold));
         $item = static fn (ReachReason $reason, int $position, string $why): array => [
             'reason' => $reason, 'subject' => $reason->value.' '.$index->positions->item($position), 'item' => $index->positions->item($position), 'number' => '', 'title' => '', 'why' => $why,
@@ -172,19 +175,8 @@ final readonly class ReachReader
     /** @return array<string, ReachDecision> by subject */
     private static function decisions(ChangeRequest $request): array
     {
-        return DB::table('reach_decisions as d')->join('people as p', 'p.id', '=', 'd.person_id')->where('request_id', $request->id)->get(['subject', 'taken', 'reason', 'name', 'decided_at'])
-            ->mapWithKeys(static fn (\stdClass $row): array => [$row->subject => new ReachDecision($row->taken, $row->reason, $row->name, $row->decided_at)])->all();
-    }
-
-    /** @return array<int, true> positions of all that is sold */
-    private static function sold(StructureIndex $index): array
-    {
-        $sold = [];
-        foreach (DB::table('items')->where('sold', true)->pluck('id') as $id) {
-            $sold[$index->positions->of($id)] = true;
-        }
-
-        return $sold;
+        return DB::table('reach_decisions as d')->join('people as p', 'p.id', '=', 'd.person_id')->where('request_id', $request->id)->get(['d.id', 'subject', 'taken', 'reason', 'name', 'decided_at'])
+            ->mapWithKeys(static fn (\stdClass $row): array => [$row->subject => new ReachDecision($row->id, $row->taken, $row->reason, $row->name, $row->decided_at)])->all();
     }
 
     /**

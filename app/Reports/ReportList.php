@@ -27,11 +27,10 @@ final readonly class ReportList
     public function filtered(array $asked): array
     {
         $query = self::read();
-        $open = [ReportState::Open->value, ReportState::Returned->value];
         match ($asked['show'] ?? 'open') {
             'all' => null,
-            'settled' => $query->whereNotIn('state', $open),
-            default => $query->whereIn('state', $open),
+            'settled' => $query->whereNotIn('state', ReportState::open()),
+            default => $query->whereIn('state', ReportState::open()),
         };
         foreach (['source', 'site', 'severity'] as $column) {
             if (($asked[$column] ?? '') !== '') {

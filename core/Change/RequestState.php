@@ -34,6 +34,12 @@ enum RequestState: string
         return ! in_array($this, self::closed(), true);
     }
 
+    /** Whether it is looked into, so that findings and corrections may still come. */
+    public function isAssessed(): bool
+    {
+        return $this === self::Raised || $this === self::Assessing;
+    }
+
     /** @return list<self> those in which nothing is left to do for it */
     public static function closed(): array
     {

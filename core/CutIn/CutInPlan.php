@@ -7,6 +7,8 @@ namespace Orthotaxis\Core\CutIn;
 use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 
+use function is_int;
+
 /** The day on which new parts take the place of old ones: what every day would cost, and which day is best by which measure. */
 final readonly class CutInPlan
 {
@@ -32,18 +34,24 @@ final readonly class CutInPlan
         $courses = array_map(static fn (Pair $pair): PairCourse => new PairCourse($pair, $levers), $pairs);
         $straddling = self::straddling($orders, $count);
         $days = [];
+        $none = Money::zero();
         for ($day = 0; $day < $count; $day++) {
-            $sum = [0, 0, 0, 0];
+            $left = $cancelled = $short = $more = 0;
             $disturbed = $straddling[$day];
             foreach ($courses as $course) {
-                foreach ($course->cost($day) as $part => $cost) {
-                    $sum[$part] = FixedPoint::add($sum[$part], $cost);
-                }
+                $cost = $course->cost($day);
+                $left += $cost[0];
+                $cancelled += $cost[1];
+                $short += $cost[2];
+                $more += $cost[3];
                 $disturbed += $course->late[$day];
             }
+            // What overflows becomes a float, and stays one: looked at once for all of them.
+            // @phpstan-ignore function.alreadyNarrowedType
+            is_int($left + $cancelled + $short + $more) || throw new \OverflowException('What a day costs becomes too large here to be kept exactly.');
             $days[] = new CutInDay(
-                $day, Money::ofTenThousandths($sum[0]), Money::ofTenThousandths($sum[1]), Money::ofTenThousandths($sum[2]),
-                Money::ofTenThousandths(FixedPoint::scale($levers->perStraddle->tenThousandths, $straddling[$day], 1)), Money::ofTenThousandths($sum[3]), $disturbed,
+                $day, $left === 0 ? $none : Money::ofTenThousandths($left), $cancelled === 0 ? $none : Money::ofTenThousandths($cancelled), $short === 0 ? $none : Money::ofTenThousandths($short),
+                $straddling[$day] === 0 ? $none : Money::ofTenThousandths(FixedPoint::scale($levers->perStraddle->tenThousandths, $straddling[$day], 1)), $more === 0 ? $none : Money::ofTenThousandths($more), $disturbed,
             );
         }
         $waits = ['approval' => $levers->approvalDays, 'tooling' => $levers->toolingDay];
@@ -51,13 +59,12 @@ final readonly class CutInPlan
             $waits[$pairs[$i]->new->number] = $course->newThere;
         }
         $earliest = max(0, ...array_values($waits));
-        $possible = array_slice($days, $earliest);
+        [$leastCost, $leastDisturbing] = self::best(array_slice($days, $earliest));
         $runOuts = array_filter(array_map(static fn (PairCourse $course): ?int => $course->runOut, $courses), is_int(...));
 
         return new self(
             $days, $courses, min($count, $earliest), $runOuts === [] ? null : min($runOuts),
-            self::best($possible, static fn (CutInDay $a, CutInDay $b): int => $a->total->tenThousandths <=> $b->total->tenThousandths),
-            self::best($possible, static fn (CutInDay $a, CutInDay $b): int => [$a->disturbed, $a->total->tenThousandths] <=> [$b->disturbed, $b->total->tenThousandths]),
+            $leastCost?->day, $leastDisturbing?->day,
             $levers->prescribed,
             $earliest === 0 ? [] : array_map(strval(...), array_keys($waits, $earliest, true)),
         );
@@ -101,18 +108,24 @@ final readonly class CutInPlan
 
     /**
      * @param  list<CutInDay>  $days
-     * @param  callable(CutInDay, CutInDay): int  $order
-     * @return ?int the first of the best; null when there is none
+     * @return array{?CutInDay, ?CutInDay} the first of those that cost least, and of those that disturb least
      */
-    private static function best(array $days, callable $order): ?int
+    private static function best(array $days): array
     {
-        $best = null;
+        if ($days === []) {
+            return [null, null];
+        }
+        $cheapest = $calmest = $days[0];
         foreach ($days as $day) {
-            if ($best === null || $order($day, $best) < 0) {
-                $best = $day;
+            $total = $day->total->tenThousandths;
+            if ($total < $cheapest->total->tenThousandths) {
+                $cheapest = $day;
+            }
+            if ($day->disturbed < $calmest->disturbed || ($day->disturbed === $calmest->disturbed && $total < $calmest->total->tenThousandths)) {
+                $calmest = $day;
             }
         }
 
-        return $best?->day;
+        return [$cheapest, $calmest];
     }
 }

@@ -12,7 +12,7 @@ final readonly class Levers
     public Money $perStraddle;
 
     /**
-     * @param  array<string, int>  $keep  millionths of an old part to keep for service, by number
+     * @param  array<string, int>  $keep  millionths of an old part to keep for service, by number: nothing else uses it, and it is nothing to be rid of
      * @param  list<string>  $notCancelled  documents of receipts that are let come
      * @param  int  $approvalDays  until the change can be released
      * @param  int  $toolingDay  from today: when tools and programs are ready

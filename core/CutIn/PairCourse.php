@@ -7,6 +7,9 @@ namespace Orthotaxis\Core\CutIn;
 use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Quantity;
 
+use function count;
+use function is_int;
+
 /** How the stock of one pair goes on, day by day, and what each day would cost for it. All lists are by day from today. */
 final class PairCourse
 {
@@ -16,7 +19,10 @@ final class PairCourse
     /** @var list<int> how much of the old was wanted and not there, up to the morning */
     private array $short = [];
 
-    /** The first day on which the old part is wanted and not there; null when it lasts. */
+    /** Millionths of the old part that are kept for service. */
+    private int $keep;
+
+    /** The first day on which the old part is wanted and no more is there than what is kept; null when it lasts. */
     public ?int $runOut = null;
 
     /** The first day on which there can be any of the new part. */
@@ -43,7 +49,16 @@ final class PairCourse
     /** @var array<int, int> day => millionths of the new that come */
     private array $newComing = [];
 
-    public function __construct(private readonly Pair $pair, private readonly Levers $levers)
+    /** @var list<int> millionths of the new part there in the morning of each day, as long as nothing of it is used */
+    private array $newWaiting = [];
+
+    /** Days until a new order of the new part arrives, when it is expedited. */
+    private int $soonest;
+
+    /** The first day on which there can be any of the new part without expediting. */
+    private int $newThereUnhurried;
+
+    public function __construct(private readonly Pair $pair, Levers $levers)
     {
         $days = count($pair->demand);
         $coming = $stuck = $fees = $late = array_fill(0, $days + 1, 0);
@@ -61,16 +76,21 @@ final class PairCourse
         $this->fees = self::fromTheEnd($fees);
         $this->late = self::fromTheEnd($late);
         $this->wanted = self::fromTheEnd([...$pair->demand, 0]);
-        $stock = $pair->old->stock;
+        // What is to be kept is nobody's to use: as long as there is less, all that comes fills it up.
+        $this->keep = $levers->keep[$pair->old->number] ?? 0;
+        $free = FixedPoint::add($pair->old->stock, -$this->keep);
         $short = 0;
         foreach ($pair->demand as $day => $demand) {
-            $this->old[] = $stock;
+            $this->old[] = $free + $this->keep;
             $this->short[] = $short;
-            $stock = FixedPoint::add($stock, $coming[$day]) - $demand;
-            if ($stock < 0) {
+            $free = FixedPoint::add($free, $coming[$day]);
+            $lacking = $demand - max(0, $free);
+            if ($lacking > 0) {
                 $this->runOut ??= $day;
-                $short = FixedPoint::add($short, -$stock);
-                $stock = 0;
+                $short = FixedPoint::add($short, $lacking);
+                $free = min(0, $free);
+            } else {
+                $free -= $demand;
             }
         }
         $this->more = FixedPoint::add(FixedPoint::scale($pair->new->cost->tenThousandths, $pair->ratio, Quantity::ONE), -$pair->old->cost->tenThousandths);
@@ -78,22 +98,28 @@ final class PairCourse
         foreach ($pair->new->receipts as $receipt) {
             $this->newComing[max(0, $receipt->day)] = FixedPoint::add($this->newComing[max(0, $receipt->day)] ?? 0, $receipt->quantity);
         }
-        $this->newThere = $pair->new->stock > 0 ? 0 : min([$pair->new->leadDays, ...array_map(static fn (Receipt $receipt): int => max(0, $receipt->day), $pair->new->receipts)]);
+        $waiting = $pair->new->stock;
+        for ($day = 0; $day < min($days, $pair->new->leadDays); $day++) {
+            $this->newWaiting[] = $waiting;
+            $waiting = FixedPoint::add($waiting, $this->newComing[$day] ?? 0);
+        }
+        $this->soonest = max(0, $pair->new->leadDays - ($pair->expediting->days ?? 0));
+        $this->newThereUnhurried = $pair->new->stock > 0 ? 0 : min([$pair->new->leadDays, ...array_map(static fn (Receipt $receipt): int => max(0, $receipt->day), $pair->new->receipts)]);
+        $this->newThere = min($this->newThereUnhurried, $this->soonest);
     }
 
     /** @return array{int, int, int, int} ten-thousandths: being rid of what is left, cancelling, what is short, the difference of cost */
     public function cost(int $day): array
     {
         $pair = $this->pair;
-        $left = max(0, FixedPoint::add($this->old[$day], $this->stuck[$day]) - ($this->levers->keep[$pair->old->number] ?? 0));
-        $newShort = $this->newShort($day);
+        $left = max(0, FixedPoint::add($this->old[$day], $this->stuck[$day]) - $this->keep);
 
         return [
             FixedPoint::scale($pair->old->disposal->tenThousandths, $left, Quantity::ONE),
             $this->fees[$day],
             FixedPoint::add(
                 FixedPoint::scale($pair->old->expedite->tenThousandths, $this->short[$day], Quantity::ONE),
-                $newShort === 0 ? 0 : FixedPoint::scale($pair->new->expedite->tenThousandths, $newShort, Quantity::ONE),
+                $this->newCost($day, $this->isExpedited($day)),
             ),
             FixedPoint::scale($this->more, $this->wanted[$day], Quantity::ONE),
         ];
@@ -112,23 +138,41 @@ final class PairCourse
         return $course;
     }
 
-    /** What the new part lacks from a day on, until a new order of it can arrive. */
-    private function newShort(int $from): int
+    /** Whether a new order of the new part is expedited when it is used from a day on: where it has to be, and where that costs less. */
+    public function isExpedited(int $day): bool
     {
-        $until = min(count($this->pair->demand), $this->pair->new->leadDays);
+        return $this->pair->expediting !== null && ($day < $this->newThereUnhurried || $this->newCost($day, true) < $this->newCost($day, false));
+    }
+
+    /** Until a new order of the new part arrives. */
+    public function leadDays(bool $expedited): int
+    {
+        return $expedited ? $this->soonest : $this->pair->new->leadDays;
+    }
+
+    /** Ten-thousandths for what the new part lacks from a day on, and for expediting it. */
+    private function newCost(int $day, bool $expedited): int
+    {
+        $short = $this->newShort($day, $this->leadDays($expedited));
+        $cost = $short === 0 ? 0 : FixedPoint::scale($this->pair->new->expedite->tenThousandths, $short, Quantity::ONE);
+
+        return $expedited ? FixedPoint::add($cost, $this->pair->expediting->fee->tenThousandths ?? 0) : $cost;
+    }
+
+    /** What the new part lacks from a day on, until a new order of it can arrive. */
+    private function newShort(int $from, int $leadDays): int
+    {
+        $until = min(count($this->pair->demand), $leadDays);
         if ($from >= $until) {
             return 0;
         }
-        $stock = $this->pair->new->stock;
+        $stock = $this->newWaiting[$from];
         $short = 0;
-        for ($day = 0; $day < $until; $day++) {
-            $stock = FixedPoint::add($stock, $this->newComing[$day] ?? 0);
-            if ($day >= $from) {
-                $stock -= $this->newDemand[$day];
-                if ($stock < 0) {
-                    $short -= $stock;
-                    $stock = 0;
-                }
+        for ($day = $from; $day < $until; $day++) {
+            $stock = FixedPoint::add($stock, $this->newComing[$day] ?? 0) - $this->newDemand[$day];
+            if ($stock < 0) {
+                $short -= $stock;
+                $stock = 0;
             }
         }
 
@@ -141,8 +185,11 @@ final class PairCourse
      */
     private static function fromTheEnd(array $byDay): array
     {
-        for ($day = count($byDay) - 2; $day >= 0; $day--) {
-            $byDay[$day] = FixedPoint::add($byDay[$day], $byDay[$day + 1]);
+        $sum = 0;
+        for ($day = count($byDay) - 1; $day >= 0; $day--) {
+            $sum += $byDay[$day];
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            $byDay[$day] = is_int($sum) ? $sum : throw new \OverflowException('A number becomes too large here to be kept exactly.');
         }
 
         return array_values($byDay);

@@ -10,6 +10,11 @@ use Orthotaxis\Core\Adjacency\Order;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Refusal;
+
+use function array_filter;
+use function count;
+use function is_int;
 
 /**
  * The dependent demand for one component by day: what is sold and forecast above it, less what is on the shelf and being
@@ -18,33 +23,46 @@ use Orthotaxis\Core\Quantity\Quantity;
  */
 final class Requirements
 {
-    /** @var array<int, array<int, int>> position => day => millionths wanted by orders of parents */
+    /** More than anybody looks through, and than fits the memory of a request. */
+    private const MOST_PEGS = 300_000;
+
+    /** @var array<int, array<int, int>> position => day => millionths wanted by orders of parents; only days that have any: tens of thousands of items wait here */
     private array $dependent = [];
 
-    /** @var array<int, int> day => millionths of the component */
+    /** @var array<int, int> day => millionths of the component, without gaps */
     private array $wanted;
+
+    /** @var list<int> a zero for every day */
+    private array $nothing;
+
+    /** @var list<Peg> what the demand is made of, when that was asked for */
+    public array $pegs = [];
 
     /** @var list<int> positions of the parents whose orders take any of it */
     public array $parents = [];
 
-    private function __construct(private readonly Adjacency $web, private readonly int $component, private readonly int $today, private readonly int $days)
+    private function __construct(private readonly Adjacency $web, private readonly int $component, private readonly int $today, private readonly int $days, private readonly bool $pegged = false)
     {
-        $this->wanted = array_fill(0, $days, 0);
+        $this->wanted = $this->nothing = array_fill(0, $days, 0);
     }
 
     /**
      * @param  int  $today  as Day::number counts
      * @param  array<int, NodeSupply>  $supply  by position; what is left out has nothing
+     * @param  bool  $pegged  whether to tell what the demand is made of
      *
      * @throws Loop when something contains itself
+     * @throws Refusal when there is too much to tell what the demand is made of
      */
-    public static function of(Adjacency $web, int $component, int $today, int $days, array $supply): self
+    public static function of(Adjacency $web, int $component, int $today, int $days, array $supply, bool $pegged = false): self
     {
-        $requirements = new self($web, $component, $today, $days);
+        $requirements = new self($web, $component, $today, $days, $pegged);
         // What is sold of the component itself.
-        foreach ($supply[$component]->wanted ?? [] as [$day, $quantity]) {
+        $own = $supply[$component] ?? new NodeSupply;
+        foreach ($own->wantedOn as $i => $day) {
             if ($day < $days) {
-                $requirements->wanted[max(0, $day)] += $quantity;
+                $requirements->wanted[max(0, $day)] += $own->wanted[$i];
+                $requirements->peg($component, max(0, $day), $own->wanted[$i], $own->wantedBy[$i]);
             }
         }
         [$above, $order] = $requirements->above();
@@ -131,11 +149,12 @@ final class Requirements
     /** @param  array<int, int>  $above */
     private function explode(int $position, NodeSupply $supply, array $above): void
     {
-        $orders = $this->orders($supply, $this->dependent[$position] ?? []);
+        [$begins, $quantities] = $this->orders($supply, $this->dependent[$position] ?? []);
         unset($this->dependent[$position]);
-        if ($orders === []) {
+        if ($begins === []) {
             return;
         }
+        $placed = $this->pegged ? $this->placed($supply) : [];
         $list = $this->web->downOf($position);
         for ($at = 2, $n = count($list); $at < $n; $at += 3) {
             $to = $list[$at];
@@ -149,19 +168,26 @@ final class Requirements
             $from = (($list[$at + 2] >> 20) & Span::EVER) - $this->today;
             $until = ($list[$at + 2] & Span::EVER) - $this->today;
             $each = $list[$at + 1];
-            $isComponent = $to === $this->component;
-            foreach ($orders as [$day, $quantity]) {
-                if ($day < $from || $day >= $until) {
-                    continue;
+            $pegged = $this->pegged && $to === $this->component;
+            $wanted = $to === $this->component ? $this->wanted : $this->dependent[$to] ?? [];
+            $always = $from <= 0 && $until >= $this->days;
+            foreach ($begins as $i => $day) {
+                if ($always || ($day >= $from && $day < $until)) {
+                    // Divides without a rest to an integer; anything else becomes a float.
+                    $quantity = $quantities[$i] * $each / Quantity::ONE;
+                    if (! is_int($quantity)) {
+                        $quantity = FixedPoint::scale($quantities[$i], $each, Quantity::ONE);
+                    }
+                    $wanted[$day] = ($wanted[$day] ?? 0) + $quantity;
+                    if ($pegged) {
+                        $this->peg($position, $day, $quantity, $placed[$i] ?? '');
+                    }
                 }
-                $product = $quantity * $each;
-                // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
-                $wanted = is_int($product) && $product % Quantity::ONE === 0 ? intdiv($product, Quantity::ONE) : FixedPoint::scale($quantity, $each, Quantity::ONE);
-                if ($isComponent) {
-                    $this->wanted[$day] += $wanted;
-                } else {
-                    $this->dependent[$to][$day] = FixedPoint::add($this->dependent[$to][$day] ?? 0, $wanted);
-                }
+            }
+            if ($to === $this->component) {
+                $this->wanted = $wanted;
+            } else {
+                $this->dependent[$to] = $wanted;
             }
         }
     }
@@ -169,40 +195,69 @@ final class Requirements
     /**
      * The orders that take parts: those placed, and one for each day on which there is too little.
      *
-     * @param  array<int, int>  $dependent  day => millionths
-     * @return list<array{int, int}> first day, millionths
+     * @param  array<int, int>  $dependent  millionths by day; or none
+     * @return array{list<int>, list<int>} the first day of each, and its millionths: an array an order would cost more than netting it
      */
     private function orders(NodeSupply $supply, array $dependent): array
     {
-        $changes = [];
-        foreach ($dependent as $day => $wanted) {
-            $changes[$day] = -$wanted;
+        // One sum a day: writing into a list of all days is quicker than sorting those that have something.
+        $changes = $this->nothing;
+        foreach ($dependent as $day => $quantity) {
+            $changes[$day] -= $quantity;
         }
-        foreach ($supply->wanted as [$day, $quantity]) {
-            $day = $day < 0 ? 0 : $day;
-            $changes[$day] = ($changes[$day] ?? 0) - $quantity;
-        }
-        $orders = [];
-        foreach ($supply->orders as [$first, $done, $quantity, , $issued]) {
-            $changes[max(0, $done)] = ($changes[max(0, $done)] ?? 0) + $quantity;
-            if (! $issued && $first < $this->days) {
-                $orders[] = [max(0, $first), $quantity];
+        $end = $this->days;
+        $wanted = $supply->wanted;
+        foreach ($supply->wantedOn as $i => $day) {
+            if ($day < $end) {
+                $changes[$day < 0 ? 0 : $day] -= $wanted[$i];
             }
         }
-        ksort($changes);
+        $begins = $quantities = [];
+        foreach ($supply->orders as [$first, $done, $quantity, , $issued]) {
+            if ($done < $end) {
+                $changes[max(0, $done)] += $quantity;
+            }
+            if (! $issued && $first < $end) {
+                $begins[] = max(0, $first);
+                $quantities[] = $quantity;
+            }
+        }
         $available = $supply->onHand;
         $lead = $supply->leadDays;
-        foreach ($changes as $day => $change) {
-            if ($day >= $this->days) {
-                break;
-            }
+        foreach (array_filter($changes) as $day => $change) {
             $available += $change;
             if ($available < 0) {
-                $orders[] = [$day > $lead ? $day - $lead : 0, -$available];
+                // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+                is_int($available) || throw new \OverflowException('The demand of a day becomes too large here to be kept exactly.');
+                $begins[] = $day > $lead ? $day - $lead : 0;
+                $quantities[] = -$available;
                 $available = 0;
             }
         }
 
-        return $orders;
+        return [$begins, $quantities];
+    }
+
+    /** @return list<string> documents of the orders that are placed, where orders() puts them */
+    private function placed(NodeSupply $supply): array
+    {
+        $placed = [];
+        foreach ($supply->orders as [$first, , , $document, $issued]) {
+            if (! $issued && $first < $this->days) {
+                $placed[] = $document;
+            }
+        }
+
+        return $placed;
+    }
+
+    private function peg(int $position, int $day, int $quantity, string $document): void
+    {
+        if ($this->pegged && $quantity !== 0) {
+            if (count($this->pegs) === self::MOST_PEGS) {
+                throw Refusal::at('on', sprintf('More than %s orders take this part: they cannot be told one by one.', number_format(self::MOST_PEGS)));
+            }
+            $this->pegs[] = new Peg($position, $day, $quantity, $document);
+        }
     }
 }

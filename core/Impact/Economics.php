@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Impact;
 
+use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
 
@@ -51,6 +52,6 @@ final readonly class Economics
         }
         $saving = -$yearly->tenThousandths;
 
-        return $saving <= 0 ? null : intdiv($oneTime->tenThousandths * 12 + $saving - 1, $saving);
+        return $saving <= 0 ? null : intdiv(FixedPoint::sum(FixedPoint::scale($oneTime->tenThousandths, 12, 1), $saving, -1), $saving);
     }
 }

@@ -92,19 +92,28 @@ final readonly class Reach
      */
     public function siblings(array $products, array $sold): array
     {
+        // From the few that are not reached, not from all that uses a component: a screw is in everything.
+        $having = $sizes = [];
+        foreach (array_keys(array_diff_key($sold, $this->levels)) as $other) {
+            $components = $this->components($other);
+            $sizes[$other] = count($components);
+            foreach (array_keys($components) as $component) {
+                $having[$component][] = $other;
+            }
+        }
+        if ($having === []) {
+            return [];
+        }
         $most = $found = [];
         foreach ($products as $product) {
-            $own = $this->components($product);
             $shared = [];
-            foreach (array_keys($own) as $component) {
-                foreach ($this->users($component) as $user) {
-                    if (isset($sold[$user]) && ! isset($this->levels[$user])) {
-                        $shared[$user] = ($shared[$user] ?? 0) + 1;
-                    }
+            foreach (array_keys(array_intersect_key($this->components($product), $having)) as $component) {
+                foreach ($having[$component] as $other) {
+                    $shared[$other] = ($shared[$other] ?? 0) + 1;
                 }
             }
             foreach ($shared as $sibling => $count) {
-                if ($count * 2 >= count($this->components($sibling)) && $count > ($most[$sibling] ?? 0)) {
+                if ($count * 2 >= $sizes[$sibling] && $count > ($most[$sibling] ?? 0)) {
                     $most[$sibling] = $count;
                     $found[$sibling] = $product;
                 }

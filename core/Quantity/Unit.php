@@ -68,6 +68,9 @@ enum Unit: string
     /** @throws Refusal when the two units do not measure the same thing */
     public function convert(Quantity $quantity, self $to): Quantity
     {
+        if ($this === $to) {
+            return $quantity;
+        }
         if (! $this->measuresLike($to)) {
             throw Refusal::at('unit', "{$this->value} cannot be converted to {$to->value}.");
         }

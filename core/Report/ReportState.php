@@ -26,6 +26,12 @@ enum ReportState: string
     /** Whether somebody still has to do something about it; what is gathered is seen to with its requests. */
     public function isOpen(): bool
     {
-        return $this === self::Open || $this === self::Returned;
+        return in_array($this, self::open(), true);
+    }
+
+    /** @return list<self> */
+    public static function open(): array
+    {
+        return [self::Open, self::Returned];
     }
 }

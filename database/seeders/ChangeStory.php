@@ -50,8 +50,11 @@ final class ChangeStory
 
     private readonly CarbonImmutable $today;
 
+    private readonly CarbonImmutable $now;
+
     public function __construct()
     {
+        $this->now = CarbonImmutable::now();
         $this->today = CarbonImmutable::today();
         foreach (Person::query()->get() as $person) {
             // For the signatures of the demo's past a cheap password does, kept nowhere.
@@ -60,10 +63,15 @@ final class ChangeStory
         }
     }
 
-    /** @param  int  $days ago */
+    /**
+     * Nothing has happened in the future: before noon, the hours of this morning are as long ago as they are before noon.
+     *
+     * @param  int  $days  ago
+     */
     public function on(int $days, int $hour = 9): self
     {
-        Date::setTestNow($this->today->subDays($days)->setTime($hour, ($days * 7) % 60));
+        $noon = $this->now->hour < 12 ? $this->now : $this->now->setTime(12, 0);
+        Date::setTestNow($days === 0 ? $noon->subHours(12 - $hour) : $this->today->subDays($days)->setTime($hour, ($days * 7) % 60));
 
         return $this;
     }
@@ -120,7 +128,7 @@ final class ChangeStory
 
     public function reach(string $request, string $reason, string $number, bool $taken, string $why): void
     {
-        app(DecideReach::class)($this->people['mira.okafor'], $request, [['subject' => "{$reason} {$number}", 'number' => $number]], $taken, $why);
+        app(DecideReach::class)($this->people['mira.okafor'], $request, ["{$reason} {$number}"], $taken, $why);
     }
 
     private function reportVersion(string $report): int

@@ -19,6 +19,7 @@ final class DatabaseSeeder extends Seeder
             ClosedChangesSeeder::class,
             OpenChangesSeeder::class,
             DocumentSeeder::class,
+            FormSeeder::class,
         ]);
     }
 }

@@ -41,7 +41,12 @@ export function Palette({ open, onClose }: { open: boolean; onClose: () => void 
     ...(mayRaise ? [['/requests/new', 'Raise a change request']] : []),
     ...(mayAdd ? [['/items/new', 'New item']] : []),
     ...(mayImport ? [['/import', 'Take over items and structures']] : []),
-    ...(maySetUp ? [['/set-up/categories', 'Set up categories and numbers']] : []),
+    ...(maySetUp
+      ? [
+          ['/set-up/categories', 'Set up categories and numbers'],
+          ['/set-up/forms', 'Set up forms'],
+        ]
+      : []),
   ] as [string, string][];
 
   return (

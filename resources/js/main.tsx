@@ -32,6 +32,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./setup/CategoriesPage')).CategoriesPage }),
       },
       {
+        path: 'set-up/forms',
+        lazy: async () => ({ Component: (await import('./setup/FormTemplatesPage')).FormTemplatesPage }),
+      },
+      {
         path: 'items/:number/sheet',
         lazy: async () => ({ Component: (await import('./documents/SheetPage')).SheetPage }),
       },
@@ -65,6 +69,10 @@ const router = createBrowserRouter([
       {
         path: 'changes/:number/decision',
         lazy: async () => ({ Component: (await import('./meeting/DecisionPage')).DecisionPage }),
+      },
+      {
+        path: 'changes/:number/forms',
+        lazy: async () => ({ Component: (await import('./forms/FormsPage')).FormsPage }),
       },
       {
         path: 'changes/:number/money',

@@ -49,18 +49,20 @@ final class Planning
 
     /**
      * @param  list<string>  $items
-     * @return list<array<string, ?string>>
+     * @return array{rows: list<array<string, ?string>>, unknown: list<string>} rows of these items; those that are none of its own
      */
     public function supply(array $items): array
     {
-        $marks = implode(',', array_fill(0, max(1, count($items)), '?'));
-        $rows = $this->db->prepare("
+        $rows = $this->db->prepare('
             SELECT kind, document, item, revision, trim_scale(quantity)::text AS quantity, unit, unit_value::text AS unit_value,
                    due::text AS due, place, status, serial
-            FROM supply WHERE item IN ({$marks}) ORDER BY item, kind, due NULLS FIRST, document");
-        $rows->execute($items === [] ? [''] : $items);
+            FROM supply WHERE item = ANY (ARRAY(SELECT jsonb_array_elements_text(?::jsonb))) ORDER BY item, kind, due NULLS FIRST, document');
+        $asked = json_encode(array_values($items), JSON_THROW_ON_ERROR);
+        $rows->execute([$asked]);
+        $unknown = $this->db->prepare('SELECT a.number FROM jsonb_array_elements_text(?::jsonb) AS a(number) WHERE NOT EXISTS (SELECT FROM item i WHERE i.number = a.number)');
+        $unknown->execute([$asked]);
 
-        return array_values($rows->fetchAll());
+        return ['rows' => array_values($rows->fetchAll()), 'unknown' => array_values($unknown->fetchAll(PDO::FETCH_COLUMN))];
     }
 
     /** @return list<array<string, ?string>> the lines of one document */

@@ -69,7 +69,7 @@ try {
             return;
     }
     match ($_SERVER['REQUEST_METHOD'].' '.$path) {
-        'POST /supply' => $answer(200, ['rows' => $planning->supply(json_decode($body, true, flags: JSON_THROW_ON_ERROR)['items'])]),
+        'POST /supply' => $answer(200, $planning->supply(json_decode($body, true, flags: JSON_THROW_ON_ERROR)['items'])),
         'POST /hand-overs' => $answer(200, (new HandOvers($planning))->take($_SERVER['HTTP_IDEMPOTENCY_KEY'] ?? '', $body)),
         default => $answer(404, ['error' => 'Nothing here.']),
     };

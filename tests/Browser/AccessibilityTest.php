@@ -26,6 +26,8 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'problem reports' => ['mira.okafor', '/reports', 'Serial or lot'],
     'a problem report' => ['mira.okafor', '/reports/PR-00009', 'Likely the same'],
     'a new report' => ['clara.fenn', '/reports/new?items=200-0040', 'gathered into'],
+    'forms' => ['mira.okafor', '/changes/ECR-00096/forms', 'Take one in'],
+    'templates of forms' => ['ivo.tanner', '/set-up/forms', 'Supplier statement'],
     'a reach' => ['mira.okafor', '/changes/ECR-00096/reach', 'Drawings and documents'],
     'a reach as a picture' => ['mira.okafor', '/changes/ECR-00096/reach?as=picture', 'Pointing at one'],
     'dispositions and money' => ['mira.okafor', '/changes/ECR-00096/money', 'What is assumed'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
+use Tests\FilledForm;
 
 it('takes the third field report in, asks, answers, weighs the cost and decides', function (): void {
     $screen = $this->screen;
@@ -34,11 +35,31 @@ it('takes the third field report in, asks, answers, weighs the cost and decides'
     // Money: what is on order is sent back, with a reason; the totals follow.
     $screen->visit('/changes/ECR-00096/money')->see('What is assumed')->click('//button[@aria-label="Change Purchase orders of 200-0040"]')->choose('What is done', 'Return to supplier')->type('Costs for one', '0.5')->press('Say so')->see('Say why.');
     $screen->type('Why', 'The supplier takes it for half a Euro.')->press('Say so')->see('The supplier takes it for half a Euro.')->see('200.00');
+
+    // A dealer without an account fills in a form: first it is looked at, then most of it is taken in, once.
+    $screen->visit('/changes/ECR-00096/forms')->choose('Template', 'Field check')->press('Fill it')->see('Save as a file');
+    $handed = new FilledForm('', $screen->download((string) $screen->find('//a[@download]')?->getAttribute('href')));
+    $form = $handed->write(['seen' => 'Torn at the rollers; silt in the head.', 'hours' => '190', 'silt' => 'yes', 'stock' => 'yes', 'item' => '200-0040', 'stock_text' => '14 m', 'title' => 'Pump tube, misspelt', 'filled_in_by' => 'Hob Ashe'])->picture('photo')->withoutTags();
+    $choose = fn (string $path) => $screen->field('Drop the form that came back here, or choose it')->sendKeys($path);
+    $choose(__FILE__);
+    $screen->see('This is no DOCX document');
+    $choose($form->path);
+    $screen->see('Nothing is done yet')->see('A dealer has spares of it on the shelf')->click('//input[@aria-label="Take in: Title"]')->press('Take in 6')->see('taken in by Mira Okafor')->see('the file as it came back');
+    $choose($form->path);
+    $screen->see('was taken in already by Mira Okafor');
+    $screen->visit('/changes/ECR-00096')->see('Torn at the rollers; silt in the head.')->see('14 m');
+
+    // The day to cut in, chosen with its reason.
+    $screen->visit('/changes/ECR-00096/cut-in')->pick('Old part', '200-0040')->pick('New part', '200-0041')->see('Least cost')->settled();
+    $screen->click('//button[starts-with(normalize-space(), "Least cost")]')->settled();
+    $screen->type((string) $screen->find('//label[starts-with(normalize-space(), "Why ")]')?->getText(), 'It costs least, and the gauge is there by then.');
+    $screen->click('//button[starts-with(normalize-space(), "Choose ") and contains(., "20")]')->see('Chosen:');
+
     $screen->visit('/changes/ECR-00096')->type('Finding', 'Feasible; the thicker tube lasts.')->press('Record the finding')->see('being assessed');
 
     // The board: the question is answered, the meeting decides.
     $screen->signOut()->signIn('helen.marsh', '/')->see('Answer about')->visit('/changes/ECR-00096')->type('Your answer', 'Yes, until March.')->type('Costs once', '0')->press('Answer')->see('Helen Marsh');
-    $screen->visit('/meeting')->see('Suction line of 12 m')->click('//a[.="Pump tube wears out early in silty rivers"]')->see('What specialists say')->see('Yes, until March.');
+    $screen->visit('/meeting')->see('Suction line of 12 m')->click('//a[.="Pump tube wears out early in silty rivers"]')->see('What specialists say')->see('Yes, until March.')->see('It costs least, and the gauge is there by then.');
     $screen->type('Reason for the decision', 'It pays in trust.')->press('Approve')->see('For decision')->visit('/meeting')->see('It pays in trust.');
 });
 

@@ -6,6 +6,7 @@ declare(strict_types=1);
 
 use Tests\Browser\Support\Chromium;
 use Tests\Browser\Support\Screen;
+use Tests\FilledForm;
 
 require __DIR__.'/../../vendor/autoload.php';
 
@@ -18,11 +19,11 @@ foreach ([
     ['structure', 'mira.okafor', '/items/200-0001?levels=3', 'through 210-0100', '', 'light'],
     ['comparison', 'mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same', '', 'light'],
     ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
-    ['documents', 'mira.okafor', '/items/200-0010', 'Still pointing', 'documents', 'light'],
     ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
     ['report', 'mira.okafor', '/reports/PR-00003', 'Likely the same', '', 'light'],
     ['mark-up', 'clara.fenn', '/items/800-0011/mark-up?for=PR-00009', 'Keep the mark-up', '', 'light'],
     ['reach', 'mira.okafor', '/changes/ECR-00096/reach?as=picture', 'Pointing at one', '', 'light'],
+    ['forms', 'mira.okafor', '/changes/ECR-00096/forms', 'Hand one out', '', 'light'],
     ['money', 'mira.okafor', '/changes/ECR-00096/money', 'What is assumed', '', 'dark'],
     ['decision', 'mira.okafor', '/changes/ECR-00096/decision', 'Exposure', '', 'light'],
     ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Together', '', 'light'],
@@ -37,6 +38,15 @@ foreach ([
     $screen->visit($path)->see($wait);
     if ($name === 'sheet') {
         $screen->click('//a[contains(text(), "-B.svg")]')->see('A draft');
+    }
+    if ($name === 'forms') {
+        $screen->choose('Template', 'Field check')->press('Fill it')->see('Save as a file');
+        $form = (new FilledForm('', $screen->download((string) $screen->find('//a[@download]')?->getAttribute('href'))))->write([
+            'title' => 'Pump tube wears out early in silty rivers (Skell, Ure)', 'seen' => 'Tube torn where the rollers press it; silt in the head.', 'hours' => '190', 'silt' => 'yes',
+            'stock' => 'yes', 'item' => '200-0040', 'stock_text' => '14 m', 'visit' => 'yes', 'filled_in_by' => 'Hob Ashe, Ashe Waterworks',
+        ]);
+        $screen->field('Drop the form that came back here, or choose it')->sendKeys($form->path);
+        $screen->see('Nothing is done yet');
     }
     if ($name === 'mark-up') {
         $screen->press('Put it in the middle');

@@ -10,7 +10,9 @@ it('reads days as ISO 8601 and nothing else', function (): void {
     expect((string) Day::parse('2028-02-29')->plusDays(1))->toBe('2028-03-01')
         ->and(fn () => Day::parse('2027-02-29'))->toThrow(Refusal::class)
         ->and(fn () => Day::parse('1 March'))->toThrow(Refusal::class)
-        ->and(fn () => Day::parse('2027-3-1'))->toThrow(Refusal::class);
+        ->and(fn () => Day::parse('2027-3-1'))->toThrow(Refusal::class)
+        ->and(fn () => Day::parse("2027-03-01\n"))->toThrow(Refusal::class)
+        ->and(fn () => Day::parse('2027-13-01'))->toThrow(Refusal::class);
 });
 
 it('holds from the first day up to but not including the end', function (): void {

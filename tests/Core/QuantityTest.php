@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use Brick\Math\BigDecimal;
+use Brick\Math\BigInteger;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
@@ -33,6 +38,30 @@ it('makes overflow an error, never a float', function (): void {
 
 it('multiplies large amounts through wider arithmetic', function (): void {
     expect((string) Money::parse('1234567.89')->times(Quantity::parse('100000')))->toBe('123456789000.00');
+});
+
+it('rounds half away from zero, in small numbers as in large ones', function (): void {
+    expect(FixedPoint::scale(5, 1, 2))->toBe(3)->and(FixedPoint::scale(-5, 1, 2))->toBe(-3)->and(FixedPoint::scale(7, 1, 3))->toBe(2)->and(FixedPoint::scale(-8, 1, 3))->toBe(-3);
+    Make::many(function (Random\Randomizer $random): void {
+        $most = 10 ** $random->getInt(1, 14);
+        [$a, $numerator, $denominator] = [$random->getInt(-$most, $most), $random->getInt(-1000, 1000), $random->getInt(1, 50)];
+        expect(FixedPoint::scale($a, $numerator, $denominator))->toBe(BigRational::nd(BigInteger::of($a)->multipliedBy($numerator), $denominator)->toScale(0, RoundingMode::HALF_UP)->toInt());
+    });
+});
+
+it('reads and writes the same decimals as wider arithmetic does', function (): void {
+    Make::many(function (Random\Randomizer $random): void {
+        $places = $random->getInt(0, 6);
+        $value = $random->getInt(-10 ** $random->getInt(1, 18), 10 ** $random->getInt(1, 18));
+        $exact = BigDecimal::ofUnscaledValue($value, $places);
+        $text = FixedPoint::format($value, $places);
+        expect(BigDecimal::of($text)->isEqualTo($exact))->toBeTrue()->and($text)->not->toMatch('/\.\d*0$|\.$/')
+            ->and(BigDecimal::of(FixedPoint::format($value, $places, 2))->isEqualTo($exact))->toBeTrue();
+        // Whole numbers of more than fifteen digits are not read.
+        expect(FixedPoint::parse($text, $places))->toBe(strlen(ltrim(explode('.', $text)[0], '-')) > 15 ? null : $value);
+    });
+    expect(FixedPoint::format(PHP_INT_MIN, 6))->toBe('-9223372036854.775808')->and(FixedPoint::format(-5, 4, 2))->toBe('-0.0005')->and(FixedPoint::format(0, 4, 2))->toBe('0.00')
+        ->and(FixedPoint::parse('1.2500000', 2))->toBe(125)->and(FixedPoint::parse('1.251', 2))->toBeNull()->and(FixedPoint::parse('-0.5', 0))->toBeNull()->and(FixedPoint::parse('999999999999999', 6))->toBeNull();
 });
 
 it('adds and subtracts without a trace', function (): void {

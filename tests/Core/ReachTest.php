@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Impact\Reach;
+use Tests\Core\Support\Make;
 use Tests\Core\Support\Web;
 
 it('reaches all that is above what is affected, each by the shortest way', function (): void {
@@ -73,4 +74,26 @@ it('reaches the same as where-used of each, on any structure', function (): void
             expect(count($path) - 1)->toBe($reach->levels[$position])->and(array_key_exists($path[0], $affected))->toBeTrue();
         }
     }
+});
+
+it('names the same siblings as comparing every product with every other', function (): void {
+    Make::many(function (Random\Randomizer $random): void {
+        $lines = $components = [];
+        for ($i = 0; $i < 40; $i++) {
+            [$parent, $component] = [$random->getInt(1, 9), $random->getInt(10, 19)];
+            $lines["{$parent} {$component}"] = [$parent, $component, 1];
+            $components[$parent][$component] = true;
+        }
+        $sold = array_fill_keys(range(1, 9), true);
+        $reach = Reach::of(Web::of(array_values($lines)), [$random->getInt(10, 19) => []], 100);
+        $reached = array_keys(array_intersect_key($reach->levels, $sold));
+        $expected = [];
+        foreach (array_diff(array_keys($sold), $reached) as $other) {
+            $shares = array_map(static fn (int $product): int => count(array_intersect_key($components[$product] ?? [], $components[$other] ?? [])), $reached);
+            if ($shares !== [] && max($shares) > 0 && 2 * max($shares) >= count($components[$other] ?? [])) {
+                $expected[$other] = $reached[(int) array_search(max($shares), $shares, true)];
+            }
+        }
+        expect($reach->siblings($reached, $sold))->toBe($expected);
+    });
 });

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\CutIn\NodeSupply;
+use Orthotaxis\Core\CutIn\Peg;
 use Orthotaxis\Core\CutIn\Requirements;
 use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Refusal;
 use Tests\Core\Support\Make;
 use Tests\Core\Support\Web;
 
@@ -34,6 +36,16 @@ it('lets an order that is placed take its parts on its first day, unless it has 
     expect(wantedBy($requirements))->toBe([0 => 2, 4 => 10])->and($requirements->parents)->toBe([2]);
 });
 
+it('tells what the demand is made of, when that is asked for', function (): void {
+    $web = Web::of([[2, 3, 2], [4, 3, 1]]);
+    $supply = [2 => new NodeSupply(0, [[9, 3 * PIECE, 'SO-1']], [[4, 9, 1 * PIECE, 'WO-1', false], [1, 3, 1 * PIECE, 'WO-2', true]]), 3 => new NodeSupply(0, [[5, 4 * PIECE, 'SO-9']]), 4 => new NodeSupply(0, [[7, 2 * PIECE, 'SO-2']])];
+    $pegged = Requirements::of($web, 3, 100, 60, $supply, true);
+    $told = array_map(static fn (Peg $peg): array => [$peg->position, $peg->day, intdiv($peg->quantity, PIECE), $peg->document], $pegged->pegs);
+    sort($told);
+    expect($told)->toBe([[2, 4, 2, 'WO-1'], [2, 9, 2, ''], [3, 5, 4, 'SO-9'], [4, 7, 2, '']])->and(Requirements::of($web, 3, 100, 60, $supply)->pegs)->toBe([])
+        ->and(array_sum(array_column($told, 2)))->toBe(array_sum(wantedBy($pegged)));
+});
+
 it('goes by the line that holds on the day an order begins', function (): void {
     // The head takes two tubes until day 109, three from day 110 on.
     $web = Web::of([[2, 3, 2, null, 110], [2, 3, 3, 110, null]]);
@@ -45,6 +57,12 @@ it('counts what is sold of the component itself, and forgets what lies beyond th
     $web = Web::of([[2, 3, 1]]);
     $requirements = Requirements::of($web, 3, 100, 30, [3 => new NodeSupply(0, [[3, 2 * PIECE, 'SO-9'], [40, 9 * PIECE, 'SO-10']]), 2 => new NodeSupply(0, [[35, 1 * PIECE, 'SO-1']])]);
     expect(wantedBy($requirements))->toBe([3 => 2])->and($requirements->parents)->toBe([]);
+});
+
+it('says that there are too many orders to be told one by one, and adds them up all the same', function (): void {
+    $many = new NodeSupply(0, array_fill(0, 300_001, [1, PIECE, 'SO']));
+    expect(fn () => Requirements::of(Web::of([[1, 0, 1]]), 0, 100, 3, [0 => $many], true))->toThrow(Refusal::class, 'More than 300,000 orders')
+        ->and(Requirements::of(Web::of([[1, 0, 1]]), 0, 100, 3, [0 => $many])->byDay())->toBe([0, 300_001 * PIECE, 0]);
 });
 
 it('tells a loop as one', function (): void {

@@ -22,7 +22,7 @@ beforeEach(function (): void {
     DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
     $this->request = $this->world->as('jonas', 'POST', '/requests', $this->world->request(['items' => ['200-0040']]))->assertOk()->json('number');
     $this->reach = fn (string $query = '') => $this->world->as('vera', 'GET', "/requests/{$this->request}/reach{$query}")->assertOk();
-    $this->decide = fn (string $subject, string $number, ?bool $taken, string $reason = '', string $by = 'mira') => $this->world->as($by, 'POST', "/requests/{$this->request}/reach", ['rows' => [['subject' => $subject, 'number' => $number]], 'taken' => $taken, 'reason' => $reason]);
+    $this->decide = fn (string $subject, ?bool $taken, string $reason = '', string $by = 'mira') => $this->world->as($by, 'POST', "/requests/{$this->request}/reach", ['subjects' => [$subject], 'taken' => $taken, 'reason' => $reason]);
 });
 
 it('names all that a change touches, each with the reason and the path', function (): void {
@@ -39,27 +39,46 @@ it('names all that a change touches, each with the reason and the path', functio
     ]);
     expect($rows[1]['why'])->toBe('Shows 200-0040, revision A')->and($rows[2]['title'])->toBe('Operation 20, Weir: Pump head')->and($rows[4]['why'])->toBe('Request that names 200-0010');
     expect(($this->reach)('?reason=parent')->json('total'))->toBe(1)->and(($this->reach)('?from=6')->json('rows.*.reason'))->toBe(['parent']);
-    expect(($this->reach)('?on=2001-01-01')->json('counts'))->toBe([['reason' => 'affected', 'rows' => 1], ['reason' => 'document', 'rows' => 1], ['reason' => 'operation', 'rows' => 1], ['reason' => 'tool', 'rows' => 1]]);
+    expect(($this->reach)('?on=2001-01-01')->json('counts'))->toBe([['reason' => 'affected', 'rows' => 1], ['reason' => 'document', 'rows' => 1]]);
     $this->world->as('vera', 'GET', "/requests/{$this->request}/reach?reason=none")->assertStatus(422);
     $this->world->as('vera', 'GET', "/requests/{$this->request}/reach-picture")->assertOk()->assertJsonPath('nodes.*.number', ['200-0040', '200-0010', '200-0001'])->assertJsonPath('edges', [[0, 1], [1, 2]])->assertJsonPath('nodes.2.sold', true);
 });
 
 it('takes rows in and leaves them out on record, and takes that back', function (): void {
     $parent = 'parent '.$this->world->items['200-0010'];
-    ($this->decide)($parent, '200-0010', true, by: 'jonas')->assertForbidden();
-    ($this->decide)($parent, '200-0010', false)->assertStatus(422)->assertJsonStructure(['errors' => ['reason']]);
-    ($this->decide)('nonsense', '200-0010', true)->assertStatus(422);
-    ($this->decide)('affected '.$this->world->items['200-0040'], '200-0040', false, 'No.')->assertStatus(422);
-    ($this->decide)($parent, '200-0010', true, 'Its gap has to follow.')->assertOk()->assertJsonPath('decided', 1)->assertJsonPath('rows.0.why', 'Taken in')->assertJsonPath('rows.0.decision.reason', 'Its gap has to follow.');
+    ($this->decide)($parent, true, by: 'jonas')->assertForbidden();
+    ($this->decide)($parent, false)->assertStatus(422)->assertJsonStructure(['errors' => ['reason']]);
+    ($this->decide)('nonsense', true)->assertStatus(422);
+    ($this->decide)('affected '.$this->world->items['200-0040'], false, 'No.')->assertStatus(422);
+    ($this->decide)($parent, true, 'Its gap has to follow.')->assertOk()->assertJsonPath('decided', 1)->assertJsonPath('rows.0.why', 'Taken in')->assertJsonPath('rows.0.decision.reason', 'Its gap has to follow.');
     // It is affected now; the decision stands beside it.
     $items = fn (): array => $this->world->as('vera', 'GET', "/dossiers/{$this->request}")->json('requests.0.items.*.number');
     expect($items())->toBe(['200-0010', '200-0040']);
-    ($this->decide)('document 710-0001', '710-0001', false, 'The drawing stays true.')->assertOk()->assertJsonPath('rows.2.decision.taken', false)->assertJsonPath('rows.2.decision.reason', 'The drawing stays true.')->assertJsonPath('rows.2.decision.by', 'Mira');
-    ($this->decide)($parent, '200-0010', null)->assertOk();
+    ($this->decide)('document 710-0001', false, 'The drawing stays true.')->assertOk()->assertJsonPath('rows.2.decision.taken', false)->assertJsonPath('rows.2.decision.reason', 'The drawing stays true.')->assertJsonPath('rows.2.decision.by', 'Mira');
+    ($this->reach)('?decided=1')->assertJsonPath('rows.*.subject', [$parent, 'document 710-0001'])->assertJsonPath('total', 2);
+    ($this->decide)($parent, null)->assertOk();
     expect($items())->toBe(['200-0040'])->and(DB::table('ledger')->where('act', 'like', 'reach.%')->pluck('act')->all())->toBe(['reach.taken_in', 'reach.left_out', 'reach.taken_back']);
     $this->world->as('mira', 'POST', "/requests/{$this->request}/finding", ['finding' => 'No.', 'version' => 1])->assertOk();
     $this->world->as('mira', 'POST', "/requests/{$this->request}/decision", ['decision' => 'rejected', 'reason' => 'No.', 'version' => 2])->assertOk();
-    ($this->decide)($parent, '200-0010', true)->assertStatus(422)->assertJsonStructure(['errors' => ['request']]);
+    ($this->decide)($parent, true)->assertStatus(422)->assertJsonStructure(['errors' => ['request']]);
+});
+
+it('never takes away what the request named itself, nor takes in what does not exist', function (): void {
+    $parent = 'parent '.$this->world->items['200-0010'];
+    $named = fn (): array => $this->world->as('vera', 'GET', "/dossiers/{$this->request}")->json('requests.0.items.*.number');
+    ($this->decide)($parent, true)->assertOk();
+    ($this->decide)($parent, true, 'Said again.')->assertOk();
+    expect($named())->toBe(['200-0010', '200-0040']);
+    ($this->decide)($parent, false, 'Not after all.')->assertOk();
+    expect($named())->toBe(['200-0040']);
+    // A second subject for what is named already adds nothing, and takes nothing away.
+    ($this->decide)('product '.$this->world->items['200-0040'], true)->assertOk();
+    ($this->decide)('product '.$this->world->items['200-0040'], null)->assertOk();
+    expect($named())->toBe(['200-0040']);
+    foreach (['parent 999999999', 'document none', 'tool none', 'parent 12x', 'open_change 4'] as $nothing) {
+        ($this->decide)($nothing, true)->assertStatus(422);
+    }
+    expect($named())->toBe(['200-0040'])->and(DB::table('reach_decisions')->pluck('taken', 'subject')->all())->toBe([$parent => false]);
 });
 
 it('asks a few questions however much is reached', function (): void {

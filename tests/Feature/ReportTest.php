@@ -122,7 +122,8 @@ it('gathers requests into one, splits one, and takes both back', function (): vo
     $this->world->as('vera', 'GET', "/dossiers/{$two}")->assertOk()->assertJsonPath('requests.0.gathered_into', $one)->assertJsonPath('requests.0.state', 'gathered');
     expect($this->world->as('vera', 'GET', '/changes?show=open')->json('*.number'))->not->toContain($two);
     $this->world->as('mira', 'POST', "/requests/{$two}/finding", ['finding' => 'No.', 'version' => 2])->assertStatus(422);
-    $this->world->as('mira', 'POST', "/requests/{$two}/apart", ['version' => 2])->assertOk()->assertJsonPath('requests.0.state', 'raised');
+    $this->world->as('mira', 'POST', "/requests/{$two}/apart", ['version' => 2])->assertOk()->assertJsonPath('requests.0.state', 'raised')->assertJsonPath('requests.0.reports.0.number', $report);
+    $this->world->as('vera', 'GET', "/dossiers/{$one}")->assertJsonPath('requests.0.reports.0.number', $report);
 
     $split = fn (array $body) => $this->world->as('mira', 'POST', "/requests/{$one}/split", $body + ['title' => 'The tube alone', 'version' => (int) ChangeRequest::query()->where('number', $one)->value('version')]);
     $split(['items' => ['200-0010', '200-0040', '600-0014']])->assertStatus(422)->assertJsonStructure(['errors' => ['items']]);

@@ -44,6 +44,8 @@ it('lets a viewer read everything and change nothing', function (): void {
         ['PUT', '/reports/PR-00001/requests/ECR-00001'], ['DELETE', '/reports/PR-00001/requests/ECR-00001'], ['POST', '/reports/PR-00001/files'], ['POST', '/requests/ECR-00001/files'],
         ['POST', '/requests/ECR-00001/gathering'], ['POST', '/requests/ECR-00001/apart'], ['POST', '/requests/ECR-00001/split'], ['POST', '/requests/ECR-00001/reach'], ['POST', '/requests/ECR-00001/questions'],
         ['POST', '/questions/1/answer'], ['DELETE', '/questions/1'], ['POST', '/requests/ECR-00001/figures'], ['DELETE', '/requests/ECR-00001/figures/1'], ['PUT', '/meeting'], ['POST', '/categories'],
+        ['POST', '/form-templates'], ['PATCH', '/form-templates/1'], ['POST', '/form-templates/1/file'], ['POST', '/requests/ECR-00001/forms'], ['POST', '/requests/ECR-00001/returned-form'], ['POST', '/requests/ECR-00001/returned-form/taken'],
+        ['DELETE', '/forms/F-00001'], ['DELETE', '/forms/F-00001/taken'],
     ] as [$method, $path]) {
         $this->world->as('vera', $method, $path)->assertForbidden()->assertJsonPath('message', 'Your role does not allow this.');
     }

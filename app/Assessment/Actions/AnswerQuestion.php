@@ -7,6 +7,7 @@ namespace App\Assessment\Actions;
 use App\Assessment\Models\Question;
 use App\Attachments\Actions\BringFile;
 use App\Attachments\AttachmentRole;
+use App\Http\Stale;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
@@ -21,10 +22,11 @@ final readonly class AnswerQuestion
 {
     public function __construct(private Ledger $ledger, private BringFile $files) {}
 
-    public function __invoke(Person $by, int $id, bool $noEffect, string $answer, ?Money $oneTime, ?Money $recurring, ?UploadedFile $file): string
+    /** @param  int  $seen  version of the answer that was on screen; 0 when there was none */
+    public function __invoke(Person $by, int $id, bool $noEffect, string $answer, ?Money $oneTime, ?Money $recurring, ?UploadedFile $file, int $seen = 0): string
     {
-        return DB::transaction(function () use ($by, $id, $noEffect, $answer, $oneTime, $recurring, $file): string {
-            $question = Question::query()->with(['request', 'item'])->lockForUpdate()->findOrFail($id);
+        return DB::transaction(function () use ($by, $id, $noEffect, $answer, $oneTime, $recurring, $file, $seen): string {
+            $question = Question::query()->with(['request', 'item', 'answeredBy'])->lockForUpdate()->findOrFail($id);
             $number = $question->request->number;
             if (! $question->asks($by)) {
                 throw Refusal::at('question', 'Somebody else is asked.');
@@ -32,9 +34,13 @@ final readonly class AnswerQuestion
             if ($question->state === QuestionState::Withdrawn || ! $question->request->state->isOpen()) {
                 throw Refusal::at('question', 'It is not asked any more.');
             }
+            // Of a group several may answer at once: nobody writes over what they have not seen.
+            if ($question->answeredBy !== null && $question->answeredBy->isNot($by) && $question->version !== $seen) {
+                throw new Stale("{$question->answeredBy->name} answered meanwhile. Yours was not saved; look at both.", ['answer' => $question->answer]);
+            }
             $values = [
                 'state' => $noEffect ? QuestionState::NoEffect : QuestionState::Answered, 'answer' => $answer, 'one_time' => $oneTime?->tenThousandths, 'recurring' => $recurring?->tenThousandths,
-                'answered_by' => $by->id, 'answered_at' => CarbonImmutable::now(),
+                'version' => $question->version + 1, 'answered_by' => $by->id, 'answered_at' => CarbonImmutable::now(),
             ];
             if ($file !== null) {
                 $values['file_id'] = $this->files->bring($by, $question->request, AttachmentRole::Answer, $file->getRealPath(), $file->getClientOriginalName())->id;

@@ -22,23 +22,27 @@ final readonly class AskQuestion
      * @param  list<string>  $items  numbers
      * @param  array{function: string, topic: string, text: string, due_on: string}  $fields
      * @param  string  $to  sign-in name of a person, or a role
+     * @return list<int> ids of the questions
      */
-    public function ask(Person $by, string $number, array $items, array $fields, string $to): void
+    public function ask(Person $by, string $number, array $items, array $fields, string $to): array
     {
-        DB::transaction(function () use ($by, $number, $items, $fields, $to): void {
+        return DB::transaction(function () use ($by, $number, $items, $fields, $to): array {
             $request = ChangeRequest::hold($number);
             if (! $request->state->isOpen()) {
                 throw Refusal::at('request', "{$number} is closed.");
             }
             $affected = $request->items->pluck('id', 'number');
             $person = Person::query()->where('login', $to)->value('id');
+            $asked = [];
             foreach ($items as $item) {
-                Question::query()->create([
+                $asked[] = Question::query()->create([
                     ...$fields, 'request_id' => $request->id, 'item_id' => $affected[$item] ?? throw Refusal::at('items', "{$item} is not affected by {$number}."),
                     'person_id' => $person, 'role' => $person === null ? $to : null, 'asked_by' => $by->id, 'asked_at' => CarbonImmutable::now(),
-                ]);
+                ])->id;
             }
             $this->ledger->record($by->login, 'question.asked', $number, ['items' => $items, 'to' => $to, 'text' => $fields['text'], 'due' => $fields['due_on']]);
+
+            return $asked;
         });
     }
 

@@ -34,6 +34,7 @@ final readonly class QuestionRow
         #[OA\Property(description: 'for one unit of the item')] public ?string $recurring,
         #[OA\Property] public ?string $answered_by,
         #[OA\Property] public ?string $answered_at,
+        #[OA\Property(description: 'how often it was answered')] public int $version,
         #[OA\Property(ref: ChangeFileRow::class, nullable: true)] public ?ChangeFileRow $file,
     ) {}
 
@@ -46,7 +47,7 @@ final readonly class QuestionRow
             $question->id, $question->item->number, $question->function->value, $question->topic->value, $question->text,
             $question->person->name ?? $question->role?->label() ?? '', $question->askedBy->name, $question->due_on, $question->state->value,
             $waiting && Day::parse($question->due_on)->isBefore($today), $question->asks($reader) && $question->state !== QuestionState::Withdrawn, $question->answer,
-            $money($question->one_time), $money($question->recurring), $question->answeredBy?->name, $question->answered_at?->toIso8601String(),
+            $money($question->one_time), $money($question->recurring), $question->answeredBy?->name, $question->answered_at?->toIso8601String(), $question->version,
             $question->file === null ? null : ChangeFileRow::of($question->file),
         );
     }

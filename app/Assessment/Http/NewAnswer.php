@@ -16,13 +16,14 @@ use Orthotaxis\Core\Quantity\Money;
     new OA\Property(property: 'one_time', type: 'string'),
     new OA\Property(property: 'recurring', description: 'for one unit of the item; less than zero is a saving', type: 'string'),
     new OA\Property(property: 'file', type: 'string', format: 'binary'),
+    new OA\Property(property: 'seen', type: 'string', description: 'version of the answer that was on screen; 0 or empty when there was none'),
 ])]
 final class NewAnswer extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['answer' => 'required_unless:no_effect,1|nullable|string|max:5000', 'no_effect' => 'nullable|in:0,1', 'one_time' => 'nullable|string|max:20', 'recurring' => 'nullable|string|max:20', 'file' => 'nullable|file|max:32768'];
+        return ['answer' => 'required_unless:no_effect,1|nullable|string|max:5000', 'no_effect' => 'nullable|in:0,1', 'one_time' => 'nullable|string|max:20', 'recurring' => 'nullable|string|max:20', 'file' => 'nullable|file|max:32768', 'seen' => 'nullable|integer'];
     }
 
     /** @return array<string, string> */

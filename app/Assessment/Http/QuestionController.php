@@ -45,7 +45,7 @@ final readonly class QuestionController
     #[InPath('id'), Ok(AssessmentPage::class), Refused]
     public function answer(int $id, NewAnswer $request, #[CurrentUser] Person $person, AnswerQuestion $action): JsonResponse
     {
-        return $this->index($action($person, $id, $request->boolean('no_effect'), $request->string('answer')->toString(), $request->money('one_time'), $request->money('recurring'), $request->brought()), $person);
+        return $this->index($action($person, $id, $request->boolean('no_effect'), $request->string('answer')->toString(), $request->money('one_time'), $request->money('recurring'), $request->brought(), $request->integer('seen')), $person);
     }
 
     #[OA\Delete(path: '/api/questions/{id}', operationId: 'withdrawQuestion', tags: ['assessment'])]

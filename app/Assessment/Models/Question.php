@@ -35,6 +35,7 @@ use Orthotaxis\Core\Assessment\QuestionState;
  * @property ?string $file_id
  * @property CarbonImmutable $asked_at
  * @property ?CarbonImmutable $answered_at
+ * @property int $version how often it was answered
  * @property-read ChangeRequest $request
  * @property-read Item $item
  * @property-read ?Person $person

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Attachments\Http;
 
 use App\Attachments\AttachmentRole;
+use App\Http\BringsFile;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Refusal;
 
 /** A file that somebody brings to a report or a request. */
 #[OA\Schema(required: ['role', 'file'], properties: [
@@ -18,6 +17,8 @@ use Orthotaxis\Core\Refusal;
 ])]
 final class NewChangeFile extends FormRequest
 {
+    use BringsFile;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -33,12 +34,5 @@ final class NewChangeFile extends FormRequest
     public function role(): AttachmentRole
     {
         return AttachmentRole::from($this->string('role')->toString());
-    }
-
-    public function brought(): UploadedFile
-    {
-        $file = $this->file('file');
-
-        return $file instanceof UploadedFile ? $file : throw Refusal::at('file', 'Give one file.');
     }
 }

@@ -8,7 +8,6 @@ use App\Changes\Models\ChangeRequest;
 use App\Changes\Priority;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
-use App\Reports\Models\ProblemReport;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
@@ -26,7 +25,7 @@ final readonly class GatherRequests
             $held = ChangeRequest::query()->whereIn('number', [$number, ...$others])->orderBy('id')->lockForUpdate()->get()->keyBy('number');
             $request = $held->get($number) ?? ChangeRequest::hold($number);
             $request->mustBeAt($version);
-            if (! in_array($request->state, [RequestState::Raised, RequestState::Assessing], true)) {
+            if (! $request->state->isAssessed()) {
                 throw Refusal::at('requests', "{$number} is not being assessed.");
             }
             $text = $request->description;
@@ -48,12 +47,12 @@ final readonly class GatherRequests
                 $other->update(['state' => RequestState::Gathered, 'gathered_into_id' => $request->id, 'version' => $other->version + 1]);
                 $this->ledger->record($by->login, 'request.gathered', $name, ['into' => $number]);
             }
-            $request->update(['description' => mb_substr($text, 0, 20_000), 'priority' => $priority->value, 'version' => $version + 1]);
+            $request->update(['description' => $text, 'priority' => $priority->value, 'version' => $version + 1]);
             $this->ledger->record($by->login, 'request.gathered_requests', $number, ['requests' => $others]);
         });
     }
 
-    /** Takes a gathered request out again; it is assessed anew by itself. What it brought stays in the other one until that is changed. */
+    /** Takes a gathered request out again; it is assessed anew by itself. What it brought, reports too, stays in the other one until it is taken out there. */
     public function apart(Person $by, string $number, int $version): void
     {
         DB::transaction(function () use ($by, $number, $version): void {
@@ -64,7 +63,6 @@ final readonly class GatherRequests
             }
             $into = $request->gatheredInto;
             $request->update(['state' => RequestState::Raised, 'gathered_into_id' => null, 'version' => $version + 1]);
-            $request->reports->each(static fn (ProblemReport $report) => $into?->reports()->detach($report->id));
             $this->ledger->record($by->login, 'request.taken_apart', $number, ['from' => $into?->number]);
         });
     }

@@ -7,6 +7,7 @@ namespace App\Changes\Actions;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
 use App\CutIn\Models\CutIn;
+use App\Economics\Figures;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Setup\NumberRange;
@@ -15,8 +16,11 @@ use App\Structures\Models\StructureLine;
 use App\Structures\Today;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Impact\SupplyKind;
+use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\StructureKind;
 
@@ -49,8 +53,10 @@ final readonly class RaiseOrder
             $withLines = StructureLine::query()->where('kind', StructureKind::Engineering->value)
                 ->whereIn('revision_id', $request->items->map(static fn (Item $item): ?int => $item->released?->id)->filter())
                 ->distinct()->pluck('revision_id')->flip();
+            $figures = Figures::of($request);
             $order->items()->createMany($request->items->map(static fn (Item $item): array => [
                 'item_id' => $item->id,
+                'disposition' => self::disposition($figures, $item),
                 // What has a structure, or no release yet, is proposed for a new revision; the coordinator decides.
                 'outcome' => $item->released === null || $withLines->has($item->released->id) ? Outcome::Revise : Outcome::Keep,
             ]));
@@ -60,6 +66,14 @@ final readonly class RaiseOrder
 
             return $order->refresh();
         });
+    }
+
+    /** What was said of the stock while the request was assessed, or is usual in the category; undecided where it is neither. */
+    private static function disposition(Figures $figures, Item $item): ?Disposition
+    {
+        [$cost, $from] = $figures->disposition($item, SupplyKind::Stock, Money::zero());
+
+        return $from === 'usual' ? null : $cost->disposition;
     }
 
     private static function chosenDay(ChangeRequest $request): ?string

@@ -11,7 +11,6 @@ use App\Setup\NumberRange;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
 
 /** Makes a second request of part of one: some of its items move to the new one, reports may belong to both. */
@@ -28,7 +27,7 @@ final readonly class SplitRequest
         return DB::transaction(function () use ($by, $number, $title, $items, $reports, $version): ChangeRequest {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
-            if (! in_array($request->state, [RequestState::Raised, RequestState::Assessing], true)) {
+            if (! $request->state->isAssessed()) {
                 throw Refusal::at('request', "{$number} is not being assessed.");
             }
             $move = NamedItems::ids($items);

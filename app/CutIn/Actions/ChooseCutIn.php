@@ -29,7 +29,7 @@ final readonly class ChooseCutIn
         }
         DB::transaction(function () use ($by, $number, $question, $on, $reason, $page, $day): void {
             $request = ChangeRequest::query()->where('number', $number)->lockForUpdate()->firstOrFail();
-            if (! in_array($request->state, [RequestState::Assessing, RequestState::Approved], true)) {
+            if (! $request->state->isAssessed() && $request->state !== RequestState::Approved) {
                 throw Refusal::at('request', "A day is chosen while {$number} is being assessed or waits for its order.");
             }
             CutIn::query()->create([

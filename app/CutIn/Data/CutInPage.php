@@ -17,6 +17,8 @@ final readonly class CutInPage
      * @param  list<CutInPart>  $parts
      * @param  list<CutInDocument>  $documents
      * @param  list<CutInAssumption>  $assumptions
+     * @param  list<string>  $not_known_items
+     * @param  list<string>  $strangers
      * @param  list<string>  $unknown
      */
     public function __construct(
@@ -35,7 +37,9 @@ final readonly class CutInPage
         #[ListOf(CutInAssumption::class)] public array $assumptions,
         #[OA\Property(description: 'when planning last told of it; null when never')] public ?string $fetched_at,
         #[OA\Property(description: 'why this is not fresh')] public ?string $fault,
-        #[OA\Property(description: 'items above that planning tells nothing of')] public int $silent,
+        #[OA\Property(description: 'how many of the items above planning does not know')] public int $not_known,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'the first of them')] public array $not_known_items,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'items it told of that nobody asked about')] public array $strangers,
         #[ListOf('string')] public array $unknown,
     ) {}
 }

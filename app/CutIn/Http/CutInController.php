@@ -6,9 +6,11 @@ namespace App\CutIn\Http;
 
 use App\Changes\Models\ChangeRequest;
 use App\CutIn\Actions\ChooseCutIn;
+use App\CutIn\CostRowReader;
 use App\CutIn\CutInReader;
 use App\CutIn\Data\CutInChosen;
 use App\CutIn\Data\CutInPage;
+use App\CutIn\Data\CutInRow;
 use App\CutIn\Models\CutIn;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
@@ -19,6 +21,7 @@ use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Calendar\Day;
 
 /** The day on which new parts take the place of old ones. */
 final class CutInController
@@ -27,7 +30,14 @@ final class CutInController
     #[Takes(CutInQuestion::class), Ok(CutInPage::class), Refused]
     public function plan(CutInQuestion $request, CutInReader $reader): JsonResponse
     {
-        return new JsonResponse($reader->plan($request->question()));
+        return new JsonResponse($reader->plan($request->question(), $request->boolean('anew')));
+    }
+
+    #[OA\Post(path: '/api/cut-in/rows', operationId: 'cutInRows', tags: ['cut-in'])]
+    #[Takes(CutInDayQuestion::class), OkList(CutInRow::class), Refused]
+    public function rows(CutInDayQuestion $request, CostRowReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->rows($request->question(), Day::parse($request->string('on')->toString())));
     }
 
     #[OA\Get(path: '/api/requests/{number}/cut-ins', operationId: 'chosenCutIns', tags: ['cut-in'])]

@@ -17,6 +17,10 @@ use Orthotaxis\Core\Change\Disposition;
         new OA\Property(property: 'keep', type: 'string', description: 'of the old for service'),
         new OA\Property(property: 'disposition', type: 'string', enum: Disposition::class),
         new OA\Property(property: 'disposal', type: 'string', description: 'what it costs to be rid of one'),
+        new OA\Property(property: 'rework_percent', type: 'integer', description: 'of what is left over, that can be reworked instead'),
+        new OA\Property(property: 'rework_cost', type: 'string', description: 'what it costs to rework one'),
+        new OA\Property(property: 'sooner_days', type: 'integer', description: 'by how much a new order of the new part can be expedited'),
+        new OA\Property(property: 'sooner_cost', type: 'string', description: 'what that costs, once'),
     ])),
     new OA\Property(property: 'approval_days', type: 'integer'),
     new OA\Property(property: 'tooling_on', type: 'string', description: 'the day on which tools and programs are ready'),
@@ -24,6 +28,7 @@ use Orthotaxis\Core\Change\Disposition;
     new OA\Property(property: 'per_straddling_order', type: 'string'),
     new OA\Property(property: 'expedite_percent', type: 'integer'),
     new OA\Property(property: 'not_cancelled', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'anew', type: 'boolean', description: 'ask planning even if it told a moment ago'),
 ])]
 final class CutInQuestion extends FormRequest
 {
@@ -32,7 +37,7 @@ final class CutInQuestion extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return $this->questionRules();
+        return $this->questionRules() + ['anew' => 'nullable|boolean'];
     }
 
     /** @return array<string, string> */

@@ -16,7 +16,7 @@ final readonly class MoneyPage
      * @param  list<MoneyRow>  $one_time
      * @param  list<MoneyRow>  $recurring
      * @param  list<DemandRow>  $demand
-     * @param  list<MoneyRow>  $by_item  once and every year, for each item: what and amount twice
+     * @param  list<MoneyOfItem>  $by_item  the last for what belongs to none
      * @param  list<string>  $assumed  what is assumed, in words
      */
     public function __construct(
@@ -27,7 +27,7 @@ final readonly class MoneyPage
         #[ListOf(MoneyRow::class)] public array $one_time,
         #[ListOf(MoneyRow::class)] public array $recurring,
         #[ListOf(DemandRow::class)] public array $demand,
-        #[ListOf(MoneyRow::class)] public array $by_item,
+        #[ListOf(MoneyOfItem::class)] public array $by_item,
         #[OA\Property] public string $one_time_total,
         #[OA\Property] public string $yearly_total,
         #[OA\Property(description: 'months; null: never')] public ?int $payback_months,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Economics\Data;
 
+use App\Economics\FigureKind;
 use OpenApi\Attributes as OA;
 
 /** One sum of what a change costs, once or every year. */
@@ -17,5 +18,8 @@ final readonly class MoneyRow
         #[OA\Property(description: 'of what is paid every year: for one unit')] public ?string $per_unit,
         #[OA\Property(description: 'of what is paid every year: units a year')] public ?string $units,
         #[OA\Property(ref: Said::class, nullable: true)] public ?Said $said,
+        #[OA\Property(description: 'who answered, where it comes from an answer')] public ?string $answered_by = null,
+        #[OA\Property(description: 'what somebody says who says otherwise; null where that is said elsewhere', enum: FigureKind::class, nullable: true)] public ?string $figure = null,
+        #[OA\Property(description: 'and of what')] public string $subject = '',
     ) {}
 }

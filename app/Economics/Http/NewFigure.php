@@ -16,10 +16,11 @@ use Orthotaxis\Core\Refusal;
 /** A figure that is said in place of what is computed. */
 #[OA\Schema(required: ['kind', 'subject', 'amount', 'reason'], properties: [
     new OA\Property(property: 'kind', type: 'string', enum: FigureKind::class),
-    new OA\Property(property: 'subject', type: 'string', description: 'item number and kind of supply; what is paid for; item number; number of the product'),
+    new OA\Property(property: 'subject', type: 'string', description: 'item number and kind of supply; what is paid for; number of the question; item number; number of the product'),
     new OA\Property(property: 'choice', type: 'string', enum: Disposition::class, nullable: true),
     new OA\Property(property: 'amount', description: 'empty for a disposition: what it usually costs', type: 'string'),
     new OA\Property(property: 'reason', type: 'string'),
+    new OA\Property(property: 'seen', type: 'integer', nullable: true, description: 'id of what was said on screen; null when nothing was'),
 ])]
 final class NewFigure extends FormRequest
 {
@@ -28,7 +29,7 @@ final class NewFigure extends FormRequest
     {
         return [
             'kind' => ['required', Rule::enum(FigureKind::class)], 'subject' => 'required|string|max:120', 'choice' => ['required_if:kind,disposition', 'nullable', Rule::enum(Disposition::class)],
-            'amount' => 'required_unless:kind,disposition|nullable|string|max:30', 'reason' => 'required|string|max:500',
+            'amount' => 'required_unless:kind,disposition|nullable|string|max:30', 'reason' => 'required|string|max:500', 'seen' => 'nullable|integer',
         ];
     }
 

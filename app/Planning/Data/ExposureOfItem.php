@@ -20,6 +20,7 @@ final readonly class ExposureOfItem
     private function __construct(
         #[OA\Property] public string $item,
         #[OA\Property(description: 'null when planning has never told us')] public ?string $fetched_at,
+        #[OA\Property(description: 'whether planning has it among its items')] public bool $known,
         #[OA\Property(description: 'why this is not fresh')] public ?string $fault,
         #[OA\Property] public string $value,
         #[OA\Property] public string $currency,
@@ -27,7 +28,7 @@ final readonly class ExposureOfItem
         #[ListOf(SupplyRow::class)] public array $rows,
     ) {}
 
-    public static function of(Exposure $exposure, ?CarbonImmutable $fetchedAt, ?string $fault = null): self
+    public static function of(Exposure $exposure, ?CarbonImmutable $fetchedAt, bool $known, ?string $fault): self
     {
         $totals = [];
         foreach ($exposure->totals as $kind => $total) {
@@ -35,7 +36,7 @@ final readonly class ExposureOfItem
         }
 
         return new self(
-            $exposure->item, $fetchedAt?->toIso8601String(), $fault, (string) $exposure->value,
+            $exposure->item, $fetchedAt?->toIso8601String(), $known, $fault, (string) $exposure->value,
             config()->string('orthotaxis.currency'), $totals, array_map(SupplyRow::of(...), $exposure->rows),
         );
     }

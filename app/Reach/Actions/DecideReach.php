@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Reach\Actions;
 
 use App\Changes\Models\ChangeRequest;
+use App\Http\Stale;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Impact\ReachReason;
 use Orthotaxis\Core\Refusal;
 
 /**
@@ -21,39 +23,79 @@ final readonly class DecideReach
     public function __construct(private Ledger $ledger) {}
 
     /**
-     * @param  list<array{subject: string, number: string}>  $rows  as ReachRow tells them
+     * @param  list<string>  $subjects  as ReachRow tells them
      * @param  ?bool  $taken  null takes a decision back
+     * @param  list<int>  $seen  ids of the decisions that stood on screen
+     *
+     * @throws Stale when somebody else decided on any of them meanwhile
      */
-    public function __invoke(Person $by, string $number, array $rows, ?bool $taken, string $reason): void
+    public function __invoke(Person $by, string $number, array $subjects, ?bool $taken, string $reason, array $seen = []): void
     {
-        DB::transaction(function () use ($by, $number, $rows, $taken, $reason): void {
+        DB::transaction(function () use ($by, $number, $subjects, $taken, $reason, $seen): void {
             $request = ChangeRequest::hold($number);
             if (! $request->state->isOpen()) {
                 throw Refusal::at('request', "{$number} is closed.");
             }
-            $before = DB::table('reach_decisions')->where('request_id', $request->id)->pluck('taken', 'subject');
-            $items = Item::query()->whereIn('number', array_column($rows, 'number'))->pluck('id', 'number');
-            foreach ($rows as ['subject' => $subject, 'number' => $of]) {
-                if (str_starts_with($subject, 'affected ')) {
-                    throw Refusal::at('rows', "{$of} is named by the request itself.");
-                }
-                $item = preg_match('/^(document|tool|product|sibling|parent) /', $subject) === 1 ? $items[$of] ?? null : null;
-                if ($item !== null && $taken === true) {
-                    $request->items()->syncWithoutDetaching([$item]);
-                } elseif ($item !== null && ($before[$subject] ?? false) === true) {
-                    $request->items()->detach([$item]);
-                }
-                DB::table('reach_decisions')->where('request_id', $request->id)->where('subject', $subject)->delete();
-                if ($taken !== null) {
-                    DB::table('reach_decisions')->insert(['request_id' => $request->id, 'subject' => $subject, 'taken' => $taken, 'reason' => $reason, 'person_id' => $by->id, 'decided_at' => CarbonImmutable::now()]);
-                }
-            }
+            $items = self::items($subjects);
+            self::mustBeSeen($request, $by, $subjects, $seen);
+            $before = DB::table('reach_decisions')->where('request_id', $request->id)->whereIn('subject', $subjects)->pluck('added', 'subject');
+            $own = array_intersect_key($items, $before->filter()->all());
+            $added = $taken === true ? array_values(array_diff($items, $request->items()->pluck('items.id')->all())) : [];
+            $request->items()->syncWithoutDetaching($added);
+            $request->items()->detach($taken === true ? [] : array_values($own));
+
+            DB::table('reach_decisions')->where('request_id', $request->id)->whereIn('subject', $subjects)->delete();
+            DB::table('reach_decisions')->insert($taken === null ? [] : array_map(static fn (string $subject): array => [
+                'request_id' => $request->id, 'subject' => $subject, 'taken' => $taken, 'reason' => $reason, 'person_id' => $by->id, 'decided_at' => CarbonImmutable::now(),
+                'added' => $taken && (isset($own[$subject]) || in_array($items[$subject] ?? null, $added, true)),
+            ], $subjects));
             $act = match ($taken) {
                 true => 'reach.taken_in',
                 false => 'reach.left_out',
                 null => 'reach.taken_back',
             };
-            $this->ledger->record($by->login, $act, $number, ['rows' => array_column($rows, 'subject'), 'reason' => $reason]);
+            $this->ledger->record($by->login, $act, $number, ['rows' => $subjects, 'reason' => $reason]);
         });
+    }
+
+    /**
+     * @param  list<string>  $subjects
+     * @param  list<int>  $seen
+     */
+    private static function mustBeSeen(ChangeRequest $request, Person $by, array $subjects, array $seen): void
+    {
+        $other = DB::table('reach_decisions as d')->join('people as p', 'p.id', '=', 'd.person_id')->where('request_id', $request->id)->whereIn('subject', $subjects)
+            ->where('person_id', '<>', $by->id)->whereNotIn('d.id', $seen)->first(['name', 'subject', 'taken', 'reason']);
+        if ($other !== null) {
+            $told = $other->taken ? 'took it in' : 'left it out';
+            throw new Stale("{$other->name} {$told} meanwhile. Yours was not saved; look at both.", [$other->subject => $other->reason]);
+        }
+    }
+
+    /**
+     * @param  list<string>  $subjects
+     * @return array<string, int> by subject, of those that are about an item: its id
+     */
+    private static function items(array $subjects): array
+    {
+        $named = [];
+        foreach ($subjects as $subject) {
+            [$reason, $of] = explode(' ', $subject, 2);
+            if ($reason === ReachReason::Affected->value) {
+                throw Refusal::at('subjects', 'What the request names itself is in already.');
+            }
+            $column = in_array($reason, ['document', 'tool'], true) ? 'number' : (in_array($reason, ['parent', 'product', 'sibling'], true) ? 'id' : '');
+            $named[$column][$subject] = $of;
+        }
+        unset($named['']);
+        $items = [];
+        foreach ($named as $column => $names) {
+            $found = Item::query()->whereIn($column, array_values($names))->pluck('id', $column);
+            foreach ($names as $subject => $of) {
+                $items[$subject] = $found[$of] ?? throw Refusal::at('subjects', "There is no item {$of}.");
+            }
+        }
+
+        return $items;
     }
 }

@@ -11,6 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class ReachDecision
 {
     public function __construct(
+        #[OA\Property(description: 'another one for every time it is decided on')] public int $id,
         #[OA\Property(description: 'whether it is taken in; else it is left out')] public bool $taken,
         #[OA\Property] public string $reason,
         #[OA\Property] public string $by,

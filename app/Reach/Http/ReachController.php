@@ -30,12 +30,12 @@ final readonly class ReachController
     public function __construct(private ReachReader $reader) {}
 
     #[OA\Get(path: '/api/requests/{number}/reach', operationId: 'reach', tags: ['changes'])]
-    #[InPath('number'), InQuery('reason'), InQuery('on'), InQuery('from'), Ok(ReachPage::class), Refused]
+    #[InPath('number'), InQuery('reason'), InQuery('decided'), InQuery('on'), InQuery('from'), Ok(ReachPage::class), Refused]
     public function show(string $number, Request $request): JsonResponse
     {
-        $request->validate(['reason' => ['nullable', Rule::enum(ReachReason::class)], 'on' => 'nullable|date_format:Y-m-d', 'from' => 'nullable|integer|min:0']);
+        $request->validate(['reason' => ['nullable', Rule::enum(ReachReason::class)], 'on' => 'nullable|date_format:Y-m-d', 'from' => 'nullable|integer|min:0', 'decided' => 'nullable|boolean']);
 
-        return new JsonResponse($this->reader->page(self::of($number), self::day($request), $request->string('reason')->toString(), $request->integer('from')));
+        return new JsonResponse($this->reader->page(self::of($number), self::day($request), $request->string('reason')->toString(), $request->integer('from'), $request->boolean('decided')));
     }
 
     #[OA\Get(path: '/api/requests/{number}/reach-picture', operationId: 'reachPicture', tags: ['changes'])]
@@ -51,7 +51,7 @@ final readonly class ReachController
     #[InPath('number'), Takes(NewReachDecision::class), Ok(ReachPage::class), Refused]
     public function decide(string $number, NewReachDecision $request, #[CurrentUser] Person $person, DecideReach $action): JsonResponse
     {
-        $action($person, $number, $request->rows(), $request->input('taken') === null ? null : $request->boolean('taken'), $request->string('reason')->toString());
+        $action($person, $number, $request->subjects(), $request->input('taken') === null ? null : $request->boolean('taken'), $request->string('reason')->toString(), $request->seen());
 
         return new JsonResponse($this->reader->page(self::of($number), Today::day(), '', 0));
     }

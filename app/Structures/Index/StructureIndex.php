@@ -127,10 +127,21 @@ final readonly class StructureIndex
     /** A file for the answer to one question in this very state: another note, and it is another file. */
     private function answerTo(int $item, Day $day): string
     {
+        return "{$this->folder}/used-{$this->notes()}-{$item}-{$day->number()}.bin";
+    }
+
+    /** A name for the structures as they are now: with the next release it is another one. */
+    public function state(): string
+    {
+        return basename((string) $this->folder)." {$this->notes()}";
+    }
+
+    private function notes(): string
+    {
         $notes = array_keys($this->noted);
         sort($notes);
 
-        return "{$this->folder}/used-".substr(md5(implode(' ', $notes)), 0, 12)."-{$item}-{$day->number()}.bin";
+        return substr(md5(implode(' ', $notes)), 0, 12);
     }
 
     /**
@@ -143,6 +154,22 @@ final readonly class StructureIndex
     public function around(int $item, Day $from, int $days): array
     {
         return $this->named(fn (): array => Requirements::around($this->adjacency, $this->positions->of($item), $from->number(), $days));
+    }
+
+    /**
+     * What has it in a line of its own, on any day.
+     *
+     * @return list<int> ids
+     */
+    public function users(int $item): array
+    {
+        $users = [];
+        $list = $this->adjacency->upOf($this->positions->of($item));
+        for ($i = 2, $n = count($list); $i < $n; $i += 3) {
+            $users[$this->positions->item($list[$i])] = true;
+        }
+
+        return array_keys($users);
     }
 
     /**
@@ -181,6 +208,17 @@ final readonly class StructureIndex
             $numbers = DB::table('items')->whereIn('id', $ids)->pluck('number', 'id');
             throw Refusal::at('structure', 'An item is contained in itself: '.implode(' › ', array_map(static fn (int $id): string => $numbers[$id], $ids)).'.');
         }
+    }
+
+    /** @return array<int, int> ids of all that is sold, by position */
+    public function sold(): array
+    {
+        $sold = [];
+        foreach (DB::table('items')->where('sold', true)->pluck('id') as $id) {
+            $sold[$this->positions->of($id)] = $id;
+        }
+
+        return $sold;
     }
 
     /**

@@ -22,6 +22,7 @@ export function AnswerQuestion({ question }: { question: Schemas['QuestionRow'] 
       const body = new FormData();
       Object.entries(draft.value).forEach(([name, value]) => body.append(name, value));
       body.append('no_effect', noEffect ? '1' : '0');
+      body.append('seen', String(question.version));
       if (file) body.append('file', file, file.name);
       return told(
         api.POST('/api/questions/{id}/answer', {

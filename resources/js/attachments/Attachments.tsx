@@ -5,6 +5,7 @@ import { useMay, useMe } from '../lib/session';
 import { useAct } from '../lib/useAct';
 import { attachmentRoles } from '../lib/words';
 import { Button } from '../ui/Button';
+import { FileInput } from '../ui/FileInput';
 
 interface Props {
   /** What they belong to; nothing can be brought when it is settled. */
@@ -66,17 +67,7 @@ export function Attachments({ to, files, open }: Props) {
       {open && mayBring && (
         <div className="no-print mt-1 flex flex-wrap items-center gap-3 text-sm">
           <label htmlFor={id}>Drop evidence here, or choose a file</label>
-          <input
-            id={id}
-            type="file"
-            accept=".svg,.pdf,.png,.jpg,.jpeg"
-            className="file:mr-3 file:h-7 file:rounded-xs file:border file:border-solid file:border-strong file:bg-sheet file:px-2"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              event.target.value = '';
-              if (file) bring.mutate(file);
-            }}
-          />
+          <FileInput id={id} accept=".svg,.pdf,.png,.jpg,.jpeg" onFile={bring.mutate} />
           {(bring.error ?? takeAway.error) && (
             <p className="w-full text-alarm">▸ {(bring.error ?? takeAway.error)?.message}</p>
           )}

@@ -13,7 +13,7 @@ export function ConsequenceStrip({ order }: { order: string }) {
   const { data } = useQuery(queries.consequences(order));
   const exposure = useQuery(queries.exposure(data?.affected ?? []));
   if (!data) return null;
-  const documents = exposure.data?.flatMap((item) =>
+  const documents = exposure.data?.items.flatMap((item) =>
     item.rows.filter((row) => row.kind !== 'stock').map((row) => ({ item: item.item, row })),
   );
   const missing = data.checks.filter((check) => !check.met);

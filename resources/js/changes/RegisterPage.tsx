@@ -65,7 +65,7 @@ export function RegisterPage() {
           return (
             <DataTable
               label="Changes"
-              caption={`${shown.length} changes`}
+              caption={shown.length === 1 ? '1 change' : `${shown.length} changes`}
               exportName="register"
               rows={shown}
               columns={registerColumns}

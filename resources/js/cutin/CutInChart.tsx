@@ -1,6 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Schemas } from '../lib/api';
-import { amount, day as written } from '../lib/format';
+import { amount, day as dayOf } from '../lib/format';
 import { newStock } from './newStock';
 import { linear, path, type Scale } from './scale';
 
@@ -128,7 +128,8 @@ export function CutInChart({ page, held, at, onAt }: Props) {
               x={Math.min(RIGHT - 30, x(index(iso)))}
               y={STOCK[1] + 12 + (row % 2) * 13}
               textAnchor="middle"
-              className="fill-ink text-[11px]"
+              className="fill-ink stroke-sheet text-[11px] [paint-order:stroke]"
+              strokeWidth="3"
             >
               {name}
             </text>
@@ -142,7 +143,7 @@ export function CutInChart({ page, held, at, onAt }: Props) {
         aria-valuemin={0}
         aria-valuemax={last}
         aria-valuenow={at}
-        aria-valuetext={`${written(page.days[at]?.on ?? null)}, ${amount(page.days[at]?.total ?? '0')} ${page.currency}`}
+        aria-valuetext={`${dayOf(page.days[at]?.on ?? null)}, ${amount(page.days[at]?.total ?? '0')} ${page.currency}`}
         onKeyDown={onKey}
         className="cursor-ew-resize outline-none [&:focus-visible>rect]:stroke-focus [&:focus-visible>rect]:stroke-2"
       >
@@ -152,6 +153,13 @@ export function CutInChart({ page, held, at, onAt }: Props) {
       </g>
     </svg>
   );
+}
+
+const compact = new Intl.NumberFormat('en-GB', { notation: 'compact' });
+
+/** A tick of an axis; beside it there is room for seven digits. */
+function written(tick: number): string {
+  return Math.abs(tick) >= 10_000_000 ? compact.format(tick) : tick.toLocaleString('en-GB').replaceAll(',', '\u2009');
 }
 
 function Panel({ y, range, label }: { y: Scale; range: readonly [number, number]; label: string }) {
@@ -164,7 +172,7 @@ function Panel({ y, range, label }: { y: Scale; range: readonly [number, number]
         <g key={tick}>
           <line x1={LEFT} x2={RIGHT} y1={y(tick)} y2={y(tick)} className="stroke-rule" />
           <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="fill-soft">
-            {tick.toLocaleString('en-GB').replaceAll(',', '\u2009')}
+            {written(tick)}
           </text>
         </g>
       ))}

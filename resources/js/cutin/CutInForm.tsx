@@ -13,16 +13,19 @@ interface Props {
   question: Question;
   onChange: (question: Question) => void;
   problem: ApiProblem | null;
+  /** What is taken where nobody says otherwise, by lever. */
+  assumed: Record<string, string>;
 }
 
 /** Which parts take the place of which, and the levers one may turn. */
-export function CutInForm({ question, onChange, problem }: Props) {
+export function CutInForm({ question, onChange, problem, assumed }: Props) {
   const pair = (at: number, change: Partial<Pair>) =>
     onChange({ ...question, pairs: question.pairs.map((one, i) => (i === at ? { ...one, ...change } : one)) });
   const text = (name: 'per_straddling_order' | 'tooling_on' | 'prescribed_on', label: string, type = 'text') => (
     <Field label={label} error={problem?.at(name)}>
       <Input
         type={type}
+        placeholder={assumed[name]}
         value={question[name] ?? ''}
         onChange={(event) => onChange({ ...question, [name]: event.target.value })}
       />
@@ -32,6 +35,7 @@ export function CutInForm({ question, onChange, problem }: Props) {
     <Field label={label} error={problem?.at(name)}>
       <Input
         inputMode="numeric"
+        placeholder={assumed[name]}
         value={question[name] === undefined ? '' : String(question[name])}
         onChange={(event) => {
           const value = event.target.value.trim();
@@ -91,6 +95,40 @@ export function CutInForm({ question, onChange, problem }: Props) {
                 value={one.disposal ?? ''}
                 placeholder="by rule"
                 onChange={(event) => pair(at, { disposal: event.target.value })}
+              />
+            </Field>
+            <Field label="Reworked of it, %" error={problem?.at(`pairs.${at}.rework_percent`)}>
+              <Input
+                inputMode="numeric"
+                value={one.rework_percent ?? ''}
+                placeholder="0"
+                onChange={(event) =>
+                  pair(at, { rework_percent: /^\d+$/.test(event.target.value) ? Number(event.target.value) : 0 })
+                }
+              />
+            </Field>
+            <Field label="Rework, for one" error={problem?.at(`pairs.${at}.rework_cost`)}>
+              <Input
+                value={one.rework_cost ?? ''}
+                placeholder="by rule"
+                onChange={(event) => pair(at, { rework_cost: event.target.value })}
+              />
+            </Field>
+            <Field label="New sooner by, days" error={problem?.at(`pairs.${at}.sooner_days`)}>
+              <Input
+                inputMode="numeric"
+                value={one.sooner_days ?? ''}
+                placeholder="0"
+                onChange={(event) =>
+                  pair(at, { sooner_days: /^\d+$/.test(event.target.value) ? Number(event.target.value) : 0 })
+                }
+              />
+            </Field>
+            <Field label="Which costs, once" error={problem?.at(`pairs.${at}.sooner_cost`)}>
+              <Input
+                value={one.sooner_cost ?? ''}
+                placeholder="0.00"
+                onChange={(event) => pair(at, { sooner_cost: event.target.value })}
               />
             </Field>
           </div>

@@ -1,56 +1,30 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { Link, useParams } from 'react-router';
-import { api, ApiProblem, told, type Schemas } from '../lib/api';
-import { amount, day, moment } from '../lib/format';
+import { useParams } from 'react-router';
+import { ApiProblem, type Schemas } from '../lib/api';
+import { day } from '../lib/format';
 import { queries } from '../lib/queries';
-import { useMay } from '../lib/session';
-import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
-import { DataTable, type Column } from '../ui/DataTable';
-import { Field } from '../ui/Field';
-import { Input } from '../ui/Input';
-import { Notice, ProblemNotice } from '../ui/Notice';
+import { DataTable } from '../ui/DataTable';
+import { ProblemNotice } from '../ui/Notice';
 import { ChangeNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
+import { ChooseDay } from './ChooseDay';
+import { ChosenDays } from './ChosenDays';
 import { CutInChart } from './CutInChart';
 import { CutInForm } from './CutInForm';
+import { dayColumns } from './dayColumns';
 import { DayDocuments, DayParts } from './DayParts';
+import { Trust } from './Trust';
 
 type Question = Schemas['CutInQuestion'];
-type Row = Schemas['CutInDayRow'];
 interface Draft extends Record<string, unknown> {
   question: Question;
 }
 
+/** Milliseconds. */
 const REST = 200;
-const columns: Column<Row>[] = [
-  { id: 'on', head: 'Day', text: (r) => r.on, cell: (r) => day(r.on) },
-  ...(['leftover', 'cancellation', 'shortage', 'straddling', 'recurring', 'total'] as const).map(
-    (name): Column<Row> => ({
-      id: name,
-      head: {
-        leftover: 'Left over',
-        cancellation: 'Cancelled',
-        shortage: 'Short',
-        straddling: 'Under way',
-        recurring: 'New against old',
-        total: 'Together',
-      }[name],
-      numeric: true,
-      text: (r) => r[name],
-      cell: (r) => amount(r[name]),
-    }),
-  ),
-  {
-    id: 'disturbed',
-    head: 'Orders touched',
-    numeric: true,
-    text: (r) => String(r.disturbed),
-    cell: (r) => r.disturbed,
-  },
-];
 
 /** The day on which new parts take the place of old ones: what every day costs, and the day that is chosen. */
 export function CutInPage() {
@@ -108,7 +82,10 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
   const [held, setHeld] = useState<Schemas['CutInPage'] | null>(null);
   const [moved, setMoved] = useState<string | null>(chosen[0]?.chosen_on ?? null);
   const [table, setTable] = useState(false);
-  const page = plan.data;
+  // While a lever is refused, the last answer stays in sight.
+  const [last, setLast] = useState<Schemas['CutInPage'] | undefined>(undefined);
+  if (plan.data !== undefined && plan.data !== last) setLast(plan.data);
+  const page = plan.data ?? last;
   const problem = plan.error instanceof ApiProblem ? plan.error : null;
   const shown = page?.days.findIndex(({ on }) => on === (moved ?? page.least_cost)) ?? -1;
   const at = Math.max(0, shown);
@@ -123,13 +100,20 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
     : [];
   return (
     <div className="grid gap-6 lg:grid-cols-[19rem_minmax(0,1fr)]">
-      <CutInForm question={question} onChange={change} problem={problem} />
+      <CutInForm
+        question={question}
+        onChange={change}
+        problem={problem}
+        assumed={Object.fromEntries<string>(
+          (page?.assumptions ?? []).map(({ lever, value }) => [lever ?? '', value] as const),
+        )}
+      />
       <div className="min-w-0 space-y-4">
         {!page && <p className="border-y border-rule py-3 text-soft">Name an old part and the new one in its place.</p>}
         {page && (
           <>
-            <Told page={page} />
-            <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <Trust page={page} question={asked} />
+            <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
               {jumps.map(([name, on]) =>
                 on === null ? null : (
                   <button
@@ -147,7 +131,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
                   {held ? 'Let the held one go' : 'Hold to compare'}
                 </Button>
                 <Button aria-pressed={table} onClick={() => setTable(!table)}>
-                  All days as a table
+                  As a table
                 </Button>
               </span>
             </div>
@@ -155,7 +139,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
               <DataTable
                 label="What each day costs"
                 rows={page.days}
-                columns={columns}
+                columns={dayColumns}
                 keyOf={(row) => row.on}
                 onOpen={(row) => setMoved(row.on)}
                 empty=""
@@ -193,8 +177,8 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
               </figure>
             )}
             <div className="grid gap-4 xl:grid-cols-2">
-              <DayParts page={page} held={held} at={at} />
-              <Choose number={number} state={state} question={asked} page={page} at={at} />
+              <DayParts question={asked} page={page} held={held} at={at} />
+              <ChooseDay number={number} state={state} question={asked} page={page} at={at} />
             </div>
             <DayDocuments
               page={page}
@@ -219,113 +203,12 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
             </details>
           </>
         )}
-        <ProblemNotice problem={problem} shown={[]} />
-        <Chosen chosen={chosen} />
+        <ProblemNotice
+          problem={problem}
+          shown={Object.keys(problem?.errors ?? {}).filter((place) => place !== 'pairs')}
+        />
+        <ChosenDays chosen={chosen} />
       </div>
     </div>
-  );
-}
-
-/** What one has to know before trusting the picture. */
-function Told({ page }: { page: Schemas['CutInPage'] }) {
-  return (
-    <>
-      {page.fault && (
-        <Notice look="warn">
-          {page.fault}{' '}
-          {page.fetched_at
-            ? `Shown is what it said by ${moment(page.fetched_at)}.`
-            : 'It has not told us of these items before.'}
-        </Notice>
-      )}
-      {page.earliest === null && (
-        <Notice look="warn">No day within a year is possible: it waits for {page.waits_for.join(', ')}.</Notice>
-      )}
-      {page.against_prescribed && (
-        <Notice look="warn">
-          {day(page.prescribed)} cannot be kept. {page.against_prescribed}
-        </Notice>
-      )}
-      {page.unknown.length > 0 && (
-        <Notice look="warn">Without a standard cost, counted as nothing: {page.unknown.join(', ')}.</Notice>
-      )}
-    </>
-  );
-}
-
-interface ChooseProps {
-  number: string;
-  state: string;
-  question: Question;
-  page: Schemas['CutInPage'];
-  at: number;
-}
-
-function Choose({ number, state, question, page, at }: ChooseProps) {
-  const may = useMay('assess_request');
-  const client = useQueryClient();
-  const [reason, setReason] = useState('');
-  const on = page.days[at]?.on ?? '';
-  const choose = useAct(
-    () =>
-      told(
-        api.POST('/api/requests/{number}/cut-ins', {
-          params: { path: { number } },
-          body: { ...question, chosen_on: on, reason },
-        }),
-      ),
-    (rows) => {
-      setReason('');
-      client.setQueryData(queries.cutIns(number).queryKey, rows);
-    },
-  );
-  if (!may) return null;
-  if (!['assessing', 'approved'].includes(state)) {
-    return (
-      <p className="text-soft">
-        A day is chosen while the request is being assessed.{' '}
-        <Link className="text-accent underline" to={`/changes/${number}`}>
-          To its Dossier
-        </Link>
-      </p>
-    );
-  }
-  return (
-    <form
-      className="space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        choose.mutate(undefined);
-      }}
-    >
-      <Field label={`Why ${day(on)}`} error={choose.error?.at('reason') ?? choose.error?.at('chosen_on')}>
-        <Input value={reason} onChange={(event) => setReason(event.target.value)} />
-      </Field>
-      <ProblemNotice problem={choose.error} shown={['reason', 'chosen_on']} />
-      <Button type="submit" look="main" busy={choose.isPending}>
-        Choose {day(on)}
-      </Button>
-    </form>
-  );
-}
-
-function Chosen({ chosen }: { chosen: Schemas['CutInChosen'][] }) {
-  if (chosen.length === 0) return null;
-  return (
-    <section aria-labelledby="chosen">
-      <h2 id="chosen" className="mb-1">
-        Chosen so far
-      </h2>
-      <ul className="border-y border-strong bg-sheet">
-        {chosen.map((one) => (
-          <li key={one.at} className="border-b border-rule px-2 py-1 last:border-b-0">
-            <b className="font-semibold">{day(one.chosen_on)}</b> for {amount(one.total)}: {one.reason}{' '}
-            <span className="text-sm text-soft">
-              {one.by}, {moment(one.at)}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

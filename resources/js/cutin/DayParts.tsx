@@ -1,8 +1,10 @@
 import clsx from 'clsx';
+import { Fragment, useState } from 'react';
 import type { Schemas } from '../lib/api';
 import { amount, day, quantity, signed } from '../lib/format';
 import { supplyKinds } from '../lib/words';
 import { DataTable, type Column } from '../ui/DataTable';
+import { CostRows } from './CostRows';
 
 type Page = Schemas['CutInPage'];
 type Document = Schemas['CutInDocument'];
@@ -10,13 +12,21 @@ type Document = Schemas['CutInDocument'];
 const parts = [
   ['leftover', 'What is left of the old'],
   ['cancellation', 'Receipts cancelled'],
-  ['shortage', 'What runs short'],
+  ['shortage', 'What runs short, or is expedited'],
   ['straddling', 'Work orders under way'],
   ['recurring', 'New against old, to the end'],
 ] as const;
 
-/** The cost of one day in its parts, beside that of a plan held to compare. */
-export function DayParts({ page, held, at }: { page: Page; held: Page | null; at: number }) {
+interface DayPartsProps {
+  question: Schemas['CutInQuestion'];
+  page: Page;
+  held: Page | null;
+  at: number;
+}
+
+/** The cost of one day in its parts, beside that of a plan held to compare; each part opens down to single orders. */
+export function DayParts({ question, page, held, at }: DayPartsProps) {
+  const [open, setOpen] = useState<(typeof parts)[number][0] | null>(null);
   const now = page.days[at];
   const then = held?.days[at];
   if (!now) return null;
@@ -31,11 +41,32 @@ export function DayParts({ page, held, at }: { page: Page; held: Page | null; at
       </thead>
       <tbody>
         {parts.map(([name, label]) => (
-          <tr key={name} className="border-b border-rule">
-            <td className="px-2 py-1">{label}</td>
-            <td className="px-2 py-1 text-right">{name === 'recurring' ? signed(now[name]) : amount(now[name])}</td>
-            {then && <td className="px-2 py-1 text-right text-plum">{amount(then[name])}</td>}
-          </tr>
+          <Fragment key={name}>
+            <tr className="border-b border-rule">
+              <td className="px-2 py-1">
+                <button
+                  type="button"
+                  aria-expanded={open === name}
+                  className={clsx(
+                    'min-h-6 text-left before:mr-1 before:inline-block before:w-3 before:text-soft hover:underline',
+                    open === name ? "before:content-['▾']" : "before:content-['▸']",
+                  )}
+                  onClick={() => setOpen(open === name ? null : name)}
+                >
+                  {label}
+                </button>
+              </td>
+              <td className="px-2 py-1 text-right">{name === 'recurring' ? signed(now[name]) : amount(now[name])}</td>
+              {then && <td className="px-2 py-1 text-right text-plum">{amount(then[name])}</td>}
+            </tr>
+            {open === name && (
+              <tr className="border-b border-rule">
+                <td colSpan={then ? 3 : 2} className="p-0">
+                  <CostRows question={question} on={now.on} part={name} />
+                </td>
+              </tr>
+            )}
+          </Fragment>
         ))}
         <tr className="font-semibold">
           <td className="px-2 py-1">Together</td>

@@ -4,6 +4,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { useAct } from '../lib/useAct';
 import { Select } from '../ui/Select';
 import { roles } from './files';
+import { FileInput } from '../ui/FileInput';
 
 type Role = keyof typeof roles;
 
@@ -46,18 +47,7 @@ export function AttachFile({ item }: { item: Schemas['ItemRow'] }) {
       )}
     >
       <label htmlFor={id}>{attach.isPending ? 'The file is being read' : 'Drop a file here, or choose one'}</label>
-      <input
-        id={id}
-        type="file"
-        accept=".svg,.pdf,.png,.jpg,.jpeg"
-        disabled={attach.isPending}
-        className="file:mr-3 file:h-7 file:rounded-xs file:border file:border-solid file:border-strong file:bg-sheet file:px-2"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) attach.mutate(file);
-        }}
-      />
+      <FileInput id={id} accept=".svg,.pdf,.png,.jpg,.jpeg" disabled={attach.isPending} onFile={attach.mutate} />
       <span className="flex items-center gap-2">
         as
         <Select aria-label="What the file is" className="!w-32" value={role} onChange={setRole} options={roles} />

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ItemNumber } from '../ui/Num';
 import { Notice } from '../ui/Notice';
+import { moneyByItem } from './moneyByItem';
 import { SayFigure, type Figure } from './SayFigure';
 
 type Money = Schemas['MoneyPage'];
@@ -91,12 +92,16 @@ export function MoneyView({ number, page, maySay }: Props) {
             moneyColumns.filter(({ id }) => id !== 'per_unit' && id !== 'units'),
             maySay,
             (row) =>
-              row.item === ''
-                ? { kind: 'one_time', subject: row.what, about: row.what, amount: row.amount, said: row.said }
-                : null,
+              row.figure && {
+                kind: row.figure,
+                subject: row.subject,
+                about: row.what,
+                amount: row.amount,
+                said: row.said,
+              },
             say,
           )}
-          keyOf={(row) => `${row.item} ${row.what}`}
+          keyOf={(row) => `${row.item} ${row.what} ${row.subject}`}
           empty="Nothing is paid once."
         />
       </section>
@@ -126,12 +131,12 @@ export function MoneyView({ number, page, maySay }: Props) {
           <p className="mt-1 flex flex-wrap gap-4 text-sm">
             Say what one unit costs more:
             {page.by_item
-              .filter((item) => !page.recurring.some((row) => row.item === item.item))
+              .filter(({ item }) => item !== '' && !page.recurring.some((row) => row.item === item))
               .map(({ item }) => (
                 <Button
                   key={item}
                   look="quiet"
-                  className="!h-6 !px-0 font-mono"
+                  className="!h-6 !px-0 font-mono text-[0.84rem]"
                   onClick={() =>
                     setFigure({
                       kind: 'recurring',
@@ -147,6 +152,19 @@ export function MoneyView({ number, page, maySay }: Props) {
               ))}
           </p>
         )}
+      </section>
+      <section aria-labelledby="by-item">
+        <h2 id="by-item" className="mb-1">
+          By item
+        </h2>
+        <DataTable
+          label="By item"
+          rows={page.by_item}
+          columns={moneyByItem}
+          keyOf={(row) => row.item}
+          exportName={`money-${number}`}
+          empty="No item is affected."
+        />
       </section>
       <section aria-labelledby="demand">
         <h2 id="demand" className="mb-1">
@@ -293,8 +311,17 @@ const moneyColumns: Column<Schemas['MoneyRow']>[] = [
     cell: (r) => r.units != null && quantity(r.units),
   },
   { id: 'amount', head: 'Amount', numeric: true, text: (r) => r.amount, cell: (r) => amount(r.amount) },
-  { id: 'said', head: 'Why', text: (r) => r.said?.reason ?? '', cell: (r) => saidCell(r.said) },
+  {
+    id: 'said',
+    head: 'Why',
+    text: (r) => r.said?.reason ?? answeredBy(r),
+    cell: (r) => saidCell(r.said) ?? <span className="text-sm text-soft">{answeredBy(r)}</span>,
+  },
 ];
+
+function answeredBy(row: Schemas['MoneyRow']): string {
+  return row.answered_by == null ? '' : `answered by ${row.answered_by}`;
+}
 
 const demandColumns: Column<Schemas['DemandRow']>[] = [
   { id: 'product', head: 'Product', text: (r) => r.product, cell: (r) => <ItemNumber number={r.product} /> },

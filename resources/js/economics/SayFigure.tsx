@@ -30,7 +30,14 @@ export function SayFigure({ number, figure, onDone }: { number: string; figure: 
       told(
         api.POST('/api/requests/{number}/figures', {
           params: { path: { number } },
-          body: { kind: figure.kind, subject, amount: value, reason, ...(choice === undefined ? {} : { choice }) },
+          body: {
+            kind: figure.kind,
+            subject,
+            amount: value,
+            reason,
+            seen: figure.said?.id ?? null,
+            ...(choice === undefined ? {} : { choice }),
+          },
         }),
       ),
     onDone,
@@ -70,9 +77,13 @@ export function SayFigure({ number, figure, onDone }: { number: string; figure: 
         )}
         <Field
           label={
-            { disposition: 'Costs for one', one_time: 'Amount', recurring: 'For one unit', demand: 'Units a year' }[
-              figure.kind
-            ]
+            {
+              disposition: 'Costs for one',
+              one_time: 'Amount',
+              answered: 'Amount',
+              recurring: 'For one unit',
+              demand: 'Units a year',
+            }[figure.kind]
           }
           {...(figure.kind === 'disposition' ? { hint: 'Empty: what it usually costs' } : {})}
           className="w-44"

@@ -628,6 +628,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut-in/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cutInRows"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/requests/{number}/cut-ins": {
         parameters: {
             query?: never;
@@ -786,6 +802,166 @@ export interface paths {
         options?: never;
         head?: never;
         patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/forms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forms"];
+        put?: never;
+        post: operations["handOutForm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/forms/{number}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["formFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/forms/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawForm"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/returned-form": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtForm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/returned-form/taken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeInForm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/forms/{number}/taken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeFormBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/form-templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["formTemplates"];
+        put?: never;
+        post: operations["addFormTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/form-templates/blank": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blankForm"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/form-templates/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["formTemplateFile"];
+        put?: never;
+        post: operations["replaceFormTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/form-templates/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["setFormTemplate"];
         trace?: never;
     };
     "/api/imports": {
@@ -1412,6 +1588,8 @@ export interface components {
             recurring: string | null;
             answered_by: string | null;
             answered_at: string | null;
+            /** @description how often it was answered */
+            version: number;
             file: components["schemas"]["ChangeFileRow"] | null;
         };
         StandingOfFunction: {
@@ -1439,6 +1617,8 @@ export interface components {
             recurring?: string;
             /** Format: binary */
             file?: string;
+            /** @description version of the answer that was on screen; 0 or empty when there was none */
+            seen?: string;
         };
         NewQuestion: {
             /** @description One thing asked about some items. */
@@ -1847,6 +2027,8 @@ export interface components {
         };
         /** @description Something that was assumed because nobody said it, and whether somebody did. */
         CutInAssumption: {
+            /** @description of the lever that says otherwise, where there is one */
+            lever: string | null;
             what: string;
             value: string;
             /** @description said with the question, and not assumed */
@@ -1912,8 +2094,12 @@ export interface components {
             fetched_at: string | null;
             /** @description why this is not fresh */
             fault: string | null;
-            /** @description items above that planning tells nothing of */
-            silent: number;
+            /** @description how many of the items above planning does not know */
+            not_known: number;
+            /** @description the first of them */
+            not_known_items: string[];
+            /** @description items it told of that nobody asked about */
+            strangers: string[];
             unknown: string[];
         };
         /** @description One pair of parts: what there is of each, and how it goes on day by day. */
@@ -1931,10 +2117,33 @@ export interface components {
             new_stock: string[];
             demand: string[];
         };
+        /** @description What one order, or the stock there is, adds to a part of the cost of a day. */
+        CutInRow: {
+            /** @enum {string} */
+            part: "leftover" | "cancellation" | "shortage" | "straddling" | "recurring";
+            /** @enum {string} */
+            what: "stock" | "receipt" | "order" | "planned" | "sale" | "expediting" | "rest";
+            document: string;
+            /** @description what is made of the part, where something is; else the part */
+            item: string;
+            /** @description of what is made of it */
+            title: string;
+            /** @description whether the new part is meant */
+            is_new: boolean;
+            on: string | null;
+            /** @description of the part */
+            quantity: string;
+            unit: string;
+            amount: string;
+        };
         CutInChoice: components["schemas"]["CutInQuestion"] & {
             /** @description The chosen day, what was asked, and why this day. */
             chosen_on: string;
             reason: string;
+        };
+        CutInDayQuestion: components["schemas"]["CutInQuestion"] & {
+            /** @description The question to the planner, and the day whose cost is asked about. */
+            on: string;
         };
         CutInQuestion: {
             pairs: {
@@ -1950,6 +2159,14 @@ export interface components {
                 disposition?: "use_up" | "rework" | "scrap" | "return" | "hold";
                 /** @description what it costs to be rid of one */
                 disposal?: string;
+                /** @description of what is left over, that can be reworked instead */
+                rework_percent?: number;
+                /** @description what it costs to rework one */
+                rework_cost?: string;
+                /** @description by how much a new order of the new part can be expedited */
+                sooner_days?: number;
+                /** @description what that costs, once */
+                sooner_cost?: string;
             }[];
             approval_days?: number;
             /** @description the day on which tools and programs are ready */
@@ -1958,6 +2175,8 @@ export interface components {
             per_straddling_order?: string;
             expedite_percent?: number;
             not_cancelled?: string[];
+            /** @description ask planning even if it told a moment ago */
+            anew?: boolean;
         };
         /** @description What needs one person now, and what is new. */
         DeskPage: {
@@ -2047,6 +2266,16 @@ export interface components {
             from: "usual" | "category" | "said";
             said: components["schemas"]["Said"] | null;
         };
+        /** @description What a change costs for one item; the rows add up to the totals. */
+        MoneyOfItem: {
+            /** @description number; empty for what belongs to no single item */
+            item: string;
+            title: string;
+            /** @description paid once */
+            one_time: string;
+            /** @description paid every year; less than nothing for a saving */
+            yearly: string;
+        };
         /** @description What a request costs: what becomes of what exists, what is paid once, what every year costs more or less. */
         MoneyPage: {
             currency: string;
@@ -2058,7 +2287,7 @@ export interface components {
             one_time: components["schemas"]["MoneyRow"][];
             recurring: components["schemas"]["MoneyRow"][];
             demand: components["schemas"]["DemandRow"][];
-            by_item: components["schemas"]["MoneyRow"][];
+            by_item: components["schemas"]["MoneyOfItem"][];
             one_time_total: string;
             yearly_total: string;
             /** @description months; null: never */
@@ -2076,6 +2305,15 @@ export interface components {
             /** @description of what is paid every year: units a year */
             units: string | null;
             said: components["schemas"]["Said"] | null;
+            /** @description who answered, where it comes from an answer */
+            answered_by: string | null;
+            /**
+             * @description what somebody says who says otherwise; null where that is said elsewhere
+             * @enum {string|null}
+             */
+            figure: "disposition" | "one_time" | "answered" | "recurring" | "demand" | null;
+            /** @description and of what */
+            subject: string;
         };
         /** @description Who said something in place of what is computed, and why. */
         Said: {
@@ -2089,14 +2327,152 @@ export interface components {
              * @description A figure that is said in place of what is computed.
              * @enum {string}
              */
-            kind: "disposition" | "one_time" | "recurring" | "demand";
-            /** @description item number and kind of supply; what is paid for; item number; number of the product */
+            kind: "disposition" | "one_time" | "answered" | "recurring" | "demand";
+            /** @description item number and kind of supply; what is paid for; number of the question; item number; number of the product */
             subject: string;
             /** @enum {string|null} */
             choice?: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
             /** @description empty for a disposition: what it usually costs */
             amount: string;
             reason: string;
+            /** @description id of what was said on screen; null when nothing was */
+            seen?: number | null;
+        };
+        /** @description A control of a template. */
+        ControlRow: {
+            tag: string;
+            /** @enum {string} */
+            kind: "text" | "check" | "date" | "choice" | "picture";
+            /** @description what the document calls it */
+            title: string;
+        };
+        /** @description What taking a form in would do; nothing is done yet. */
+        FormPreview: {
+            number: string;
+            template: string;
+            handed_at: string;
+            /** @description of the request that was looked at */
+            version: number;
+            proposals: components["schemas"]["ProposalRow"][];
+        };
+        /** @description The forms of a request: what may be handed out, and what was. */
+        FormsPage: {
+            request: string;
+            title: string;
+            /** @description whether forms may be handed out and taken in now */
+            open: boolean;
+            version: number;
+            templates: components["schemas"]["OfferedTemplate"][];
+            forms: components["schemas"]["HandedFormRow"][];
+        };
+        /** @description A form that was handed out. */
+        HandedFormRow: {
+            number: string;
+            template: string;
+            /** @enum {string} */
+            state: "out" | "taken_in" | "withdrawn";
+            handed_by: string;
+            handed_at: string;
+            settled_by: string | null;
+            settled_at: string | null;
+            taken: string[];
+            /** @description the file as it came back, under /api/change-files */
+            file: string | null;
+        };
+        /** @description What one tag means, as it is kept and set. */
+        MappingRow: {
+            tag: string;
+            /** @description what it is called when it comes back */
+            label: string;
+            /** @enum {string|null} */
+            fill?: "title" | "description" | "priority" | "reason" | "source" | "site" | "number" | "raised_by" | "raised_on" | "items" | "reports" | "finding" | "handed_by" | "today" | null;
+            /** @enum {string} */
+            use: "nothing" | "field" | "finding" | "question" | "attachment";
+            /**
+             * @description that it corrects
+             * @enum {string|null}
+             */
+            field?: "title" | "description" | "priority" | "reason" | "source" | "site" | "number" | "raised_by" | "raised_on" | "items" | "reports" | "finding" | "handed_by" | "today" | null;
+            /**
+             * @description that is asked; this and what follows for a question
+             * @enum {string|null}
+             */
+            function?: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance" | null;
+            /** @enum {string|null} */
+            topic?: "feasible" | "tooling" | "certificate" | "stock" | "cost" | "other" | null;
+            text?: string | null;
+            /** @description sign-in name of a person, or a role */
+            to?: string | null;
+            /** @description until it is due, where the form names no day */
+            days?: number | null;
+            text_tag?: string | null;
+            due_tag?: string | null;
+            item_tag?: string | null;
+        };
+        OfferedTemplate: {
+            id: number;
+            name: string;
+        };
+        /** @description One thing that taking a form in would do. */
+        ProposalRow: {
+            tag: string;
+            label: string;
+            /** @enum {string} */
+            use: "nothing" | "field" | "finding" | "question" | "attachment";
+            /** @description of a field, as it is now */
+            before: string;
+            /** @description the new value, the finding, the question */
+            after: string;
+            /** @description that a question is about */
+            item: string;
+            /** @enum {string|null} */
+            function: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance" | null;
+            /** @description whom a question is put to */
+            asked: string | null;
+            due_on: string | null;
+            /** @description why it cannot be taken in */
+            fault: string | null;
+        };
+        /** @description A template of forms as it is set up. */
+        TemplateRow: {
+            id: number;
+            name: string;
+            reasons: string[];
+            offered: boolean;
+            file_name: string;
+            controls: components["schemas"]["ControlRow"][];
+            mapping: components["schemas"]["MappingRow"][];
+            version: number;
+        };
+        BroughtForm: {
+            /**
+             * Format: binary
+             * @description A form that came back; for taking it in also what of it, and the version of the request that was looked at.
+             */
+            file: string;
+            "tags[]"?: string[];
+            version?: string;
+        };
+        ChosenTemplate: {
+            /** @description The template that a form is made from. */
+            template: number;
+        };
+        NewTemplate: {
+            /** @description A template that is added, or another file for one. */
+            name?: string;
+            "reasons[]"?: ("defect" | "safety" | "cost_saving" | "end_of_life" | "improvement" | "regulation" | "manufacturability")[];
+            /** @description of the template whose file is replaced */
+            version?: string;
+            /** Format: binary */
+            file: string;
+        };
+        TemplateRule: {
+            /** @description What a template is for, and what its tags mean. */
+            name: string;
+            reasons: ("defect" | "safety" | "cost_saving" | "end_of_life" | "improvement" | "regulation" | "manufacturability")[];
+            offered: boolean;
+            mapping: components["schemas"]["MappingRow"][];
+            version: number;
         };
         /** @description What the API answers when it refuses: one sentence, and a reason for each place that is wrong. */
         Problem: {
@@ -2184,12 +2560,19 @@ export interface components {
             item: string;
             /** @description null when planning has never told us */
             fetched_at: string | null;
+            /** @description whether planning has it among its items */
+            known: boolean;
             /** @description why this is not fresh */
             fault: string | null;
             value: string;
             currency: string;
             totals: components["schemas"]["SupplyTotal"][];
             rows: components["schemas"]["SupplyRow"][];
+        };
+        /** @description Stock and open documents of some items. */
+        ExposurePage: {
+            items: components["schemas"]["ExposureOfItem"][];
+            strangers: string[];
         };
         SupplyRow: {
             /** @enum {string} */
@@ -2223,6 +2606,8 @@ export interface components {
         };
         /** @description What was decided about one thing that a change would touch. */
         ReachDecision: {
+            /** @description another one for every time it is decided on */
+            id: number;
             /** @description whether it is taken in; else it is left out */
             taken: boolean;
             reason: string;
@@ -2276,15 +2661,14 @@ export interface components {
             decision: components["schemas"]["ReachDecision"] | null;
         };
         NewReachDecision: {
-            rows: {
-                /** @description What is taken in or left out. */
-                subject: string;
-                number: string;
-            }[];
+            /** @description of rows of the reach */
+            subjects: string[];
             /** @description null takes a decision back */
             taken: boolean | null;
             /** @description needed for what is left out */
             reason: string;
+            /** @description ids of the decisions that stood on screen */
+            seen?: number[];
         };
         HandoverEntryRow: {
             number: number;
@@ -4129,6 +4513,39 @@ export interface operations {
             };
         };
     };
+    cutInRows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutInDayQuestion"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     chosenCutIns: {
         parameters: {
             query?: never;
@@ -4505,6 +4922,421 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MoneyPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormsPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handOutForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenTemplate"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormsPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    formFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The DOCX, filled from the request as it was then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    withdrawForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormsPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["BroughtForm"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormPreview"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeInForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["BroughtForm"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormsPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeFormBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormsPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    formTemplates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addFormTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["NewTemplate"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    blankForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A DOCX with a control for every field, to lay out a template with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    formTemplateFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The DOCX as it was brought */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    replaceFormTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["NewTemplate"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setFormTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemplateRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateRow"][];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -4968,7 +5800,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ExposureOfItem"][];
+                    "application/json": components["schemas"]["ExposurePage"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -4986,6 +5818,7 @@ export interface operations {
         parameters: {
             query?: {
                 reason?: string;
+                decided?: string;
                 on?: string;
                 from?: string;
             };

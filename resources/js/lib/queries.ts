@@ -42,13 +42,20 @@ export const queries = {
       queryKey: ['changes', 'questions', number],
       queryFn: () => told(api.GET('/api/requests/{number}/questions', { params: { path: { number } } })),
     }),
-  reach: (number: string, reason: string) =>
+  forms: (number: string) =>
+    queryOptions({
+      queryKey: ['changes', 'forms', number],
+      queryFn: () => told(api.GET('/api/requests/{number}/forms', { params: { path: { number } } })),
+    }),
+  formTemplates: () =>
+    queryOptions({ queryKey: ['form-templates'], queryFn: () => told(api.GET('/api/form-templates')) }),
+  reach: (number: string, reason: string, decided = false) =>
     infiniteQueryOptions({
-      queryKey: ['changes', 'reach', number, reason],
+      queryKey: ['changes', 'reach', number, reason, decided],
       queryFn: ({ pageParam: from }) =>
         told(
           api.GET('/api/requests/{number}/reach', {
-            params: { path: { number }, query: { reason, from: String(from) } },
+            params: { path: { number }, query: { reason, from: String(from), decided: decided ? '1' : '' } },
           }),
         ),
       initialPageParam: 0,
@@ -197,6 +204,12 @@ export const queries = {
     queryOptions({
       queryKey: ['planning', 'cut-in', question],
       queryFn: () => told(api.POST('/api/cut-in', { body: question })),
+      staleTime: 30_000,
+    }),
+  cutInRows: (question: Schemas['CutInQuestion'], on: string) =>
+    queryOptions({
+      queryKey: ['planning', 'cut-in-rows', question, on],
+      queryFn: () => told(api.POST('/api/cut-in/rows', { body: { ...question, on } })),
       staleTime: 30_000,
     }),
   cutIns: (number: string) =>

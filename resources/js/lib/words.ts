@@ -205,3 +205,40 @@ export const marks = {
 } as const;
 
 export const units = ['pc', 'pair', 'm', 'mm', 'kg', 'g', 'l', 'ml', 'm2', 'sheet'] as const;
+
+export const formStates = { out: 'out', taken_in: 'taken in', withdrawn: 'withdrawn' } as const;
+
+/** What becomes of a tag of a form that comes back. */
+export const tagUses = {
+  nothing: 'Is only told',
+  field: 'Corrects the record',
+  finding: 'Goes into the finding',
+  question: 'Asks a question',
+  attachment: 'Is attached',
+} as const;
+
+export const controlKinds = {
+  text: 'Text',
+  check: 'Box to tick',
+  date: 'Day',
+  choice: 'List',
+  picture: 'Picture',
+} as const;
+
+/** What a record has to say in a form. */
+export const recordFields = {
+  title: 'Title',
+  description: 'Description',
+  priority: 'Priority',
+  reason: 'Reason',
+  source: 'Source',
+  site: 'Site',
+  number: 'Number',
+  raised_by: 'Raised by',
+  raised_on: 'Raised on',
+  items: 'Affected items',
+  reports: 'Problem reports',
+  finding: 'Finding',
+  handed_by: 'Handed out by',
+  today: 'Day it is handed out',
+} as const;

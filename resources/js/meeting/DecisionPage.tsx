@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Grid } from '../assessment/Grid';
 import { Attachments } from '../attachments/Attachments';
 import { DecisionForm } from '../changes/DecisionForm';
+import { moneyByItem } from '../economics/moneyByItem';
 import { Totals } from '../economics/MoneyView';
 import { ExposureView } from '../planning/ExposureView';
 import type { Schemas } from '../lib/api';
@@ -141,12 +142,12 @@ function Asked({ request }: { request: Request }) {
 }
 
 function ReachSummary({ number }: { number: string }) {
-  const reach = useInfiniteQuery(queries.reach(number, ''));
+  const reach = useInfiniteQuery(queries.reach(number, '', true));
   return (
     <Part title="What it reaches">
       <Loading query={reach}>
         {({ pages }) => {
-          const decided = pages.flatMap((page) => page.rows).filter((row) => row.decision !== null);
+          const decided = pages.flatMap((page) => page.rows);
           return (
             <>
               <p className="flex flex-wrap gap-x-4">
@@ -231,13 +232,20 @@ function MoneySummary({ number }: { number: string }) {
                 </li>
               ))}
               {page.one_time
-                .filter((row) => row.item === '')
+                .filter((row) => row.figure != null)
                 .map((row) => (
-                  <li key={row.what}>
-                    {row.what}: {amount(row.amount)}
+                  <li key={`${row.item} ${row.what}`}>
+                    {row.item !== '' && <span className="font-mono">{row.item}</span>} {row.what}: {amount(row.amount)}
                   </li>
                 ))}
             </ul>
+            <DataTable
+              label="By item"
+              rows={page.by_item}
+              columns={moneyByItem}
+              keyOf={(row) => row.item}
+              empty="No item is affected."
+            />
             <Link to={`/changes/${number}/money`} className="no-print text-accent underline">
               All of it, and what is assumed
             </Link>

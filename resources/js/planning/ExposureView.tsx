@@ -50,7 +50,8 @@ export function ExposureView({ items }: { items: string[] }) {
     <div>
       <h3 className="mb-1">Exposure</h3>
       <Loading query={exposure}>
-        {(rows) => {
+        {({ items: rows, strangers }) => {
+          const unknown = rows.filter((row) => !row.known).map((row) => row.item);
           const fault = rows.find((row) => row.fault !== null);
           const lines = rows.flatMap((row) => row.rows.map((line) => ({ ...line, item: row.item })));
           return (
@@ -64,6 +65,14 @@ export function ExposureView({ items }: { items: string[] }) {
                   <button type="button" className="underline" onClick={() => void exposure.refetch()}>
                     Ask again
                   </button>
+                </Notice>
+              )}
+              {unknown.length > 0 && (
+                <p className="text-soft">Planning does not have {unknown.join(', ')} among its items.</p>
+              )}
+              {strangers.length > 0 && (
+                <Notice look="warn">
+                  Planning also told of {strangers.join(', ')}, which nobody asked about: left out.
                 </Notice>
               )}
               <Totals rows={rows} />
@@ -123,7 +132,7 @@ function Totals({ rows }: { rows: Exposure[] }) {
                       <span className="text-sm text-soft"> in {total.rows}</span>
                     </>
                   ) : (
-                    <span className="text-soft">none</span>
+                    <span className="text-soft">{row.known ? 'none' : 'not known'}</span>
                   )}
                 </td>
               );

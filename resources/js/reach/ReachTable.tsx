@@ -163,7 +163,12 @@ function Decide({ number, rows, onDone }: { number: string; rows: Row[]; onDone:
       told(
         api.POST('/api/requests/{number}/reach', {
           params: { path: { number } },
-          body: { rows: rows.map((row) => ({ subject: row.subject, number: row.number })), taken, reason },
+          body: {
+            subjects: rows.map((row) => row.subject),
+            taken,
+            reason,
+            seen: rows.flatMap((row) => (row.decision === null ? [] : [row.decision.id])),
+          },
         }),
       ),
     onDone,

@@ -1,7 +1,57 @@
 import { describe, expect, it } from 'vitest';
-import { COLUMN, layered, through } from './layers';
+import { COLUMN, columnsOf, layered, NARROW, through } from './layers';
+
+describe('columnsOf', () => {
+  it('puts everything behind all that it uses, however short the way is', () => {
+    // 0 and 1 are affected; 2 uses 1, and 0 uses 2; 3 uses 0.
+    const edges = [
+      [1, 2],
+      [2, 0],
+      [0, 3],
+    ];
+    expect(columnsOf([0, 0, 1, 1], edges)).toEqual([2, 0, 1, 3]);
+  });
+
+  it('leads every line forward, in any structure without a loop', () => {
+    let seed = 7;
+    const random = (below: number) => {
+      seed = (seed * 1103515245 + 12345) % 2147483648;
+      return seed % below;
+    };
+    for (let run = 0; run < 30; run++) {
+      const count = 5 + random(60);
+      const edges = Array.from({ length: count * 2 }, () => [random(count), random(count)]).filter(
+        ([from = 0, to = 0]) => from < to,
+      );
+      const columns = columnsOf(
+        Array.from({ length: count }, () => 0),
+        edges,
+      );
+      for (const [from = 0, to = 0] of edges) expect(columns[from]).toBeLessThan(columns[to] ?? 0);
+    }
+  });
+
+  it('ends where something contains itself', () => {
+    const columns = columnsOf(
+      [0, 1, 2],
+      [
+        [0, 1],
+        [1, 2],
+        [2, 1],
+      ],
+    );
+    expect(columns.length).toBe(3);
+  });
+});
 
 describe('layered', () => {
+  it('spreads few columns over the width that there is', () => {
+    const edges = [[0, 1]];
+    expect(layered([0, 1], edges, 1000).places[1]?.x).toBe(500);
+    expect(layered([0, 1], edges, 2 * NARROW).places[1]?.x).toBe(NARROW);
+    expect(layered([0, 1], edges, 100).places[1]?.x).toBe(COLUMN);
+  });
+
   it('puts each level in a column of its own and no two nodes in one place', () => {
     const levels = [0, 1, 1, 1, 2, 3, 3];
     const { places } = layered(levels, [

@@ -4,18 +4,58 @@ export interface Placed {
   y: number;
 }
 
+/** Widths of a column: as it is where many are looked at by scrolling, and the least at which all may stand side by side. */
 export const COLUMN = 230;
+export const NARROW = 190;
+/** Heights of a row: one line of text, or two where there are few. */
 export const ROW = 20;
+export const TALL = 52;
+const FEW = 12;
 const SWEEPS = 4;
 
 /**
- * @param levels  level of each node
- * @param edges   from a node to one of a higher level, by their places
+ * The column of each node: one behind the last of all that it uses, so that every line leads forward. What contains itself,
+ * and all above it, has no such column and stands where its level says.
+ *
+ * @param levels  shortest way of each node from what is affected
+ * @param edges   from a node to one that uses it, by their places
  */
-export function layered(levels: number[], edges: number[][]): { places: Placed[]; width: number; height: number } {
-  const full = [...new Set(levels)]
+export function columnsOf(levels: number[], edges: number[][]): number[] {
+  const users: number[][] = levels.map(() => []);
+  const waiting = levels.map(() => 0);
+  for (const [from = 0, to = 0] of edges) {
+    users[from]?.push(to);
+    waiting[to] = (waiting[to] ?? 0) + 1;
+  }
+  const columns = [...levels];
+  const ready = levels.flatMap((_, node) => (waiting[node] === 0 ? [node] : []));
+  for (let i = 0; i < ready.length; i++) {
+    const node = ready[i] ?? 0;
+    for (const user of users[node] ?? []) {
+      columns[user] = Math.max(columns[user] ?? 0, (columns[node] ?? 0) + 1);
+      waiting[user] = (waiting[user] ?? 0) - 1;
+      if (waiting[user] === 0) ready.push(user);
+    }
+  }
+  return columns;
+}
+
+/**
+ * @param levels  shortest way of each node from what is affected
+ * @param edges   from a node to one that uses it, by their places
+ * @param width   that there is: few columns are spread over all of it
+ */
+export function layered(
+  levels: number[],
+  edges: number[][],
+  width = 0,
+): { places: Placed[]; across: number; few: boolean; width: number; height: number } {
+  const columns = columnsOf(levels, edges);
+  const full = [...new Set(columns)]
     .sort((a, b) => a - b)
-    .map((level) => levels.flatMap((one, node) => (one === level ? [node] : [])));
+    .map((one) => columns.flatMap((column, node) => (column === one ? [node] : [])));
+  const share = Math.floor(width / full.length);
+  const across = share >= NARROW ? share : COLUMN;
   const neighbours: number[][] = levels.map(() => []);
   for (const [a = 0, b = 0] of edges) {
     neighbours[a]?.push(b);
@@ -46,17 +86,17 @@ export function layered(levels: number[], edges: number[][]): { places: Placed[]
     }
   }
   const tallest = Math.max(1, ...full.map((nodes) => nodes.length));
-  // Few are given room.
-  const pitch = tallest <= 20 ? ROW * 1.8 : ROW;
+  const few = tallest <= FEW;
+  const pitch = few ? TALL : ROW;
   const places: Placed[] = [];
   full.forEach((nodes, index) => {
     const gap = nodes.length === 1 ? 0 : ((tallest - 1) * pitch) / (nodes.length - 1);
     // Short columns are spread, but not so far that they read as single rows.
     const step = nodes.length === 1 ? 0 : Math.min(gap, pitch * 4);
     const top = ((tallest - 1) * pitch - step * (nodes.length - 1)) / 2;
-    nodes.forEach((node, row) => (places[node] = { x: index * COLUMN, y: top + row * step }));
+    nodes.forEach((node, row) => (places[node] = { x: index * across, y: top + row * step }));
   });
-  return { places, width: full.length * COLUMN, height: tallest * pitch };
+  return { places, across, few, width: full.length * across, height: tallest * pitch };
 }
 
 /** All nodes that a way through one node goes through, it included. */

@@ -115,7 +115,9 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
             </section>
           )}
           <details>
-            <summary className="cursor-pointer text-accent">Who did what, {page.ledger.length} entries</summary>
+            <summary className="cursor-pointer text-accent">
+              Who did what, {page.ledger.length === 1 ? 'one entry' : `${page.ledger.length} entries`}
+            </summary>
             <LedgerTable rows={page.ledger} />
           </details>
         </div>

@@ -56,7 +56,10 @@ export function CategoryForm({ category, categories, onDone }: Props) {
   );
   const ask = (at: number, change: Partial<Schemas['AskedAttribute']>) =>
     setRule({ ...rule, attributes: rule.attributes.map((one, i) => (i === at ? { ...one, ...change } : one)) });
-  const shown = rule.attributes.flatMap((_, at) => [`attributes.${at}.label`, `attributes.${at}.required`]);
+  const shown = [
+    ...rule.attributes.flatMap((_, at) => [`attributes.${at}.label`, `attributes.${at}.required`]),
+    ...rule.dispositions.map((_, at) => `dispositions.${at}.per_unit`),
+  ];
   return (
     <form
       aria-label={`Settings of ${category.name}`}

@@ -1,3 +1,5 @@
+import { useQuery } from '@tanstack/react-query';
+import { queries } from '../lib/queries';
 import { Button } from './Button';
 import { ItemPicker } from './ItemPicker';
 import { ItemNumber } from './Num';
@@ -19,9 +21,9 @@ export function ItemList({ label, numbers, error, onChange }: Props) {
           {numbers.map((number) => (
             <li
               key={number}
-              className="flex items-center justify-between border-t border-rule px-2 py-0.5 first:border-t-0"
+              className="flex items-center justify-between gap-3 border-t border-rule px-2 py-0.5 first:border-t-0"
             >
-              <ItemNumber number={number} />
+              <Named number={number} />
               <Button
                 look="quiet"
                 aria-label={`Take off ${number}`}
@@ -41,5 +43,17 @@ export function ItemList({ label, numbers, error, onChange }: Props) {
       />
       {error !== undefined && <p className="mt-0.5 text-sm text-alarm">▸ {error}</p>}
     </section>
+  );
+}
+
+/** An item by its number, as it comes from an address or a draft, with its title as soon as that is known. */
+function Named({ number }: { number: string }) {
+  const item = useQuery({ ...queries.item(number), retry: false });
+  return (
+    <span className="flex min-w-0 items-baseline gap-3">
+      <ItemNumber number={number} />
+      {item.data && <span className="truncate">{item.data.item.title}</span>}
+      {item.isError && <span className="text-sm text-alarm">▸ There is no such item.</span>}
+    </span>
   );
 }

@@ -174,6 +174,17 @@ final readonly class Screen
         return $this;
     }
 
+    /** What a link leads to, as a file of this machine. */
+    public function download(string $path): string
+    {
+        $content = $this->driver->executeAsyncScript("const done = arguments[arguments.length - 1];
+            fetch(arguments[0]).then((answer) => answer.blob()).then((blob) => { const reader = new FileReader(); reader.onload = () => done(reader.result.split(',')[1]); reader.readAsDataURL(blob); });", [$path]);
+        $file = (string) tempnam(sys_get_temp_dir(), 'download-');
+        file_put_contents($file, base64_decode((string) $content, true));
+
+        return $file;
+    }
+
     public function keys(string ...$keys): self
     {
         $this->driver->getKeyboard()->sendKeys(array_values($keys));

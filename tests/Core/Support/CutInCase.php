@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Support;
 
+use Orthotaxis\Core\CutIn\Expediting;
 use Orthotaxis\Core\CutIn\OpenOrder;
 use Orthotaxis\Core\CutIn\Pair;
 use Orthotaxis\Core\CutIn\Part;
@@ -24,9 +25,9 @@ final class CutInCase
     }
 
     /** @param  list<int>  $demand  pieces a day */
-    public static function pair(Part $old, Part $new, array $demand, int $ratio = Quantity::ONE): Pair
+    public static function pair(Part $old, Part $new, array $demand, int $ratio = Quantity::ONE, ?Expediting $expediting = null): Pair
     {
-        return new Pair($old, $new, array_map(static fn (int $pieces): int => $pieces * Quantity::ONE, $demand), $ratio);
+        return new Pair($old, $new, array_map(static fn (int $pieces): int => $pieces * Quantity::ONE, $demand), $ratio, $expediting);
     }
 
     public static function money(int $whole): Money
@@ -42,7 +43,9 @@ final class CutInCase
         $new = self::part('NEW', $random->getInt(0, 1) * $random->getInt(0, 40), $receipts(), $random->getInt(1, 20), 0, $random->getInt(0, 15), $random->getInt(0, 12));
         $demand = array_map(static fn (): int => $random->getInt(0, 5), range(1, $days));
 
-        return [self::pair($old, $new, $demand, $random->getInt(1, 3) * 500_000), array_map(static function (int $i) use ($random): OpenOrder {
+        $expediting = $random->getInt(0, 1) === 0 ? null : new Expediting($random->getInt(1, 15), self::money($random->getInt(0, 60)));
+
+        return [self::pair($old, $new, $demand, $random->getInt(1, 3) * 500_000, $expediting), array_map(static function (int $i) use ($random): OpenOrder {
             $first = $random->getInt(-5, 25);
 
             return new OpenOrder("W{$i}", $first, $first + $random->getInt(0, 12));

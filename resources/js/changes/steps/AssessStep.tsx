@@ -48,6 +48,7 @@ function Pages({ request, several }: { request: Request; several: boolean }) {
         reach: 'All that it reaches',
         money: 'Dispositions and money',
         'cut-in': 'Plan the day to cut in',
+        forms: 'Forms for people outside',
         decision: 'Page for the decision',
       }).map(([page, name]) => (
         <Link

@@ -2,6 +2,7 @@ import { useId } from 'react';
 import { api, told } from '../../lib/api';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
+import { FileInput } from '../../ui/FileInput';
 
 interface Props {
   /** The file that is compared now, by its id; empty for none. */
@@ -30,16 +31,7 @@ export function FileOfSide({ name, error, onSet }: Props) {
           <label htmlFor={id} className="text-soft">
             or as in a file
           </label>
-          <input
-            id={id}
-            type="file"
-            accept=".csv,.xlsx,.json,.txt,.stp,.step"
-            className="file:mr-3 file:h-7 file:rounded-xs file:border file:border-solid file:border-strong file:bg-sheet file:px-2"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) bring.mutate(file);
-            }}
-          />
+          <FileInput id={id} accept=".csv,.xlsx,.json,.txt,.stp,.step" onFile={bring.mutate} />
         </>
       ) : (
         <>

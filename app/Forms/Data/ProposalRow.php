@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Forms\Data;
+
+use App\People\Role;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Assessment\Discipline;
+use Orthotaxis\Core\Form\Proposal;
+use Orthotaxis\Core\Form\TagUse;
+
+/** One thing that taking a form in would do. */
+#[OA\Schema]
+final readonly class ProposalRow
+{
+    public function __construct(
+        #[OA\Property] public string $tag,
+        #[OA\Property] public string $label,
+        #[OA\Property(enum: TagUse::class)] public string $use,
+        #[OA\Property(description: 'of a field, as it is now')] public string $before,
+        #[OA\Property(description: 'the new value, the finding, the question')] public string $after,
+        #[OA\Property(description: 'that a question is about')] public string $item,
+        #[OA\Property(enum: Discipline::class, nullable: true)] public ?string $function,
+        #[OA\Property(description: 'whom a question is put to')] public ?string $asked,
+        #[OA\Property] public ?string $due_on,
+        #[OA\Property(description: 'why it cannot be taken in')] public ?string $fault,
+    ) {}
+
+    /** @param  array<string, string>  $names  of people, by sign-in name */
+    public static function of(Proposal $proposal, array $names): self
+    {
+        $to = $proposal->question?->to;
+
+        return new self(
+            $proposal->tag, $proposal->label, $proposal->use->value, $proposal->before, $proposal->use === TagUse::Attachment ? '' : $proposal->after, $proposal->item,
+            $proposal->question?->function->value, $to === null ? null : Role::tryFrom($to)?->label() ?? $names[$to] ?? $to,
+            $proposal->due?->__toString(), $proposal->fault,
+        );
+    }
+}

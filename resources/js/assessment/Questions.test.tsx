@@ -1,0 +1,152 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { request, tube } from '../testing/make';
+import { Refused, server } from '../testing/server';
+import { choose, mira, show, vera } from '../testing/show';
+import { Questions } from './Questions';
+
+type Question = Schemas['QuestionRow'];
+
+const question = (id: number, more: Partial<Question> = {}): Question => ({
+  id,
+  item: '200-0040',
+  function: 'purchasing',
+  topic: 'stock',
+  text: 'From when can it be had?',
+  asked: 'Buyer',
+  asked_by: 'Mira Okafor',
+  due_on: '2026-11-28',
+  state: 'waiting',
+  overdue: false,
+  mine: false,
+  answer: '',
+  one_time: null,
+  recurring: null,
+  answered_by: null,
+  answered_at: null,
+  version: 0,
+  file: null,
+  ...more,
+});
+
+const standing = (by: string[], word: Schemas['StandingOfFunction']['standing']) => ({
+  function: 'purchasing' as const,
+  standing: word,
+  by,
+});
+
+function asked(questions: Question[], grid: Schemas['AssessmentPage']['grid'] = []) {
+  server.on('GET /api/requests/ECR-00096/questions', { grid, questions });
+  server.on('GET /api/people', [
+    { login: 'nils.aarden', name: 'Nils Aarden', roles: ['quality'] },
+    { login: 'petra.quist', name: 'Petra Quist', roles: ['buyer'] },
+  ]);
+}
+
+describe('questions to specialists', () => {
+  it('stand in a grid by item and function, told by a word and not by colour alone', async () => {
+    asked([], [{ item: tube, functions: [standing(['Petra Quist'], 'overdue')] }]);
+    await show(<Questions request={request()} />);
+    const cell = await screen.findByText(/overdue/);
+    expect(cell.textContent).toContain('Petra Quist');
+    expect(within(screen.getByRole('table')).getByRole('rowheader').textContent).toContain('200-0040');
+  });
+
+  it('tell what was answered, with its costs, and that there is no effect', async () => {
+    asked([
+      question(1, {
+        state: 'answered',
+        answer: 'From March.',
+        one_time: '1200.00',
+        recurring: '-0.35',
+        answered_by: 'Petra Quist',
+        answered_at: '2026-11-24T10:00:00+00:00',
+      }),
+      question(2, { state: 'no_effect', answered_by: 'Nils Aarden', answered_at: '2026-11-24T10:00:00+00:00' }),
+    ]);
+    await show(<Questions request={request()} />);
+    const [first, second] = await screen.findAllByRole('listitem');
+    expect(first?.textContent).toContain('From March. One time 1\u2009200.00. Recurring −0.35 a unit.');
+    expect(second?.textContent).toContain('No effect.');
+  });
+
+  it('are asked by the coordinator, about one or more items, of a person or a group', async () => {
+    asked([]);
+    const user = await show(<Questions request={request()} />);
+    await user.click(await screen.findByRole('button', { name: 'Ask a question' }));
+    await user.click(screen.getByRole('checkbox', { name: /200-0010/ }));
+    await choose(user, 'Function', 'Quality');
+    await choose(user, 'Whom', 'Nils Aarden');
+    await choose(user, 'What', 'Does a certificate have to follow?');
+    expect(screen.getByLabelText<HTMLTextAreaElement>('Question').value).toBe('Does a certificate have to follow?');
+    server.on('POST /api/requests/ECR-00096/questions', new Refused(422, 'No.', { due_on: ['Choose a day.'] }));
+    await user.click(screen.getByRole('button', { name: 'Ask' }));
+    expect(await screen.findByText(/Choose a day/)).toBeTruthy();
+    server.on('POST /api/requests/ECR-00096/questions', { grid: [], questions: [question(9)] });
+    await user.type(screen.getByLabelText('By the day'), '2026-12-01');
+    await user.click(screen.getByRole('button', { name: 'Ask' }));
+    await waitFor(() => expect(screen.queryByRole('form', { name: 'Ask a question' })).toBeNull());
+    expect(server.asked('POST /api/requests/ECR-00096/questions')[1]?.body).toEqual({
+      items: ['200-0040', '200-0010'],
+      topic: 'certificate',
+      function: 'quality',
+      to: 'nils.aarden',
+      text: 'Does a certificate have to follow?',
+      due_on: '2026-12-01',
+    });
+  });
+
+  it('keep a question that was written when another topic is chosen', async () => {
+    asked([]);
+    const user = await show(<Questions request={request()} />);
+    await user.click(await screen.findByRole('button', { name: 'Ask a question' }));
+    await user.clear(screen.getByLabelText('Question'));
+    await user.type(screen.getByLabelText('Question'), 'My own words');
+    await choose(user, 'What', 'Does a certificate have to follow?');
+    expect(screen.getByLabelText<HTMLTextAreaElement>('Question').value).toBe('My own words');
+  });
+
+  it('are answered by whom they are put to, and nobody else', async () => {
+    asked([question(1, { mine: true }), question(2)]);
+    const user = await show(<Questions request={request()} />, { as: vera });
+    expect((await screen.findAllByRole('form')).length).toBe(1);
+    const append = vi.spyOn(FormData.prototype, 'append');
+    server.on('POST /api/questions/1/answer', { grid: [], questions: [] });
+    await user.type(screen.getByLabelText('Your answer'), 'From March.');
+    await user.type(screen.getByLabelText('Costs once'), '1200');
+    await user.click(screen.getByRole('button', { name: 'Answer' }));
+    await waitFor(() => expect(server.asked('POST /api/questions/1/answer').length).toBe(1));
+    expect(append.mock.calls).toEqual([
+      ['answer', 'From March.'],
+      ['one_time', '1200'],
+      ['recurring', ''],
+      ['no_effect', '0'],
+      ['seen', '0'],
+    ]);
+    append.mockRestore();
+  });
+
+  it('keep an answer that is half written', async () => {
+    localStorage.setItem('draft:question 1', JSON.stringify({ answer: 'Half an answer' }));
+    asked([question(1, { mine: true })]);
+    await show(<Questions request={request()} />, { as: vera });
+    expect((await screen.findByLabelText<HTMLTextAreaElement>('Your answer')).value).toBe('Half an answer');
+  });
+
+  it('are withdrawn as long as nobody answered', async () => {
+    asked([question(1), question(2, { state: 'answered', item: '200-0010' })]);
+    const user = await show(<Questions request={request()} />, { as: mira });
+    server.on('DELETE /api/questions/1', { grid: [], questions: [] });
+    await user.click(await screen.findByRole('button', { name: 'Withdraw the question about 200-0040' }));
+    await waitFor(() => expect(server.asked('DELETE /api/questions/1').length).toBe(1));
+    expect(screen.queryByRole('button', { name: 'Withdraw the question about 200-0010' })).toBeNull();
+  });
+
+  it('are closed with the request', async () => {
+    asked([question(1, { mine: true })]);
+    await show(<Questions request={request({ state: 'rejected' })} />);
+    expect(await screen.findByText('From when can it be had?')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});

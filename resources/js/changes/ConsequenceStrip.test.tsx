@@ -1,0 +1,103 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { server } from '../testing/server';
+import { show } from '../testing/show';
+import { ConsequenceStrip } from './ConsequenceStrip';
+
+const meaning: Schemas['Consequences'] = {
+  lines: 3,
+  items_above: ['200-0001', '210-0100'],
+  products: [
+    { product: '100-0012', title: 'Heron 12', difference: '0.00' },
+    { product: '100-0024', title: 'Heron 24', difference: '1.40' },
+  ],
+  without_cost: [],
+  currency: 'EUR',
+  affected: ['200-0010'],
+  collisions: [{ order: 'ECO-00086', title: 'Regulator', state: 'revising', items: ['200-0010'] }],
+  checks: [
+    { name: 'signer', met: false, reason: 'Name who signs.', place: 'order' },
+    { name: 'date', met: true, reason: '', place: 'order' },
+  ],
+};
+const document = (kind: Schemas['SupplyRow']['kind'], name: string): Schemas['SupplyRow'] => ({
+  kind,
+  document: name,
+  revision: 'E',
+  quantity: '30',
+  unit: 'pc',
+  value: '7860.00',
+  due: '2026-12-02',
+  place: 'Weir',
+  status: 'started',
+  serial: '',
+  page: '',
+});
+
+async function strip(more: Partial<Schemas['Consequences']> = {}) {
+  server.on('GET /api/orders/ECO-00090/consequences', { ...meaning, ...more }).on('GET /api/exposure', {
+    items: [
+      {
+        item: '200-0010',
+        fetched_at: null,
+        known: true,
+        fault: null,
+        value: '0.00',
+        currency: 'EUR',
+        totals: [],
+        rows: [document('stock', 'LOT-1'), document('work_order', 'WO-18572')],
+      },
+    ],
+    strangers: [],
+  });
+  const user = await show(<ConsequenceStrip order="ECO-00090" />);
+  await waitFor(() => expect(figure('open documents')).toBe('1open documents'));
+  return user;
+}
+
+const figure = (label: string) => screen.getByText(label).closest('button')?.textContent;
+
+describe('what the edits of an order mean', () => {
+  it('is always in sight: lines, items above, products, cost, documents, collisions, what is missing', async () => {
+    await strip();
+    expect(figure('lines differ')).toBe('3lines differ');
+    expect(figure('items above')).toBe('2items above');
+    expect(figure('EUR a product')).toBe('+1.40EUR a product');
+    expect(figure('other order collides')).toBe('1other order collides');
+    expect(figure('missing for the next step')).toBe('1missing for the next step');
+  });
+
+  it('counts open documents, and not what lies on the shelf', async () => {
+    const user = await strip();
+    expect(figure('open documents')).toBe('1open documents');
+    await user.click(screen.getByText('open documents'));
+    const strip_ = screen.getByRole('complementary', { name: 'Consequences' });
+    expect(within(strip_).getByText(/WO-18572: 30 pc of 200-0010, revision E, 7 860\.00/)).toBeTruthy();
+    expect(within(strip_).queryByText(/LOT-1/)).toBeNull();
+  });
+
+  it('opens each figure into its rows, one at a time', async () => {
+    const user = await strip();
+    await user.click(screen.getByText('missing for the next step'));
+    expect(screen.getByText('Name who signs.')).toBeTruthy();
+    await user.click(screen.getByText('other order collides'));
+    expect(screen.queryByText('Name who signs.')).toBeNull();
+    expect(screen.getByRole('link', { name: 'ECO-00086' })).toBeTruthy();
+    await user.click(screen.getByText('other order collides', { selector: 'button *' }));
+    expect(screen.queryByRole('link', { name: 'ECO-00086' })).toBeNull();
+  });
+
+  it('says that a cost is known in part only', async () => {
+    await strip({ without_cost: ['200-0099'] });
+    expect(screen.getByText('EUR a product, in part')).toBeTruthy();
+  });
+
+  it('says that nothing is edited, and that nothing is missing', async () => {
+    const user = await strip({ lines: 0, checks: [], collisions: [], products: [] });
+    await user.click(screen.getByText('lines differ'));
+    expect(screen.getByText('Nothing is edited yet.')).toBeTruthy();
+    await user.click(screen.getByText('missing for the next step'));
+    expect(screen.getByText('Nothing is missing.')).toBeTruthy();
+  });
+});

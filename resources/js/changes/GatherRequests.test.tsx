@@ -1,0 +1,84 @@
+import { screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { change, report, request } from '../testing/make';
+import { Refused, server } from '../testing/server';
+import { address, choose, show, vera } from '../testing/show';
+import { GatherRequests } from './GatherRequests';
+
+const open = () =>
+  server.on('GET /api/changes', [
+    change('ECR-00096', 'Pump tube wears out early'),
+    change('ECR-00095', 'Second source'),
+    change('ECR-00094', 'Display fades', { state: 'approved' }),
+    change('ECO-00089', 'Strainer'),
+  ]);
+
+describe('gathering and splitting requests', () => {
+  it('offers only requests that are not decided, and not itself', async () => {
+    open();
+    const user = await show(<GatherRequests request={request()} />);
+    await user.click(screen.getByText('Gather with another request, or split'));
+    await waitFor(() => expect(server.asked('GET /api/changes').length).toBe(1));
+    await user.click(screen.getByRole('combobox', { name: 'Request to gather into ECR-00096' }));
+    expect((await screen.findAllByRole('option')).map((one) => one.textContent)).toEqual(['ECR-00095 Second source']);
+  });
+
+  it('gathers one in with the version that was seen', async () => {
+    open();
+    const user = await show(<GatherRequests request={request()} />);
+    await user.click(screen.getByText('Gather with another request, or split'));
+    await choose(user, 'Request to gather into ECR-00096', 'ECR-00095 Second source');
+    server.on('POST /api/requests/ECR-00096/gathering', {});
+    await user.click(screen.getByRole('button', { name: 'Gather it in' }));
+    await waitFor(() =>
+      expect(server.asked('POST /api/requests/ECR-00096/gathering')[0]?.body).toEqual({
+        requests: ['ECR-00095'],
+        version: 3,
+      }),
+    );
+  });
+
+  it('splits some items off into a new request and goes there', async () => {
+    open();
+    const user = await show(<GatherRequests request={request({ reports: [report('PR-00001', 'Torn')] })} />);
+    await user.click(screen.getByText('Gather with another request, or split'));
+    server.on('POST /api/requests/ECR-00096/split', new Refused(422, 'No.', { items: ['One has to stay.'] }));
+    await user.click(screen.getByRole('checkbox', { name: '200-0010' }));
+    await user.click(screen.getByRole('button', { name: 'Split it off' }));
+    expect(await screen.findByText(/One has to stay/)).toBeTruthy();
+    server.on('POST /api/requests/ECR-00096/split', { number: 'ECR-00101' });
+    await user.type(screen.getByLabelText('Title of the new request'), 'Roller gap');
+    await user.click(screen.getByRole('checkbox', { name: 'PR-00001' }));
+    await user.click(screen.getByRole('button', { name: 'Split it off' }));
+    await waitFor(() => expect(address()).toBe('/changes/ECR-00101'));
+    expect(server.asked('POST /api/requests/ECR-00096/split')[1]?.body).toEqual({
+      title: 'Roller gap',
+      items: ['200-0010'],
+      reports: ['PR-00001'],
+      version: 3,
+    });
+  });
+
+  it('cannot split what has one item only', async () => {
+    open();
+    await show(<GatherRequests request={request({ items: request().items.slice(0, 1) })} />);
+    expect(screen.queryByRole('button', { name: 'Split it off', hidden: true })).toBeNull();
+  });
+
+  it('takes one out again that was gathered', async () => {
+    const user = await show(<GatherRequests request={request({ state: 'gathered' })} />);
+    server.on('POST /api/requests/ECR-00096/apart', {});
+    await user.click(screen.getByRole('button', { name: 'Take it out again' }));
+    await waitFor(() => expect(server.asked('POST /api/requests/ECR-00096/apart').length).toBe(1));
+  });
+
+  it('is nothing for who only reads, nor once it is decided', async () => {
+    await show(<GatherRequests request={request()} />, { as: vera });
+    expect(screen.queryByText(/Gather/)).toBeNull();
+  });
+
+  it('is nothing once it is decided', async () => {
+    await show(<GatherRequests request={request({ state: 'approved' })} />);
+    expect(screen.queryByText(/Gather/)).toBeNull();
+  });
+});

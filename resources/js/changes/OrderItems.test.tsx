@@ -1,0 +1,93 @@
+import { screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { head, item, tube } from '../testing/make';
+import { Refused, server } from '../testing/server';
+import { choose, show } from '../testing/show';
+import { OrderItems } from './OrderItems';
+
+const on = (of: typeof tube, more: Partial<Schemas['OrderItemData']> = {}): Schemas['OrderItemData'] => ({
+  item: of,
+  outcome: 'revise',
+  disposition: null,
+  base: 'A',
+  becomes: 'B',
+  moved_on: false,
+  changes: 0,
+  ...more,
+});
+const order = (items: Schemas['OrderItemData'][]): Schemas['OrderData'] => ({
+  number: 'ECO-00090',
+  title: 'Thicker tube',
+  description: '',
+  priority: 'critical',
+  state: 'planning',
+  effective_on: null,
+  author: 'Mira Okafor',
+  editor: null,
+  editor_name: null,
+  signer: null,
+  signer_name: null,
+  raised_at: '2026-11-25T08:00:00+00:00',
+  sent_to_review_at: null,
+  released_at: null,
+  closed_at: null,
+  version: 4,
+  digest: '',
+  items,
+  checks: [],
+  signatures: [],
+  requests: ['ECR-00096'],
+});
+const PUT = 'PUT /api/orders/ECO-00090/items/200-0040';
+
+describe('the items of an order', () => {
+  it('tell what each becomes', async () => {
+    await show(<OrderItems order={order([on(tube), on(head, { outcome: 'keep', becomes: null })])} editable={false} />);
+    const [, first, second] = screen.getAllByRole('row');
+    expect(first?.textContent).toContain('Gets a new revisionA → Bnot decided');
+    expect(second?.textContent).toContain('Stays as it is');
+    expect(screen.queryByRole('combobox')).toBeNull();
+  });
+
+  it('are decided on at once, with the version that was seen', async () => {
+    const user = await show(<OrderItems order={order([on(tube)])} editable />);
+    server.on(PUT, {});
+    await choose(user, 'Existing stock of 200-0040', 'Use up');
+    await waitFor(() =>
+      expect(server.asked(PUT)[0]?.body).toEqual({ outcome: 'revise', disposition: 'use_up', version: 4 }),
+    );
+    await choose(user, 'What becomes of 200-0040', 'Stays as it is');
+    await waitFor(() => expect(server.asked(PUT)[1]?.body).toMatchObject({ outcome: 'keep' }));
+  });
+
+  it('have no stock to decide on where nothing was ever released', async () => {
+    await show(
+      <OrderItems order={order([on(item('200-0099', 'New clamp'), { base: null, becomes: 'A' })])} editable />,
+    );
+    expect(screen.getByText('nothing exists yet')).toBeTruthy();
+    expect(screen.getByText('first release', { exact: false })).toBeTruthy();
+    expect(screen.queryByRole('combobox', { name: /Existing stock/ })).toBeNull();
+  });
+
+  it('say which other order revises one of them too', async () => {
+    const shared = item('200-0010', 'Pump head', { being_revised_by: ['ECO-00086', 'ECO-00090'] });
+    await show(<OrderItems order={order([on(shared)])} editable={false} />);
+    expect(screen.getByText(/being revised, ECO-00086/).textContent).not.toContain('ECO-00090');
+  });
+
+  it('are named and taken off; a refusal is told', async () => {
+    const user = await show(<OrderItems order={order([on(tube)])} editable />);
+    server
+      .on('GET /api/items', [head])
+      .on('PUT /api/orders/ECO-00090/items/200-0010', new Refused(422, 'No.', { item: ['It is a document.'] }));
+    await user.type(screen.getByRole('combobox', { name: 'Name another item' }), 'head');
+    await user.click(await screen.findByRole('option'));
+    expect((await screen.findByRole('alert')).textContent).toContain('It is a document.');
+    server.on('DELETE /api/orders/ECO-00090/items/200-0040', {});
+    await user.click(screen.getByRole('button', { name: 'Take off 200-0040' }));
+    await waitFor(() =>
+      expect(server.asked('DELETE /api/orders/ECO-00090/items/200-0040')[0]?.body).toEqual({ version: 4 }),
+    );
+  });
+});

@@ -1,0 +1,219 @@
+import { useQuery } from '@tanstack/react-query';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { queries } from '../lib/queries';
+import { head, item, line, tube } from '../testing/make';
+import { Refused, server, type Call } from '../testing/server';
+import { show } from '../testing/show';
+import { RedlineGrid } from './RedlineGrid';
+import { useRedline, type Redline, type RedlineRow } from './useRedline';
+
+const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
+const row = (find: number, of: typeof tube, more: Partial<RedlineRow> = {}): RedlineRow => ({
+  key: `line-${find}`,
+  mark: 'unchanged',
+  before: line(find, of.number),
+  after: line(find, of.number),
+  fields: [],
+  was_item: of,
+  item: of,
+  edited_by: null,
+  edited_at: null,
+  ...more,
+});
+const redline: Redline = {
+  order: 'ECO-00090',
+  order_title: 'Thicker tube',
+  state: 'revising',
+  item: head,
+  base: 'E',
+  becomes: 'F',
+  moved_on: false,
+  may_edit: true,
+  seen: 7,
+  can_undo: false,
+  can_redo: false,
+  rows: [row(50, tube), row(60, clamp)],
+  working: 'F.1',
+  iterations: [],
+};
+const PAGE = '/api/orders/ECO-00090/items/200-0010/redline';
+const EDITS = 'POST /api/orders/ECO-00090/items/200-0010/edits';
+
+function Harness({ only = false }: { only?: boolean }) {
+  const page = useQuery(queries.redline('ECO-00090', '200-0010'));
+  return page.data ? <Grid redline={page.data} only={only} /> : null;
+}
+
+function Grid({ redline: shown, only }: { redline: Redline; only: boolean }) {
+  const { edit } = useRedline(shown);
+  return <RedlineGrid redline={shown} edit={edit} only={only} wide={false} />;
+}
+
+async function grid(shown = redline, only = false) {
+  server.on(`GET ${PAGE}`, shown).on(EDITS, shown);
+  const user = await show(<Harness only={only} />);
+  await screen.findByRole('grid');
+  return user;
+}
+
+const cell = (rowAt: number, columnAt: number) =>
+  within(screen.getAllByRole('row')[rowAt + 1] ?? document.body).getAllByRole('gridcell')[columnAt] ?? document.body;
+const QUANTITY = 2;
+const bodyOf = (call: Call | undefined) => call?.body;
+
+describe('before and after in one table', () => {
+  it('is walked as a spreadsheet: one cell takes the tab, arrows, Home and End move', async () => {
+    const user = await grid();
+    expect(screen.getAllByRole('gridcell').filter((one) => one.tabIndex === 0).length).toBe(1);
+    cell(0, 0).focus();
+    await user.keyboard('{ArrowRight}{ArrowDown}');
+    expect(document.activeElement).toBe(cell(1, 1));
+    await user.keyboard('{End}');
+    expect(document.activeElement).toBe(cell(1, 5));
+    await user.keyboard('{Home}{ArrowUp}{ArrowUp}');
+    expect(document.activeElement).toBe(cell(0, 0));
+  });
+
+  it('saves a cell that was typed in, with what had been seen, and goes on below', async () => {
+    const user = await grid();
+    cell(0, QUANTITY).focus();
+    await user.keyboard('{Enter}');
+    const editor = screen.getByLabelText('Quantity of line 50');
+    await user.clear(editor);
+    await user.type(editor, '0.5{Enter}');
+    await waitFor(() =>
+      expect(bodyOf(server.asked(EDITS)[0])).toEqual({
+        operation: 'change',
+        line: 'line-50',
+        fields: { quantity: '0.5' },
+        seen: 7,
+      }),
+    );
+    await waitFor(() => expect(document.activeElement).toBe(cell(1, QUANTITY)));
+    // Enter and the blur after it are one act.
+    expect(server.asked(EDITS).length).toBe(1);
+  });
+
+  it('leaves a cell as it was by Escape, and saves nothing that did not change', async () => {
+    const user = await grid();
+    cell(0, QUANTITY).focus();
+    await user.keyboard('{F2}');
+    await user.type(screen.getByLabelText('Quantity of line 50'), '9{Escape}');
+    await waitFor(() => expect(screen.queryByLabelText('Quantity of line 50')).toBeNull());
+    await waitFor(() => expect(document.activeElement).toBe(cell(0, QUANTITY)));
+    await user.keyboard('{Enter}{Enter}');
+    expect(server.asked(EDITS)).toEqual([]);
+  });
+
+  it('replaces a component that is found while its number is typed', async () => {
+    const user = await grid();
+    server.on('GET /api/items', [item('200-0041', 'Pump tube, wall 2.4 mm')]);
+    await user.dblClick(cell(0, 1));
+    const picker = screen.getByRole('combobox', { name: 'Component of line 50' });
+    await user.clear(picker);
+    await user.type(picker, '2.4');
+    await screen.findByRole('option');
+    await user.keyboard('{Enter}');
+    await waitFor(() =>
+      expect(bodyOf(server.asked(EDITS)[0])).toMatchObject({
+        operation: 'replace',
+        fields: { component: '200-0041' },
+      }),
+    );
+  });
+
+  it('takes a line out by Delete and by its button', async () => {
+    const user = await grid();
+    cell(1, 0).focus();
+    await user.keyboard('{Delete}');
+    await waitFor(() =>
+      expect(bodyOf(server.asked(EDITS)[0])).toMatchObject({ operation: 'remove', line: 'line-60', fields: {} }),
+    );
+    await user.click(screen.getByRole('button', { name: 'Remove line 50' }));
+    await waitFor(() => expect(bodyOf(server.asked(EDITS)[1])).toMatchObject({ line: 'line-50' }));
+  });
+
+  it('says below the line why it was refused, and keeps the cell open', async () => {
+    const user = await grid();
+    server.on(EDITS, new Refused(422, 'No.', { quantity: ['Write the quantity as a number.'] }));
+    cell(0, QUANTITY).focus();
+    await user.keyboard('{Enter}');
+    const editor = screen.getByLabelText('Quantity of line 50');
+    await user.clear(editor);
+    await user.type(editor, 'many{Enter}');
+    expect((await screen.findByRole('alert')).textContent).toContain('Write the quantity as a number.');
+    expect(screen.getByLabelText<HTMLInputElement>('Quantity of line 50').value).toBe('many');
+    expect(cell(0, QUANTITY).getAttribute('aria-invalid')).toBe('true');
+    await user.keyboard('{Escape}');
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+  });
+
+  it('takes a block of cells from a spreadsheet, a line at a time', async () => {
+    const user = await grid();
+    await user.click(cell(0, QUANTITY));
+    await user.paste('0.5\tm\n4\tpc\n');
+    await waitFor(() => expect(server.asked(EDITS).length).toBe(2));
+    expect(server.asked(EDITS).map(bodyOf)).toMatchObject([
+      { line: 'line-50', fields: { quantity: '0.5', unit: 'm' } },
+      { line: 'line-60', fields: { quantity: '4' } },
+    ]);
+  });
+
+  it('stops a block at the line that is refused', async () => {
+    const user = await grid();
+    server.on(EDITS, new Refused(422, 'No.', { quantity: ['Write a number.'] }));
+    await user.click(cell(0, QUANTITY));
+    await user.paste('x\ny\n');
+    await screen.findByRole('alert');
+    expect(server.asked(EDITS).length).toBe(1);
+  });
+
+  it('shows the old value struck out beside the new one, and says by whom', async () => {
+    await grid({
+      ...redline,
+      rows: [
+        row(50, tube, {
+          mark: 'changed',
+          fields: ['quantity'],
+          after: line(50, tube.number, { quantity: '0.5' }),
+          edited_by: 'Jonas Weir',
+          edited_at: '2026-11-25T08:00:00+00:00',
+        }),
+        row(60, clamp, { mark: 'removed', after: null, item: null }),
+        row(70, clamp, { mark: 'added', before: null, was_item: null }),
+      ],
+    });
+    const quantity = cell(0, QUANTITY);
+    expect(quantity.querySelector('del')?.textContent).toBe('1');
+    expect(quantity.querySelector('ins')?.textContent).toBe('0.5');
+    expect(screen.getByText('Jonas Weir')).toBeTruthy();
+    expect(cell(1, 1).querySelector('del')?.textContent).toContain('600-0012');
+    expect(cell(2, 1).querySelector('ins')?.textContent).toContain('600-0012');
+    // A line that is gone is not edited.
+    expect(screen.queryByRole('button', { name: 'Remove line 60' })).toBeNull();
+  });
+
+  it('shows only what differs when asked, and what to do when nothing does', async () => {
+    server.on(`GET ${PAGE}`, redline);
+    await show(<Harness only />);
+    expect(await screen.findByText('Nothing differs between before and after yet.')).toBeTruthy();
+  });
+
+  it('is only read while it is held', async () => {
+    const user = await grid({ ...redline, may_edit: false });
+    expect(screen.getByRole('grid').getAttribute('aria-readonly')).toBe('true');
+    cell(0, QUANTITY).focus();
+    await user.keyboard('{Enter}{Delete}5');
+    await user.paste('9');
+    expect(screen.queryByRole('textbox')).toBeNull();
+    expect(server.asked(EDITS)).toEqual([]);
+    expect(screen.queryByRole('button', { name: /Remove/ })).toBeNull();
+  });
+
+  it('has columns of days only where a line says any', async () => {
+    await grid({ ...redline, rows: [row(50, tube, { after: line(50, tube.number, { last_day: '2027-04-13' }) })] });
+    expect(screen.getByRole('columnheader', { name: 'Last day' })).toBeTruthy();
+    expect(screen.queryByRole('columnheader', { name: 'First day' })).toBeNull();
+  });
+});

@@ -1,0 +1,69 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, told, type Schemas } from '../lib/api';
+import { day } from '../lib/format';
+import { queries } from '../lib/queries';
+import { useMay } from '../lib/session';
+import { useAct } from '../lib/useAct';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+
+interface Props {
+  number: string;
+  state: string;
+  question: Schemas['CutInQuestion'];
+  page: Schemas['CutInPage'];
+  at: number;
+}
+
+/** Chooses the day that is shown, with the reason; the question is kept with it. */
+export function ChooseDay({ number, state, question, page, at }: Props) {
+  const may = useMay('assess_request');
+  const client = useQueryClient();
+  const [reason, setReason] = useState('');
+  const on = page.days[at]?.on ?? '';
+  const choose = useAct(
+    () =>
+      told(
+        api.POST('/api/requests/{number}/cut-ins', {
+          params: { path: { number } },
+          body: { ...question, chosen_on: on, reason },
+        }),
+      ),
+    (rows) => {
+      setReason('');
+      client.setQueryData(queries.cutIns(number).queryKey, rows);
+    },
+  );
+  if (!may) return null;
+  if (!['raised', 'assessing', 'approved'].includes(state)) {
+    return (
+      <p className="text-soft">
+        A day is chosen while the request is being assessed or waits for its order.{' '}
+        <Link className="text-accent underline" to={`/changes/${number}`}>
+          To its Dossier
+        </Link>
+      </p>
+    );
+  }
+  return (
+    <form
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        choose.mutate(undefined);
+      }}
+    >
+      <Field label={`Why ${day(on)}`} error={choose.error?.at('reason') ?? choose.error?.at('chosen_on')}>
+        <Input value={reason} onChange={(event) => setReason(event.target.value)} />
+      </Field>
+      <ProblemNotice problem={choose.error} shown={['reason', 'chosen_on']} />
+      <Button type="submit" look="main" busy={choose.isPending}>
+        Choose {day(on)}
+      </Button>
+    </form>
+  );
+}

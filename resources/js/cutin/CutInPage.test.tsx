@@ -1,0 +1,337 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { plusDays } from '../lib/format';
+import { request, thicker, tube } from '../testing/make';
+import { Refused, server } from '../testing/server';
+import { show, vera } from '../testing/show';
+import { CutInPage } from './CutInPage';
+
+type Plan = Schemas['CutInPage'];
+
+const FROM = '2026-11-25';
+const DAYS = 10;
+const on = (at: number) => plusDays(FROM, at);
+
+/** Ten days; the sixth costs least, the third is the earliest. */
+function plan(more: Partial<Plan> = {}): Plan {
+  return {
+    currency: 'EUR',
+    from: FROM,
+    earliest: on(2),
+    waits_for: ['approval'],
+    run_out: on(5),
+    least_cost: on(5),
+    least_disturbing: on(7),
+    prescribed: null,
+    against_prescribed: null,
+    days: Array.from({ length: DAYS }, (_, at) => ({
+      on: on(at),
+      leftover: `${Math.abs(5 - at) * 100}.00`,
+      cancellation: '0.00',
+      shortage: at > 5 ? '7.35' : '0.00',
+      straddling: '35.00',
+      recurring: '-20.00',
+      total: `${Math.abs(5 - at) * 100 + 15}.00`,
+      disturbed: at,
+    })),
+    parts: [
+      {
+        old: tube,
+        new: thicker,
+        ratio: '1',
+        stock: '18',
+        run_out: on(5),
+        new_there: on(2),
+        yearly_demand: '100',
+        old_stock: Array.from({ length: DAYS }, (_, at) => String(18 - at)),
+        new_stock: Array.from({ length: DAYS }, () => '4'),
+        demand: Array.from({ length: DAYS }, () => '1'),
+      },
+    ],
+    documents: [
+      document('PO-31207', 'old', { due: on(8), cancel_fee: '98.00' }),
+      document('PO-31344', 'old', { due: on(9) }),
+      document('WO-8812', 'straddles', { kind: 'work_order', first: on(1), due: on(9) }),
+    ],
+    assumptions: [
+      { lever: 'approval_days', what: 'Days until the change is released', value: '10', said: false },
+      { lever: null, what: 'Receipts due sooner are not cancelled, days', value: '14', said: false },
+    ],
+    fetched_at: '2026-11-25T08:47:00+00:00',
+    fault: null,
+    not_known: 0,
+    not_known_items: [],
+    strangers: [],
+    unknown: [],
+    ...more,
+  };
+}
+
+function document(
+  name: string,
+  role: Schemas['CutInDocument']['role'],
+  more: Partial<Schemas['CutInDocument']>,
+): Schemas['CutInDocument'] {
+  return {
+    document: name,
+    kind: 'purchase_order',
+    item: '200-0040',
+    quantity: '200',
+    unit: 'm',
+    first: null,
+    due: null,
+    status: 'confirmed',
+    cancel_fee: null,
+    role,
+    ...more,
+  };
+}
+
+const pairs = [{ old: '200-0040', new: '200-0041' }];
+const chosen: Schemas['CutInChosen'] = {
+  chosen_on: on(4),
+  reason: 'The gauge is there by then.',
+  by: 'Mira Okafor',
+  at: '2026-11-24T10:00:00+00:00',
+  total: '115.00',
+  asked: { pairs },
+};
+
+interface Setting {
+  answer?: Plan;
+  state?: Schemas['RequestData']['state'];
+  earlier?: Schemas['CutInChosen'][];
+  as?: Schemas['Me'];
+}
+
+async function planner({ answer = plan(), state = 'assessing', earlier = [], as }: Setting = {}) {
+  localStorage.setItem('draft:cut-in ECR-00096', JSON.stringify({ question: { pairs } }));
+  server
+    .on('GET /api/favourites', [])
+    .on('GET /api/dossiers/ECR-00096', { requests: [request({ state })], handovers: [] })
+    .on('GET /api/requests/ECR-00096/cut-ins', earlier)
+    .on('POST /api/cut-in', answer);
+  const user = await show(<CutInPage />, { at: '/changes/ECR-00096/cut-in', path: '/changes/:number/cut-in', as });
+  await screen.findByRole('slider', { name: 'Day to cut in' });
+  return user;
+}
+
+const slider = () => screen.getByRole('slider', { name: 'Day to cut in' });
+const lastAsked = () => server.asked('POST /api/cut-in').at(-1)?.body;
+
+describe('the day to cut in', () => {
+  it('begins at the day that costs least, and tells its parts, which add up', async () => {
+    await planner();
+    expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');
+    const parts = screen.getByRole('table', { name: 'What 30 Nov 2026 costs' });
+    expect(within(parts).getByText('Together').closest('tr')?.textContent).toContain('15.00');
+    expect(within(parts).getByText('−20.00')).toBeTruthy();
+  });
+
+  it('begins at the day that was chosen, where one was', async () => {
+    await planner({ earlier: [chosen] });
+    expect(slider().getAttribute('aria-valuenow')).toBe('4');
+    expect(screen.getByText('The gauge is there by then.', { exact: false })).toBeTruthy();
+  });
+
+  it('is moved by keys, never out of the days that are looked at', async () => {
+    const user = await planner();
+    slider().focus();
+    await user.keyboard('{ArrowRight}{ArrowUp}{ArrowLeft}');
+    expect(slider().getAttribute('aria-valuenow')).toBe('6');
+    await user.keyboard('{PageUp}');
+    expect(slider().getAttribute('aria-valuenow')).toBe('9');
+    await user.keyboard('{Home}{ArrowLeft}');
+    expect(slider().getAttribute('aria-valuenow')).toBe('0');
+  });
+
+  it('jumps to the days that stand out', async () => {
+    const user = await planner();
+    await user.click(screen.getByRole('button', { name: 'Least disturbing 2 Dec 2026' }));
+    expect(slider().getAttribute('aria-valuenow')).toBe('7');
+    await user.click(screen.getByRole('button', { name: 'Earliest 27 Nov 2026' }));
+    expect(slider().getAttribute('aria-valuenow')).toBe('2');
+    expect(screen.queryByRole('button', { name: /Prescribed/ })).toBeNull();
+  });
+
+  it('asks anew for a lever that was turned, after a rest, and shows what is assumed where nobody says otherwise', async () => {
+    const user = await planner();
+    const field = screen.getByLabelText<HTMLInputElement>('Days to release');
+    expect(field.placeholder).toBe('10');
+    await user.type(field, '21');
+    await waitFor(() => expect(lastAsked()).toEqual({ pairs, approval_days: 21 }));
+    await user.clear(field);
+    await waitFor(() => expect(server.asked('POST /api/cut-in').length).toBeGreaterThan(1));
+    expect(server.asked('POST /api/cut-in').length).toBeLessThanOrEqual(4);
+  });
+
+  it('takes levers of a pair: what is kept, what is reworked, how much sooner the new part can come', async () => {
+    const user = await planner();
+    await user.type(screen.getByLabelText('Keep for service'), '40');
+    await user.type(screen.getByLabelText('New sooner by, days'), '12');
+    await user.type(screen.getByLabelText('Which costs, once'), '140');
+    await waitFor(() =>
+      expect(lastAsked()).toEqual({
+        pairs: [{ ...pairs[0], keep: '40', sooner_days: 12, sooner_cost: '140' }],
+      }),
+    );
+  });
+
+  it('says at the lever what is wrong with it, and keeps the last answer', async () => {
+    const user = await planner();
+    server.on('POST /api/cut-in', new Refused(422, 'No.', { 'pairs.0.keep': ['Write a quantity.'] }));
+    await user.type(screen.getByLabelText('Keep for service'), 'some');
+    expect(await screen.findByText(/Write a quantity/)).toBeTruthy();
+    expect(screen.getByLabelText('Keep for service').getAttribute('aria-invalid')).toBe('true');
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');
+  });
+
+  it('tells the documents that the day touches, and lets a receipt come in place of being cancelled', async () => {
+    const user = await planner();
+    const touched = screen.getByRole('table', { name: 'Documents that this day touches' });
+    const rows = () =>
+      within(touched)
+        .getAllByRole('row')
+        .slice(1)
+        .map((row) => row.textContent);
+    expect(rows()[0]).toContain('is cancelledPO-31207');
+    expect(rows()[1]).toContain('comes, cannot be cancelledPO-31344');
+    expect(rows()[2]).toContain('under way on that dayWO-8812');
+    await user.click(screen.getByRole('checkbox', { name: 'Let PO-31207 come' }));
+    await waitFor(() => expect(lastAsked()).toEqual({ pairs, not_cancelled: ['PO-31207'] }));
+    expect(screen.queryByRole('checkbox', { name: 'Let PO-31344 come' })).toBeNull();
+  });
+
+  it('opens a part of the cost down to the single order', async () => {
+    const user = await planner();
+    server.on('POST /api/cut-in/rows', [
+      row('leftover', 'stock', { quantity: '6', unit: 'm', amount: '58.80' }),
+      row('shortage', 'expediting', { is_new: true, on: on(4), amount: '140.00' }),
+    ]);
+    await user.click(screen.getByRole('button', { name: 'What is left of the old' }));
+    expect((await screen.findByText(/On the shelf today/)).closest('li')?.textContent).toContain('6 m');
+    await user.click(screen.getByRole('button', { name: 'What runs short, or is expedited' }));
+    expect((await screen.findByText(/An order that is expedited/)).closest('li')?.textContent).toContain('140.00');
+    await user.click(screen.getByRole('button', { name: 'Receipts cancelled' }));
+    expect(await screen.findByText('Nothing adds to it on this day.')).toBeTruthy();
+    expect(server.asked('POST /api/cut-in/rows')[0]?.body).toMatchObject({ pairs, on: on(5) });
+  });
+
+  it('holds a plan beside another', async () => {
+    const user = await planner();
+    await user.click(screen.getByRole('button', { name: 'Hold to compare' }));
+    server.on('POST /api/cut-in', plan({ days: plan().days.map((day) => ({ ...day, total: '999.00' })) }));
+    await user.type(screen.getByLabelText('Keep for service'), '4');
+    const together = () => screen.getByText('Together').closest('tr')?.textContent;
+    await waitFor(() => expect(together()).toBe('Together999.0015.00'));
+    await user.click(screen.getByRole('button', { name: 'Let the held one go' }));
+    expect(together()).toBe('Together999.00');
+  });
+
+  it('gives all of it as a table too, from which a day is taken', async () => {
+    const user = await planner();
+    await user.click(screen.getByRole('button', { name: 'As a table' }));
+    const table = screen.getByRole('table', { name: 'What each day costs' });
+    expect(within(table).getAllByRole('row').length).toBe(DAYS + 1);
+    await user.click(within(table).getByText('2 Dec 2026'));
+    expect(screen.getByRole('table', { name: 'What 2 Dec 2026 costs' })).toBeTruthy();
+  });
+
+  it('is chosen with a reason, and kept with the question', async () => {
+    const user = await planner();
+    server.on('POST /api/requests/ECR-00096/cut-ins', new Refused(422, 'No.', { reason: ['Say why this day.'] }));
+    await user.click(screen.getByRole('button', { name: 'Choose 30 Nov 2026' }));
+    expect(await screen.findByText(/Say why this day/)).toBeTruthy();
+    server.on('POST /api/requests/ECR-00096/cut-ins', [chosen]).on('GET /api/requests/ECR-00096/cut-ins', [chosen]);
+    await user.type(screen.getByLabelText('Why 30 Nov 2026'), 'It costs least.');
+    await user.click(screen.getByRole('button', { name: 'Choose 30 Nov 2026' }));
+    expect(await screen.findByText('Chosen so far')).toBeTruthy();
+    expect(server.asked('POST /api/requests/ECR-00096/cut-ins')[1]?.body).toEqual({
+      pairs,
+      chosen_on: on(5),
+      reason: 'It costs least.',
+    });
+  });
+
+  it('cannot be chosen once there is an order, nor by who only reads', async () => {
+    await planner({ state: 'ordered' });
+    expect(screen.getByText(/A day is chosen while the request is being assessed/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
+  });
+
+  it('is only looked at by who only reads', async () => {
+    await planner({ as: vera });
+    expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
+    expect(screen.queryByText(/A day is chosen while/)).toBeNull();
+  });
+});
+
+describe('what one has to know before trusting the plan', () => {
+  it('says when planning is silent and how old its word is, and asks anew', async () => {
+    const user = await planner({ answer: plan({ fault: 'Planning does not answer.' }) });
+    expect(screen.getByText(/Planning does not answer\..*Shown is what it said by/)).toBeTruthy();
+    server.on('POST /api/cut-in', plan());
+    await user.click(screen.getByRole('button', { name: 'Ask planning anew' }));
+    await waitFor(() => expect(screen.queryByText(/Planning does not answer/)).toBeNull());
+    expect(server.asked('POST /api/cut-in').some(({ body }) => (body as { anew?: boolean }).anew === true)).toBe(true);
+  });
+
+  it('says what planning does not know, what it told unasked, and what has no cost', async () => {
+    await planner({
+      answer: plan({ not_known: 12, not_known_items: ['200-0099'], strangers: ['9-9'], unknown: ['200-0041'] }),
+    });
+    expect(screen.getByText(/Planning does not have 200-0099 and 11 more among its items/)).toBeTruthy();
+    expect(screen.getByText(/also told of 9-9/)).toBeTruthy();
+    expect(screen.getByText(/Without a standard cost, counted as nothing: 200-0041/)).toBeTruthy();
+  });
+
+  it('says when no day is possible, and why a prescribed one cannot be kept', async () => {
+    await planner({
+      answer: plan({
+        earliest: null,
+        least_cost: null,
+        prescribed: on(1),
+        against_prescribed: 'It is before the earliest possible day.',
+      }),
+    });
+    expect(screen.getByText(/No day within a year is possible: it waits for approval/)).toBeTruthy();
+    expect(screen.getByText(/26 Nov 2026 cannot be kept\. It is before the earliest possible day/)).toBeTruthy();
+  });
+});
+
+describe('the parts that cut in', () => {
+  it('may be several at once, each of which can be taken out again', async () => {
+    const user = await planner();
+    await user.click(screen.getByRole('button', { name: 'Another pair that cuts in together' }));
+    expect(screen.getAllByRole('group', { name: /Pair/ }).length).toBe(2);
+    expect(screen.getByRole('combobox', { name: 'Old part 2' })).toBeTruthy();
+    // As long as a part is not named, nothing is asked.
+    const asked = server.asked('POST /api/cut-in').length;
+    await new Promise((rest) => setTimeout(rest, 300));
+    expect(server.asked('POST /api/cut-in').length).toBe(asked);
+    fireEvent.click(screen.getAllByRole('button', { name: 'Take this pair out' })[1] ?? window.document.body);
+    expect(screen.getAllByRole('group', { name: /Pair/ }).length).toBe(1);
+  });
+});
+
+function row(
+  part: Schemas['CutInRow']['part'],
+  what: Schemas['CutInRow']['what'],
+  more: Partial<Schemas['CutInRow']>,
+): Schemas['CutInRow'] {
+  return {
+    part,
+    what,
+    document: '',
+    item: '200-0040',
+    title: '',
+    is_new: false,
+    on: null,
+    quantity: '',
+    unit: '',
+    amount: '0.00',
+    ...more,
+  };
+}

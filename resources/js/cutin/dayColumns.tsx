@@ -1,0 +1,33 @@
+import type { Schemas } from '../lib/api';
+import { amount, day } from '../lib/format';
+import type { Column } from '../ui/DataTable';
+
+type Row = Schemas['CutInDayRow'];
+
+/** What each day costs, as a table: the same as the curve, for those who do not look at it. */
+export const dayColumns: Column<Row>[] = [
+  { id: 'on', head: 'Day', text: (r) => r.on, cell: (r) => day(r.on) },
+  ...(['leftover', 'cancellation', 'shortage', 'straddling', 'recurring', 'total'] as const).map(
+    (name): Column<Row> => ({
+      id: name,
+      head: {
+        leftover: 'Left over',
+        cancellation: 'Cancelled',
+        shortage: 'Short',
+        straddling: 'Under way',
+        recurring: 'New against old',
+        total: 'Together',
+      }[name],
+      numeric: true,
+      text: (r) => r[name],
+      cell: (r) => amount(r[name]),
+    }),
+  ),
+  {
+    id: 'disturbed',
+    head: 'Orders touched',
+    numeric: true,
+    text: (r) => String(r.disturbed),
+    cell: (r) => r.disturbed,
+  },
+];

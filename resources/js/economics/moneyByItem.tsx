@@ -1,0 +1,17 @@
+import type { Schemas } from '../lib/api';
+import { amount, signed } from '../lib/format';
+import type { Column } from '../ui/DataTable';
+import { ItemNumber } from '../ui/Num';
+
+/** What a change costs for each item; the last row is what belongs to none. */
+export const moneyByItem: Column<Schemas['MoneyOfItem']>[] = [
+  {
+    id: 'item',
+    head: 'Item',
+    text: (r) => r.item,
+    cell: (r) => (r.item === '' ? 'of no single item' : <ItemNumber number={r.item} />),
+  },
+  { id: 'title', head: 'Title', text: (r) => r.title, cell: (r) => r.title },
+  { id: 'once', head: 'Once', numeric: true, text: (r) => r.one_time, cell: (r) => amount(r.one_time) },
+  { id: 'yearly', head: 'Every year', numeric: true, text: (r) => r.yearly, cell: (r) => signed(r.yearly) },
+];

@@ -1,0 +1,28 @@
+import { describe, expect, it } from 'vitest';
+import { Refused, server } from '../testing/server';
+import { api, ApiProblem, told } from './api';
+
+describe('what the server says', () => {
+  it('is the data when it could do it', async () => {
+    server.on('GET /api/reports', [{ number: 'PR-00001' }]);
+    expect(await told(api.GET('/api/reports'))).toEqual([{ number: 'PR-00001' }]);
+  });
+
+  it('is a problem with a reason for each place when it refused', async () => {
+    server.on('GET /api/reports', new Refused(422, 'No.', { words: ['Too long.', 'Much too long.'] }));
+    const problem = await told(api.GET('/api/reports')).catch((error: unknown) => error);
+    expect(problem).toBeInstanceOf(ApiProblem);
+    expect((problem as ApiProblem).status).toBe(422);
+    expect((problem as ApiProblem).at('words')).toBe('Too long. Much too long.');
+    expect((problem as ApiProblem).at('items')).toBeUndefined();
+  });
+
+  it('is a problem in words when it cannot be reached', async () => {
+    server.on('GET /api/reports', () => {
+      throw new TypeError('Failed to fetch');
+    });
+    const problem = await told(api.GET('/api/reports')).catch((error: unknown) => error);
+    expect((problem as ApiProblem).status).toBe(0);
+    expect((problem as ApiProblem).message).toContain('What you typed is still here');
+  });
+});

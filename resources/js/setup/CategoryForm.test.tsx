@@ -1,0 +1,101 @@
+import { screen, waitFor } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { Refused, server } from '../testing/server';
+import { choose, show } from '../testing/show';
+import { CategoryForm } from './CategoryForm';
+
+const category = (code: string, name: string, more: Partial<Schemas['CategoryRow']> = {}): Schemas['CategoryRow'] => ({
+  code,
+  name,
+  under: null,
+  sequence: null,
+  number_prefix: '200-',
+  number_width: 4,
+  number_check: false,
+  items: 12,
+  attributes: [{ name: 'wall', label: 'Wall, mm', required: true }],
+  dispositions: [{ kind: 'stock', disposition: 'rework', per_unit: '0.25' }],
+  ...more,
+});
+const pump = category('pump', 'Pump');
+const case_ = category('case', 'Case', { attributes: [], dispositions: [] });
+const PATCH = 'PATCH /api/categories/pump';
+
+async function form(done = vi.fn()) {
+  const user = await show(<CategoryForm category={pump} categories={[pump, case_]} onDone={done} />);
+  return { user, done };
+}
+
+describe('the settings of a category', () => {
+  it('begin with what is set', async () => {
+    await form();
+    expect(screen.getByLabelText<HTMLInputElement>('Numbers begin with').value).toBe('200-');
+    expect(screen.getByLabelText<HTMLInputElement>('Name of attribute 1').value).toBe('Wall, mm');
+    expect(screen.getByLabelText<HTMLInputElement>('Stock: cost of one').value).toBe('0.25');
+  });
+
+  it('are saved all at once', async () => {
+    const { user, done } = await form();
+    server.on(PATCH, [pump, case_]);
+    await choose(user, 'Stands under', 'Case');
+    await choose(user, 'Purchase orders: what is done', 'Return to supplier');
+    await user.type(screen.getByLabelText('Purchase orders: cost of one'), '1.5');
+    await user.click(screen.getByRole('button', { name: 'Ask for something more' }));
+    await user.type(screen.getByLabelText('Name of attribute 2'), 'Hardness');
+    await user.click(screen.getByRole('button', { name: 'Ask no more for Wall, mm' }));
+    await user.click(screen.getByRole('checkbox', { name: 'Check digit' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(done).toHaveBeenCalledOnce());
+    expect(server.asked(PATCH)[0]?.body).toEqual({
+      name: 'Pump',
+      under: 'case',
+      number_prefix: '200-',
+      number_width: 4,
+      number_check: true,
+      sequence: null,
+      attributes: [{ name: '', label: 'Hardness', required: false }],
+      dispositions: [
+        { kind: 'stock', disposition: 'rework', per_unit: '0.25' },
+        { kind: 'purchase_order', disposition: 'return', per_unit: '1.5' },
+      ],
+    });
+  });
+
+  it('can leave what is usually done unset', async () => {
+    const { user, done } = await form();
+    server.on(PATCH, [pump]);
+    await choose(user, 'Stock: what is done', 'Not set');
+    expect(screen.queryByLabelText('Stock: cost of one')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(done).toHaveBeenCalledOnce());
+    expect(server.asked(PATCH)[0]?.body).toMatchObject({ dispositions: [] });
+  });
+
+  it('say at each field what is wrong with it, once', async () => {
+    const { user, done } = await form();
+    server.on(
+      PATCH,
+      new Refused(422, 'No.', {
+        under: ['It would stand under itself.'],
+        'attributes.0.label': ['Give it a name.'],
+        'dispositions.0.per_unit': ['Write an amount.'],
+      }),
+    );
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText(/It would stand under itself/)).toBeTruthy();
+    expect(screen.getAllByText(/Give it a name/).length).toBe(1);
+    expect(screen.getAllByText(/Write an amount/).length).toBe(1);
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(done).not.toHaveBeenCalled();
+  });
+
+  it('do not offer a category to stand under itself', async () => {
+    const { user } = await form();
+    await user.click(screen.getByRole('combobox', { name: 'Stands under' }));
+    expect((await screen.findAllByRole('option')).map((one) => one.textContent.replace('·', ''))).toEqual([
+      'None',
+      'Case',
+    ]);
+  });
+});

@@ -1,0 +1,120 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useId, useState } from 'react';
+import { api, told, type Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+import { useAct } from '../lib/useAct';
+import { reasons } from '../lib/words';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+import { TagRow } from './TagRow';
+import { FileInput } from '../ui/FileInput';
+
+type Template = Schemas['TemplateRow'];
+type Reason = Schemas['TemplateRule']['reasons'][number];
+
+/** The settings of one template: when it is offered, what each tag is filled with, and what becomes of it. */
+export function FormTemplateForm({ template, onDone }: { template: Template; onDone: () => void }) {
+  const client = useQueryClient();
+  const id = useId();
+  const [name, setName] = useState(template.name);
+  const [offered, setOffered] = useState(template.offered);
+  const [wanted, setWanted] = useState(template.reasons as Reason[]);
+  const [mapping, setMapping] = useState(template.mapping);
+  const shown = (rows: Template[]) => client.setQueryData(queries.formTemplates().queryKey, rows);
+  const path = { params: { path: { id: String(template.id) } } };
+  const save = useAct(
+    () =>
+      told(
+        api.PATCH('/api/form-templates/{id}', {
+          ...path,
+          body: { name, offered, reasons: wanted, mapping, version: template.version },
+        }),
+      ),
+    (rows) => {
+      shown(rows);
+      onDone();
+    },
+  );
+  const replace = useAct((file: File) => {
+    const body = new FormData();
+    body.append('version', String(template.version));
+    body.append('file', file, file.name);
+    return told(api.POST('/api/form-templates/{id}/file', { ...path, body: { file: '' }, bodySerializer: () => body }));
+  }, shown);
+  const places = Object.keys(save.error?.errors ?? {}).filter((place) => /^(name$|mapping\.)/.test(place));
+  return (
+    <form
+      aria-label={`Settings of ${template.name}`}
+      className="space-y-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate(undefined);
+      }}
+    >
+      <div className="flex flex-wrap items-start gap-4">
+        <Field label="Name" className="w-72" error={save.error?.at('name')}>
+          <Input value={name} onChange={(event) => setName(event.target.value)} />
+        </Field>
+        <label className="mt-7 flex items-center gap-2">
+          <input type="checkbox" checked={offered} onChange={(event) => setOffered(event.target.checked)} />
+          Is offered
+        </label>
+        <div className="mt-0.5">
+          <label htmlFor={id} className="block text-sm font-medium text-soft">
+            Another file in place of {template.file_name}; forms that are out are refused then
+          </label>
+          <FileInput id={id} accept=".docx" onFile={replace.mutate} />
+          {replace.error && <p className="text-sm text-alarm">▸ {replace.error.message}</p>}
+        </div>
+      </div>
+      <fieldset>
+        <legend className="text-sm font-medium text-soft">For requests of these reasons; of none: of all</legend>
+        {(Object.entries(reasons) as [Reason, string][]).map(([reason, word]) => (
+          <label key={reason} className="mr-4 inline-flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              checked={wanted.includes(reason)}
+              onChange={(event) =>
+                setWanted(event.target.checked ? [...wanted, reason] : wanted.filter((one) => one !== reason))
+              }
+            />
+            {word}
+          </label>
+        ))}
+      </fieldset>
+      <table aria-label="What the tags mean" className="w-full border-collapse">
+        <thead>
+          <tr className="border-b border-strong text-left text-sm text-soft">
+            {['Tag', 'Called', 'Filled with', 'When it comes back', 'How'].map((head) => (
+              <th key={head} className="py-1 pr-3 font-medium">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {mapping.map((row, at) => (
+            <TagRow
+              key={row.tag}
+              row={row}
+              controls={template.controls}
+              onChange={(next) => setMapping(mapping.map((one, i) => (i === at ? next : one)))}
+              error={(place) => save.error?.at(`mapping.${at}.${place}`)}
+            />
+          ))}
+        </tbody>
+      </table>
+      <ProblemNotice problem={save.error} shown={places} />
+      <span className="flex gap-2">
+        <Button type="submit" look="main" busy={save.isPending}>
+          Save
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Leave it
+        </Button>
+      </span>
+    </form>
+  );
+}

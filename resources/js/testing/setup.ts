@@ -1,0 +1,31 @@
+import { cleanup } from '@testing-library/react';
+import { afterEach, beforeEach } from 'vitest';
+import { server } from './server';
+
+// What the browser has and jsdom lacks, as far as our primitives ask for it.
+Object.assign(Element.prototype, {
+  hasPointerCapture: () => false,
+  setPointerCapture: () => undefined,
+  releasePointerCapture: () => undefined,
+  scrollIntoView: () => undefined,
+  scrollTo: () => undefined,
+});
+globalThis.PointerEvent = class extends MouseEvent {
+  readonly pointerId: number;
+  constructor(type: string, init: PointerEventInit = {}) {
+    super(type, init);
+    this.pointerId = init.pointerId ?? 0;
+  }
+} as typeof PointerEvent;
+globalThis.ResizeObserver = class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
+globalThis.fetch = (input, init) => server.answer(new Request(input, init));
+
+beforeEach(() => {
+  server.reset();
+  localStorage.clear();
+});
+afterEach(cleanup);

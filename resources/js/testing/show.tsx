@@ -1,0 +1,62 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { ReactNode } from 'react';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
+import type { Schemas } from '../lib/api';
+import { SessionGate } from '../lib/session';
+import { server } from './server';
+
+export const mira: Schemas['Me'] = {
+  login: 'mira.okafor',
+  name: 'Mira Okafor',
+  roles: ['coordinator'],
+  abilities: ['assess_request', 'decide_request', 'report_problem', 'raise_request', 'plan_order'],
+};
+
+/** Somebody who reads and does nothing. */
+export const vera: Schemas['Me'] = { login: 'vera.stone', name: 'Vera Stone', roles: ['viewer'], abilities: [] };
+
+interface Place {
+  /** The address it is shown at, and the pattern it stands under. */
+  at?: string;
+  path?: string;
+  as?: Schemas['Me'];
+}
+
+/** Shows a component as a signed-in person sees it. What it asks the server for, the test has said before. */
+export async function show(what: ReactNode, { at = '/', path = '*', as = mira }: Place = {}) {
+  server.on('GET /api/session', as);
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { retry: false } } });
+  render(
+    <QueryClientProvider client={client}>
+      <SessionGate otherwise={<p>Nobody is signed in.</p>}>
+        <MemoryRouter initialEntries={[at]}>
+          <Routes>
+            <Route path={path} element={what} />
+            <Route path="*" element={<p>Went elsewhere.</p>} />
+          </Routes>
+          <Whereabouts />
+        </MemoryRouter>
+      </SessionGate>
+    </QueryClientProvider>,
+  );
+  await screen.findByTestId('address');
+  return userEvent.setup();
+}
+
+function Whereabouts() {
+  const { pathname, search } = useLocation();
+  return <span data-testid="address" hidden>{`${pathname}${search}`}</span>;
+}
+
+/** Where the person is now. */
+export function address(): string {
+  return screen.getByTestId('address').textContent;
+}
+
+/** Chooses from the list of a label. */
+export async function choose(user: ReturnType<typeof userEvent.setup>, label: string, option: string): Promise<void> {
+  await user.click(screen.getByRole('combobox', { name: label }));
+  await user.click(await screen.findByRole('option', { name: option }));
+}

@@ -1,0 +1,109 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import { DataTable, type Column } from './DataTable';
+
+interface Part {
+  number: string;
+  quantity: string;
+}
+
+const columns: Column<Part>[] = [
+  { id: 'number', head: 'Number', text: (part) => part.number, cell: (part) => <b>{part.number}</b> },
+  { id: 'quantity', head: 'Quantity', numeric: true, text: (part) => part.quantity, cell: (part) => part.quantity },
+];
+const parts: Part[] = [
+  { number: '200-0040', quantity: '12' },
+  { number: '200-0010', quantity: '9' },
+  { number: '200-0030', quantity: '100' },
+];
+
+function table(more: Partial<Parameters<typeof DataTable<Part>>[0]> = {}) {
+  render(
+    <DataTable
+      label="Parts"
+      rows={parts}
+      columns={columns}
+      keyOf={(part) => part.number}
+      empty="No parts."
+      {...more}
+    />,
+  );
+  return userEvent.setup();
+}
+
+const numbers = () =>
+  within(screen.getByRole('table', { name: 'Parts' }))
+    .getAllByRole('row')
+    .slice(1)
+    .map((row) => within(row).getAllByRole('cell')[0]?.textContent);
+
+describe('a table', () => {
+  it('keeps the order it is given until a head is pressed', async () => {
+    const user = table();
+    expect(numbers()).toEqual(['200-0040', '200-0010', '200-0030']);
+    await user.click(screen.getByRole('button', { name: 'Number' }));
+    expect(numbers()).toEqual(['200-0010', '200-0030', '200-0040']);
+    await user.click(screen.getByRole('button', { name: /^Number/ }));
+    expect(numbers()).toEqual(['200-0040', '200-0030', '200-0010']);
+  });
+
+  it('sorts numbers as numbers and says so to a screen reader', async () => {
+    const user = table();
+    await user.click(screen.getByRole('button', { name: 'Quantity' }));
+    expect(numbers()).toEqual(['200-0010', '200-0040', '200-0030']);
+    const head = screen.getByRole('columnheader', { name: /Quantity/ });
+    expect(head.getAttribute('aria-sort')).toBe('ascending');
+    await user.click(within(head).getByRole('button'));
+    expect(head.getAttribute('aria-sort')).toBe('descending');
+  });
+
+  it('is walked by keys: one row takes the tab, arrows, Home and End move, Enter opens', async () => {
+    const open = vi.fn();
+    const user = table({ onOpen: open });
+    const rows = screen.getAllByRole('row').slice(1);
+    expect(rows.map((row) => row.tabIndex)).toEqual([0, -1, -1]);
+    rows[0]?.focus();
+    await user.keyboard('{ArrowDown}{ArrowDown}{ArrowDown}');
+    expect(document.activeElement).toBe(rows[2]);
+    await user.keyboard('{Home}{ArrowUp}{Enter}');
+    expect(open).toHaveBeenLastCalledWith(parts[0]);
+    await user.keyboard('{End}{Enter}');
+    expect(open).toHaveBeenLastCalledWith(parts[2]);
+    expect(rows.map((row) => row.tabIndex)).toEqual([-1, -1, 0]);
+  });
+
+  it('opens a row by a click, but not when a link or a box in it was meant', async () => {
+    const open = vi.fn();
+    const user = table({
+      onOpen: open,
+      columns: [...columns, { id: 'box', head: 'Box', text: () => '', cell: () => <input type="checkbox" /> }],
+    });
+    await user.click(screen.getAllByRole('checkbox')[1] ?? document.body);
+    expect(open).not.toHaveBeenCalled();
+    await user.click(screen.getByText('200-0010'));
+    expect(open).toHaveBeenCalledExactlyOnceWith(parts[1]);
+  });
+
+  it('copies a row for a spreadsheet, and with Shift all of them in the order on screen', async () => {
+    const user = table();
+    const written: string[] = [];
+    vi.spyOn(navigator.clipboard, 'writeText').mockImplementation((text) => {
+      written.push(text);
+      return Promise.resolve();
+    });
+    await user.click(screen.getByRole('button', { name: 'Number' }));
+    screen.getAllByRole('row')[1]?.focus();
+    await user.keyboard('{Control>}c{/Control}');
+    await user.keyboard('{Control>}{Shift>}c{/Shift}{/Control}');
+    expect(written[0]).toBe('200-0010\t9');
+    expect(written[1]).toBe('200-0010\t9\n200-0030\t100\n200-0040\t12');
+  });
+
+  it('says what to do when there is nothing, and has no head then', () => {
+    table({ rows: [], exportName: 'parts' });
+    expect(screen.getByText('No parts.')).toBeTruthy();
+    expect(screen.queryByRole('table')).toBeNull();
+    expect(screen.queryByText('Export CSV')).toBeNull();
+  });
+});
