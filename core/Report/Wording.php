@@ -6,7 +6,8 @@ namespace Orthotaxis\Core\Report;
 
 /**
  * What a report is about, for telling whether another one is about the same. Words count by their beginnings, so that
- * "leaks", "leak" and "leaking" are one; words that stand in every report do not count.
+ * "leaks", "leak" and "leaking" are one, and so does a word with one slip of the fingers; words that stand in every report
+ * do not count.
  */
 final readonly class Wording
 {
@@ -22,7 +23,7 @@ final readonly class Wording
     public const LIKELY = 30;
 
     /**
-     * @param  array<string, true>  $stems
+     * @param  array<string, string>  $stems  the beginnings, each with the word it is of
      * @param  list<string>  $items  numbers
      */
     private function __construct(public array $stems, public array $items) {}
@@ -33,7 +34,8 @@ final readonly class Wording
         $stems = [];
         foreach (preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower("{$title} {$description}"), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
             if (mb_strlen($word) >= self::SHORTEST && ! in_array($word, self::COMMON, true)) {
-                $stems[mb_substr((string) preg_replace('/(?<=\p{L}{3})(ing|ed|es|s)$/u', '', $word), 0, self::STEM)] = true;
+                $word = (string) preg_replace('/(?<=\p{L}{3})(ing|ed|es|s)$/u', '', $word);
+                $stems[mb_substr($word, 0, self::STEM)] = $word;
             }
         }
 
@@ -50,6 +52,27 @@ final readonly class Wording
         $words = min(count($this->stems), count($other->stems));
 
         return intdiv(50 * count(array_intersect($this->items, $other->items)), max(1, $items))
-            + intdiv(50 * count(array_intersect_key($this->stems, $other->stems)), max(1, $words));
+            + intdiv(50 * min($this->wordsKnownTo($other), $other->wordsKnownTo($this)), max(1, $words));
+    }
+
+    private function wordsKnownTo(self $other): int
+    {
+        $known = 0;
+        foreach ($this->stems as $stem => $word) {
+            $known += isset($other->stems[$stem]) || $other->hasMistyped($word) ? 1 : 0;
+        }
+
+        return $known;
+    }
+
+    private function hasMistyped(string $word): bool
+    {
+        foreach ($this->stems as $known) {
+            if (Slip::between($word, $known)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Report\ReportState;
+use Orthotaxis\Core\Report\Slip;
 use Orthotaxis\Core\Report\Wording;
 
 it('tells how alike two reports are, by the items and words they share', function (): void {
@@ -21,6 +22,29 @@ it('counts a word in any of its forms once, and no word that stands in every rep
     // Half by items, half by words: one of two words shared, the item not.
     expect(Wording::of('Gasket cracked', '', ['1'])->likeness(Wording::of('Gasket hardened', '', ['2'])))->toBe(25);
     expect(Wording::of('Прокладка треснула', '', [])->likeness(Wording::of('Прокладка', '', [])))->toBe(50);
+});
+
+it('reads a word with one slip of the fingers as that word, and no other word', function (string $one, string $other, bool $same): void {
+    expect(Slip::between($one, $other))->toBe($same)->and(Slip::between($other, $one))->toBe($same);
+})->with([
+    'a letter too many' => ['membrane', 'memmbrane', true],
+    'a letter too few' => ['membrane', 'memrane', true],
+    'the last letter missing' => ['gasket', 'gaske', true],
+    'a wrong letter' => ['housing', 'hausing', true],
+    'two that changed places' => ['gasket', 'gasekt', true],
+    'two slips' => ['membrane', 'menbrame', false],
+    'letters that changed places far apart' => ['carousel', 'cerousal', false],
+    'another beginning' => ['rotor', 'motor', false],
+    'short words' => ['leak', 'lead', false],
+    'the same word, which is no slip' => ['gasket', 'gasket', false],
+    'letters of more than one byte' => ['прокладка', 'прокалдка', true],
+]);
+
+it('finds a report again that was typed in a hurry', function (): void {
+    $first = Wording::of('Gasket hardened in frost', 'The membrane split', ['110-0002']);
+    $hurry = Wording::of('Gaskte hardened', 'membane', []);
+    expect($first->likeness($hurry))->toBe(50)->and($hurry->likeness($first))->toBe(50)
+        ->and($first->likeness(Wording::of('Casket handled', 'member', [])))->toBeLessThan(Wording::LIKELY);
 });
 
 it('takes whatever is settled up again', function (): void {

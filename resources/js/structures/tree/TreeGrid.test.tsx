@@ -118,6 +118,20 @@ describe('a structure as a tree', () => {
     );
   });
 
+  it('keeps what is marked when the window loses the focus for a moment, and copies a block of cells', async () => {
+    const user = await tree();
+    const write = vi.spyOn(navigator.clipboard, 'writeText').mockResolvedValue();
+    lines()[0]?.focus();
+    await user.keyboard('{Shift>}{ArrowDown}{ArrowRight}{ArrowRight}{/Shift}');
+    lines()[0]?.blur();
+    lines()[0]?.focus();
+    await user.keyboard('{Control>}c{/Control}');
+    expect(write).toHaveBeenLastCalledWith('10\t200-0010\n50\t200-0040');
+    lines()[3]?.focus();
+    await user.keyboard('{Control>}c{/Control}');
+    expect(write).toHaveBeenLastCalledWith('20\t600-0012');
+  });
+
   it('marks what is looked for, and tells days and the order that changes a line', async () => {
     await tree('clamp');
     expect([...document.querySelectorAll('mark')].map((one) => one.textContent)).toEqual(['Tube clamp', 'Tube clamp']);

@@ -164,7 +164,10 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
                 aria-selected={at >= from && at <= to}
                 tabIndex={at === current ? 0 : -1}
                 onKeyDown={onKey}
-                onFocus={(event) => event.target === event.currentTarget && at !== current && onActive(at, false)}
+                onFocus={(event) => {
+                  // A window that gets the focus back gives it to the row it was on: what is marked stays marked.
+                  if (event.target === event.currentTarget && (at < from || at > to)) onActive(at, false);
+                }}
                 onClick={(event) => onActive(at, event.shiftKey)}
                 style={{ height: ROW }}
                 className={clsx(
