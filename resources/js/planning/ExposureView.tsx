@@ -4,6 +4,7 @@ import type { Schemas } from '../lib/api';
 import { amount, day, moment, quantity } from '../lib/format';
 import { queries } from '../lib/queries';
 import { supplyKinds } from '../lib/words';
+import { TableExport } from '../ui/TableExport';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { ItemNumber } from '../ui/Num';
@@ -102,45 +103,67 @@ export function ExposureView({ items }: { items: string[] }) {
   );
 }
 
+const told = [
+  { head: 'Item', text: (row: Exposure) => row.item },
+  ...kinds.flatMap((kind) => [
+    {
+      head: supplyKinds[kind],
+      numeric: true,
+      text: (row: Exposure) => row.totals.find((one) => one.kind === kind)?.quantity ?? '',
+    },
+    {
+      head: `${supplyKinds[kind]}, unit`,
+      text: (row: Exposure) => row.totals.find((one) => one.kind === kind)?.unit ?? '',
+    },
+  ]),
+  { head: 'Value', numeric: true, text: (row: Exposure) => row.value },
+  { head: 'Currency', text: (row: Exposure) => row.currency },
+];
+
 function Totals({ rows }: { rows: Exposure[] }) {
   return (
-    <table aria-label="Exposure by item" className="w-full border-collapse border-y border-strong bg-sheet">
-      <thead>
-        <tr className="border-b border-strong text-sm text-soft">
-          <th className="px-2 py-1 text-left font-medium">Item</th>
-          {kinds.map((kind) => (
-            <th key={kind} className="px-2 py-1 text-right font-medium">
-              {supplyKinds[kind]}
-            </th>
-          ))}
-          <th className="px-2 py-1 text-right font-medium">Value, {rows[0]?.currency}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.item} className="border-b border-rule align-baseline last:border-b-0">
-            <td className="px-2 py-1">
-              <ItemNumber number={row.item} />
-            </td>
-            {kinds.map((kind) => {
-              const total = row.totals.find((one) => one.kind === kind);
-              return (
-                <td key={kind} className="px-2 py-1 text-right whitespace-nowrap">
-                  {total ? (
-                    <>
-                      {quantity(total.quantity)} {total.unit}
-                      <span className="text-sm text-soft"> in {total.rows}</span>
-                    </>
-                  ) : (
-                    <span className="text-soft">{row.known ? 'none' : 'not known'}</span>
-                  )}
-                </td>
-              );
-            })}
-            <td className="px-2 py-1 text-right">{amount(row.value)}</td>
+    <>
+      <div className="pb-1 text-right text-sm">
+        <TableExport name="exposure-by-item" columns={told} rows={rows} />
+      </div>
+      <table aria-label="Exposure by item" className="w-full border-collapse border-y border-strong bg-sheet">
+        <thead>
+          <tr className="border-b border-strong text-sm text-soft">
+            <th className="px-2 py-1 text-left font-medium">Item</th>
+            {kinds.map((kind) => (
+              <th key={kind} className="px-2 py-1 text-right font-medium">
+                {supplyKinds[kind]}
+              </th>
+            ))}
+            <th className="px-2 py-1 text-right font-medium">Value, {rows[0]?.currency}</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.item} className="border-b border-rule align-baseline last:border-b-0">
+              <td className="px-2 py-1">
+                <ItemNumber number={row.item} />
+              </td>
+              {kinds.map((kind) => {
+                const total = row.totals.find((one) => one.kind === kind);
+                return (
+                  <td key={kind} className="px-2 py-1 text-right whitespace-nowrap">
+                    {total ? (
+                      <>
+                        {quantity(total.quantity)} {total.unit}
+                        <span className="text-sm text-soft"> in {total.rows}</span>
+                      </>
+                    ) : (
+                      <span className="text-soft">{row.known ? 'none' : 'not known'}</span>
+                    )}
+                  </td>
+                );
+              })}
+              <td className="px-2 py-1 text-right">{amount(row.value)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
   );
 }

@@ -79,7 +79,7 @@ export function Summary({ number, on, picture }: { number: string; on: string; p
               columns={columns}
               keyOf={({ item }) => item.number}
               empty="It is not made of anything on that day."
-              exportName={`${number}-summed.csv`}
+              exportName={`${number}-summed`}
             />
             {summary.hasNextPage && (
               <Button busy={summary.isFetchingNextPage} onClick={() => void summary.fetchNextPage()}>

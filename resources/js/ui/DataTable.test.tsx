@@ -1,7 +1,9 @@
-import { render, screen, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
+import * as files from '../lib/download';
+import { show } from '../testing/show';
 import { DataTable, type Column } from './DataTable';
+import * as sheets from './tableSheet';
 
 interface Part {
   number: string;
@@ -18,8 +20,8 @@ const parts: Part[] = [
   { number: '200-0030', quantity: '100' },
 ];
 
-function table(more: Partial<Parameters<typeof DataTable<Part>>[0]> = {}) {
-  render(
+async function table(more: Partial<Parameters<typeof DataTable<Part>>[0]> = {}) {
+  return show(
     <DataTable
       label="Parts"
       rows={parts}
@@ -29,7 +31,6 @@ function table(more: Partial<Parameters<typeof DataTable<Part>>[0]> = {}) {
       {...more}
     />,
   );
-  return userEvent.setup();
 }
 
 const numbers = () =>
@@ -40,7 +41,7 @@ const numbers = () =>
 
 describe('a table', () => {
   it('keeps the order it is given until a head is pressed', async () => {
-    const user = table();
+    const user = await table();
     expect(numbers()).toEqual(['200-0040', '200-0010', '200-0030']);
     await user.click(screen.getByRole('button', { name: 'Number' }));
     expect(numbers()).toEqual(['200-0010', '200-0030', '200-0040']);
@@ -49,7 +50,7 @@ describe('a table', () => {
   });
 
   it('sorts numbers as numbers and says so to a screen reader', async () => {
-    const user = table();
+    const user = await table();
     await user.click(screen.getByRole('button', { name: 'Quantity' }));
     expect(numbers()).toEqual(['200-0010', '200-0040', '200-0030']);
     const head = screen.getByRole('columnheader', { name: /Quantity/ });
@@ -60,7 +61,7 @@ describe('a table', () => {
 
   it('is walked by keys: one row takes the tab, arrows, Home and End move, Enter opens', async () => {
     const open = vi.fn();
-    const user = table({ onOpen: open });
+    const user = await table({ onOpen: open });
     const rows = screen.getAllByRole('row').slice(1);
     expect(rows.map((row) => row.tabIndex)).toEqual([0, -1, -1]);
     rows[0]?.focus();
@@ -75,7 +76,7 @@ describe('a table', () => {
 
   it('opens a row by a click, but not when a link or a box in it was meant', async () => {
     const open = vi.fn();
-    const user = table({
+    const user = await table({
       onOpen: open,
       columns: [...columns, { id: 'box', head: 'Box', text: () => '', cell: () => <input type="checkbox" /> }],
     });
@@ -86,7 +87,7 @@ describe('a table', () => {
   });
 
   it('copies a row for a spreadsheet, and with Shift all of them in the order on screen', async () => {
-    const user = table();
+    const user = await table();
     const written: string[] = [];
     vi.spyOn(navigator.clipboard, 'writeText').mockImplementation((text) => {
       written.push(text);
@@ -100,8 +101,34 @@ describe('a table', () => {
     expect(written[1]).toBe('200-0010\t9\n200-0030\t100\n200-0040\t12');
   });
 
-  it('says what to do when there is nothing, and has no head then', () => {
-    table({ rows: [], exportName: 'parts' });
+  it('is taken along as CSV or as a workbook, in the order on screen, named after itself', async () => {
+    const given: { name: string; file: Blob }[] = [];
+    vi.spyOn(files, 'download').mockImplementation((name, file) => void given.push({ name, file }));
+    const user = await table({ label: 'Parts, bought here' });
+    await user.click(screen.getByRole('button', { name: 'Number' }));
+    await user.click(screen.getByRole('button', { name: 'Export CSV' }));
+    await user.click(screen.getByRole('button', { name: 'XLSX' }));
+    await waitFor(() =>
+      expect(given.map(({ name }) => name)).toEqual(['parts-bought-here.csv', 'parts-bought-here.xlsx']),
+    );
+    const text = await new Promise((done) => {
+      const reader = new FileReader();
+      reader.onload = () => done(reader.result);
+      reader.readAsText(given[0]?.file ?? new Blob());
+    });
+    expect(text).toBe('Number,Quantity\r\n200-0010,9\r\n200-0030,100\r\n200-0040,12\r\n');
+    expect(given[1]?.file.size).toBeGreaterThan(1000);
+  });
+
+  it('says so when the workbook cannot be written', async () => {
+    vi.spyOn(sheets, 'toXlsx').mockRejectedValue(new Error('no memory'));
+    const user = await table();
+    await user.click(screen.getByRole('button', { name: 'XLSX' }));
+    expect((await screen.findByRole('alert')).textContent).toBe('The file could not be written.');
+  });
+
+  it('says what to do when there is nothing, and has no head then', async () => {
+    await table({ rows: [], exportName: 'parts' });
     expect(screen.getByText('No parts.')).toBeTruthy();
     expect(screen.queryByRole('table')).toBeNull();
     expect(screen.queryByText('Export CSV')).toBeNull();

@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { download, toCsv, toTabs } from './tableText';
+import { TableExport } from './TableExport';
+import { fileName, toTabs } from './tableText';
 
 export interface Column<Row> {
   id: string;
@@ -22,6 +23,7 @@ interface Props<Row> {
   rowClass?: (row: Row) => string;
   /** What to say, and to do next, when there are no rows. */
   empty: ReactNode;
+  /** The name of its files; by its label otherwise. */
   exportName?: string;
   caption?: ReactNode;
 }
@@ -81,20 +83,10 @@ export function DataTable<Row>(props: Props<Row>) {
 
   return (
     <div>
-      {(caption !== undefined || exportName !== undefined) && (
-        <div className="flex items-baseline justify-between gap-4 pb-1 text-sm text-soft">
-          <span>{caption}</span>
-          {exportName !== undefined && (
-            <button
-              type="button"
-              className="no-print text-accent underline-offset-3 hover:underline"
-              onClick={() => download(`${exportName}.csv`, toCsv(columns, sorted))}
-            >
-              Export CSV
-            </button>
-          )}
-        </div>
-      )}
+      <div className="flex items-baseline justify-between gap-4 pb-1 text-sm text-soft">
+        <span>{caption}</span>
+        <TableExport name={exportName ?? fileName(label)} columns={columns} rows={sorted} />
+      </div>
       <div className="overflow-x-auto">
         <table aria-label={label} className="w-full border-collapse border-y border-strong bg-sheet text-base">
           <thead>

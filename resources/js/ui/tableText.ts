@@ -1,4 +1,4 @@
-interface TextColumn<Row> {
+export interface TextColumn<Row> {
   head: string;
   text: (row: Row) => string;
 }
@@ -29,10 +29,10 @@ export function fromTabs(text: string): string[][] {
     .map((line) => line.split('\t').map((cell) => cell.trim()));
 }
 
-export function download(name: string, content: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob(['\ufeff', content], { type: 'text/csv;charset=utf-8' }));
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
+/** What a table is called, as the name of a file. */
+export function fileName(label: string): string {
+  return label
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '');
 }

@@ -6,7 +6,7 @@ import { useDraft } from '../../lib/useDraft';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Input } from '../../ui/Input';
-import { download } from './download';
+import { download } from '../../lib/download';
 import { inTheMiddle, moved, tools, type Mark, type Tool } from './marks';
 import { MarksDrawn } from './MarksDrawn';
 import { pdfOf, pngOf, type Raster } from './raster';
