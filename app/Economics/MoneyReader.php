@@ -33,7 +33,8 @@ final readonly class MoneyReader
 
     public function __construct(private ExposureReader $exposure, private YearlyDemand $yearly, private CostOfOne $costOfOne) {}
 
-    public function of(string $number): MoneyPage
+    /** @param  bool  $anew  whether to ask planning for the demand of a year even if it told a moment ago */
+    public function of(string $number, bool $anew = false): MoneyPage
     {
         $request = ChangeRequest::query()->with(['items', 'orders'])->where('number', $number)->firstOrFail();
         $figures = Figures::of($request);
@@ -42,7 +43,8 @@ final readonly class MoneyReader
         $answers = Question::query()->with(['item', 'answeredBy'])->where('request_id', $request->id)->where('state', 'answered')->orderBy('id')->get();
         [$each, $missing] = $this->each($request, $answers, $figures);
         [$uses, $products, $left] = self::uses($request->items->merge(array_column($each, 0))->unique('id'));
-        [$demand, $fault2] = $this->demand($products, $figures);
+        [$yearly, $wanted] = $this->yearly->of($products, $anew);
+        $demand = self::demand($products, $yearly, $figures);
 
         $once = self::once($dispositions, $answers, $figures);
         $recurring = self::recurring($each, $uses, $demand);
@@ -56,7 +58,7 @@ final readonly class MoneyReader
         }
 
         return new MoneyPage(
-            config()->string('orthotaxis.currency'), $told->at?->toIso8601String(), $told->fault ?? $fault2, array_column($dispositions, 0), array_column($once, 0), array_column($recurring, 0), array_column($demand, 0),
+            config()->string('orthotaxis.currency'), $told->at?->toIso8601String(), $wanted->at?->toIso8601String(), $told->fault ?? $wanted->fault, array_column($dispositions, 0), array_column($once, 0), array_column($recurring, 0), array_column($demand, 0),
             $byItem, (string) $economics->oneTime, (string) $economics->yearly, $economics->paybackMonths, self::assumed($left, $missing, $told),
         );
     }
@@ -196,11 +198,11 @@ final readonly class MoneyReader
 
     /**
      * @param  Collection<int, Item>  $products
-     * @return array{array<string, array{DemandRow, Quantity}>, ?string} by product; why it is not fresh
+     * @param  array<int, int>  $yearly  millionths by id
+     * @return array<string, array{DemandRow, Quantity}> by product
      */
-    private function demand(Collection $products, Figures $figures): array
+    private static function demand(Collection $products, array $yearly, Figures $figures): array
     {
-        [$yearly, $fault] = $this->yearly->of($products);
         $demand = [];
         foreach ($products as $product) {
             $computed = Quantity::ofMillionths($yearly[$product->id] ?? 0);
@@ -209,7 +211,7 @@ final readonly class MoneyReader
             $demand[$product->number] = [new DemandRow($product->number, $product->title, (string) $units, (string) $computed, $said), $units];
         }
 
-        return [$demand, $fault];
+        return $demand;
     }
 
     /**

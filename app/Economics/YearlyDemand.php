@@ -7,8 +7,10 @@ namespace App\Economics;
 use App\CutIn\PlannedItem;
 use App\CutIn\PlanningPicture;
 use App\Planning\ExposureReader;
+use App\Planning\Told;
 use App\Structures\Models\Item;
 use App\Structures\Today;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;
 use Orthotaxis\Core\Quantity\FixedPoint;
@@ -24,16 +26,17 @@ final readonly class YearlyDemand
      * Kept for a few minutes, like all that is asked about many items.
      *
      * @param  Collection<int, Item>  $products
-     * @return array{array<int, int>, ?string} millionths by id; why they are not fresh
+     * @param  bool  $anew  whether to ask planning even if it told a moment ago
+     * @return array{array<int, int>, Told} millionths by id; how far they can be trusted
      */
-    public function of(Collection $products): array
+    public function of(Collection $products, bool $anew): array
     {
         $seconds = config()->integer('orthotaxis.planning.keep_seconds');
         $key = 'yearly-demand-'.hash('sha256', json_encode([(string) Today::day(), $products->modelKeys()], JSON_THROW_ON_ERROR));
-        $kept = $seconds === 0 ? null : Cache::get($key);
-        if (is_array($kept)) {
-            /** @var array<int, int> $kept */
-            return [$kept, null];
+        /** @var ?array{demand: array<int, int>, at: ?string} $kept */
+        $kept = $seconds === 0 || $anew ? null : Cache::get($key);
+        if ($kept !== null) {
+            return [$kept['demand'], new Told($kept['at'] === null ? null : CarbonImmutable::parse($kept['at']))];
         }
         $items = $products->keyBy('id')->map(PlannedItem::of(...))->all();
         $picture = PlanningPicture::ask($this->reader, $items, Today::day());
@@ -46,9 +49,9 @@ final readonly class YearlyDemand
             }
         }
         if ($seconds > 0 && $picture->told->fault === null) {
-            Cache::put($key, $demand, $seconds);
+            Cache::put($key, ['demand' => $demand, 'at' => $picture->told->at?->toIso8601String()], $seconds);
         }
 
-        return [$demand, $picture->told->fault];
+        return [$demand, $picture->told];
     }
 }

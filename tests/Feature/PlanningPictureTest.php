@@ -100,10 +100,15 @@ it('keeps the demand of a year for a few minutes, but never what could not be to
     ($this->tell)('200-0001', 'sales_order', '40', 10, unit: 'pc');
     ($this->tell)('200-0001', 'sales_order', '9', 400, unit: 'pc');
     $request = $this->world->as('jonas', 'POST', '/requests', $this->world->request(['items' => ['200-0040']]))->json('number');
-    $units = fn (): string => $this->world->as('vera', 'GET', "/requests/{$request}/money")->assertOk()->json('demand.0.units');
+    $money = fn (string $anew = ''): Illuminate\Testing\TestResponse => $this->world->as('vera', 'GET', "/requests/{$request}/money{$anew}")->assertOk();
+    $units = fn (string $anew = ''): string => $money($anew)->json('demand.0.units');
     expect($units())->toBe('40');
-    ($this->tell)('200-0001', 'sales_order', '5', 20, unit: 'pc');
-    expect($units())->toBe('40');
+    ($this->tell)('200-0001', 'sales_order', '3', 20, unit: 'pc');
+    $this->travel(2)->minutes();
+    $before = $money()->json('demand_told_at');
+    expect($units())->toBe('40')->and($units('?anew=1'))->toBe('43')->and($units())->toBe('43')->and($money()->json('demand_told_at'))->toBeGreaterThan($before);
+    ($this->tell)('200-0001', 'sales_order', '2', 20, unit: 'pc');
+    expect($units())->toBe('43');
     $this->travel(6)->minutes();
     expect($units())->toBe('45');
     // Told by nobody: asked again the next time.

@@ -22,6 +22,7 @@ final readonly class MoneyPage
     public function __construct(
         #[OA\Property] public string $currency,
         #[OA\Property(description: 'when planning told what exists; null: never')] public ?string $told_at,
+        #[OA\Property(description: 'when planning told what is wanted of products in a year; null: never')] public ?string $demand_told_at,
         #[OA\Property(description: 'why that is not fresh')] public ?string $fault,
         #[ListOf(DispositionRow::class)] public array $dispositions,
         #[ListOf(MoneyRow::class)] public array $one_time,

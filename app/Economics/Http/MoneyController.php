@@ -8,12 +8,14 @@ use App\Economics\Actions\SayFigure;
 use App\Economics\Data\MoneyPage;
 use App\Economics\MoneyReader;
 use App\Http\Api\InPath;
+use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 /** What a request costs. */
@@ -22,10 +24,10 @@ final readonly class MoneyController
     public function __construct(private MoneyReader $reader, private SayFigure $action) {}
 
     #[OA\Get(path: '/api/requests/{number}/money', operationId: 'money', tags: ['assessment'])]
-    #[InPath('number'), Ok(MoneyPage::class), Refused]
-    public function show(string $number): JsonResponse
+    #[InPath('number'), InQuery('anew'), Ok(MoneyPage::class), Refused]
+    public function show(string $number, Request $request): JsonResponse
     {
-        return new JsonResponse($this->reader->of($number));
+        return new JsonResponse($this->reader->of($number, $request->boolean('anew')));
     }
 
     #[OA\Post(path: '/api/requests/{number}/figures', operationId: 'sayFigure', tags: ['assessment'])]
@@ -35,7 +37,7 @@ final readonly class MoneyController
         $choice = $request->string('choice')->toString();
         $this->action->say($person, $number, $request->kind(), $request->string('subject')->trim()->toString(), $choice === '' ? null : $choice, $request->amount(), $request->string('reason')->toString(), $request->integer('seen'));
 
-        return $this->show($number);
+        return new JsonResponse($this->reader->of($number));
     }
 
     #[OA\Delete(path: '/api/requests/{number}/figures/{id}', operationId: 'takeFigureBack', tags: ['assessment'])]
@@ -44,6 +46,6 @@ final readonly class MoneyController
     {
         $this->action->takeBack($person, $number, $id);
 
-        return $this->show($number);
+        return new JsonResponse($this->reader->of($number));
     }
 }

@@ -188,6 +188,20 @@ describe('the day to cut in', () => {
     expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');
   });
 
+  it('lets one stop waiting for a plan that takes long, and keeps the one before', async () => {
+    const user = await planner();
+    server.on('POST /api/cut-in', () => new Promise(() => undefined));
+    fireEvent.change(screen.getByLabelText('Days to release'), { target: { value: '40' } });
+    expect(await screen.findByText(/the demand is exploded/, {}, { timeout: 3000 })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Stop' }));
+    expect(await screen.findByText(/Stopped. Shown is the plan before./)).toBeTruthy();
+    expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');
+    server.on('POST /api/cut-in', plan({ least_cost: on(6) }));
+    await user.click(screen.getByRole('button', { name: 'Ask again' }));
+    await waitFor(() => expect(slider().getAttribute('aria-valuetext')).toBe('1 Dec 2026, 115.00 EUR'));
+    expect(screen.queryByText(/Stopped/)).toBeNull();
+  });
+
   it('tells the documents that the day touches, and lets a receipt come in place of being cancelled', async () => {
     const user = await planner();
     const touched = screen.getByRole('table', { name: 'Documents that this day touches' });

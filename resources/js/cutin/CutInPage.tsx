@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { ApiProblem, type Schemas } from '../lib/api';
@@ -7,7 +7,8 @@ import { queries } from '../lib/queries';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
-import { ProblemNotice } from '../ui/Notice';
+import { LongWait } from '../ui/LongWait';
+import { Notice, ProblemNotice } from '../ui/Notice';
 import { ChangeNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { ChooseDay } from './ChooseDay';
@@ -79,6 +80,8 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
   }, [question]);
   const ready = asked.pairs.every((pair) => pair.old !== '' && pair.new !== '');
   const plan = useQuery({ ...queries.cutIn(asked), enabled: ready, placeholderData: keepPreviousData });
+  const client = useQueryClient();
+  const stopped = ready && !plan.isFetching && (plan.isPending || plan.isPlaceholderData);
   const [held, setHeld] = useState<Schemas['CutInPage'] | null>(null);
   const [moved, setMoved] = useState<string | null>(chosen[0]?.chosen_on ?? null);
   const [table, setTable] = useState(false);
@@ -109,7 +112,24 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
         )}
       />
       <div className="min-w-0 space-y-4">
-        {!page && <p className="border-y border-rule py-3 text-soft">Name an old part and the new one in its place.</p>}
+        {!page && !ready && (
+          <p className="border-y border-rule py-3 text-soft">Name an old part and the new one in its place.</p>
+        )}
+        {plan.isFetching && (
+          <LongWait
+            key={JSON.stringify(asked)}
+            doing="Planning is asked about everything the part goes into, and the demand is exploded."
+            onStop={() => void client.cancelQueries({ queryKey: queries.cutIn(asked).queryKey })}
+          />
+        )}
+        {stopped && (
+          <Notice>
+            Stopped. {page ? 'Shown is the plan before.' : 'No plan has been made.'}{' '}
+            <Button look="quiet" className="!h-6" onClick={() => void plan.refetch()}>
+              Ask again
+            </Button>
+          </Notice>
+        )}
         {page && (
           <>
             <Trust page={page} question={asked} />

@@ -9,6 +9,7 @@ const said = { id: 4, by: 'Mira Okafor', at: '2026-11-24T10:00:00+00:00', reason
 const money: Schemas['MoneyPage'] = {
   currency: 'EUR',
   told_at: '2026-11-25T08:00:00+00:00',
+  demand_told_at: '2026-11-25T08:05:00+00:00',
   fault: null,
   dispositions: [
     {
@@ -107,6 +108,26 @@ describe('what a change costs', () => {
     expect(gauge?.textContent).toContain('Offer of Kestrel Measuring. Mira Okafor');
     expect(table('What becomes of what exists').textContent).toContain('not decided: used up');
     expect(screen.getByText(/Demand of a year/)).toBeTruthy();
+  });
+
+  it('tells how old the demand of a year is, and asks planning anew', async () => {
+    const user = await open();
+    expect(screen.getByText(/What planning told by 25 Nov 2026/)).toBeTruthy();
+    server.on('GET /api/requests/ECR-00096/money', new Refused(503, 'Planning is being asked too often.'));
+    await user.click(screen.getByRole('button', { name: 'Ask planning anew' }));
+    expect(await screen.findByText('Planning is being asked too often.')).toBeTruthy();
+    server.on('GET /api/requests/ECR-00096/money', money);
+    await user.click(screen.getByRole('button', { name: 'Ask planning anew' }));
+    await waitFor(() => expect(screen.queryByText('Planning is being asked too often.')).toBeNull());
+    expect(server.asked('GET /api/requests/ECR-00096/money').map(({ query }) => query)).toEqual([
+      { anew: '1' },
+      { anew: '1' },
+    ]);
+  });
+
+  it('says so when planning never told', async () => {
+    await open({ ...money, demand_told_at: null });
+    expect(screen.getByText(/Planning has not told of these products yet/)).toBeTruthy();
   });
 
   it('cannot be said otherwise by who only reads', async () => {

@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import type { Schemas } from '../lib/api';
-import { amount, moment, quantity, signed } from '../lib/format';
-import { dispositions, supplyKinds } from '../lib/words';
+import { amount, moment, signed } from '../lib/format';
+import { supplyKinds } from '../lib/words';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
-import { ItemNumber } from '../ui/Num';
 import { Notice } from '../ui/Notice';
 import { moneyByItem } from './moneyByItem';
+import { demandColumns, dispositionColumns, moneyColumns } from './moneyColumns';
 import { SayFigure, type Figure } from './SayFigure';
+import { WantedAge } from './WantedAge';
 
 type Money = Schemas['MoneyPage'];
 
@@ -172,6 +173,7 @@ export function MoneyView({ number, page, maySay }: Props) {
         </h2>
         <DataTable
           label="Wanted in a year"
+          caption={<WantedAge number={number} at={page.demand_told_at} />}
           rows={page.demand}
           columns={withAct(
             demandColumns,
@@ -228,16 +230,6 @@ export function Totals({ page }: { page: Money }) {
   );
 }
 
-function saidCell(said: Schemas['Said'] | null) {
-  return (
-    said && (
-      <span className="text-sm">
-        {said.reason} <span className="text-soft">{said.by}</span>
-      </span>
-    )
-  );
-}
-
 /** The columns, with a button at the end where a figure can be said. */
 function withAct<Row>(
   columns: Column<Row>[],
@@ -265,68 +257,3 @@ function withAct<Row>(
     },
   ];
 }
-
-const dispositionColumns: Column<Schemas['DispositionRow']>[] = [
-  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <ItemNumber number={r.item} /> },
-  { id: 'kind', head: 'Kind', text: (r) => r.kind, cell: (r) => supplyKinds[r.kind as keyof typeof supplyKinds] },
-  {
-    id: 'quantity',
-    head: 'Quantity',
-    numeric: true,
-    text: (r) => r.quantity,
-    cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
-  },
-  { id: 'value', head: 'Value', numeric: true, text: (r) => r.value, cell: (r) => amount(r.value) },
-  { id: 'disposition', head: 'Disposition', text: (r) => r.disposition, cell: (r) => dispositions[r.disposition] },
-  { id: 'per_unit', head: 'For one', numeric: true, text: (r) => r.per_unit, cell: (r) => amount(r.per_unit) },
-  { id: 'cost', head: 'Costs', numeric: true, text: (r) => r.cost, cell: (r) => amount(r.cost) },
-  {
-    id: 'from',
-    head: 'Why',
-    text: (r) => r.said?.reason ?? r.from,
-    cell: (r) =>
-      saidCell(r.said) ?? (
-        <span className="text-sm text-soft">
-          {r.from === 'category' ? 'usual in the category' : 'not decided: used up'}
-        </span>
-      ),
-  },
-];
-
-const moneyColumns: Column<Schemas['MoneyRow']>[] = [
-  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => r.item !== '' && <ItemNumber number={r.item} /> },
-  { id: 'what', head: 'What for', text: (r) => r.what, cell: (r) => r.what },
-  {
-    id: 'per_unit',
-    head: 'For one',
-    numeric: true,
-    text: (r) => r.per_unit ?? '',
-    cell: (r) => r.per_unit != null && signed(r.per_unit),
-  },
-  {
-    id: 'units',
-    head: 'Units a year',
-    numeric: true,
-    text: (r) => r.units ?? '',
-    cell: (r) => r.units != null && quantity(r.units),
-  },
-  { id: 'amount', head: 'Amount', numeric: true, text: (r) => r.amount, cell: (r) => amount(r.amount) },
-  {
-    id: 'said',
-    head: 'Why',
-    text: (r) => r.said?.reason ?? answeredBy(r),
-    cell: (r) => saidCell(r.said) ?? <span className="text-sm text-soft">{answeredBy(r)}</span>,
-  },
-];
-
-function answeredBy(row: Schemas['MoneyRow']): string {
-  return row.answered_by == null ? '' : `answered by ${row.answered_by}`;
-}
-
-const demandColumns: Column<Schemas['DemandRow']>[] = [
-  { id: 'product', head: 'Product', text: (r) => r.product, cell: (r) => <ItemNumber number={r.product} /> },
-  { id: 'title', head: 'Title', text: (r) => r.title, cell: (r) => r.title },
-  { id: 'told', head: 'Planning tells', numeric: true, text: (r) => r.told, cell: (r) => quantity(r.told) },
-  { id: 'units', head: 'Counted', numeric: true, text: (r) => r.units, cell: (r) => quantity(r.units) },
-  { id: 'said', head: 'Why', text: (r) => r.said?.reason ?? '', cell: (r) => saidCell(r.said) },
-];

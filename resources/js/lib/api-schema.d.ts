@@ -2281,6 +2281,8 @@ export interface components {
             currency: string;
             /** @description when planning told what exists; null: never */
             told_at: string | null;
+            /** @description when planning told what is wanted of products in a year; null: never */
+            demand_told_at: string | null;
             /** @description why that is not fresh */
             fault: string | null;
             dispositions: components["schemas"]["DispositionRow"][];
@@ -4839,7 +4841,9 @@ export interface operations {
     };
     money: {
         parameters: {
-            query?: never;
+            query?: {
+                anew?: string;
+            };
             header?: never;
             path: {
                 number: string;

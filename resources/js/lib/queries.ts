@@ -203,7 +203,8 @@ export const queries = {
   cutIn: (question: Schemas['CutInQuestion']) =>
     queryOptions({
       queryKey: ['planning', 'cut-in', question],
-      queryFn: () => told(api.POST('/api/cut-in', { body: question })),
+      // Who gives up waiting no longer asks.
+      queryFn: ({ signal }) => told(api.POST('/api/cut-in', { body: question, signal })),
       staleTime: 30_000,
     }),
   cutInRows: (question: Schemas['CutInQuestion'], on: string) =>

@@ -50,7 +50,7 @@ class Server {
     this.calls.push(call);
     const known = this.answers.get(`${call.method} ${call.path}`);
     if (known === undefined) throw new Error(`The test says nothing about ${call.method} ${call.path}.`);
-    const said = known(call);
+    const said = await known(call);
     const refused = said instanceof Refused ? said : null;
     return new Response(
       JSON.stringify(refused ? { message: refused.message, errors: refused.errors, theirs: {} } : said),

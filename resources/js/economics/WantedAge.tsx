@@ -1,0 +1,31 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { api, told } from '../lib/api';
+import { moment } from '../lib/format';
+import { queries } from '../lib/queries';
+import { useAct } from '../lib/useAct';
+import { Button } from '../ui/Button';
+import { ProblemNotice } from '../ui/Notice';
+
+interface Props {
+  number: string;
+  /** When planning told; null: never. */
+  at: string | null;
+}
+
+/** When planning told what is wanted in a year, which is kept for some minutes; and a way to ask it again now. */
+export function WantedAge({ number, at }: Props) {
+  const client = useQueryClient();
+  const anew = useAct(
+    () => told(api.GET('/api/requests/{number}/money', { params: { path: { number }, query: { anew: '1' } } })),
+    (page) => client.setQueryData(queries.money(number).queryKey, page),
+  );
+  return (
+    <>
+      {at === null ? 'Planning has not told of these products yet' : `What planning told by ${moment(at)}`}
+      <Button look="quiet" className="!h-6" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
+        Ask planning anew
+      </Button>
+      <ProblemNotice problem={anew.error} shown={[]} />
+    </>
+  );
+}
