@@ -6,7 +6,9 @@ declare(strict_types=1);
 final class DemoSupply
 {
     /**
-     * @param  array{today: string, items: list<array{number: string, revision: string, unit: string, cost: string, supply: string, sold: bool, kind: string}>, rows?: list<array<string, ?string>>}  $load
+     * Rows that are told are taken as they are; what no row tells of gets rows of its own, until there are as many as wanted.
+     *
+     * @param  array{today: string, items: list<array{number: string, revision: string, unit: string, cost: string, supply: string, sold: bool, kind: string}>, rows?: list<array<string, ?string>>, more?: bool, most?: int}  $load  more: add to what is there, in place of beginning anew
      * @return array{items: int, rows: int}
      */
     public static function load(Planning $planning, array $load): array
@@ -14,26 +16,31 @@ final class DemoSupply
         $db = $planning->db;
         $today = new DateTimeImmutable($load['today']);
         $db->beginTransaction();
-        $db->exec('TRUNCATE item, supply, structure, hand_over, hand_over_entry');
-        $item = $db->prepare('INSERT INTO item VALUES (?, ?, ?)');
-        $told = [];
-        $rows = $load['rows'] ?? [];
-        foreach ($rows as $row) {
-            $told[$row['item']] = true;
+        if (! ($load['more'] ?? false)) {
+            $db->exec('TRUNCATE item, supply, structure, hand_over, hand_over_entry');
         }
+        $supply = $db->prepare('INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)');
+        $item = $db->prepare('INSERT INTO item VALUES (?, ?, ?)');
+        $most = $load['most'] ?? PHP_INT_MAX;
+        $written = 0;
+        $write = static function (array $rows) use ($supply, $most, &$written): void {
+            foreach (array_slice($rows, 0, $most - $written) as $row) {
+                $supply->execute([$row['kind'], $row['document'], $row['item'], $row['revision'], $row['quantity'], $row['unit'], $row['unit_value'], $row['due'], $row['place'], $row['status'], $row['serial'] ?? '']);
+                $written++;
+            }
+        };
+        $rows = $load['rows'] ?? [];
+        $write($rows);
+        $told = array_fill_keys(array_column($rows, 'item'), true);
         foreach ($load['items'] as $known) {
             $item->execute([$known['number'], $known['revision'], $known['unit']]);
             if (! isset($told[$known['number']])) {
-                $rows = [...$rows, ...self::rowsOf($known, $today)];
+                $write(self::rowsOf($known, $today));
             }
-        }
-        $supply = $db->prepare('INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)');
-        foreach ($rows as $row) {
-            $supply->execute([$row['kind'], $row['document'], $row['item'], $row['revision'], $row['quantity'], $row['unit'], $row['unit_value'], $row['due'], $row['place'], $row['status'], $row['serial'] ?? '']);
         }
         $db->commit();
 
-        return ['items' => count($load['items']), 'rows' => count($rows)];
+        return ['items' => count($load['items']), 'rows' => $written];
     }
 
     /**

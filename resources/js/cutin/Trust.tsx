@@ -29,7 +29,7 @@ export function Trust({ page, question }: Props) {
         {page.fetched_at
           ? `What planning told by ${moment(page.fetched_at)}`
           : 'Planning has not told of these items yet'}
-        <Button look="quiet" className="!h-6" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
+        <Button look="quiet" className="!h-6 !text-sm" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
           Ask planning anew
         </Button>
       </p>

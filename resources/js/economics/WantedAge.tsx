@@ -22,7 +22,7 @@ export function WantedAge({ number, at }: Props) {
   return (
     <>
       {at === null ? 'Planning has not told of these products yet' : `What planning told by ${moment(at)}`}
-      <Button look="quiet" className="!h-6" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
+      <Button look="quiet" className="!h-6 !text-sm" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
         Ask planning anew
       </Button>
       <ProblemNotice problem={anew.error} shown={[]} />
