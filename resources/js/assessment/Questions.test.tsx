@@ -1,34 +1,12 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
-import { request, tube } from '../testing/make';
+import { question, request, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { choose, mira, show, vera } from '../testing/show';
 import { Questions } from './Questions';
 
 type Question = Schemas['QuestionRow'];
-
-const question = (id: number, more: Partial<Question> = {}): Question => ({
-  id,
-  item: '200-0040',
-  function: 'purchasing',
-  topic: 'stock',
-  text: 'From when can it be had?',
-  asked: 'Buyer',
-  asked_by: 'Mira Okafor',
-  due_on: '2026-11-28',
-  state: 'waiting',
-  overdue: false,
-  mine: false,
-  answer: '',
-  one_time: null,
-  recurring: null,
-  answered_by: null,
-  answered_at: null,
-  version: 0,
-  file: null,
-  ...more,
-});
 
 const standing = (by: string[], word: Schemas['StandingOfFunction']['standing']) => ({
   function: 'purchasing' as const,

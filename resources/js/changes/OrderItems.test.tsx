@@ -1,44 +1,12 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
-import { head, item, tube } from '../testing/make';
+import { head, item, onOrder as on, order as anOrder, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { choose, show } from '../testing/show';
 import { OrderItems } from './OrderItems';
 
-const on = (of: typeof tube, more: Partial<Schemas['OrderItemData']> = {}): Schemas['OrderItemData'] => ({
-  item: of,
-  outcome: 'revise',
-  disposition: null,
-  base: 'A',
-  becomes: 'B',
-  moved_on: false,
-  changes: 0,
-  ...more,
-});
-const order = (items: Schemas['OrderItemData'][]): Schemas['OrderData'] => ({
-  number: 'ECO-00090',
-  title: 'Thicker tube',
-  description: '',
-  priority: 'critical',
-  state: 'planning',
-  effective_on: null,
-  author: 'Mira Okafor',
-  editor: null,
-  editor_name: null,
-  signer: null,
-  signer_name: null,
-  raised_at: '2026-11-25T08:00:00+00:00',
-  sent_to_review_at: null,
-  released_at: null,
-  closed_at: null,
-  version: 4,
-  digest: '',
-  items,
-  checks: [],
-  signatures: [],
-  requests: ['ECR-00096'],
-});
+const order = (items: Schemas['OrderItemData'][]) => anOrder({ items });
 const PUT = 'PUT /api/orders/ECO-00090/items/200-0040';
 
 describe('the items of an order', () => {

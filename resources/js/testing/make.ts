@@ -129,3 +129,126 @@ export function reportPage(
     ...more,
   };
 }
+
+export function question(id: number, more: Partial<Schemas['QuestionRow']> = {}): Schemas['QuestionRow'] {
+  return {
+    id,
+    item: '200-0040',
+    function: 'purchasing',
+    topic: 'stock',
+    text: 'From when can it be had?',
+    asked: 'Buyer',
+    asked_by: 'Mira Okafor',
+    due_on: '2026-11-28',
+    state: 'waiting',
+    overdue: false,
+    mine: false,
+    answer: '',
+    one_time: null,
+    recurring: null,
+    answered_by: null,
+    answered_at: null,
+    version: 0,
+    file: null,
+    ...more,
+  };
+}
+
+/** An item on an order that gets a new revision. */
+export function onOrder(
+  of: Schemas['ItemRow'],
+  more: Partial<Schemas['OrderItemData']> = {},
+): Schemas['OrderItemData'] {
+  return {
+    item: of,
+    outcome: 'revise',
+    disposition: null,
+    base: 'A',
+    becomes: 'B',
+    moved_on: false,
+    changes: 0,
+    ...more,
+  };
+}
+
+export function order(more: Partial<Schemas['OrderData']> = {}): Schemas['OrderData'] {
+  return {
+    number: 'ECO-00090',
+    title: 'Thicker tube',
+    description: '',
+    priority: 'critical',
+    state: 'planning',
+    effective_on: null,
+    author: 'Mira Okafor',
+    editor: null,
+    editor_name: null,
+    signer: null,
+    signer_name: null,
+    raised_at: '2026-11-25T08:00:00+00:00',
+    sent_to_review_at: null,
+    released_at: null,
+    closed_at: null,
+    version: 4,
+    digest: '',
+    items: [],
+    checks: [],
+    signatures: [],
+    requests: ['ECR-00096'],
+    ...more,
+  };
+}
+
+export function ledgerRow(number: number, act: string, more: Partial<Schemas['LedgerRow']> = {}): Schemas['LedgerRow'] {
+  return {
+    number,
+    at: '2026-11-24T09:00:00+00:00',
+    actor: 'Mira Okafor',
+    act,
+    subject: 'ECR-00096',
+    details: {},
+    ...more,
+  };
+}
+
+const STEPS = ['take_in', 'assess', 'order', 'revise', 'sign', 'release', 'follow_through', 'look_back'] as const;
+
+/** A dossier that is at one of its steps: what comes before is done, what comes after is ahead. */
+export function dossier(now: (typeof STEPS)[number], more: Partial<Schemas['Dossier']> = {}): Schemas['Dossier'] {
+  const at = STEPS.indexOf(now);
+  return {
+    number: 'ECR-00096',
+    title: 'Pump tube wears out early in silty rivers',
+    priority: 'critical',
+    steps: STEPS.map((step, index) => ({
+      step,
+      state: index < at ? 'done' : index === at ? 'now' : 'ahead',
+      missing: [],
+    })),
+    requests: [request()],
+    order: null,
+    handovers: [],
+    collisions: [],
+    ledger: [],
+    ...more,
+  };
+}
+
+/** What a change costs, with nothing in it yet. */
+export function money(more: Partial<Schemas['MoneyPage']> = {}): Schemas['MoneyPage'] {
+  return {
+    currency: 'EUR',
+    told_at: '2026-11-25T08:00:00+00:00',
+    demand_told_at: '2026-11-25T08:05:00+00:00',
+    fault: null,
+    dispositions: [],
+    one_time: [],
+    recurring: [],
+    demand: [],
+    by_item: [],
+    one_time_total: '0.00',
+    yearly_total: '0.00',
+    payback_months: null,
+    assumed: [],
+    ...more,
+  };
+}
