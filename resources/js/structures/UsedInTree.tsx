@@ -1,6 +1,6 @@
 import type { Picture } from '../lib/words';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type KeyboardEvent } from 'react';
+import { useId, useState, type KeyboardEvent } from 'react';
 import type { Schemas } from '../lib/api';
 import { quantity } from '../lib/format';
 import { queries } from '../lib/queries';
@@ -60,6 +60,8 @@ function Branch({ number, query, level }: BranchProps) {
 
 function Parent({ row, query, level }: { row: Schemas['UsedInRow']; query: BranchProps['query']; level: number }) {
   const [open, setOpen] = useState(false);
+  // Called by its own row alone, without all that is opened below it.
+  const name = useId();
   const onKey = (event: KeyboardEvent) => {
     if (event.target !== event.currentTarget) return;
     const wanted = { ArrowRight: true, ArrowLeft: false }[event.key];
@@ -68,7 +70,13 @@ function Parent({ row, query, level }: { row: Schemas['UsedInRow']; query: Branc
     setOpen(wanted);
   };
   return (
-    <li role="treeitem" aria-level={level} aria-expanded={row.top ? undefined : open} aria-selected={false}>
+    <li
+      role="treeitem"
+      aria-labelledby={name}
+      aria-level={level}
+      aria-expanded={row.top ? undefined : open}
+      aria-selected={false}
+    >
       {/* The row takes the keys of its branch. */}
       {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions */}
       <div
@@ -91,7 +99,7 @@ function Parent({ row, query, level }: { row: Schemas['UsedInRow']; query: Branc
             </button>
           )}
         </span>
-        <span className="min-w-0 flex-1">
+        <span id={name} className="min-w-0 flex-1">
           <ItemNumber number={row.item.number} /> {row.item.title}
           {row.revision !== null && `, revision ${row.revision}`}
           {row.item.sold && <b className="font-semibold text-accent"> · sold</b>}

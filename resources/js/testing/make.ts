@@ -252,3 +252,23 @@ export function money(more: Partial<Schemas['MoneyPage']> = {}): Schemas['MoneyP
     ...more,
   };
 }
+
+export function category(
+  code: string,
+  name: string,
+  more: Partial<Schemas['CategoryRow']> = {},
+): Schemas['CategoryRow'] {
+  return {
+    code,
+    name,
+    under: null,
+    sequence: 'letters',
+    number_prefix: '200-',
+    number_width: 4,
+    number_check: false,
+    items: 0,
+    attributes: [],
+    dispositions: [],
+    ...more,
+  };
+}
