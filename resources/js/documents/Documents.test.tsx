@@ -77,14 +77,12 @@ describe('drawings and documents of an item', () => {
     server.on(BRING, new Refused(422, 'This is no picture: its content is a program.'));
     await user.upload(screen.getByLabelText('Drop a file here, or choose one'), new File(['MZ'], 'pump.png'));
     expect(await screen.findByText(/its content is a program/)).toBeTruthy();
-    server
-      .on(BRING, {})
-      .on(PAGE, {
-        number: '200-0010',
-        files: [file('9', 'pump.png', { role: 'picture', revision: null, status: 'in_work', order: 'ECO-00090' })],
-        documents: [],
-        describes: [],
-      });
+    server.on(BRING, {}).on(PAGE, {
+      number: '200-0010',
+      files: [file('9', 'pump.png', { role: 'picture', revision: null, status: 'in_work', order: 'ECO-00090' })],
+      documents: [],
+      describes: [],
+    });
     await user.upload(screen.getByLabelText('Drop a file here, or choose one'), new File(['…'], 'pump.png'));
     const row = await screen.findByRole('listitem');
     expect(row.textContent).toMatch(/pump.png picture,.*under ECO-00090/);

@@ -22,6 +22,7 @@ globalThis.ResizeObserver = class {
   unobserve() {}
   disconnect() {}
 };
+window.matchMedia = (media) => Object.assign(new EventTarget(), { matches: false, media }) as MediaQueryList;
 globalThis.fetch = (input, init) => server.answer(new Request(input, init));
 
 beforeEach(() => {

@@ -1,0 +1,141 @@
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { head, item, line, onOrder, order, request, tube } from '../testing/make';
+import { Refused, server } from '../testing/server';
+import { show } from '../testing/show';
+import { ReviewPage } from './ReviewPage';
+
+const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
+const review: Schemas['Review'] = {
+  order: order({
+    state: 'in_review',
+    effective_on: '2027-04-14',
+    signer_name: 'Helen Marsh',
+    sent_to_review_at: '2026-11-25T10:00:00+00:00',
+    items: [onOrder(head, { disposition: 'rework' }), onOrder(tube, { outcome: 'keep' })],
+  }),
+  requests: [request({ finding: 'Feasible from April.' })],
+  redlines: [
+    {
+      order: 'ECO-00090',
+      order_title: 'Thicker tube',
+      state: 'in_review',
+      item: head,
+      base: 'E',
+      becomes: 'F',
+      moved_on: false,
+      may_edit: false,
+      seen: 7,
+      can_undo: false,
+      can_redo: false,
+      rows: [
+        {
+          key: 'a',
+          mark: 'added',
+          before: null,
+          after: line(80, '710-0001', { quantity: '2', unit: 'g' }),
+          fields: [],
+          was_item: null,
+          item: item('710-0001', 'Silicone grease'),
+          edited_by: 'Edda Roth',
+          edited_at: '2026-11-24T09:00:00+00:00',
+        },
+        {
+          key: 'b',
+          mark: 'unchanged',
+          before: line(60, clamp.number),
+          after: line(60, clamp.number),
+          fields: [],
+          was_item: clamp,
+          item: clamp,
+          edited_by: null,
+          edited_at: null,
+        },
+      ],
+      working: 'F.1',
+      iterations: [],
+    },
+  ],
+  reach: [{ item: '200-0010', used_in: [] }],
+  consequences: {
+    lines: 1,
+    items_above: [],
+    products: [{ product: '100-0012', title: 'Heron 12', difference: '1.40' }],
+    without_cost: [],
+    currency: 'EUR',
+    affected: ['200-0010'],
+    collisions: [{ order: 'ECO-00086', title: 'Regulator', state: 'revising', items: ['200-0010'] }],
+    checks: [],
+  },
+  may_sign: false,
+  may_send_back: false,
+};
+
+async function page(more: Partial<Schemas['Review']> = {}) {
+  server
+    .on('GET /api/favourites', [])
+    .on('GET /api/exposure', { items: [], strangers: [] })
+    .on('GET /api/orders/ECO-00090/review', { ...review, ...more });
+  const user = await show(<ReviewPage />, { at: '/orders/ECO-00090/review', path: '/orders/:number/review' });
+  await screen.findByRole('heading', { level: 1, name: 'Thicker tube' });
+  return user;
+}
+
+describe('the page to judge an order on', () => {
+  it('says when it takes effect, who did what, and what a product costs more', async () => {
+    await page();
+    expect(screen.getByText('100-0012 +1.40 EUR')).toBeTruthy();
+    expect(screen.getByText('14 Apr 2027')).toBeTruthy();
+    expect(screen.getByText(/Whichever is released second/).textContent).toContain('ECO-00086');
+  });
+
+  it('says so when no product contains it', async () => {
+    await page({ consequences: { ...review.consequences, products: [], collisions: [] } });
+    expect(screen.getByText('no product contains it')).toBeTruthy();
+  });
+
+  it('says why, with the finding', async () => {
+    await page();
+    const why = within(screen.getByRole('region', { name: 'Why: ECR-00096' }));
+    expect(why.getByText('Finding: Feasible from April.')).toBeTruthy();
+  });
+
+  it('shows first what differs, and the rest on demand', async () => {
+    const user = await page();
+    const lines = within(screen.getByRole('region', { name: '200-0010 before and after' }));
+    expect(lines.getByRole('heading').textContent).toContain('E → F');
+    expect(lines.getByText('Silicone grease')).toBeTruthy();
+    expect(lines.queryByText('Tube clamp')).toBeNull();
+    await user.click(lines.getByRole('button'));
+    expect(lines.getByText('Tube clamp')).toBeTruthy();
+  });
+
+  it('says what happens to what exists, also where that is not decided', async () => {
+    await page();
+    const stock = within(screen.getByRole('region', { name: 'Items and existing stock' })).getAllByRole('listitem');
+    expect(stock[0]?.textContent).toContain('Pump head: rework');
+    expect(stock[1]?.textContent).toContain('not decided');
+  });
+
+  it('is signed at its end by who may, and printed by all', async () => {
+    const print = vi.spyOn(window, 'print').mockImplementation(() => undefined);
+    const user = await page({ may_sign: true, may_send_back: true });
+    expect(screen.getByRole('button', { name: /^Sign/ })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Print' }));
+    expect(print).toHaveBeenCalledOnce();
+  });
+
+  it('is only read by the others', async () => {
+    await page();
+    expect(screen.queryByRole('button', { name: /^Sign/ })).toBeNull();
+  });
+
+  it('says when there is no such order', async () => {
+    server
+      .on('GET /api/favourites', [])
+      .on('GET /api/orders/ECO-09999/review', new Refused(404, 'There is no such order.'));
+    await show(<ReviewPage />, { at: '/orders/ECO-09999/review', path: '/orders/:number/review' });
+    expect((await screen.findByRole('alert')).textContent).toContain('There is no such order.');
+  });
+});

@@ -1,0 +1,192 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { head, item, line, tube } from '../testing/make';
+import { Refused, server } from '../testing/server';
+import { address, show } from '../testing/show';
+import { RevisePage } from './RevisePage';
+import type { Redline } from './useRedline';
+
+const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
+const same = (find: number, of: Schemas['ItemRow']): Redline['rows'][number] => ({
+  key: `line-${find}`,
+  mark: 'unchanged',
+  before: line(find, of.number),
+  after: line(find, of.number),
+  fields: [],
+  was_item: of,
+  item: of,
+  edited_by: null,
+  edited_at: null,
+});
+const redline: Redline = {
+  order: 'ECO-00090',
+  order_title: 'Thicker tube',
+  state: 'revising',
+  item: head,
+  base: 'E',
+  becomes: 'F',
+  moved_on: false,
+  may_edit: true,
+  seen: 7,
+  can_undo: true,
+  can_redo: false,
+  rows: [
+    same(50, tube),
+    { ...same(60, clamp), mark: 'changed', after: line(60, clamp.number, { quantity: '3' }), fields: ['quantity'] },
+  ],
+  working: 'F.2',
+  iterations: [
+    { number: 1, name: 'F.1', note: 'Clamps first', by: 'Edda Roth', at: '2026-11-24T09:00:00+00:00', edits: 2 },
+  ],
+};
+const BASE = '/api/orders/ECO-00090/items/200-0010';
+
+async function revise(more: Partial<Redline> = {}, at = '') {
+  server
+    .on('GET /api/favourites', [])
+    .on(`GET ${BASE}/redline`, { ...redline, ...more })
+    .on('GET /api/orders/ECO-00090/consequences', {
+      lines: 1,
+      items_above: [],
+      products: [],
+      without_cost: [],
+      currency: 'EUR',
+      affected: [],
+      collisions: [],
+      checks: [],
+    });
+  const user = await show(<RevisePage />, {
+    at: `/orders/ECO-00090/revise/200-0010${at}`,
+    path: '/orders/:number/revise/:item',
+  });
+  await screen.findByRole('heading', { level: 1, name: 'Pump head' });
+  return user;
+}
+
+describe('revising a structure under an order', () => {
+  it('says what becomes of what, and how much differs', async () => {
+    await revise();
+    expect(screen.getByText(/Revision E →/).textContent).toContain('Revision E → Fnow F.2');
+    expect(screen.getByLabelText('Totals').textContent).toMatch(/changed 1$/);
+  });
+
+  it('shows only what differs, by button or key, and the address keeps it', async () => {
+    const user = await revise();
+    await user.click(screen.getByRole('button', { name: /Show only what differs/ }));
+    expect(address()).toContain('?show=differences');
+    await user.keyboard('c');
+    await waitFor(() => expect(address()).not.toContain('show='));
+  });
+
+  it('is undone and redone, by button or keys', async () => {
+    const user = await revise();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Redo' }).disabled).toBe(true);
+    server.on(`POST ${BASE}/undo`, {
+      ...redline,
+      can_undo: false,
+      can_redo: true,
+      rows: [same(50, tube), same(60, clamp)],
+    });
+    await user.keyboard('{Control>}z{/Control}');
+    await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toBe('Nothing differs'));
+    server.on(`POST ${BASE}/redo`, redline);
+    await user.click(screen.getByRole('button', { name: 'Redo' }));
+    await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toMatch(/changed 1$/));
+  });
+
+  it('says when another order was released first, and brings its revision in', async () => {
+    const user = await revise({ moved_on: true });
+    server.on(`POST ${BASE}/newer`, new Refused(422, 'Line 60 was removed there.'));
+    await user.click(screen.getByRole('button', { name: 'Bring it in' }));
+    expect(await screen.findByText('Line 60 was removed there.')).toBeTruthy();
+    server.on(`POST ${BASE}/newer`, redline);
+    await user.click(screen.getByRole('button', { name: 'Bring it in' }));
+    await waitFor(() => expect(screen.queryByText(/has released a newer revision/)).toBeNull());
+  });
+
+  it('reads a sheet back whole or not at all: every bad cell is told', async () => {
+    await revise();
+    const many = Array.from({ length: 22 }, (_, at) => [`rows.${at}`, [`Row ${at + 2}: no such item.`]]);
+    server.on(`POST ${BASE}/sheet`, new Refused(422, 'No.', Object.fromEntries(many) as Record<string, string[]>));
+    const upload = screen.getByLabelText('Read a sheet back');
+    fireEvent.change(upload, { target: { files: [new File(['…'], 'lines.xlsx')] } });
+    expect(await screen.findByText('The sheet was not read; nothing of it is saved.')).toBeTruthy();
+    expect(screen.getByText('Row 2: no such item.')).toBeTruthy();
+    expect(screen.getByText('And 2 more.')).toBeTruthy();
+    server.on(`POST ${BASE}/sheet`, redline);
+    fireEvent.change(upload, { target: { files: [new File(['…'], 'lines.xlsx')] } });
+    await waitFor(() => expect(screen.queryByText(/nothing of it is saved/)).toBeNull());
+    expect(String(server.asked(`POST ${BASE}/sheet`)[0]?.body)).toContain('7');
+  });
+
+  it('is only read by who is not named on the order', async () => {
+    await revise({ may_edit: false, iterations: [] });
+    expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
+    for (const name of ['Undo', 'Add a line', 'Keep']) expect(screen.queryByRole('button', { name })).toBeNull();
+    expect(screen.queryByText('Kept work')).toBeNull();
+  });
+});
+
+describe('a line that is added', () => {
+  const grease = item('710-0001', 'Silicone grease', { kind: 'Consumable', unit: 'g' });
+
+  it('comes ten after the last, in the unit of its item; what is never drawn is known by its kind', async () => {
+    const user = await revise();
+    await user.keyboard('a');
+    const form = within(screen.getByRole('form', { name: 'Add a line' }));
+    expect(form.getByLabelText<HTMLInputElement>('Find').value).toBe('70');
+    server.on('GET /api/items', [grease]);
+    await user.type(form.getByRole('combobox', { name: 'Component' }), 'grease');
+    await user.click(await screen.findByText('Silicone grease'));
+    expect(form.getByRole<HTMLInputElement>('checkbox', { name: /Never drawn/ }).checked).toBe(true);
+    server.on(`POST ${BASE}/edits`, new Refused(422, 'No.', { quantity: ['Write a quantity.'] }));
+    await user.clear(form.getByLabelText('Quantity'));
+    await user.click(form.getByRole('button', { name: 'Add the line' }));
+    expect(await form.findByText(/Write a quantity/)).toBeTruthy();
+    server.on(`POST ${BASE}/edits`, redline);
+    await user.type(form.getByLabelText('Quantity'), '2');
+    await user.click(form.getByRole('button', { name: 'Add the line' }));
+    await waitFor(() => expect(screen.queryByRole('form', { name: 'Add a line' })).toBeNull());
+    expect(server.asked(`POST ${BASE}/edits`)[1]?.body).toMatchObject({
+      operation: 'add',
+      seen: 7,
+      fields: { find: '70', component: '710-0001', quantity: '2', unit: 'g', not_modelled: 'yes' },
+    });
+  });
+
+  it('is chosen again, and left', async () => {
+    const user = await revise();
+    await user.click(screen.getByRole('button', { name: 'Add a line' }));
+    server.on('GET /api/items', [grease]);
+    await user.type(screen.getByRole('combobox', { name: 'Component' }), 'grease');
+    await user.click(await screen.findByText('Silicone grease'));
+    await user.click(screen.getByTitle('Choose another'));
+    expect(screen.getByRole('combobox', { name: 'Component' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Leave it' }));
+    expect(screen.queryByRole('form', { name: 'Add a line' })).toBeNull();
+    expect(server.asked(`POST ${BASE}/edits`)).toEqual([]);
+  });
+});
+
+describe('kept work', () => {
+  it('is kept with a word, compared and gone back to', async () => {
+    const user = await revise();
+    const kept = within(screen.getByRole('region', { name: 'Kept work' }));
+    expect(kept.getByRole('row').textContent).toMatch(/F.1Clamps firstEdda Roth.*2 edits/);
+    expect(kept.getByRole('link', { name: 'Compare with now' }).getAttribute('href')).toBe(
+      '/compare?left=200-0010&left_order=ECO-00090&left_iteration=1&right=200-0010&right_order=ECO-00090&levels=one',
+    );
+    server.on(`POST ${BASE}/iterations`, new Refused(422, 'No.', { note: ['Say a word.'] }));
+    await user.click(kept.getByRole('button', { name: 'Keep' }));
+    expect(await kept.findByText(/Say a word/)).toBeTruthy();
+    server.on(`POST ${BASE}/iterations`, redline);
+    await user.type(kept.getByLabelText(/Keep this as F.2/), 'With grease');
+    await user.click(kept.getByRole('button', { name: 'Keep' }));
+    await waitFor(() => expect(kept.getByLabelText<HTMLInputElement>(/Keep this as F.2/).value).toBe(''));
+    server.on(`POST ${BASE}/iterations/1/return`, new Refused(409, 'Somebody has edited it meanwhile.'));
+    await user.click(kept.getByRole('button', { name: 'Go back to F.1' }));
+    expect((await kept.findByRole('alert')).textContent).toContain('Somebody has edited it meanwhile.');
+    expect(server.asked(`POST ${BASE}/iterations/1/return`)[0]?.body).toEqual({ seen: 7 });
+  });
+});
