@@ -7,5 +7,12 @@ export default defineConfig({
     include: ['resources/js/**/*.test.{ts,tsx}'],
     environment: 'jsdom',
     setupFiles: ['resources/js/testing/setup.ts'],
+    // Files share what they import: reading it anew for each takes longer than the tests. The set-up clears what is kept.
+    pool: 'threads',
+    isolate: false,
+    maxWorkers: '100%',
+    restoreMocks: true,
+    // On a busy machine a walk through a form takes its time.
+    testTimeout: 30_000,
   },
 });

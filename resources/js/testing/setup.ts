@@ -1,4 +1,4 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach, beforeEach } from 'vitest';
 import { server } from './server';
 
@@ -24,6 +24,9 @@ globalThis.ResizeObserver = class {
 };
 window.matchMedia = (media) => Object.assign(new EventTarget(), { matches: false, media }) as MediaQueryList;
 globalThis.fetch = (input, init) => server.answer(new Request(input, init));
+
+// A busy machine answers late, not wrongly.
+configure({ asyncUtilTimeout: 8_000 });
 
 beforeEach(() => {
   server.reset();
