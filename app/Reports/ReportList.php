@@ -20,6 +20,9 @@ final readonly class ReportList
 
     private const LIKELY = 6;
 
+    /** So many of the newest are looked at whatever they say. */
+    private const NEWEST = 150;
+
     /**
      * @param  array<string, string>  $asked  show (open, settled or all), words, source, site, severity, item: what is empty is not asked
      * @return list<ReportRow> newest first
@@ -63,6 +66,8 @@ final readonly class ReportList
                 if ($any !== '') {
                     $either->orWhereRaw("words @@ to_tsquery('english', ?)", [$any]);
                 }
+                // A mistyped word is not found by its beginning: the newest, which are the likeliest, are read anyway.
+                $either->orWhereRaw('id > (SELECT max(id) - ? FROM problem_reports)', [self::NEWEST]);
             })->limit(self::CANDIDATES)->get();
         $rows = [];
         foreach ($candidates as $report) {

@@ -53,6 +53,8 @@ it('shows likely duplicates and lets one report stand for all of the same', func
     $like = fn (string $query) => $this->world->as('vera', 'GET', "/reports-like?{$query}")->assertOk();
     $like('title=Tube+tears&description=rollers+tore+it&items=200-0040')->assertJsonPath('*.number', [$one])->assertJsonPath('0.likeness', fn (int $likeness): bool => $likeness >= 50);
     $like('title=torn+at+the+rollers')->assertJsonPath('*.number', [$one]);
+    // Typed in a hurry, and no item named.
+    $like('title=Silt+at+the+rolelrs')->assertJsonPath('*.number', [$one]);
     $like("title=%27%29%3A%2A%26%21%7C&items=200-0040&except={$one}")->assertJsonPath('*.number', []);
     $two = ($this->report)(['title' => 'Same again']);
     $three = ($this->report)(['title' => 'And again']);

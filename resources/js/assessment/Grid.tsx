@@ -21,10 +21,7 @@ const told = [
 /** Affected items by function: who answered, who is waited for. */
 export function Grid({ grid }: { grid: Schemas['AssessmentPage']['grid'] }) {
   return (
-    <>
-      <div className="pb-1 text-right text-sm">
-        <TableExport name="items-by-function" columns={told} rows={grid} />
-      </div>
+    <div>
       <table
         aria-label="Affected items by function"
         className="w-full border-collapse border-y border-strong bg-sheet text-sm"
@@ -58,6 +55,9 @@ export function Grid({ grid }: { grid: Schemas['AssessmentPage']['grid'] }) {
           ))}
         </tbody>
       </table>
-    </>
+      <div className="pt-0.5 text-right text-sm">
+        <TableExport name="items-by-function" columns={told} rows={grid} />
+      </div>
+    </div>
   );
 }

@@ -122,10 +122,7 @@ const told = [
 
 function Totals({ rows }: { rows: Exposure[] }) {
   return (
-    <>
-      <div className="pb-1 text-right text-sm">
-        <TableExport name="exposure-by-item" columns={told} rows={rows} />
-      </div>
+    <div>
       <table aria-label="Exposure by item" className="w-full border-collapse border-y border-strong bg-sheet">
         <thead>
           <tr className="border-b border-strong text-sm text-soft">
@@ -164,6 +161,9 @@ function Totals({ rows }: { rows: Exposure[] }) {
           ))}
         </tbody>
       </table>
-    </>
+      <div className="pt-0.5 text-right text-sm">
+        <TableExport name="exposure-by-item" columns={told} rows={rows} />
+      </div>
+    </div>
   );
 }

@@ -26,10 +26,7 @@ export function UsedInTable({ rows, number }: Props) {
   if (rows.length === 0)
     return <p className="border-y border-rule py-2 text-soft">Nothing uses {number} on that day.</p>;
   return (
-    <>
-      <div className="pb-1 text-right text-sm">
-        <TableExport name={`where-${number}-is-used`} columns={told} rows={rows} />
-      </div>
+    <div>
       <table
         aria-label={`Where ${number} is used`}
         className="w-full border-collapse border-y border-strong bg-sheet text-sm"
@@ -67,6 +64,9 @@ export function UsedInTable({ rows, number }: Props) {
           ))}
         </tbody>
       </table>
-    </>
+      <div className="pt-0.5 text-right text-sm">
+        <TableExport name={`where-${number}-is-used`} columns={told} rows={rows} />
+      </div>
+    </div>
   );
 }

@@ -81,12 +81,15 @@ export function DataTable<Row>(props: Props<Row>) {
 
   if (rows.length === 0) return <div className="border-y border-rule py-3 text-soft">{empty}</div>;
 
+  const taken = <TableExport name={exportName ?? fileName(label)} columns={columns} rows={sorted} />;
   return (
     <div>
-      <div className="flex items-baseline justify-between gap-4 pb-1 text-sm text-soft">
-        <span>{caption}</span>
-        <TableExport name={exportName ?? fileName(label)} columns={columns} rows={sorted} />
-      </div>
+      {caption !== undefined && (
+        <div className="flex items-baseline justify-between gap-4 pb-1 text-sm text-soft">
+          <span>{caption}</span>
+          {taken}
+        </div>
+      )}
       <div className="overflow-x-auto">
         <table aria-label={label} className="w-full border-collapse border-y border-strong bg-sheet text-base">
           <thead>
@@ -140,6 +143,7 @@ export function DataTable<Row>(props: Props<Row>) {
           </tbody>
         </table>
       </div>
+      {caption === undefined && <div className="pt-0.5 text-right text-sm">{taken}</div>}
     </div>
   );
 }

@@ -19,7 +19,7 @@ export function LongWait({ doing, onStop }: Props) {
   }, []);
   if (seconds === 0) return null;
   return (
-    <div className="flex flex-wrap items-center gap-x-3 border-y border-rule py-2">
+    <div className="sticky top-13 z-20 flex flex-wrap items-center gap-x-3 border-y border-strong bg-sheet px-3 py-2">
       <p role="status">{doing}</p>
       {/* Not read out at every second. */}
       <span aria-hidden className="text-soft">
