@@ -9,7 +9,7 @@ interface Props<Row> {
   rows: Row[];
 }
 
-const look = 'text-accent underline-offset-3 hover:underline';
+const look = 'min-h-6 text-accent underline-offset-3 hover:underline';
 
 /** Takes a table along as a file: all of its rows, in the order on screen. */
 export function TableExport<Row>({ name, columns, rows }: Props<Row>) {
