@@ -24,11 +24,11 @@ final readonly class Slip
             }
             $from++;
         }
-        $rest = static fn (array $letters, int $after): string => implode('', array_slice($letters, $from + $after));
+        $rest = static fn (string $word, int $after): string => mb_substr($word, $from + $after);
 
-        return $rest($a, 1) === $rest($b, 1)
-            || $rest($a, 1) === $rest($b, 0)
-            || $rest($a, 0) === $rest($b, 1)
-            || (($a[$from] ?? null) === ($b[$from + 1] ?? null) && ($a[$from + 1] ?? null) === ($b[$from] ?? null) && $rest($a, 2) === $rest($b, 2));
+        return $rest($one, 1) === $rest($other, 1)
+            || $rest($one, 1) === $rest($other, 0)
+            || $rest($one, 0) === $rest($other, 1)
+            || (($a[$from] ?? null) === ($b[$from + 1] ?? null) && ($a[$from + 1] ?? null) === ($b[$from] ?? null) && $rest($one, 2) === $rest($other, 2));
     }
 }

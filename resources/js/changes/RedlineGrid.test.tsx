@@ -2,41 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { queries } from '../lib/queries';
-import { head, item, line, tube } from '../testing/make';
+import { item, line, redline as aRedline, redlineRow as row, tube } from '../testing/make';
 import { Refused, server, type Call } from '../testing/server';
 import { show } from '../testing/show';
 import { RedlineGrid } from './RedlineGrid';
-import { useRedline, type Redline, type RedlineRow } from './useRedline';
+import { useRedline, type Redline } from './useRedline';
 
 const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
-const row = (find: number, of: typeof tube, more: Partial<RedlineRow> = {}): RedlineRow => ({
-  key: `line-${find}`,
-  mark: 'unchanged',
-  before: line(find, of.number),
-  after: line(find, of.number),
-  fields: [],
-  was_item: of,
-  item: of,
-  edited_by: null,
-  edited_at: null,
-  ...more,
-});
-const redline: Redline = {
-  order: 'ECO-00090',
-  order_title: 'Thicker tube',
-  state: 'revising',
-  item: head,
-  base: 'E',
-  becomes: 'F',
-  moved_on: false,
-  may_edit: true,
-  seen: 7,
-  can_undo: false,
-  can_redo: false,
-  rows: [row(50, tube), row(60, clamp)],
-  working: 'F.1',
-  iterations: [],
-};
+const redline = aRedline({ rows: [row(50, tube), row(60, clamp)] });
 const PAGE = '/api/orders/ECO-00090/items/200-0010/redline';
 const EDITS = 'POST /api/orders/ECO-00090/items/200-0010/edits';
 

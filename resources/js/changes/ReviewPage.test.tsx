@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
-import { head, item, line, onOrder, order, request, tube } from '../testing/make';
+import { head, item, onOrder, order, redline, redlineRow, request, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { show } from '../testing/show';
 import { ReviewPage } from './ReviewPage';
@@ -17,45 +17,14 @@ const review: Schemas['Review'] = {
   }),
   requests: [request({ finding: 'Feasible from April.' })],
   redlines: [
-    {
-      order: 'ECO-00090',
-      order_title: 'Thicker tube',
+    redline({
       state: 'in_review',
-      item: head,
-      base: 'E',
-      becomes: 'F',
-      moved_on: false,
       may_edit: false,
-      seen: 7,
-      can_undo: false,
-      can_redo: false,
       rows: [
-        {
-          key: 'a',
-          mark: 'added',
-          before: null,
-          after: line(80, '710-0001', { quantity: '2', unit: 'g' }),
-          fields: [],
-          was_item: null,
-          item: item('710-0001', 'Silicone grease'),
-          edited_by: 'Edda Roth',
-          edited_at: '2026-11-24T09:00:00+00:00',
-        },
-        {
-          key: 'b',
-          mark: 'unchanged',
-          before: line(60, clamp.number),
-          after: line(60, clamp.number),
-          fields: [],
-          was_item: clamp,
-          item: clamp,
-          edited_by: null,
-          edited_at: null,
-        },
+        redlineRow(80, item('710-0001', 'Silicone grease'), { mark: 'added', before: null, was_item: null }),
+        redlineRow(60, clamp),
       ],
-      working: 'F.1',
-      iterations: [],
-    },
+    }),
   ],
   reach: [{ item: '200-0010', used_in: [] }],
   consequences: {

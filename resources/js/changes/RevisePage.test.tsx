@@ -1,45 +1,23 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { Schemas } from '../lib/api';
-import { head, item, line, tube } from '../testing/make';
+import { item, line, redline as aRedline, redlineRow as same, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, show } from '../testing/show';
 import { RevisePage } from './RevisePage';
 import type { Redline } from './useRedline';
 
 const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
-const same = (find: number, of: Schemas['ItemRow']): Redline['rows'][number] => ({
-  key: `line-${find}`,
-  mark: 'unchanged',
-  before: line(find, of.number),
-  after: line(find, of.number),
-  fields: [],
-  was_item: of,
-  item: of,
-  edited_by: null,
-  edited_at: null,
-});
-const redline: Redline = {
-  order: 'ECO-00090',
-  order_title: 'Thicker tube',
-  state: 'revising',
-  item: head,
-  base: 'E',
-  becomes: 'F',
-  moved_on: false,
-  may_edit: true,
-  seen: 7,
+const redline = aRedline({
   can_undo: true,
-  can_redo: false,
   rows: [
     same(50, tube),
-    { ...same(60, clamp), mark: 'changed', after: line(60, clamp.number, { quantity: '3' }), fields: ['quantity'] },
+    same(60, clamp, { mark: 'changed', after: line(60, clamp.number, { quantity: '3' }), fields: ['quantity'] }),
   ],
   working: 'F.2',
   iterations: [
     { number: 1, name: 'F.1', note: 'Clamps first', by: 'Edda Roth', at: '2026-11-24T09:00:00+00:00', edits: 2 },
   ],
-};
+});
 const BASE = '/api/orders/ECO-00090/items/200-0010';
 
 async function revise(more: Partial<Redline> = {}, at = '') {

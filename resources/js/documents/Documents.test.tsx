@@ -1,27 +1,12 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
-import { head, item } from '../testing/make';
+import { file, head, item } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { choose, mira, show, vera } from '../testing/show';
 import { Documents } from './Documents';
 
 const drawing = item('800-0011', 'Drawing, pump head', { kind: 'Drawing' });
-const file = (id: string, name: string, more: Partial<Schemas['FileRow']> = {}): Schemas['FileRow'] => ({
-  id,
-  item: '200-0010',
-  role: 'sheet',
-  name,
-  media_type: 'image/svg+xml',
-  bytes: 1200,
-  revision: 'E',
-  status: 'released',
-  order: null,
-  brought_by: 'Jonas Weir',
-  brought_at: '2026-11-24T09:00:00+00:00',
-  carries_script: false,
-  ...more,
-});
 const described = (more: Partial<Schemas['DocumentRow']> = {}): Schemas['DocumentRow'] => ({
   item: drawing,
   shows: 'E',

@@ -2,24 +2,13 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { today } from '../lib/format';
-import { change, head, item, line, tube } from '../testing/make';
+import { change, head, item, line, revision, tube } from '../testing/make';
 import { Refused, server, type Call } from '../testing/server';
 import { address, choose, mira, show, vera } from '../testing/show';
 import { ItemPage } from './ItemPage';
 
 const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
 const spring = item('600-0020', 'Spring', { unit: 'pc' });
-const revision = (code: string, more: Partial<Schemas['RevisionRow']> = {}): Schemas['RevisionRow'] => ({
-  code,
-  status: 'released',
-  first_day: '2026-06-28',
-  last_day: null,
-  released_at: '2026-06-20T09:00:00+00:00',
-  released_by: 'Mira Okafor',
-  order: 'ECO-00076',
-  reason: 'Note made clear',
-  ...more,
-});
 const row = (path: string, of: Schemas['ItemRow'], more: Partial<Schemas['TreeRow']> = {}): Schemas['TreeRow'] => ({
   path,
   level: path.split('/').length,

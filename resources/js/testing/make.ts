@@ -272,3 +272,77 @@ export function category(
     ...more,
   };
 }
+
+/** A line under an order, the same before and after. */
+export function redlineRow(
+  find: number,
+  of: Schemas['ItemRow'],
+  more: Partial<Schemas['RedlineRow']> = {},
+): Schemas['RedlineRow'] {
+  return {
+    key: `line-${find}`,
+    mark: 'unchanged',
+    before: line(find, of.number),
+    after: line(find, of.number),
+    fields: [],
+    was_item: of,
+    item: of,
+    edited_by: null,
+    edited_at: null,
+    ...more,
+  };
+}
+
+/** The structure of the pump head under an order. */
+export function redline(more: Partial<Schemas['Redline']> = {}): Schemas['Redline'] {
+  return {
+    order: 'ECO-00090',
+    order_title: 'Thicker tube',
+    state: 'revising',
+    item: head,
+    base: 'E',
+    becomes: 'F',
+    moved_on: false,
+    may_edit: true,
+    seen: 7,
+    can_undo: false,
+    can_redo: false,
+    rows: [],
+    working: 'F.1',
+    iterations: [],
+    ...more,
+  };
+}
+
+export function revision(code: string, more: Partial<Schemas['RevisionRow']> = {}): Schemas['RevisionRow'] {
+  return {
+    code,
+    status: 'released',
+    first_day: '2026-06-28',
+    last_day: null,
+    released_at: '2026-06-20T09:00:00+00:00',
+    released_by: 'Mira Okafor',
+    order: 'ECO-00076',
+    reason: 'Note made clear',
+    ...more,
+  };
+}
+
+/** A file of an item. */
+export function file(id: string, name: string, more: Partial<Schemas['FileRow']> = {}): Schemas['FileRow'] {
+  return {
+    id,
+    item: '200-0010',
+    role: 'sheet',
+    name,
+    media_type: 'image/svg+xml',
+    bytes: 1200,
+    revision: 'E',
+    status: 'released',
+    order: null,
+    brought_by: 'Jonas Weir',
+    brought_at: '2026-11-24T09:00:00+00:00',
+    carries_script: false,
+    ...more,
+  };
+}

@@ -1,0 +1,46 @@
+import { screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { Refused, server } from '../testing/server';
+import { show } from '../testing/show';
+import { Keep } from './Keep';
+
+const AT = '/items?category=pump';
+
+async function keep(rows: { id: number; address: string; name: string }[] = []) {
+  server.on('GET /api/favourites', rows);
+  const user = await show(<Keep title="Items" />, { at: AT });
+  await waitFor(() => expect(server.asked('GET /api/favourites')).toHaveLength(1));
+  return user;
+}
+
+describe('keeping a page', () => {
+  it('keeps it with all that its address says, under a name that is offered', async () => {
+    const user = await keep();
+    await user.click(screen.getByRole('button', { name: 'Keep this page' }));
+    const name = await screen.findByLabelText<HTMLInputElement>('Keep this page as');
+    expect(name.value).toBe('Items');
+    await user.clear(name);
+    server.on('POST /api/favourites', new Refused(422, 'No.', { name: ['Give it a name.'] }));
+    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    expect(await screen.findByText(/Give it a name/)).toBeTruthy();
+    await user.type(name, 'Pumps');
+    const kept = [{ id: 3, address: AT, name: 'Pumps' }];
+    server.on('POST /api/favourites', kept).on('GET /api/favourites', kept);
+    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    expect(await screen.findByRole('button', { name: 'Kept as Pumps' })).toBeTruthy();
+    expect(server.asked('POST /api/favourites')[1]?.body).toEqual({ address: AT, name: 'Pumps' });
+  });
+
+  it('knows a kept page by its whole address, renames it and lets it go', async () => {
+    const user = await keep([
+      { id: 2, address: '/items', name: 'All' },
+      { id: 3, address: AT, name: 'Pumps' },
+    ]);
+    await user.click(await screen.findByRole('button', { name: 'Kept as Pumps' }));
+    expect((await screen.findByLabelText<HTMLInputElement>('Keep this page as')).value).toBe('Pumps');
+    expect(screen.getByRole('button', { name: 'Rename' })).toBeTruthy();
+    server.on('DELETE /api/favourites/3', []);
+    await user.click(screen.getByRole('button', { name: 'Keep no longer' }));
+    expect(await screen.findByRole('button', { name: 'Keep this page' })).toBeTruthy();
+  });
+});
