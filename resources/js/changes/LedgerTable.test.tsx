@@ -1,0 +1,39 @@
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { ledgerRow } from '../testing/make';
+import { show } from '../testing/show';
+import { LedgerTable } from './LedgerTable';
+
+const cells = async (row: Parameters<typeof ledgerRow>[2], act = 'figure.said') => {
+  await show(<LedgerTable rows={[ledgerRow(12, act, row)]} />);
+  return within(screen.getAllByRole('row')[1] ?? document.body)
+    .getAllByRole('cell')
+    .map((one) => one.textContent);
+};
+
+describe('the record of what was done', () => {
+  it('tells number, time, person, subject and act in words', async () => {
+    const [number, at, actor, subject, act] = await cells({}, 'request.raised');
+    expect([number, actor, subject]).toEqual(['12', 'Mira Okafor', 'ECR-00096']);
+    expect(at).toMatch(/^24 Nov 2026/);
+    expect(act).not.toContain('.');
+    expect(screen.getByRole('link', { name: 'ECR-00096' }).getAttribute('href')).toBe('/changes/ECR-00096');
+  });
+
+  it('tells details by name, leaves out what is empty, and never shows a digest', async () => {
+    const row = await cells({
+      details: { effective_on: '2027-04-14', reason: 'Known.', file: null, note: '', digest: 'abcdef', line: 'k1' },
+    });
+    expect(row[5]).toBe('effective on: 2027-04-14 · reason: Known.');
+  });
+
+  it('tells lists without brackets', async () => {
+    const row = await cells({ details: { items: ['200-0040', '200-0041'] } });
+    expect(row[5]).toMatch(/^items: 200-0040\s*,\s*200-0041$/);
+  });
+
+  it('says when nothing was done', async () => {
+    await show(<LedgerTable rows={[]} />);
+    expect(screen.getByText('Nothing was done yet.')).toBeTruthy();
+  });
+});
