@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Planning\ExposureReader;
 use App\Structures\Models\Item;
+use Database\Seeders\GeneratedPlanningSeeder;
 use Illuminate\Support\Facades\Http;
 use Orthotaxis\Core\Impact\SupplyKind;
 use Tests\Feature\Support\StandIn;
@@ -61,12 +62,11 @@ it('is filled bit by bit, and with no more rows than wanted', function (): void 
 
 it('is filled for a generated data set from the items there are', function (): void {
     Item::query()->update(['sold' => false, 'supply' => 'buy']);
-    $this->artisan('planning:generate', ['--rows' => 3])->expectsOutput('3 rows in planning.')->assertSuccessful();
+    expect((new GeneratedPlanningSeeder)->run(3))->toBe(3);
     $answer = ($this->supply)(...array_keys($this->world->items));
     expect($answer['rows'])->toHaveCount(3)->and($answer['unknown'])->toBe([]);
-    foreach (['0', '-2', 'many'] as $wrong) {
-        $this->artisan('planning:generate', ['--rows' => $wrong])->expectsOutput('--rows is a whole number from 1 on.')->assertExitCode(2);
-    }
+    // As many as there are, when more are wanted.
+    expect((new GeneratedPlanningSeeder)->run())->toBe(count(($this->supply)(...array_keys($this->world->items))['rows']));
 });
 
 it('takes a hand-over once, however often it comes, and says entry by entry what it cannot take', function (): void {

@@ -2,22 +2,30 @@
 
 declare(strict_types=1);
 
-namespace App\Setup;
+namespace Database\Seeders;
 
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Seeder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Http;
 use Orthotaxis\Core\Quantity\Money;
 
-/** Tells the planning stand-in of the generated items, some thousands at a time; it makes up what there is of them. */
-final readonly class GeneratedSupply
+/**
+ * Tells the planning stand-in of the items of a generated data set, some thousands at a time; it makes up what there is of
+ * them, products first. All it held before is gone.
+ */
+final class GeneratedPlanningSeeder extends Seeder
 {
     private const AT_ONCE = 5_000;
 
-    /** @return int how many rows there are now, products first: fewer than wanted when there are too few items */
-    public static function tell(int $most): int
+    /**
+     * @param  ?int  $most  rows; otherwise as many as the environment says in PLANNING_ROWS, or half a million
+     * @return int how many rows there are now: fewer when there are too few items
+     */
+    public function run(?int $most = null): int
     {
+        $most ??= (int) (getenv('PLANNING_ROWS') ?: 500_000);
         $rows = 0;
         $more = false;
         Item::query()->chunkById(self::AT_ONCE, static function (Collection $items) use ($most, &$rows, &$more): void {
