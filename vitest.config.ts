@@ -12,6 +12,7 @@ export default defineConfig({
     isolate: false,
     maxWorkers: '100%',
     restoreMocks: true,
+    unstubGlobals: true,
     // On a busy machine a walk through a form takes its time.
     testTimeout: 30_000,
   },
