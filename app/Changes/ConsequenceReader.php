@@ -13,7 +13,6 @@ use App\Structures\Models\Item;
 use App\Structures\Today;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
-use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Impact\CostDifference;
 use Orthotaxis\Core\Quantity\Money;
 
@@ -33,11 +32,13 @@ final readonly class ConsequenceReader
             'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost), 'unit' => $item->unit,
         ])->all();
         $lines = 0;
+        $settled = $day;
         $above = $difference = $missing = [];
         foreach ($revised as $item) {
             $comparison = $item->comparison();
             $lines += count($comparison->changes());
-            $cost = CostDifference::of($comparison, $costs);
+            $cost = CostDifference::settled($day, $item->before, $item->after, $costs);
+            $settled = $cost->day->isBefore($settled) ? $settled : $cost->day;
             $missing = [...$missing, ...$cost->missing];
             $own = $items[$item->number]->id;
             $difference[$own] = ($difference[$own] ?? Money::zero())->plus($cost->perUnit);
@@ -56,6 +57,7 @@ final readonly class ConsequenceReader
             $touched->where('sold', true)->map(static fn (Item $item): ProductCost => new ProductCost($item->number, $item->title, (string) $difference[$item->id]))->values()->all(),
             array_values(array_unique($missing)),
             config()->string('orthotaxis.currency'),
+            (string) $settled,
             self::affected($core),
             $this->collisions->of($order),
             array_map(CheckRow::of(...), DossierReader::checks($core)),
@@ -68,10 +70,9 @@ final readonly class ConsequenceReader
         $affected = [];
         foreach ($core->items as $item) {
             $affected[$item->number] = true;
-            foreach ($item->comparison()->changes() as $difference) {
-                if ($difference->before !== null && ($difference->kind === DifferenceKind::Removed || $difference->kind === DifferenceKind::Replaced)) {
-                    $affected[$difference->before->component] = true;
-                }
+            // A component that stands in another line afterwards has not gone.
+            foreach (array_diff($item->before->components(), $item->after->components()) as $gone) {
+                $affected[$gone] = true;
             }
         }
 

@@ -43,10 +43,7 @@ final readonly class DossierReader
             $order = $request->orders->last();
         }
         $requests = ChangeRequest::query()
-            ->with([
-                'raisedBy', 'decidedBy', 'orders', 'items.category', 'items.released', 'items.revisingOrders', 'files.person',
-                'reports.raisedBy', 'reports.items', 'reports.requests', 'reports.files.person', 'gathered.raisedBy', 'gathered.files.person', 'gatheredInto', 'splitFrom', 'splitOff',
-            ])
+            ->with(RequestData::RELATIONS)
             ->when(
                 $order !== null && $order->number === $number,
                 static fn ($query) => $query->whereRelation('orders', 'change_orders.id', $order?->id),

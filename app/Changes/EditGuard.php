@@ -6,6 +6,7 @@ namespace App\Changes;
 
 use App\Changes\Models\OrderItem;
 use App\Http\Stale;
+use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use App\Structures\PinnedRevisions;
 use App\Structures\StructureReader;
@@ -49,7 +50,7 @@ final readonly class EditGuard
     {
         $component = Item::query()->where('number', $line->component)->first();
         if ($component === null) {
-            throw Refusal::at('component', "There is no item {$line->component}.");
+            throw Refusal::at('component', (new MistypedNumbers)->noSuchItem($line->component));
         }
         if (! $line->unit->measuresLike($component->unit)) {
             throw Refusal::at('unit', sprintf(

@@ -135,7 +135,7 @@ final readonly class OrderReader
      * @param  list<Edit>  $edits
      * @return array{Structure, list<string>} after, and why edits do not fit
      */
-    private static function after(Structure $base, array $edits): array
+    public static function after(Structure $base, array $edits): array
     {
         try {
             return [Apply::all($base, $edits), []];

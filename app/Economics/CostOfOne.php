@@ -9,6 +9,8 @@ use App\Changes\Models\ChangeRequest;
 use App\Changes\OrderReader;
 use App\CutIn\Models\CutIn;
 use App\Structures\Models\Item;
+use App\Structures\Today;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Impact\CostDifference;
 use Orthotaxis\Core\Quantity\FixedPoint;
@@ -42,9 +44,10 @@ final readonly class CostOfOne
         }
         $items = Item::query()->whereIn('number', array_values(array_unique($numbers)))->get()->keyBy('number');
         $costs = $items->map(static fn (Item $item): array => ['cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost), 'unit' => $item->unit])->all();
+        $day = $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
         $rows = $missing = [];
         foreach ($revised as $item) {
-            $difference = CostDifference::of($item->comparison(), $costs);
+            $difference = CostDifference::settled($day, $item->before, $item->after, $costs);
             $missing = [...$missing, ...$difference->missing];
             if ($difference->perUnit->tenThousandths !== 0) {
                 $rows[] = [$items[$item->number], "Edits of {$order->number}", $difference->perUnit];

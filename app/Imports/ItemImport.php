@@ -7,6 +7,7 @@ namespace App\Imports;
 use App\People\Models\Person;
 use App\Setup\CopyInto;
 use App\Structures\ItemKind;
+use App\Structures\MistypedNumbers;
 use App\Structures\Models\Category;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -30,6 +31,13 @@ final class ItemImport implements Importer
 
     /** @var array<string, int> code => id */
     private array $categories = [];
+
+    private readonly MistypedNumbers $mistyped;
+
+    public function __construct()
+    {
+        $this->mistyped = new MistypedNumbers;
+    }
 
     public static function columns(): array
     {
@@ -103,6 +111,10 @@ final class ItemImport implements Importer
         if (preg_match('/[\/\s]/', $row['number']) === 1) {
             $faults->add($number, 'number', 'A number has no spaces and no slash.');
         }
+        $slip = $this->mistyped->slip($row['number']);
+        if ($slip !== null) {
+            $faults->add($number, 'number', $slip);
+        }
         $same = $this->seen[mb_strtoupper($row['number'])] ?? null;
         if ($same !== null) {
             $faults->add($number, 'number', "{$row['number']} stands in row {$same} already.");
@@ -121,7 +133,7 @@ final class ItemImport implements Importer
         if (! in_array($row['supply'] ?? '', ['', ...self::SUPPLIES], true)) {
             $faults->add($number, 'supply', $among(self::SUPPLIES));
         }
-        foreach (['standard_cost' => '/^\d{1,12}(\.\d{1,4})?$/', 'mass_kg' => '/^\d{1,9}(\.\d{1,6})?$/', 'lead_time_days' => '/^\d{1,4}$/'] as $column => $form) {
+        foreach (['standard_cost' => '/^\d{1,12}(\.\d{1,4})?$/D', 'mass_kg' => '/^\d{1,9}(\.\d{1,6})?$/D', 'lead_time_days' => '/^\d{1,4}$/D'] as $column => $form) {
             if (($row[$column] ?? '') !== '' && preg_match($form, $row[$column]) !== 1) {
                 $faults->add($number, $column, $column === 'lead_time_days' ? 'Write whole days, such as 14.' : 'Write a number with a point, such as 12.50.');
             }

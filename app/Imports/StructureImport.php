@@ -6,6 +6,7 @@ namespace App\Imports;
 
 use App\People\Models\Person;
 use App\Setup\CopyInto;
+use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
 use App\Structures\PinnedRevisions;
@@ -49,7 +50,12 @@ final class StructureImport implements Importer
     /** @var array<string, int> parent and line identity => row */
     private array $keys = [];
 
-    public function __construct(private readonly StructureKind $kind = StructureKind::Engineering) {}
+    private readonly MistypedNumbers $mistyped;
+
+    public function __construct(private readonly StructureKind $kind = StructureKind::Engineering)
+    {
+        $this->mistyped = new MistypedNumbers;
+    }
 
     public static function columns(): array
     {
@@ -161,7 +167,7 @@ final class StructureImport implements Importer
     {
         $parent = $this->items[$row['parent']] ?? null;
         if ($parent === null) {
-            $faults->add($number, 'parent', $row['parent'] === '' ? 'Name the parent by its item number.' : "There is no item {$row['parent']}.");
+            $faults->add($number, 'parent', $row['parent'] === '' ? 'Name the parent by its item number.' : $this->mistyped->noSuchItem($row['parent']));
         } elseif (($refused = $this->refused($row['parent'])) !== null) {
             $faults->add($number, 'parent', $refused);
         }
@@ -176,7 +182,7 @@ final class StructureImport implements Importer
         }
         $component = $this->items[$line->component] ?? null;
         if ($component === null) {
-            $faults->add($number, 'component', "There is no item {$line->component}.");
+            $faults->add($number, 'component', $this->mistyped->noSuchItem($line->component));
         }
         if ($parent === null || $component === null) {
             return;

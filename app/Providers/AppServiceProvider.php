@@ -10,6 +10,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -19,8 +20,12 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function boot(): void
     {
-        // A relation loaded row by row is a query in a loop: an error wherever it happens.
+        // A relation loaded row by row is a query in a loop: an error in development and tests. In production nobody is
+        // kept from their work by it: it is logged.
         Model::preventLazyLoading();
+        if ($this->app->environment('production')) {
+            Model::handleLazyLoadingViolationUsing(static fn (Model $model, string $relation) => Log::warning('A relation was loaded row by row.', ['model' => $model::class, 'relation' => $relation]));
+        }
         Model::preventAccessingMissingAttributes();
         Model::unguard();
 

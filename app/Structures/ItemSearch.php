@@ -134,7 +134,7 @@ final readonly class ItemSearch
     /** @return list<int> ids of all that is in an item today */
     private function inside(string $number): array
     {
-        $item = Item::query()->where('number', $number)->first() ?? throw Refusal::at('used_in', "There is no item {$number}.");
+        $item = Item::query()->where('number', $number)->first() ?? throw Refusal::at('used_in', (new MistypedNumbers)->noSuchItem($number));
         $index = StructureIndex::open();
         $explosion = $index->explosion($item->id, Today::day());
 

@@ -33,7 +33,7 @@ final readonly class SummaryReader
         $order = [];
         $totals = $explosion->totals();
         foreach (array_keys($totals) as $position) {
-            $order[$position] = [$explosion->level($position), $index->positions->item($position)];
+            $order[$position] = [$explosion->level($position), $index->positions->item($position), $index->positions->revision($position)];
         }
         asort($order);
         $rollUp = self::rollUp($index, $top, $day, [$top, ...array_keys($totals)]);

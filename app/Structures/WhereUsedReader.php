@@ -44,6 +44,7 @@ final readonly class WhereUsedReader
      */
     private static function keptRows(StructureIndex $index, Item $item, Day $day, KeptAnswer $kept, array $page): array
     {
+        $inUse = $index->inUse($day);
         $own = array_fill_keys([$index->positions->of($item->id), ...$index->positions->pinnedOf($item->id)], true);
         $through = $ids = [];
         foreach (array_keys($page) as $position) {
@@ -63,7 +64,7 @@ final readonly class WhereUsedReader
         foreach ($page as $position => [$level, $quantity]) {
             $rows[] = new UsedInRow(
                 $known[$index->positions->item($position)], $revisions[$position] ?? null, $level, (string) $quantity, $item->unit->value,
-                array_map(static fn (int $id): string => $numbers[$id], array_keys($through[$position])), ! self::isUsed($index, $position, $day),
+                array_map(static fn (int $id): string => $numbers[$id], array_keys($through[$position])), ! $inUse->isUsed($position),
             );
         }
 
@@ -74,11 +75,12 @@ final readonly class WhereUsedReader
     public function direct(Item $item, Day $day, Picture $picture): UsedInPage
     {
         $index = StructureIndex::open($picture);
+        $inUse = $index->inUse($day);
         $quantities = [];
         foreach ([$index->positions->of($item->id), ...$index->positions->pinnedOf($item->id)] as $position) {
             $list = $index->adjacency->upOf($position);
             for ($i = 2; $i < count($list); $i += 3) {
-                if (Span::holdsOn($list[$i + 2], $day->number())) {
+                if (Span::holdsOn($list[$i + 2], $day->number()) && $inUse->counts($list[$i])) {
                     $quantities[$list[$i]] = Quantity::ofMillionths($list[$i + 1])->plus($quantities[$list[$i]] ?? Quantity::ofMillionths(0));
                 }
             }
@@ -90,24 +92,12 @@ final readonly class WhereUsedReader
         foreach ($shown as $parent => $quantity) {
             $rows[] = new UsedInRow(
                 $known[$index->positions->item($parent)], $revisions[$parent] ?? null, 1, (string) $quantity, $item->unit->value, [$item->number],
-                ! self::isUsed($index, $parent, $day),
+                ! $inUse->isUsed($parent),
             );
         }
-        usort($rows, static fn (UsedInRow $a, UsedInRow $b): int => $a->item->number <=> $b->item->number);
+        usort($rows, static fn (UsedInRow $a, UsedInRow $b): int => [$a->item->number, $a->revision] <=> [$b->item->number, $b->revision]);
 
         return new UsedInPage(count($quantities), 0, 0, $rows);
-    }
-
-    private static function isUsed(StructureIndex $index, int $position, Day $day): bool
-    {
-        $list = $index->adjacency->upOf($position);
-        for ($i = 4; $i < count($list); $i += 3) {
-            if (Span::holdsOn($list[$i], $day->number())) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Tables;
 
 use OpenSpout\Reader\Common\Creator\ReaderEntityFactory;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Text\SpreadsheetText;
 
 /**
  * Reads a table of a file row by row, whatever its size. What the file is, its content says, never its name: XLSX, CSV
@@ -158,9 +159,8 @@ final readonly class SheetReader
         };
     }
 
-    /** The apostrophe that a table is written with before what looks like a formula goes again. */
     private static function plain(string $text): string
     {
-        return trim(preg_replace('/^\'(?=[=+\-@\t])/', '', $text) ?? $text);
+        return trim(SpreadsheetText::read($text));
     }
 }

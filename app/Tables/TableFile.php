@@ -9,6 +9,7 @@ use OpenSpout\Common\Entity\Row;
 use OpenSpout\Writer\Common\Creator\Style\StyleBuilder;
 use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Text\SpreadsheetText;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -68,9 +69,8 @@ final readonly class TableFile
         return $cell;
     }
 
-    /** A spreadsheet program would run a CSV field that begins like a formula; an apostrophe before it says that it is text. */
     private static function harmless(string|int|null $value): string|int|null
     {
-        return is_string($value) && preg_match('/^[=+\-@\t]/', $value) === 1 && ! is_numeric($value) ? "'".$value : $value;
+        return is_string($value) ? SpreadsheetText::written($value) : $value;
     }
 }

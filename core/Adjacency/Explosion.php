@@ -20,10 +20,10 @@ final readonly class Explosion
         return new self(Flow::down($adjacency, $item, $day));
     }
 
-    /** @return array<int, int> position => millionths of the component's unit, phantoms left out */
+    /** @return array<int, int> position => millionths of the component's unit, zero where it is too little to be kept; phantoms left out */
     public function totals(): array
     {
-        $totals = array_filter($this->flow->totals);
+        $totals = array_intersect_key($this->flow->totals, array_filter($this->flow->levels));
         unset($totals[$this->flow->start]);
         foreach ($totals as $total) {
             // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)

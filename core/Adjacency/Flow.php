@@ -153,8 +153,9 @@ final class Flow
         $levels = &$this->levels;
         $day = $this->day;
         foreach ($lists as $position => $list) {
+            // What is reached is walked on from, however little of it there is.
             $total = $totals[$position];
-            if ($total === 0 || $list === []) {
+            if ($levels[$position] === 0 || $list === []) {
                 continue;
             }
             // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)

@@ -13,30 +13,39 @@ final readonly class WhereUsed
      * @param  list<int>  $parents  positions, nearest first; the shortest way counts
      * @param  array<int, int>  $same  positions that stand for the item as well, and where it stands
      */
-    private function __construct(private Adjacency $adjacency, private Flow $flow, private int $day, public array $parents, private array $same) {}
+    private function __construct(private Adjacency $adjacency, private Flow $flow, private int $day, public array $parents, private array $same, private InUse $inUse) {}
 
     /**
      * @param  list<int>  $same  positions of single revisions of the item: what uses these uses the item
      * @param  list<int>  $ifUsed  positions of single revisions: they count only on days on which something uses them
+     * @param  null|\Closure(list<int>): list<int>  $rank  a number for each position: those of one level stand in the order of these, whatever their positions
      *
      * @throws Loop when something contains itself
      */
-    public static function of(Adjacency $adjacency, int $item, int $day, array $same = [], array $ifUsed = []): self
+    public static function of(Adjacency $adjacency, int $item, int $day, array $same = [], array $ifUsed = [], ?\Closure $rank = null): self
     {
         $adjacency = $same === [] ? $adjacency : $adjacency->withUsersOf($item, $same);
         $flow = Flow::up($adjacency, $item, $day);
         $byLevel = [];
+        $inUse = new InUse($adjacency, $day, $ifUsed);
+        $unused = [];
+        foreach ($ifUsed as $position) {
+            if (($flow->levels[$position] ?? 0) > 1 && ! $inUse->counts($position)) {
+                $unused[$position] = true;
+            }
+        }
         foreach ($flow->levels as $position => $level) {
-            if ($level > 1) {
+            if ($level > 1 && ! isset($unused[$position])) {
                 $byLevel[$level][] = $position;
             }
         }
         ksort($byLevel);
-        array_walk($byLevel, static fn (array &$positions): bool => sort($positions));
-        $used = new self($adjacency, $flow, $day, array_merge(...$byLevel), array_fill_keys($same, $item));
-        $unused = array_filter($ifUsed, static fn (int $position): bool => ($flow->levels[$position] ?? 0) > 1 && $used->isTop($position));
+        foreach ($byLevel as &$positions) {
+            $ranks = $rank === null ? $positions : $rank($positions);
+            array_multisort($ranks, $positions);
+        }
 
-        return $unused === [] ? $used : new self($adjacency, $flow, $day, array_values(array_diff($used->parents, $unused)), $used->same);
+        return new self($adjacency, $flow, $day, array_merge(...$byLevel), array_fill_keys($same, $item), $inUse);
     }
 
     /** 1 for a direct parent. */
@@ -45,7 +54,7 @@ final readonly class WhereUsed
         return $this->flow->levels[$parent] - 1;
     }
 
-    /** How much of the item goes into one of the parent. */
+    /** How much of the item goes into one of the parent; zero where it is too little to be kept in millionths. */
     public function quantity(int $parent): Quantity
     {
         return Quantity::ofMillionths($this->flow->total($parent));
@@ -69,14 +78,7 @@ final readonly class WhereUsed
     /** Whether nothing uses it on that day. */
     public function isTop(int $parent): bool
     {
-        $list = $this->adjacency->upOf($parent);
-        for ($i = 2, $n = count($list); $i < $n; $i += 3) {
-            if (Span::holdsOn($list[$i + 2], $this->day)) {
-                return false;
-            }
-        }
-
-        return true;
+        return ! $this->inUse->isUsed($parent);
     }
 
     /** @return list<int> the parents that nothing uses, nearest first: what leaves the house */

@@ -46,6 +46,12 @@ final readonly class OrderItem
         return $this->outcome === Outcome::Revise && $this->baseRevision === null;
     }
 
+    /** Whether there can be any of it: what was never released was never bought or built. */
+    public function mayExist(): bool
+    {
+        return $this->baseRevision !== null || $this->latestRevision !== null;
+    }
+
     /** A first release may be of a part that has no lines. */
     public function isEdited(): bool
     {

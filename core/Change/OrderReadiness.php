@@ -22,7 +22,7 @@ final readonly class OrderReadiness
     /** @return list<Check> for holding the order still and judging it */
     public static function forReview(Order $order, Day $today): array
     {
-        $undecided = self::numbers($order->items, static fn (OrderItem $item): bool => $item->disposition === null && ! $item->isFirstRelease());
+        $undecided = self::numbers($order->items, static fn (OrderItem $item): bool => $item->disposition === null && $item->mayExist());
         $idle = self::numbers($order->revised(), static fn (OrderItem $item): bool => ! $item->isEdited());
 
         return [

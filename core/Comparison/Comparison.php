@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Comparison;
 
-use Orthotaxis\Core\Edit\Edit;
-use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Structure\Line;
-use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 
 /**
@@ -81,36 +78,5 @@ final readonly class Comparison
         }
 
         return $totals;
-    }
-
-    /**
-     * The edits that make the left side read like the right. A line that stayed keeps its identity; one that came has
-     * the identity it has on the right.
-     *
-     * @return list<Edit>
-     */
-    public function asEdits(): array
-    {
-        $edits = [];
-        foreach ($this->changes() as $difference) {
-            $before = $difference->before;
-            $after = $difference->after;
-            if ($after === null) {
-                $edits[] = new Edit(EditOperation::Remove, $before->key ?? '');
-
-                continue;
-            }
-            $fields = [];
-            foreach ($before === null ? LineField::cases() : $difference->fields as $field) {
-                $fields[$field->value] = $after->text($field);
-            }
-            $edits[] = new Edit(match (true) {
-                $before === null => EditOperation::Add,
-                $difference->kind === DifferenceKind::Replaced => EditOperation::Replace,
-                default => EditOperation::Change,
-            }, $before->key ?? $after->key, $fields);
-        }
-
-        return $edits;
     }
 }

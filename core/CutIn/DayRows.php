@@ -62,27 +62,29 @@ final readonly class DayRows
             $coming[max(0, $receipt->day)][] = $receipt;
         }
         // As in PairCourse: what is to be kept is filled up first.
-        $stock = FixedPoint::add($pair->old->stock, -($levers->keep[$pair->old->number] ?? 0));
+        $stock = FixedPoint::subtract($pair->old->stock, $levers->keep[$pair->old->number] ?? 0);
         $short = [];
         for ($day = 0; $day < $cutIn; $day++) {
             foreach ($coming[$day] ?? [] as $receipt) {
                 $stock = FixedPoint::add($stock, $receipt->quantity);
             }
-            $lacking = $pair->demand[$day] - max(0, $stock);
+            $lacking = FixedPoint::subtract($pair->demand[$day], max(0, $stock));
             if ($lacking > 0) {
                 array_push($short, ...self::last(array_map(self::ofPeg(...), $byDay[$day] ?? []), $lacking));
             }
-            $stock = $lacking > 0 ? min(0, $stock) : $stock - $pair->demand[$day];
+            $stock = $lacking > 0 ? min(0, $stock) : FixedPoint::subtract($stock, $pair->demand[$day]);
         }
         // In the order they are used up: what is there, what came before the day, what still comes and cannot be stopped.
         $supplies = [self::share('', null, $pair->old->stock)];
         ksort($coming);
         foreach (array_merge(...$coming) as $receipt) {
-            if ($receipt->day >= $cutIn && self::isStopped($receipt, $levers)) {
+            // What is overdue comes today.
+            $stillComes = max(0, $receipt->day) >= $cutIn;
+            if ($stillComes && self::isStopped($receipt, $levers)) {
                 continue;
             }
             $supplies[] = self::share($receipt->document, $receipt->day, $receipt->quantity);
-            $stock = $receipt->day >= $cutIn ? FixedPoint::add($stock, $receipt->quantity) : $stock;
+            $stock = $stillComes ? FixedPoint::add($stock, $receipt->quantity) : $stock;
         }
 
         return [self::last($supplies, max(0, $stock)), $short];
@@ -123,7 +125,7 @@ final readonly class DayRows
             if ($day < $cutIn) {
                 continue;
             }
-            $stock -= FixedPoint::scale($pair->demand[$day], $pair->ratio, Quantity::ONE);
+            $stock = FixedPoint::subtract($stock, FixedPoint::scale($pair->demand[$day], $pair->ratio, Quantity::ONE));
             if ($stock < 0) {
                 $wanted = array_map(static fn (Peg $peg): array => ['quantity' => FixedPoint::scale($peg->quantity, $pair->ratio, Quantity::ONE)] + self::ofPeg($peg), $byDay[$day] ?? []);
                 array_push($short, ...self::last($wanted, -$stock));

@@ -78,19 +78,19 @@ final class PairCourse
         $this->wanted = self::fromTheEnd([...$pair->demand, 0]);
         // What is to be kept is nobody's to use: as long as there is less, all that comes fills it up.
         $this->keep = $levers->keep[$pair->old->number] ?? 0;
-        $free = FixedPoint::add($pair->old->stock, -$this->keep);
+        $free = FixedPoint::subtract($pair->old->stock, $this->keep);
         $short = 0;
         foreach ($pair->demand as $day => $demand) {
-            $this->old[] = $free + $this->keep;
+            $this->old[] = FixedPoint::add($free, $this->keep);
             $this->short[] = $short;
             $free = FixedPoint::add($free, $coming[$day]);
-            $lacking = $demand - max(0, $free);
+            $lacking = FixedPoint::subtract($demand, max(0, $free));
             if ($lacking > 0) {
                 $this->runOut ??= $day;
                 $short = FixedPoint::add($short, $lacking);
                 $free = min(0, $free);
             } else {
-                $free -= $demand;
+                $free = FixedPoint::subtract($free, $demand);
             }
         }
         $this->more = FixedPoint::add(FixedPoint::scale($pair->new->cost->tenThousandths, $pair->ratio, Quantity::ONE), -$pair->old->cost->tenThousandths);
@@ -112,7 +112,7 @@ final class PairCourse
     public function cost(int $day): array
     {
         $pair = $this->pair;
-        $left = max(0, FixedPoint::add($this->old[$day], $this->stuck[$day]) - $this->keep);
+        $left = max(0, FixedPoint::subtract(FixedPoint::add($this->old[$day], $this->stuck[$day]), $this->keep));
 
         return [
             FixedPoint::scale($pair->old->disposal->tenThousandths, $left, Quantity::ONE),
@@ -132,7 +132,7 @@ final class PairCourse
         $course = [];
         foreach (array_keys($this->pair->demand) as $day) {
             $course[] = $stock;
-            $stock = max(0, FixedPoint::add($stock, $this->newComing[$day] ?? 0) - ($day >= $from ? $this->newDemand[$day] : 0));
+            $stock = max(0, FixedPoint::subtract(FixedPoint::add($stock, $this->newComing[$day] ?? 0), $day >= $from ? $this->newDemand[$day] : 0));
         }
 
         return $course;
@@ -169,9 +169,9 @@ final class PairCourse
         $stock = $this->newWaiting[$from];
         $short = 0;
         for ($day = $from; $day < $until; $day++) {
-            $stock = FixedPoint::add($stock, $this->newComing[$day] ?? 0) - $this->newDemand[$day];
+            $stock = FixedPoint::subtract(FixedPoint::add($stock, $this->newComing[$day] ?? 0), $this->newDemand[$day]);
             if ($stock < 0) {
-                $short -= $stock;
+                $short = FixedPoint::subtract($short, $stock);
                 $stock = 0;
             }
         }

@@ -8,17 +8,22 @@ use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
 
-/** Brings edits onto a base that has moved on: what does not touch the same fields re-applies by itself. */
+/**
+ * Brings edits onto a base that has moved on: what does not touch the same fields re-applies by itself. A line that was
+ * taken out and came back under another identity is the same line.
+ */
 final readonly class Rebase
 {
     /**
      * @param  list<Edit>  $edits
+     * @return list<Edit> the same edits, of the lines as the newer base names them
      *
      * @throws Refusal naming each line where both sides changed the same
      */
-    public static function check(Structure $base, Structure $newer, array $edits): void
+    public static function onto(Structure $base, Structure $newer, array $edits): array
     {
-        $theirs = Comparison::of($base, $newer)->asEdits();
+        $comparison = Comparison::of($base, $newer);
+        $theirs = Edits::between($comparison);
         $reasons = [];
         foreach ($edits as $mine) {
             foreach ($theirs as $their) {
@@ -35,6 +40,15 @@ final readonly class Rebase
         if ($reasons !== []) {
             throw Refusal::because($reasons);
         }
-        Apply::all($newer, $edits);
+        $now = [];
+        foreach ($comparison->differences as $difference) {
+            if ($difference->before !== null && $difference->after !== null) {
+                $now[$difference->before->key] = $difference->after->key;
+            }
+        }
+        $moved = array_map(static fn (Edit $edit): Edit => new Edit($edit->operation, $now[$edit->line] ?? $edit->line, $edit->fields), $edits);
+        Apply::all($newer, $moved);
+
+        return $moved;
     }
 }

@@ -57,10 +57,10 @@ final readonly class Document
         return sprintf('%s_%s_%06d', $this->order, $this->effectiveFrom, $this->number);
     }
 
-    /** @return list<array<string, string|int|null>> one flat record an entry, the same in every format */
+    /** @return list<array<string, string|int|null>> one flat record an entry, the same in every format; what says nothing is null, never an empty text */
     public function records(): array
     {
-        return array_map(static fn (Entry $entry): array => [
+        return array_map(static fn (Entry $entry): array => array_map(static fn (string|int|null $value): string|int|null => $value === '' ? null : $value, [
             'entry' => $entry->number,
             'action' => $entry->action->value,
             'item' => $entry->item,
@@ -69,6 +69,7 @@ final readonly class Document
             'disposition' => $entry->disposition,
             'find' => $entry->line?->find,
             'component' => $entry->line?->component,
+            'componentRevision' => $entry->line?->revision,
             'replaces' => $entry->replaces,
             'quantity' => $entry->line === null ? null : (string) $entry->line->quantity,
             'unit' => $entry->line?->unit->value,
@@ -79,6 +80,6 @@ final readonly class Document
             'lastDay' => $entry->line?->validity->lastDay()?->__toString(),
             'title' => $entry->introduced?->title,
             'itemUnit' => $entry->introduced?->unit->value,
-        ], $this->entries);
+        ]), $this->entries);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Handover;
 
+use Orthotaxis\Core\Text\SpreadsheetText;
+
 /** The three open formats a hand-over is written in. All say the same. */
 enum Format: string
 {
@@ -45,7 +47,7 @@ enum Format: string
         foreach ($document->records() as $record) {
             $xml->startElement('entry');
             foreach ($record as $name => $value) {
-                if ($value !== null && $value !== '' && $name !== 'notes') {
+                if ($value !== null && $name !== 'notes') {
                     $xml->writeAttribute($name === 'entry' ? 'number' : $name, (string) $value);
                 }
             }
@@ -87,13 +89,9 @@ enum Format: string
         return implode('', array_map(static fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
     }
 
-    /** A cell that a spreadsheet would take for a formula gets an apostrophe in front. */
     private static function cell(string|int|null $value): string
     {
-        $text = (string) $value;
-        if (is_string($value) && preg_match('/^[=+\-@\t\r]/', $text) === 1) {
-            $text = "'".$text;
-        }
+        $text = is_string($value) ? SpreadsheetText::written($value) : (string) $value;
 
         return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Impact;
 
 use Orthotaxis\Core\Adjacency\Adjacency;
+use Orthotaxis\Core\Adjacency\InUse;
 use Orthotaxis\Core\Adjacency\Span;
 
 /**
@@ -17,17 +18,18 @@ final readonly class Reach
      * @param  array<int, int>  $levels  by position, nearest first; 0 for what is affected itself
      * @param  array<int, int>  $via  by position: the next one on the way back to what is affected
      */
-    private function __construct(private Adjacency $adjacency, private int $day, public array $levels, public array $via) {}
+    private function __construct(private Adjacency $adjacency, private int $day, public array $levels, public array $via, private InUse $inUse) {}
 
     /**
      * @param  array<int, list<int>>  $affected  position => positions of single revisions of the same item: what uses these uses the item
      * @param  list<int>  $ifUsed  positions of single revisions: they count only on days on which something uses them
+     * @param  null|\Closure(list<int>): list<int>  $rank  a number for each position: of two ways as short, the one over the lower is told
      */
-    public static function of(Adjacency $adjacency, array $affected, int $day, array $ifUsed = []): self
+    public static function of(Adjacency $adjacency, array $affected, int $day, array $ifUsed = [], ?\Closure $rank = null): self
     {
         $levels = array_fill_keys(array_keys($affected), 0);
         $via = [];
-        $only = array_fill_keys($ifUsed, true);
+        $inUse = new InUse($adjacency, $day, $ifUsed);
         // What stands for an affected item is walked from, and never a row of its own.
         $stands = [];
         foreach ($affected as $position => $same) {
@@ -45,7 +47,7 @@ final readonly class Reach
                     if (isset($levels[$parent]) || isset($stands[$parent]) || ! Span::holdsOn($list[$i + 2], $day)) {
                         continue;
                     }
-                    if (isset($only[$parent]) && ! self::hasUser($adjacency, $parent, $day)) {
+                    if (! $inUse->counts($parent)) {
                         continue;
                     }
                     $levels[$parent] = $level;
@@ -53,10 +55,14 @@ final readonly class Reach
                     $next[] = $parent;
                 }
             }
+            if ($rank !== null) {
+                $ranks = $rank($next);
+                array_multisort($ranks, $next);
+            }
             $edge = $next;
         }
 
-        return new self($adjacency, $day, $levels, $via);
+        return new self($adjacency, $day, $levels, $via, $inUse);
     }
 
     /** @return list<int> positions from something affected up to this one */
@@ -73,7 +79,7 @@ final readonly class Reach
     /** Whether nothing uses it on the day. */
     public function isTop(int $position): bool
     {
-        return ! self::hasUser($this->adjacency, $position, $this->day);
+        return ! $this->inUse->isUsed($position);
     }
 
     /** @return list<int> what uses it on the day, each once */
@@ -144,17 +150,5 @@ final readonly class Reach
         }
 
         return $ends;
-    }
-
-    private static function hasUser(Adjacency $adjacency, int $position, int $day): bool
-    {
-        $list = $adjacency->upOf($position);
-        for ($i = 4, $n = count($list); $i < $n; $i += 3) {
-            if (Span::holdsOn($list[$i], $day)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

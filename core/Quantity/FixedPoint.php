@@ -27,12 +27,12 @@ final readonly class FixedPoint
     public static function parse(string $text, int $places): ?int
     {
         // What planning tells comes by the hundred thousand: short decimals are read without an object each.
-        if ($places <= self::SHORT && preg_match('/^(-?)(\d{1,12})(?:\.(\d{1,6}))?$/', $text, $read) === 1 && strlen($fraction = $read[3] ?? '') <= $places) {
+        if ($places <= self::SHORT && preg_match('/^(-?)(\d{1,12})(?:\.(\d{1,6}))?$/D', $text, $read) === 1 && strlen($fraction = $read[3] ?? '') <= $places) {
             $value = (int) $read[2] * 10 ** $places + (int) str_pad($fraction, $places, '0');
 
             return $read[1] === '-' ? -$value : $value;
         }
-        if (preg_match('/^-?\d{1,15}(\.\d+)?$/', $text) !== 1) {
+        if (preg_match('/^-?\d{1,15}(\.\d+)?$/D', $text) !== 1) {
             return null;
         }
         try {
@@ -62,6 +62,14 @@ final readonly class FixedPoint
 
         // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
         return is_int($sum) ? $sum : throw new \OverflowException('A number becomes too large here to be kept exactly.');
+    }
+
+    public static function subtract(int $a, int $b): int
+    {
+        $difference = $a - $b;
+
+        // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+        return is_int($difference) ? $difference : throw new \OverflowException('A number becomes too large here to be kept exactly.');
     }
 
     public static function sum(int ...$values): int

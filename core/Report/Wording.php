@@ -34,7 +34,7 @@ final readonly class Wording
         $stems = [];
         foreach (preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower("{$title} {$description}"), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
             if (mb_strlen($word) >= self::SHORTEST && ! in_array($word, self::COMMON, true)) {
-                $word = (string) preg_replace('/(?<=\p{L}{3})(ing|ed|es|s)$/u', '', $word);
+                $word = (string) preg_replace('/(?<=\p{L}{3})(ing|ed|es|s)$/Du', '', $word);
                 $stems[mb_substr($word, 0, self::STEM)] = $word;
             }
         }

@@ -33,7 +33,7 @@ enum Sequence: string
     {
         return match ($this) {
             self::Letters, self::NumbersThenLetters => self::letterAfter($code),
-            self::Numbers => preg_match('/^[1-9]\d{0,8}$/', $code) === 1
+            self::Numbers => preg_match('/^[1-9]\d{0,8}$/D', $code) === 1
                 ? (string) ((int) $code + 1)
                 : throw self::foreign($code, 'numbers'),
         };

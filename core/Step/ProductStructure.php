@@ -12,7 +12,16 @@ use Orthotaxis\Core\Refusal;
  */
 final readonly class ProductStructure
 {
-    private const SCHEMAS = ['CONFIG_CONTROL_DESIGN', 'AP203', 'AUTOMOTIVE_DESIGN', 'AP214', 'AP242'];
+    private const SCHEMAS = ['CONFIG_CONTROL_DESIGN', 'CONFIGURATION_CONTROL_3D_DESIGN', 'AP203', 'AUTOMOTIVE_DESIGN', 'AP214', 'AP242'];
+
+    private const DEFINITIONS = ['PRODUCT_DEFINITION', 'PRODUCT_DEFINITION_WITH_ASSOCIATED_DOCUMENTS'];
+
+    private const FORMATIONS = ['PRODUCT_DEFINITION_FORMATION', 'PRODUCT_DEFINITION_FORMATION_WITH_SPECIFIED_SOURCE'];
+
+    /** One occurrence of a component in an assembly each, or so many of it at once. */
+    private const OCCURRENCES = ['NEXT_ASSEMBLY_USAGE_OCCURRENCE', 'QUANTIFIED_ASSEMBLY_COMPONENT_USAGE'];
+
+    private const MEASURE = 'MEASURE_WITH_UNIT';
 
     /**
      * @param  array<string, string>  $names  by number
@@ -23,71 +32,145 @@ final readonly class ProductStructure
     /**
      * @param  iterable<string>  $pieces  of the file, cut anywhere
      *
-     * @throws Refusal when it is no such file, or its references lead nowhere
+     * @throws Refusal when it is no such file, is not whole, or its references lead nowhere
      */
     public static function read(iterable $pieces): self
     {
-        $products = $formations = $definitions = $occurrences = [];
+        $types = ['PRODUCT', ...self::FORMATIONS, ...self::DEFINITIONS, ...self::OCCURRENCES, self::MEASURE];
+        $products = $formations = $definitions = $occurrences = $measures = [];
         $known = false;
-        $first = true;
+        $section = '';
         foreach (Statements::of($pieces) as $statement) {
-            if ($first && $statement !== 'ISO-10303-21') {
+            if ($section === '' && $statement !== 'ISO-10303-21') {
                 throw Refusal::at('file', 'This is no ISO 10303-21 file.');
             }
-            $first = false;
+            if ($section === 'END-ISO-10303-21') {
+                break;
+            }
+            if (in_array($statement, ['ISO-10303-21', 'HEADER', 'DATA', 'ENDSEC', 'END-ISO-10303-21'], true)) {
+                if ($statement === 'END-ISO-10303-21' && $section !== 'ENDSEC') {
+                    throw self::cutShort();
+                }
+                $section = $statement;
+
+                continue;
+            }
             if (str_starts_with($statement, 'FILE_SCHEMA')) {
                 foreach (self::SCHEMAS as $schema) {
                     $known = $known || str_contains(strtoupper($statement), $schema);
                 }
             }
-            if (preg_match('/^#(\d+)\s*=\s*(PRODUCT|PRODUCT_DEFINITION_FORMATION\w*|PRODUCT_DEFINITION|PRODUCT_DEFINITION_WITH_ASSOCIATED_DOCUMENTS|NEXT_ASSEMBLY_USAGE_OCCURRENCE)\s*\((.*)\)$/s', $statement, $match) !== 1) {
+            $entity = Entity::read($statement, $types);
+            if ($entity === null) {
                 continue;
             }
-            $id = '#'.$match[1];
-            $values = array_map(static fn (string|array $value): string => is_string($value) ? $value : '', Value::arguments($match[3]));
-            match (true) {
-                $match[2] === 'PRODUCT' => $products[$id] = [self::number($values), $values[1] ?? ''],
-                str_starts_with($match[2], 'PRODUCT_DEFINITION_FORMATION') => $formations[$id] = $values[2] ?? '',
-                $match[2] === 'NEXT_ASSEMBLY_USAGE_OCCURRENCE' => $occurrences[] = [$values[3] ?? '', $values[4] ?? '', $values[5] ?? ''],
-                default => $definitions[$id] = $values[2] ?? '',
-            };
+            foreach (self::OCCURRENCES as $type) {
+                if ($entity->is($type)) {
+                    $occurrences[] = self::occurrence($entity, $type);
+
+                    continue 2;
+                }
+            }
+            foreach ($entity->parts as $type => $values) {
+                match (true) {
+                    $type === 'PRODUCT' => $products[$entity->id] = [self::number($entity), $entity->text($type, 1)],
+                    in_array($type, self::FORMATIONS, true) => $formations[$entity->id] = $entity->text($type, 2),
+                    in_array($type, self::DEFINITIONS, true) => $definitions[$entity->id] = $entity->text($type, 2),
+                    $type === self::MEASURE => $measures[$entity->id] = $values,
+                    default => null,
+                };
+            }
+        }
+        if ($section !== 'END-ISO-10303-21') {
+            throw $section === '' ? Refusal::at('file', 'This is no ISO 10303-21 file.') : self::cutShort();
         }
         if (! $known) {
             throw Refusal::at('file', 'The file does not say that it is of AP203, AP214 or AP242 (FILE_SCHEMA).');
         }
 
-        return self::joined($products, $formations, $definitions, $occurrences);
+        return self::joined($products, $formations, $definitions, $occurrences, $measures);
     }
 
-    /** @param  list<string>  $values */
-    private static function number(array $values): string
+    private static function cutShort(): Refusal
     {
-        $number = trim($values[0] ?? '');
+        return Refusal::at('file', 'The file is cut short: it does not end with ENDSEC and END-ISO-10303-21. Export it again.');
+    }
 
-        return $number === '' || $number === '$' ? trim($values[1] ?? '') : $number;
+    private static function number(Entity $product): string
+    {
+        $number = trim($product->text('PRODUCT', 0));
+
+        return $number === '' ? trim($product->text('PRODUCT', 1)) : $number;
+    }
+
+    /** @return array{id: string, parent: string, component: string, designator: string, quantity: ?string} with references */
+    private static function occurrence(Entity $entity, string $type): array
+    {
+        $quantified = $type === 'QUANTIFIED_ASSEMBLY_COMPONENT_USAGE';
+
+        return $entity->complex
+            ? [
+                'id' => $entity->id, 'parent' => $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 3), 'component' => $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 4),
+                'designator' => $entity->text('ASSEMBLY_COMPONENT_USAGE', 0), 'quantity' => $quantified ? $entity->text($type, 0) : null,
+            ]
+            : [
+                'id' => $entity->id, 'parent' => $entity->text($type, 3), 'component' => $entity->text($type, 4), 'designator' => $entity->text($type, 5),
+                'quantity' => $quantified ? $entity->text($type, 6) : null,
+            ];
     }
 
     /**
      * @param  array<string, array{string, string}>  $products
      * @param  array<string, string>  $formations
      * @param  array<string, string>  $definitions
-     * @param  list<array{string, string, string}>  $occurrences
+     * @param  list<array{id: string, parent: string, component: string, designator: string, quantity: ?string}>  $occurrences
+     * @param  array<string, list<string|list<mixed>>>  $measures
      */
-    private static function joined(array $products, array $formations, array $definitions, array $occurrences): self
+    private static function joined(array $products, array $formations, array $definitions, array $occurrences, array $measures): self
     {
-        $product = static fn (string $definition): array => $products[$formations[$definitions[$definition] ?? ''] ?? '']
-            ?? throw Refusal::at('file', "The file names a product definition {$definition} that it does not have.");
-        $uses = [];
-        foreach ($occurrences as [$parent, $component, $designator]) {
-            $in = $product($parent)[0];
-            $what = $product($component)[0];
+        $product = static function (string $definition) use ($products, $formations, $definitions): string {
+            $id = $formations[$definitions[$definition] ?? ''] ?? '';
+
+            return isset($products[$id]) ? $id : throw Refusal::at('file', "The file names a product definition {$definition} that it does not have.");
+        };
+        $uses = $has = $seen = [];
+        foreach ($occurrences as $occurrence) {
+            $ids = [$product($occurrence['parent']), $product($occurrence['component'])];
+            foreach ($ids as $id) {
+                $number = $products[$id][0];
+                $seen[$number] ??= $id;
+                if ($seen[$number] !== $id) {
+                    throw Refusal::at('file', "Two products of the file ({$seen[$number]} and {$id}) have the number “{$number}”. Give each its own and export again.");
+                }
+            }
+            [$in, $what] = [$products[$ids[0]][0], $products[$ids[1]][0]];
             [$count, $names] = $uses[$in][$what] ?? [0, []];
-            $uses[$in][$what] = [$count + 1, $designator === '' || $designator === '$' ? $names : [...$names, $designator]];
+            $uses[$in][$what] = [
+                $count + ($occurrence['quantity'] === null ? 1 : self::pieces($occurrence, $measures)),
+                $occurrence['designator'] === '' ? $names : [...$names, $occurrence['designator']],
+            ];
         }
         if ($uses === []) {
             throw Refusal::at('file', 'The file has no assembly: nothing in it is used in anything.');
         }
 
         return new self(array_column($products, 1, 0), $uses);
+    }
+
+    /**
+     * @param  array{id: string, parent: string, component: string, designator: string, quantity: ?string}  $occurrence
+     * @param  array<string, list<string|list<mixed>>>  $measures
+     *
+     * @throws Refusal when the quantity is not a whole number of pieces
+     */
+    private static function pieces(array $occurrence, array $measures): int
+    {
+        $measure = $measures[(string) $occurrence['quantity']] ?? [];
+        $value = is_array($measure[1] ?? null) ? $measure[1][0] ?? '' : '';
+        if (($measure[0] ?? '') !== 'COUNT_MEASURE' || ! is_string($value) || preg_match('/^([1-9]\d{0,8})(\.0*)?$/D', $value, $read) !== 1) {
+            throw Refusal::at('file', "The quantity of occurrence {$occurrence['id']} is not a whole number of pieces (COUNT_MEASURE). Bring that structure as CSV or XLSX, with its unit.");
+        }
+
+        return (int) $read[1];
     }
 }

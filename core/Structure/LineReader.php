@@ -96,7 +96,7 @@ final class LineReader
         if ($text === null && $was !== null) {
             return $was;
         }
-        if ($text === null || preg_match('/^\d{1,6}$/', $text) !== 1 || (int) $text < 1 || (int) $text > $most) {
+        if ($text === null || preg_match('/^\d{1,6}$/D', $text) !== 1 || (int) $text < 1 || (int) $text > $most) {
             $this->reasons[$field->value] = "The {$name} is a whole number from 1 to {$most}.";
 
             return null;

@@ -11,6 +11,7 @@ use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Edit\Edits;
 
 /** About eighty changes over eighteen months, each taken from its request to closing, so that history and reports have rows. */
 final class ClosedChangesSeeder extends Seeder
@@ -49,7 +50,7 @@ final class ClosedChangesSeeder extends Seeder
             $story->plan($order, $editor, $i % 2 === 0 ? 'helen.marsh' : 'nils.aarden', 14);
             $story->name($order, $item, Outcome::Revise, $i % 4 === 0 ? Disposition::Rework : Disposition::UseUp);
             $story->open($order);
-            $story->on($daysAgo - 7)->edit($order, $item, Comparison::of($series[$step], $series[$step + 1])->asEdits());
+            $story->on($daysAgo - 7)->edit($order, $item, Edits::between(Comparison::of($series[$step], $series[$step + 1])));
             $story->submit($order);
             $story->on($daysAgo - 10)->sign($order);
             $story->release($order);

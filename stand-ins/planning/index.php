@@ -31,7 +31,7 @@ try {
 
         return;
     }
-    if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/documents/([^/]+)$~', $path, $named) === 1) {
+    if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/documents/([^/]+)$~D', $path, $named) === 1) {
         header('Content-Type: text/html; charset=utf-8');
         echo Page::document($planning, rawurldecode($named[1]));
 

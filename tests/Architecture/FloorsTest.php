@@ -56,3 +56,36 @@ it('asks for a right wherever something is changed', function (): void {
     }
     expect($open)->toBe([])->and(count($routes))->toBeGreaterThan(18);
 });
+
+it('has no rooms of core that import each other in a loop', function (): void {
+    $imports = [];
+    foreach (sources('core') as $path => $code) {
+        $room = explode('/', $path)[0];
+        preg_match_all('/use Orthotaxis\\\\Core\\\\(\w+)\\\\/', $code, $found);
+        foreach ($found[1] as $other) {
+            if ($other !== $room) {
+                $imports[$room][$other] = true;
+            }
+        }
+    }
+    // Whatever imports nothing that is left goes, again and again; what stays stands in a loop.
+    do {
+        $before = count($imports);
+        $imports = array_filter(array_map(static fn (array $rooms): array => array_intersect_key($rooms, $imports), $imports));
+    } while (count($imports) < $before);
+    expect(array_map(array_keys(...), $imports))->toBe([]);
+});
+
+it('lets a pattern end where the text ends, never before a line break', function (): void {
+    $loose = [];
+    foreach (['core', 'app', 'stand-ins'] as $folder) {
+        foreach (Finder::create()->files()->name('*.php')->in(dirname(__DIR__, 2).'/'.$folder) as $file) {
+            foreach (PhpToken::tokenize($file->getContents()) as $token) {
+                if ($token->is(T_CONSTANT_ENCAPSED_STRING) && preg_match('/\$([\/~#])([imsxu]*)[\'"]$/D', $token->text, $end) === 1 && preg_match('/^[\'"](regex:)?(\/|~|#|\}|\))/', $token->text) === 1) {
+                    $loose[] = $file->getRelativePathname().' '.$token->text;
+                }
+            }
+        }
+    }
+    expect($loose)->toBe([]);
+});

@@ -220,3 +220,20 @@ it('finds the loop that a line would close, as a path', function (): void {
         ->and(LoopFinder::closedBy(7, 7, []))->toBe([7, 7])
         ->and(LoopFinder::closedBy(9, 2, $components))->toBeNull();
 });
+
+it('reaches a parent however little of the part goes into it', function (): void {
+    // 0.0008 kg of ink a sheet, 0.0005 sheet a label, 2 labels a product.
+    $web = Web::of([[0, 1, 2], [1, 2, '0.0005'], [2, 3, '0.0008']]);
+    $used = WhereUsed::of($web, 3, 100);
+    expect($used->parents)->toBe([2, 1, 0])->and($used->tops())->toBe([0])
+        ->and((string) $used->quantity(2))->toBe('0.0008')->and((string) $used->quantity(1))->toBe('0')->and((string) $used->quantity(0))->toBe('0');
+    expect(array_keys(Explosion::of($web, 0, 100)->totals()))->toBe([1, 2, 3])
+        ->and(array_keys(Explosion::of(Web::of([[0, 1, '0.0005'], [1, 2, '0.0005'], [2, 3, 1]]), 0, 100)->totals()))->toBe([1, 2, 3]);
+});
+
+it('puts those of one level in the order of their numbers, whatever their positions', function (): void {
+    $web = Web::of([[0, 4, 1], [1, 4, 1], [2, 4, 1], [3, 0, 1]]);
+    $number = [0 => 30, 1 => 10, 2 => 20, 3 => 5, 4 => 0];
+    $rank = static fn (array $positions): array => array_map(static fn (int $position): int => $number[$position], $positions);
+    expect(WhereUsed::of($web, 4, 100, rank: $rank)->parents)->toBe([1, 2, 0, 3]);
+});

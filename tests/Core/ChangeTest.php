@@ -112,3 +112,9 @@ it('has no step left when a change is closed, rejected or withdrawn', function (
         ->and(OrderOfWork::of(RequestState::Rejected, null))->not->toContain(StepState::Now)->toContain(StepState::NotNeeded)
         ->and(OrderOfWork::of(null, OrderState::Withdrawn))->not->toContain(StepState::Now);
 });
+
+it('asks for no disposition of what was never released', function () use ($today, $unmet): void {
+    $kept = static fn (?string $latest): OrderItem => new OrderItem('200-0099', Outcome::Keep, null, null, $latest, null, new Structure, new Structure);
+    $asked = static fn (?string $latest): array => $unmet(OrderReadiness::forReview(Make::order(items: [Make::orderItem(), $kept($latest)]), $today));
+    expect($asked(null))->toBe([])->and($asked('A'))->toBe(['items']);
+});

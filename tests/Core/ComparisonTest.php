@@ -6,6 +6,7 @@ use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\Difference;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Edit\Apply;
+use Orthotaxis\Core\Edit\Edits;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
@@ -67,7 +68,7 @@ it('gives edits that make the one side read like the other', function (): void {
     $read = fn (Structure $s): array => array_map(fn (Line $line): array => array_map(fn (LineField $field): string => $line->text($field), LineField::cases()), array_values($s->lines));
     Make::many(function (Random\Randomizer $random) use ($read): void {
         [$a, $b] = [Make::structure($random), Make::structure($random)];
-        expect($read(Apply::all($a, Comparison::of($a, $b)->asEdits())))->toEqualCanonicalizing($read($b));
+        expect($read(Apply::all($a, Edits::between(Comparison::of($a, $b)))))->toEqualCanonicalizing($read($b));
     });
 });
 

@@ -224,3 +224,29 @@ it('adds rows up to the parts of the day, exactly', function (): void {
         }
     });
 });
+
+it('adds up on every day also where receipts are overdue', function (): void {
+    Make::many(function ($random): void {
+        $receipts = array_map(static fn (int $i): array => ["D{$i}", $random->getInt(-9, 8), $random->getInt(1, 30), $random->getInt(0, 1) === 0 ? null : $random->getInt(0, 20)], range(1, 4));
+        $pair = Case_::pair(
+            Case_::part('OLD', $random->getInt(0, 40), $receipts), Case_::part('NEW', $random->getInt(0, 30), $receipts, lead: $random->getInt(0, 6)),
+            array_map(static fn (): int => $random->getInt(0, 5), range(1, 12)),
+        );
+        $pegs = [array_map(static fn (int $quantity, int $day): Peg => new Peg(0, $day, $quantity, ''), $pair->demand, array_keys($pair->demand))];
+        $plan = CutInPlan::of([$pair], [], new Levers);
+        foreach ($plan->days as $day) {
+            $sum = Money::zero();
+            foreach (DayRows::of([$pair], $pegs, [], new Levers, $day->day) as $row) {
+                $sum = $sum->plus($row->amount);
+            }
+            expect((string) $sum)->toBe((string) $day->total);
+        }
+    }, 60);
+});
+
+it('says that a number is too large at the edge, and never breaks', function (): void {
+    $edge = intdiv(PHP_INT_MAX, Quantity::ONE) - 1;
+    $plan = static fn (int $stock, array $receipts, array $demand): CutInPlan => CutInPlan::of([Case_::pair(Case_::part('OLD', $stock, $receipts), Case_::part('NEW', 1), $demand)], [], new Levers);
+    expect(fn () => $plan($edge, [['D', 1, $edge, null]], [0, 0, 0]))->toThrow(OverflowException::class)
+        ->and(fn () => $plan(-$edge, [], [$edge, $edge, $edge]))->toThrow(OverflowException::class);
+});

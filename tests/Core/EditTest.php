@@ -53,11 +53,11 @@ it('knows which edits cannot both be kept', function (): void {
 it('brings edits onto a newer base when they touch other things, and names those that touch the same', function (): void {
     $base = Make::pumpHead();
     $newer = Apply::one($base, new Edit(Op::Change, 'clamp', ['quantity' => '4']));
-    Rebase::check($base, $newer, [new Edit(Op::Change, 'clamp', ['notes' => 'twist']), new Edit(Op::Remove, 'screw')]);
+    Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['notes' => 'twist']), new Edit(Op::Remove, 'screw')]);
 
-    expect(fn () => Rebase::check($base, $newer, [new Edit(Op::Change, 'clamp', ['quantity' => '3'])]))
+    expect(fn () => Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['quantity' => '3'])]))
         ->toThrow(Refusal::class, 'Line 60 200-0042: quantity was changed in both')
-        ->and(fn () => Rebase::check($base, $base->without('screw'), [new Edit(Op::Change, 'screw', ['quantity' => '8'])]))
+        ->and(fn () => Rebase::onto($base, $base->without('screw'), [new Edit(Op::Change, 'screw', ['quantity' => '8'])]))
         ->toThrow(Refusal::class, 'Line 70');
 });
 
@@ -66,4 +66,13 @@ it('sees find numbers and designators that stand twice', function (): void {
         ->and(StructureFaults::of(new Structure([
             Make::line('a', 10, 'P-1', designators: 'R1'), Make::line('b', 10, 'P-2', designators: 'R1'),
         ])))->toBe(['find number 10 stands on P-1 and P-2.', 'designator R1 stands on P-1 and P-2.']);
+});
+
+it('takes a line that came back under another identity for the same line', function (): void {
+    $base = Make::pumpHead();
+    $newer = $base->without('clamp')->with(Make::line('clamp-2', 60, '200-0042', '2', notes: 'from the other side'));
+    $moved = Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['quantity' => '4']), new Edit(Op::Change, 'clamp', ['designators' => 'C1, C2, C3, C4'])]);
+    $after = Apply::all($newer, $moved)->line('clamp-2');
+    expect((string) $after?->quantity)->toBe('4')->and($after?->notes)->toBe('from the other side')->and($after?->designators)->toBe('C1, C2, C3, C4')
+        ->and(fn () => Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['notes' => 'mine'])]))->toThrow(Refusal::class, 'notes was changed in both');
 });

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\WhereUsed;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Handover\Document;
+use Orthotaxis\Core\Handover\Format;
+use Orthotaxis\Core\Impact\Reach;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Release\ReleasePlan;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
@@ -79,4 +84,21 @@ it('finds the same users whether they name a revision or not', function (): void
         };
         expect($all(Web::of($mixed), [11]))->toBe($all(Web::of($lines), []));
     });
+});
+
+it('does not count a revision that is named by a revision nobody uses', function (): void {
+    // 9 the tube; 5 a revision of the head that uses it, named only by 4, an old revision of the module, which nothing names.
+    $web = Web::of([[4, 5, 1], [5, 9, 1], [2, 9, 1]]);
+    expect(WhereUsed::of($web, 9, 100, [], [4, 5])->parents)->toBe([2])->and(WhereUsed::of($web, 9, 100, [], [4, 5])->tops())->toBe([2])
+        ->and(Reach::of($web, [9 => []], 100, [4, 5])->levels)->toBe([9 => 0, 2 => 1])
+        // Named by a module that is built, it counts, and so does what it goes into.
+        ->and(WhereUsed::of(Web::of([[3, 4, 1], [4, 5, 1], [5, 9, 1], [2, 9, 1]]), 9, 100, [], [4, 5])->parents)->toBe([2, 5, 4, 3]);
+});
+
+it('is carried to planning with its line', function () use ($fixed): void {
+    $item = Make::orderItem(after: Make::pumpHead()->with($fixed('x', 90, 'HEAD', 'A')));
+    $plan = ReleasePlan::of(Make::order(OrderState::Signed, [$item], signed: Make::order(OrderState::Signed, [$item])->digest()), Day::parse('2026-11-23'));
+    $document = Document::of($plan, 'Kit', 3, '2026-11-23T09:00:00Z');
+    expect(array_column($document->records(), 'componentRevision', 'component'))->toMatchArray(['HEAD' => 'A', '200-0011' => null])
+        ->and(Format::Xml->write($document))->toContain('component="HEAD" componentRevision="A"');
 });

@@ -61,3 +61,9 @@ it('says the same in JSON and in CSV', function () use ($document): void {
         // A spreadsheet must not take a note for a formula.
         ->and($rows[2]['notes'])->toBe('\'=1+1, "wide" & <open>');
 });
+
+it('says nothing as null, never as an empty text', function () use ($document): void {
+    foreach (json_decode(Format::Json->write($document()), true)['entries'] as $entry) {
+        expect($entry)->not->toContain('');
+    }
+});

@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Impact\CostDifference;
 use Orthotaxis\Core\Impact\Exposure;
 use Orthotaxis\Core\Impact\Supply;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Structure;
 use Tests\Core\Support\Make;
 
 $row = fn (array $other = []): array => $other + [
@@ -44,7 +45,22 @@ it('says what one parent costs more, and what cannot be counted', function (): v
         '200-0042' => ['cost' => Money::parse('0.68'), 'unit' => Unit::Piece],
         '710-0001' => ['cost' => null, 'unit' => Unit::Gram],
     ];
-    $difference = CostDifference::of(Comparison::of(Make::pumpHead(), $after), $costs);
+    $difference = CostDifference::settled(Day::parse('2027-02-01'), Make::pumpHead(), $after, $costs);
     // 0.5 m × (12.60 − 9.80) − 2 × 0.68
     expect((string) $difference->perUnit)->toBe('0.04')->and($difference->missing)->toBe(['710-0001']);
+});
+
+it('takes the difference of a dated substitution on a day, both sides as they hold on it', function (): void {
+    $costs = ['OLD' => ['cost' => Money::parse('10'), 'unit' => Unit::Piece], 'NEW' => ['cost' => Money::parse('9'), 'unit' => Unit::Piece]];
+    $before = new Structure([Make::line('old', 10, 'OLD')]);
+    // The old clip ends on 31 March, the new one begins on 1 April.
+    $after = new Structure([Make::line('old', 10, 'OLD', last: '2027-03-31'), Make::line('new', 20, 'NEW', first: '2027-04-01')]);
+    $on = static fn (string $day): string => (string) CostDifference::on(Day::parse($day), $before, $after, $costs)->perUnit;
+    expect($on('2027-03-31'))->toBe('0.00')->and($on('2027-04-01'))->toBe('-1.00');
+    $settled = CostDifference::settled(Day::parse('2027-02-01'), $before, $after, $costs);
+    expect((string) $settled->perUnit)->toBe('-1.00')->and((string) $settled->day)->toBe('2027-04-01')
+        // Seen from after the turn, the day asked for is the day.
+        ->and((string) CostDifference::settled(Day::parse('2027-05-01'), $before, $after, $costs)->day)->toBe('2027-05-01')
+        // The other way round it is the same with the sign turned.
+        ->and((string) CostDifference::on(Day::parse('2027-04-01'), $after, $before, $costs)->perUnit)->toBe('1.00');
 });

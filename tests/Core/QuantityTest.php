@@ -81,3 +81,7 @@ it('converts between units that measure the same, and refuses others', function 
         ->and(fn () => Unit::Sheet->convert(Quantity::one(), Unit::Piece))->toThrow(Refusal::class)
         ->and(fn () => Unit::parse('dozen'))->toThrow(Refusal::class, 'no unit in use here');
 });
+
+it('takes no line break for the end of a number', function (string $text): void {
+    expect(FixedPoint::parse($text, 6))->toBeNull();
+})->with(["12\n", "0.25\n", "-3.5\n", "1234567890123.5\n"]);

@@ -27,3 +27,7 @@ it('never lets what is released go back', function (): void {
     expect(RevisionStatus::InReview->mayBecome(RevisionStatus::Released))->toBeTrue()
         ->and(RevisionStatus::InWork->mayBecome(RevisionStatus::Released))->toBeFalse();
 });
+
+it('takes no line break for the end of a code', function (): void {
+    expect(fn () => Sequence::Numbers->after("7\n"))->toThrow(Refusal::class);
+});

@@ -25,7 +25,7 @@ it('counts occurrences into quantities, and names what has no number by its name
     $structure = ProductStructure::read([model(PUMP, $schema)]);
     expect($structure->uses)->toBe(['200-0010' => ['200-0042' => [2, ['C1', 'C2']], 'Screw M3; short' => [1, []]], '200-0042' => ['Screw M3; short' => [1, []]]])
         ->and($structure->names['200-0010'])->toBe('Pump head');
-})->with(['CONFIG_CONTROL_DESIGN', 'AUTOMOTIVE_DESIGN { 1 0 10303 214 3 1 1 }', 'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF']);
+})->with(['CONFIG_CONTROL_DESIGN', 'CONFIGURATION_CONTROL_3D_DESIGN_ED2_MIM_LF', 'AUTOMOTIVE_DESIGN { 1 0 10303 214 3 1 1 }', 'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF']);
 
 it('reads the same wherever the file is cut', function (): void {
     $text = model([...PUMP, "/* a comment; with 'signs */ #40=PRODUCT('it''s','x','',(#90))"]);
@@ -50,3 +50,32 @@ it('says what is wrong with a file', function (string $text, string $said): void
     ["hello;\n", 'no ISO 10303-21'], [model(PUMP, 'IFC4'), 'AP203'], [model(array_slice(PUMP, 0, 9)), 'no assembly'],
     [model(array_filter(PUMP, fn (string $line): bool => ! str_starts_with($line, '#22='))), '#22'],
 ]);
+
+it('refuses a file that ends early, wherever it was cut', function (): void {
+    $text = model(PUMP);
+    $whole = strlen(rtrim($text));
+    foreach ([$whole - 1, $whole - 18, $whole - 26, intdiv($whole, 2)] as $length) {
+        expect(fn () => ProductStructure::read([substr($text, 0, $length)]))->toThrow(Refusal::class, 'cut short');
+    }
+    expect(fn () => ProductStructure::read([str_replace('ENDSEC;', '', $text)]))->toThrow(Refusal::class, 'cut short');
+});
+
+it('reads occurrences written as complex instances', function (): void {
+    $complex = "#32=(ASSEMBLY_COMPONENT_USAGE('C2')NEXT_ASSEMBLY_USAGE_OCCURRENCE()PRODUCT_DEFINITION_RELATIONSHIP('2','','',#21,#22)PRODUCT_DEFINITION_USAGE())";
+    $data = array_map(static fn (string $line): string => str_starts_with($line, '#32=') ? $complex : $line, PUMP);
+    expect(ProductStructure::read([model($data)])->uses)->toBe(ProductStructure::read([model(PUMP)])->uses);
+});
+
+it('reads so many at once as so many pieces, and refuses what is no whole number of pieces', function (): void {
+    $data = static fn (string $measure): string => model([...PUMP, "#35=QUANTIFIED_ASSEMBLY_COMPONENT_USAGE('5','','',#21,#23,\$,#80)", $measure, '#81=CONTEXT_DEPENDENT_UNIT(*)']);
+    expect(ProductStructure::read([$data('#80=MEASURE_WITH_UNIT(COUNT_MEASURE(6.),#81)')])->uses['200-0010']['Screw M3; short'])->toBe([7, []])
+        ->and(ProductStructure::read([$data('#80=(LENGTH_MEASURE_WITH_UNIT()MEASURE_WITH_UNIT(COUNT_MEASURE(2),#81))')])->uses['200-0010']['Screw M3; short'])->toBe([3, []]);
+    foreach (['#80=MEASURE_WITH_UNIT(LENGTH_MEASURE(0.5),#81)', '#80=MEASURE_WITH_UNIT(COUNT_MEASURE(1.5),#81)', "#79=CARTESIAN_POINT('',(0.))"] as $measure) {
+        expect(fn () => ProductStructure::read([$data($measure)]))->toThrow(Refusal::class, 'quantity of occurrence #35');
+    }
+});
+
+it('refuses two products of one number', function (): void {
+    $data = array_map(static fn (string $line): string => str_replace("'','Screw M3; short'", "'200-0042','Screw M3; short'", $line), PUMP);
+    expect(fn () => ProductStructure::read([model($data)]))->toThrow(Refusal::class, '“200-0042”');
+});

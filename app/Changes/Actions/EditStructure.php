@@ -21,6 +21,7 @@ use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Edit\Edits;
 use Orthotaxis\Core\Edit\Rebase;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\LineField;
@@ -92,7 +93,7 @@ final readonly class EditStructure
         return DB::transaction(function () use ($by, $number, $itemNumber, $wanted, $seen): int {
             $row = $this->openRow($by, $number, $itemNumber);
             $now = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
-            $edits = Comparison::of($now, $wanted)->asEdits();
+            $edits = Edits::between(Comparison::of($now, $wanted));
             $reasons = [];
             foreach ($edits as $edit) {
                 try {
@@ -133,13 +134,19 @@ final readonly class EditStructure
         DB::transaction(function () use ($by, $number, $itemNumber): void {
             $row = $this->openRow($by, $number, $itemNumber);
             $newest = $row->item->workBase()?->id;
-            Rebase::check(
-                $this->structures->ofRevision($row->base_revision_id),
-                $this->structures->ofRevision($newest),
-                OrderReader::activeEdits($row),
-            );
+            $active = OrderReader::activeEdits($row);
+            $moved = Rebase::onto($this->structures->ofRevision($row->base_revision_id), $this->structures->ofRevision($newest), $active);
+            $lines = [];
+            foreach ($active as $i => $edit) {
+                if ($moved[$i]->line !== $edit->line) {
+                    $lines[$edit->line] = $moved[$i]->line;
+                }
+            }
+            foreach ($lines as $was => $is) {
+                $row->edits()->where('line_key', $was)->update(['line_key' => $is]);
+            }
             $row->update(['base_revision_id' => $newest]);
-            $this->ledger->record($by->login, 'structure.newer_brought_in', $number, ['item' => $itemNumber, 'revision' => $row->item->released?->code]);
+            $this->ledger->record($by->login, 'structure.newer_brought_in', $number, ['item' => $itemNumber, 'revision' => $row->item->released?->code] + ($lines === [] ? [] : ['lines' => $lines]));
         });
     }
 

@@ -9,6 +9,7 @@ use App\Changes\Models\OrderItem;
 use App\Changes\OrderReader;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\Disposition;
@@ -26,7 +27,7 @@ final readonly class PutItemOnOrder
         DB::transaction(function () use ($by, $number, $itemNumber, $outcome, $disposition, $version): void {
             $order = $this->open($number, $version);
             $item = Item::query()->with('released')->where('number', $itemNumber)->first()
-                ?? throw Refusal::at('item', "There is no item {$itemNumber}.");
+                ?? throw Refusal::at('item', (new MistypedNumbers)->noSuchItem($itemNumber));
             $row = $this->row($order, $item) ?? new OrderItem(['order_id' => $order->id, 'item_id' => $item->id]);
             if ($outcome === Outcome::Keep) {
                 $this->mustHaveNoEdits($row, $itemNumber);

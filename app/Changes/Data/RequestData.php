@@ -15,6 +15,13 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class RequestData
 {
+    /** What has to be loaded of a request before it is told: wherever several are, none of it is asked for one by one. */
+    public const RELATIONS = [
+        'raisedBy', 'decidedBy', 'orders', 'items.category', 'items.released', 'items.revisingOrders', 'files.person',
+        'reports.raisedBy', 'reports.items', 'reports.requests', 'reports.files.person', 'gathered.raisedBy', 'gathered.files.person',
+        'gatheredInto', 'splitFrom', 'splitOff',
+    ];
+
     /**
      * @param  list<ItemRow>  $items
      * @param  list<string>  $orders  numbers

@@ -42,7 +42,7 @@ final readonly class ReviewController
     {
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
         $core = $this->orders->toCore($order);
-        $order->requests->load(['raisedBy', 'decidedBy', 'orders', 'items.category', 'items.released', 'items.revisingOrders']);
+        $order->requests->load(RequestData::RELATIONS);
         $maySign = $order->state === OrderState::InReview && $order->signer_id === $person->id
             && $person->mayDo(Ability::SignOrder) && ! in_array($person->id, $core->proposers(), true);
 

@@ -13,14 +13,14 @@ trait AsksCutIn
     /** @return array<string, mixed> */
     private function questionRules(): array
     {
-        $amount = ['nullable', 'regex:/^-?\d{1,9}(\.\d{1,4})?$/'];
+        $amount = ['nullable', 'regex:/^-?\d{1,9}(\.\d{1,4})?$/D'];
 
         return [
             'pairs' => 'required|array|min:1|max:20', 'pairs.*.old' => 'required|string|exists:items,number', 'pairs.*.new' => 'required|string|exists:items,number|different:pairs.*.old',
-            'pairs.*.ratio' => ['nullable', 'regex:/^\d{1,6}(\.\d{1,6})?$/'], 'pairs.*.keep' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,6})?$/'],
+            'pairs.*.ratio' => ['nullable', 'regex:/^\d{1,6}(\.\d{1,6})?$/D'], 'pairs.*.keep' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,6})?$/D'],
             'pairs.*.disposition' => ['nullable', Rule::enum(Disposition::class)], 'pairs.*.disposal' => $amount,
             'pairs.*.rework_percent' => 'nullable|integer|between:0,100', 'pairs.*.rework_cost' => $amount,
-            'pairs.*.sooner_days' => 'nullable|integer|between:0,365', 'pairs.*.sooner_cost' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,4})?$/'],
+            'pairs.*.sooner_days' => 'nullable|integer|between:0,365', 'pairs.*.sooner_cost' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,4})?$/D'],
             'approval_days' => 'nullable|integer|min:0|max:365', 'tooling_on' => 'nullable|date_format:Y-m-d', 'prescribed_on' => 'nullable|date_format:Y-m-d',
             'per_straddling_order' => $amount, 'expedite_percent' => 'nullable|integer|min:0|max:1000',
             'not_cancelled' => 'nullable|array|max:500', 'not_cancelled.*' => 'string|max:60',

@@ -8,6 +8,7 @@ use App\Documents\Models\ItemDocument;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\ItemKind;
+use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
@@ -21,7 +22,7 @@ final readonly class LinkDocument
     {
         DB::transaction(function () use ($by, $number, $documentNumber): void {
             $item = Item::query()->with('released')->where('number', $number)->firstOrFail();
-            $document = Item::query()->where('number', $documentNumber)->first() ?? throw Refusal::at('document', "There is no item {$documentNumber}.");
+            $document = Item::query()->where('number', $documentNumber)->first() ?? throw Refusal::at('document', (new MistypedNumbers)->noSuchItem($documentNumber));
             if (! in_array($document->kind, [ItemKind::Document, ItemKind::Drawing], true)) {
                 throw Refusal::at('document', "{$documentNumber} is neither a drawing nor a document.");
             }

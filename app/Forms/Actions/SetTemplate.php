@@ -94,7 +94,7 @@ final readonly class SetTemplate
             throw Refusal::at('file', 'The template needs a text control tagged "'.FormFile::CODE_TAG.'": there stands which form it is.');
         }
         foreach (array_keys($controls) as $tag) {
-            if (preg_match('/^[\p{L}\p{N}_-]{1,60}$/u', (string) $tag) !== 1) {
+            if (preg_match('/^[\p{L}\p{N}_-]{1,60}$/Du', (string) $tag) !== 1) {
                 throw Refusal::at('file', "The tag \"{$tag}\" is not made of letters, digits, - and _ alone, 60 at most.");
             }
         }

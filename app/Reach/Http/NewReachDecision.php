@@ -20,7 +20,7 @@ final class NewReachDecision extends FormRequest
     public function rules(): array
     {
         return [
-            'subjects' => 'required|array|min:1|max:500', 'subjects.*' => ['string', 'distinct', 'max:120', 'regex:/^((affected|product|sibling|parent) \d{1,15}|(document|operation|tool|change) \S.*)$/'],
+            'subjects' => 'required|array|min:1|max:500', 'subjects.*' => ['string', 'distinct', 'max:120', 'regex:/^((affected|product|sibling|parent) \d{1,15}|(document|operation|tool|change) \S.*)$/D'],
             'taken' => 'present|nullable|boolean', 'reason' => ['nullable', 'string', 'max:500', 'required_if:taken,false'], 'seen' => 'nullable|array|max:500', 'seen.*' => 'integer',
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Compare;
 
+use App\Structures\MistypedNumbers;
 use App\Structures\Models\ComparisonFile;
 use App\Structures\Models\Item;
 use App\Structures\Picture;
@@ -36,7 +37,7 @@ final readonly class SideSpec
         $text = static fn (string $name): string => trim($request->string($name)->toString());
         $number = $text($side);
         $item = Item::query()->where('number', $number)->first()
-            ?? throw Refusal::at($side, $number === '' ? 'Name an item.' : "There is no item {$number}.");
+            ?? throw Refusal::at($side, $number === '' ? 'Name an item.' : (new MistypedNumbers)->noSuchItem($number));
         $on = $text("{$side}_on");
 
         return new self(

@@ -40,7 +40,7 @@ final class CategoryRule extends FormRequest
             'sequence' => ['nullable', Rule::enum(Sequence::class)],
             'dispositions' => 'sometimes|array|max:10', 'dispositions.*.kind' => ['required', 'distinct', Rule::in(array_column(DispositionCost::kinds(), 'value'))],
             'dispositions.*.disposition' => ['required', Rule::enum(Disposition::class)], 'dispositions.*.per_unit' => 'nullable|string|max:20',
-            'attributes' => 'sometimes|array|max:40', 'attributes.*.name' => 'nullable|string|regex:/^[a-z0-9_]{1,60}$/',
+            'attributes' => 'sometimes|array|max:40', 'attributes.*.name' => 'nullable|string|regex:/^[a-z0-9_]{1,60}$/D',
             'attributes.*.label' => 'required|string|max:60|distinct:ignore_case', 'attributes.*.required' => 'required|boolean',
         ];
     }

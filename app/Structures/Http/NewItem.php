@@ -34,8 +34,8 @@ final class NewItem extends FormRequest
         return [
             'title' => 'required|string|max:200', 'kind' => ['required', Rule::enum(ItemKind::class)], 'category' => 'required|string|exists:categories,code',
             'unit' => ['required', Rule::enum(Unit::class)], 'supply' => 'required|in:make,buy,subcontract',
-            'standard_cost' => ['nullable', 'regex:/^\d{1,12}(\.\d{1,4})?$/'], 'lead_time_days' => 'nullable|integer|min:0|max:3650',
-            'supplier' => 'nullable|string|max:120', 'material' => 'nullable|string|max:120', 'mass_kg' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,6})?$/'],
+            'standard_cost' => ['nullable', 'regex:/^\d{1,12}(\.\d{1,4})?$/D'], 'lead_time_days' => 'nullable|integer|min:0|max:3650',
+            'supplier' => 'nullable|string|max:120', 'material' => 'nullable|string|max:120', 'mass_kg' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,6})?$/D'],
             'attributes' => 'nullable|array|max:40', 'attributes.*' => 'nullable|string|max:200',
         ];
     }

@@ -74,6 +74,23 @@ final class Positions
         return $node < PinnedNode::BASE ? $node : $this->pinned[$node - PinnedNode::BASE];
     }
 
+    /**
+     * What stands at some positions, as numbers that are the same however the lists were written.
+     *
+     * @param  list<int>  $positions
+     * @return list<int>
+     */
+    public function nodes(array $positions): array
+    {
+        $later = array_keys($this->new);
+        $nodes = [];
+        foreach ($positions as $position) {
+            $nodes[] = $position < $this->size ? ($this->blocks['items-'.($position >> Adjacency::BLOCK)] ?? $this->block('items', $position))[$position] : $later[$position - $this->size];
+        }
+
+        return $nodes;
+    }
+
     private function node(int $position): int
     {
         return $position < $this->size

@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Adjacency\FlatList;
+use Orthotaxis\Core\Adjacency\InUse;
 use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
@@ -106,8 +107,14 @@ final readonly class StructureIndex
         $position = $this->positions->of($item);
 
         return $this->named(fn (): WhereUsed => WhereUsed::of(
-            $this->adjacency, $position, $day->number(), $this->positions->pinnedOf($item), $this->positions->allPinned(),
+            $this->adjacency, $position, $day->number(), $this->positions->pinnedOf($item), $this->positions->allPinned(), $this->positions->nodes(...),
         ));
+    }
+
+    /** What is used on a day, and which single revisions count. */
+    public function inUse(Day $day): InUse
+    {
+        return new InUse($this->adjacency, $day->number(), $this->positions->allPinned());
     }
 
     /** The same, when it is a large answer that was found before. */
@@ -184,7 +191,7 @@ final readonly class StructureIndex
             $affected[$this->positions->of($item)] = $this->positions->pinnedOf($item);
         }
 
-        return Reach::of($this->adjacency, $affected, $day->number(), $this->positions->allPinned());
+        return Reach::of($this->adjacency, $affected, $day->number(), $this->positions->allPinned(), $this->positions->nodes(...));
     }
 
     /** @throws Refusal when something contains itself, with the way round it */

@@ -8,10 +8,13 @@ export function toTabs<Row>(columns: TextColumn<Row>[], rows: Row[]): string {
   return rows.map((row) => columns.map((column) => column.text(row).replace(/[\t\r\n]+/g, ' ')).join('\t')).join('\n');
 }
 
-/** Rows as CSV (RFC 4180) with a head. A cell that a spreadsheet would take for a formula gets an apostrophe in front. */
+/**
+ * Rows as CSV (RFC 4180) with a head. A cell that a spreadsheet would take for a formula gets an apostrophe in front, and so
+ * does one that has apostrophes before a formula already: each reads back as it was.
+ */
 export function toCsv<Row>(columns: TextColumn<Row>[], rows: Row[]): string {
   const cell = (text: string) => {
-    const safe = /^[=+\-@\t\r]/.test(text) && !/^-?\d+(\.\d+)?$/.test(text) ? `'${text}` : text;
+    const safe = /^'*[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20]/.test(text) && !/^-?\d+(\.\d+)?$/.test(text) ? `'${text}` : text;
     return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
   };
   const lines = [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Support;
 
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Calendar\Validity;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem;
@@ -20,9 +21,13 @@ use Random\Randomizer;
 /** Small things of the trade for tests, and random ones from fixed seeds. */
 final class Make
 {
-    public static function line(string $key, int $find, string $component, string $quantity = '1', Unit $unit = Unit::Piece, string $designators = '', string $notes = ''): Line
-    {
-        return new Line($key, $find, $component, Quantity::parse($quantity), $unit, $designators, $notes);
+    public static function line(
+        string $key, int $find, string $component, string $quantity = '1', Unit $unit = Unit::Piece, string $designators = '', string $notes = '',
+        ?string $first = null, ?string $last = null, ?string $revision = null,
+    ): Line {
+        $days = Validity::fromTo($first === null ? null : Day::parse($first), $last === null ? null : Day::parse($last));
+
+        return new Line($key, $find, $component, Quantity::parse($quantity), $unit, $designators, $notes, validity: $days, revision: $revision);
     }
 
     public static function pumpHead(): Structure
@@ -50,7 +55,7 @@ final class Make
         for ($i = 0; $i < $random->getInt(0, 8); $i++) {
             $lines[] = self::line(
                 'k'.$random->getInt(1, 9), $random->getInt(1, 6) * 10, 'P-'.$random->getInt(1, 5), (string) $random->getInt(1, 4),
-                notes: ['', 'glue', 'twist'][$random->getInt(0, 2)],
+                notes: ['', 'glue', 'twist'][$random->getInt(0, 2)], revision: [null, null, 'A', 'B'][$random->getInt(0, 3)],
             );
         }
 

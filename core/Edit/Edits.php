@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Edit;
+
+use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Comparison\DifferenceKind;
+use Orthotaxis\Core\Structure\LineField;
+
+/** What would have to be done to one structure so that it reads like another. */
+final readonly class Edits
+{
+    /**
+     * The edits that make the left side of a comparison read like the right. A line that stayed keeps its identity; one that
+     * came has the identity it has on the right.
+     *
+     * @return list<Edit>
+     */
+    public static function between(Comparison $comparison): array
+    {
+        $edits = [];
+        foreach ($comparison->changes() as $difference) {
+            $before = $difference->before;
+            $after = $difference->after;
+            if ($after === null) {
+                $edits[] = new Edit(EditOperation::Remove, $before->key ?? '');
+
+                continue;
+            }
+            $replaced = $difference->kind === DifferenceKind::Replaced;
+            // A replacement that names no revision drops the one of the old component, also where both have the same letter.
+            $named = $before === null ? LineField::cases() : ($replaced ? [...$difference->fields, LineField::Revision] : $difference->fields);
+            $fields = [];
+            foreach ($named as $field) {
+                $fields[$field->value] = $after->text($field);
+            }
+            $edits[] = new Edit(match (true) {
+                $before === null => EditOperation::Add,
+                $replaced => EditOperation::Replace,
+                default => EditOperation::Change,
+            }, $before->key ?? $after->key, $fields);
+        }
+
+        return $edits;
+    }
+}
