@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Problem;
 use App\Http\RefuseForeignForms;
+use App\Http\TellBuild;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -19,6 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // The application and its API have one origin, so there is nothing for CORS to do.
         $middleware->remove(HandleCors::class);
         $middleware->web(replace: [ValidateCsrfToken::class => RefuseForeignForms::class]);
+        $middleware->web(append: [TellBuild::class]);
         $middleware->redirectGuestsTo('/');
     })
     ->withCommands([

@@ -53,7 +53,8 @@ final readonly class DossierReader
         $core = $order === null ? null : $this->orders->toCore($order);
         $checks = $core === null ? [] : self::checks($core);
         $first = $requests->first();
-        $subjects = [...$requests->pluck('number')->all(), ...($order === null ? [] : [$order->number])];
+        $subjects = array_values(array_map(strval(...), [...$requests->pluck('number')->all(), ...($order === null ? [] : [$order->number])]));
+        $acts = $this->ledger->about($subjects);
 
         return new Dossier(
             $number,
@@ -64,7 +65,8 @@ final readonly class DossierReader
             $order === null || $core === null ? null : OrderData::of($order, $core, self::items($order, $core), array_map(CheckRow::of(...), $checks)),
             $handovers->map(HandoverRow::of(...))->values()->all(),
             $order === null ? [] : $this->collisions->of($order),
-            array_map(LedgerRow::of(...), $this->ledger->about(array_values(array_map(strval(...), $subjects)))),
+            array_map(LedgerRow::of(...), $acts),
+            count($acts) < LedgerReader::NEWEST ? count($acts) : $this->ledger->countAbout($subjects),
         );
     }
 

@@ -22,10 +22,10 @@ final readonly class StructureSheet
     {
         $rows = [];
         foreach ($after as $line) {
-            $rows[] = array_map(static fn (FileColumn $column): string => StructureTable::value($item, $line, $column), FileColumn::cases());
+            $rows[] = array_map(static fn (FileColumn $column): string => StructureTable::value($item, null, $line, $column), FileColumn::ofOneParent());
         }
 
-        return new Table($item, [], array_column(FileColumn::cases(), 'value'), $rows);
+        return new Table($item, [], array_column(FileColumn::ofOneParent(), 'value'), $rows);
     }
 
     /**
@@ -37,7 +37,7 @@ final readonly class StructureSheet
     {
         $lines = $reasons = [];
         $reader = new LineReader;
-        foreach ((new SheetReader($path, array_column(FileColumn::cases(), 'value'), array_column(FileColumn::needed(), 'value')))->rows() as $number => $row) {
+        foreach ((new SheetReader($path, array_column(FileColumn::ofOneParent(), 'value'), array_column(FileColumn::needed(), 'value')))->rows() as $number => $row) {
             if (count($lines) > self::MOST) {
                 throw Refusal::at('file', 'At most '.self::MOST.' lines of one item are read from a sheet.');
             }

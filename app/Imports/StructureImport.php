@@ -52,9 +52,12 @@ final class StructureImport implements Importer
 
     private readonly MistypedNumbers $mistyped;
 
+    private readonly NamedRevisionRows $named;
+
     public function __construct(private readonly StructureKind $kind = StructureKind::Engineering)
     {
         $this->mistyped = new MistypedNumbers;
+        $this->named = new NamedRevisionRows;
     }
 
     public static function columns(): array
@@ -72,9 +75,14 @@ final class StructureImport implements Importer
         foreach (self::blocks($rows) as $block) {
             $this->learn($block);
             foreach ($block as $number => $row) {
-                $this->checkRow($number, $row, $faults);
+                if (self::ofNamedRevision($row)) {
+                    $this->named->row($number, $row, $faults);
+                } else {
+                    $this->checkRow($number, $row, $faults);
+                }
             }
         }
+        $this->named->compare($this->kind, $faults);
         foreach ($this->unreleased as $component => [$row, $number]) {
             if (! isset($this->components[$component])) {
                 $faults->add($row, 'component', "{$number} is not released. Take it over with its revision first, or give its structure in this file.");
@@ -97,6 +105,9 @@ final class StructureImport implements Importer
         $copy = new CopyInto('structure_lines', ['revision_id', 'kind', ...$columns]);
         $reader = new LineReader;
         foreach ($rows as $row) {
+            if (self::ofNamedRevision($row)) {
+                continue;
+            }
             $line = $reader->read(self::key($row), FileColumn::fieldsOf($row));
             $values = array_map(
                 static fn (mixed $value): string|int|null => $value instanceof \BackedEnum ? $value->value : (is_bool($value) ? ($value ? 't' : 'f') : (is_int($value) || $value === null ? $value : (string) $value)),
@@ -259,6 +270,16 @@ final class StructureImport implements Importer
             }
         }
         yield $block;
+    }
+
+    /**
+     * Whether the row is of one revision that a line of the file names, and not of a structure to be taken over.
+     *
+     * @param  array<string, string>  $row
+     */
+    private static function ofNamedRevision(array $row): bool
+    {
+        return ($row[FileColumn::ParentRevision->value] ?? '') !== '';
     }
 
     /** @param  array<string, string>  $row */

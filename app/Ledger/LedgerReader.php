@@ -9,6 +9,9 @@ use Orthotaxis\Core\Ledger\Record;
 
 final readonly class LedgerReader
 {
+    /** So many acts are told where nobody says. */
+    public const NEWEST = 500;
+
     /** @return iterable<Record> all records, a few at a time */
     public function all(): iterable
     {
@@ -21,10 +24,16 @@ final readonly class LedgerReader
      * @param  list<string>  $subjects
      * @return list<Record> newest first
      */
-    public function about(array $subjects, int $most = 200): array
+    public function about(array $subjects, int $most = self::NEWEST): array
     {
         return DB::table('ledger')->whereIn('subject', $subjects)->orderByDesc('number')->limit($most)->get()
             ->map(self::record(...))->values()->all();
+    }
+
+    /** @param  list<string>  $subjects */
+    public function countAbout(array $subjects): int
+    {
+        return DB::table('ledger')->whereIn('subject', $subjects)->count();
     }
 
     public function count(): int

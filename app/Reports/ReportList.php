@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace App\Reports;
 
+use App\Reports\Data\FoundReports;
 use App\Reports\Data\ReportRow;
 use App\Reports\Models\ProblemReport;
 use Illuminate\Database\Eloquent\Builder;
+use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Report\ReportState;
 use Orthotaxis\Core\Report\Wording;
 
 /** Finds reports: by what is asked for, or by being like one that is just being written. */
 final readonly class ReportList
 {
-    private const MOST = 500;
+    /** Rows of one page at most. */
+    public const MOST = 500;
+
+    private const ORDERS = ['number' => 'number', 'title' => 'title', 'severity' => "array_position(ARRAY['critical', 'high', 'normal', 'low'], severity)", 'source' => 'source', 'site' => 'site', 'state' => 'state', 'serial' => 'serial', 'age' => 'raised_at'];
 
     /** Of so many of the newest that could be meant, likeness is computed. */
     private const CANDIDATES = 300;
@@ -25,11 +30,12 @@ final readonly class ReportList
 
     /**
      * @param  array<string, string>  $asked  show (open, settled or all), words, source, site, severity, item: what is empty is not asked
-     * @return list<ReportRow> newest first
+     * @param  string  $sort  a column, with a minus before it for the other way round; the newest first where nobody says
      */
-    public function filtered(array $asked): array
+    public function page(array $asked, int $from, int $most, string $sort): FoundReports
     {
-        $query = self::read();
+        $column = self::ORDERS[ltrim($sort === '' ? '-age' : $sort, '-')] ?? throw Refusal::at('sort', 'Reports are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
+        $query = self::read()->reorder()->orderByRaw($column.($sort === '' || str_starts_with($sort, '-') ? ' DESC' : ' ASC'))->orderByDesc('id');
         match ($asked['show'] ?? 'open') {
             'all' => null,
             'settled' => $query->whereNotIn('state', ReportState::open()),
@@ -47,7 +53,9 @@ final readonly class ReportList
             $query->whereRaw("(number || ' ' || title || ' ' || serial ILIKE ? OR words @@ plainto_tsquery('english', ?))", ['%'.addcslashes($word, '%_\\').'%', $word]);
         }
 
-        return $query->limit(self::MOST)->get()->map(static fn (ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all();
+        $rows = $query->clone()->offset($from)->limit(min($most, self::MOST))->get();
+
+        return new FoundReports($query->reorder()->toBase()->count(), $from, $rows->map(static fn (ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all());
     }
 
     /**

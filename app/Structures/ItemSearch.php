@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
+use App\Structures\Data\ItemList;
 use App\Structures\Data\ItemRow;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
@@ -17,71 +18,116 @@ use Orthotaxis\Core\Refusal;
  */
 final readonly class ItemSearch
 {
-    public const MOST = 200;
+    /** Rows of one page at most. */
+    public const MOST = 500;
 
     private const NEAR = 20;
 
     private const TEXT = "number || ' ' || title";
 
+    /** What rows can be put in order by, and the columns that say it; each order ends with the number, so that it is a total one. */
+    private const ORDERS = [
+        'number' => 'number', 'title' => 'title', 'kind' => 'kind', 'category' => '(SELECT name FROM categories c WHERE c.id = items.category_id)', 'unit' => 'unit', 'cost' => 'standard_cost',
+        'status' => "(SELECT r.code FROM revisions r WHERE r.item_id = items.id AND r.status = 'released')",
+    ];
+
     /**
      * @param  array<string, string>  $asked  words, kind, category (with all that stand under it), status, used_in, supply, attribute and value: what is empty is not asked
-     * @return list<ItemRow> products first, by number; if they are nearly so only, the nearest first
+     * @param  string  $sort  a column, with a minus before it for the other way round; empty: an exact number, products, by number; if they are nearly so only, the nearest first
      */
-    public function find(array $asked): array
+    public function page(array $asked, int $from, int $most, string $sort = ''): ItemList
+    {
+        [$query, $nearly] = $this->found($asked, $sort);
+        $ids = self::ids($query->clone()->offset($from)->limit(min($most, self::MOST)));
+        // Counted only where the page does not tell.
+        $total = count($ids) < $most && ($ids !== [] || $from === 0) ? $from + count($ids) : $query->clone()->reorder()->toBase()->count();
+        $rows = ItemRows::byId($ids);
+        $words = trim($asked['words'] ?? '');
+
+        return new ItemList(
+            $total, $from, array_map(static fn (int $id): ItemRow => $rows[$id], $ids), $nearly,
+            $words === '' || ($total > 0 && ! $nearly) ? null : (new MistypedNumbers)->slip($words),
+        );
+    }
+
+    /**
+     * All that is found, in order.
+     *
+     * @param  array<string, string>  $asked
+     * @return array{Builder<Item>, bool} the question, and whether what it finds is only nearly what was asked
+     */
+    public function found(array $asked, string $sort = ''): array
     {
         $words = preg_split('/\s+/', $asked['words'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
         // Any part of a number or title first: that is what people type, and what the trigram index answers at once.
         $found = $this->reading($asked, $words, '('.self::TEXT.' ILIKE ?)', static fn (string $word): array => [self::part($word)]);
-        if ($words === [] || $found !== []) {
-            return $found;
+        if ($words === [] || $found->exists()) {
+            return [self::inOrder($found, $sort, $words), false];
         }
         $found = $this->reading($asked, $words, '('.self::TEXT." ILIKE ? OR words @@ plainto_tsquery('english', ?))", static fn (string $word): array => [self::part($word), $word]);
-        if ($found !== []) {
-            return $found;
+        if ($found->exists()) {
+            return [self::inOrder($found, $sort, $words), false];
         }
         $near = $this->filtered($asked);
         foreach ($words as $word) {
             $near->whereRaw('(? <% ('.self::TEXT.') OR '.self::TEXT.' ILIKE ANY (?::text[]))', [$word, self::swapped($word)]);
         }
+        $near->orderByRaw('word_similarity(?, '.self::TEXT.') DESC, number', [implode(' ', $words)])->limit(self::NEAR);
 
-        $near->orderByRaw('word_similarity(?, '.self::TEXT.') DESC, number', [implode(' ', $words)]);
-
-        return self::rows($near->limit(self::NEAR));
+        return [Item::query()->whereIn('id', self::ids($near))->tap(static fn (Builder $query): Builder => self::inOrder($query, $sort, $words, true)), true];
     }
 
     /**
      * @param  array<string, string>  $asked
      * @param  list<string>  $words  all of which have to read like that
      * @param  \Closure(string): list<string>  $bindings
-     * @return list<ItemRow>
+     * @return Builder<Item>
      */
-    private function reading(array $asked, array $words, string $condition, \Closure $bindings): array
+    private function reading(array $asked, array $words, string $condition, \Closure $bindings): Builder
     {
         $query = $this->filtered($asked);
         foreach ($words as $word) {
             $query->whereRaw($condition, $bindings($word));
         }
 
-        return self::rows($query->orderByDesc('sold')->orderBy('number')->limit(self::MOST));
+        return $query;
+    }
+
+    /**
+     * @param  Builder<Item>  $query
+     * @param  list<string>  $words
+     * @return Builder<Item>
+     */
+    private static function inOrder(Builder $query, string $sort, array $words, bool $nearest = false): Builder
+    {
+        if ($sort !== '') {
+            $column = self::ORDERS[ltrim($sort, '-')] ?? throw Refusal::at('sort', 'Items are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
+
+            // What has no value stands last, whichever way.
+            return $query->orderByRaw($column.(str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST')->orderBy('number');
+        }
+        if (count($words) === 1) {
+            $query->orderByRaw('upper(number) = upper(?) DESC', $words);
+        }
+
+        return $nearest
+            ? $query->orderByRaw('word_similarity(?, '.self::TEXT.') DESC', [implode(' ', $words)])->orderBy('number')
+            : $query->orderByDesc('sold')->orderBy('number');
+    }
+
+    /**
+     * @param  Builder<Item>  $query
+     * @return list<int> in its order
+     */
+    private static function ids(Builder $query): array
+    {
+        return array_values($query->toBase()->pluck('id')->all());
     }
 
     /** The word as any part of a text. */
     private static function part(string $word): string
     {
         return '%'.addcslashes($word, '%_\\').'%';
-    }
-
-    /**
-     * @param  Builder<Item>  $query
-     * @return list<ItemRow> in its order
-     */
-    private static function rows(Builder $query): array
-    {
-        /** @var list<int> $ids */
-        $ids = $query->toBase()->pluck('id')->all();
-        $rows = ItemRows::byId($ids);
-
-        return array_map(static fn (int $id): ItemRow => $rows[$id], $ids);
     }
 
     /** The word with each two neighbouring letters swapped: the error that trigrams forgive least. As an array of PostgreSQL. */

@@ -102,18 +102,23 @@ final readonly class WhereUsedReader
 
     /**
      * @param  list<Item>  $items
-     * @return array<string, list<UsedInRow>> by item number, nearest first, at most AT_MOST each
+     * @return array<string, array{int, list<UsedInRow>}> by item number: of how many, and the nearest of them, at most AT_MOST each
      */
     public function rowsOfAll(array $items, Day $day, Picture $picture = new Picture): array
     {
         $index = StructureIndex::open($picture);
-        $asked = [];
+        $asked = $totals = [];
         foreach ($items as $item) {
             $used = $index->whereUsed($item->id, $day);
+            $totals[$item->number] = count($used->parents);
             $asked[] = [$item, $used, array_slice($used->parents, 0, self::AT_MOST)];
         }
+        $all = [];
+        foreach (self::rows($index, $asked) as $number => $rows) {
+            $all[(string) $number] = [$totals[$number], $rows];
+        }
 
-        return self::rows($index, $asked);
+        return $all;
     }
 
     /**

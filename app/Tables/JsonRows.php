@@ -47,7 +47,7 @@ final readonly class JsonRows
         foreach ((array) ($content['structures'] ?? []) as $structure) {
             $structure = (array) $structure;
             foreach ((array) ($structure['lines'] ?? []) as $line) {
-                yield ['parent' => $structure['parent'] ?? ''] + (array) $line;
+                yield ['parent' => $structure['parent'] ?? '', 'parent_revision' => $structure['revision'] ?? ''] + (array) $line;
             }
         }
     }

@@ -19,6 +19,7 @@ enum FileColumn: string
     case FirstDay = 'first_day';
     case LastDay = 'last_day';
     case Revision = 'revision';
+    case ParentRevision = 'parent_revision';
     case Line = 'line';
 
     /** @return list<self> without these a file cannot be read */
@@ -27,11 +28,17 @@ enum FileColumn: string
         return [self::Parent, self::Find, self::Component, self::Quantity, self::Unit];
     }
 
+    /** @return list<self> of a table that is about one parent, in its coming revision */
+    public static function ofOneParent(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $column): bool => $column !== self::ParentRevision));
+    }
+
     /** The field of a line that it holds; null for what is not one. */
     public function field(): ?LineField
     {
         return match ($this) {
-            self::Parent, self::Line => null,
+            self::Parent, self::ParentRevision, self::Line => null,
             self::Find => LineField::Find,
             self::Component => LineField::Component,
             self::Revision => LineField::Revision,

@@ -1,23 +1,45 @@
 import { useIsFetching, useIsMutating } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { Outlet } from 'react-router';
+import { newerVersion } from './lib/newerVersion';
 import { SessionGate } from './lib/session';
+import { useFocusKept } from './lib/useFocusKept';
+import { useNewPage } from './lib/useNewPage';
 import { Masthead } from './Masthead';
 import { SignIn } from './people/SignIn';
+import { SignInAgain } from './people/SignInAgain';
 
 /** What stands around every page. */
 export function Frame() {
   const busy = useIsFetching() + useIsMutating() > 0;
+  useFocusKept();
+  useNewPage();
   return (
     <SessionGate otherwise={<SignIn />}>
       <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
         To the page
       </a>
-      <div aria-hidden className={clsx('waiting fixed inset-x-0 top-0 z-50 h-0.5', busy && 'is-waiting')} />
+      <div aria-hidden className={clsx('waiting no-print fixed inset-x-0 top-0 z-50 h-0.5', busy && 'is-waiting')} />
       <Masthead />
+      <NewerVersion />
       <div id="page" tabIndex={-1} className="outline-none">
         <Outlet />
       </div>
+      <SignInAgain />
     </SessionGate>
+  );
+}
+
+/** Says that the server serves a newer version; when to take it is the person's to say. */
+function NewerVersion() {
+  if (!newerVersion.use()) return null;
+  return (
+    <p role="status" className="no-print flex gap-4 border-b border-rule bg-accent-soft px-6 py-1">
+      A newer version of Orthotaxis is there.
+      <button type="button" className="target text-accent underline" onClick={() => window.location.reload()}>
+        Reload
+      </button>
+      <span className="text-soft">What you typed is kept.</span>
+    </p>
   );
 }

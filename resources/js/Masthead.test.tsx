@@ -31,9 +31,9 @@ describe('the head of every page', () => {
     expect(await screen.findByPlaceholderText('Number or words')).toBeTruthy();
     await user.keyboard('{Escape}');
     await waitFor(() => expect(screen.queryByPlaceholderText('Number or words')).toBeNull());
-    await user.keyboard('g');
+    await user.keyboard('gd');
     expect(address()).toBe('/');
-    await user.keyboard('n');
+    await user.keyboard('nr');
     expect(address()).toBe('/requests/new');
     await user.keyboard('?');
     expect(await screen.findByRole('dialog')).toBeTruthy();
@@ -41,7 +41,7 @@ describe('the head of every page', () => {
 
   it('raises nothing by a key for who may not', async () => {
     const user = await show(<Masthead />, { at: '/items', as: vera });
-    await user.keyboard('n');
+    await user.keyboard('nr');
     expect(address()).toBe('/items');
   });
 

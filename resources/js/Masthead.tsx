@@ -23,19 +23,27 @@ export function Masthead() {
   const [dark, setDark] = useState(theme() === 'dark');
   const navigate = useNavigate();
   const mayRaise = useMay('raise_request');
+  const mayReport = useMay('report_problem');
   useShortcut('mod+k', () => setFinding(true));
   useShortcut('?', () => setHelp(true));
-  useShortcut('g', () => void navigate('/'));
-  useShortcut('n', () => void navigate('/requests/new'), mayRaise);
+  useShortcut('g d', () => void navigate('/'));
+  useShortcut('g r', () => void navigate('/register'));
+  useShortcut('g p', () => void navigate('/reports'));
+  useShortcut('g i', () => void navigate('/items'));
+  useShortcut('g c', () => void navigate('/compare'));
+  useShortcut('g m', () => void navigate('/meeting'));
+  useShortcut('n r', () => void navigate('/requests/new'), mayRaise);
+  useShortcut('n p', () => void navigate('/reports/new'), mayReport);
 
   return (
     <header className="no-print sticky top-0 z-30 bg-sheet">
-      <div className="flex h-11 items-center gap-6 border-b border-strong px-6">
-        <Link to="/" className="flex items-center gap-2 font-semibold tracking-tight">
+      {/* Where there is little room, at 200 % or on a tablet, the places go to a line of their own. */}
+      <div className="flex flex-wrap items-center gap-x-4 border-b border-strong px-4 lg:gap-x-6 lg:px-6">
+        <Link to="/" className="flex h-11 items-center gap-2 font-semibold tracking-tight">
           <img src="/mark.svg" alt="" className="size-5" />
           Orthotaxis
         </Link>
-        <nav aria-label="Main" className="flex h-full">
+        <nav aria-label="Main" className="order-last flex h-9 w-full overflow-x-auto lg:order-none lg:h-11 lg:w-auto">
           {places.map(({ to, label }) => (
             <NavLink
               key={to}
@@ -43,7 +51,7 @@ export function Masthead() {
               end={to === '/'}
               className={({ isActive }) =>
                 clsx(
-                  'flex items-center border-b-3 px-3 pt-0.5',
+                  'target flex items-center border-b-3 px-3 pt-0.5',
                   isActive ? 'border-accent font-semibold' : 'border-transparent text-soft hover:text-ink',
                 )
               }
@@ -55,10 +63,10 @@ export function Masthead() {
         <button
           type="button"
           onClick={() => setFinding(true)}
-          className="ml-auto flex h-8 w-72 items-center justify-between border border-strong bg-paper px-2 text-left text-soft"
+          className="target ml-auto flex h-8 w-72 min-w-0 shrink items-center justify-between gap-2 border border-strong bg-paper px-2 text-left text-soft"
         >
-          Find an item or a change
-          <kbd className="font-mono text-xs">Ctrl K</kbd>
+          <span className="truncate">Find an item or a change</span>
+          <kbd className="font-mono text-xs whitespace-nowrap">Ctrl K</kbd>
         </button>
         <button
           type="button"

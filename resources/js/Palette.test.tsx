@@ -1,7 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { Palette } from './Palette';
-import { change, report, tube } from './testing/make';
+import { change, head, report, tube } from './testing/make';
 import { server } from './testing/server';
 import { address, mira, show, vera } from './testing/show';
 
@@ -38,8 +38,8 @@ describe('finding anything from any page', () => {
     const { user, close } = await palette();
     await user.type(screen.getByPlaceholderText('Number or words'), 'tube');
     expect(await screen.findByText('Pump tube, wall 1.6 mm')).toBeTruthy();
-    await user.keyboard('{ArrowDown}{ArrowDown}{Enter}');
-    await waitFor(() => expect(address()).toBe('/items/200-0040'));
+    await user.keyboard('{ArrowDown}{Enter}');
+    await waitFor(() => expect(address()).toBe('/changes/ECR-00096'));
     expect(close).toHaveBeenCalledOnce();
   });
 
@@ -54,5 +54,28 @@ describe('finding anything from any page', () => {
     const { user } = await palette();
     await user.type(screen.getByPlaceholderText('Number or words'), 'xyz');
     expect(await screen.findByText('Nothing reads like “xyz”.')).toBeTruthy();
+  });
+
+  it('takes what is first of what was found by Enter, without an arrow', async () => {
+    const { user } = await palette();
+    await user.type(screen.getByPlaceholderText('Number or words'), 'tube');
+    await screen.findByText('Pump tube, wall 1.6 mm');
+    await user.keyboard('{Enter}');
+    await waitFor(() => expect(address()).toBe('/items/200-0040'));
+  });
+
+  it('waits for the answer to the very words, and lets an exact number win', async () => {
+    const { user } = await palette();
+    let answer: () => void = () => undefined;
+    const slow = new Promise<void>((resolve) => (answer = resolve));
+    server.on('GET /api/items', ({ query }) =>
+      query.words === '200-0010' ? slow.then(() => [{ ...tube, number: '200-00101', sold: true }, head]) : [tube],
+    );
+    await user.type(screen.getByPlaceholderText('Number or words'), '200-00');
+    await screen.findByText('200-0040');
+    await user.type(screen.getByPlaceholderText('Number or words'), '10{Enter}');
+    expect(address()).toBe('/');
+    answer();
+    await waitFor(() => expect(address()).toBe('/items/200-0010'));
   });
 });

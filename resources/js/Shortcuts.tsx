@@ -1,23 +1,30 @@
+import { useState } from 'react';
+import { letterKeys } from './lib/letterKeys';
 import { Dialog } from './ui/Dialog';
 
 const keys: [string, string][] = [
   ['Ctrl K', 'Find an item, a change or a page'],
-  ['g', 'Go to the Desk'],
-  ['n', 'Raise a change request'],
-  ['↑ ↓ Home End', 'Move along the rows of a table'],
+  ['g d', 'Go to the Desk; g r Register, g p problem reports, g i items, g c compare, g m meeting'],
+  ['n r', 'New change request; n p new problem report'],
+  ['↑ ↓ Page Home End', 'Move along the rows of a table; with Shift, mark them'],
+  ['Shift ← →', 'Mark columns of a table'],
   ['Enter', 'Open the row, or edit the cell'],
-  ['Ctrl C', 'Copy the row; with Shift, all rows'],
+  ['Space', 'Select the row'],
+  ['Ctrl C', 'Copy what is marked; with Shift, all rows'],
+  ['Ctrl A', 'Mark all rows'],
+  ['Alt ← →', 'On a column head: narrower, wider; with Shift, move the column'],
   ['Ctrl Z', 'Undo an edit of a structure; with Shift, redo'],
-  ['c', 'On a structure under an order: all lines, or only what differs'],
-  ['a', 'On a structure under an order: add a line'],
+  ['v d', 'On a structure under an order: all lines, or only what differs'],
+  ['l n', 'On a structure under an order: add a line'],
   ['Delete', 'On a line under an order: remove it'],
   ['?', 'This list'],
 ];
 
 export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [on, setOn] = useState(letterKeys.areOn);
   return (
-    <Dialog open={open} onClose={onClose} title="Keys">
-      <dl className="grid grid-cols-[10rem_1fr] gap-y-1">
+    <Dialog open={open} onClose={onClose} title="Keyboard shortcuts">
+      <dl className="grid grid-cols-[9rem_1fr] gap-y-1">
         {keys.map(([key, meaning]) => (
           <div key={key} className="contents">
             <dt className="font-mono text-sm">{key}</dt>
@@ -25,6 +32,17 @@ export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => voi
           </div>
         ))}
       </dl>
+      <label className="mt-3 flex items-center gap-2 border-t border-rule pt-3">
+        <input
+          type="checkbox"
+          checked={on}
+          onChange={(event) => {
+            setOn(event.target.checked);
+            letterKeys.set(event.target.checked);
+          }}
+        />
+        Shortcuts of letters and ? (those with Ctrl work always)
+      </label>
     </Dialog>
   );
 }

@@ -1,9 +1,10 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-router';
 import { Frame } from './Frame';
 import { ApiProblem } from './lib/api';
+import { PageError } from './PageError';
 import { setTheme, theme } from './lib/theme';
 
 setTheme(theme());
@@ -17,84 +18,93 @@ const client = new QueryClient({
   },
 });
 
+const pages: RouteObject[] = [
+  { index: true, lazy: async () => ({ Component: (await import('./desk/DeskPage')).DeskPage }) },
+  { path: 'register', lazy: async () => ({ Component: (await import('./changes/RegisterPage')).RegisterPage }) },
+  { path: 'items', lazy: async () => ({ Component: (await import('./structures/ItemsPage')).ItemsPage }) },
+  { path: 'items/new', lazy: async () => ({ Component: (await import('./structures/NewItemPage')).NewItemPage }) },
+  { path: 'import', lazy: async () => ({ Component: (await import('./imports/ImportPage')).ImportPage }) },
+  {
+    path: 'set-up/categories',
+    lazy: async () => ({ Component: (await import('./setup/CategoriesPage')).CategoriesPage }),
+  },
+  {
+    path: 'set-up/forms',
+    lazy: async () => ({ Component: (await import('./setup/FormTemplatesPage')).FormTemplatesPage }),
+  },
+  {
+    path: 'items/:number/sheet',
+    lazy: async () => ({ Component: (await import('./documents/SheetPage')).SheetPage }),
+  },
+  {
+    path: 'items/:number/mark-up',
+    lazy: async () => ({ Component: (await import('./documents/markup/MarkUpPage')).MarkUpPage }),
+  },
+  { path: 'items/:number', lazy: async () => ({ Component: (await import('./structures/ItemPage')).ItemPage }) },
+  {
+    path: 'compare',
+    lazy: async () => ({ Component: (await import('./structures/compare/ComparePage')).ComparePage }),
+  },
+  { path: 'reports', lazy: async () => ({ Component: (await import('./reports/ReportsPage')).ReportsPage }) },
+  {
+    path: 'reports/new',
+    lazy: async () => ({ Component: (await import('./reports/NewReportPage')).NewReportPage }),
+  },
+  {
+    path: 'reports/:number',
+    lazy: async () => ({ Component: (await import('./reports/ReportPage')).ReportPage }),
+  },
+  {
+    path: 'requests/new',
+    lazy: async () => ({ Component: (await import('./changes/NewRequestPage')).NewRequestPage }),
+  },
+  {
+    path: 'changes/:number',
+    lazy: async () => ({ Component: (await import('./changes/DossierPage')).DossierPage }),
+  },
+  { path: 'meeting', lazy: async () => ({ Component: (await import('./meeting/MeetingPage')).MeetingPage }) },
+  {
+    path: 'changes/:number/decision',
+    lazy: async () => ({ Component: (await import('./meeting/DecisionPage')).DecisionPage }),
+  },
+  {
+    path: 'changes/:number/forms',
+    lazy: async () => ({ Component: (await import('./forms/FormsPage')).FormsPage }),
+  },
+  {
+    path: 'changes/:number/money',
+    lazy: async () => ({ Component: (await import('./economics/MoneyPage')).MoneyPage }),
+  },
+  {
+    path: 'changes/:number/reach',
+    lazy: async () => ({ Component: (await import('./reach/ReachPage')).ReachPage }),
+  },
+  {
+    path: 'changes/:number/cut-in',
+    lazy: async () => ({ Component: (await import('./cutin/CutInPage')).CutInPage }),
+  },
+  {
+    path: 'orders/:number/revise/:item',
+    lazy: async () => ({ Component: (await import('./changes/RevisePage')).RevisePage }),
+  },
+  {
+    path: 'orders/:number/review',
+    lazy: async () => ({ Component: (await import('./changes/ReviewPage')).ReviewPage }),
+  },
+  { path: '*', lazy: async () => ({ Component: (await import('./NotFoundPage')).NotFoundPage }) },
+];
+
 const router = createBrowserRouter([
   {
     Component: Frame,
+    ErrorBoundary: PageError,
     HydrateFallback: () => null,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('./desk/DeskPage')).DeskPage }) },
-      { path: 'register', lazy: async () => ({ Component: (await import('./changes/RegisterPage')).RegisterPage }) },
-      { path: 'items', lazy: async () => ({ Component: (await import('./structures/ItemsPage')).ItemsPage }) },
-      { path: 'items/new', lazy: async () => ({ Component: (await import('./structures/NewItemPage')).NewItemPage }) },
-      { path: 'import', lazy: async () => ({ Component: (await import('./imports/ImportPage')).ImportPage }) },
       {
-        path: 'set-up/categories',
-        lazy: async () => ({ Component: (await import('./setup/CategoriesPage')).CategoriesPage }),
+        // A page that breaks leaves the masthead, and a way on.
+        ErrorBoundary: PageError,
+        children: pages,
       },
-      {
-        path: 'set-up/forms',
-        lazy: async () => ({ Component: (await import('./setup/FormTemplatesPage')).FormTemplatesPage }),
-      },
-      {
-        path: 'items/:number/sheet',
-        lazy: async () => ({ Component: (await import('./documents/SheetPage')).SheetPage }),
-      },
-      {
-        path: 'items/:number/mark-up',
-        lazy: async () => ({ Component: (await import('./documents/markup/MarkUpPage')).MarkUpPage }),
-      },
-      { path: 'items/:number', lazy: async () => ({ Component: (await import('./structures/ItemPage')).ItemPage }) },
-      {
-        path: 'compare',
-        lazy: async () => ({ Component: (await import('./structures/compare/ComparePage')).ComparePage }),
-      },
-      { path: 'reports', lazy: async () => ({ Component: (await import('./reports/ReportsPage')).ReportsPage }) },
-      {
-        path: 'reports/new',
-        lazy: async () => ({ Component: (await import('./reports/NewReportPage')).NewReportPage }),
-      },
-      {
-        path: 'reports/:number',
-        lazy: async () => ({ Component: (await import('./reports/ReportPage')).ReportPage }),
-      },
-      {
-        path: 'requests/new',
-        lazy: async () => ({ Component: (await import('./changes/NewRequestPage')).NewRequestPage }),
-      },
-      {
-        path: 'changes/:number',
-        lazy: async () => ({ Component: (await import('./changes/DossierPage')).DossierPage }),
-      },
-      { path: 'meeting', lazy: async () => ({ Component: (await import('./meeting/MeetingPage')).MeetingPage }) },
-      {
-        path: 'changes/:number/decision',
-        lazy: async () => ({ Component: (await import('./meeting/DecisionPage')).DecisionPage }),
-      },
-      {
-        path: 'changes/:number/forms',
-        lazy: async () => ({ Component: (await import('./forms/FormsPage')).FormsPage }),
-      },
-      {
-        path: 'changes/:number/money',
-        lazy: async () => ({ Component: (await import('./economics/MoneyPage')).MoneyPage }),
-      },
-      {
-        path: 'changes/:number/reach',
-        lazy: async () => ({ Component: (await import('./reach/ReachPage')).ReachPage }),
-      },
-      {
-        path: 'changes/:number/cut-in',
-        lazy: async () => ({ Component: (await import('./cutin/CutInPage')).CutInPage }),
-      },
-      {
-        path: 'orders/:number/revise/:item',
-        lazy: async () => ({ Component: (await import('./changes/RevisePage')).RevisePage }),
-      },
-      {
-        path: 'orders/:number/review',
-        lazy: async () => ({ Component: (await import('./changes/ReviewPage')).ReviewPage }),
-      },
-      { path: '*', lazy: async () => ({ Component: (await import('./NotFoundPage')).NotFoundPage }) },
     ],
   },
 ]);

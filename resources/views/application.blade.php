@@ -4,6 +4,7 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
+    <meta name="build" content="{{ \App\Http\TellBuild::build() }}">
     <title>Orthotaxis</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
     @viteReactRefresh

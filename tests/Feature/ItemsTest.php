@@ -49,7 +49,7 @@ it('is told by an administrator how a category is numbered', function (): void {
 });
 
 it('finds items by words, parts of numbers, errors of typing and properties', function (string $query, array $numbers): void {
-    expect($this->world->as('vera', 'GET', "/items?{$query}")->assertOk()->json('*.number'))->toBe($numbers);
+    expect($this->world->as('vera', 'GET', "/items?{$query}")->assertOk()->json('rows.*.number'))->toBe($numbers);
 })->with([
     ['words=pump+head', ['200-0010']], ['words=0042', ['200-0042']], ['words=clmap', ['200-0042']], ['words=modul', ['200-0001']], ['words=modulle', ['200-0001']],
     ['status=in_work', ['200-0099']], ['kind=consumable', ['710-0001']], ['words=tube&used_in=200-0010', ['200-0040', '200-0042']], ['words=%25', []],

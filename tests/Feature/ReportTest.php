@@ -82,7 +82,7 @@ it('finds reports by words, serial number, item, source and state, in few questi
     $one = ($this->report)(['serial' => 'H24-01877']);
     $two = ($this->report)(['source' => 'audit', 'items' => ['600-0014'], 'title' => 'Screw loose', 'description' => 'Found at an audit.']);
     ($this->act)($two, 'answer', ['text' => 'No.']);
-    $find = fn (string $query): array => $this->world->as('vera', 'GET', "/reports?{$query}")->assertOk()->json('*.number');
+    $find = fn (string $query): array => $this->world->as('vera', 'GET', "/reports?{$query}")->assertOk()->json('rows.*.number');
     expect($find(''))->toBe([$one])->and($find('show=all'))->toBe([$two, $one])->and($find('show=settled'))->toBe([$two])
         ->and($find('words=01877'))->toBe([$one])->and($find('words=tearing'))->toBe([])->and($find('words=roller'))->toBe([$one])
         ->and($find('show=all&source=audit'))->toBe([$two])->and($find('show=all&item=600-0014'))->toBe([$two]);
@@ -122,7 +122,7 @@ it('gathers requests into one, splits one, and takes both back', function (): vo
         ->assertJsonPath('requests.0.gathered.0.number', $two)->assertJsonPath('requests.0.reports.0.number', $report)
         ->assertJsonPath('requests.0.description', fn (string $text): bool => str_contains($text, "From {$two}, Screws: Loose."));
     $this->world->as('vera', 'GET', "/dossiers/{$two}")->assertOk()->assertJsonPath('requests.0.gathered_into', $one)->assertJsonPath('requests.0.state', 'gathered');
-    expect($this->world->as('vera', 'GET', '/changes?show=open')->json('*.number'))->not->toContain($two);
+    expect($this->world->as('vera', 'GET', '/changes?show=open')->json('rows.*.number'))->not->toContain($two);
     $this->world->as('mira', 'POST', "/requests/{$two}/finding", ['finding' => 'No.', 'version' => 2])->assertStatus(422);
     $this->world->as('mira', 'POST', "/requests/{$two}/apart", ['version' => 2])->assertOk()->assertJsonPath('requests.0.state', 'raised')->assertJsonPath('requests.0.reports.0.number', $report);
     $this->world->as('vera', 'GET', "/dossiers/{$one}")->assertJsonPath('requests.0.reports.0.number', $report);

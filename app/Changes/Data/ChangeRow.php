@@ -7,8 +7,10 @@ namespace App\Changes\Data;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
 use App\Reports\Models\ProblemReport;
+use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Change\OrderOfWork;
+use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Change\WorkStep;
 use Orthotaxis\Core\Report\ReportState;
 
@@ -32,6 +34,15 @@ final readonly class ChangeRow
         #[OA\Property(description: 'who has to act, when it is one person')] public ?string $waits_for,
     ) {}
 
+    /** From a row that ChangeSearch has read. */
+    public static function read(\stdClass $row): self
+    {
+        return new self(
+            $row->number, $row->type, $row->title, $row->priority, $row->state, $row->step, $row->open, CarbonImmutable::parse($row->raised_at)->toIso8601String(),
+            $row->raised_by, $row->site, $row->source, $row->effective_on, $row->waits_for,
+        );
+    }
+
     public static function ofReport(ProblemReport $report): self
     {
         return new self(
@@ -46,7 +57,8 @@ final readonly class ChangeRow
         return new self(
             $request->number, 'request', $request->title, $request->priority, $request->state->value,
             OrderOfWork::current($request->state, null)->value, $request->state->isOpen(),
-            $request->raised_at->toIso8601String(), $request->raisedBy->name, $request->site, $request->source, null, null,
+            $request->raised_at->toIso8601String(), $request->raisedBy->name, $request->site, $request->source, null,
+            $request->state === RequestState::Returned ? $request->raisedBy->name : null,
         );
     }
 

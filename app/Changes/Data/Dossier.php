@@ -29,5 +29,6 @@ final readonly class Dossier
         #[ListOf(HandoverRow::class)] public array $handovers,
         #[ListOf(Collision::class)] public array $collisions,
         #[ListOf(LedgerRow::class)] public array $ledger,
+        #[OA\Property(description: 'how many acts there are; the newest are told')] public int $acts,
     ) {}
 }

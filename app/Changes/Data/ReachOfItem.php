@@ -15,6 +15,7 @@ final readonly class ReachOfItem
     /** @param  list<UsedInRow>  $used_in nearest first */
     public function __construct(
         #[OA\Property] public string $item,
+        #[OA\Property(description: 'of all that uses it; the nearest are told')] public int $total,
         #[ListOf(UsedInRow::class)] public array $used_in,
     ) {}
 }

@@ -90,8 +90,8 @@ final readonly class ReviewController
         /** @var list<Item> $items */
         $items = $order->items->map(static fn ($row): Item => $row->item)->values()->all();
         $reach = [];
-        foreach ($whereUsed->rowsOfAll($items, Today::day()) as $number => $rows) {
-            $reach[] = new ReachOfItem((string) $number, $rows);
+        foreach ($whereUsed->rowsOfAll($items, Today::day()) as $number => [$total, $rows]) {
+            $reach[] = new ReachOfItem((string) $number, $total, $rows);
         }
 
         return $reach;

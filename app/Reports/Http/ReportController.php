@@ -16,6 +16,7 @@ use App\People\Models\Person;
 use App\Reports\Actions\GatherReports;
 use App\Reports\Actions\RaiseReport;
 use App\Reports\Actions\SettleReport;
+use App\Reports\Data\FoundReports;
 use App\Reports\Data\ReportPage;
 use App\Reports\Data\ReportRow;
 use App\Reports\ReportList;
@@ -29,16 +30,20 @@ use Orthotaxis\Core\Report\ReportState;
 /** Problem reports. Every act on one answers with its page as it is then. */
 final readonly class ReportController
 {
+    /** Rows that a page has where nobody says. */
+    private const PAGE = 100;
+
     public function __construct(private ReportList $list, private SettleReport $settle) {}
 
     #[OA\Get(path: '/api/reports', operationId: 'reports', tags: ['reports'])]
-    #[InQuery('show'), InQuery('words'), InQuery('source'), InQuery('site'), InQuery('severity'), InQuery('item'), OkList(ReportRow::class), Refused]
+    #[InQuery('show'), InQuery('words'), InQuery('source'), InQuery('site'), InQuery('severity'), InQuery('item'), InQuery('sort'), InQuery('from'), InQuery('most'), Ok(FoundReports::class), Refused]
     public function index(Request $request): JsonResponse
     {
+        $request->validate(['from' => 'nullable|integer|between:0,100000000', 'most' => 'nullable|integer|between:1,'.ReportList::MOST, 'sort' => 'nullable|string|max:20']);
         /** @var array<string, string> $asked */
         $asked = array_filter($request->validate(array_fill_keys(['words', 'source', 'site', 'severity', 'item'], 'nullable|string|max:200') + ['show' => 'nullable|in:open,settled,all']));
 
-        return new JsonResponse($this->list->filtered($asked));
+        return new JsonResponse($this->list->page($asked, $request->integer('from'), $request->integer('most', self::PAGE), $request->string('sort')->toString()));
     }
 
     #[OA\Get(path: '/api/reports-like', operationId: 'reportsLike', tags: ['reports'])]

@@ -11,6 +11,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\FileColumn;
+use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineReader;
 
 /** Keeps the structures of a file so that they can be compared with ours. It is checked whole first. */
@@ -36,7 +37,8 @@ final readonly class BringComparisonFile
             if ($row['parent'] === '') {
                 $faults["row {$number}"] = "Row {$number}: name the parent.";
             }
-            $lines[$row['parent']][] = $fields + (Str::isUuid($row['line'] ?? '') ? ['line' => $row['line']] : []);
+            $revision = $row[FileColumn::ParentRevision->value] ?? '';
+            $lines[$revision === '' ? $row['parent'] : Line::pinned($row['parent'], $revision)][] = $fields + (Str::isUuid($row['line'] ?? '') ? ['line' => $row['line']] : []);
         }
         if ($lines === []) {
             throw Refusal::at('file', 'The file has no lines.');

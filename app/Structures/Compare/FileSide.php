@@ -6,6 +6,7 @@ namespace App\Structures\Compare;
 
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
+use App\Structures\PinnedRevisions;
 use Orthotaxis\Core\Comparison\LineSet;
 use Orthotaxis\Core\Comparison\Side;
 use Orthotaxis\Core\Structure\Line;
@@ -17,7 +18,7 @@ use Orthotaxis\Core\Structure\Structure;
  */
 final class FileSide implements NamedSide
 {
-    /** @var array<string, int> item number => position */
+    /** @var array<string, int> item number, or what Line::pinned says => position */
     private array $positions = [];
 
     /** @var array<int, string> */
@@ -29,22 +30,28 @@ final class FileSide implements NamedSide
     /** @var array<int, Line> */
     private array $lines = [];
 
-    /** @param  array<string, Structure>  $structures  by item number */
+    /** @param  array<string, Structure>  $structures  by item number, or by what Line::pinned says of one revision */
     public function __construct(array $structures, StructureIndex $index)
     {
         $numbers = array_map(strval(...), array_keys($structures));
         foreach ($structures as $structure) {
-            $numbers = [...$numbers, ...$structure->components()];
+            $numbers = [...$numbers, ...array_map(static fn (Line $line): string => $line->below(), array_values($structure->lines))];
         }
         $numbers = array_values(array_unique($numbers));
         foreach (Item::query()->whereIn('number', $numbers)->pluck('id', 'number') as $number => $id) {
             $this->positions[(string) $number] = $index->positions->of($id);
         }
+        foreach (PinnedRevisions::ids(array_merge(...array_map(static fn (Structure $one): array => array_values($one->lines), array_values($structures)))) as $pinned => $revision) {
+            $position = $index->positions->ofKnownRevision($revision);
+            if ($position !== null) {
+                $this->positions[$pinned] = $position;
+            }
+        }
         $next = $index->positions->end() + 1_000_000;
         foreach ($numbers as $number) {
             $this->positions[$number] ??= $next++;
         }
-        $this->numbers = array_map(strval(...), array_flip($this->positions));
+        $this->numbers = array_map(static fn (int|string $below): string => strtok((string) $below, "\n") ?: '', array_flip($this->positions));
         // Numbers that no line, identity or digest of the other side has.
         $id = -random_int(1 << 40, 1 << 60);
         foreach ($structures as $parent => $structure) {
@@ -52,7 +59,7 @@ final class FileSide implements NamedSide
             foreach ($structure as $line) {
                 $this->lines[$id] = $line;
                 $ids[] = $id--;
-                $components[] = $this->positions[$line->component];
+                $components[] = $this->positions[$line->below()];
             }
             $this->sets[$this->positions[$parent]] = new LineSet($ids, $ids, $ids, $components);
         }

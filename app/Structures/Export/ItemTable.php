@@ -5,25 +5,34 @@ declare(strict_types=1);
 namespace App\Structures\Export;
 
 use App\Imports\ItemImport;
+use App\Structures\Models\Item;
 use App\Tables\Table;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 
-/** All items as a table that can be taken over elsewhere. */
+/** Items as a table that can be taken over elsewhere. */
 final readonly class ItemTable
 {
-    public static function of(): Table
+    /** @param  ?Builder<Item>  $found  those that are wanted; null: all */
+    public static function of(?Builder $found = null): Table
     {
-        return new Table('Items', [], ItemImport::columns(), self::rows());
+        return new Table('Items', [], ItemImport::columns(), self::rows($found));
     }
 
-    /** @return \Generator<int, list<string|int|null>> */
-    private static function rows(): \Generator
+    /**
+     * @param  ?Builder<Item>  $found
+     * @return \Generator<int, list<string|int|null>>
+     */
+    private static function rows(?Builder $found): \Generator
     {
         $items = DB::table('items')->join('categories', 'categories.id', 'items.category_id')
             ->leftJoin('revisions', static fn ($join) => $join->on('revisions.item_id', 'items.id')->where('status', 'released'))
             ->orderBy('items.id')->select(['items.*', 'categories.code AS category', 'revisions.code AS revision']);
+        if ($found !== null) {
+            $items->whereIn('items.id', $found->clone()->reorder()->select('items.id'));
+        }
         foreach ($items->lazyById(2_000, 'items.id', 'id') as $item) {
             yield [
                 $item->number, $item->title, $item->kind, $item->category, $item->unit, $item->supply,

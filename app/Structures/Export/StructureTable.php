@@ -16,7 +16,10 @@ use Orthotaxis\Core\Structure\FileColumn;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
-/** A structure as a table that can be edited outside and read in again: each parent once, however often it is used. */
+/**
+ * A structure as a table that can be edited outside and read in again: each parent once, however often it is used. Where a line
+ * names one revision of its component, the lines of that revision stand in it too, told apart by the revision of their parent.
+ */
 final readonly class StructureTable
 {
     private const AT_ONCE = 200;
@@ -34,48 +37,54 @@ final readonly class StructureTable
         );
     }
 
-    /** @return \Generator<string, Structure> by item number, every parent before what it is made of */
+    /** @return \Generator<int, ParentLines> every parent before what it is made of */
     public function parents(Item $item, Picture $picture, Day $day, bool $allLevels): \Generator
     {
-        $ids = [$item->id];
+        // Item and, where it is not the one of the day, revision.
+        $nodes = [[$item->id, null]];
         if ($allLevels) {
             $index = StructureIndex::open($picture);
-            $ids = array_values(array_unique(array_map($index->positions->item(...), Order::below($index->adjacency, $index->positions->of($item->id), $day->number()))));
+            $below = Order::below($index->adjacency, $index->positions->of($item->id), $day->number());
+            $nodes = array_map(static fn (int $position): array => [$index->positions->item($position), $index->positions->revision($position)], $below);
         }
-        foreach (array_chunk($ids, self::AT_ONCE) as $some) {
-            $numbers = Item::query()->whereIn('id', $some)->pluck('number', 'id');
-            $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $some)->pluck('id', 'item_id');
-            $structures = $this->structures->ofRevisions(array_values($revisions->all()), $picture);
-            foreach ($some as $id) {
-                $structure = ($structures[$revisions[$id] ?? 0] ?? new Structure)->on($day);
+        foreach (array_chunk($nodes, self::AT_ONCE) as $some) {
+            $items = array_values(array_unique(array_column($some, 0)));
+            $named = array_values(array_filter(array_column($some, 1), static fn (?int $revision): bool => $revision !== null));
+            $numbers = Item::query()->whereIn('id', $items)->pluck('number', 'id');
+            $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $items)->pluck('id', 'item_id');
+            $codes = $named === [] ? [] : Revision::query()->whereIn('id', $named)->pluck('code', 'id')->all();
+            $structures = $this->structures->ofRevisions([...array_values($revisions->all()), ...$named], $picture);
+            foreach ($some as [$id, $revision]) {
+                $structure = ($structures[$revision ?? $revisions[$id] ?? 0] ?? new Structure)->on($day);
                 if (count($structure) > 0) {
-                    yield $numbers[$id] => $structure;
+                    yield new ParentLines((string) $numbers[$id], $revision === null ? null : (string) $codes[$revision], $structure);
                 }
             }
         }
     }
 
     /** The value of a line in a column. */
-    public static function value(string $parent, Line $line, FileColumn $column): string
+    public static function value(string $parent, ?string $revision, Line $line, FileColumn $column): string
     {
         $field = $column->field();
 
         return match (true) {
             $field !== null => $line->text($field),
             $column === FileColumn::Parent => $parent,
+            $column === FileColumn::ParentRevision => $revision ?? '',
             default => $line->key,
         };
     }
 
     /**
-     * @param  iterable<string, Structure>  $structures
+     * @param  iterable<ParentLines>  $parents
      * @return \Generator<int, list<string>>
      */
-    private static function rows(iterable $structures): \Generator
+    private static function rows(iterable $parents): \Generator
     {
-        foreach ($structures as $parent => $structure) {
-            foreach ($structure as $line) {
-                yield array_map(static fn (FileColumn $column): string => self::value((string) $parent, $line, $column), FileColumn::cases());
+        foreach ($parents as $parent) {
+            foreach ($parent->structure as $line) {
+                yield array_map(static fn (FileColumn $column): string => self::value($parent->number, $parent->revision, $line, $column), FileColumn::cases());
             }
         }
     }

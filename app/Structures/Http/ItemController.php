@@ -8,13 +8,12 @@ use App\Changes\ChangeList;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
-use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Models\Person;
 use App\Structures\Actions\AddItem;
+use App\Structures\Data\ItemList;
 use App\Structures\Data\ItemPage;
-use App\Structures\Data\ItemRow;
 use App\Structures\Data\ProposedNumber;
 use App\Structures\Export\ItemTable;
 use App\Structures\ItemNumbers;
@@ -30,14 +29,28 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class ItemController
 {
+    private const FILTERS = ['words', 'kind', 'category', 'status', 'supply', 'used_in', 'attribute', 'value'];
+
+    /** Rows that a page has where nobody says. */
+    private const PAGE = 100;
+
     #[OA\Get(path: '/api/items', operationId: 'items', tags: ['structures'])]
-    #[InQuery('words'), InQuery('kind'), InQuery('category'), InQuery('status'), InQuery('supply'), InQuery('used_in'), InQuery('attribute'), InQuery('value'), OkList(ItemRow::class), Refused]
+    #[InQuery('words'), InQuery('kind'), InQuery('category'), InQuery('status'), InQuery('supply'), InQuery('used_in'), InQuery('attribute'), InQuery('value')]
+    #[InQuery('sort'), InQuery('from'), InQuery('most'), Ok(ItemList::class), Refused]
     public function index(Request $request, ItemSearch $search): JsonResponse
     {
-        /** @var array<string, ?string> $asked */
-        $asked = $request->validate(array_fill_keys(['words', 'kind', 'category', 'status', 'supply', 'used_in', 'attribute', 'value'], 'nullable|string|max:200'));
+        $request->validate(['from' => 'nullable|integer|between:0,100000000', 'most' => 'nullable|integer|between:1,'.ItemSearch::MOST, 'sort' => 'nullable|string|max:20']);
 
-        return new JsonResponse($search->find(array_map(strval(...), $asked)));
+        return new JsonResponse($search->page(self::asked($request), $request->integer('from'), $request->integer('most', self::PAGE), $request->string('sort')->toString()));
+    }
+
+    /** @return array<string, string> what is looked for */
+    private static function asked(Request $request): array
+    {
+        /** @var array<string, ?string> $asked */
+        $asked = $request->validate(array_fill_keys(self::FILTERS, 'nullable|string|max:200'));
+
+        return array_map(strval(...), $asked);
     }
 
     #[OA\Post(path: '/api/items', operationId: 'addItem', tags: ['structures'])]
@@ -58,11 +71,12 @@ final class ItemController
         return new JsonResponse(new ProposedNumber($numbers->proposed($category)));
     }
 
-    #[OA\Get(path: '/api/catalogue/{format}', operationId: 'itemFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'All items: csv, xlsx or json')])]
-    #[InPath('format'), Refused]
-    public function file(string $format): Response
+    #[OA\Get(path: '/api/catalogue/{format}', operationId: 'itemFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'All items that the filter finds: csv, xlsx or json')])]
+    #[InPath('format'), InQuery('words'), InQuery('kind'), InQuery('category'), InQuery('status'), InQuery('supply'), InQuery('used_in'), InQuery('attribute'), InQuery('value'), Refused]
+    public function file(string $format, Request $request, ItemSearch $search): Response
     {
-        $table = ItemTable::of();
+        $asked = array_filter(self::asked($request), static fn (string $value): bool => $value !== '');
+        $table = ItemTable::of($asked === [] ? null : $search->found($asked)[0]);
         if ($format !== 'json') {
             return TableFile::answer($table, $format, 'items');
         }

@@ -33,18 +33,18 @@ final class StructureFileController
             return TableFile::answer($table->of($item, $picture, $day, $all), $format, $name);
         }
         $structures = [];
-        foreach ($table->parents($item, $picture, $day, $all) as $parent => $structure) {
+        foreach ($table->parents($item, $picture, $day, $all) as $parent) {
             $lines = [];
-            foreach ($structure as $line) {
+            foreach ($parent->structure as $line) {
                 $fields = [];
-                foreach (FileColumn::cases() as $column) {
+                foreach (FileColumn::ofOneParent() as $column) {
                     if ($column !== FileColumn::Parent) {
-                        $fields[$column->value] = StructureTable::value($parent, $line, $column);
+                        $fields[$column->value] = StructureTable::value($parent->number, $parent->revision, $line, $column);
                     }
                 }
                 $lines[] = $fields;
             }
-            $structures[] = ['parent' => $parent, 'lines' => $lines];
+            $structures[] = ['parent' => $parent->number] + ($parent->revision === null ? [] : ['revision' => $parent->revision]) + ['lines' => $lines];
         }
 
         return new JsonResponse(

@@ -6,17 +6,22 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input, TextArea } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
+import { OlderDraft } from '../ui/OlderDraft';
 
 /** The answer of whoever is asked: in words, with what it costs and a file where that helps. It may be corrected while the request is open. */
 export function AnswerQuestion({ question }: { question: Schemas['QuestionRow'] }) {
   const answered = question.state !== 'waiting';
   const [open, setOpen] = useState(!answered);
   const [file, setFile] = useState<File | null>(null);
-  const draft = useDraft(`question ${question.id}`, {
-    answer: question.answer,
-    one_time: question.one_time ?? '',
-    recurring: question.recurring ?? '',
-  });
+  const draft = useDraft(
+    `question ${question.id}`,
+    {
+      answer: question.answer,
+      one_time: question.one_time ?? '',
+      recurring: question.recurring ?? '',
+    },
+    String(question.version),
+  );
   const answer = useAct(
     (noEffect: boolean) => {
       const body = new FormData();
@@ -60,6 +65,11 @@ export function AnswerQuestion({ question }: { question: Schemas['QuestionRow'] 
           onChange={(event) => draft.change({ answer: event.target.value })}
         />
       </Field>
+      <OlderDraft
+        text={draft.older?.answer}
+        onTake={(text) => draft.change({ ...draft.older, answer: text })}
+        onDrop={draft.clear}
+      />
       <Field label="Costs once" error={error('one_time')}>
         <Input
           inputMode="decimal"

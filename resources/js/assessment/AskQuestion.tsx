@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
+import { today } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useAct } from '../lib/useAct';
 import { functions, groups, topics } from '../lib/words';
 import { Button } from '../ui/Button';
+import { DateInput } from '../ui/DateInput';
 import { Field } from '../ui/Field';
-import { Input, TextArea } from '../ui/Input';
+import { TextArea } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { Select } from '../ui/Select';
 
@@ -87,7 +89,7 @@ export function AskQuestion({ request }: { request: Schemas['RequestData'] }) {
           />
         </Field>
         <Field label="By the day" error={error('due_on')}>
-          <Input type="date" value={due} onChange={(event) => setDue(event.target.value)} />
+          <DateInput value={due} onChange={setDue} min={today()} />
         </Field>
       </div>
       <Field label="Question" error={error('text')}>

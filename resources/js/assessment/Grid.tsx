@@ -56,7 +56,7 @@ export function Grid({ grid }: { grid: Schemas['AssessmentPage']['grid'] }) {
         </tbody>
       </table>
       <div className="pt-0.5 text-right text-sm">
-        <TableExport name="items-by-function" columns={told} rows={grid} />
+        <TableExport name="items-by-function" columns={told} rows={() => Promise.resolve(grid)} />
       </div>
     </div>
   );

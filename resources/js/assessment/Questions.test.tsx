@@ -106,7 +106,10 @@ describe('questions to specialists', () => {
   });
 
   it('keep an answer that is half written', async () => {
-    localStorage.setItem('draft:question 1', JSON.stringify({ answer: 'Half an answer' }));
+    localStorage.setItem(
+      'vera.stone:draft:question 1',
+      JSON.stringify({ base: '0', value: { answer: 'Half an answer' } }),
+    );
     asked([question(1, { mine: true })]);
     await show(<Questions request={request()} />, { as: vera });
     expect((await screen.findByLabelText<HTMLTextAreaElement>('Your answer')).value).toBe('Half an answer');

@@ -14,6 +14,7 @@ const meaning: Schemas['Consequences'] = {
   ],
   without_cost: [],
   currency: 'EUR',
+  cost_day: '2027-03-01',
   affected: ['200-0010'],
   collisions: [{ order: 'ECO-00086', title: 'Regulator', state: 'revising', items: ['200-0010'] }],
   checks: [

@@ -55,6 +55,6 @@ describe('finding and decision', () => {
     await user.type(screen.getByLabelText('Reason for the decision'), 'Mine.');
     await user.click(screen.getByRole('button', { name: 'Approve' }));
     expect((await screen.findByRole('alert')).textContent).toContain('somebody else approves it');
-    expect(localStorage.getItem('draft:finding ECR-00096')).toContain('Mine.');
+    expect(localStorage.getItem('mira.okafor:draft:decision ECR-00096')).toContain('Mine.');
   });
 });

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { TextArea } from '../ui/Input';
 import { Notice, ProblemNotice } from '../ui/Notice';
+import { OlderDraft } from '../ui/OlderDraft';
 
 type Decision = Schemas['Decision']['decision'];
 
@@ -19,12 +20,13 @@ export function DecisionForm({ request, onDecided }: Props) {
   const mayAssess = useMay('assess_request');
   const mayDecide = useMay('decide_request');
   const path = { number: request.number };
-  const draft = useDraft(`finding ${request.number}`, { finding: request.finding, reason: '' });
+  const finding = useDraft(`finding ${request.number}`, { finding: request.finding }, request.finding);
+  const draft = useDraft(`decision ${request.number}`, { reason: '' });
   const record = useAct(() =>
     told(
       api.POST('/api/requests/{number}/finding', {
         params: { path },
-        body: { finding: draft.value.finding, version: request.version },
+        body: { finding: finding.value.finding, version: request.version },
       }),
     ),
   );
@@ -61,10 +63,15 @@ export function DecisionForm({ request, onDecided }: Props) {
           >
             <TextArea
               rows={4}
-              value={draft.value.finding}
-              onChange={(event) => draft.change({ finding: event.target.value })}
+              value={finding.value.finding}
+              onChange={(event) => finding.change({ finding: event.target.value })}
             />
           </Field>
+          <OlderDraft
+            text={finding.older?.finding}
+            onTake={(text) => finding.change({ finding: text })}
+            onDrop={finding.clear}
+          />
           <ProblemNotice problem={record.error} shown={['finding']} />
           <Button type="submit" look={request.state === 'assessing' ? 'plain' : 'main'} busy={record.isPending}>
             Record the finding

@@ -1,15 +1,14 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
-import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
+import { ChosenChange } from '../ui/ChosenChange';
+import { Details } from '../ui/Details';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
-import { Select } from '../ui/Select';
 
 type Request = Schemas['RequestData'];
 
@@ -20,45 +19,41 @@ export function GatherRequests({ request }: { request: Request }) {
   if (request.state === 'gathered') return <Apart request={request} />;
   if (request.state !== 'raised' && request.state !== 'assessing') return null;
   return (
-    <details className="no-print">
-      <summary className="cursor-pointer text-accent">Gather with another request, or split</summary>
+    <Details className="no-print" summary="Gather with another request, or split">
       <div className="mt-2 grid max-w-5xl gap-8 md:grid-cols-2">
         <Gather request={request} />
         {request.items.length > 1 && <Split request={request} />}
       </div>
-    </details>
+    </Details>
   );
 }
 
 function Gather({ request }: { request: Request }) {
-  const [other, setOther] = useState('');
-  const open = useQuery(queries.changes({ show: 'open', words: '', priority: '' }));
+  const [other, setOther] = useState<Schemas['ChangeRow'] | null>(null);
   const gather = useAct(
     () =>
       told(
         api.POST('/api/requests/{number}/gathering', {
           params: { path: { number: request.number } },
-          body: { requests: [other], version: request.version },
+          body: { requests: other === null ? [] : [other.number], version: request.version },
         }),
       ),
-    () => setOther(''),
-  );
-  const options = Object.fromEntries(
-    (open.data ?? [])
-      .filter((one) => one.type === 'request' && one.number !== request.number && one.state !== 'approved')
-      .map((one) => [one.number, `${one.number} ${one.title}`]),
+    () => setOther(null),
   );
   return (
     <section aria-label="Gather" className="space-y-2">
-      <Field
+      <h3>Request to gather into {request.number}</h3>
+      <p className="text-sm text-soft">Its items, reports, files and words come along; it can be taken out again.</p>
+      <ChosenChange
         label={`Request to gather into ${request.number}`}
-        hint="Its items, reports, files and words come along; it can be taken out again"
+        types={['request']}
+        fits={(one) => one.number !== request.number && one.state !== 'approved'}
+        chosen={other}
+        onChoose={setOther}
         error={gather.error?.at('requests')}
-      >
-        <Select value={other} onChange={setOther} options={options} />
-      </Field>
+      />
       <ProblemNotice problem={gather.error} shown={['requests']} />
-      <Button disabled={other === ''} busy={gather.isPending} onClick={() => gather.mutate(undefined)}>
+      <Button disabled={other === null} busy={gather.isPending} onClick={() => gather.mutate(undefined)}>
         Gather it in
       </Button>
     </section>

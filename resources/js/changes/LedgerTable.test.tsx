@@ -7,7 +7,7 @@ import { LedgerTable } from './LedgerTable';
 const cells = async (row: Parameters<typeof ledgerRow>[2], act = 'figure.said') => {
   await show(<LedgerTable rows={[ledgerRow(12, act, row)]} />);
   return within(screen.getAllByRole('row')[1] ?? document.body)
-    .getAllByRole('cell')
+    .getAllByRole('gridcell')
     .map((one) => one.textContent);
 };
 

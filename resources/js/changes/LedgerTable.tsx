@@ -1,5 +1,5 @@
 import type { Schemas } from '../lib/api';
-import { act, moment } from '../lib/format';
+import { act, moment, stamp } from '../lib/format';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ChangeNumber } from '../ui/Num';
 
@@ -23,7 +23,14 @@ function told(details: Row['details']): string {
 
 const columns: Column<Row>[] = [
   { id: 'number', head: 'Record', numeric: true, text: (r) => String(r.number), cell: (r) => r.number },
-  { id: 'at', head: 'When', text: (r) => r.at, cell: (r) => <span className="whitespace-nowrap">{moment(r.at)}</span> },
+  {
+    id: 'at',
+    head: 'When',
+    text: (r) => moment(r.at),
+    sort: (r) => r.at,
+    exported: (r) => stamp(r.at),
+    cell: (r) => <span className="whitespace-nowrap">{moment(r.at)}</span>,
+  },
   { id: 'actor', head: 'Who', text: (r) => r.actor, cell: (r) => r.actor },
   { id: 'subject', head: 'On', text: (r) => r.subject, cell: (r) => <ChangeNumber number={r.subject} /> },
   {

@@ -7,8 +7,8 @@ import { useAct } from '../lib/useAct';
 import { useOrderVersion } from '../lib/useOrderVersion';
 import { Button } from '../ui/Button';
 import { Facts } from '../ui/Facts';
+import { DateInput } from '../ui/DateInput';
 import { Field } from '../ui/Field';
-import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { Select } from '../ui/Select';
 
@@ -71,7 +71,7 @@ export function OrderPlan({ order, editable }: Props) {
     >
       <div className="grid gap-4 md:grid-cols-[11rem_1fr_1fr_auto]">
         <Field label="Effective from" error={plan.error?.at('effective_on')}>
-          <Input type="date" min={today()} value={date} onChange={(event) => setDate(event.target.value)} />
+          <DateInput min={today()} value={date} onChange={setDate} />
         </Field>
         <Field label="Who edits" error={plan.error?.at('editor')}>
           <Select value={editor} onChange={setEditor} options={names('may_revise')} />

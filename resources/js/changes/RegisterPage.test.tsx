@@ -8,6 +8,7 @@ import { RegisterPage } from './RegisterPage';
 async function register(at = '/register') {
   server
     .on('GET /api/favourites', [])
+    .on('GET /api/people', [{ login: 'helen.marsh', name: 'Helen Marsh', may_revise: false, may_sign: true }])
     .on('GET /api/changes', ({ query }) =>
       query.words === 'nothing'
         ? []
@@ -21,25 +22,52 @@ async function register(at = '/register') {
 describe('the Register', () => {
   it('opens as its address says', async () => {
     await register('/register?show=all&priority=high&step=order');
-    expect(server.asked('GET /api/changes')[0]?.query).toEqual({ show: 'all', words: '', priority: 'high' });
-    expect(screen.getByText('1 change')).toBeTruthy();
-    expect(screen.queryByText('Pump tube')).toBeNull();
+    expect(server.asked('GET /api/changes')[0]?.query).toEqual({
+      show: 'all',
+      priority: 'high',
+      step: 'order',
+      from: '0',
+    });
+    expect(screen.getByText('2 changes')).toBeTruthy();
   });
 
   it('puts what is looked for into the address, and takes it out again', async () => {
     const user = await register();
     await user.type(screen.getByLabelText('Words or number'), 'tube');
     await waitFor(() => expect(address()).toBe('/register?words=tube'));
-    await choose(user, 'Step', 'Order');
-    await waitFor(() => expect(address()).toBe('/register?words=tube&step=order'));
-    await choose(user, 'Step', 'Every step');
+    await user.click(screen.getByRole('button', { name: 'Step: any' }));
+    await user.click(await screen.findByRole('checkbox', { name: 'Release' }));
+    await user.click(screen.getByRole('checkbox', { name: 'Order' }));
+    await waitFor(() => expect(address()).toBe('/register?words=tube&step=order%2Crelease'));
+    await user.click(screen.getByRole('button', { name: 'Any' }));
     await waitFor(() => expect(address()).toBe('/register?words=tube'));
   });
 
+  it('shows mine, who something waits for, and what names an item or was raised between days', async () => {
+    const user = await register();
+    await user.click(screen.getByRole('button', { name: 'Mine' }));
+    await waitFor(() => expect(address()).toBe('/register?person=mira.okafor'));
+    await user.click(screen.getByRole('button', { name: 'Mine' }));
+    await choose(user, 'Waits for', 'Helen Marsh');
+    await user.type(screen.getByLabelText('Raised from'), '1 Nov 2026');
+    await waitFor(() => expect(address()).toBe('/register?waits_for=helen.marsh&since=2026-11-01'));
+    expect(server.asked('GET /api/changes').at(-1)?.query).toMatchObject({
+      waits_for: 'helen.marsh',
+      since: '2026-11-01',
+    });
+  });
+
+  it('sorts by what the server is asked for, and the address keeps it', async () => {
+    const user = await register();
+    await user.click(screen.getByRole('button', { name: 'Priority' }));
+    await waitFor(() => expect(server.asked('GET /api/changes').at(-1)?.query.sort).toBe('priority'));
+    expect(address()).toBe('/register?sort=priority');
+  });
+
   it('says what to do when nothing reads like it', async () => {
-    server.on('GET /api/favourites', []).on('GET /api/changes', []);
+    server.on('GET /api/favourites', []).on('GET /api/people', []).on('GET /api/changes', []);
     await show(<RegisterPage />, { at: '/register?words=nothing', path: '/register' });
-    expect(await screen.findByText(/No change reads like that/)).toBeTruthy();
+    expect(await screen.findByText(/No change matches/)).toBeTruthy();
   });
 
   it('opens a change by a click on its row', async () => {

@@ -1,80 +1,139 @@
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useSearchParams } from 'react-router';
-import { queries } from '../lib/queries';
+import { count } from '../lib/format';
 import { placeOf } from '../lib/places';
-import { priorities, steps } from '../lib/words';
+import { queries } from '../lib/queries';
+import { useMe } from '../lib/session';
+import { usePaged } from '../lib/usePaged';
+import { changeTypes, priorities, steps } from '../lib/words';
+import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
+import { DateInput } from '../ui/DateInput';
+import { ItemPicker } from '../ui/ItemPicker';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
 import { SearchInput } from '../ui/SearchInput';
 import { Select } from '../ui/Select';
+import { Several } from '../ui/Several';
 import { registerColumns } from './changeColumns';
 
 const shows = { open: 'Open', closed: 'Closed', all: 'Open and closed' } as const;
-const everyPriority = { '-': 'Every priority', ...priorities } as const;
-const everyStep = { '-': 'Every step', ...steps } as const;
 
 /** All changes. What is looked for stands in the address. */
 export function RegisterPage() {
   const [params, setParams] = useSearchParams();
   const navigate = useNavigate();
-  const show = params.get('show') ?? 'open';
-  const words = params.get('words') ?? '';
-  const priority = params.get('priority') ?? '';
-  const step = params.get('step') ?? '';
-  const changes = useQuery(queries.changes({ show, words, priority }));
-  const set = (name: string, value: string) =>
+  const me = useMe();
+  const people = useQuery(queries.people());
+  const changes = usePaged(queries.changes(Object.fromEntries(params)));
+  const value = (name: string) => params.get(name) ?? '';
+  const set = (name: string, next: string) =>
     setParams(
       (before) => {
-        if (value === '' || value === '-') before.delete(name);
-        else before.set(name, value);
+        if (next === '' || next === '-') before.delete(name);
+        else before.set(name, next);
         return before;
       },
       { replace: true },
     );
+  const everyone = {
+    '-': 'Anybody',
+    [me.login]: 'Me',
+    ...Object.fromEntries(
+      (people.data ?? []).filter(({ login }) => login !== me.login).map(({ login, name }) => [login, name]),
+    ),
+  };
+  const person = (name: string, label: string) => (
+    <label className="flex items-center gap-1.5 text-sm text-soft">
+      {label}
+      <Select
+        aria-label={label}
+        className="!w-36"
+        value={value(name) || '-'}
+        onChange={(v) => set(name, v)}
+        options={everyone}
+      />
+    </label>
+  );
+  const filtered = [...params.keys()].some((name) => name !== 'sort');
 
   return (
     <Page title="Register" over="Reports, requests and orders">
-      <div className="mb-3 flex flex-wrap gap-2">
-        <SearchInput label="Words or number" initial={words} className="!w-64" onWords={(next) => set('words', next)} />
+      <div className="no-print mb-3 flex flex-wrap items-center gap-2">
+        <SearchInput
+          label="Words or number"
+          initial={value('words')}
+          className="!w-56"
+          onWords={(next) => set('words', next)}
+        />
         <Select
           aria-label="Open or closed"
-          className="!w-44"
-          value={show as keyof typeof shows}
-          onChange={(v) => set('show', v)}
+          className="!w-40"
+          value={(value('show') || 'open') as keyof typeof shows}
+          onChange={(v) => set('show', v === 'open' ? '' : v)}
           options={shows}
         />
-        <Select
-          aria-label="Priority"
-          className="!w-40"
-          value={(priority || '-') as keyof typeof everyPriority}
+        <Several
+          label="Priority"
+          chosen={value('priority')}
+          options={priorities}
           onChange={(v) => set('priority', v)}
-          options={everyPriority}
         />
-        <Select
-          aria-label="Step"
-          className="!w-40"
-          value={(step || '-') as keyof typeof everyStep}
-          onChange={(v) => set('step', v)}
-          options={everyStep}
+        <Several label="Step" chosen={value('step')} options={steps} onChange={(v) => set('step', v)} />
+        <Several label="Kind" chosen={value('type')} options={changeTypes} onChange={(v) => set('type', v)} />
+        {person('waits_for', 'Waits for')}
+        {person('person', 'Involves')}
+        <ItemPicker
+          key={value('item')}
+          label="Names the item"
+          placeholder="Names the item"
+          initial={value('item')}
+          className="!w-44"
+          onPick={({ number }) => set('item', number)}
         />
+        <span className="flex items-center gap-1.5 text-sm text-soft">
+          Raised from
+          <DateInput
+            aria-label="Raised from"
+            className="!w-32"
+            value={value('since')}
+            onChange={(v) => set('since', v)}
+          />
+          to
+          <DateInput
+            aria-label="Raised to"
+            className="!w-32"
+            value={value('until')}
+            onChange={(v) => set('until', v)}
+          />
+        </span>
+        <Button
+          aria-pressed={value('person') === me.login}
+          onClick={() => set('person', value('person') === me.login ? '' : me.login)}
+        >
+          Mine
+        </Button>
+        {filtered && (
+          <Button look="quiet" onClick={() => setParams({}, { replace: true })}>
+            Show all
+          </Button>
+        )}
       </div>
-      <Loading query={changes}>
-        {(rows) => {
-          const shown = step === '' ? rows : rows.filter((row) => row.step === step);
-          return (
-            <DataTable
-              label="Changes"
-              caption={shown.length === 1 ? '1 change' : `${shown.length} changes`}
-              exportName="register"
-              rows={shown}
-              columns={registerColumns}
-              keyOf={(change) => change.number}
-              onOpen={(change) => void navigate(placeOf(change.number))}
-              empty="No change reads like that. Take a filter away, or raise a request from the Desk."
-            />
-          );
-        }}
+      <Loading query={changes.query}>
+        {(rows) => (
+          <DataTable
+            label="Changes"
+            caption={changes.total === 1 ? '1 change' : `${count(changes.total)} changes`}
+            exportName="register"
+            sortParam="sort"
+            rows={rows}
+            columns={registerColumns}
+            keyOf={(change) => change.number}
+            onOpen={(change) => void navigate(placeOf(change.number))}
+            paged={changes.paged}
+            empty="No change matches. Remove a filter, or raise a request from the Desk."
+          />
+        )}
       </Loading>
     </Page>
   );

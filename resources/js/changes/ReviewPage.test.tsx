@@ -33,6 +33,7 @@ const review: Schemas['Review'] = {
     products: [{ product: '100-0012', title: 'Heron 12', difference: '1.40' }],
     without_cost: [],
     currency: 'EUR',
+    cost_day: '2027-03-01',
     affected: ['200-0010'],
     collisions: [{ order: 'ECO-00086', title: 'Regulator', state: 'revising', items: ['200-0010'] }],
     checks: [],

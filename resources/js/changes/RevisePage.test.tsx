@@ -53,7 +53,7 @@ describe('revising a structure under an order', () => {
     const user = await revise();
     await user.click(screen.getByRole('button', { name: /Show only what differs/ }));
     expect(address()).toContain('?show=differences');
-    await user.keyboard('c');
+    await user.keyboard('vd');
     await waitFor(() => expect(address()).not.toContain('show='));
   });
 
@@ -111,7 +111,7 @@ describe('a line that is added', () => {
 
   it('comes ten after the last, in the unit of its item; what is never drawn is known by its kind', async () => {
     const user = await revise();
-    await user.keyboard('a');
+    await user.keyboard('ln');
     const form = within(screen.getByRole('form', { name: 'Add a line' }));
     expect(form.getByLabelText<HTMLInputElement>('Find').value).toBe('70');
     server.on('GET /api/items', [grease]);

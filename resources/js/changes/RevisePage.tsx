@@ -52,8 +52,8 @@ function ReviseView({ redline }: { redline: Redline }) {
       { replace: true },
     );
   const setOnly = (next: boolean) => turned('show', next ? 'differences' : null);
-  useShortcut('c', () => setOnly(!only));
-  useShortcut('a', () => setAdding(true), redline.may_edit);
+  useShortcut('v d', () => setOnly(!only));
+  useShortcut('l n', () => setAdding(true), redline.may_edit);
   useShortcut('mod+z', () => turn.mutate('undo'), redline.may_edit && redline.can_undo);
   useShortcut('mod+shift+z', () => turn.mutate('redo'), redline.may_edit && redline.can_redo);
 
@@ -87,7 +87,7 @@ function ReviseView({ redline }: { redline: Redline }) {
           </>
         )}
         <Button aria-pressed={only} onClick={() => setOnly(!only)}>
-          {only ? 'Show all lines' : 'Show only what differs'} <kbd className="font-mono text-xs text-soft">c</kbd>
+          {only ? 'Show all lines' : 'Show only what differs'} <kbd className="font-mono text-xs text-soft">v d</kbd>
         </Button>
         <Button aria-pressed={wide} onClick={() => turned('wide', wide ? null : 'yes')}>
           Days and fixed revisions

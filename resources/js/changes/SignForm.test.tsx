@@ -66,10 +66,10 @@ describe('sending back', () => {
     await user.type(screen.getByLabelText('Reason, and what is to be done'), 'The label');
     await user.click(screen.getByRole('button', { name: 'Send it back' }));
     expect(await screen.findByText(/Say what is to be done/)).toBeTruthy();
-    expect(localStorage.getItem('draft:send back ECO-00084')).toContain('The label');
+    expect(localStorage.getItem('mira.okafor:draft:send back ECO-00084')).toContain('The label');
     server.on(BACK, {});
     await user.click(screen.getByRole('button', { name: 'Send it back' }));
     await waitFor(() => expect(address()).toBe('/changes/ECO-00084'));
-    expect(localStorage.getItem('draft:send back ECO-00084')).toBeNull();
+    expect(localStorage.getItem('mira.okafor:draft:send back ECO-00084')).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import type { Schemas } from '../lib/api';
-import { ago, day } from '../lib/format';
-import { sources, states, steps } from '../lib/words';
+import { ago, day, stamp } from '../lib/format';
+import { changeTypes, priorities, rankOf, sources, states, steps } from '../lib/words';
 import type { Column } from '../ui/DataTable';
 import { ChangeNumber } from '../ui/Num';
 import { Priority } from '../ui/Priority';
@@ -9,7 +9,13 @@ type Change = Schemas['ChangeRow'];
 
 /** How a request or an order reads in any list. */
 export const changeColumns: Column<Change>[] = [
-  { id: 'priority', head: 'Priority', text: (c) => c.priority, cell: (c) => <Priority value={c.priority} /> },
+  {
+    id: 'priority',
+    head: 'Priority',
+    text: (c) => priorities[c.priority],
+    sort: (c) => rankOf(c.priority),
+    cell: (c) => <Priority value={c.priority} />,
+  },
   { id: 'number', head: 'Number', text: (c) => c.number, cell: (c) => <ChangeNumber number={c.number} /> },
   { id: 'title', head: 'Title', text: (c) => c.title, cell: (c) => c.title },
   {
@@ -21,7 +27,7 @@ export const changeColumns: Column<Change>[] = [
   {
     id: 'source',
     head: 'Source',
-    text: (c) => c.source ?? '',
+    text: (c) => (c.source === null ? '' : sources[c.source as keyof typeof sources]),
     cell: (c) => (c.source === null ? '' : sources[c.source as keyof typeof sources]),
   },
   { id: 'site', head: 'Site', text: (c) => c.site ?? '', cell: (c) => c.site },
@@ -35,18 +41,29 @@ export const changeColumns: Column<Change>[] = [
     id: 'age',
     head: 'Age',
     numeric: true,
-    text: (c) => c.raised_at,
+    text: (c) => ago(c.raised_at),
+    sort: (c) => -Date.parse(c.raised_at),
+    exported: (c) => stamp(c.raised_at),
     cell: (c) => <span className="whitespace-nowrap">{ago(c.raised_at)}</span>,
   },
 ];
 
 /** The same with what orders have besides. */
 export const registerColumns: Column<Change>[] = [
-  ...changeColumns.slice(0, 4),
+  ...changeColumns.slice(0, 2),
+  {
+    id: 'type',
+    head: 'Kind',
+    text: (c) => changeTypes[c.type],
+    cell: (c) => changeTypes[c.type],
+    hidden: true,
+  },
+  ...changeColumns.slice(2, 4),
   {
     id: 'step',
     head: 'Step',
-    text: (c) => c.step,
+    text: (c) => steps[c.step as keyof typeof steps],
+    sort: (c) => Object.keys(steps).indexOf(c.step),
     cell: (c) => <span className="whitespace-nowrap">{steps[c.step as keyof typeof steps]}</span>,
   },
   {
@@ -58,8 +75,11 @@ export const registerColumns: Column<Change>[] = [
   {
     id: 'effective',
     head: 'Effective',
-    text: (c) => c.effective_on ?? '',
+    text: (c) => day(c.effective_on),
+    sort: (c) => c.effective_on,
+    exported: (c) => c.effective_on ?? '',
     cell: (c) => <span className="whitespace-nowrap">{day(c.effective_on)}</span>,
   },
+  ...changeColumns.slice(4, 6).map((column) => ({ ...column, hidden: true })),
   ...changeColumns.slice(6),
 ];

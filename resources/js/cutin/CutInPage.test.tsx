@@ -4,7 +4,7 @@ import type { Schemas } from '../lib/api';
 import { plusDays } from '../lib/format';
 import { request, thicker, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
-import { show, vera } from '../testing/show';
+import { mira, show, vera } from '../testing/show';
 import { CutInPage } from './CutInPage';
 
 type Plan = Schemas['CutInPage'];
@@ -106,7 +106,10 @@ interface Setting {
 }
 
 async function planner({ answer = plan(), state = 'assessing', earlier = [], as }: Setting = {}) {
-  localStorage.setItem('draft:cut-in ECR-00096', JSON.stringify({ question: { pairs } }));
+  localStorage.setItem(
+    `${(as ?? mira).login}:draft:cut-in ECR-00096`,
+    JSON.stringify({ base: '', value: { question: { pairs } } }),
+  );
   server
     .on('GET /api/favourites', [])
     .on('GET /api/dossiers/ECR-00096', { requests: [request({ state })], handovers: [] })
@@ -204,7 +207,7 @@ describe('the day to cut in', () => {
 
   it('tells the documents that the day touches, and lets a receipt come in place of being cancelled', async () => {
     const user = await planner();
-    const touched = screen.getByRole('table', { name: 'Documents that this day touches' });
+    const touched = screen.getByRole('grid', { name: 'Documents that this day touches' });
     const rows = () =>
       within(touched)
         .getAllByRole('row')
@@ -247,7 +250,7 @@ describe('the day to cut in', () => {
   it('gives all of it as a table too, from which a day is taken', async () => {
     const user = await planner();
     await user.click(screen.getByRole('button', { name: 'As a table' }));
-    const table = screen.getByRole('table', { name: 'What each day costs' });
+    const table = screen.getByRole('grid', { name: 'What each day costs' });
     expect(within(table).getAllByRole('row').length).toBe(DAYS + 1);
     await user.click(within(table).getByText('2 Dec 2026'));
     expect(screen.getByRole('table', { name: 'What 2 Dec 2026 costs' })).toBeTruthy();

@@ -7,6 +7,7 @@ import { queries } from '../lib/queries';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
+import { Details } from '../ui/Details';
 import { LongWait } from '../ui/LongWait';
 import { Notice, ProblemNotice } from '../ui/Notice';
 import { ChangeNumber } from '../ui/Num';
@@ -209,8 +210,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
                 change({ ...question, not_cancelled: let_ ? [...others, document] : others });
               }}
             />
-            <details>
-              <summary className="cursor-pointer text-accent">What is assumed</summary>
+            <Details summary="What is assumed">
               <dl className="mt-1 grid max-w-xl grid-cols-[1fr_auto_auto] gap-x-4">
                 {page.assumptions.map((one) => (
                   <div key={one.what} className="contents">
@@ -220,7 +220,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
                   </div>
                 ))}
               </dl>
-            </details>
+            </Details>
           </>
         )}
         <ProblemNotice

@@ -57,7 +57,7 @@ describe('the Desk', () => {
 
   it('marks what is overdue by a sign and a word, and tells by when the rest is wanted', async () => {
     await desk(filled);
-    const [, assess, answer, sign] = within(screen.getByRole('table', { name: 'Needs you now' })).getAllByRole('row');
+    const [, assess, answer, sign] = within(screen.getByRole('grid', { name: 'Needs you now' })).getAllByRole('row');
     expect(assess?.textContent).not.toContain('by');
     expect(answer?.textContent).toContain('▲ overdue since');
     expect(sign?.textContent).toMatch(/Signby \d/);
@@ -65,7 +65,7 @@ describe('the Desk', () => {
 
   it('opens a task by Enter, and every figure its rows', async () => {
     const user = await desk(filled);
-    within(screen.getByRole('table', { name: 'Needs you now' }))
+    within(screen.getByRole('grid', { name: 'Needs you now' }))
       .getAllByRole('row')[1]
       ?.focus();
     await user.keyboard('{Enter}');

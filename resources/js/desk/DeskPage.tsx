@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../lib/api';
-import { ago, day, today } from '../lib/format';
+import { ago, day, stamp, today } from '../lib/format';
 import { placeOf } from '../lib/places';
 import { queries } from '../lib/queries';
 import { useMay, useMe } from '../lib/session';
-import { states, steps } from '../lib/words';
+import { priorities, rankOf, states, steps } from '../lib/words';
 import { changeColumns } from '../changes/changeColumns';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
@@ -19,7 +19,8 @@ const taskColumns: Column<Task>[] = [
   {
     id: 'priority',
     head: 'Priority',
-    text: (task) => task.change.priority,
+    text: (task) => priorities[task.change.priority],
+    sort: (task) => rankOf(task.change.priority),
     cell: (task) => <Priority value={task.change.priority} />,
   },
   {
@@ -48,7 +49,9 @@ const taskColumns: Column<Task>[] = [
     id: 'since',
     head: 'Waits',
     numeric: true,
-    text: (task) => task.since,
+    text: (task) => ago(task.since),
+    sort: (task) => -Date.parse(task.since),
+    exported: (task) => stamp(task.since),
     cell: (task) => <span className="whitespace-nowrap">{ago(task.since)}</span>,
   },
 ];

@@ -76,7 +76,7 @@ const money: Schemas['MoneyPage'] = {
 const FIGURES = 'POST /api/requests/ECR-00096/figures';
 
 const open = (page = money, maySay = true) => show(<MoneyView number="ECR-00096" page={page} maySay={maySay} />);
-const table = (name: string) => screen.getByRole('table', { name });
+const table = (name: string) => screen.getByRole('grid', { name });
 
 describe('what a change costs', () => {
   it('is told in all, and when it pays back', async () => {

@@ -16,7 +16,12 @@ function saidCell(said: Schemas['Said'] | null) {
 
 export const dispositionColumns: Column<Schemas['DispositionRow']>[] = [
   { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <ItemNumber number={r.item} /> },
-  { id: 'kind', head: 'Kind', text: (r) => r.kind, cell: (r) => supplyKinds[r.kind as keyof typeof supplyKinds] },
+  {
+    id: 'kind',
+    head: 'Kind',
+    text: (r) => supplyKinds[r.kind as keyof typeof supplyKinds],
+    cell: (r) => supplyKinds[r.kind as keyof typeof supplyKinds],
+  },
   {
     id: 'quantity',
     head: 'Quantity',
@@ -25,7 +30,12 @@ export const dispositionColumns: Column<Schemas['DispositionRow']>[] = [
     cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
   },
   { id: 'value', head: 'Value', numeric: true, text: (r) => r.value, cell: (r) => amount(r.value) },
-  { id: 'disposition', head: 'Disposition', text: (r) => r.disposition, cell: (r) => dispositions[r.disposition] },
+  {
+    id: 'disposition',
+    head: 'Disposition',
+    text: (r) => dispositions[r.disposition],
+    cell: (r) => dispositions[r.disposition],
+  },
   { id: 'per_unit', head: 'For one', numeric: true, text: (r) => r.per_unit, cell: (r) => amount(r.per_unit) },
   { id: 'cost', head: 'Costs', numeric: true, text: (r) => r.cost, cell: (r) => amount(r.cost) },
   {

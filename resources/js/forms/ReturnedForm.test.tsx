@@ -85,7 +85,7 @@ describe('a form that came back', () => {
     server.on(LOOK, new Refused(422, 'No.', { file: ['F-00001 was taken in already by Mira Okafor on 2026-11-20.'] }));
     await bring();
     expect((await screen.findByRole('alert')).textContent).toContain('was taken in already by Mira Okafor');
-    expect(screen.queryByRole('table')).toBeNull();
+    expect(screen.queryByRole('grid')).toBeNull();
   });
 
   it('is looked at again when the record was changed meanwhile', async () => {
@@ -103,6 +103,6 @@ describe('a form that came back', () => {
     server.on(LOOK, preview);
     const user = await bring();
     await user.click(await screen.findByRole('button', { name: 'Leave it' }));
-    expect(screen.queryByRole('table')).toBeNull();
+    expect(screen.queryByRole('grid')).toBeNull();
   });
 });

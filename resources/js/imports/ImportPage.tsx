@@ -6,8 +6,8 @@ import { useMay } from '../lib/session';
 import { useAct } from '../lib/useAct';
 import { today } from '../lib/format';
 import { Button } from '../ui/Button';
+import { DateInput } from '../ui/DateInput';
 import { Field } from '../ui/Field';
-import { Input } from '../ui/Input';
 import { Loading } from '../ui/Loading';
 import { ProblemNotice } from '../ui/Notice';
 import { Page } from '../ui/Page';
@@ -59,7 +59,7 @@ export function ImportPage() {
             <Select value={subject} onChange={setSubject} options={subjects} />
           </Field>
           <Field label="Holds from" error={start.error?.at('first_day')}>
-            <Input type="date" value={firstDay} onChange={(event) => setFirstDay(event.target.value)} />
+            <DateInput value={firstDay} onChange={setFirstDay} />
           </Field>
           <Field
             label="File: XLSX, CSV, JSON or STEP"

@@ -75,7 +75,7 @@ describe('a file that is taken over', () => {
   it('says what is wrong with the file as a whole, without a table of cells', async () => {
     await row({ state: 'refused', fault_count: 1, faults: [{ row: 0, column: '', reason: 'It has no heads.' }] });
     expect(screen.getByRole('alert').textContent).toContain('It has no heads.');
-    expect(screen.queryByRole('table')).toBeNull();
+    expect(screen.queryByRole('grid')).toBeNull();
     expect(screen.queryByRole('link')).toBeNull();
   });
 

@@ -1694,6 +1694,8 @@ export interface components {
             products: components["schemas"]["ProductCost"][];
             without_cost: string[];
             currency: string;
+            /** @description the day on which costs are compared: the effective day, or later where a changed line begins or ends later */
+            cost_day: string;
             affected: string[];
             collisions: components["schemas"]["Collision"][];
             checks: components["schemas"]["CheckRow"][];
@@ -1710,6 +1712,13 @@ export interface components {
             handovers: components["schemas"]["HandoverRow"][];
             collisions: components["schemas"]["Collision"][];
             ledger: components["schemas"]["LedgerRow"][];
+        };
+        /** @description A page of the changes that were found. */
+        FoundChanges: {
+            /** @description of all that is found */
+            total: number;
+            from: number;
+            rows: components["schemas"]["ChangeRow"][];
         };
         /** @description Saved work on a coming revision. */
         IterationRow: {
@@ -2702,6 +2711,13 @@ export interface components {
             last_error: string;
             entries: components["schemas"]["HandoverEntryRow"][];
         };
+        /** @description A page of the reports that were found. */
+        FoundReports: {
+            /** @description of all that is found */
+            total: number;
+            from: number;
+            rows: components["schemas"]["ReportRow"][];
+        };
         /** @description One problem report with all that is linked to it. */
         ReportPage: {
             report: components["schemas"]["ReportRow"];
@@ -2846,6 +2862,17 @@ export interface components {
             order: string | null;
             /** @description the name of the file it is read from */
             file: string | null;
+        };
+        /** @description A page of the items that were found. */
+        ItemList: {
+            /** @description of all that is found */
+            total: number;
+            from: number;
+            rows: components["schemas"]["ItemRow"][];
+            /** @description whether nothing reads like that, and these are only nearly so */
+            nearly: boolean;
+            /** @description what is wrong with a number by its check digit, when one was asked for that there is not */
+            hint: string | null;
         };
         ItemPage: {
             item: components["schemas"]["ItemRow"];
@@ -3428,6 +3455,16 @@ export interface operations {
                 show?: string;
                 words?: string;
                 priority?: string;
+                type?: string;
+                step?: string;
+                person?: string;
+                waits_for?: string;
+                item?: string;
+                since?: string;
+                until?: string;
+                sort?: string;
+                from?: string;
+                most?: string;
             };
             header?: never;
             path?: never;
@@ -3441,7 +3478,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeRow"][];
+                    "application/json": components["schemas"]["FoundChanges"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -5992,6 +6029,9 @@ export interface operations {
                 site?: string;
                 severity?: string;
                 item?: string;
+                sort?: string;
+                from?: string;
+                most?: string;
             };
             header?: never;
             path?: never;
@@ -6005,7 +6045,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReportRow"][];
+                    "application/json": components["schemas"]["FoundReports"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -6577,6 +6617,9 @@ export interface operations {
                 used_in?: string;
                 attribute?: string;
                 value?: string;
+                sort?: string;
+                from?: string;
+                most?: string;
             };
             header?: never;
             path?: never;
@@ -6590,7 +6633,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ItemRow"][];
+                    "application/json": components["schemas"]["ItemList"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -6670,7 +6713,16 @@ export interface operations {
     };
     itemFile: {
         parameters: {
-            query?: never;
+            query?: {
+                words?: string;
+                kind?: string;
+                category?: string;
+                status?: string;
+                supply?: string;
+                used_in?: string;
+                attribute?: string;
+                value?: string;
+            };
             header?: never;
             path: {
                 format: string;
@@ -6679,7 +6731,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description All items: csv, xlsx or json */
+            /** @description All items that the filter finds: csv, xlsx or json */
             200: {
                 headers: {
                     [name: string]: unknown;

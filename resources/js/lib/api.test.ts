@@ -5,7 +5,7 @@ import { api, ApiProblem, told } from './api';
 describe('what the server says', () => {
   it('is the data when it could do it', async () => {
     server.on('GET /api/reports', [{ number: 'PR-00001' }]);
-    expect(await told(api.GET('/api/reports'))).toEqual([{ number: 'PR-00001' }]);
+    expect(await told(api.GET('/api/reports'))).toMatchObject({ total: 1, rows: [{ number: 'PR-00001' }] });
   });
 
   it('is a problem with a reason for each place when it refused', async () => {

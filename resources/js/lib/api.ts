@@ -1,5 +1,7 @@
 import createClient, { type Middleware } from 'openapi-fetch';
 import type { components, paths } from './api-schema';
+import { newerVersion } from './newerVersion';
+import { afterSignIn } from './signInAgain';
 
 export type Schemas = components['schemas'];
 
@@ -27,12 +29,32 @@ function cookie(name: string): string {
 const headers: Middleware = {
   onRequest({ request }) {
     request.headers.set('Accept', 'application/json');
-    request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
     return request;
+  },
+  onResponse({ response }) {
+    newerVersion.compare(response.headers.get('X-Orthotaxis-Build'));
   },
 };
 
-export const api = createClient<paths>({ baseUrl: window.location.origin });
+const ENDED = [401, 419];
+
+/**
+ * Sends a request. When the session has ended meanwhile, the person signs in over the page, which stays as it is, and the
+ * request is sent again: nothing that was typed or pressed is lost.
+ */
+async function send(request: Request): Promise<Response> {
+  const once = (one: Request) => {
+    one.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
+    return fetch(one);
+  };
+  const again = request.clone();
+  const response = await once(request);
+  const about = new URL(request.url).pathname === '/api/session';
+  if (!ENDED.includes(response.status) || about) return response;
+  return (await afterSignIn()) ? once(again) : response;
+}
+
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: send });
 api.use(headers);
 
 interface Answer<T> {

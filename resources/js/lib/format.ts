@@ -16,6 +16,14 @@ export function moment(iso: string | null): string {
   return iso ? momentFormat.format(new Date(iso)) : '';
 }
 
+/** A moment for a file: "2026-11-26 08:05", in the time of the person. */
+export function stamp(iso: string | null): string {
+  if (!iso) return '';
+  const at = new Date(iso);
+  const two = (part: number) => String(part).padStart(2, '0');
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())} ${two(at.getHours())}:${two(at.getMinutes())}`;
+}
+
 /** How long ago, in the largest whole unit: "3 days", "2 hours". */
 export function ago(iso: string, now: Date = new Date()): string {
   const minutes = Math.max(0, Math.round((now.getTime() - new Date(iso).getTime()) / 60_000));

@@ -1,24 +1,46 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api, told, type Schemas } from './api';
 
+interface PageOf<Row> {
+  total: number;
+  from: number;
+  rows: Row[];
+}
+
+/** A list that the server gives in pages; the next one is asked for when somebody comes near its rows. */
+function paged<Row, Answer extends PageOf<Row>>(queryKey: readonly unknown[], page: (from: number) => Promise<Answer>) {
+  return infiniteQueryOptions({
+    queryKey,
+    queryFn: ({ pageParam }) => page(pageParam),
+    initialPageParam: 0,
+    getNextPageParam: (last) => {
+      const next = last.from + last.rows.length;
+      return next < last.total && last.rows.length > 0 ? next : undefined;
+    },
+    placeholderData: (before) => before,
+  });
+}
+
 /** Everything the screens read, by key. A key begins with what it is about, so that an act can refresh it. */
 export const queries = {
   me: () =>
     queryOptions({ queryKey: ['me'], queryFn: () => told(api.GET('/api/session')), retry: false, staleTime: Infinity }),
   people: () => queryOptions({ queryKey: ['people'], queryFn: () => told(api.GET('/api/people')), staleTime: 300_000 }),
   desk: () => queryOptions({ queryKey: ['changes', 'desk'], queryFn: () => told(api.GET('/api/desk')) }),
-  changes: (query: { show: string; words: string; priority: string }) =>
-    queryOptions({
-      queryKey: ['changes', 'register', query],
-      queryFn: () => told(api.GET('/api/changes', { params: { query } })),
-      placeholderData: (before) => before,
-    }),
+  changes: (query: Record<string, string>) =>
+    paged(['changes', 'register', query], (from) =>
+      told(api.GET('/api/changes', { params: { query: { ...query, from: String(from) } } })),
+    ),
+  /** Open changes of some kinds by words or number, for whoever picks one. */
+  changesNamed: (words: string, types: Schemas['ChangeRow']['type'][], show = 'open') => ({
+    queryKey: ['changes', 'named', show, types, words],
+    queryFn: () =>
+      told(api.GET('/api/changes', { params: { query: { show, words, type: types.join(','), most: '20' } } })),
+  }),
   reports: (query: Record<string, string>) =>
-    queryOptions({
-      queryKey: ['changes', 'reports', query],
-      queryFn: () => told(api.GET('/api/reports', { params: { query } })),
-      placeholderData: (before) => before,
-    }),
+    paged(['changes', 'reports', query], (from) =>
+      told(api.GET('/api/reports', { params: { query: { ...query, from: String(from) } } })),
+    ),
   report: (number: string) =>
     queryOptions({
       queryKey: ['changes', 'report', number],
@@ -92,12 +114,15 @@ export const queries = {
       queryKey: ['changes', 'review', order],
       queryFn: () => told(api.GET('/api/orders/{number}/review', { params: { path: { number: order } } })),
     }),
-  items: (words: string, filters: Record<string, string> = {}) =>
-    queryOptions({
-      queryKey: ['items', 'list', words, filters],
-      queryFn: () => told(api.GET('/api/items', { params: { query: { words, ...filters } } })),
-      placeholderData: (before) => before,
-    }),
+  items: (query: Record<string, string>) =>
+    paged(['items', 'list', query], (from) =>
+      told(api.GET('/api/items', { params: { query: { ...query, from: String(from) } } })),
+    ),
+  /** Items by words or number, for whoever picks one. */
+  itemsNamed: (words: string) => ({
+    queryKey: ['items', 'named', words],
+    queryFn: () => told(api.GET('/api/items', { params: { query: { words, most: '20' } } })),
+  }),
   item: (number: string) =>
     queryOptions({
       queryKey: ['items', 'page', number],

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { createContext, useContext, type ReactNode } from 'react';
 import type { Schemas } from './api';
 import { queries } from './queries';
+import { keepFor } from './storage';
 
 const Session = createContext<Schemas['Me'] | null>(null);
 
@@ -9,7 +10,10 @@ const Session = createContext<Schemas['Me'] | null>(null);
 export function SessionGate({ children, otherwise }: { children: ReactNode; otherwise: ReactNode }) {
   const me = useQuery(queries.me());
   if (me.isPending) return null;
-  return me.data ? <Session value={me.data}>{children}</Session> : otherwise;
+  if (!me.data) return otherwise;
+  // Before anything below reads what it kept.
+  keepFor(me.data.login);
+  return <Session value={me.data}>{children}</Session>;
 }
 
 export function useMe(): Schemas['Me'] {

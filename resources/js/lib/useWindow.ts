@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
 import { flushSync } from 'react-dom';
 
 interface Window {
@@ -9,6 +9,8 @@ interface Window {
   end: number;
   /** Brings a row into sight. */
   show: (row: number) => void;
+  /** Scrolls to where it was before. */
+  restore: (top: number) => void;
 }
 
 const MARGIN = 12;
@@ -59,5 +61,8 @@ export function useWindow(count: number, rowHeight: number): Window {
       element.scrollTop = top + rowHeight + head - element.clientHeight;
     setSeen({ top: element.scrollTop, height: element.clientHeight });
   };
-  return all ? { scroller, first: 0, end: count, show } : { scroller, first, end, show };
+  const restore = useCallback((top: number) => {
+    if (scroller.current) scroller.current.scrollTop = top;
+  }, []);
+  return all ? { scroller, first: 0, end: count, show, restore } : { scroller, first, end, show, restore };
 }

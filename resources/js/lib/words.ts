@@ -79,6 +79,13 @@ export const sites = { Tarn: 'Tarn, final assembly', Weir: 'Weir, electronics an
 
 export const priorities = { critical: 'Critical', high: 'High', normal: 'Normal', low: 'Low' } as const;
 
+/** Where a priority or severity stands, the most urgent first. */
+export function rankOf(priority: string): number {
+  return Object.keys(priorities).indexOf(priority);
+}
+
+export const changeTypes = { report: 'Problem report', request: 'Change request', order: 'Change order' } as const;
+
 export const attachmentRoles = { evidence: 'Evidence', mark_up: 'Mark-up', form: 'Form', answer: 'Answer' } as const;
 
 export const functions = {

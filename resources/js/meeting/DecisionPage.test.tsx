@@ -99,7 +99,7 @@ describe('the page for the decision', () => {
     await decision({ of: { reports: [report('PR-00001', 'Torn at the rollers', { serial: 'H12-02417' })] } });
     expect(screen.getByText('Torn at the rollers.')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'PR-00001' }).closest('li')?.textContent).toContain('H12-02417');
-    const items = within(screen.getByRole('table', { name: 'Affected items' }));
+    const items = within(screen.getByRole('grid', { name: 'Affected items' }));
     expect([tube, head].map(({ number }) => items.getByRole('link', { name: number }))).toHaveLength(2);
   });
 

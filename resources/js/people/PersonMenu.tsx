@@ -12,7 +12,7 @@ export function PersonMenu({ onShortcuts }: { onShortcuts: () => void }) {
   };
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="flex h-8 items-baseline gap-2 pt-1 text-left">
+      <DropdownMenu.Trigger className="target flex h-8 items-baseline gap-2 pt-1 text-left">
         <span className="font-medium whitespace-nowrap">{me.name}</span>
         <span className="hidden text-sm whitespace-nowrap text-soft lg:inline">{me.roles.join(', ')}</span>
         <span aria-hidden="true" className="text-soft">
@@ -22,7 +22,7 @@ export function PersonMenu({ onShortcuts }: { onShortcuts: () => void }) {
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" className="z-50 min-w-44 border border-strong bg-sheet py-1 shadow-md">
           <DropdownMenu.Item className={entry} onSelect={onShortcuts}>
-            Keys
+            Keyboard shortcuts
           </DropdownMenu.Item>
           <DropdownMenu.Item className={entry} onSelect={() => void signOut()}>
             Sign out

@@ -162,7 +162,7 @@ function Totals({ rows }: { rows: Exposure[] }) {
         </tbody>
       </table>
       <div className="pt-0.5 text-right text-sm">
-        <TableExport name="exposure-by-item" columns={told} rows={rows} />
+        <TableExport name="exposure-by-item" columns={told} rows={() => Promise.resolve(rows)} />
       </div>
     </div>
   );

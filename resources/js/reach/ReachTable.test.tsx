@@ -48,7 +48,7 @@ async function table(as?: Schemas['Me']) {
     page(rows.filter((one) => query.reason === '' || one.reason === query.reason)),
   );
   const user = await show(<ReachTable number="ECR-00096" open />, { as });
-  await screen.findByRole('table', { name: 'Reach' });
+  await screen.findByRole('grid', { name: 'Reach' });
   return user;
 }
 

@@ -45,7 +45,7 @@ describe('reporting a problem', () => {
     expect(screen.getByRole('combobox', { name: 'Site' }).getAttribute('aria-invalid')).toBe('true');
     expect(screen.queryByRole('alert')).toBeNull();
     expect(screen.getByLabelText<HTMLInputElement>('What is wrong').value).toBe('Torn');
-    expect(localStorage.getItem('draft:report 200-0040')).toContain('Torn');
+    expect(localStorage.getItem('mira.okafor:draft:report 200-0040')).toContain('Torn');
   });
 
   it('goes to the report when it is saved, and forgets the draft', async () => {
@@ -64,11 +64,14 @@ describe('reporting a problem', () => {
       source: 'field',
       items: ['200-0040'],
     });
-    expect(localStorage.getItem('draft:report 200-0040')).toBeNull();
+    expect(localStorage.getItem('mira.okafor:draft:report 200-0040')).toBeNull();
   });
 
   it('comes back with what was typed when the tab was closed', async () => {
-    localStorage.setItem('draft:report 200-0040', JSON.stringify({ title: 'Half written', items: ['200-0040'] }));
+    localStorage.setItem(
+      'mira.okafor:draft:report 200-0040',
+      JSON.stringify({ base: '', value: { title: 'Half written', items: ['200-0040'] } }),
+    );
     await page();
     expect(screen.getByLabelText<HTMLInputElement>('What is wrong').value).toBe('Half written');
   });

@@ -1,16 +1,14 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
-import { queries } from '../lib/queries';
 import { useMay, useMe } from '../lib/session';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
+import { ChosenChange } from '../ui/ChosenChange';
 import { Field } from '../ui/Field';
 import { TextArea } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
-import { Select } from '../ui/Select';
 import { LikelySame } from './LikelySame';
 
 type Page = Schemas['ReportPage'];
@@ -35,18 +33,12 @@ export function ReportActs({ page }: { page: Page }) {
 const pathOf = (page: Page) => ({ number: page.report.number });
 
 function Gather({ page }: { page: Page }) {
-  const [into, setInto] = useState('');
-  const requests = useQuery(queries.changes({ show: 'open', words: '', priority: '' }));
+  const [into, setInto] = useState<Schemas['ChangeRow'] | null>(null);
   const link = useAct((request: string) =>
     told(api.PUT('/api/reports/{number}/requests/{request}', { params: { path: { ...pathOf(page), request } } })),
   );
   const takeOff = useAct((request: string) =>
     told(api.DELETE('/api/reports/{number}/requests/{request}', { params: { path: { ...pathOf(page), request } } })),
-  );
-  const options = Object.fromEntries(
-    (requests.data ?? [])
-      .filter((one) => one.type === 'request' && !page.report.requests.includes(one.number))
-      .map((one) => [one.number, `${one.number} ${one.title}`]),
   );
   return (
     <section aria-label="Gather into a request" className="space-y-2">
@@ -59,14 +51,21 @@ function Gather({ page }: { page: Page }) {
       <Link to={`/requests/new?reports=${page.report.number}`} className="block text-accent underline">
         Raise a new request for it
       </Link>
-      <div className="flex items-end gap-2">
-        <Field label="An open request" className="min-w-0 grow" error={link.error?.at('request')}>
-          <Select value={into} onChange={setInto} options={options} />
-        </Field>
-        <Button disabled={into === ''} busy={link.isPending} onClick={() => link.mutate(into)}>
-          Link
-        </Button>
-      </div>
+      <ChosenChange
+        label="An open request"
+        types={['request']}
+        fits={(one) => !page.report.requests.includes(one.number)}
+        chosen={into}
+        onChoose={setInto}
+        error={link.error?.at('request')}
+      />
+      <Button
+        disabled={into === null}
+        busy={link.isPending}
+        onClick={() => into !== null && link.mutate(into.number, { onSuccess: () => setInto(null) })}
+      >
+        Link
+      </Button>
       <ProblemNotice problem={link.error ?? takeOff.error} shown={['request']} />
     </section>
   );

@@ -10,6 +10,7 @@ import { queries } from '../lib/queries';
 import { remember } from '../lib/recent';
 import { sites, sources, states } from '../lib/words';
 import { itemColumns } from '../structures/itemColumns';
+import { Details } from '../ui/Details';
 import { DataTable } from '../ui/DataTable';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
@@ -114,12 +115,11 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
               />
             </section>
           )}
-          <details>
-            <summary className="cursor-pointer text-accent">
-              Who did what, {page.ledger.length === 1 ? 'one entry' : `${page.ledger.length} entries`}
-            </summary>
+          <Details
+            summary={`Who did what, ${page.ledger.length === 1 ? 'one entry' : `${page.ledger.length} entries`}`}
+          >
             <LedgerTable rows={page.ledger} />
-          </details>
+          </Details>
         </div>
         <ReportActs page={page} />
       </div>

@@ -38,26 +38,26 @@ describe('problem reports', () => {
     await choose(user, 'Open or settled', 'Open and settled');
     await choose(user, 'Every severity', 'Critical');
     await user.type(screen.getByLabelText('Words, number or serial number'), 'silt');
-    await waitFor(() => expect(lastAsked()).toEqual({ show: 'all', severity: 'critical', words: 'silt' }));
+    await waitFor(() => expect(lastAsked()).toMatchObject({ show: 'all', severity: 'critical', words: 'silt' }));
     await choose(user, 'Every severity', 'Every severity');
-    await waitFor(() => expect(lastAsked()).toEqual({ show: 'all', words: 'silt' }));
+    await waitFor(() => expect(lastAsked()).toMatchObject({ show: 'all', words: 'silt' }));
     expect(address()).toBe('/?show=all&words=silt');
   });
 
   it('are chosen and raised as one request', async () => {
     const user = await reports();
-    await user.click(await screen.findByRole('checkbox', { name: 'Gather PR-00003' }));
-    expect(screen.getByRole('button', { name: 'Raise one request for it' })).toBeTruthy();
-    await user.click(screen.getByRole('checkbox', { name: 'Gather PR-00002' }));
-    await user.click(screen.getByRole('button', { name: 'Raise one request for these 2' }));
+    await user.click(await screen.findByRole('checkbox', { name: 'Select PR-00003' }));
+    expect(screen.getByRole('link', { name: 'Raise one request for it' })).toBeTruthy();
+    await user.click(screen.getByRole('checkbox', { name: 'Select PR-00002' }));
+    await user.click(screen.getByRole('link', { name: 'Raise one request for these 2' }));
     expect(address()).toBe('/requests/new?reports=PR-00003,PR-00002');
   });
 
   it('are let go again, and choosing one does not open it', async () => {
     const user = await reports();
-    await user.click(await screen.findByRole('checkbox', { name: 'Gather PR-00003' }));
-    await user.click(screen.getByRole('button', { name: 'None' }));
-    expect(screen.queryByRole('button', { name: /Raise one request/ })).toBeNull();
+    await user.click(await screen.findByRole('checkbox', { name: 'Select PR-00003' }));
+    await user.click(screen.getByRole('button', { name: 'Clear selection' }));
+    expect(screen.queryByRole('link', { name: /Raise one request/ })).toBeNull();
     expect(address()).toBe('/');
     await user.click(screen.getByText('Tube leaks'));
     expect(address()).toBe('/reports/PR-00002');

@@ -1,11 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { count } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { usePaged } from '../lib/usePaged';
 import { priorities, sites, sources } from '../lib/words';
-import { Button } from '../ui/Button';
-import { DataTable, type Column } from '../ui/DataTable';
+import { DataTable } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
 import { SearchInput } from '../ui/SearchInput';
@@ -19,11 +18,10 @@ const shows = { open: 'Open', settled: 'Settled', all: 'Open and settled' };
 /** All problem reports; those that are one problem are chosen and raised as one request. */
 export function ReportsPage() {
   const [params, setParams] = useSearchParams();
-  const [chosen, setChosen] = useState<string[]>([]);
   const navigate = useNavigate();
   const mayReport = useMay('report_problem');
   const mayAssess = useMay('assess_request');
-  const reports = useQuery(queries.reports(Object.fromEntries(params)));
+  const reports = usePaged(queries.reports(Object.fromEntries(params)));
   const set = (name: string, value: string) =>
     setParams(
       (before) => {
@@ -42,22 +40,6 @@ export function ReportsPage() {
       options={{ [ANY]: label, ...options }}
     />
   );
-  const choose: Column<Schemas['ReportRow']> = {
-    id: 'choose',
-    head: 'Gather',
-    text: () => '',
-    cell: (report) => (
-      <input
-        type="checkbox"
-        aria-label={`Gather ${report.number}`}
-        checked={chosen.includes(report.number)}
-        onClick={(event) => event.stopPropagation()}
-        onChange={(event) =>
-          setChosen(event.target.checked ? [...chosen, report.number] : chosen.filter((one) => one !== report.number))
-        }
-      />
-    ),
-  };
   return (
     <Page
       title="Problem reports"
@@ -90,25 +72,29 @@ export function ReportsPage() {
         {filter('severity', 'Every severity', priorities)}
         {filter('source', 'Every source', sources)}
         {filter('site', 'Every site', sites)}
-        {mayAssess && chosen.length > 0 && (
-          <span className="ml-auto flex gap-2">
-            <Button look="main" onClick={() => void navigate(`/requests/new?reports=${chosen.join(',')}`)}>
-              Raise one request for {chosen.length === 1 ? 'it' : `these ${chosen.length}`}
-            </Button>
-            <Button look="quiet" onClick={() => setChosen([])}>
-              None
-            </Button>
-          </span>
-        )}
       </div>
-      <Loading query={reports}>
+      <Loading query={reports.query}>
         {(rows) => (
           <DataTable
             label="Problem reports"
-            caption={`${rows.length} reports`}
+            caption={reports.total === 1 ? '1 report' : `${count(reports.total)} reports`}
+            sortParam="sort"
+            paged={reports.paged}
             exportName="reports"
             rows={rows}
-            columns={mayAssess ? [choose, ...reportColumns] : reportColumns}
+            columns={reportColumns}
+            {...(mayAssess
+              ? {
+                  acts: (chosen: Schemas['ReportRow'][]) => (
+                    <Link
+                      className="target text-accent underline-offset-3 hover:underline"
+                      to={`/requests/new?reports=${chosen.map(({ number }) => number).join(',')}`}
+                    >
+                      Raise one request for {chosen.length === 1 ? 'it' : `these ${chosen.length}`}
+                    </Link>
+                  ),
+                }
+              : {})}
             keyOf={(report) => report.number}
             onOpen={(report) => void navigate(`/reports/${report.number}`)}
             empty="No report is open that reads like this. Take a filter away, or report a problem."

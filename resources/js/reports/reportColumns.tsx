@@ -1,6 +1,6 @@
 import type { Schemas } from '../lib/api';
-import { ago } from '../lib/format';
-import { sources, states } from '../lib/words';
+import { ago, stamp } from '../lib/format';
+import { priorities, rankOf, sources, states } from '../lib/words';
 import type { Column } from '../ui/DataTable';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Priority } from '../ui/Priority';
@@ -9,7 +9,13 @@ type Report = Schemas['ReportRow'];
 
 /** How a problem report reads in any list. */
 export const reportColumns: Column<Report>[] = [
-  { id: 'severity', head: 'Severity', text: (r) => r.severity, cell: (r) => <Priority value={r.severity} /> },
+  {
+    id: 'severity',
+    head: 'Severity',
+    text: (r) => priorities[r.severity],
+    sort: (r) => rankOf(r.severity),
+    cell: (r) => <Priority value={r.severity} />,
+  },
   { id: 'number', head: 'Number', text: (r) => r.number, cell: (r) => <ChangeNumber number={r.number} /> },
   { id: 'title', head: 'Title', text: (r) => r.title, cell: (r) => r.title },
   {
@@ -54,7 +60,9 @@ export const reportColumns: Column<Report>[] = [
     id: 'age',
     head: 'Age',
     numeric: true,
-    text: (r) => r.raised_at,
+    text: (r) => ago(r.raised_at),
+    sort: (r) => -Date.parse(r.raised_at),
+    exported: (r) => stamp(r.raised_at),
     cell: (r) => <span className="whitespace-nowrap">{ago(r.raised_at)}</span>,
   },
 ];

@@ -104,7 +104,7 @@ describe('an item', () => {
 
   it('tells its history: who released which revision, when, under which order and why', async () => {
     await open();
-    const history = within(screen.getByRole('table', { name: 'History of revisions' }));
+    const history = within(screen.getByRole('grid', { name: 'History of revisions' }));
     const [, newest, before] = history.getAllByRole('row');
     expect(newest?.textContent).toMatch(/E.*28 Jun 2026.*20 Jun 2026.*Mira Okafor.*ECO-00076.*Note made clear/);
     expect(before?.textContent).toContain('27 Jun 2026');
@@ -238,7 +238,7 @@ describe('its structure', () => {
     expect(await screen.findByText(/without 4 not known: 710-0001, 710-0002, 710-0003 …/)).toBeTruthy();
     expect(screen.getByText('200-0010 › 600-0012')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Show more, 1 of 2 are here' }));
-    const all = within(screen.getByRole('table', { name: 'All that is in 200-0010' }));
+    const all = within(screen.getByRole('grid', { name: 'All that is in 200-0010' }));
     expect((await all.findByText('Tube clamp')).closest('tr')?.textContent).toContain('not known');
     expect(screen.queryByRole('button', { name: /Show more/ })).toBeNull();
   });

@@ -31,10 +31,10 @@ describe('all items', () => {
     const user = await items();
     await user.type(screen.getByLabelText('Number or words of the title'), 'tube');
     await choose(user, 'Any status', 'Being revised now');
-    await waitFor(() => expect(lastAsked()).toEqual({ words: 'tube', status: 'being_revised' }));
+    await waitFor(() => expect(lastAsked()).toEqual({ words: 'tube', status: 'being_revised', from: '0' }));
     expect(address()).toBe('/?words=tube&status=being_revised');
     await user.click(screen.getByRole('button', { name: 'Show all' }));
-    await waitFor(() => expect(lastAsked()).toEqual({ words: '' }));
+    await waitFor(() => expect(lastAsked()).toEqual({ from: '0' }));
     expect(address()).toBe('/');
   });
 
@@ -48,9 +48,9 @@ describe('all items', () => {
     const user = await items('/?category=pump');
     await choose(user, 'Any attribute', 'Bore, mm');
     await user.type(screen.getByLabelText('What it has to say'), '8');
-    await waitFor(() => expect(lastAsked()).toEqual({ words: '', category: 'pump', attribute: 'bore', value: '8' }));
+    await waitFor(() => expect(lastAsked()).toEqual({ category: 'pump', attribute: 'bore', value: '8', from: '0' }));
     await user.click(tree().getByRole('button', { name: /^Case/ }));
-    await waitFor(() => expect(lastAsked()).toEqual({ words: '', category: 'case' }));
+    await waitFor(() => expect(lastAsked()).toEqual({ category: 'case', from: '0' }));
     expect(screen.queryByLabelText('What it has to say')).toBeNull();
   });
 
@@ -59,13 +59,44 @@ describe('all items', () => {
     expect(await screen.findByText('No item reads like “zebra”.')).toBeTruthy();
   });
 
-  it('say when these are not all', async () => {
-    await items(
-      '/',
-      mira,
-      Array.from({ length: 200 }, (_, at) => ({ ...tube, number: `G-${at}` })),
+  it('say how many there are in all, and ask for the next page only near the end of this one', async () => {
+    server
+      .on('GET /api/favourites', [])
+      .on('GET /api/categories', categories)
+      .on('GET /api/items', ({ query }) => ({
+        total: 1250,
+        from: Number(query.from),
+        rows: Array.from({ length: 200 }, (_, at) => ({ ...tube, number: `G-${Number(query.from) + at}` })),
+        nearly: false,
+        hint: null,
+      }));
+    const user = await show(<ItemsPage />);
+    expect(await screen.findByText(/^1.250 items$/)).toBeTruthy();
+    expect(server.asked('GET /api/items').map(({ query }) => query.from)).toEqual(['0']);
+    screen.getAllByRole('row')[1]?.focus();
+    await user.keyboard('{End}');
+    await waitFor(() => expect(server.asked('GET /api/items').at(-1)?.query.from).toBe('200'));
+  });
+
+  it('say what is wrong with a number by its check digit', async () => {
+    server
+      .on('GET /api/favourites', [])
+      .on('GET /api/categories', categories)
+      .on('GET /api/items', { total: 0, from: 0, rows: [], nearly: false, hint: 'Its check digit does not fit.' });
+    await show(<ItemsPage />, { at: '/?words=310-0075-9' });
+    expect(await screen.findByText('Its check digit does not fit.')).toBeTruthy();
+  });
+
+  it('are raised or compared, several at once', async () => {
+    const user = await items('/', { ...mira, abilities: ['raise_request'] });
+    await user.click(await screen.findByRole('checkbox', { name: 'Select 200-0040' }));
+    expect(screen.queryByRole('link', { name: 'Compare' })).toBeNull();
+    await user.click(screen.getByRole('checkbox', { name: 'Select 200-0041' }));
+    expect(screen.getByRole('link', { name: 'Compare' }).getAttribute('href')).toBe(
+      '/compare?left=200-0040&right=200-0041',
     );
-    expect(await screen.findByText('The first 200; write more to narrow it down')).toBeTruthy();
+    await user.click(screen.getByRole('link', { name: 'Raise a change request' }));
+    expect(address()).toBe('/requests/new?items=200-0040,200-0041');
   });
 
   it('are made and taken over by who may', async () => {

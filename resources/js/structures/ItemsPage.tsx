@@ -1,12 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { count } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { usePaged } from '../lib/usePaged';
 import { itemKinds, supplies } from '../lib/words';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
 import { ItemPicker } from '../ui/ItemPicker';
 import { Loading } from '../ui/Loading';
+import { Notice } from '../ui/Notice';
 import { Page } from '../ui/Page';
 import { SaveAs } from '../ui/SaveAs';
 import { SearchInput } from '../ui/SearchInput';
@@ -21,12 +24,13 @@ export function ItemsPage() {
   const [params, setParams] = useSearchParams();
   const navigate = useNavigate();
   const words = params.get('words') ?? '';
-  const filters = Object.fromEntries([...params].filter(([name]) => name !== 'words'));
-  const items = useQuery(queries.items(words, filters));
+  const filters = Object.fromEntries(params);
+  const found = usePaged(queries.items(filters));
   const categories = useQuery(queries.categories());
   const category = categories.data?.find(({ code }) => code === params.get('category'));
   const mayAdd = useMay('add_item');
   const mayImport = useMay('import_data');
+  const mayRaise = useMay('raise_request');
   const set = (name: string, value: string) =>
     setParams(
       (before) => {
@@ -54,7 +58,7 @@ export function ItemsPage() {
       over="Products, parts and documents"
       aside={
         <span className="flex items-center gap-5">
-          <SaveAs address="/api/catalogue" query="" formats={['csv', 'xlsx', 'json']} />
+          <SaveAs address="/api/catalogue" query={params.toString()} formats={['csv', 'xlsx', 'json']} />
           {mayImport && (
             <Link to="/import" className="text-accent hover:underline">
               Take over from a file
@@ -110,32 +114,57 @@ export function ItemsPage() {
           className="!w-52"
           onPick={(item) => set('used_in', item.number)}
         />
-        {params.size > 0 && (
+        {[...params.keys()].some((name) => name !== 'sort') && (
           <Button look="quiet" onClick={() => setParams({}, { replace: true })}>
             Show all
           </Button>
         )}
       </div>
-      <div className="grid grid-cols-[13rem_1fr] gap-6">
+      <div className="grid gap-6 lg:grid-cols-[13rem_minmax(0,1fr)]">
         <CategoryTree
           categories={categories.data ?? []}
           chosen={params.get('category') ?? ''}
           onChoose={(code) => set('category', code)}
         />
-        <Loading query={items}>
-          {(rows) => (
-            <DataTable
-              label="Items"
-              caption={rows.length === 200 ? 'The first 200; write more to narrow it down' : `${rows.length} items`}
-              exportName="items"
-              rows={rows}
-              columns={itemColumns}
-              keyOf={(item) => item.number}
-              onOpen={(item) => void navigate(`/items/${item.number}`)}
-              empty={words === '' ? 'No item has all of these properties.' : `No item reads like “${words}”.`}
-            />
-          )}
-        </Loading>
+        <div className="min-w-0">
+          {found.first?.hint && <Notice>{found.first.hint}</Notice>}
+          <Loading query={found.query}>
+            {(rows) => (
+              <DataTable
+                label="Items"
+                caption={`${found.total === 1 ? '1 item' : `${count(found.total)} items`}${found.first?.nearly ? ' that read nearly like that' : ''}`}
+                exportName="items"
+                sortParam="sort"
+                rows={rows}
+                columns={itemColumns}
+                keyOf={(item) => item.number}
+                onOpen={(item) => void navigate(`/items/${item.number}`)}
+                paged={found.paged}
+                acts={(chosen) => (
+                  <>
+                    {mayRaise && (
+                      <Link
+                        className="target text-accent underline-offset-3 hover:underline"
+                        to={`/requests/new?items=${chosen.map(({ number }) => number).join(',')}`}
+                      >
+                        Raise a change request
+                      </Link>
+                    )}
+                    {chosen.length === 2 && (
+                      <Link
+                        className="target text-accent underline-offset-3 hover:underline"
+                        to={`/compare?left=${chosen[0]?.number}&right=${chosen[1]?.number}`}
+                      >
+                        Compare
+                      </Link>
+                    )}
+                  </>
+                )}
+                empty={words === '' ? 'No item has all of these properties.' : `No item reads like “${words}”.`}
+              />
+            )}
+          </Loading>
+        </div>
       </div>
     </Page>
   );

@@ -78,6 +78,6 @@ describe('a new item', () => {
   it('survives a closed tab', async () => {
     const user = await page();
     await user.type(screen.getByLabelText('Title'), 'Half a');
-    await waitFor(() => expect(localStorage.getItem('draft:item')).toContain('Half a'));
+    await waitFor(() => expect(localStorage.getItem('mira.okafor:draft:item')).toContain('Half a'));
   });
 });

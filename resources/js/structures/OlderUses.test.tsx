@@ -73,6 +73,6 @@ describe('what still points to an older revision', () => {
 
   it('is nothing where all point to the newest', async () => {
     await older({ uses: [] });
-    expect(screen.queryByRole('table')).toBeNull();
+    expect(screen.queryByRole('grid')).toBeNull();
   });
 });

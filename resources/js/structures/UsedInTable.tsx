@@ -65,7 +65,7 @@ export function UsedInTable({ rows, number }: Props) {
         </tbody>
       </table>
       <div className="pt-0.5 text-right text-sm">
-        <TableExport name={`where-${number}-is-used`} columns={told} rows={rows} />
+        <TableExport name={`where-${number}-is-used`} columns={told} rows={() => Promise.resolve(rows)} />
       </div>
     </div>
   );

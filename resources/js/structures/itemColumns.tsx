@@ -1,5 +1,6 @@
 import type { Schemas } from '../lib/api';
 import { amount } from '../lib/format';
+import { states } from '../lib/words';
 import type { Column } from '../ui/DataTable';
 import { ItemNumber } from '../ui/Num';
 import { Status } from '../ui/Status';
@@ -13,7 +14,7 @@ export const itemColumns: Column<Item>[] = [
   {
     id: 'status',
     head: 'Revision and status',
-    text: (i) => [i.revision, i.status, ...i.being_revised_by].join(' '),
+    text: (i) => [i.revision, states[i.status] ?? i.status, ...i.being_revised_by].filter(Boolean).join(' '),
     cell: (i) => <Status status={i.status} revision={i.revision} revisedBy={i.being_revised_by} />,
   },
   { id: 'kind', head: 'Kind', text: (i) => i.kind, cell: (i) => i.kind },
@@ -24,6 +25,7 @@ export const itemColumns: Column<Item>[] = [
     head: 'Standard cost',
     numeric: true,
     text: (i) => i.standard_cost ?? '',
+    sort: (i) => i.standard_cost,
     cell: (i) => (i.standard_cost === null ? 'not known' : amount(i.standard_cost)),
   },
 ];

@@ -24,7 +24,7 @@ export const head = item('200-0010', 'Pump head', { kind: 'assembly', unit: 'pc'
 export function change(number: string, title: string, more: Partial<Schemas['ChangeRow']> = {}): Schemas['ChangeRow'] {
   return {
     number,
-    type: number.startsWith('ECO') ? 'order' : 'request',
+    type: number.startsWith('ECO') ? 'order' : number.startsWith('PR') ? 'report' : 'request',
     title,
     priority: 'normal',
     state: 'assessing',

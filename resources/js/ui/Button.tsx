@@ -12,19 +12,23 @@ const looks: Record<Look, string> = {
 
 interface Props extends ComponentProps<'button'> {
   look?: Look;
-  /** The act is under way: the button cannot be pressed twice. */
+  /** The act is under way: the button cannot be pressed twice, and keeps the focus. */
   busy?: boolean;
 }
 
-export function Button({ look = 'plain', busy = false, disabled, className, type = 'button', ...rest }: Props) {
+export function Button({ look = 'plain', busy = false, className, type = 'button', onClick, ...rest }: Props) {
   return (
     <button
       type={type}
-      disabled={disabled === true || busy}
+      aria-disabled={busy || undefined}
       aria-busy={busy}
+      onClick={(event) => {
+        if (busy) event.preventDefault();
+        else onClick?.(event);
+      }}
       className={clsx(
-        'inline-flex h-8 items-center gap-1.5 rounded-xs border px-3 text-base font-medium whitespace-nowrap',
-        'disabled:cursor-not-allowed disabled:opacity-55',
+        'target inline-flex h-8 items-center gap-1.5 rounded-xs border px-3 text-base font-medium whitespace-nowrap',
+        'disabled:cursor-not-allowed disabled:opacity-55 aria-disabled:cursor-progress aria-disabled:opacity-55',
         looks[look],
         className,
       )}

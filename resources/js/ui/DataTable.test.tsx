@@ -34,10 +34,10 @@ async function table(more: Partial<Parameters<typeof DataTable<Part>>[0]> = {}) 
 }
 
 const numbers = () =>
-  within(screen.getByRole('table', { name: 'Parts' }))
+  within(screen.getByRole('grid', { name: 'Parts' }))
     .getAllByRole('row')
     .slice(1)
-    .map((row) => within(row).getAllByRole('cell')[0]?.textContent);
+    .map((row) => within(row).getAllByRole('gridcell')[0]?.textContent);
 
 describe('a table', () => {
   it('keeps the order it is given until a head is pressed', async () => {
@@ -130,7 +130,7 @@ describe('a table', () => {
   it('says what to do when there is nothing, and has no head then', async () => {
     await table({ rows: [], exportName: 'parts' });
     expect(screen.getByText('No parts.')).toBeTruthy();
-    expect(screen.queryByRole('table')).toBeNull();
+    expect(screen.queryByRole('grid')).toBeNull();
     expect(screen.queryByText('Export CSV')).toBeNull();
   });
 });

@@ -1,48 +1,113 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import { head, thicker, tube } from '../testing/make';
+import type { Schemas } from '../lib/api';
+import { head, item, thicker, tube } from '../testing/make';
 import { server } from '../testing/server';
 import { show } from '../testing/show';
 import { ItemPicker } from './ItemPicker';
 
-describe('finding an item while typing', () => {
-  it('asks for what is typed and takes the one that is pointed at', async () => {
-    const pick = vi.fn();
-    const user = await show(<ItemPicker label="Old part" onPick={pick} />);
+const wrong = item('310-0001', 'Regulator, first of all');
+const meant = item('310-0012', 'Regulator, small outline');
+const options = () => screen.queryAllByRole('option').map((one) => one.textContent);
+
+async function picker(more: Partial<Parameters<typeof ItemPicker>[0]> = {}) {
+  const pick = vi.fn<(item: Schemas['ItemRow']) => void>();
+  const user = await show(
+    <>
+      <ItemPicker label="Old part" onPick={pick} {...more} />
+      <button type="button">Next</button>
+    </>,
+  );
+  return { user, pick, field: screen.getByRole<HTMLInputElement>('combobox', { name: 'Old part' }) };
+}
+
+/** A server that answers the whole number only when it is told to. */
+function slowly() {
+  let answer: () => void = () => undefined;
+  const ready = new Promise<void>((resolve) => (answer = resolve));
+  server.on('GET /api/items', ({ query }) => (query.words === '310-0012' ? ready.then(() => [wrong, meant]) : [wrong]));
+  return () => answer();
+}
+
+describe('picking an item', () => {
+  it('finds while one types, by arrows and Enter', async () => {
     server.on('GET /api/items', ({ query }) => (query.words === 'tube' ? [tube, thicker] : [head]));
-    await user.type(screen.getByRole('combobox', { name: 'Old part' }), 'tube');
-    await user.click(await screen.findByText('Pump tube, wall 2.4 mm'));
-    expect(pick).toHaveBeenCalledExactlyOnceWith(thicker);
-    expect(screen.queryByRole('option')).toBeNull();
+    const { user, pick, field } = await picker();
+    await user.type(field, 'tube');
+    await waitFor(() =>
+      expect(options()).toEqual([expect.stringContaining('200-0040'), expect.stringContaining('200-0041')]),
+    );
+    await user.keyboard('{ArrowDown}{Enter}');
+    await waitFor(() => expect(pick).toHaveBeenCalledExactlyOnceWith(thicker));
+    expect(field.value).toBe('');
   });
 
-  it('is used by keys alone: arrows choose, Enter takes, Escape closes', async () => {
-    const pick = vi.fn();
+  it('takes by Enter what the very words mean, however late the answer is', async () => {
+    const answer = slowly();
+    const { user, pick, field } = await picker();
+    await user.type(field, '310-00');
+    await waitFor(() => expect(options().length).toBe(1));
+    await user.type(field, '12{Enter}');
+    expect(pick).not.toHaveBeenCalled();
+    expect(field.getAttribute('aria-busy')).toBe('true');
+    answer();
+    await waitFor(() => expect(pick).toHaveBeenCalledExactlyOnceWith(meant));
+  });
+
+  it('takes an exact number on leaving the field, also when the answer is late', async () => {
+    const answer = slowly();
+    const { user, pick, field } = await picker();
+    await user.type(field, '310-0012');
+    await user.tab();
+    answer();
+    await waitFor(() => expect(pick).toHaveBeenCalledExactlyOnceWith(meant));
+  });
+
+  it('does not let stand what was not taken, and says so', async () => {
+    server.on('GET /api/items', [wrong, meant]);
+    const { user, pick, field } = await picker();
+    await user.type(field, '310-00');
+    await user.tab();
+    expect((await screen.findByRole('alert')).textContent).toContain('“310-00” was not chosen');
+    expect(field.value).toBe('');
+    expect(pick).not.toHaveBeenCalled();
+    await user.type(field, '3');
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  it('forgets an Enter when one types on', async () => {
+    const answer = slowly();
+    const { user, pick, field } = await picker();
+    await user.type(field, '310-0012{Enter}');
+    await user.type(field, '3');
+    answer();
+    await waitFor(() => expect(field.getAttribute('aria-busy')).toBe('false'));
+    expect(pick).not.toHaveBeenCalled();
+  });
+
+  it('is left by Escape, which leaves all as it was', async () => {
+    server.on('GET /api/items', [tube]);
     const cancel = vi.fn();
-    const user = await show(<ItemPicker label="Old part" onPick={pick} onCancel={cancel} />);
-    server.on('GET /api/items', [tube, thicker]);
-    const field = screen.getByRole('combobox', { name: 'Old part' });
-    await user.type(field, '200');
-    await screen.findAllByRole('option');
-    await user.keyboard('{ArrowDown}');
-    const second = screen.getByRole('option', { name: /200-0041/ });
-    expect(second.getAttribute('aria-selected')).toBe('true');
-    expect(field.getAttribute('aria-activedescendant')).toBe(second.id);
-    await user.keyboard('{ArrowDown}{ArrowDown}{Enter}');
-    expect(pick).toHaveBeenCalledExactlyOnceWith(thicker);
-    await user.type(field, '200{Escape}');
+    const { user, pick, field } = await picker({ initial: '200-0010', onCancel: cancel });
+    await user.clear(field);
+    await user.type(field, 'tube{Escape}');
     expect(cancel).toHaveBeenCalledOnce();
-    expect(field.getAttribute('aria-expanded')).toBe('false');
+    expect(field.value).toBe('200-0010');
+    expect(pick).not.toHaveBeenCalled();
   });
 
-  it('says when nothing reads like it, and asks nothing for an empty field', async () => {
-    const user = await show(<ItemPicker label="Old part" onPick={() => undefined} />);
-    server.on('GET /api/items', []);
-    await user.type(screen.getByRole('combobox', { name: 'Old part' }), 'xyz');
-    expect(await screen.findByText('Nothing reads like “xyz”.')).toBeTruthy();
-    const asked = server.asked('GET /api/items').length;
-    await user.clear(screen.getByRole('combobox', { name: 'Old part' }));
-    await waitFor(() => expect(screen.queryByText(/Nothing reads like/)).toBeNull());
-    expect(server.asked('GET /api/items').length).toBe(asked);
+  it('tells a screen reader what was found, and everybody when nothing is', async () => {
+    server.on('GET /api/items', ({ query }) =>
+      query.words === '310-0021-4'
+        ? { total: 0, from: 0, rows: [], nearly: false, hint: 'Its check digit does not fit.' }
+        : [tube, thicker],
+    );
+    const { user, field } = await picker();
+    await user.type(field, 'tube');
+    await waitFor(() => expect(field.getAttribute('aria-expanded')).toBe('true'));
+    await waitFor(() => expect(field.getAttribute('aria-activedescendant')).toBe(screen.getAllByRole('option')[0]?.id));
+    await user.clear(field);
+    await user.type(field, '310-0021-4');
+    expect(await screen.findByText(/Nothing reads like “310-0021-4”. Its check digit does not fit./)).toBeTruthy();
   });
 });

@@ -1,10 +1,17 @@
-import type { UseQueryResult } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Button } from './Button';
 import { Notice } from './Notice';
 
+/** As much of a question to the server as is shown of it. */
+interface Asked<Data> {
+  data: Data | undefined;
+  isError: boolean;
+  error: Error | null;
+  refetch: () => unknown;
+}
+
 interface Props<Data> {
-  query: UseQueryResult<Data>;
+  query: Asked<Data>;
   children: (data: Data) => ReactNode;
 }
 
@@ -14,7 +21,7 @@ export function Loading<Data>({ query, children }: Props<Data>) {
   if (query.isError) {
     return (
       <Notice look="alarm">
-        <p>{query.error.message}</p>
+        <p>{query.error?.message}</p>
         <Button look="quiet" className="px-0" onClick={() => void query.refetch()}>
           Try again
         </Button>

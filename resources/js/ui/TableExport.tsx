@@ -6,30 +6,42 @@ import { toCsv } from './tableText';
 interface Props<Row> {
   name: string;
   columns: SheetColumn<Row>[];
-  rows: Row[];
+  /** All rows of the table, in the order on screen. */
+  rows: () => Promise<Row[]>;
 }
 
-const look = 'min-h-6 text-accent underline-offset-3 hover:underline';
+const look = 'target text-accent underline-offset-3 hover:underline';
 
-/** Takes a table along as a file: all of its rows, in the order on screen. */
+/** Exports a table as a file: all of its rows, in the order on screen. */
 export function TableExport<Row>({ name, columns, rows }: Props<Row>) {
   const xlsx = useMutation({
-    mutationFn: () => toXlsx(columns, rows),
+    mutationFn: async () => toXlsx(columns, await rows()),
     onSuccess: (file) => download(`${name}.xlsx`, file),
   });
-  // A spreadsheet takes the mark at the beginning for what it is: letters in UTF-8.
-  const csv = () =>
-    download(`${name}.csv`, new Blob(['\ufeff', toCsv(columns, rows)], { type: 'text/csv;charset=utf-8' }));
-
+  const csv = useMutation({
+    // A spreadsheet takes the mark at the beginning for what it is: letters in UTF-8.
+    mutationFn: async () => new Blob(['\ufeff', toCsv(columns, await rows())], { type: 'text/csv;charset=utf-8' }),
+    onSuccess: (file) => download(`${name}.csv`, file),
+  });
   return (
-    <span className="no-print space-x-3 whitespace-nowrap">
-      {xlsx.isError && <span role="alert">The file could not be written.</span>}
-      <button type="button" className={look} onClick={csv}>
+    <>
+      {(xlsx.isError || csv.isError) && <span role="alert">The file could not be written.</span>}
+      <button
+        type="button"
+        className={look}
+        aria-disabled={csv.isPending}
+        onClick={() => !csv.isPending && csv.mutate()}
+      >
         Export CSV
       </button>
-      <button type="button" className={look} disabled={xlsx.isPending} onClick={() => xlsx.mutate()}>
+      <button
+        type="button"
+        className={look}
+        aria-disabled={xlsx.isPending}
+        onClick={() => !xlsx.isPending && xlsx.mutate()}
+      >
         XLSX
       </button>
-    </span>
+    </>
   );
 }

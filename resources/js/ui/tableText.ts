@@ -14,7 +14,8 @@ export function toTabs<Row>(columns: TextColumn<Row>[], rows: Row[]): string {
  */
 export function toCsv<Row>(columns: TextColumn<Row>[], rows: Row[]): string {
   const cell = (text: string) => {
-    const safe = /^'*[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20]/.test(text) && !/^-?\d+(\.\d+)?$/.test(text) ? `'${text}` : text;
+    const safe =
+      /^'*[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20]/.test(text) && !/^-?\d+(\.\d+)?$/.test(text) ? `'${text}` : text;
     return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
   };
   const lines = [

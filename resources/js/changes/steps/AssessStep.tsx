@@ -5,6 +5,7 @@ import { states } from '../../lib/words';
 import { ExposureView } from '../../planning/ExposureView';
 import { WhereUsed } from '../../structures/WhereUsed';
 import { Questions } from '../../assessment/Questions';
+import { Details } from '../../ui/Details';
 import { DecisionForm } from '../DecisionForm';
 
 type Request = Schemas['RequestData'];
@@ -23,15 +24,12 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
         <Questions key={`asked ${request.number}`} request={request} />
       ))}
       {open && <ExposureView items={numbers} />}
-      <details>
-        <summary className="cursor-pointer text-accent">
-          {open ? 'Where it is used, item by item' : 'Where it is used, and exposure'}
-        </summary>
+      <Details summary={open ? 'Where it is used, item by item' : 'Where it is used, and exposure'}>
         <div className="mt-2 space-y-5">
           <UsedIn numbers={numbers} />
           {!open && <ExposureView items={numbers} />}
         </div>
-      </details>
+      </Details>
       {dossier.requests.map((request) => (
         <Outcome key={request.number} request={request} several={dossier.requests.length > 1} />
       ))}

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../lib/api';
 import { change, report } from '../../testing/make';
 import { Refused, server } from '../../testing/server';
-import { address, choose, show, vera } from '../../testing/show';
+import { address, show, vera } from '../../testing/show';
 import { MarkUp } from './MarkUp';
 
 const file: Schemas['FileRow'] = {
@@ -21,7 +21,7 @@ const file: Schemas['FileRow'] = {
   carries_script: false,
 };
 const sheet = { image: 'data:image/png;base64,AA==', width: 400, height: 300, pages: 2 };
-const DRAFT = 'draft:mark-up f1 1';
+const DRAFT = 'mira.okafor:draft:mark-up f1 1';
 
 // Nothing is laid out here: a point of the screen is a point of the sheet.
 beforeEach(() => {
@@ -95,8 +95,8 @@ describe('marking a sheet up', () => {
     await user.click(screen.getByRole('button', { name: 'Put it in the middle' }));
     await user.click(screen.getByRole('button', { name: '1 Dimension 2.0 mm' }));
     const where = () =>
-      (JSON.parse(localStorage.getItem(DRAFT) ?? '{}') as { marks: { points: { x: number }[] }[] }).marks[0]?.points[0]
-        ?.x ?? 0;
+      (JSON.parse(localStorage.getItem(DRAFT) ?? '{}') as { value: { marks: { points: { x: number }[] }[] } }).value
+        .marks[0]?.points[0]?.x ?? 0;
     const before = where();
     await user.keyboard('{ArrowRight}{ArrowRight}');
     expect(where()).toBe(before + 20);
@@ -132,17 +132,21 @@ describe('keeping a mark-up', () => {
   it('is offered with open reports and requests, those first that name the item', async () => {
     const { user } = await markUp();
     await waitFor(() => expect(server.asked('GET /api/items/800-0011').length).toBe(1));
-    await user.click(screen.getByRole('combobox', { name: 'Keep it with' }));
-    expect((await screen.findAllByRole('option')).map((one) => one.textContent)).toEqual([
-      'PR-00009 Rotor screws hard to reach',
-      'ECR-00096 Pump tube wears out early',
-    ]);
+    // Those that name the item are offered at once, all others by their words.
+    expect(await screen.findByRole('button', { name: 'PR-00009' })).toBeTruthy();
+    await user.type(screen.getByRole('combobox', { name: 'Keep it with' }), 'pump');
+    await waitFor(() =>
+      expect(server.asked('GET /api/changes').at(-1)?.query).toMatchObject({ words: 'pump', type: 'report,request' }),
+    );
+    expect(screen.getAllByRole('option').map((one) => one.textContent)).toContainEqual(
+      expect.stringContaining('ECR-00096'),
+    );
   });
 
   it('goes to the report it is kept with, and forgets the draft; an empty one is not kept', async () => {
     const { user } = await markUp();
     const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep the mark-up' });
-    await choose(user, 'Keep it with', 'PR-00009 Rotor screws hard to reach');
+    await user.click(await screen.findByRole('button', { name: 'PR-00009' }));
     expect(keep.disabled).toBe(true);
     drag([20, 20], [120, 90]);
     expect(keep.disabled).toBe(false);

@@ -1,15 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
+import type { Schemas } from '../../lib/api';
 import { bringFile } from '../../attachments/Attachments';
 import { placeOf } from '../../lib/places';
 import { queries } from '../../lib/queries';
 import { useMay } from '../../lib/session';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
+import { ChosenChange } from '../../ui/ChosenChange';
 import { ProblemNotice } from '../../ui/Notice';
-import { Select } from '../../ui/Select';
 
 interface Props {
   item: string;
@@ -24,42 +24,58 @@ export function SaveMarkUp({ item, name, empty, svg, onSaved }: Props) {
   const [params] = useSearchParams();
   const navigate = useNavigate();
   const mayBring = useMay('report_problem');
-  const open = useQuery(queries.changes({ show: 'open', words: '', priority: '' }));
   const naming = useQuery(queries.item(item));
-  const [to, setTo] = useState(params.get('for') ?? '');
-  const named = new Set((naming.data?.changes ?? []).map(({ number }) => number));
+  const named = (naming.data?.changes ?? []).filter(({ type, open }) => type !== 'order' && open);
+  const wanted = params.get('for') ?? '';
+  // Until somebody chooses, what the address names; null when that was removed.
+  const [chosen, setChosen] = useState<Schemas['ChangeRow'] | null>();
+  const target = chosen === undefined ? (named.find(({ number }) => number === wanted) ?? null) : chosen;
   const save = useAct(
-    () =>
+    (change: Schemas['ChangeRow']) =>
       bringFile(
-        (open.data ?? []).find(({ number }) => number === to)?.type === 'report' ? { report: to } : { request: to },
+        change.type === 'report' ? { report: change.number } : { request: change.number },
         'mark_up',
         new Blob([svg()], { type: 'image/svg+xml' }),
         `${name}.svg`,
-      ),
-    () => {
+      ).then(() => change),
+    (change) => {
       onSaved();
-      void navigate(placeOf(to));
+      void navigate(placeOf(change.number));
     },
   );
   if (!mayBring) return null;
-  const candidates = (open.data ?? [])
-    .filter(({ type }) => type !== 'order')
-    .sort((a, b) => Number(named.has(b.number)) - Number(named.has(a.number)));
   return (
     <section aria-label="Keep it" className="space-y-2">
-      <Field
+      <h2 className="text-base">Keep it with</h2>
+      <ChosenChange
         label="Keep it with"
-        hint="Reports and requests that name the item come first"
+        types={['report', 'request']}
+        chosen={target}
+        onChoose={setChosen}
         error={save.error?.at('file')}
-      >
-        <Select
-          value={to}
-          onChange={setTo}
-          options={Object.fromEntries(candidates.map(({ number, title }) => [number, `${number} ${title}`]))}
-        />
-      </Field>
+      />
+      {target === null && named.length > 0 && (
+        <p className="text-sm">
+          <span className="text-soft">Naming the item: </span>
+          {named.map((one) => (
+            <button
+              key={one.number}
+              type="button"
+              className="target mr-3 font-mono text-accent underline"
+              onClick={() => setChosen(one)}
+            >
+              {one.number}
+            </button>
+          ))}
+        </p>
+      )}
       <ProblemNotice problem={save.error} shown={['file']} />
-      <Button look="main" disabled={to === '' || empty} busy={save.isPending} onClick={() => save.mutate(undefined)}>
+      <Button
+        look="main"
+        disabled={target === null || empty}
+        busy={save.isPending}
+        onClick={() => target !== null && save.mutate(target)}
+      >
         Keep the mark-up
       </Button>
     </section>

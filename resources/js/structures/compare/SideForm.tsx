@@ -1,6 +1,7 @@
 import type { ApiProblem } from '../../lib/api';
 import { FileOfSide } from './FileOfSide';
 import { FIRST_PLANT, kinds, plants } from '../../lib/words';
+import { DateInput } from '../../ui/DateInput';
 import { Field } from '../../ui/Field';
 import { Input } from '../../ui/Input';
 import { ItemPicker } from '../../ui/ItemPicker';
@@ -50,11 +51,10 @@ export function SideForm({ side, head, asked, onChange, problem }: Props) {
           </Field>
         )}
         <Field label="As of" error={error(name('on'))}>
-          <Input
-            type="date"
+          <DateInput
             aria-label={`As of, ${head.toLowerCase()}`}
             value={value('on')}
-            onChange={(event) => onChange({ [name('on')]: event.target.value })}
+            onChange={(on) => onChange({ [name('on')]: on })}
           />
         </Field>
         <Typed

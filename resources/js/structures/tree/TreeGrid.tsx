@@ -7,7 +7,7 @@ import { Mark } from '../../ui/Mark';
 import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Status } from '../../ui/Status';
 import { toTabs } from '../../ui/tableText';
-import { useBlock } from './useBlock';
+import { useBlock } from '../../lib/useBlock';
 import { isOpen, matches, type Openness, type TreeRow } from './treeRows';
 
 interface Props {

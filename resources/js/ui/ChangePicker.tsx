@@ -1,0 +1,46 @@
+import type { Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+import { states } from '../lib/words';
+import { Picker } from './Picker';
+
+type Change = Schemas['ChangeRow'];
+
+interface Props {
+  label: string;
+  /** Which kinds of change can be meant. */
+  types: Change['type'][];
+  /** Whether this one can be meant. */
+  fits?: (change: Change) => boolean;
+  onPick: (change: Change) => void;
+  invalid?: boolean;
+  className?: string;
+}
+
+/** Finds an open report, request or order by its number or title. */
+export function ChangePicker({ types, fits = () => true, ...rest }: Props) {
+  return (
+    <Picker<Change>
+      find={(words) => {
+        const { queryKey, queryFn } = queries.changesNamed(words, types);
+        return {
+          queryKey: [...queryKey, 'picked'],
+          queryFn: async () => {
+            const found = await queryFn();
+            return { ...found, rows: found.rows.filter(fits) };
+          },
+        };
+      }}
+      numberOf={(change) => change.number}
+      placeholder="Number or title"
+      {...rest}
+    >
+      {(change) => (
+        <>
+          <span className="font-mono text-sm whitespace-nowrap">{change.number}</span>
+          <span className="truncate">{change.title}</span>
+          <span className="ml-auto text-sm whitespace-nowrap text-soft">{states[change.state] ?? change.state}</span>
+        </>
+      )}
+    </Picker>
+  );
+}
