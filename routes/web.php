@@ -182,6 +182,7 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::controller(RedlineController::class)->prefix('orders/{number}/items/{item}')->group(static function () use ($may): void {
         Route::get('/redline', 'show');
         Route::post('/edits', 'edit')->middleware($may(Ability::ReviseStructure));
+        Route::post('/edits-together', 'editTogether')->middleware($may(Ability::ReviseStructure));
         Route::get('/sheet/{format}', 'sheet');
         Route::post('/sheet', 'readSheet')->middleware($may(Ability::ReviseStructure));
         Route::post('/undo', 'undo')->middleware($may(Ability::ReviseStructure));

@@ -22,7 +22,7 @@ final readonly class ChangeSearch
     public const MOST = 500;
 
     /** What rows can be put in order by; each order ends with the number, so that it is a total one. */
-    private const ORDERS = ['priority' => 'rank', 'number' => 'number', 'title' => 'title', 'state' => 'state', 'step' => 'place', 'waits' => 'waits_for', 'effective' => 'effective_on', 'by' => 'raised_by', 'age' => 'raised_at', 'type' => 'type', 'source' => 'source', 'site' => 'site'];
+    private const ORDERS = ['priority' => 'rank', 'number' => 'number', 'title' => 'title', 'state' => 'state', 'step' => 'place', 'waits' => 'waits_for', 'effective' => 'effective_on', 'by' => 'raised_by', 'age' => '-extract(epoch FROM raised_at)', 'type' => 'type', 'source' => 'source', 'site' => 'site'];
 
     /**
      * @param  array{show?: string, words?: string, priority?: list<string>, type?: list<string>, step?: list<string>, person?: string, waits_for?: string, item?: string, since?: string, until?: string}  $asked  sign-in names of somebody who raised it or is named on it (person), or who has to act (waits_for); days it was raised, both included (since, until)
@@ -48,8 +48,8 @@ final readonly class ChangeSearch
             $found->whereRaw('raised_at < ?::date + 1', [$asked['until']]);
         }
         $total = $found->clone()->count();
-        $column = self::ORDERS[ltrim($sort === '' ? '-age' : $sort, '-')] ?? throw Refusal::at('sort', 'Changes are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
-        $rows = $found->orderByRaw($column.($sort === '' || str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST')->orderByDesc('number')
+        $column = self::ORDERS[ltrim($sort === '' ? 'age' : $sort, '-')] ?? throw Refusal::at('sort', 'Changes are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
+        $rows = $found->orderByRaw($column.(str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST')->orderByDesc('number')
             ->offset($from)->limit(min($most, self::MOST))->get();
 
         return new FoundChanges($total, $from, array_values($rows->map(ChangeRow::read(...))->all()));

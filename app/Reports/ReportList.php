@@ -18,7 +18,7 @@ final readonly class ReportList
     /** Rows of one page at most. */
     public const MOST = 500;
 
-    private const ORDERS = ['number' => 'number', 'title' => 'title', 'severity' => "array_position(ARRAY['critical', 'high', 'normal', 'low'], severity)", 'source' => 'source', 'site' => 'site', 'state' => 'state', 'serial' => 'serial', 'age' => 'raised_at'];
+    private const ORDERS = ['number' => 'number', 'title' => 'title', 'severity' => "array_position(ARRAY['critical', 'high', 'normal', 'low'], severity)", 'source' => 'source', 'site' => 'site', 'state' => 'state', 'serial' => 'serial', 'age' => '-extract(epoch FROM raised_at)'];
 
     /** Of so many of the newest that could be meant, likeness is computed. */
     private const CANDIDATES = 300;
@@ -34,8 +34,11 @@ final readonly class ReportList
      */
     public function page(array $asked, int $from, int $most, string $sort): FoundReports
     {
-        $column = self::ORDERS[ltrim($sort === '' ? '-age' : $sort, '-')] ?? throw Refusal::at('sort', 'Reports are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
-        $query = self::read()->reorder()->orderByRaw($column.($sort === '' || str_starts_with($sort, '-') ? ' DESC' : ' ASC'))->orderByDesc('id');
+        $column = self::ORDERS[ltrim($sort === '' ? 'age' : $sort, '-')] ?? throw Refusal::at('sort', 'Reports are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
+        $query = self::read();
+        $query->reorder();
+        $query->orderByRaw($column.(str_starts_with($sort, '-') ? ' DESC' : ' ASC'));
+        $query->orderByDesc('id');
         match ($asked['show'] ?? 'open') {
             'all' => null,
             'settled' => $query->whereNotIn('state', ReportState::open()),
@@ -53,7 +56,10 @@ final readonly class ReportList
             $query->whereRaw("(number || ' ' || title || ' ' || serial ILIKE ? OR words @@ plainto_tsquery('english', ?))", ['%'.addcslashes($word, '%_\\').'%', $word]);
         }
 
-        $rows = $query->clone()->offset($from)->limit(min($most, self::MOST))->get();
+        $page = $query->clone();
+        $page->offset($from);
+        $page->limit(min($most, self::MOST));
+        $rows = $page->get();
 
         return new FoundReports($query->reorder()->toBase()->count(), $from, $rows->map(static fn (ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all());
     }

@@ -7,10 +7,14 @@ namespace App\Structures;
 use App\Structures\Models\Category;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Numbering\NumberRule;
+use Orthotaxis\Core\Refusal;
 
 /** Gives out numbers of items by the rule of their category. */
 final readonly class ItemNumbers
 {
+    /** So many numbers are looked up in one question. */
+    private const AT_ONCE = 100;
+
     /** What the next number would be. Nothing is given out: somebody quicker may get it. */
     public function proposed(Category $category): string
     {
@@ -31,10 +35,21 @@ final readonly class ItemNumbers
     private function free(Category $category): array
     {
         $rule = NumberRule::of($category->number_prefix, $category->number_width, $category->number_check);
-        for ($counter = $category->number_next; ; $counter++) {
-            $number = $rule->number($counter);
-            if (! Item::query()->where('number', $number)->exists()) {
-                return [$counter, $number];
+        for ($first = $category->number_next; ; $first += self::AT_ONCE) {
+            $numbers = [];
+            for ($counter = $first; $counter < $first + self::AT_ONCE; $counter++) {
+                try {
+                    $numbers[$counter] = $rule->number($counter);
+                } catch (Refusal $refusal) {
+                    if ($numbers === []) {
+                        throw $refusal;
+                    }
+                    break;
+                }
+            }
+            $free = array_diff($numbers, Item::query()->whereIn('number', $numbers)->pluck('number')->all());
+            if ($free !== []) {
+                return [array_key_first($free), reset($free)];
             }
         }
     }

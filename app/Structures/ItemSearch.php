@@ -38,7 +38,10 @@ final readonly class ItemSearch
     public function page(array $asked, int $from, int $most, string $sort = ''): ItemList
     {
         [$query, $nearly] = $this->found($asked, $sort);
-        $ids = self::ids($query->clone()->offset($from)->limit(min($most, self::MOST)));
+        $page = $query->clone();
+        $page->offset($from);
+        $page->limit(min($most, self::MOST));
+        $ids = self::ids($page);
         // Counted only where the page does not tell.
         $total = count($ids) < $most && ($ids !== [] || $from === 0) ? $from + count($ids) : $query->clone()->reorder()->toBase()->count();
         $rows = ItemRows::byId($ids);
@@ -104,15 +107,23 @@ final readonly class ItemSearch
             $column = self::ORDERS[ltrim($sort, '-')] ?? throw Refusal::at('sort', 'Items are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
 
             // What has no value stands last, whichever way.
-            return $query->orderByRaw($column.(str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST')->orderBy('number');
+            $query->orderByRaw($column.(str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST');
+            $query->orderBy('number');
+
+            return $query;
         }
         if (count($words) === 1) {
             $query->orderByRaw('upper(number) = upper(?) DESC', $words);
         }
 
-        return $nearest
-            ? $query->orderByRaw('word_similarity(?, '.self::TEXT.') DESC', [implode(' ', $words)])->orderBy('number')
-            : $query->orderByDesc('sold')->orderBy('number');
+        if ($nearest) {
+            $query->orderByRaw('word_similarity(?, '.self::TEXT.') DESC', [implode(' ', $words)]);
+        } else {
+            $query->orderByDesc('sold');
+        }
+        $query->orderBy('number');
+
+        return $query;
     }
 
     /**

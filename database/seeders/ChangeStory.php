@@ -10,6 +10,7 @@ use App\Assessment\Models\Question;
 use App\Changes\Actions\AssessRequest;
 use App\Changes\Actions\DecideRequest;
 use App\Changes\Actions\EditStructure;
+use App\Changes\Actions\GatherRequests;
 use App\Changes\Actions\KeepIteration;
 use App\Changes\Actions\MoveOrder;
 use App\Changes\Actions\PlanOrder;
@@ -117,8 +118,7 @@ final class ChangeStory
 
     public function answer(string $request, string $item, string $by, string $text, ?string $once, ?string $perUnit): void
     {
-        $asked = Question::query()->whereRelation('request', 'number', $request)->whereRelation('item', 'number', $item)->where('person_id', $this->people[$by]->id)->latest('id')->firstOrFail();
-        app(AnswerQuestion::class)($this->people[$by], $asked->id, false, $text, $once === null ? null : Money::parse($once), $perUnit === null ? null : Money::parse($perUnit), null);
+        app(AnswerQuestion::class)($this->people[$by], $this->asked($request, $item, $by)->id, false, $text, $once === null ? null : Money::parse($once), $perUnit === null ? null : Money::parse($perUnit), null);
     }
 
     public function figure(string $request, FigureKind $kind, string $subject, ?string $choice, ?int $amount, string $reason): void
@@ -129,6 +129,32 @@ final class ChangeStory
     public function reach(string $request, string $reason, string $number, bool $taken, string $why): void
     {
         app(DecideReach::class)($this->people['mira.okafor'], $request, ["{$reason} {$number}"], $taken, $why);
+    }
+
+    /** @param  list<string>  $others  requests */
+    public function gatherRequests(string $into, array $others): void
+    {
+        app(GatherRequests::class)->into($this->people['mira.okafor'], $into, $others, $this->requestVersion($into));
+    }
+
+    public function withdraw(string $order, string $reason): void
+    {
+        app(MoveOrder::class)->withdraw($this->people['mira.okafor'], $order, $reason, $this->version($order));
+    }
+
+    public function noEffect(string $request, string $item, string $by, string $text): void
+    {
+        app(AnswerQuestion::class)($this->people[$by], $this->asked($request, $item, $by)->id, true, $text, null, null, null);
+    }
+
+    public function withdrawQuestion(string $request, string $item, string $of): void
+    {
+        app(AskQuestion::class)->withdraw($this->people['mira.okafor'], $this->asked($request, $item, $of)->id);
+    }
+
+    private function asked(string $request, string $item, string $of): Question
+    {
+        return Question::query()->whereRelation('request', 'number', $request)->whereRelation('item', 'number', $item)->where('person_id', $this->people[$of]->id)->latest('id')->firstOrFail();
     }
 
     private function reportVersion(string $report): int

@@ -20,6 +20,7 @@ final class DatabaseSeeder extends Seeder
             OpenChangesSeeder::class,
             DocumentSeeder::class,
             FormSeeder::class,
+            EveryStateSeeder::class,
         ]);
     }
 }

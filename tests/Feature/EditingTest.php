@@ -91,3 +91,20 @@ it('brings in what another order has released meanwhile, when it is not the same
         ->assertJsonPath('base', 'B')->assertJsonPath('becomes', 'C')->assertJsonPath('moved_on', false)->assertJsonPath('rows.0.after.component', '200-0041');
     $this->world->as('jonas', 'POST', "/orders/{$second}/review", ['version' => $this->world->version($second)])->assertOk();
 });
+
+it('makes several edits together or none, and names each place that cannot be so', function (): void {
+    $order = $this->world->opened();
+    $rows = collect($this->world->as('jonas', 'GET', "/orders/{$order}/items/200-0010/redline")->json('rows'))->pluck('key', 'after.find');
+    $together = fn (array $edits, int $seen = 0) => $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/edits-together", ['edits' => $edits, 'seen' => $seen]);
+    $change = ['operation' => 'change', 'line' => $rows[20], 'fields' => ['quantity' => '4']];
+    $together([$change, ['operation' => 'replace', 'line' => $rows[10], 'fields' => ['component' => '999']], ['operation' => 'add', 'line' => '', 'fields' => ['find' => '40', 'component' => '710-0001', 'quantity' => 'much']]])
+        ->assertStatus(422)->assertJsonPath('errors', fn (array $errors): bool => array_keys($errors) === ['edits.1.component', 'edits.2.quantity']);
+    expect($this->world->as('jonas', 'GET', "/orders/{$order}/items/200-0010/redline")->json('seen'))->toBe(0);
+    // A new line is counted in the unit of its component.
+    $together([$change, ['operation' => 'add', 'line' => '', 'fields' => ['find' => '40', 'component' => '710-0001', 'quantity' => '2.5']]])
+        ->assertOk()->assertJsonPath('rows.1.after.quantity', '4')->assertJsonPath('rows.3.after.unit', 'g');
+    $this->world->as('edda', 'POST', "/orders/{$order}/items/200-0010/edits-together", ['edits' => [$change], 'seen' => 2])->assertStatus(422)->assertJsonStructure(['errors' => ['editor']]);
+    $together([['operation' => 'change', 'line' => $rows[20], 'fields' => ['quantity' => '5']]], 0)->assertStatus(409);
+    $together([])->assertStatus(422)->assertJsonStructure(['errors' => ['edits']]);
+    $together([['operation' => 'change', 'line' => $rows[20], 'fields' => ['colour' => 'red']]])->assertStatus(422);
+});

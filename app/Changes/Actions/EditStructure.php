@@ -11,6 +11,7 @@ use App\Changes\Models\OrderItem;
 use App\Changes\OrderReader;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Structures\Models\Item;
 use App\Structures\StructureReader;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -48,6 +49,34 @@ final readonly class EditStructure
         });
     }
 
+    /**
+     * Makes several edits, all of them or none: refused with the place of every edit that cannot be so, which is its place in
+     * the list and its field.
+     *
+     * @param  list<Edit>  $edits  of lines by their keys; of new ones with an empty key
+     * @param  int  $seen  the number of the newest edit that was on screen
+     */
+    public function makeSeveral(Person $by, string $number, string $itemNumber, array $edits, int $seen): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber, $edits, $seen): void {
+            $this->openRow($by, $number, $itemNumber);
+            $reasons = [];
+            foreach ($edits as $at => $edit) {
+                try {
+                    // Each is judged by what the one before it left.
+                    $this->write($this->openRow($by, $number, $itemNumber), $by, $edit->operation, $edit->line, $edit->fields, $at === 0 ? $seen : PHP_INT_MAX);
+                } catch (Refusal $refusal) {
+                    foreach ($refusal->reasons as $field => $reason) {
+                        $reasons["edits.{$at}.{$field}"] = $reason;
+                    }
+                }
+            }
+            if ($reasons !== []) {
+                throw Refusal::because($reasons);
+            }
+        });
+    }
+
     /** Lets a line go to another revision of its component. Whoever plans the order may decide that, not only who edits. */
     public function adopt(Person $by, string $number, string $itemNumber, string $line, string $revision): void
     {
@@ -62,7 +91,11 @@ final readonly class EditStructure
      */
     private function write(OrderItem $row, Person $by, EditOperation $operation, string $line, array $fields, int $seen): void
     {
-        $edit = new Edit($operation, $operation === EditOperation::Add ? (string) Str::uuid7() : $line, $fields);
+        if ($operation === EditOperation::Add) {
+            $line = (string) Str::uuid7();
+            $fields = self::completed($fields);
+        }
+        $edit = new Edit($operation, $line, $fields);
         $before = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
         $this->guard->refuseWhatOthersChanged($row, $edit, $seen, $before);
         $after = Apply::one($before, $edit);
@@ -80,6 +113,22 @@ final readonly class EditStructure
             'made_at' => CarbonImmutable::now(),
         ]);
         $this->ledger->record($by->login, "structure.{$operation->value}", $row->order->number, ['item' => $row->item->number, 'line' => $edit->line, 'fields' => $fields]);
+    }
+
+    /**
+     * A new line is counted in the unit of its component where nobody says otherwise.
+     *
+     * @param  array<value-of<LineField>, string>  $fields
+     * @return array<value-of<LineField>, string>
+     */
+    private static function completed(array $fields): array
+    {
+        if (($fields['unit'] ?? '') !== '') {
+            return $fields;
+        }
+        $unit = Item::query()->where('number', $fields['component'] ?? '')->first()?->unit;
+
+        return $unit === null ? $fields : ['unit' => $unit->value] + $fields;
     }
 
     /**

@@ -56,6 +56,15 @@ final readonly class RedlineController
         return $this->redline($person, $number, $item);
     }
 
+    #[OA\Post(path: '/api/orders/{number}/items/{item}/edits-together', operationId: 'editLines', tags: ['changes'])]
+    #[InPath('number'), InPath('item'), Takes(LineEdits::class), Ok(Redline::class), Refused]
+    public function editTogether(string $number, string $item, LineEdits $request, #[CurrentUser] Person $person): JsonResponse
+    {
+        $this->action->makeSeveral($person, $number, $item, $request->edits(), $request->integer('seen'));
+
+        return $this->redline($person, $number, $item);
+    }
+
     #[OA\Get(path: '/api/orders/{number}/items/{item}/sheet/{format}', operationId: 'structureSheet', tags: ['changes'], responses: [new OA\Response(response: 200, description: 'The lines as they are to be: csv or xlsx')])]
     #[InPath('number'), InPath('item'), InPath('format'), Refused]
     public function sheet(string $number, string $item, string $format, OrderReader $orders): Response

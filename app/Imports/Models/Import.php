@@ -32,6 +32,9 @@ final class Import extends Model
 {
     use HasUuids;
 
+    /** The states an import ends in; on the way it is waiting, checking and writing. */
+    public const ENDED = ['done', 'refused', 'failed', 'cancelled'];
+
     public $timestamps = false;
 
     protected $casts = ['subject' => Subject::class, 'faults' => 'array', 'asked_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime'];

@@ -17,7 +17,7 @@ final readonly class ComparisonTable
     private const SIGNS = ['added' => '+', 'removed' => '−', 'replaced' => '⇄', 'changed' => '≠', 'renumbered' => '#', 'moved' => '↷'];
 
     private const FIELDS = [
-        'find' => 'Find', 'component' => 'Component', 'quantity' => 'Quantity', 'unit' => 'Unit', 'designators' => 'Designators', 'notes' => 'Notes',
+        'find' => 'Find', 'component' => 'Component', 'revision' => 'Fixed revision', 'quantity' => 'Quantity', 'unit' => 'Unit', 'designators' => 'Designators', 'notes' => 'Notes',
         'operation' => 'Operation', 'not_modelled' => 'Never drawn', 'phantom' => 'Phantom', 'first_day' => 'First day', 'last_day' => 'Last day',
     ];
 

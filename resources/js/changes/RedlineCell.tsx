@@ -1,6 +1,6 @@
 import clsx from 'clsx';
-import { useState, type KeyboardEvent } from 'react';
-import { quantity } from '../lib/format';
+import { useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { day, quantity } from '../lib/format';
 import { control } from '../ui/Input';
 import { ItemPicker } from '../ui/ItemPicker';
 import { heads, values, type Field } from './redlineFields';
@@ -11,9 +11,14 @@ interface Props {
   field: Field;
   place: string;
   current: boolean;
+  /** It is one of a block that is marked. */
+  marked?: boolean;
   editing: boolean;
+  /** The key by which it was opened: the first character of what is typed. */
+  begun?: string | null;
   invalid: boolean;
   onFocus: () => void;
+  onPress?: (event: MouseEvent) => void;
   onKey: (event: KeyboardEvent<HTMLElement>) => void;
   onEdit: () => void;
   onCommit: (text: string, next: 'down' | 'right' | 'stay') => void;
@@ -22,7 +27,20 @@ interface Props {
 
 /** One cell: the old value struck out beside the new one when they differ; a control while it is edited. */
 export function RedlineCell(props: Props) {
-  const { row, field, place, current, editing, invalid, onFocus, onKey, onEdit, onCommit, onCancel } = props;
+  const {
+    row,
+    field,
+    place,
+    current,
+    marked = false,
+    editing,
+    begun = null,
+    invalid,
+    onKey,
+    onEdit,
+    onCommit,
+    onCancel,
+  } = props;
   const { before, after } = values(row, field);
   const line = (row.after ?? row.before)?.find ?? 0;
 
@@ -32,24 +50,33 @@ export function RedlineCell(props: Props) {
       data-cell={place}
       tabIndex={current && !editing ? 0 : -1}
       aria-invalid={invalid}
-      onFocus={(event) => event.target === event.currentTarget && onFocus()}
+      aria-selected={marked}
+      onFocus={(event) => event.target === event.currentTarget && props.onFocus()}
+      onMouseDown={props.onPress}
       onKeyDown={onKey}
       onDoubleClick={onEdit}
-      className={clsx('px-2 py-1 -outline-offset-2', field === 'quantity' && 'text-right', invalid && 'bg-alarm-soft')}
+      className={clsx(
+        'px-2 py-1 -outline-offset-2',
+        field === 'quantity' && 'text-right',
+        marked && 'bg-accent-soft',
+        invalid && 'bg-alarm-soft',
+      )}
     >
       {editing ? (
         field === 'component' ? (
           <ItemPicker
             label={`Component of line ${line}`}
             initial={after ?? ''}
+            begun={begun}
             focusAtOnce
-            onPick={(item) => onCommit(item.number, 'stay')}
+            onPick={(item) => onCommit(item.number, 'down')}
             onCancel={onCancel}
           />
         ) : (
           <TextCell
             label={`${heads[field]} of line ${line}`}
-            initial={after ?? ''}
+            initial={begun ?? after ?? ''}
+            select={begun === null}
             right={field === 'quantity'}
             invalid={invalid}
             onCommit={onCommit}
@@ -74,7 +101,8 @@ function Shown({
   before: string | null;
   after: string | null;
 }) {
-  const write = (text: string) => (field === 'quantity' ? quantity(text) : text);
+  const write = (text: string) =>
+    field === 'quantity' ? quantity(text) : field === 'first_day' || field === 'last_day' ? day(text) : text;
   const whole = (text: string, title: string | undefined) =>
     field === 'component' ? (
       <>
@@ -114,6 +142,7 @@ function Shown({
 function TextCell({
   label,
   initial,
+  select,
   right,
   invalid,
   onCommit,
@@ -121,6 +150,8 @@ function TextCell({
 }: {
   label: string;
   initial: string;
+  /** What is there is to be typed over. */
+  select: boolean;
   right: boolean;
   invalid: boolean;
   onCommit: Props['onCommit'];
@@ -145,7 +176,7 @@ function TextCell({
       autoFocus
       value={text}
       onChange={(event) => setText(event.target.value)}
-      onFocus={(event) => event.target.select()}
+      onFocus={(event) => select && event.target.select()}
       onKeyDown={onKey}
       onBlur={() => onCommit(text, 'stay')}
       className={clsx(control, 'h-7 min-w-16', right && 'text-right')}

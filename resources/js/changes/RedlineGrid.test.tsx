@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { screen, waitFor, within } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { queries } from '../lib/queries';
 import { item, line, redline as aRedline, redlineRow as row, tube } from '../testing/make';
 import { Refused, server, type Call } from '../testing/server';
@@ -11,6 +11,7 @@ import { useRedline, type Redline } from './useRedline';
 const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
 const redline = aRedline({ rows: [row(50, tube), row(60, clamp)] });
 const PAGE = '/api/orders/ECO-00090/items/200-0010/redline';
+const TOGETHER = 'POST /api/orders/ECO-00090/items/200-0010/edits-together';
 const EDITS = 'POST /api/orders/ECO-00090/items/200-0010/edits';
 
 function Harness({ only = false }: { only?: boolean }) {
@@ -19,8 +20,8 @@ function Harness({ only = false }: { only?: boolean }) {
 }
 
 function Grid({ redline: shown, only }: { redline: Redline; only: boolean }) {
-  const { edit } = useRedline(shown);
-  return <RedlineGrid redline={shown} edit={edit} only={only} wide={false} />;
+  const { edit, several } = useRedline(shown);
+  return <RedlineGrid redline={shown} edit={edit} several={several} only={only} wide={false} />;
 }
 
 async function grid(shown = redline, only = false) {
@@ -122,24 +123,82 @@ describe('before and after in one table', () => {
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
   });
 
-  it('takes a block of cells from a spreadsheet, a line at a time', async () => {
+  it('begins a cell with the very key that opened it, in place of what was there', async () => {
     const user = await grid();
-    await user.click(cell(0, QUANTITY));
-    await user.paste('0.5\tm\n4\tpc\n');
-    await waitFor(() => expect(server.asked(EDITS).length).toBe(2));
-    expect(server.asked(EDITS).map(bodyOf)).toMatchObject([
-      { line: 'line-50', fields: { quantity: '0.5', unit: 'm' } },
-      { line: 'line-60', fields: { quantity: '4' } },
-    ]);
+    cell(0, QUANTITY).focus();
+    await user.keyboard('0.25{Enter}');
+    await waitFor(() => expect(bodyOf(server.asked(EDITS)[0])).toMatchObject({ fields: { quantity: '0.25' } }));
+    await user.keyboard('{Escape}');
+    cell(1, 1).focus();
+    server.on('GET /api/items', ({ query }) => (query.words === '200-0041' ? [item('200-0041', 'Pump tube')] : []));
+    await user.keyboard('200-0041{Enter}');
+    await waitFor(() => expect(bodyOf(server.asked(EDITS)[1])).toMatchObject({ fields: { component: '200-0041' } }));
   });
 
-  it('stops a block at the line that is refused', async () => {
+  it('pastes a block of cells, all of it in one act', async () => {
     const user = await grid();
-    server.on(EDITS, new Refused(422, 'No.', { quantity: ['Write a number.'] }));
+    server.on(TOGETHER, redline);
     await user.click(cell(0, QUANTITY));
-    await user.paste('x\ny\n');
-    await screen.findByRole('alert');
-    expect(server.asked(EDITS).length).toBe(1);
+    await user.paste('0.5\tm\n4\tpc\n');
+    await waitFor(() => expect(server.asked(TOGETHER).length).toBe(1));
+    expect(bodyOf(server.asked(TOGETHER)[0])).toEqual({
+      edits: [
+        { operation: 'change', line: 'line-50', fields: { quantity: '0.5', unit: 'm' } },
+        { operation: 'change', line: 'line-60', fields: { quantity: '4' } },
+      ],
+      seen: 7,
+    });
+    expect(server.asked(EDITS)).toEqual([]);
+  });
+
+  it('makes lines of the rows beyond the last one, numbered on', async () => {
+    const user = await grid();
+    server.on(TOGETHER, redline);
+    await user.click(cell(1, 1));
+    await user.paste('600-0012\t4\n710-0001\t2.5\n710-0002\t1\n');
+    await waitFor(() => expect(server.asked(TOGETHER).length).toBe(1));
+    expect(bodyOf(server.asked(TOGETHER)[0])).toMatchObject({
+      edits: [
+        { operation: 'change', fields: { quantity: '4' } },
+        { operation: 'add', line: '', fields: { find: '70', component: '710-0001', quantity: '2.5' } },
+        { operation: 'add', line: '', fields: { find: '80', component: '710-0002', quantity: '1' } },
+      ],
+    });
+  });
+
+  it.each([
+    ['rows beyond the last line without a component', '4\n5\n6\n', /2 rows beyond the last line.*no component/],
+    ['columns beyond the last one', '1\tpc\t\tnote\tmore\n', /5 columns wide.*there are 4/],
+  ])('says what of a block does not fit, and pastes none of it: %s', async (_, block, reason) => {
+    const user = await grid();
+    await user.click(cell(block.startsWith('4') ? 1 : 0, QUANTITY));
+    await user.paste(block);
+    expect((await screen.findByRole('alert')).textContent).toMatch(reason);
+    expect(server.asked(TOGETHER)).toEqual([]);
+  });
+
+  it('names the row and column of a block that is refused', async () => {
+    const user = await grid();
+    server.on(TOGETHER, new Refused(422, 'No.', { 'edits.1.quantity': ['Write a number.'] }));
+    await user.click(cell(0, QUANTITY));
+    await user.paste('2\ny\n');
+    expect((await screen.findByRole('alert')).textContent).toContain('Row 2, Quantity: Write a number.');
+  });
+
+  it('copies the block that is marked, and removes its lines together', async () => {
+    const user = await grid();
+    const copied = vi.spyOn(navigator.clipboard, 'writeText').mockResolvedValue();
+    server.on(TOGETHER, redline);
+    cell(0, 1).focus();
+    await user.keyboard('{Shift>}{ArrowDown}{ArrowRight}{/Shift}{Control>}c{/Control}');
+    expect(copied).toHaveBeenCalledExactlyOnceWith('200-0040\t1\n600-0012\t1');
+    expect(screen.getAllByRole('gridcell', { selected: true }).length).toBe(4);
+    await user.keyboard('{Delete}');
+    await waitFor(() =>
+      expect(bodyOf(server.asked(TOGETHER)[0])).toMatchObject({
+        edits: [{ operation: 'remove' }, { operation: 'remove' }],
+      }),
+    );
   });
 
   it('shows the old value struck out beside the new one, and says by whom', async () => {

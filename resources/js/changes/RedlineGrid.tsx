@@ -1,11 +1,12 @@
 import type { UseMutationResult } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { Fragment, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { Fragment, useRef, useState, type ClipboardEvent, type KeyboardEvent, type MouseEvent } from 'react';
 import type { ApiProblem } from '../lib/api';
-import { moment } from '../lib/format';
-import { fromTabs } from '../ui/tableText';
+import { moment, today } from '../lib/format';
+import { fromTabs, toTabs } from '../ui/tableText';
 import { Mark } from '../ui/Mark';
 import { Notice } from '../ui/Notice';
+import { pasteBlock, written } from './pasteBlock';
 import { RedlineCell } from './RedlineCell';
 import { RedlineProblem } from './RedlineProblem';
 import { fields as allFields, heads, seldom, values, type Field } from './redlineFields';
@@ -14,23 +15,38 @@ import type { LineEdit, Redline, RedlineRow } from './useRedline';
 interface Props {
   redline: Redline;
   edit: UseMutationResult<Redline, ApiProblem, LineEdit>;
+  /** Several edits, all of them or none. */
+  several: UseMutationResult<Redline, ApiProblem, LineEdit[]>;
   only: boolean;
   /** Whether the columns of days and fixed revisions are shown although no line says anything in them. */
   wide: boolean;
+  onAdd?: () => void;
+}
+
+interface Place {
+  row: number;
+  field: number;
 }
 
 /**
- * Before and after in one table, edited in place as in a spreadsheet: arrows move, Enter or typing edits, Escape leaves
- * the cell as it was, Delete removes the line, a block copied from a spreadsheet can be pasted.
+ * Before and after in one table, edited in place as in a spreadsheet: arrows move, with Shift they mark a block; Enter
+ * edits, and so does typing, whose first key is the first character; Escape leaves the cell as it was, Delete removes the
+ * marked lines, Insert adds one; a block is copied out, and one from a spreadsheet pasted, whole or not at all.
  */
-export function RedlineGrid({ redline, edit, only, wide }: Props) {
-  const [at, setAt] = useState({ row: 0, field: 0 });
+export function RedlineGrid({ redline, edit, several, only, wide, onAdd }: Props) {
+  const [at, setAt] = useState<Place>({ row: 0, field: 0 });
+  const [anchor, setAnchor] = useState<Place>({ row: 0, field: 0 });
   const [editing, setEditing] = useState<string | null>(null);
+  /** What was typed to open the cell. */
+  const [begun, setBegun] = useState<string | null>(null);
+  const [misfit, setMisfit] = useState<string | null>(null);
   // Whoever is quick opens the next cell before the last one is saved: what comes back must know which is open by then.
   const open = useRef<string | null>(null);
   const saving = useRef<string | null>(null);
-  const openCell = (cell: string | null) => {
+  const extending = useRef(false);
+  const openCell = (cell: string | null, first: string | null = null) => {
     open.current = cell;
+    setBegun(first);
     setEditing(cell);
   };
   const [touched, setTouched] = useState<string | null>(null);
@@ -42,13 +58,18 @@ export function RedlineGrid({ redline, edit, only, wide }: Props) {
       redline.rows.some((row) => row.before?.[field] != null || row.after?.[field] != null),
   );
   const rows = only ? redline.rows.filter((row) => row.mark !== 'unchanged') : redline.rows;
+  const [top, bottom] = [Math.min(at.row, anchor.row), Math.max(at.row, anchor.row)];
+  const [left, right] = [Math.min(at.field, anchor.field), Math.max(at.field, anchor.field)];
+  const isBlock = top !== bottom || left !== right;
 
-  const focus = (row: number, field: number) => {
+  const focus = (row: number, field: number, extend = false) => {
     const next = {
       row: Math.max(0, Math.min(rows.length - 1, row)),
       field: Math.max(0, Math.min(fields.length - 1, field)),
     };
     setAt(next);
+    if (!extend) setAnchor(next);
+    extending.current = extend;
     body.current?.querySelector<HTMLElement>(`[data-cell="${next.row}-${next.field}"]`)?.focus();
   };
   const save = async (row: RedlineRow, changed: Partial<Record<Field, string>>): Promise<boolean> => {
@@ -61,9 +82,13 @@ export function RedlineGrid({ redline, edit, only, wide }: Props) {
       return false;
     }
   };
-  const remove = (row: RedlineRow) => {
-    setTouched(row.key);
-    edit.mutate({ operation: 'remove', line: row.key, fields: {} });
+  const remove = (marked: RedlineRow[]) => {
+    const [first] = marked;
+    if (marked.length > 1) several.mutate(marked.map(({ key }) => ({ operation: 'remove', line: key, fields: {} })));
+    else if (first !== undefined) {
+      setTouched(first.key);
+      edit.mutate({ operation: 'remove', line: first.key, fields: {} });
+    }
   };
   const commit = async (row: RedlineRow, field: Field, text: string, then?: () => void) => {
     const cell = `${row.key} ${fields.indexOf(field)}`;
@@ -72,61 +97,69 @@ export function RedlineGrid({ redline, edit, only, wide }: Props) {
       openCell(null);
       then?.();
     };
-    if (text.trim() === (values(row, field).after ?? '')) {
+    const said = written(field, text, today());
+    if (said === (values(row, field).after ?? '')) {
       closed();
       return;
     }
     // Enter and the blur that follows it are one act.
-    if (saving.current === `${cell} ${text}`) return;
-    saving.current = `${cell} ${text}`;
-    const saved = await save(row, { [field]: text });
+    if (saving.current === `${cell} ${said}`) return;
+    saving.current = `${cell} ${said}`;
+    const saved = await save(row, { [field]: said });
     saving.current = null;
     if (saved) closed();
   };
-  const paste = async (event: ClipboardEvent) => {
+  const paste = (event: ClipboardEvent) => {
     const block = fromTabs(event.clipboardData.getData('text/plain'));
     if (!redline.may_edit || editing !== null || block.length === 0) return;
     event.preventDefault();
-    for (const [down, cells] of block.entries()) {
-      const row = rows[at.row + down];
-      if (!row?.after) continue;
-      const changed: Partial<Record<Field, string>> = {};
-      for (const [across, cell] of cells.entries()) {
-        const field = fields[at.field + across];
-        if (field && cell !== values(row, field).after) changed[field] = cell;
-      }
-      if (Object.keys(changed).length > 0 && !(await save(row, changed))) return;
-    }
+    const result = pasteBlock(block, { row: top, field: left }, rows, fields, today());
+    setMisfit('reason' in result ? result.reason : null);
+    several.reset();
+    if ('edits' in result && result.edits.length > 0) several.mutate(result.edits);
+  };
+  const copy = () => {
+    const columns = fields
+      .slice(left, right + 1)
+      .map((field) => ({ head: heads[field], text: (row: RedlineRow) => values(row, field).after ?? '' }));
+    void navigator.clipboard.writeText(toTabs(columns, rows.slice(top, bottom + 1)));
   };
   const onKey = (event: KeyboardEvent<HTMLElement>, row: RedlineRow, rowAt: number, fieldAt: number) => {
     if (editing !== null || event.target !== event.currentTarget) return;
+    const mod = event.ctrlKey || event.metaKey;
     const moves: Record<string, [number, number]> = {
       ArrowDown: [rowAt + 1, fieldAt],
       ArrowUp: [rowAt - 1, fieldAt],
       ArrowRight: [rowAt, fieldAt + 1],
       ArrowLeft: [rowAt, fieldAt - 1],
-      Home: [rowAt, 0],
-      End: [rowAt, fields.length - 1],
+      PageDown: [rowAt + 15, fieldAt],
+      PageUp: [rowAt - 15, fieldAt],
+      Home: [mod ? 0 : rowAt, 0],
+      End: [mod ? rows.length - 1 : rowAt, fields.length - 1],
     };
     const move = moves[event.key];
     const id = `${row.key} ${fieldAt}`;
+    const types = event.key.length === 1 && event.key !== ' ' && !mod && !event.altKey;
     if (move) {
       event.preventDefault();
-      focus(...move);
-    } else if (redline.may_edit && row.after !== null) {
-      if (
-        event.key === 'Enter' ||
-        event.key === 'F2' ||
-        (event.key.length === 1 && !event.ctrlKey && !event.metaKey && /[\w.-]/.test(event.key))
-      ) {
-        event.preventDefault();
-        event.stopPropagation();
-        edit.reset();
-        openCell(id);
-      } else if (event.key === 'Delete') {
-        event.preventDefault();
-        remove(row);
-      }
+      focus(...move, event.shiftKey);
+    } else if (mod && event.key.toLowerCase() === 'c') {
+      event.preventDefault();
+      copy();
+    } else if (event.key === 'Escape') {
+      setAnchor(at);
+      setMisfit(null);
+    } else if (redline.may_edit && event.key === 'Insert') {
+      event.preventDefault();
+      onAdd?.();
+    } else if (redline.may_edit && event.key === 'Delete') {
+      event.preventDefault();
+      remove(rows.slice(top, bottom + 1).filter((one) => one.after !== null));
+    } else if (redline.may_edit && row.after !== null && (event.key === 'Enter' || event.key === 'F2' || types)) {
+      event.preventDefault();
+      event.stopPropagation();
+      edit.reset();
+      openCell(id, types ? event.key : null);
     }
   };
 
@@ -139,92 +172,110 @@ export function RedlineGrid({ redline, edit, only, wide }: Props) {
   }
 
   return (
-    <div className="overflow-x-auto" onPaste={(event) => void paste(event)}>
-      <table
-        role="grid"
-        aria-label="Before and after"
-        aria-readonly={!redline.may_edit}
-        className="w-full border-collapse border-y border-strong bg-sheet"
-      >
-        <thead>
-          <tr className="border-b border-strong text-left text-sm text-soft">
-            <th className="w-8 py-1 pl-2">
-              <span className="sr-only">Difference</span>
-            </th>
-            {fields.map((field) => (
-              <th
-                key={field}
-                className={clsx(
-                  'px-2 py-1 font-medium',
-                  field === 'quantity' && 'text-right',
-                  field === 'component' && 'w-[26rem]',
-                )}
-              >
-                {heads[field]}
+    <div onPaste={paste}>
+      {misfit !== null && <Notice look="alarm">Nothing was pasted. {misfit}</Notice>}
+      {several.error && <RedlineProblem problem={several.error} />}
+      <div className="max-h-[calc(100vh-13rem)] overflow-auto border-y border-strong print:max-h-none print:overflow-visible">
+        <table
+          role="grid"
+          aria-label="Before and after"
+          aria-readonly={!redline.may_edit}
+          aria-multiselectable
+          data-takes-letters={redline.may_edit || undefined}
+          className="w-full border-collapse bg-sheet"
+        >
+          <thead>
+            <tr className="sticky top-0 z-10 bg-sheet text-left text-sm text-soft shadow-[inset_0_-1px_var(--rule-strong)]">
+              <th className="w-8 py-1 pl-2">
+                <span className="sr-only">Difference</span>
               </th>
-            ))}
-            <th className="px-2 py-1 font-medium">Edited</th>
-          </tr>
-        </thead>
-        <tbody ref={body}>
-          {rows.map((row, rowAt) => (
-            <Fragment key={row.key}>
-              <tr className={clsx('group border-b border-rule align-baseline', `mark-${row.mark}`)}>
-                <td className="py-1 pl-2">
-                  <Mark value={row.mark} />
-                </td>
-                {fields.map((field, fieldAt) => (
-                  <RedlineCell
-                    key={field}
-                    row={row}
-                    field={field}
-                    place={`${rowAt}-${fieldAt}`}
-                    current={at.row === rowAt && at.field === fieldAt}
-                    editing={editing === `${row.key} ${fieldAt}`}
-                    invalid={touched === row.key && edit.error?.at(field) !== undefined}
-                    onFocus={() => setAt({ row: rowAt, field: fieldAt })}
-                    onKey={(event) => onKey(event, row, rowAt, fieldAt)}
-                    onEdit={() => redline.may_edit && row.after !== null && openCell(`${row.key} ${fieldAt}`)}
-                    onCommit={(text, next) =>
-                      void commit(row, field, text, () =>
-                        setTimeout(() =>
-                          focus(rowAt + (next === 'down' ? 1 : 0), fieldAt + (next === 'right' ? 1 : 0)),
-                        ),
-                      )
-                    }
-                    onCancel={() => {
-                      openCell(null);
-                      edit.reset();
-                      setTimeout(() => focus(rowAt, fieldAt));
-                    }}
-                  />
-                ))}
-                <td className="px-2 py-1 text-sm whitespace-nowrap text-soft" title={moment(row.edited_at)}>
-                  {row.edited_by}
-                  {redline.may_edit && row.after !== null && (
-                    <button
-                      type="button"
-                      tabIndex={-1}
-                      aria-label={`Remove line ${row.after.find}`}
-                      className="invisible ml-2 text-alarm group-focus-within:visible group-hover:visible hover:underline"
-                      onClick={() => remove(row)}
-                    >
-                      Remove
-                    </button>
+              {fields.map((field) => (
+                <th
+                  key={field}
+                  className={clsx(
+                    'px-2 py-1 font-medium',
+                    field === 'quantity' && 'text-right',
+                    field === 'component' && 'w-[26rem]',
                   )}
-                </td>
-              </tr>
-              {touched === row.key && edit.error && (
-                <tr>
-                  <td colSpan={fields.length + 2}>
-                    <RedlineProblem problem={edit.error} />
+                >
+                  {heads[field]}
+                </th>
+              ))}
+              <th className="px-2 py-1 font-medium">Edited</th>
+            </tr>
+          </thead>
+          <tbody ref={body}>
+            {rows.map((row, rowAt) => (
+              <Fragment key={row.key}>
+                <tr className={clsx('group border-b border-rule align-baseline', `mark-${row.mark}`)}>
+                  <td className="py-1 pl-2">
+                    <Mark value={row.mark} />
+                  </td>
+                  {fields.map((field, fieldAt) => (
+                    <RedlineCell
+                      key={field}
+                      row={row}
+                      field={field}
+                      place={`${rowAt}-${fieldAt}`}
+                      current={at.row === rowAt && at.field === fieldAt}
+                      marked={isBlock && rowAt >= top && rowAt <= bottom && fieldAt >= left && fieldAt <= right}
+                      editing={editing === `${row.key} ${fieldAt}`}
+                      begun={begun}
+                      invalid={touched === row.key && edit.error?.at(field) !== undefined}
+                      onFocus={() => {
+                        setAt({ row: rowAt, field: fieldAt });
+                        // What Shift has marked stays marked while the focus follows.
+                        if (!extending.current) setAnchor({ row: rowAt, field: fieldAt });
+                        extending.current = false;
+                      }}
+                      onPress={(event: MouseEvent) => {
+                        if (!event.shiftKey) return;
+                        event.preventDefault();
+                        focus(rowAt, fieldAt, true);
+                      }}
+                      onKey={(event) => onKey(event, row, rowAt, fieldAt)}
+                      onEdit={() => redline.may_edit && row.after !== null && openCell(`${row.key} ${fieldAt}`)}
+                      onCommit={(text, next) =>
+                        void commit(row, field, text, () =>
+                          setTimeout(() =>
+                            focus(rowAt + (next === 'down' ? 1 : 0), fieldAt + (next === 'right' ? 1 : 0)),
+                          ),
+                        )
+                      }
+                      onCancel={() => {
+                        openCell(null);
+                        edit.reset();
+                        setTimeout(() => focus(rowAt, fieldAt));
+                      }}
+                    />
+                  ))}
+                  <td className="px-2 py-1 text-sm whitespace-nowrap text-soft" title={moment(row.edited_at)}>
+                    {row.edited_by}
+                    {redline.may_edit && row.after !== null && (
+                      <button
+                        type="button"
+                        tabIndex={-1}
+                        aria-label={`Remove line ${row.after.find}`}
+                        className="target invisible ml-2 text-alarm group-focus-within:visible group-hover:visible hover:underline"
+                        onClick={() => remove([row])}
+                      >
+                        Remove
+                      </button>
+                    )}
                   </td>
                 </tr>
-              )}
-            </Fragment>
-          ))}
-        </tbody>
-      </table>
+                {touched === row.key && edit.error && (
+                  <tr>
+                    <td colSpan={fields.length + 2}>
+                      <RedlineProblem problem={edit.error} />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
+            ))}
+          </tbody>
+        </table>
+      </div>
       {edit.error && touched !== null && !rows.some((row) => row.key === touched) && (
         <Notice look="alarm">{edit.error.message}</Notice>
       )}

@@ -1,5 +1,6 @@
 import type { ApiProblem } from '../lib/api';
 import { Notice } from '../ui/Notice';
+import { placeInBlock } from './pasteBlock';
 import { fields, heads } from './redlineFields';
 
 /** Why an edit was not saved, right below its line; when somebody else was quicker, what they made of it. */
@@ -8,7 +9,12 @@ export function RedlineProblem({ problem }: { problem: ApiProblem }) {
   return (
     <Notice look="alarm">
       {Object.keys(problem.errors).length > 0
-        ? Object.entries(problem.errors).map(([place, reasons]) => <p key={place}>{reasons.join(' ')}</p>)
+        ? Object.entries(problem.errors).map(([place, reasons]) => (
+            <p key={place}>
+              {placeInBlock(place)}
+              {reasons.join(' ')}
+            </p>
+          ))
         : problem.message}
       {problem.theirs.line === 'removed' && <p>The line was removed.</p>}
       {theirs.length > 0 && (

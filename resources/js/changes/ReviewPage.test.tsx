@@ -26,7 +26,7 @@ const review: Schemas['Review'] = {
       ],
     }),
   ],
-  reach: [{ item: '200-0010', used_in: [] }],
+  reach: [{ item: '200-0010', total: 0, used_in: [] }],
   consequences: {
     lines: 1,
     items_above: [],

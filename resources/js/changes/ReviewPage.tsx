@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import type { Schemas } from '../lib/api';
-import { day, moment, signed } from '../lib/format';
+import { count, day, moment, signed } from '../lib/format';
 import { queries } from '../lib/queries';
 import { dispositions, reasons, states } from '../lib/words';
 import { ExposureView } from '../planning/ExposureView';
@@ -106,7 +106,15 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
             {review.reach.map((reach) => (
               <div key={reach.item}>
-                <p className="font-mono text-sm">{reach.item}</p>
+                <p className="text-sm">
+                  <span className="font-mono">{reach.item}</span>
+                  {reach.total > reach.used_in.length && (
+                    <span className="text-soft">
+                      {' '}
+                      nearest {reach.used_in.length} of {count(reach.total)}
+                    </span>
+                  )}
+                </p>
                 <UsedInTable rows={reach.used_in} number={reach.item} />
               </div>
             ))}

@@ -39,7 +39,7 @@ export function RevisePage() {
 function ReviseView({ redline }: { redline: Redline }) {
   const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState(false);
-  const { edit, turn, sheet } = useRedline(redline);
+  const { edit, several, turn, sheet } = useRedline(redline);
   const only = params.get('show') === 'differences';
   const wide = params.has('wide');
   const turned = (name: string, value: string | null) =>
@@ -133,7 +133,14 @@ function ReviseView({ redline }: { redline: Redline }) {
           <Notice>Only the person named on the order can edit.</Notice>
         )}
       </div>
-      <RedlineGrid redline={redline} edit={edit} only={only} wide={wide} />
+      <RedlineGrid
+        redline={redline}
+        edit={edit}
+        several={several}
+        only={only}
+        wide={wide}
+        onAdd={() => setAdding(true)}
+      />
       {adding && <AddLine redline={redline} edit={edit} onDone={() => setAdding(false)} />}
       <Iterations redline={redline} />
     </Page>

@@ -34,6 +34,17 @@ export function useRedline(redline: Redline) {
     onSuccess: refresh,
     onError,
   });
+  const several = useMutation<Redline, ApiProblem, LineEdit[]>({
+    scope,
+    mutationFn: (edits) => {
+      const seen = client.getQueryData(key)?.seen ?? redline.seen;
+      return told(
+        api.POST('/api/orders/{number}/items/{item}/edits-together', { params: { path }, body: { edits, seen } }),
+      );
+    },
+    onSuccess: refresh,
+    onError,
+  });
   const turn = useMutation<Redline, ApiProblem, Turn>({
     scope,
     mutationFn: (which) => {
@@ -68,5 +79,5 @@ export function useRedline(redline: Redline) {
     onSuccess: refresh,
     onError,
   });
-  return { edit, turn, sheet };
+  return { edit, several, turn, sheet };
 }

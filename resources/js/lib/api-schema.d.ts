@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/items/{item}/edits-together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["editLines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/sheet/{format}": {
         parameters: {
             query?: never;
@@ -1712,6 +1728,8 @@ export interface components {
             handovers: components["schemas"]["HandoverRow"][];
             collisions: components["schemas"]["Collision"][];
             ledger: components["schemas"]["LedgerRow"][];
+            /** @description how many acts there are; the newest are told */
+            acts: number;
         };
         /** @description A page of the changes that were found. */
         FoundChanges: {
@@ -1825,6 +1843,8 @@ export interface components {
         /** @description Where one affected item is used. */
         ReachOfItem: {
             item: string;
+            /** @description of all that uses it; the nearest are told */
+            total: number;
             used_in: components["schemas"]["UsedInRow"][];
         };
         /** @description An item under an order: before and after in one table. */
@@ -1974,6 +1994,20 @@ export interface components {
             fields: {
                 [key: string]: string;
             };
+            seen: number;
+        };
+        LineEdits: {
+            edits: {
+                /**
+                 * @description Several edits that are made together or not at all, such as a block that is pasted.
+                 * @enum {string}
+                 */
+                operation: "add" | "remove" | "replace" | "change";
+                line: string;
+                fields: {
+                    [key: string]: string;
+                };
+            }[];
             seen: number;
         };
         NamedItem: {
@@ -3954,6 +3988,42 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LineEdit"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    editLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineEdits"];
             };
         };
         responses: {

@@ -229,6 +229,7 @@ export function dossier(now: (typeof STEPS)[number], more: Partial<Schemas['Doss
     handovers: [],
     collisions: [],
     ledger: [],
+    acts: 0,
     ...more,
   };
 }

@@ -8,6 +8,7 @@ interface Props {
   onPick: (item: Item) => void;
   label: string;
   initial?: string;
+  begun?: string | null;
   placeholder?: string;
   focusAtOnce?: boolean;
   onCancel?: () => void;

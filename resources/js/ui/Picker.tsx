@@ -30,6 +30,8 @@ interface Props<Row> {
   onPick: (row: Row) => void;
   /** What stands in the field to begin with. */
   initial?: string;
+  /** What has been typed already, when it was opened by a key. */
+  begun?: string | null;
   placeholder?: string;
   focusAtOnce?: boolean;
   onCancel?: () => void;
@@ -49,8 +51,8 @@ const SHOWN = 8;
 export function Picker<Row>(props: Props<Row>) {
   const { label, find, numberOf, children, onPick, initial = '', placeholder, focusAtOnce = false, onCancel } = props;
   const noteId = useId();
-  const [words, setWords] = useState(initial);
-  const [typed, setTyped] = useState(false);
+  const [words, setWords] = useState(props.begun ?? initial);
+  const [typed, setTyped] = useState(props.begun != null);
   /** Enter was pressed, or the field was left, before the answer was there. */
   const [pending, setPending] = useState(false);
   const turn = useRef(0);
@@ -70,6 +72,7 @@ export function Picker<Row>(props: Props<Row>) {
     items: rows,
     inputValue: words,
     defaultHighlightedIndex: 0,
+    initialIsOpen: props.begun != null,
     itemToString: (row) => (row === null ? '' : numberOf(row)),
     itemToKey: (row) => (row === null ? '' : numberOf(row)),
     getA11yStatusMessage: ({ isOpen, inputValue }) => {

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Demo;
+
+use App\Imports\Models\Import;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Assessment\QuestionState;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Form\FormState;
+use Orthotaxis\Core\Report\ReportState;
+use Orthotaxis\Core\Revision\RevisionStatus;
+
+/** The records of the demo, and the addresses of the API at which they are read. */
+final class Records
+{
+    /** @var array<string, list<string>> */
+    private array $kept = [];
+
+    /**
+     * @param  bool  $everyState  one record of each kind in each state, in place of all
+     * @return array<string, list<string>> addresses by route
+     */
+    public function addresses(bool $everyState = false): array
+    {
+        $of = fn (string $kind): array => $everyState ? $this->oneOfEachState($kind) : $this->all($kind);
+        $each = static fn (array $records, string ...$addresses): array => array_merge(...array_map(
+            static fn (string $record): array => array_map(static fn (string $address): string => '/api/'.str_replace('@', rawurlencode($record), $address), $addresses), [...$records, ...[]],
+        ) ?: [[]]);
+        $pairs = static fn (array $rows, string ...$addresses): array => array_merge(...array_map(
+            static fn (string $pair): array => array_map(static fn (string $address): string => '/api/'.str_replace(['@order', '@item'], array_map(rawurlencode(...), explode(' ', $pair)), $address), $addresses), $rows,
+        ) ?: [[]]);
+        $items = $of('item');
+        $few = array_slice($items, 0, 40);
+        $requests = $of('request');
+        $plant = (string) DB::table('structure_lines')->where('kind', 'manufacturing')->where('plant', '!=', '')->value('plant');
+
+        return [
+            'api/session' => ['/api/session'], 'api/people' => ['/api/people'], 'api/favourites' => ['/api/favourites'], 'api/desk' => ['/api/desk'], 'api/meeting' => ['/api/meeting'],
+            'api/items' => ['/api/items', '/api/items?words=tube&sort=-cost', '/api/items?words=zzzz', '/api/items?status=being_revised', '/api/items?from=300'],
+            'api/item-number' => $each($this->all('category'), 'item-number?category=@'), 'api/categories' => ['/api/categories'], 'api/kinds' => ['/api/kinds'],
+            'api/items/{number}' => $each($items, 'items/@'),
+            'api/items/{number}/structure' => [...$each($items, 'items/@/structure?levels=3'), ...$each($few, 'items/@/structure?kind=manufacturing', "items/@/structure?kind=manufacturing&plant={$plant}", 'items/@/structure?kind=design', 'items/@/structure?levels=30&orders=open', 'items/@/structure?time=any')],
+            'api/items/{number}/where-used' => [...$each($items, 'items/@/where-used', 'items/@/where-used?only=direct'), ...$each($few, 'items/@/where-used?only=tops&kind=manufacturing')],
+            'api/items/{number}/summary' => $each($items, 'items/@/summary'),
+            'api/items/{number}/structure/{format}' => $each($few, 'items/@/structure/csv', 'items/@/structure/xlsx', 'items/@/structure/json', 'items/@/structure/pdf?levels=one'),
+            'api/items/{number}/documents' => $each($items, 'items/@/documents'), 'api/items/{number}/older-uses' => $each($items, 'items/@/older-uses'),
+            'api/items/{number}/planned-uses' => $each($items, 'items/@/planned-uses'), 'api/files/{id}' => $each(array_slice($this->all('file'), 0, $everyState ? 4 : 500), 'files/@'),
+            'api/comparison' => $each(array_slice($items, 0, 60), 'comparison?left=@&right=200-0010'), 'api/comparison/{format}' => $each(array_slice($items, 0, 6), 'comparison/csv?left=@&right=200-0010', 'comparison/pdf?left=@&right=200-0010'),
+            'api/exposure' => $each(array_slice($items, 0, 60), 'exposure?items=@'), 'api/catalogue/{format}' => ['/api/catalogue/csv', '/api/catalogue/xlsx?supply=buy', '/api/catalogue/json'],
+            'api/imports' => ['/api/imports'], 'api/imports/{id}' => $each($of('import'), 'imports/@'), 'api/imports/{id}/marked' => $each($this->all('refused import'), 'imports/@/marked'),
+            'api/changes' => ['/api/changes?show=all', '/api/changes?step=take_in,assess&priority=critical', '/api/changes?waits_for=helen.marsh&sort=-effective', '/api/changes?show=closed&from=50'],
+            'api/dossiers/{number}' => $each([...$requests, ...$of('order')], 'dossiers/@'),
+            'api/reports-like' => ['/api/reports-like?title=pump+tube+torn&items=200-0040'], 'api/reports' => ['/api/reports?show=all', '/api/reports?show=settled&sort=severity'],
+            'api/reports/{number}' => $each($of('report'), 'reports/@'), 'api/change-files/{id}' => $each($this->all('change file'), 'change-files/@'),
+            'api/requests/{number}/cut-ins' => $each($requests, 'requests/@/cut-ins'), 'api/requests/{number}/reach' => $each($requests, 'requests/@/reach', 'requests/@/reach?reason=parent&decided=1'),
+            'api/requests/{number}/reach-picture' => $each($requests, 'requests/@/reach-picture'), 'api/requests/{number}/forms' => $each($requests, 'requests/@/forms'),
+            'api/requests/{number}/questions' => $each($requests, 'requests/@/questions'), 'api/requests/{number}/money' => $each($requests, 'requests/@/money'),
+            'api/form-templates' => ['/api/form-templates'], 'api/form-templates/blank' => ['/api/form-templates/blank'], 'api/form-templates/{id}/file' => $each($this->all('form template'), 'form-templates/@/file'),
+            'api/forms/{number}/file' => $each($of('form'), 'forms/@/file'),
+            'api/orders/{number}/review' => $each($of('order'), 'orders/@/review'), 'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
+            'api/orders/{number}/items/{item}/redline' => $pairs($of('revised item'), 'orders/@order/items/@item/redline'),
+            'api/orders/{number}/items/{item}/sheet/{format}' => $pairs($of('revised item'), 'orders/@order/items/@item/sheet/csv'),
+            'api/handovers/{name}/files/{format}' => $each($of('hand-over'), 'handovers/@/files/xml', 'handovers/@/files/csv', 'handovers/@/files/json'),
+        ];
+    }
+
+    /** @return list<string> "kind state", of all states of which the demo has no record */
+    public function missingStates(): array
+    {
+        $missing = [];
+        foreach ([
+            'report' => ReportState::cases(), 'request' => RequestState::cases(), 'order' => OrderState::cases(), 'revision' => RevisionStatus::cases(), 'question' => QuestionState::cases(), 'form' => FormState::cases(),
+        ] as $kind => $states) {
+            foreach (array_diff(array_column($states, 'value'), $this->states($kind)) as $state) {
+                $missing[] = "{$kind} {$state}";
+            }
+        }
+        // What is on its way to planning, or being read, is so for seconds only.
+        foreach (['hand-over' => ['taken', 'partly_refused', 'refused', 'unanswered'], 'import' => Import::ENDED] as $kind => $states) {
+            foreach (array_diff($states, $this->states($kind)) as $state) {
+                $missing[] = "{$kind} {$state}";
+            }
+        }
+
+        return $missing;
+    }
+
+    /** @return list<string> */
+    private function states(string $kind): array
+    {
+        [$table, , $state] = self::table($kind);
+
+        return array_map(strval(...), DB::table($table)->distinct()->pluck($state)->all());
+    }
+
+    /** @return list<string> */
+    private function all(string $kind): array
+    {
+        [$table, $name, , $where] = self::table($kind);
+
+        return $this->kept[$kind] ??= array_map(static fn (\stdClass $row): string => (string) $row->name, DB::select("SELECT {$name} AS name FROM {$table} t {$where} ORDER BY 1"));
+    }
+
+    /** @return list<string> */
+    private function oneOfEachState(string $kind): array
+    {
+        [$table, $name, $state, $where] = self::table($kind);
+
+        return $this->kept["one {$kind}"] ??= array_map(static fn (\stdClass $row): string => (string) $row->name, DB::select("SELECT min({$name}) AS name FROM {$table} t {$where} GROUP BY {$state} ORDER BY 1"));
+    }
+
+    /** @return array{string, string, string, string} table, what names a record, its state, what else has to hold */
+    private static function table(string $kind): array
+    {
+        $revised = "JOIN change_orders o ON o.id = t.order_id JOIN items i ON i.id = t.item_id WHERE t.outcome = 'revise'";
+
+        return match ($kind) {
+            'item' => ['items', 't.number', "(t.kind, t.sold, EXISTS (SELECT 1 FROM revisions r WHERE r.item_id = t.id AND r.status = 'released'))", ''],
+            'category' => ['categories', 't.code', 'code', ''],
+            'file' => ['item_files', 't.id::text', 'role', ''],
+            'revision' => ['revisions', 't.id::text', 'status', ''],
+            'report' => ['problem_reports', 't.number', 'state', ''],
+            'request' => ['change_requests', 't.number', 'state', ''],
+            'order' => ['change_orders', 't.number', 'state', ''],
+            'revised item' => ['change_order_items', "o.number || ' ' || i.number", 'o.state', $revised],
+            'question' => ['questions', 't.id::text', 'state', ''],
+            'change file' => ['change_files', 't.id::text', 'role', ''],
+            'form template' => ['form_templates', 't.id::text', 'active', ''],
+            'form' => ['handed_forms', 't.number', 'state', ''],
+            'hand-over' => ['handovers', 't.name', 'state', ''],
+            'import' => ['imports', 't.id::text', 'state', ''],
+            'refused import' => ['imports', 't.id::text', 'state', "WHERE t.state = 'refused'"],
+            default => throw new \InvalidArgumentException($kind),
+        };
+    }
+}
