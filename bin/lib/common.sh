@@ -28,12 +28,16 @@ as_root() {
     if [ "$(id -u)" = 0 ]; then "$@"; elif command -v sudo >/dev/null; then sudo -n "$@"; else return 1; fi
 }
 
-# free_port FIRST: the first port from FIRST on that nothing listens on.
+# free_port FIRST: the first port from FIRST on that can be bound. Nobody listens on one that was let go a moment ago, and
+# still it may be held: so it is tried, not asked.
 free_port() {
     local port=$1
-    while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do port=$((port + 1)); done
+    until php -r 'exit(@stream_socket_server("tcp://127.0.0.1:{$argv[1]}") ? 0 : 1);' "$port"; do port=$((port + 1)); done
     echo "$port"
 }
+
+# taken LOG: whether a server ended because somebody else was quicker to bind its port.
+taken() { grep -qiE 'address already in use|could not bind|bind\(\) to' "$1" 2>/dev/null; }
 
 # wait_for SECONDS WHAT COMMAND...: until the command succeeds.
 wait_for() {
@@ -46,4 +50,4 @@ wait_for() {
     die "$what did not start within $seconds seconds. Look into var/log/."
 }
 
-answers() { curl -fsS -o /dev/null --max-time 5 "$1"; }
+answers() { curl -fsS -o /dev/null --max-time 5 "$1" 2>/dev/null; }

@@ -29,6 +29,7 @@ pg_place() {
 # pg_start NAME: starts the cluster and sets PGPORT and PGPASSWORD; makes it first when there is none.
 pg_start() {
     local place
+    mkdir -p "$var/log"
     [ -n "$pg_bin" ] || pg_bin=$(ls -d /usr/lib/postgresql/*/bin | sort -V | tail -n 1)
     place=$(pg_place "$1")
     if [ ! -f "$var/$1.secret" ]; then
@@ -46,8 +47,16 @@ pg_start() {
     # A cluster that an earlier run left behind is stopped, so that there is one owner.
     as_postgres "$pg_bin/pg_ctl" -D "$place/data" status >/dev/null 2>&1 && pg_stop "$1"
     PGPORT=$(free_port "${2:-15432}")
-    quietly "$1-postgres" as_postgres "$pg_bin/pg_ctl" -D "$place/data" -l "$place/log" -w -t 60 \
-        -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=256MB ${3:-}" start
+    local try
+    for try in $(seq 20); do
+        : >"$place/log" 2>/dev/null || true
+        if as_postgres "$pg_bin/pg_ctl" -D "$place/data" -l "$place/log" -w -t 60 \
+            -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=256MB ${3:-}" start >"$var/log/$1-postgres.log" 2>&1; then
+            break
+        fi
+        taken "$place/log" && [ "$try" -lt 20 ] || { tail -n 20 "$place/log" >&2; die "PostgreSQL does not start; its log is $place/log."; }
+        PGPORT=$(free_port $((PGPORT + 1)))
+    done
     export PGPORT PGPASSWORD PGHOST=127.0.0.1 PGUSER=orthotaxis
 }
 

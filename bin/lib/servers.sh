@@ -36,17 +36,41 @@ write_servers() {
         -e "s#@GROUP_LINE@#${user:+group = $user}#" bin/lib/php-fpm.conf >"$dir/php-fpm.conf"
 }
 
+# start_web DIR: serves at $port, or at the next one when that is taken meanwhile.
 start_web() {
     export DB_PERSISTENT=true
-    quietly optimize php artisan optimize --except=views
-    local dir=$1 port=$2
-    write_servers "$dir" "$port"
-    local root_flag=
+    local dir=$1 root_flag= try
     [ "$(id -u)" = 0 ] && root_flag=-R
-    start_child php-fpm php-fpm8.2 -F $root_flag -y "$dir/php-fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=512 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=16000 -d apc.enabled=1
-    wait_for 20 "php-fpm" test -S "$socket"
-    start_child nginx nginx -c "$dir/nginx.conf" -g 'daemon off;'
-    wait_for 20 "nginx" answers "http://127.0.0.1:$port/up"
+    for try in $(seq 10); do
+        quietly optimize php artisan optimize --except=views
+        write_servers "$dir" "$port"
+        start_child php-fpm php-fpm8.2 -F $root_flag -y "$dir/php-fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=512 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=16000 -d apc.enabled=1
+        wait_for 20 "php-fpm" test -S "$socket"
+        start_child nginx nginx -c "$dir/nginx.conf" -g 'daemon off;'
+        comes_up "http://127.0.0.1:$port/up" && return
+        taken "$var/log/nginx.log" || taken "$dir/nginx-error.log" || break
+        drop_child && drop_child
+        port=$(free_port $((port + 1)))
+        export APP_URL="http://127.0.0.1:$port"
+    done
+    die "nginx did not start. Look into var/log/."
+}
+
+# comes_up ADDRESS: until the child started last answers there; fails at once when that has ended.
+comes_up() {
+    for _ in $(seq 200); do
+        answers "$1" && return 0
+        kill -0 -- "-${children[-1]}" 2>/dev/null || return 1
+        sleep 0.1
+    done
+    return 1
+}
+
+# drop_child: ends the child started last.
+drop_child() {
+    kill -TERM -- "-${children[-1]}" 2>/dev/null
+    unset 'children[-1]'
+    return 0
 }
 
 # A worker ends by itself every hour, or when it fails, and is started again.
@@ -54,8 +78,16 @@ start_worker() { start_child queue bash -c 'while :; do php artisan queue:work -
 
 start_scheduler() { start_child scheduler php artisan schedule:work; }
 
-# start_planning PORT: the simulated planning system.
+# start_planning: the simulated planning system at $planning, or at the next port when that is taken meanwhile.
 start_planning() {
-    start_child planning env PHP_CLI_SERVER_WORKERS=4 php -S "127.0.0.1:$1" stand-ins/planning/index.php
-    wait_for 20 "The planning stand-in" answers "http://127.0.0.1:$1/up"
+    local try
+    for try in $(seq 10); do
+        start_child planning env PHP_CLI_SERVER_WORKERS=4 php -S "127.0.0.1:$planning" stand-ins/planning/index.php
+        comes_up "http://127.0.0.1:$planning/up" && return
+        taken "$var/log/planning.log" || break
+        drop_child
+        planning=$(free_port $((planning + 1)))
+        export PLANNING_URL="http://127.0.0.1:$planning"
+    done
+    die "The planning stand-in did not start. Look into var/log/."
 }

@@ -67,6 +67,26 @@ final class Records
         ];
     }
 
+    /**
+     * @param  string  $kind  of record, or others
+     * @return list<string> paths of the pages in the browser, of one record of the kind in each state
+     */
+    public function pages(string $kind): array
+    {
+        $of = fn (string ...$paths): array => array_merge(...array_map(
+            static fn (string $record): array => array_map(static fn (string $path): string => str_replace(['@order', '@item', '@'], [...explode(' ', $record), $record], $path), $paths), $this->oneOfEachState($kind),
+        ));
+
+        return match ($kind) {
+            'item' => [...$of('/items/@', '/items/@?view=summed', '/items/@?view=used'), '/items/800-0041/sheet', '/items/820-0001/sheet', '/items/800-0011/mark-up'],
+            'report' => $of('/reports/@'),
+            'request' => $of('/changes/@', '/changes/@/decision', '/changes/@/forms', '/changes/@/money', '/changes/@/reach', '/changes/@/reach?as=picture', '/changes/@/cut-in'),
+            'order' => $of('/changes/@', '/orders/@/review'),
+            'revised item' => $of('/orders/@order/revise/@item'),
+            default => ['/', '/register?show=all', '/register?sort=-priority', '/items', '/items?words=zzzz', '/items/new', '/import', '/reports?show=all', '/reports/new', '/requests/new', '/meeting', '/compare', '/compare?left=210-0100&right=210-0101', '/no-such-page'],
+        };
+    }
+
     /** @return list<string> "kind state", of all states of which the demo has no record */
     public function missingStates(): array
     {

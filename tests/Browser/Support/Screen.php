@@ -43,6 +43,16 @@ final readonly class Screen
         return $this;
     }
 
+    /** As a person, who signs in only where somebody else is. */
+    public function as(string $login, string $path = '/'): self
+    {
+        $this->visit($path);
+        $me = $this->driver->executeAsyncScript("const done = arguments[arguments.length - 1];
+            fetch('/api/session', {headers: {Accept: 'application/json'}}).then((answer) => answer.ok ? answer.json() : {}).then((me) => done(me.login ?? null), () => done(null));");
+
+        return $me === $login ? $this : $this->signIn($login, $path);
+    }
+
     /** Ends the session on the server too: an answer still on its way would bring the cookie back. */
     public function signOut(): self
     {
