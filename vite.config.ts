@@ -1,10 +1,25 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
+import { constants } from 'node:zlib';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-  plugins: [laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'] }), react(), tailwindcss()],
+  plugins: [
+    laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'] }),
+    react(),
+    tailwindcss(),
+    // Compressed once, as well as can be; nginx serves what the browser takes.
+    compression({
+      include: /\.(js|mjs|css|svg)$/,
+      threshold: 512,
+      algorithms: [
+        defineAlgorithm('gzip', { level: 9 }),
+        defineAlgorithm('brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }),
+      ],
+    }),
+  ],
   resolve: { alias: { '@': '/resources/js' } },
   build: { chunkSizeWarningLimit: 600 },
 });

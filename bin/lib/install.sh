@@ -45,7 +45,7 @@ stamp() {
 
 install_base() {
     need_packages php8.2-cli php8.2-fpm php8.2-pgsql php8.2-gd php8.2-zip php8.2-bcmath php8.2-curl php8.2-apcu php8.2-mbstring \
-        php8.2-xml php8.2-intl nginx-light postgresql composer unzip curl ca-certificates procps git
+        php8.2-xml php8.2-intl nginx-light libnginx-mod-http-brotli-static postgresql composer unzip curl ca-certificates procps git
     need_node
     if [ ! -f vendor/autoload.php ] || ! unchanged composer composer.json; then
         say "Installing PHP packages"

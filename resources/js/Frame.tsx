@@ -1,13 +1,16 @@
 import { useIsFetching, useIsMutating } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { Outlet } from 'react-router';
+import { lazy, Suspense, useEffect } from 'react';
+import { signInAgain } from './lib/signInAgain';
 import { newerVersion } from './lib/newerVersion';
 import { SessionGate } from './lib/session';
 import { useFocusKept } from './lib/useFocusKept';
 import { useNewPage } from './lib/useNewPage';
 import { Masthead } from './Masthead';
 import { SignIn } from './people/SignIn';
-import { SignInAgain } from './people/SignInAgain';
+
+const SignInAgain = lazy(async () => ({ default: (await import('./people/SignInAgain')).SignInAgain }));
 
 /** What stands around every page. */
 export function Frame() {
@@ -25,9 +28,21 @@ export function Frame() {
       <div id="page" tabIndex={-1} className="outline-none">
         <Outlet />
       </div>
-      <SignInAgain />
+      <SessionEnded />
     </SessionGate>
   );
+}
+
+/** Stands ready to ask who was signed in to sign in again, over the page. */
+function SessionEnded() {
+  const waiting = signInAgain.useWaiting();
+  useEffect(() => {
+    signInAgain.watched = true;
+    return () => {
+      signInAgain.watched = false;
+    };
+  }, []);
+  return <Suspense>{waiting && <SignInAgain />}</Suspense>;
 }
 
 /** Says that the server serves a newer version; when to take it is the person's to say. */

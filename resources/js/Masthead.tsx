@@ -1,12 +1,13 @@
 import clsx from 'clsx';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { setTheme, theme } from './lib/theme';
 import { useMay } from './lib/session';
 import { useShortcut } from './lib/useShortcut';
-import { Palette } from './Palette';
 import { PersonMenu } from './people/PersonMenu';
-import { Shortcuts } from './Shortcuts';
+
+const Palette = lazy(async () => ({ default: (await import('./Palette')).Palette }));
+const Shortcuts = lazy(async () => ({ default: (await import('./Shortcuts')).Shortcuts }));
 
 const places = [
   { to: '/', label: 'Desk' },
@@ -20,6 +21,11 @@ const places = [
 export function Masthead() {
   const [finding, setFinding] = useState(false);
   const [help, setHelp] = useState(false);
+  // Loaded when they are opened for the first time.
+  const [wasFinding, setWasFinding] = useState(false);
+  const [wasHelp, setWasHelp] = useState(false);
+  if (finding && !wasFinding) setWasFinding(true);
+  if (help && !wasHelp) setWasHelp(true);
   const [dark, setDark] = useState(theme() === 'dark');
   const navigate = useNavigate();
   const mayRaise = useMay('raise_request');
@@ -83,8 +89,10 @@ export function Masthead() {
         <PersonMenu onShortcuts={() => setHelp(true)} />
       </div>
       <div aria-hidden="true" className="scale-x h-2 bg-paper" />
-      <Palette open={finding} onClose={() => setFinding(false)} />
-      <Shortcuts open={help} onClose={() => setHelp(false)} />
+      <Suspense>
+        {wasFinding && <Palette open={finding} onClose={() => setFinding(false)} />}
+        {wasHelp && <Shortcuts open={help} onClose={() => setHelp(false)} />}
+      </Suspense>
     </header>
   );
 }

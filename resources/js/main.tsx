@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-router';
@@ -6,10 +6,13 @@ import { Frame } from './Frame';
 import { ApiProblem } from './lib/api';
 import { PageError } from './PageError';
 import { setTheme, theme } from './lib/theme';
+import { focusFirstError } from './lib/useFocusKept';
 
 setTheme(theme());
 
 const client = new QueryClient({
+  // An act was refused: the person goes on at the first field that is wrong.
+  mutationCache: new MutationCache({ onError: focusFirstError }),
   defaultOptions: {
     queries: {
       staleTime: 5_000,

@@ -1,5 +1,4 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
 import { useMe } from '../lib/session';
 import { signInAgain } from '../lib/signInAgain';
 import { Dialog } from '../ui/Dialog';
@@ -9,15 +8,8 @@ import { SignInForm } from './SignInForm';
 export function SignInAgain() {
   const me = useMe();
   const client = useQueryClient();
-  const waiting = signInAgain.useWaiting();
-  useEffect(() => {
-    signInAgain.watched = true;
-    return () => {
-      signInAgain.watched = false;
-    };
-  }, []);
   return (
-    <Dialog open={waiting} onClose={() => signInAgain.settle(false)} title="Sign in again">
+    <Dialog open onClose={() => signInAgain.settle(false)} title="Sign in again">
       <p className="mb-3 text-soft">
         Your session has ended. The page and what you typed are still here; it goes on where it stopped.
       </p>

@@ -1,5 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useIsFetching, useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { amount, quantity, today } from '../lib/format';
@@ -56,6 +57,10 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   useEffect(() => remember(`/items/${item.number}`, `${item.number} ${item.title}`), [item.number, item.title]);
   // The ruler marks the lines of any time, also those that do not hold on the day shown.
   const marks = useQuery(queries.tree(item.number, { on, ...picture, levels: '1', time: 'any' }));
+
+  const reading = useIsFetching({ queryKey: ['items'] });
+  const [ready, setReady] = useState(false);
+  if (!ready && reading === 0 && (marks.data !== undefined || marks.isError)) setReady(true);
 
   return (
     <Page
@@ -155,13 +160,14 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             />
           )}
         </section>
-        <div className="grid content-start gap-6 lg:grid-cols-2 2xl:grid-cols-1">
+        {/* What stands below appears when all of it is there: nothing jumps under the eyes, or under the pointer. */}
+        <div className={clsx('grid content-start gap-6 lg:grid-cols-2 2xl:grid-cols-1', !ready && 'hidden')}>
           <WhereUsed number={item.number} on={on} picture={picture} />
           <Documents item={item} />
           <OlderUses number={item.number} />
           <NamingChanges changes={page.changes} />
         </div>
-        <div className="2xl:col-span-2">
+        <div className={clsx('2xl:col-span-2', !ready && 'hidden')}>
           <History revisions={page.revisions} />
         </div>
       </div>

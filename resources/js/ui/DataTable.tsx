@@ -62,7 +62,8 @@ export function DataTable<Row>(props: Props<Row>) {
   const [anchor, setAnchor] = useState(active);
   const body = useRef<HTMLTableSectionElement>(null);
   const frame = useRef(0);
-  const windowed = rows.length > FEW;
+  // A list that grows by pages looks the same before and after the next one.
+  const windowed = rows.length > FEW || paged !== undefined;
   const { scroller, first, end, show, restore } = useWindow(rows.length, ROW);
   const [from, to] = windowed ? [first, end] : [0, rows.length];
   const current = Math.min(active, rows.length - 1);
@@ -281,7 +282,7 @@ export function DataTable<Row>(props: Props<Row>) {
                           'px-2 py-1',
                           column.numeric && 'text-right',
                           (windowed || size !== undefined) && 'truncate',
-                          windowed && size === undefined && 'max-w-96',
+                          windowed && size === undefined && 'max-w-[34rem]',
                           inBlock(at, column.id) && 'bg-accent-soft',
                           column.className,
                         )}

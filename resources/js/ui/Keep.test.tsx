@@ -16,18 +16,18 @@ async function keep(rows: { id: number; address: string; name: string }[] = []) 
 describe('keeping a page', () => {
   it('keeps it with all that its address says, under a name that is offered', async () => {
     const user = await keep();
-    await user.click(screen.getByRole('button', { name: 'Keep this page' }));
-    const name = await screen.findByLabelText<HTMLInputElement>('Keep this page as');
+    await user.click(screen.getByRole('button', { name: 'Save this view' }));
+    const name = await screen.findByLabelText<HTMLInputElement>('Save view as');
     expect(name.value).toBe('Items');
     await user.clear(name);
     server.on('POST /api/favourites', new Refused(422, 'No.', { name: ['Give it a name.'] }));
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByText(/Give it a name/)).toBeTruthy();
     await user.type(name, 'Pumps');
     const kept = [{ id: 3, address: AT, name: 'Pumps' }];
     server.on('POST /api/favourites', kept).on('GET /api/favourites', kept);
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
-    expect(await screen.findByRole('button', { name: 'Kept as Pumps' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByRole('button', { name: 'Saved as Pumps' })).toBeTruthy();
     expect(server.asked('POST /api/favourites')[1]?.body).toEqual({ address: AT, name: 'Pumps' });
   });
 
@@ -36,11 +36,11 @@ describe('keeping a page', () => {
       { id: 2, address: '/items', name: 'All' },
       { id: 3, address: AT, name: 'Pumps' },
     ]);
-    await user.click(await screen.findByRole('button', { name: 'Kept as Pumps' }));
-    expect((await screen.findByLabelText<HTMLInputElement>('Keep this page as')).value).toBe('Pumps');
+    await user.click(await screen.findByRole('button', { name: 'Saved as Pumps' }));
+    expect((await screen.findByLabelText<HTMLInputElement>('Save view as')).value).toBe('Pumps');
     expect(screen.getByRole('button', { name: 'Rename' })).toBeTruthy();
     server.on('DELETE /api/favourites/3', []);
-    await user.click(screen.getByRole('button', { name: 'Keep no longer' }));
-    expect(await screen.findByRole('button', { name: 'Keep this page' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Remove from saved views' }));
+    expect(await screen.findByRole('button', { name: 'Save this view' })).toBeTruthy();
   });
 });

@@ -1,0 +1,1 @@
+export const columnButton = 'target text-accent underline-offset-3 hover:underline';
