@@ -13,6 +13,7 @@ return [
             'database' => env('DB_DATABASE', 'orthotaxis'),
             'username' => env('DB_USERNAME', 'orthotaxis'),
             'password' => env('DB_PASSWORD', ''),
+            'timezone' => env('ORTHOTAXIS_TIME_ZONE', 'UTC'),
             'charset' => 'utf8',
             'prefix' => '',
             'prefix_indexes' => true,

@@ -7,22 +7,22 @@ use Facebook\WebDriver\WebDriverKeys;
 
 it('plans the day to cut in: drags it by keys, turns a lever, holds one plan beside another, and reads all as a table', function (): void {
     $this->screen->signIn('tomas.lind', '/changes/ECR-00094/cut-in')->see('Name an old part and the new one in its place')->settled();
-    $this->screen->pick('Old part', '200-0040')->pick('New part', '200-0041')->see('Least cost')->see('Together')->settled();
+    $this->screen->pick('Old part', '200-0040')->pick('New part', '200-0041')->see('Least cost')->see('Total')->settled();
     $day = fn (): int => (int) $this->screen->find('//*[@role="slider"]')?->getAttribute('aria-valuenow');
     $before = $day();
     $this->screen->driver->executeScript('document.querySelector("[role=slider]").focus()');
     $this->screen->keys(WebDriverKeys::ARROW_LEFT, WebDriverKeys::ARROW_LEFT, WebDriverKeys::PAGE_DOWN);
     $this->screen->until('thirty days earlier', fn (): bool => $day() === $before - 30);
     $this->screen->keys(WebDriverKeys::HOME)->see('is cancelled')->see('comes, cannot be cancelled');
-    $this->screen->press('What is left of the old')->see('On the shelf today')->press('What is left of the old');
-    $this->screen->press('Hold to compare')->type('Days to release', '200')->see('held');
+    $this->screen->press('Leftover of the old part')->see('On the shelf today')->press('Leftover of the old part');
+    $this->screen->press('Compare with other days')->type('Days until release', '200')->see('held');
     $this->screen->until('another earliest day', fn (): bool => str_contains($this->screen->text(), 'Earliest 1') || preg_match('/Earliest \d+ \w+ 2027/', $this->screen->text()) === 1);
     // What is kept for service is nobody's to use: the old part runs out sooner.
     $runOut = fn (): string => (string) preg_replace('/^.*Run-out (\d+ \w+ \d+).*$/s', '$1', $this->screen->text());
     $without = strtotime($runOut());
-    $this->screen->type('Keep for service', '60');
+    $this->screen->type('Keep for service (quantity)', '60');
     $this->screen->until('an earlier run-out', fn (): bool => strtotime($runOut()) < $without);
-    $this->screen->press('Ask planning anew')->see('What planning told by')->settled();
-    $this->screen->press('As a table')->see('New against old')->see('Orders touched');
+    $this->screen->press('Refresh from planning')->see('What planning told by')->settled();
+    $this->screen->press('Table')->see('New vs old')->see('Orders affected');
     expect(count($this->screen->driver->findElements(WebDriverBy::cssSelector('table[aria-label="What each day costs"] tbody tr'))))->toBe(365);
 });

@@ -26,7 +26,7 @@ it('lands on the Desk: what needs the coordinator, critical first', function ():
 it('shows a structure, its status, and where it is used up to what is sold', function (): void {
     $this->screen->signIn('clara.fenn', '/items')->type('Number or words of the title', 'pump head');
     $this->screen->press('200-0010')->see('Engineering structure')->see('Pump tube, silicone, wall 1.6 mm')->see('0.5')
-        ->see('Where it is used')->see('Heron Cold river sampler')->see('through 210-0101')->see('sold');
+        ->see('Where used')->see('Heron Cold river sampler')->see('through 210-0101')->see('sold');
     // By keyboard into the tree: the rotor assembly opens in place.
     $this->screen->click('//tr[@aria-level][.//a[normalize-space()="200-0020"]]/td[3]');
     $this->screen->driver->executeScript('document.querySelector("tr[aria-expanded]").focus()');
@@ -34,11 +34,11 @@ it('shows a structure, its status, and where it is used up to what is sold', fun
 });
 
 it('raises a change request from the item, and says beside the field what is missing', function (): void {
-    $this->screen->press('Raise a change request')->see('200-0010')->press('Raise the request');
+    $this->screen->press('Raise a change request')->see('200-0010')->press('Create request');
     $this->screen->see('Say in a line what is to change.')->see('Describe what is wrong or wanted.')->see('Choose where this comes from.');
     $this->screen->type('Title', 'Clamps slip off the tube in the cold')->type('Description', 'Seen on four samplers after frost.');
     $this->screen->choose('Reason', 'Defect')->choose('Source', 'Field')->choose('Site', 'Weir')->choose('Priority', 'Critical');
-    $this->screen->pick('Add an affected item', '200-0042')->see('200-0042')->press('Raise the request')->see('Record the finding.');
+    $this->screen->pick('Add an affected item', '200-0042')->see('200-0042')->press('Create request')->see('Record the finding.');
     Walk::$request = Walk::number($this->screen->driver->getCurrentURL());
     expect(Walk::$request)->toStartWith('ECR-');
 });
@@ -46,7 +46,7 @@ it('raises a change request from the item, and says beside the field what is mis
 it('shows reach and exposure from planning, and records finding and decision', function (): void {
     $this->screen->signIn('mira.okafor')->press(Walk::$request)->see('Clamps slip off the tube')->see('Exposure')->see('Stock')->see('Work orders');
     $this->screen->press($this->screen->find('//button[contains(., "lots and documents")]')?->getText() ?? '')->see('Revision named');
-    $this->screen->type('Finding', 'Four clamps in place of two hold. No new tool.')->press('Record the finding')->see('Approve it, reject it or send it back.');
+    $this->screen->type('Finding', 'Four clamps in place of two hold. No new tool.')->press('Save finding')->see('Approve it, reject it or send it back.');
     $this->screen->press('Approve')->see('Give the reason for the decision.');
     $this->screen->type('Reason for the decision', 'Cheap, and the field waits for it.')->press('Approve')->see('Turn it into an order.');
 });
@@ -55,8 +55,8 @@ it('turns the request into an order without typing anything again, and plans it'
     $this->screen->press('Turn into an order')->see('Name the person who edits.');
     Walk::$order = Walk::number($this->screen->driver->getCurrentURL());
     expect(Walk::$order)->toStartWith('ECO-');
-    $this->screen->see('Clamps slip off the tube')->see(Walk::$request)->see('Gets a new revision');
-    $this->screen->type('Effective from', date('Y-m-d', strtotime('+40 days')))->choose('Who edits', 'Jonas Weir')->choose('Who signs', 'Helen Marsh')->press('Save');
+    $this->screen->see('Clamps slip off the tube')->see(Walk::$request)->see('New revision');
+    $this->screen->type('Effective from', date('Y-m-d', strtotime('+40 days')))->choose('Editor', 'Jonas Weir')->choose('Signer', 'Helen Marsh')->press('Save');
     $this->screen->choose('Existing stock of 200-0010', 'Use up')->see('Use up')->choose('Existing stock of 200-0042', 'Hold')->see('Hold');
     $this->screen->press('Open for revision')->see('nothing is changed yet')->see('Jonas Weir edits.');
 });
@@ -104,20 +104,20 @@ it('sends the order to review, where everything is held still', function (): voi
 
 it('is sent back with a reason, put right, and signed by another person with their password', function (): void {
     $page = '/orders/'.Walk::$order.'/review';
-    $this->screen->signIn('helen.marsh')->see('Read and sign')->visit($page)->see('wall 2.4 mm')->see('Exposure')->see('Where it is used')->see('Cost of a product');
-    $this->screen->type('Reason, and what is to be done', 'Say on the line how the clamps sit.')->press('Send it back')->see('sent it back: Say on the line');
+    $this->screen->signIn('helen.marsh')->see('Read and sign')->visit($page)->see('wall 2.4 mm')->see('Exposure')->see('Where used')->see('Cost of a product');
+    $this->screen->type('Reason, and what is to be done', 'Say on the line how the clamps sit.')->press('Send back')->see('sent it back: Say on the line');
 
     $this->screen->signIn('jonas.weir', '/orders/'.Walk::$order.'/revise/200-0010')->see('Undo');
     $this->screen->open("//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '200-0042')]]/td[7]", 'Notes of line 60')
         ->type('Notes of line 60', 'two each side')->keys(WebDriverKeys::ENTER)->see('two each side');
     $this->screen->visit('/changes/'.Walk::$order)->press('Send to review')->see('Helen Marsh signs');
 
-    $this->screen->signIn('helen.marsh', $page)->see('two each side')->type('Your password', 'wrong')->press('Sign what is on this page')->see('This is not your password.');
-    $this->screen->type('Your password', 'quillback')->press('Sign what is on this page')->see('A coordinator releases it.');
+    $this->screen->signIn('helen.marsh', $page)->see('two each side')->type('Your password', 'wrong')->press('Sign this page')->see('This is not your password.');
+    $this->screen->type('Your password', 'quillback')->press('Sign this page')->see('A coordinator releases it.');
 });
 
 it('releases in one stroke, and planning takes it line by line', function (): void {
-    $this->screen->signIn('mira.okafor', '/changes/'.Walk::$order)->see('In one stroke')->press('Release')->press('Release for good');
+    $this->screen->signIn('mira.okafor', '/changes/'.Walk::$order)->see('On release')->press('Release')->press('Release (cannot be undone)');
     $this->screen->see('■ taken')->see('taken')->see('XML');
     $this->screen->dontSee('▲ refused')->press('Send again')->see('■ taken');
     // Sent twice, applied once.

@@ -34,11 +34,11 @@ it('is walked by keyboard: opens, closes, goes to the parent, extends a block, o
 });
 
 it('opens to a level, finds words in what is open, and sums up', function (): void {
-    $this->screen->signIn('jonas.weir', '/items/200-0001')->choose('How deep', 'All levels')->see('Roller set')->see('Extended');
+    $this->screen->signIn('jonas.weir', '/items/200-0001')->choose('Levels', 'All levels')->see('Roller set')->see('Extended');
     expect($this->screen->driver->getCurrentURL())->toContain('levels=30');
-    $this->screen->type('Find in these lines', 'screw')->see('found')->keys(WebDriverKeys::ENTER);
+    $this->screen->type('Find in lines', 'screw')->see('found')->keys(WebDriverKeys::ENTER);
     $this->screen->until('a match that is marked', fn (): bool => str_contains((string) $this->screen->driver->findElement(WebDriverBy::cssSelector('tr[aria-selected=true]'))->getText(), 'Screw'));
-    $this->screen->press('Summed up')->see('Cost of all parts')->see('Longest lead time')->see('In one');
+    $this->screen->press('Flattened')->see('Cost of all parts')->see('Longest lead time')->see('Qty per assembly');
 });
 
 it('moves along the time ruler by keyboard, and shows the structure of that day', function (): void {
@@ -74,23 +74,23 @@ it('draws every line for the printer, not only those in sight', function (): voi
 });
 
 it('refuses a file cell by cell, and takes it over when it is right', function (): void {
-    $this->screen->signIn('mira.okafor', '/import')->see('Files so far');
+    $this->screen->signIn('mira.okafor', '/import')->see('Imports');
     choose($this->screen, "number,title,kind,category,unit\n999-0001,Test bracket,assembly,pump,pc\n999-0002,Test plate,thing,pump,pc\n", 'bad.csv');
-    $this->screen->press('Check and take over')->see('refused, nothing was saved')->see('kind')->see('Use one of assembly');
+    $this->screen->press('Check and import')->see('refused, nothing was saved')->see('kind')->see('Use one of assembly');
     $this->screen->visit('/items/999-0001')->see('There is nothing of this number here.');
     $this->screen->visit('/import')->see('bad.csv');
     choose($this->screen, "number,title,kind,category,unit,revision\n999-0001,Test bracket,assembly,pump,pc,\n999-0002,Test plate,part,pump,pc,A\n", 'good.csv');
-    $this->screen->press('Check and take over')->see('2 items, 1 of them released');
-    $this->screen->choose('What the file brings', 'Structures');
+    $this->screen->press('Check and import')->see('2 items, 1 of them released');
+    $this->screen->choose('Content', 'Structures');
     choose($this->screen, "parent,find,component,quantity,unit\n999-0001,10,999-0002,4,pc\n", 'lines.csv');
-    $this->screen->press('Check and take over')->see('1 structures with 1 lines');
-    $this->screen->visit('/items/999-0001')->see('Test plate')->see('Where it is used');
+    $this->screen->press('Check and import')->see('1 structures with 1 lines');
+    $this->screen->visit('/items/999-0001')->see('Test plate')->see('Where used');
 });
 
 it('makes a new item, numbered by the rule of its category', function (): void {
     $this->screen->signIn('jonas.weir', '/items/new')->choose('Kind', 'Part')->choose('Category', 'Pump')->see('200-');
-    $this->screen->press('Make the item')->see('Give it a title.');
-    $this->screen->type('Title', 'Tube guide, short')->press('Make the item')->see('has no released revision yet');
+    $this->screen->press('Create item')->see('Give it a title.');
+    $this->screen->type('Title', 'Tube guide, short')->press('Create item')->see('has no released revision yet');
     expect($this->screen->text())->toContain('Tube guide, short')->toContain('200-');
 });
 
@@ -100,7 +100,7 @@ it('finds an item in spite of an error of typing, and by what it is used in', fu
 });
 
 it('reads a sheet back under an order, and says which cell is wrong', function (): void {
-    $this->screen->signIn('edda.roth', '/orders/ECO-00086/revise/300-0010')->see('Read a sheet back');
+    $this->screen->signIn('edda.roth', '/orders/ECO-00086/revise/300-0010')->see('Import edited sheet');
     choose($this->screen, "parent,find,component,quantity,unit\n300-0010,10,300-0011,many,pc\n", 'sheet.csv');
     $this->screen->see('nothing of it is saved')->see('Row 2, quantity');
 });

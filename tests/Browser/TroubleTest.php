@@ -14,7 +14,7 @@ afterEach(fn () => planningBehaves('normal'));
 
 it('works on when planning is down, slow or talks nonsense, and says so', function (string $mode, string $said): void {
     planningBehaves($mode);
-    $this->screen->signIn('mira.okafor', '/changes/ECR-00096')->see('Where it is used')->see($said);
+    $this->screen->signIn('mira.okafor', '/changes/ECR-00096')->see('Where used')->see($said);
     planningBehaves('normal');
     $this->screen->press('Ask again')->see('Purchase orders')->dontSee($said);
 })->with([['down', 'Planning answered with an error (503).'], ['nonsense', 'Planning answered something that is not JSON.'], ['slow', 'Planning does not answer.']]);

@@ -20,17 +20,17 @@ foreach ([
     ['comparison', 'mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same', '', 'light'],
     ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
     ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
-    ['report', 'mira.okafor', '/reports/PR-00003', 'Likely the same', '', 'light'],
-    ['mark-up', 'clara.fenn', '/items/800-0011/mark-up?for=PR-00009', 'Keep the mark-up', '', 'light'],
+    ['report', 'mira.okafor', '/reports/PR-00003', 'Likely duplicates', '', 'light'],
+    ['mark-up', 'clara.fenn', '/items/800-0011/mark-up?for=PR-00009', 'Save mark-up', '', 'light'],
     ['reach', 'mira.okafor', '/changes/ECR-00096/reach?as=picture', 'Pointing at one', '', 'light'],
-    ['forms', 'mira.okafor', '/changes/ECR-00096/forms', 'Hand one out', '', 'light'],
-    ['money', 'mira.okafor', '/changes/ECR-00096/money', 'What is assumed', '', 'dark'],
+    ['forms', 'mira.okafor', '/changes/ECR-00096/forms', 'Issue a form', '', 'light'],
+    ['money', 'mira.okafor', '/changes/ECR-00096/money', 'Assumptions', '', 'dark'],
     ['decision', 'mira.okafor', '/changes/ECR-00096/decision', 'Exposure', '', 'light'],
-    ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Together', '', 'light'],
+    ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Total', '', 'light'],
     ['revise', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'light'],
-    ['review', 'helen.marsh', '/orders/ECO-00084/review', 'Sign what is on this page', '', 'light'],
-    ['dossier-release', 'mira.okafor', '/changes/ECO-00083', 'In one stroke', 'release', 'light'],
-    ['hand-over', 'mira.okafor', '/changes/ECO-00082', 'Planning says', 'follow_through', 'light'],
+    ['review', 'helen.marsh', '/orders/ECO-00084/review', 'Sign this page', '', 'light'],
+    ['dossier-release', 'mira.okafor', '/changes/ECO-00083', 'On release', 'release', 'light'],
+    ['hand-over', 'mira.okafor', '/changes/ECO-00082', 'Answer from planning', 'follow_through', 'light'],
     ['revise-dark', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'dark'],
 ] as [$name, $who, $path, $wait, $step, $theme]) {
     $screen->signIn($who);
@@ -40,7 +40,7 @@ foreach ([
         $screen->click('//a[contains(text(), "-B.svg")]')->see('A draft');
     }
     if ($name === 'forms') {
-        $screen->choose('Template', 'Field check')->press('Fill it')->see('Save as a file');
+        $screen->choose('Template', 'Field check')->press('Issue')->see('Save as a file');
         $form = (new FilledForm('', $screen->download((string) $screen->find('//a[@download]')?->getAttribute('href'))))->write([
             'title' => 'Pump tube wears out early in silty rivers (Skell, Ure)', 'seen' => 'Tube torn where the rollers press it; silt in the head.', 'hours' => '190', 'silt' => 'yes',
             'stock' => 'yes', 'item' => '200-0040', 'stock_text' => '14 m', 'visit' => 'yes', 'filled_in_by' => 'Hob Ashe, Ashe Waterworks',
@@ -49,7 +49,7 @@ foreach ([
         $screen->see('Nothing is done yet');
     }
     if ($name === 'mark-up') {
-        $screen->press('Put it in the middle');
+        $screen->press('Place in the middle');
     }
     usleep(700_000);
     if ($step !== '') {

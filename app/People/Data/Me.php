@@ -22,6 +22,7 @@ final readonly class Me
         #[OA\Property] public string $name,
         #[ListOf('string')] public array $roles,
         #[ListOf('string')] public array $abilities,
+        #[OA\Property(ref: Settings::class)] public Settings $settings,
     ) {}
 
     public static function of(Person $person): self
@@ -34,6 +35,7 @@ final readonly class Me
                 static fn (Ability $ability): string => $ability->value,
                 array_filter(Ability::cases(), $person->mayDo(...)),
             )),
+            Settings::ofThisInstallation(),
         );
     }
 }

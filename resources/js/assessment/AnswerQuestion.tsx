@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
+import { currency } from '../lib/settings';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
+import { DecimalInput } from '../ui/DecimalInput';
 import { Field } from '../ui/Field';
-import { Input, TextArea } from '../ui/Input';
+import { TextArea } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { OlderDraft } from '../ui/OlderDraft';
 
@@ -70,19 +72,11 @@ export function AnswerQuestion({ question }: { question: Schemas['QuestionRow'] 
         onTake={(text) => draft.change({ ...draft.older, answer: text })}
         onDrop={draft.clear}
       />
-      <Field label="Costs once" error={error('one_time')}>
-        <Input
-          inputMode="decimal"
-          value={draft.value.one_time}
-          onChange={(event) => draft.change({ one_time: event.target.value })}
-        />
+      <Field label={`One-time cost, ${currency()}`} error={error('one_time')}>
+        <DecimalInput value={draft.value.one_time} onChange={(one_time) => draft.change({ one_time })} />
       </Field>
-      <Field label="Costs a unit" hint="Less than zero saves" error={error('recurring')}>
-        <Input
-          inputMode="decimal"
-          value={draft.value.recurring}
-          onChange={(event) => draft.change({ recurring: event.target.value })}
-        />
+      <Field label={`Recurring cost per unit, ${currency()}`} hint="Negative: a saving" error={error('recurring')}>
+        <DecimalInput value={draft.value.recurring} onChange={(recurring) => draft.change({ recurring })} />
       </Field>
       <div className="flex flex-wrap items-center gap-3 md:col-span-3">
         <Button type="submit" look="main" busy={answer.isPending}>

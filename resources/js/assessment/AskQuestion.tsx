@@ -68,7 +68,7 @@ export function AskQuestion({ request }: { request: Schemas['RequestData'] }) {
         <Field label="Function" error={error('function')}>
           <Select value={by} onChange={setBy} options={functions} />
         </Field>
-        <Field label="Whom" error={error('to')}>
+        <Field label="To" error={error('to')}>
           <Select
             value={to}
             onChange={setTo}
@@ -88,7 +88,7 @@ export function AskQuestion({ request }: { request: Schemas['RequestData'] }) {
             options={topics}
           />
         </Field>
-        <Field label="By the day" error={error('due_on')}>
+        <Field label="Due" error={error('due_on')}>
           <DateInput value={due} onChange={setDue} min={today()} />
         </Field>
       </div>
@@ -101,7 +101,7 @@ export function AskQuestion({ request }: { request: Schemas['RequestData'] }) {
           Ask
         </Button>
         <Button look="quiet" onClick={() => setOpen(false)}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

@@ -55,14 +55,14 @@ describe('questions to specialists', () => {
     await user.click(await screen.findByRole('button', { name: 'Ask a question' }));
     await user.click(screen.getByRole('checkbox', { name: /200-0010/ }));
     await choose(user, 'Function', 'Quality');
-    await choose(user, 'Whom', 'Nils Aarden');
+    await choose(user, 'To', 'Nils Aarden');
     await choose(user, 'What', 'Does a certificate have to follow?');
     expect(screen.getByLabelText<HTMLTextAreaElement>('Question').value).toBe('Does a certificate have to follow?');
     server.on('POST /api/requests/ECR-00096/questions', new Refused(422, 'No.', { due_on: ['Choose a day.'] }));
     await user.click(screen.getByRole('button', { name: 'Ask' }));
     expect(await screen.findByText(/Choose a day/)).toBeTruthy();
     server.on('POST /api/requests/ECR-00096/questions', { grid: [], questions: [question(9)] });
-    await user.type(screen.getByLabelText('By the day'), '2026-12-01');
+    await user.type(screen.getByLabelText('Due'), '2026-12-01');
     await user.click(screen.getByRole('button', { name: 'Ask' }));
     await waitFor(() => expect(screen.queryByRole('form', { name: 'Ask a question' })).toBeNull());
     expect(server.asked('POST /api/requests/ECR-00096/questions')[1]?.body).toEqual({
@@ -92,7 +92,7 @@ describe('questions to specialists', () => {
     const append = vi.spyOn(FormData.prototype, 'append');
     server.on('POST /api/questions/1/answer', { grid: [], questions: [] });
     await user.type(screen.getByLabelText('Your answer'), 'From March.');
-    await user.type(screen.getByLabelText('Costs once'), '1200');
+    await user.type(screen.getByLabelText('One-time cost, EUR'), '1200');
     await user.click(screen.getByRole('button', { name: 'Answer' }));
     await waitFor(() => expect(server.asked('POST /api/questions/1/answer').length).toBe(1));
     expect(append.mock.calls).toEqual([

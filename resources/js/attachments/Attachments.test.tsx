@@ -68,9 +68,9 @@ describe('what is attached to a report or a request', () => {
       file('8', 'theirs.png', { brought_by_login: 'clara.fenn' }),
       file('9', 'F-00001.docx', { role: 'form' }),
     ]);
-    expect(screen.getAllByRole('button', { name: /^Take away/ })).toHaveLength(1);
+    expect(screen.getAllByRole('button', { name: /^Remove file/ })).toHaveLength(1);
     server.on('DELETE /api/change-files/7', new Refused(422, 'It is part of an answer.'));
-    await user.click(screen.getByRole('button', { name: 'Take away mine.png' }));
+    await user.click(screen.getByRole('button', { name: 'Remove file mine.png' }));
     expect(await screen.findByText(/It is part of an answer/)).toBeTruthy();
   });
 

@@ -54,10 +54,10 @@ export function Attachments({ to, files, open }: Props) {
                 <Button
                   look="quiet"
                   className="!h-6"
-                  aria-label={`Take away ${file.name}`}
+                  aria-label={`Remove file ${file.name}`}
                   onClick={() => takeAway.mutate(file.id)}
                 >
-                  Take away
+                  Remove file
                 </Button>
               )}
             </li>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { ApiProblem } from '../lib/api';
 import { units } from '../lib/words';
 import { Button } from '../ui/Button';
+import { DecimalInput } from '../ui/DecimalInput';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ItemPicker } from '../ui/ItemPicker';
@@ -82,11 +83,7 @@ export function AddLine({ redline, edit, onDone }: Props) {
           {error('component') && <p className="mt-0.5 text-sm text-alarm">▸ {error('component')}</p>}
         </div>
         <Field label="Quantity" error={error('quantity')}>
-          <Input
-            value={line.quantity}
-            className="text-right"
-            onChange={(event) => set({ quantity: event.target.value })}
-          />
+          <DecimalInput value={line.quantity} onChange={(quantity) => set({ quantity })} />
         </Field>
         <Field label="Unit" error={error('unit')}>
           <Select value={line.unit as keyof typeof unitNames} onChange={(unit) => set({ unit })} options={unitNames} />
@@ -104,7 +101,7 @@ export function AddLine({ redline, edit, onDone }: Props) {
           checked={line.not_modelled === 'yes'}
           onChange={(event) => set({ not_modelled: event.target.checked ? 'yes' : '' })}
         />
-        Never drawn: it stands in no model and on no drawing
+        Not modelled: in no design model and on no drawing
       </label>
       <label className="flex items-center gap-2">
         <input
@@ -122,7 +119,7 @@ export function AddLine({ redline, edit, onDone }: Props) {
           Add the line
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

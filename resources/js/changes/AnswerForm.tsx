@@ -35,7 +35,7 @@ export function AnswerForm({ request }: { request: Schemas['RequestData'] }) {
       </Field>
       <ProblemNotice problem={answer.error} shown={['answer']} />
       <Button type="submit" look="main" busy={answer.isPending}>
-        Send the answer
+        Send answer
       </Button>
     </form>
   );

@@ -3,7 +3,7 @@ import type { Schemas } from '../lib/api';
 /** Conditions for the next step: each holds, or why not. */
 export function Checks({ checks }: { checks: Schemas['CheckRow'][] }) {
   return (
-    <ul aria-label="What the next step asks for" className="max-w-3xl">
+    <ul aria-label="Required for the next step" className="max-w-3xl">
       {checks.map((check) => (
         <li key={check.name} className="flex gap-2">
           <span aria-hidden="true" className={check.met ? 'text-accent' : 'text-warn'}>

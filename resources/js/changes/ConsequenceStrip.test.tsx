@@ -63,7 +63,7 @@ describe('what the edits of an order mean', () => {
   it('is always in sight: lines, items above, products, cost, documents, collisions, what is missing', async () => {
     await strip();
     expect(figure('lines differ')).toBe('3lines differ');
-    expect(figure('items above')).toBe('2items above');
+    expect(figure('parent items')).toBe('2parent items');
     expect(figure('EUR a product')).toBe('+1.40EUR a product');
     expect(figure('other order collides')).toBe('1other order collides');
     expect(figure('missing for the next step')).toBe('1missing for the next step');
@@ -97,8 +97,8 @@ describe('what the edits of an order mean', () => {
   it('says that nothing is edited, and that nothing is missing', async () => {
     const user = await strip({ lines: 0, checks: [], collisions: [], products: [] });
     await user.click(screen.getByText('lines differ'));
-    expect(screen.getByText('Nothing is edited yet.')).toBeTruthy();
+    expect(screen.getByText('No edits yet.')).toBeTruthy();
     await user.click(screen.getByText('missing for the next step'));
-    expect(screen.getByText('Nothing is missing.')).toBeTruthy();
+    expect(screen.getByText('Nothing missing.')).toBeTruthy();
   });
 });

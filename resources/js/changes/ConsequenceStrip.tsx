@@ -26,16 +26,14 @@ export function ConsequenceStrip({ order }: { order: string }) {
       label: data.lines === 1 ? 'line differs' : 'lines differ',
       rows: (
         <p>
-          {data.lines === 0
-            ? 'Nothing is edited yet.'
-            : 'They are marked on the structure of each item, at the step Revise.'}
+          {data.lines === 0 ? 'No edits yet.' : 'They are marked on the structure of each item, at the step Revise.'}
         </p>
       ),
     },
     {
       id: 'above',
       figure: data.items_above.length,
-      label: 'items above',
+      label: 'parent items',
       rows: (
         <p className="flex flex-wrap gap-3">
           {data.items_above.map((number) => (
@@ -47,7 +45,7 @@ export function ConsequenceStrip({ order }: { order: string }) {
     {
       id: 'products',
       figure: data.products.length,
-      label: 'products sold',
+      label: 'end products',
       rows: <Costs data={data} />,
     },
     {
@@ -86,7 +84,7 @@ export function ConsequenceStrip({ order }: { order: string }) {
       rows: (
         <ul>
           {missing.length === 0 ? (
-            <li>Nothing is missing.</li>
+            <li>Nothing missing.</li>
           ) : (
             missing.map((check) => <li key={check.name}>{check.reason}</li>)
           )}
@@ -145,7 +143,7 @@ function Costs({ data }: { data: Schemas['Consequences'] }) {
           ))}
         </tbody>
       </table>
-      {data.products.length === 0 && <p>Nothing that is sold contains what is revised.</p>}
+      {data.products.length === 0 && <p>No end product contains the revised items.</p>}
       {data.without_cost.length > 0 && <p>Without a known cost, so not counted: {data.without_cost.join(', ')}.</p>}
     </>
   );

@@ -19,14 +19,14 @@ describe('finding and decision', () => {
 
   it('offers a coordinator only the finding until that is recorded', async () => {
     await show(<DecisionForm request={request({ state: 'raised' })} />);
-    expect(buttons()).toEqual(['Record the finding']);
+    expect(buttons()).toEqual(['Save finding']);
   });
 
   it('records the finding with the version that was seen', async () => {
     const user = await show(<DecisionForm request={request({ state: 'raised' })} />);
     server.on(FINDING, {});
     await user.type(screen.getByLabelText('Finding'), 'Feasible.');
-    await user.click(screen.getByRole('button', { name: 'Record the finding' }));
+    await user.click(screen.getByRole('button', { name: 'Save finding' }));
     await waitFor(() => expect(server.asked(FINDING)[0]?.body).toEqual({ finding: 'Feasible.', version: 3 }));
   });
 

@@ -74,7 +74,7 @@ export function DecisionForm({ request, onDecided }: Props) {
           />
           <ProblemNotice problem={record.error} shown={['finding']} />
           <Button type="submit" look={request.state === 'assessing' ? 'plain' : 'main'} busy={record.isPending}>
-            Record the finding
+            Save finding
           </Button>
         </form>
       )}

@@ -9,7 +9,7 @@ export function DifferenceTotals({ rows }: { rows: RedlineRow[] }) {
   const some = counted.filter(({ count }) => count > 0);
   return (
     <span className="flex gap-4" aria-label="Totals">
-      {some.length === 0 && <span className="text-soft">Nothing differs</span>}
+      {some.length === 0 && <span className="text-soft">No differences</span>}
       {some.map(({ kind, count }) => (
         <span key={kind} className="flex items-baseline gap-1">
           <Mark value={kind} word /> {count}

@@ -80,7 +80,7 @@ describe('a dossier', () => {
         .getAllByRole('listitem')
         .map((one) => one.textContent),
     ).toEqual(['△Record a finding.', '△Two questions are not answered.']);
-    expect(within(step('Release')).queryByText('In one stroke')).toBeNull();
+    expect(within(step('Release')).queryByText('On release')).toBeNull();
   });
 
   it('is remembered as opened of late', async () => {
@@ -128,11 +128,11 @@ describe('what was taken in', () => {
     const back = dossier('take_in', { requests: [request({ state: 'returned', decision_reason: 'Which river?' })] });
     const user = await open(back, { ...vera, login: 'clara.fenn' });
     server.on('POST /api/requests/ECR-00096/answer', new Refused(422, 'No.', { answer: ['Say something.'] }));
-    await user.click(screen.getByRole('button', { name: 'Send the answer' }));
+    await user.click(screen.getByRole('button', { name: 'Send answer' }));
     expect(await screen.findByText(/Say something/)).toBeTruthy();
     server.on('POST /api/requests/ECR-00096/answer', back);
     await user.type(screen.getByLabelText('Your answer'), 'The Skell.');
-    await user.click(screen.getByRole('button', { name: 'Send the answer' }));
+    await user.click(screen.getByRole('button', { name: 'Send answer' }));
     await waitFor(() =>
       expect(server.asked('POST /api/requests/ECR-00096/answer')[1]?.body).toEqual({
         answer: 'The Skell.',
@@ -220,7 +220,7 @@ describe('the order', () => {
   it('is withdrawn with a reason, after a second thought', async () => {
     const user = await open(ordered('order'));
     await user.click(screen.getByRole('button', { name: 'Withdraw the order' }));
-    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    await user.click(screen.getByRole('button', { name: 'Keep the order' }));
     await user.click(screen.getByRole('button', { name: 'Withdraw the order' }));
     server.on('POST /api/orders/ECO-00090/withdrawal', ordered('order'));
     await user.type(screen.getByLabelText('Why it is withdrawn'), 'The supplier gave up.');
@@ -256,7 +256,7 @@ describe('revising, signing and releasing', () => {
     expect(revise.getByText('2 lines differ')).toBeTruthy();
     expect(revise.getByRole('link', { name: 'Revise' }).getAttribute('href')).toBe('/orders/ECO-00090/revise/200-0040');
     expect(revise.getByRole<HTMLButtonElement>('button', { name: 'Send to review' }).disabled).toBe(true);
-    expect(revise.getByRole('list', { name: 'What the next step asks for' }).textContent).toContain('Say from when.');
+    expect(revise.getByRole('list', { name: 'Required for the next step' }).textContent).toContain('Say from when.');
   });
 
   it('goes to review with the version that was seen', async () => {
@@ -298,7 +298,7 @@ describe('revising, signing and releasing', () => {
     expect(server.asked('POST /api/orders/ECO-00090/release')).toEqual([]);
     await user.click(release.getByRole('button', { name: 'Release' }));
     server.on('POST /api/orders/ECO-00090/release', new Refused(422, 'A newer revision was released meanwhile.'));
-    await user.click(release.getByRole('button', { name: 'Release for good' }));
+    await user.click(release.getByRole('button', { name: 'Release (cannot be undone)' }));
     expect((await release.findByRole('alert')).textContent).toContain('released meanwhile');
   });
 

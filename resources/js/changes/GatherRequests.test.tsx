@@ -34,7 +34,7 @@ describe('gathering and splitting requests', () => {
     await user.type(screen.getByRole('combobox', { name: 'Request to gather into ECR-00096' }), 'ECR-00095{Enter}');
     expect(await screen.findByRole('button', { name: 'Remove ECR-00095' })).toBeTruthy();
     server.on('POST /api/requests/ECR-00096/gathering', {});
-    await user.click(screen.getByRole('button', { name: 'Gather it in' }));
+    await user.click(screen.getByRole('button', { name: 'Gather' }));
     await waitFor(() =>
       expect(server.asked('POST /api/requests/ECR-00096/gathering')[0]?.body).toEqual({
         requests: ['ECR-00095'],
@@ -49,12 +49,12 @@ describe('gathering and splitting requests', () => {
     await user.click(screen.getByText('Gather with another request, or split'));
     server.on('POST /api/requests/ECR-00096/split', new Refused(422, 'No.', { items: ['One has to stay.'] }));
     await user.click(screen.getByRole('checkbox', { name: '200-0010' }));
-    await user.click(screen.getByRole('button', { name: 'Split it off' }));
+    await user.click(screen.getByRole('button', { name: 'Split' }));
     expect(await screen.findByText(/One has to stay/)).toBeTruthy();
     server.on('POST /api/requests/ECR-00096/split', { number: 'ECR-00101' });
     await user.type(screen.getByLabelText('Title of the new request'), 'Roller gap');
     await user.click(screen.getByRole('checkbox', { name: 'PR-00001' }));
-    await user.click(screen.getByRole('button', { name: 'Split it off' }));
+    await user.click(screen.getByRole('button', { name: 'Split' }));
     await waitFor(() => expect(address()).toBe('/changes/ECR-00101'));
     expect(server.asked('POST /api/requests/ECR-00096/split')[1]?.body).toEqual({
       title: 'Roller gap',
@@ -67,13 +67,13 @@ describe('gathering and splitting requests', () => {
   it('cannot split what has one item only', async () => {
     open();
     await show(<GatherRequests request={request({ items: request().items.slice(0, 1) })} />);
-    expect(screen.queryByRole('button', { name: 'Split it off', hidden: true })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Split', hidden: true })).toBeNull();
   });
 
   it('takes one out again that was gathered', async () => {
     const user = await show(<GatherRequests request={request({ state: 'gathered' })} />);
     server.on('POST /api/requests/ECR-00096/apart', {});
-    await user.click(screen.getByRole('button', { name: 'Take it out again' }));
+    await user.click(screen.getByRole('button', { name: 'Take out again' }));
     await waitFor(() => expect(server.asked('POST /api/requests/ECR-00096/apart').length).toBe(1));
   });
 

@@ -54,7 +54,7 @@ function Gather({ request }: { request: Request }) {
       />
       <ProblemNotice problem={gather.error} shown={['requests']} />
       <Button disabled={other === null} busy={gather.isPending} onClick={() => gather.mutate(undefined)}>
-        Gather it in
+        Gather
       </Button>
     </section>
   );
@@ -99,13 +99,13 @@ function Split({ request }: { request: Request }) {
       </fieldset>
       {request.reports.length > 0 && (
         <fieldset>
-          <legend className="text-sm font-medium text-soft">Reports that it answers as well</legend>
+          <legend className="text-sm font-medium text-soft">Reports that move to it</legend>
           {request.reports.map(({ number }) => box(number, reports, setReports))}
         </fieldset>
       )}
       <ProblemNotice problem={split.error} shown={['title', 'items']} />
       <Button busy={split.isPending} onClick={() => split.mutate(undefined)}>
-        Split it off
+        Split
       </Button>
     </section>
   );
@@ -124,7 +124,7 @@ function Apart({ request }: { request: Request }) {
     <div className="space-y-2">
       <ProblemNotice problem={apart.error} />
       <Button busy={apart.isPending} onClick={() => apart.mutate(undefined)}>
-        Take it out again
+        Take out again
       </Button>
     </div>
   );

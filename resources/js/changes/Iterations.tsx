@@ -30,7 +30,7 @@ export function Iterations({ redline }: { redline: Redline }) {
   return (
     <section aria-labelledby="iterations" className="mt-6 max-w-4xl">
       <h2 id="iterations" className="mb-1">
-        Kept work
+        Saved iterations
       </h2>
       {redline.may_edit && (
         <form

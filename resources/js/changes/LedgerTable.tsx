@@ -35,7 +35,7 @@ const columns: Column<Row>[] = [
   { id: 'subject', head: 'On', text: (r) => r.subject, cell: (r) => <ChangeNumber number={r.subject} /> },
   {
     id: 'act',
-    head: 'Did what',
+    head: 'Action',
     text: (r) => act(r.act),
     cell: (r) => <span className="whitespace-nowrap">{act(r.act)}</span>,
   },

@@ -29,10 +29,9 @@ describe('raising a request', () => {
     expect(field('Description')).toBe(
       'PR-00001, Torn at the rollers\nSerial or lot: H24-01877\n\nPR-00003, Sampler flooded\nThe water ran into the case.',
     );
-    expect(screen.getAllByRole('button', { name: /^Take off/ }).map((one) => one.getAttribute('aria-label'))).toEqual([
-      'Take off 200-0040',
-      'Take off 200-0010',
-    ]);
+    expect(screen.getAllByRole('button', { name: /^Remove 200/ }).map((one) => one.getAttribute('aria-label'))).toEqual(
+      ['Remove 200-0040', 'Remove 200-0010'],
+    );
     // The worst of their severities, and who will see it.
     expect(screen.getByRole('combobox', { name: 'Priority' }).textContent).toContain('Critical');
     expect(screen.getByRole('alert').textContent).toContain('Every coordinator sees it');
@@ -42,7 +41,7 @@ describe('raising a request', () => {
     const user = await page('?reports=PR-00001');
     await screen.findByDisplayValue('Torn at the rollers');
     server.on('POST /api/requests', { number: 'ECR-00101' });
-    await user.click(screen.getByRole('button', { name: 'Raise the request' }));
+    await user.click(screen.getByRole('button', { name: 'Create request' }));
     await waitFor(() => expect(address()).toBe('/changes/ECR-00101'));
     expect(server.asked('POST /api/requests')[0]?.body).toMatchObject({
       title: 'Torn at the rollers',
@@ -67,8 +66,8 @@ describe('raising a request', () => {
     await user.click(await screen.findByRole('option'));
     await user.type(screen.getByRole('combobox', { name: 'Add an affected item' }), 'head');
     await user.click(await screen.findByRole('option'));
-    await user.click(screen.getByRole('button', { name: 'Take off 200-0040' }));
-    expect(screen.getAllByRole('button', { name: /^Take off/ }).length).toBe(1);
+    await user.click(screen.getByRole('button', { name: 'Remove 200-0040' }));
+    expect(screen.getAllByRole('button', { name: /^Remove 200/ }).length).toBe(1);
     expect(await screen.findByText('Pump head')).toBeTruthy();
   });
 
@@ -85,7 +84,7 @@ describe('raising a request', () => {
       new Refused(422, 'No.', { title: ['Give it a title.'], reason: ['Choose the reason.'] }),
     );
     await choose(user, 'Priority', 'Low');
-    await user.click(screen.getByRole('button', { name: 'Raise the request' }));
+    await user.click(screen.getByRole('button', { name: 'Create request' }));
     expect(await screen.findByText(/Give it a title/)).toBeTruthy();
     expect(screen.getByRole('combobox', { name: 'Reason' }).getAttribute('aria-invalid')).toBe('true');
     expect(screen.queryByRole('alert')).toBeNull();

@@ -157,7 +157,7 @@ function RequestForm({ name, start, reports }: FormProps) {
           />
           <div className="flex gap-2">
             <Button type="submit" look="main" busy={raise.isPending}>
-              Raise the request
+              Create request
             </Button>
             <Button look="quiet" onClick={draft.clear}>
               Clear

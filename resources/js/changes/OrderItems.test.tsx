@@ -13,8 +13,8 @@ describe('the items of an order', () => {
   it('tell what each becomes', async () => {
     await show(<OrderItems order={order([on(tube), on(head, { outcome: 'keep', becomes: null })])} editable={false} />);
     const [, first, second] = screen.getAllByRole('row');
-    expect(first?.textContent).toContain('Gets a new revisionA → Bnot decided');
-    expect(second?.textContent).toContain('Stays as it is');
+    expect(first?.textContent).toContain('New revisionA → Bnot decided');
+    expect(second?.textContent).toContain('No change');
     expect(screen.queryByRole('combobox')).toBeNull();
   });
 
@@ -25,7 +25,7 @@ describe('the items of an order', () => {
     await waitFor(() =>
       expect(server.asked(PUT)[0]?.body).toEqual({ outcome: 'revise', disposition: 'use_up', version: 4 }),
     );
-    await choose(user, 'What becomes of 200-0040', 'Stays as it is');
+    await choose(user, 'What becomes of 200-0040', 'No change');
     await waitFor(() => expect(server.asked(PUT)[1]?.body).toMatchObject({ outcome: 'keep' }));
   });
 
@@ -49,11 +49,11 @@ describe('the items of an order', () => {
     server
       .on('GET /api/items', [head])
       .on('PUT /api/orders/ECO-00090/items/200-0010', new Refused(422, 'No.', { item: ['It is a document.'] }));
-    await user.type(screen.getByRole('combobox', { name: 'Name another item' }), 'head');
+    await user.type(screen.getByRole('combobox', { name: 'Add an affected item' }), 'head');
     await user.click(await screen.findByRole('option'));
     expect((await screen.findByRole('alert')).textContent).toContain('It is a document.');
     server.on('DELETE /api/orders/ECO-00090/items/200-0040', {});
-    await user.click(screen.getByRole('button', { name: 'Take off 200-0040' }));
+    await user.click(screen.getByRole('button', { name: 'Remove 200-0040' }));
     await waitFor(() =>
       expect(server.asked('DELETE /api/orders/ECO-00090/items/200-0040')[0]?.body).toEqual({ version: 4 }),
     );

@@ -108,7 +108,7 @@ export function OrderItems({ order, editable }: Props) {
                   <Select
                     aria-label={`Existing stock of ${row.item.number}`}
                     value={row.disposition ?? ''}
-                    placeholder="Decide"
+                    placeholder="Decision"
                     disabled={put.isPending}
                     onChange={(disposition) => change(row, { disposition })}
                     options={dispositions}
@@ -124,10 +124,10 @@ export function OrderItems({ order, editable }: Props) {
                   <Button
                     look="quiet"
                     className="px-0"
-                    aria-label={`Take off ${row.item.number}`}
+                    aria-label={`Remove ${row.item.number}`}
                     onClick={() => takeOff.mutate(row.item.number)}
                   >
-                    Take off
+                    Remove
                   </Button>
                 </td>
               )}
@@ -139,8 +139,8 @@ export function OrderItems({ order, editable }: Props) {
       {editable && (
         <ItemPicker
           className="w-80"
-          label="Name another item"
-          placeholder="Name another item"
+          label="Add an affected item"
+          placeholder="Add an affected item"
           onPick={(item) => put.mutate({ item: item.number, outcome: 'revise', disposition: null })}
         />
       )}

@@ -73,10 +73,10 @@ export function OrderPlan({ order, editable }: Props) {
         <Field label="Effective from" error={plan.error?.at('effective_on')}>
           <DateInput min={today()} value={date} onChange={setDate} />
         </Field>
-        <Field label="Who edits" error={plan.error?.at('editor')}>
+        <Field label="Editor" error={plan.error?.at('editor')}>
           <Select value={editor} onChange={setEditor} options={names('may_revise')} />
         </Field>
-        <Field label="Who signs" error={plan.error?.at('signer')}>
+        <Field label="Signer" error={plan.error?.at('signer')}>
           <Select value={signer} onChange={setSigner} options={names('may_sign')} />
         </Field>
         <Button type="submit" className="mt-5.5" busy={plan.isPending} disabled={!changed}>

@@ -229,7 +229,7 @@ describe('before and after in one table', () => {
   it('shows only what differs when asked, and what to do when nothing does', async () => {
     server.on(`GET ${PAGE}`, redline);
     await show(<Harness only />);
-    expect(await screen.findByText('Nothing differs between before and after yet.')).toBeTruthy();
+    expect(await screen.findByText('No differences yet.')).toBeTruthy();
   });
 
   it('is only read while it is held', async () => {

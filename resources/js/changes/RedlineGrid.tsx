@@ -166,7 +166,7 @@ export function RedlineGrid({ redline, edit, several, only, wide, onAdd }: Props
   if (rows.length === 0) {
     return (
       <p className="border-y border-rule py-3 text-soft">
-        {only ? 'Nothing differs between before and after yet.' : 'It has no lines. Add the first one.'}
+        {only ? 'No differences yet.' : 'It has no lines. Add the first one.'}
       </p>
     );
   }

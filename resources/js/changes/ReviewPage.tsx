@@ -55,7 +55,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
               ['Effective from', day(order.effective_on)],
               ['Raised by', order.author],
               ['Edited by', order.editor_name],
-              ['To be signed by', order.signer_name],
+              ['Signer', order.signer_name],
               ['In review since', moment(order.sent_to_review_at)],
               [
                 'Cost of a product',
@@ -69,7 +69,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
         <Collided collisions={consequences.collisions} />
         {review.requests.map((request) => (
           <section key={request.number} aria-label={`Why: ${request.number}`}>
-            <h2>Why</h2>
+            <h2>Reason</h2>
             <p className="max-w-4xl whitespace-pre-line">
               <ChangeNumber number={request.number} /> {reasons[request.reason as keyof typeof reasons]}:{' '}
               {request.description}
@@ -90,7 +90,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           </section>
         ))}
         <section aria-label="Items and existing stock">
-          <h2 className="mb-1">What happens to what exists</h2>
+          <h2 className="mb-1">Disposition of existing stock</h2>
           <ul>
             {order.items.map((row) => (
               <li key={row.item.number}>
@@ -101,8 +101,8 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           </ul>
         </section>
         <ExposureView items={consequences.affected} />
-        <section aria-label="Where it is used">
-          <h2 className="mb-1">Where it is used</h2>
+        <section aria-label="Where used">
+          <h2 className="mb-1">Where used</h2>
           <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
             {review.reach.map((reach) => (
               <div key={reach.item}>

@@ -60,7 +60,7 @@ export function ReviewTable({ redline }: { redline: Redline }) {
         className="no-print mt-1 text-sm text-accent hover:underline"
         onClick={() => setAll(!all)}
       >
-        {all ? 'Show only what differs' : `Show the ${rest} lines that stay too`}
+        {all ? 'Show differences only' : `Show the ${rest} unchanged lines`}
       </button>
     </>
   );

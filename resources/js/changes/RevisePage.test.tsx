@@ -51,7 +51,7 @@ describe('revising a structure under an order', () => {
 
   it('shows only what differs, by button or key, and the address keeps it', async () => {
     const user = await revise();
-    await user.click(screen.getByRole('button', { name: /Show only what differs/ }));
+    await user.click(screen.getByRole('button', { name: /Show differences only/ }));
     expect(address()).toContain('?show=differences');
     await user.keyboard('vd');
     await waitFor(() => expect(address()).not.toContain('show='));
@@ -67,7 +67,7 @@ describe('revising a structure under an order', () => {
       rows: [same(50, tube), same(60, clamp)],
     });
     await user.keyboard('{Control>}z{/Control}');
-    await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toBe('Nothing differs'));
+    await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toBe('No differences'));
     server.on(`POST ${BASE}/redo`, redline);
     await user.click(screen.getByRole('button', { name: 'Redo' }));
     await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toMatch(/changed 1$/));
@@ -76,10 +76,10 @@ describe('revising a structure under an order', () => {
   it('says when another order was released first, and brings its revision in', async () => {
     const user = await revise({ moved_on: true });
     server.on(`POST ${BASE}/newer`, new Refused(422, 'Line 60 was removed there.'));
-    await user.click(screen.getByRole('button', { name: 'Bring it in' }));
+    await user.click(screen.getByRole('button', { name: 'Merge it in' }));
     expect(await screen.findByText('Line 60 was removed there.')).toBeTruthy();
     server.on(`POST ${BASE}/newer`, redline);
-    await user.click(screen.getByRole('button', { name: 'Bring it in' }));
+    await user.click(screen.getByRole('button', { name: 'Merge it in' }));
     await waitFor(() => expect(screen.queryByText(/has released a newer revision/)).toBeNull());
   });
 
@@ -87,7 +87,7 @@ describe('revising a structure under an order', () => {
     await revise();
     const many = Array.from({ length: 22 }, (_, at) => [`rows.${at}`, [`Row ${at + 2}: no such item.`]]);
     server.on(`POST ${BASE}/sheet`, new Refused(422, 'No.', Object.fromEntries(many) as Record<string, string[]>));
-    const upload = screen.getByLabelText('Read a sheet back');
+    const upload = screen.getByLabelText('Import edited sheet');
     fireEvent.change(upload, { target: { files: [new File(['…'], 'lines.xlsx')] } });
     expect(await screen.findByText('The sheet was not read; nothing of it is saved.')).toBeTruthy();
     expect(screen.getByText('Row 2: no such item.')).toBeTruthy();
@@ -102,7 +102,7 @@ describe('revising a structure under an order', () => {
     await revise({ may_edit: false, iterations: [] });
     expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
     for (const name of ['Undo', 'Add a line', 'Keep']) expect(screen.queryByRole('button', { name })).toBeNull();
-    expect(screen.queryByText('Kept work')).toBeNull();
+    expect(screen.queryByText('Saved iterations')).toBeNull();
   });
 });
 
@@ -117,7 +117,7 @@ describe('a line that is added', () => {
     server.on('GET /api/items', [grease]);
     await user.type(form.getByRole('combobox', { name: 'Component' }), 'grease');
     await user.click(await screen.findByText('Silicone grease'));
-    expect(form.getByRole<HTMLInputElement>('checkbox', { name: /Never drawn/ }).checked).toBe(true);
+    expect(form.getByRole<HTMLInputElement>('checkbox', { name: /Not modelled/ }).checked).toBe(true);
     server.on(`POST ${BASE}/edits`, new Refused(422, 'No.', { quantity: ['Write a quantity.'] }));
     await user.clear(form.getByLabelText('Quantity'));
     await user.click(form.getByRole('button', { name: 'Add the line' }));
@@ -141,7 +141,7 @@ describe('a line that is added', () => {
     await user.click(await screen.findByText('Silicone grease'));
     await user.click(screen.getByTitle('Choose another'));
     expect(screen.getByRole('combobox', { name: 'Component' })).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Leave it' }));
+    await user.click(screen.getByRole('button', { name: 'Cancel' }));
     expect(screen.queryByRole('form', { name: 'Add a line' })).toBeNull();
     expect(server.asked(`POST ${BASE}/edits`)).toEqual([]);
   });
@@ -150,7 +150,7 @@ describe('a line that is added', () => {
 describe('kept work', () => {
   it('is kept with a word, compared and gone back to', async () => {
     const user = await revise();
-    const kept = within(screen.getByRole('region', { name: 'Kept work' }));
+    const kept = within(screen.getByRole('region', { name: 'Saved iterations' }));
     expect(kept.getByRole('row').textContent).toMatch(/F.1Clamps firstEdda Roth.*2 edits/);
     expect(kept.getByRole('link', { name: 'Compare with now' }).getAttribute('href')).toBe(
       '/compare?left=200-0010&left_order=ECO-00090&left_iteration=1&right=200-0010&right_order=ECO-00090&levels=one',

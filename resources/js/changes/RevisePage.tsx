@@ -87,10 +87,10 @@ function ReviseView({ redline }: { redline: Redline }) {
           </>
         )}
         <Button aria-pressed={only} onClick={() => setOnly(!only)}>
-          {only ? 'Show all lines' : 'Show only what differs'} <kbd className="font-mono text-xs text-soft">v d</kbd>
+          {only ? 'Show all lines' : 'Show differences only'} <kbd className="font-mono text-xs text-soft">v d</kbd>
         </Button>
         <Button aria-pressed={wide} onClick={() => turned('wide', wide ? null : 'yes')}>
-          Days and fixed revisions
+          Dates and fixed revisions
         </Button>
         <SaveAs
           address={`/api/orders/${redline.order}/items/${redline.item.number}/sheet`}
@@ -99,7 +99,7 @@ function ReviseView({ redline }: { redline: Redline }) {
         />
         {redline.may_edit && (
           <label className="cursor-pointer text-accent underline-offset-3 focus-within:underline hover:underline">
-            Read a sheet back
+            Import edited sheet
             <input
               type="file"
               accept=".csv,.xlsx,.txt"
@@ -122,7 +122,7 @@ function ReviseView({ redline }: { redline: Redline }) {
             Another order has released a newer revision of this item.{' '}
             {redline.may_edit && (
               <button type="button" className="underline" onClick={() => turn.mutate('newer')}>
-                Bring it in
+                Merge it in
               </button>
             )}
           </Notice>

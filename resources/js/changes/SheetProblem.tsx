@@ -3,7 +3,7 @@ import { Notice } from '../ui/Notice';
 
 const SHOWN = 20;
 
-/** What is wrong with a sheet that was read back, cell by cell. Nothing of it was saved. */
+/** Errors in a sheet that was read back, cell by cell. Nothing of it was saved. */
 export function SheetProblem({ problem }: { problem: ApiProblem | null }) {
   if (problem === null) return null;
   const reasons = Object.values(problem.errors).flat();

@@ -37,7 +37,7 @@ describe('signing', () => {
     const user = await show(<SignForm order={order} maySign maySendBack={false} />, at);
     server.on(SIGN, {});
     await user.type(screen.getByLabelText('Your password'), 'quillback');
-    await user.click(screen.getByRole('button', { name: 'Sign what is on this page' }));
+    await user.click(screen.getByRole('button', { name: 'Sign this page' }));
     await waitFor(() => expect(address()).toBe('/changes/ECO-00084'));
     expect(server.asked(SIGN)[0]?.body).toEqual({ password: 'quillback', digest: 'a1b2c3' });
   });
@@ -45,7 +45,7 @@ describe('signing', () => {
   it('says that the password is wrong, at its field', async () => {
     const user = await show(<SignForm order={order} maySign maySendBack={false} />, at);
     server.on(SIGN, new Refused(422, 'No.', { password: ['That is not your password.'] }));
-    await user.click(screen.getByRole('button', { name: 'Sign what is on this page' }));
+    await user.click(screen.getByRole('button', { name: 'Sign this page' }));
     expect(await screen.findByText(/That is not your password/)).toBeTruthy();
     expect(address()).toBe('/orders/ECO-00084/review');
   });
@@ -53,7 +53,7 @@ describe('signing', () => {
   it('says that what is signed has changed meanwhile', async () => {
     const user = await show(<SignForm order={order} maySign maySendBack={false} />, at);
     server.on(SIGN, new Refused(409, 'The order has changed since you opened it.'));
-    await user.click(screen.getByRole('button', { name: 'Sign what is on this page' }));
+    await user.click(screen.getByRole('button', { name: 'Sign this page' }));
     expect((await screen.findByRole('alert')).textContent).toContain('has changed since you opened it');
   });
 });
@@ -64,11 +64,11 @@ describe('sending back', () => {
     expect(screen.queryByLabelText('Your password')).toBeNull();
     server.on(BACK, new Refused(422, 'No.', { reason: ['Say what is to be done.'] }));
     await user.type(screen.getByLabelText('Reason, and what is to be done'), 'The label');
-    await user.click(screen.getByRole('button', { name: 'Send it back' }));
+    await user.click(screen.getByRole('button', { name: 'Send back' }));
     expect(await screen.findByText(/Say what is to be done/)).toBeTruthy();
     expect(localStorage.getItem('mira.okafor:draft:send back ECO-00084')).toContain('The label');
     server.on(BACK, {});
-    await user.click(screen.getByRole('button', { name: 'Send it back' }));
+    await user.click(screen.getByRole('button', { name: 'Send back' }));
     await waitFor(() => expect(address()).toBe('/changes/ECO-00084'));
     expect(localStorage.getItem('mira.okafor:draft:send back ECO-00084')).toBeNull();
   });

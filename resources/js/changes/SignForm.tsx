@@ -34,7 +34,10 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
     },
   );
   return (
-    <section aria-label="Decide" className="no-print grid max-w-4xl gap-8 border-t-2 border-accent pt-3 md:grid-cols-2">
+    <section
+      aria-label="Decision"
+      className="no-print grid max-w-4xl gap-8 border-t-2 border-accent pt-3 md:grid-cols-2"
+    >
       {maySign && (
         <form
           className="space-y-2"
@@ -54,7 +57,7 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
           </Field>
           <ProblemNotice problem={sign.error} shown={['password']} />
           <Button type="submit" look="main" busy={sign.isPending}>
-            Sign what is on this page
+            Sign this page
           </Button>
         </form>
       )}
@@ -72,7 +75,7 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
           </Field>
           <ProblemNotice problem={sendBack.error} shown={['reason']} />
           <Button type="submit" look="alarm" busy={sendBack.isPending}>
-            Send it back
+            Send back
           </Button>
         </form>
       )}

@@ -40,7 +40,7 @@ export function WithdrawOrder({ order }: { order: Schemas['OrderData'] }) {
         Withdraw
       </Button>
       <Button look="quiet" className="mt-5.5" onClick={() => setOpen(false)}>
-        Keep it
+        Keep the order
       </Button>
       <ProblemNotice problem={withdraw.error} shown={['reason']} />
     </form>

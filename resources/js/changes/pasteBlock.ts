@@ -1,4 +1,5 @@
 import { parseDay } from '../lib/days';
+import { typedNumber } from '../lib/format';
 import { fields as allFields, heads, values, type Field } from './redlineFields';
 import type { LineEdit, RedlineRow } from './useRedline';
 
@@ -10,6 +11,7 @@ interface Place {
 /** What a cell says, as the server reads it: days as ISO 8601 writes them. */
 export function written(field: Field, text: string, today: string): string {
   const said = text.trim();
+  if (field === 'quantity') return typedNumber(said);
   return field === 'first_day' || field === 'last_day' ? (parseDay(said, today) ?? said) : said;
 }
 

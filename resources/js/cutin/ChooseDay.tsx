@@ -57,7 +57,7 @@ export function ChooseDay({ number, state, question, page, at }: Props) {
         choose.mutate(undefined);
       }}
     >
-      <Field label={`Why ${day(on)}`} error={choose.error?.at('reason') ?? choose.error?.at('chosen_on')}>
+      <Field label={`Reason ${day(on)}`} error={choose.error?.at('reason') ?? choose.error?.at('chosen_on')}>
         <Input value={reason} onChange={(event) => setReason(event.target.value)} />
       </Field>
       <ProblemNotice problem={choose.error} shown={['reason', 'chosen_on']} />

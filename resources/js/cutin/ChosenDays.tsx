@@ -7,7 +7,7 @@ export function ChosenDays({ chosen }: { chosen: Schemas['CutInChosen'][] }) {
   return (
     <section aria-labelledby="chosen">
       <h2 id="chosen" className="mb-1">
-        Chosen so far
+        Chosen days
       </h2>
       <ul className="border-y border-strong bg-sheet">
         {chosen.map((one) => (

@@ -9,7 +9,7 @@ type Row = Schemas['CutInRow'];
 const words: Record<Row['what'], (row: Row) => string> = {
   stock: () => 'On the shelf today',
   receipt: (row) => (row.part === 'cancellation' ? 'Receipt that is stopped' : 'Receipt that comes'),
-  order: (row) => (row.part === 'straddling' ? 'Work order under way' : 'Order that takes it'),
+  order: (row) => (row.part === 'straddling' ? 'Work order in progress' : 'Order that takes it'),
   planned: () => 'Will have to be made',
   sale: () => 'Sold as it is',
   expediting: () => 'An order that is expedited',

@@ -69,35 +69,35 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
             />
           </Field>
           <div className="grid grid-cols-2 gap-2">
-            <Field label="New for one old" error={problem?.at(`pairs.${at}.ratio`)}>
+            <Field label="New parts per old part" error={problem?.at(`pairs.${at}.ratio`)}>
               <Input
                 value={one.ratio ?? ''}
                 placeholder="1"
                 onChange={(event) => pair(at, { ratio: event.target.value })}
               />
             </Field>
-            <Field label="Keep for service" error={problem?.at(`pairs.${at}.keep`)}>
+            <Field label="Keep for service (quantity)" error={problem?.at(`pairs.${at}.keep`)}>
               <Input
                 value={one.keep ?? ''}
                 placeholder="0"
                 onChange={(event) => pair(at, { keep: event.target.value })}
               />
             </Field>
-            <Field label="What is left over" error={problem?.at(`pairs.${at}.disposition`)}>
+            <Field label="Disposition of leftover" error={problem?.at(`pairs.${at}.disposition`)}>
               <Select
                 value={one.disposition ?? 'scrap'}
                 onChange={(disposition) => pair(at, { disposition })}
                 options={dispositions}
               />
             </Field>
-            <Field label="Costs, for one" error={problem?.at(`pairs.${at}.disposal`)}>
+            <Field label="Cost per unit" error={problem?.at(`pairs.${at}.disposal`)}>
               <Input
                 value={one.disposal ?? ''}
-                placeholder="by rule"
+                placeholder="default"
                 onChange={(event) => pair(at, { disposal: event.target.value })}
               />
             </Field>
-            <Field label="Reworked of it, %" error={problem?.at(`pairs.${at}.rework_percent`)}>
+            <Field label="Share reworked, %" error={problem?.at(`pairs.${at}.rework_percent`)}>
               <Input
                 inputMode="numeric"
                 value={one.rework_percent ?? ''}
@@ -107,14 +107,14 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
                 }
               />
             </Field>
-            <Field label="Rework, for one" error={problem?.at(`pairs.${at}.rework_cost`)}>
+            <Field label="Rework cost per unit" error={problem?.at(`pairs.${at}.rework_cost`)}>
               <Input
                 value={one.rework_cost ?? ''}
-                placeholder="by rule"
+                placeholder="default"
                 onChange={(event) => pair(at, { rework_cost: event.target.value })}
               />
             </Field>
-            <Field label="New sooner by, days" error={problem?.at(`pairs.${at}.sooner_days`)}>
+            <Field label="Expedite new part by (days)" error={problem?.at(`pairs.${at}.sooner_days`)}>
               <Input
                 inputMode="numeric"
                 value={one.sooner_days ?? ''}
@@ -124,7 +124,7 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
                 }
               />
             </Field>
-            <Field label="Which costs, once" error={problem?.at(`pairs.${at}.sooner_cost`)}>
+            <Field label="Expediting fee" error={problem?.at(`pairs.${at}.sooner_cost`)}>
               <Input
                 value={one.sooner_cost ?? ''}
                 placeholder="0.00"
@@ -138,19 +138,19 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
               className="!h-6"
               onClick={() => onChange({ ...question, pairs: question.pairs.filter((_, i) => i !== at) })}
             >
-              Take this pair out
+              Remove this pair
             </Button>
           )}
         </fieldset>
       ))}
       <Button onClick={() => onChange({ ...question, pairs: [...question.pairs, { old: '', new: '' }] })}>
-        Another pair that cuts in together
+        Add a pair that cuts in together
       </Button>
       <div className="grid grid-cols-2 gap-2 border-t border-strong pt-2">
-        {whole('approval_days', 'Days to release')}
+        {whole('approval_days', 'Days until release')}
         {text('tooling_on', 'Tools ready on', 'date')}
-        {text('per_straddling_order', 'One order under way')}
-        {whole('expedite_percent', 'Short costs, + %')}
+        {text('per_straddling_order', 'Cost per order in progress')}
+        {whole('expedite_percent', 'Shortage premium, %')}
         {text('prescribed_on', 'Prescribed day', 'date')}
       </div>
     </form>

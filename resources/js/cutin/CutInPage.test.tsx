@@ -128,7 +128,7 @@ describe('the day to cut in', () => {
     await planner();
     expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');
     const parts = screen.getByRole('table', { name: 'What 30 Nov 2026 costs' });
-    expect(within(parts).getByText('Together').closest('tr')?.textContent).toContain('15.00');
+    expect(within(parts).getByText('Total').closest('tr')?.textContent).toContain('15.00');
     expect(within(parts).getByText('−20.00')).toBeTruthy();
   });
 
@@ -160,7 +160,7 @@ describe('the day to cut in', () => {
 
   it('asks anew for a lever that was turned, after a rest, and shows what is assumed where nobody says otherwise', async () => {
     const user = await planner();
-    const field = screen.getByLabelText<HTMLInputElement>('Days to release');
+    const field = screen.getByLabelText<HTMLInputElement>('Days until release');
     expect(field.placeholder).toBe('10');
     await user.type(field, '21');
     await waitFor(() => expect(lastAsked()).toEqual({ pairs, approval_days: 21 }));
@@ -171,9 +171,9 @@ describe('the day to cut in', () => {
 
   it('takes levers of a pair: what is kept, what is reworked, how much sooner the new part can come', async () => {
     const user = await planner();
-    await user.type(screen.getByLabelText('Keep for service'), '40');
-    await user.type(screen.getByLabelText('New sooner by, days'), '12');
-    await user.type(screen.getByLabelText('Which costs, once'), '140');
+    await user.type(screen.getByLabelText('Keep for service (quantity)'), '40');
+    await user.type(screen.getByLabelText('Expedite new part by (days)'), '12');
+    await user.type(screen.getByLabelText('Expediting fee'), '140');
     await waitFor(() =>
       expect(lastAsked()).toEqual({
         pairs: [{ ...pairs[0], keep: '40', sooner_days: 12, sooner_cost: '140' }],
@@ -184,9 +184,9 @@ describe('the day to cut in', () => {
   it('says at the lever what is wrong with it, and keeps the last answer', async () => {
     const user = await planner();
     server.on('POST /api/cut-in', new Refused(422, 'No.', { 'pairs.0.keep': ['Write a quantity.'] }));
-    await user.type(screen.getByLabelText('Keep for service'), 'some');
+    await user.type(screen.getByLabelText('Keep for service (quantity)'), 'some');
     expect(await screen.findByText(/Write a quantity/)).toBeTruthy();
-    expect(screen.getByLabelText('Keep for service').getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByLabelText('Keep for service (quantity)').getAttribute('aria-invalid')).toBe('true');
     expect(screen.queryByRole('alert')).toBeNull();
     expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');
   });
@@ -194,7 +194,7 @@ describe('the day to cut in', () => {
   it('lets one stop waiting for a plan that takes long, and keeps the one before', async () => {
     const user = await planner();
     server.on('POST /api/cut-in', () => new Promise(() => undefined));
-    fireEvent.change(screen.getByLabelText('Days to release'), { target: { value: '40' } });
+    fireEvent.change(screen.getByLabelText('Days until release'), { target: { value: '40' } });
     expect(await screen.findByText(/the demand is exploded/, {}, { timeout: 3000 })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Stop' }));
     expect(await screen.findByText(/Stopped. Shown is the plan before./)).toBeTruthy();
@@ -207,7 +207,7 @@ describe('the day to cut in', () => {
 
   it('tells the documents that the day touches, and lets a receipt come in place of being cancelled', async () => {
     const user = await planner();
-    const touched = screen.getByRole('grid', { name: 'Documents that this day touches' });
+    const touched = screen.getByRole('grid', { name: 'Documents affected on this day' });
     const rows = () =>
       within(touched)
         .getAllByRole('row')
@@ -227,9 +227,9 @@ describe('the day to cut in', () => {
       row('leftover', 'stock', { quantity: '6', unit: 'm', amount: '58.80' }),
       row('shortage', 'expediting', { is_new: true, on: on(4), amount: '140.00' }),
     ]);
-    await user.click(screen.getByRole('button', { name: 'What is left of the old' }));
+    await user.click(screen.getByRole('button', { name: 'Leftover of the old part' }));
     expect((await screen.findByText(/On the shelf today/)).closest('li')?.textContent).toContain('6 m');
-    await user.click(screen.getByRole('button', { name: 'What runs short, or is expedited' }));
+    await user.click(screen.getByRole('button', { name: 'Shortage and expediting' }));
     expect((await screen.findByText(/An order that is expedited/)).closest('li')?.textContent).toContain('140.00');
     await user.click(screen.getByRole('button', { name: 'Receipts cancelled' }));
     expect(await screen.findByText('Nothing adds to it on this day.')).toBeTruthy();
@@ -238,18 +238,18 @@ describe('the day to cut in', () => {
 
   it('holds a plan beside another', async () => {
     const user = await planner();
-    await user.click(screen.getByRole('button', { name: 'Hold to compare' }));
+    await user.click(screen.getByRole('button', { name: 'Compare with other days' }));
     server.on('POST /api/cut-in', plan({ days: plan().days.map((day) => ({ ...day, total: '999.00' })) }));
-    await user.type(screen.getByLabelText('Keep for service'), '4');
-    const together = () => screen.getByText('Together').closest('tr')?.textContent;
-    await waitFor(() => expect(together()).toBe('Together999.0015.00'));
-    await user.click(screen.getByRole('button', { name: 'Let the held one go' }));
-    expect(together()).toBe('Together999.00');
+    await user.type(screen.getByLabelText('Keep for service (quantity)'), '4');
+    const together = () => screen.getByText('Total').closest('tr')?.textContent;
+    await waitFor(() => expect(together()).toBe('Total999.0015.00'));
+    await user.click(screen.getByRole('button', { name: 'Stop comparing' }));
+    expect(together()).toBe('Total999.00');
   });
 
   it('gives all of it as a table too, from which a day is taken', async () => {
     const user = await planner();
-    await user.click(screen.getByRole('button', { name: 'As a table' }));
+    await user.click(screen.getByRole('button', { name: 'Table' }));
     const table = screen.getByRole('grid', { name: 'What each day costs' });
     expect(within(table).getAllByRole('row').length).toBe(DAYS + 1);
     await user.click(within(table).getByText('2 Dec 2026'));
@@ -262,9 +262,9 @@ describe('the day to cut in', () => {
     await user.click(screen.getByRole('button', { name: 'Choose 30 Nov 2026' }));
     expect(await screen.findByText(/Say why this day/)).toBeTruthy();
     server.on('POST /api/requests/ECR-00096/cut-ins', [chosen]).on('GET /api/requests/ECR-00096/cut-ins', [chosen]);
-    await user.type(screen.getByLabelText('Why 30 Nov 2026'), 'It costs least.');
+    await user.type(screen.getByLabelText('Reason 30 Nov 2026'), 'It costs least.');
     await user.click(screen.getByRole('button', { name: 'Choose 30 Nov 2026' }));
-    expect(await screen.findByText('Chosen so far')).toBeTruthy();
+    expect(await screen.findByText('Chosen days')).toBeTruthy();
     expect(server.asked('POST /api/requests/ECR-00096/cut-ins')[1]?.body).toEqual({
       pairs,
       chosen_on: on(5),
@@ -290,7 +290,7 @@ describe('what one has to know before trusting the plan', () => {
     const user = await planner({ answer: plan({ fault: 'Planning does not answer.' }) });
     expect(screen.getByText(/Planning does not answer\..*Shown is what it said by/)).toBeTruthy();
     server.on('POST /api/cut-in', plan());
-    await user.click(screen.getByRole('button', { name: 'Ask planning anew' }));
+    await user.click(screen.getByRole('button', { name: 'Refresh from planning' }));
     await waitFor(() => expect(screen.queryByText(/Planning does not answer/)).toBeNull());
     expect(server.asked('POST /api/cut-in').some(({ body }) => (body as { anew?: boolean }).anew === true)).toBe(true);
   });
@@ -321,14 +321,14 @@ describe('what one has to know before trusting the plan', () => {
 describe('the parts that cut in', () => {
   it('may be several at once, each of which can be taken out again', async () => {
     const user = await planner();
-    await user.click(screen.getByRole('button', { name: 'Another pair that cuts in together' }));
+    await user.click(screen.getByRole('button', { name: 'Add a pair that cuts in together' }));
     expect(screen.getAllByRole('group', { name: /Pair/ }).length).toBe(2);
     expect(screen.getByRole('combobox', { name: 'Old part 2' })).toBeTruthy();
     // As long as a part is not named, nothing is asked.
     const asked = server.asked('POST /api/cut-in').length;
     await new Promise((rest) => setTimeout(rest, 300));
     expect(server.asked('POST /api/cut-in').length).toBe(asked);
-    fireEvent.click(screen.getAllByRole('button', { name: 'Take this pair out' })[1] ?? window.document.body);
+    fireEvent.click(screen.getAllByRole('button', { name: 'Remove this pair' })[1] ?? window.document.body);
     expect(screen.getAllByRole('group', { name: /Pair/ }).length).toBe(1);
   });
 });

@@ -149,10 +149,10 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
               )}
               <span className="ml-auto flex gap-2">
                 <Button onClick={() => setHeld(held ? null : page)} aria-pressed={held !== null}>
-                  {held ? 'Let the held one go' : 'Hold to compare'}
+                  {held ? 'Stop comparing' : 'Compare with other days'}
                 </Button>
                 <Button aria-pressed={table} onClick={() => setTable(!table)}>
-                  As a table
+                  Table
                 </Button>
               </span>
             </div>
@@ -210,7 +210,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
                 change({ ...question, not_cancelled: let_ ? [...others, document] : others });
               }}
             />
-            <Details summary="What is assumed">
+            <Details summary="Assumptions">
               <dl className="mt-1 grid max-w-xl grid-cols-[1fr_auto_auto] gap-x-4">
                 {page.assumptions.map((one) => (
                   <div key={one.what} className="contents">

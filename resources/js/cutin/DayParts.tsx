@@ -10,11 +10,11 @@ type Page = Schemas['CutInPage'];
 type Document = Schemas['CutInDocument'];
 
 const parts = [
-  ['leftover', 'What is left of the old'],
+  ['leftover', 'Leftover of the old part'],
   ['cancellation', 'Receipts cancelled'],
-  ['shortage', 'What runs short, or is expedited'],
-  ['straddling', 'Work orders under way'],
-  ['recurring', 'New against old, to the end'],
+  ['shortage', 'Shortage and expediting'],
+  ['straddling', 'Work orders in progress'],
+  ['recurring', 'Cost difference new vs old, to end of horizon'],
 ] as const;
 
 interface DayPartsProps {
@@ -69,12 +69,12 @@ export function DayParts({ question, page, held, at }: DayPartsProps) {
           </Fragment>
         ))}
         <tr className="font-semibold">
-          <td className="px-2 py-1">Together</td>
+          <td className="px-2 py-1">Total</td>
           <td className="px-2 py-1 text-right">{amount(now.total)}</td>
           {then && <td className="px-2 py-1 text-right text-plum">{amount(then.total)}</td>}
         </tr>
         <tr>
-          <td className="px-2 py-1 text-soft">Open orders to be touched</td>
+          <td className="px-2 py-1 text-soft">Open orders affected</td>
           <td className="px-2 py-1 text-right text-soft">{now.disturbed}</td>
           {then && <td className="px-2 py-1 text-right text-plum">{then.disturbed}</td>}
         </tr>
@@ -88,7 +88,7 @@ interface Touched extends Document {
 }
 
 const columns: Column<Touched>[] = [
-  { id: 'what', head: 'What happens', text: (r) => r.what, cell: (r) => r.what },
+  { id: 'what', head: 'Effect', text: (r) => r.what, cell: (r) => r.what },
   {
     id: 'document',
     head: 'Document',
@@ -104,7 +104,7 @@ const columns: Column<Touched>[] = [
     text: (r) => r.quantity,
     cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
   },
-  { id: 'first', head: 'Begins', text: (r) => r.first ?? '', cell: (r) => day(r.first) },
+  { id: 'first', head: 'Start', text: (r) => r.first ?? '', cell: (r) => day(r.first) },
   { id: 'due', head: 'Due', text: (r) => r.due ?? '', cell: (r) => day(r.due) },
   {
     id: 'fee',
@@ -162,20 +162,20 @@ export function DayDocuments({
               checked={notCancelled.includes(r.document)}
               onChange={(event) => onLet(r.document, event.target.checked)}
             />
-            let it come
+            keep
           </label>
         ) : null,
     },
   ];
   return (
     <DataTable
-      label="Documents that this day touches"
+      label="Documents affected on this day"
       caption={`Documents that ${day(on)} touches`}
       exportName={`cut-in-${on}`}
       rows={touched}
       columns={withLever}
       keyOf={(row) => `${row.role} ${row.document} ${row.item}`}
-      empty={<span className={clsx('text-soft')}>No open document has to be touched on that day.</span>}
+      empty={<span className={clsx('text-soft')}>No open document is affected on that day.</span>}
     />
   );
 }

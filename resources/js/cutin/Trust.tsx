@@ -30,7 +30,7 @@ export function Trust({ page, question }: Props) {
           ? `What planning told by ${moment(page.fetched_at)}`
           : 'Planning has not told of these items yet'}
         <Button look="quiet" className="!h-6 !text-sm" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
-          Ask planning anew
+          Refresh from planning
         </Button>
       </p>
       <ProblemNotice problem={anew.error} shown={[]} />

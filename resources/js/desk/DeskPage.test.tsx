@@ -89,6 +89,6 @@ describe('the Desk', () => {
     await desk({ ...filled, tasks: [], requests: [] }, vera);
     expect(screen.getByText(/Nothing waits for you/)).toBeTruthy();
     expect(screen.queryByRole('link', { name: 'Report a problem' })).toBeNull();
-    expect(screen.getByRole('link', { name: 'Meeting of the board' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Change board meeting' })).toBeTruthy();
   });
 });

@@ -69,7 +69,7 @@ export function DeskPage() {
       aside={
         <span className="flex gap-5">
           <Link to="/meeting" className="text-accent underline-offset-3 hover:underline">
-            Meeting of the board
+            Change board meeting
           </Link>
           {mayRaise && (
             <>
@@ -151,7 +151,7 @@ function Kept() {
   const favourites = useQuery(queries.favourites());
   if ((favourites.data ?? []).length === 0) return null;
   return (
-    <nav aria-label="Kept pages" className="flex flex-wrap gap-x-5 gap-y-1">
+    <nav aria-label="Saved views" className="flex flex-wrap gap-x-5 gap-y-1">
       <span className="text-soft">Kept</span>
       {(favourites.data ?? []).map(({ id, address, name }) => (
         <Link key={id} to={address} className="text-accent underline-offset-3 hover:underline">

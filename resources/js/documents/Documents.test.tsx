@@ -52,7 +52,7 @@ describe('drawings and documents of an item', () => {
 
   it('say when there is nothing', async () => {
     await documents({}, vera);
-    expect(screen.getByText('Nothing is drawn or written about it yet.')).toBeTruthy();
+    expect(screen.getByText('No drawings or documents yet.')).toBeTruthy();
     expect(screen.queryByLabelText(/Drop a file here/)).toBeNull();
   });
 
@@ -87,9 +87,9 @@ describe('drawings and documents of an item', () => {
     const user = await documents({
       files: [file('9', 'draft.svg', { revision: null, status: 'in_work' }), file('8', 'pump-head.svg')],
     });
-    expect(screen.queryByRole('button', { name: 'Take away pump-head.svg' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Remove file pump-head.svg' })).toBeNull();
     server.on('DELETE /api/items/200-0010/files/9', {});
-    await user.click(screen.getByRole('button', { name: 'Take away draft.svg' }));
+    await user.click(screen.getByRole('button', { name: 'Remove file draft.svg' }));
     await waitFor(() => expect(server.asked('DELETE /api/items/200-0010/files/9')).toHaveLength(1));
   });
 
@@ -100,7 +100,7 @@ describe('drawings and documents of an item', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('It is on an order in review.');
     const other = item('820-0001', 'Work instruction', { kind: 'Document' });
     server.on('GET /api/items', [other]).on('PUT /api/items/200-0010/documents/820-0001', {});
-    await user.type(screen.getByRole('combobox', { name: 'Say which drawing or document describes it' }), '820');
+    await user.type(screen.getByRole('combobox', { name: 'Link a drawing or document' }), '820');
     await user.click(await screen.findByText('Work instruction'));
     await waitFor(() => expect(server.asked('PUT /api/items/200-0010/documents/820-0001')).toHaveLength(1));
   });

@@ -55,7 +55,7 @@ function DocumentList({ item, page }: { item: Schemas['ItemRow']; page: Page }) 
           />
         </Link>
       )}
-      {nothing && <p className="border-y border-rule py-2 text-soft">Nothing is drawn or written about it yet.</p>}
+      {nothing && <p className="border-y border-rule py-2 text-soft">No drawings or documents yet.</p>}
       <ul className="bg-sheet text-sm [&:not(:empty)]:border-y [&:not(:empty)]:border-strong">
         {page.documents.map((row) => (
           <DocumentLine
@@ -87,10 +87,10 @@ function DocumentList({ item, page }: { item: Schemas['ItemRow']; page: Page }) 
               <Button
                 look="quiet"
                 className="!h-6"
-                aria-label={`Take away ${file.name}`}
+                aria-label={`Remove file ${file.name}`}
                 onClick={() => takeAway.mutate(file.id)}
               >
-                Take away
+                Remove file
               </Button>
             )}
           </li>
@@ -102,8 +102,8 @@ function DocumentList({ item, page }: { item: Schemas['ItemRow']; page: Page }) 
           <AttachFile item={item} />
           <ItemPicker
             className="mt-2 w-80"
-            label="Say which drawing or document describes it"
-            placeholder="Described by: number or title"
+            label="Link a drawing or document"
+            placeholder="Drawing or document: number or title"
             onPick={(document) => link.mutate(document.number)}
           />
         </>

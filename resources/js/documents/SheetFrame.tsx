@@ -92,14 +92,14 @@ export function SheetFrame({ file, title, revision }: Props) {
         <Button aria-label="Larger" onClick={() => zoom(STEP)}>
           +
         </Button>
-        <Button onClick={() => setPlace(WHOLE)}>Whole width</Button>
+        <Button onClick={() => setPlace(WHOLE)}>Fit width</Button>
         <span role="status" className="w-14 text-right text-sm text-soft">
           {Math.round(place.scale * 100)} %
         </span>
         {pages > 1 && (
           <span className="ml-4 flex items-center gap-2">
             <Button disabled={page === 1} onClick={() => turn(page - 1)}>
-              Page before
+              Previous page
             </Button>
             <span role="status">
               Page {page} of {pages}
@@ -111,10 +111,10 @@ export function SheetFrame({ file, title, revision }: Props) {
         )}
         <span className="ml-auto flex items-center gap-4">
           <button type="button" className="text-accent hover:underline" onClick={() => window.print()}>
-            Print with its history
+            Print with history
           </button>
           <a href={address} download className="text-accent hover:underline">
-            Take the file
+            Download
           </a>
         </span>
       </div>

@@ -84,10 +84,10 @@ describe('a sheet', () => {
 
   it('says where to bring one when there is none', async () => {
     await sheet([]);
-    expect(screen.getByRole('link', { name: 'Bring one on the page of the item' }).getAttribute('href')).toBe(
+    expect(screen.getByRole('link', { name: 'Upload one on the item page' }).getAttribute('href')).toBe(
       '/items/800-0011',
     );
-    expect(screen.getByRole('link', { name: 'Mark it up' }).getAttribute('href')).toBe('/items/800-0011/mark-up');
+    expect(screen.getByRole('link', { name: 'Mark up' }).getAttribute('href')).toBe('/items/800-0011/mark-up');
   });
 
   it('is enlarged and moved by buttons and keys, never beyond what can be read', async () => {
@@ -103,7 +103,7 @@ describe('a sheet', () => {
     expect([scale(), moved()]).toEqual(['100 %', 'translate(0px, 0px) scale(1)']);
     for (let i = 0; i < 20; i++) fireEvent.keyDown(frame(), { key: '-' });
     expect(scale()).toBe('25 %');
-    await user.click(screen.getByRole('button', { name: 'Whole width' }));
+    await user.click(screen.getByRole('button', { name: 'Fit width' }));
     expect(scale()).toBe('100 %');
   });
 
@@ -125,8 +125,8 @@ describe('a sheet', () => {
   it('is printed with its history, and taken along as it is', async () => {
     const print = vi.spyOn(window, 'print').mockImplementation(() => undefined);
     const user = await sheet([file('7', 'pump-head.svg')]);
-    await user.click(screen.getByRole('button', { name: 'Print with its history' }));
+    await user.click(screen.getByRole('button', { name: 'Print with history' }));
     expect(print).toHaveBeenCalledOnce();
-    expect(screen.getByRole('link', { name: 'Take the file' }).getAttribute('href')).toBe('/api/files/7');
+    expect(screen.getByRole('link', { name: 'Download' }).getAttribute('href')).toBe('/api/files/7');
   });
 });

@@ -51,7 +51,7 @@ export function SheetPage() {
                   to={`/items/${number}/mark-up${file === undefined ? '' : `?file=${file.id}`}`}
                   className="mr-5 text-accent hover:underline"
                 >
-                  Mark it up
+                  Mark up
                 </Link>
                 <Link to={`/items/${number}`} className="text-accent hover:underline">
                   All about {number}
@@ -63,7 +63,7 @@ export function SheetPage() {
               <Notice>
                 There is no sheet yet.{' '}
                 <Link to={`/items/${number}`} className="underline">
-                  Bring one on the page of the item
+                  Upload one on the item page
                 </Link>
                 .
               </Notice>

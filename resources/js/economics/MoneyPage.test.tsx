@@ -14,7 +14,7 @@ async function page(state: Schemas['RequestData']['state'] = 'assessing', as?: S
     .on('GET /api/dossiers/ECR-00096', dossier('assess', { requests: [request({ state })] }))
     .on('GET /api/requests/ECR-00096/money', money({ demand }));
   await show(<MoneyPage />, { at: '/changes/ECR-00096/money', path: '/changes/:number/money', as });
-  await screen.findByRole('grid', { name: 'Wanted in a year' });
+  await screen.findByRole('grid', { name: 'Annual demand' });
   await screen.findByText('Pump tube wears out early in silty rivers');
 }
 

@@ -7,7 +7,7 @@ import { ChangeNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { MoneyView } from './MoneyView';
 
-/** What becomes of what exists, and what a request costs once and every year. */
+/** Disposition of stock and open orders, and what a request costs once and every year. */
 export function MoneyPage() {
   const { number = '' } = useParams();
   const dossier = useQuery(queries.dossier(number));
@@ -17,7 +17,7 @@ export function MoneyPage() {
   const open = request !== undefined && !['rejected', 'ordered', 'gathered'].includes(request.state);
   return (
     <Page
-      title="Dispositions and money"
+      title="Dispositions and cost"
       over={
         <span className="flex items-baseline gap-2">
           <ChangeNumber number={number} /> {request?.title}

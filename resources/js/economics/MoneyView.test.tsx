@@ -103,10 +103,10 @@ describe('what a change costs', () => {
 
   it('says where each figure comes from: a person with a reason, an answer, a rule', async () => {
     await open();
-    const [, answered, gauge] = within(table('Paid once')).getAllByRole('row');
+    const [, answered, gauge] = within(table('One-time')).getAllByRole('row');
     expect(answered?.textContent).toContain('answered by Nils Aarden');
     expect(gauge?.textContent).toContain('Offer of Kestrel Measuring. Mira Okafor');
-    expect(table('What becomes of what exists').textContent).toContain('not decided: used up');
+    expect(table('Disposition of stock and open orders').textContent).toContain('not decided: used up');
     expect(screen.getByText(/Demand of a year/)).toBeTruthy();
   });
 
@@ -114,10 +114,10 @@ describe('what a change costs', () => {
     const user = await open();
     expect(screen.getByText(/What planning told by 25 Nov 2026/)).toBeTruthy();
     server.on('GET /api/requests/ECR-00096/money', new Refused(503, 'Planning is being asked too often.'));
-    await user.click(screen.getByRole('button', { name: 'Ask planning anew' }));
+    await user.click(screen.getByRole('button', { name: 'Refresh from planning' }));
     expect(await screen.findByText('Planning is being asked too often.')).toBeTruthy();
     server.on('GET /api/requests/ECR-00096/money', money);
-    await user.click(screen.getByRole('button', { name: 'Ask planning anew' }));
+    await user.click(screen.getByRole('button', { name: 'Refresh from planning' }));
     await waitFor(() => expect(screen.queryByText('Planning is being asked too often.')).toBeNull());
     expect(server.asked('GET /api/requests/ECR-00096/money').map(({ query }) => query)).toEqual([
       { anew: '1' },
@@ -133,21 +133,21 @@ describe('what a change costs', () => {
   it('cannot be said otherwise by who only reads', async () => {
     await open(money, false);
     expect(screen.queryByRole('button', { name: /^Change/ })).toBeNull();
-    expect(screen.queryByRole('button', { name: 'Something more' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Add a cost' })).toBeNull();
   });
 
   it('is said otherwise with a reason; what is wrong stands at its field', async () => {
     const user = await open();
     await user.click(screen.getByRole('button', { name: 'Change Purchase orders of 200-0040' }));
     const form = screen.getByRole('form', { name: 'Purchase orders of 200-0040' });
-    await choose(user, 'What is done', 'Return to supplier');
-    await user.type(within(form).getByLabelText('Costs for one'), '0.5');
+    await choose(user, 'Disposition', 'Return to supplier');
+    await user.type(within(form).getByLabelText('Cost per unit, EUR'), '0.5');
     server.on(FIGURES, new Refused(422, 'No.', { reason: ['Say why.'] }));
-    await user.click(within(form).getByRole('button', { name: 'Say so' }));
+    await user.click(within(form).getByRole('button', { name: 'Save override' }));
     expect(await within(form).findByText(/Say why/)).toBeTruthy();
     server.on(FIGURES, money);
-    await user.type(within(form).getByLabelText('Why'), 'They take it back.');
-    await user.click(within(form).getByRole('button', { name: 'Say so' }));
+    await user.type(within(form).getByLabelText('Reason'), 'They take it back.');
+    await user.click(within(form).getByRole('button', { name: 'Save override' }));
     await waitFor(() => expect(screen.queryByRole('form')).toBeNull());
     expect(server.asked(FIGURES)[1]?.body).toEqual({
       kind: 'disposition',
@@ -163,10 +163,10 @@ describe('what a change costs', () => {
     const user = await open();
     await user.click(screen.getByRole('button', { name: 'Change Quality: one test run' }));
     server.on(FIGURES, money);
-    await user.clear(screen.getByLabelText('Amount'));
-    await user.type(screen.getByLabelText('Amount'), '2700');
-    await user.type(screen.getByLabelText('Why'), 'Half of it is ours.');
-    await user.click(screen.getByRole('button', { name: 'Say so' }));
+    await user.clear(screen.getByLabelText('Amount, EUR'));
+    await user.type(screen.getByLabelText('Amount, EUR'), '2700');
+    await user.type(screen.getByLabelText('Reason'), 'Half of it is ours.');
+    await user.click(screen.getByRole('button', { name: 'Save override' }));
     await waitFor(() =>
       expect(server.asked(FIGURES)[0]?.body).toMatchObject({ kind: 'answered', subject: '12', amount: '2700' }),
     );
@@ -175,16 +175,16 @@ describe('what a change costs', () => {
   it('takes back what was said, so that what is computed counts again', async () => {
     const user = await open();
     await user.click(screen.getByRole('button', { name: 'Change Gauge' }));
-    expect(screen.getByLabelText<HTMLInputElement>('What for').readOnly).toBe(true);
+    expect(screen.getByLabelText<HTMLInputElement>('Purpose').readOnly).toBe(true);
     server.on('DELETE /api/requests/ECR-00096/figures/4', money);
-    await user.click(screen.getByRole('button', { name: 'Take it back' }));
+    await user.click(screen.getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(server.asked('DELETE /api/requests/ECR-00096/figures/4').length).toBe(1));
   });
 
   it('lets something more be paid, and asks what one unit costs more of items nobody told of', async () => {
     const user = await open();
-    await user.click(screen.getByRole('button', { name: 'Something more' }));
-    expect(screen.getByLabelText<HTMLInputElement>('What for').readOnly).toBe(false);
+    await user.click(screen.getByRole('button', { name: 'Add a cost' }));
+    expect(screen.getByLabelText<HTMLInputElement>('Purpose').readOnly).toBe(false);
     await user.click(screen.getByRole('button', { name: '200-0010' }));
     expect(screen.getByRole('form', { name: 'One unit of 200-0010 costs more' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: '200-0040' })).toBeNull();

@@ -43,10 +43,10 @@ export function MoneyView({ number, page, maySay }: Props) {
       )}
       <section aria-labelledby="exists">
         <h2 id="exists" className="mb-1">
-          What becomes of what exists
+          Disposition of stock and open orders
         </h2>
         <DataTable
-          label="What becomes of what exists"
+          label="Disposition of stock and open orders"
           exportName={`dispositions-${number}`}
           rows={page.dispositions}
           columns={withAct(
@@ -63,12 +63,12 @@ export function MoneyView({ number, page, maySay }: Props) {
             say,
           )}
           keyOf={(row) => `${row.item} ${row.kind}`}
-          empty="Nothing of the affected items exists or is on its way."
+          empty="No stock and no open orders of the affected items."
         />
       </section>
       <section aria-labelledby="once">
         <div className="mb-1 flex items-baseline justify-between">
-          <h2 id="once">Paid once</h2>
+          <h2 id="once">One-time</h2>
           {maySay && (
             <Button
               look="quiet"
@@ -76,18 +76,18 @@ export function MoneyView({ number, page, maySay }: Props) {
                 setFigure({
                   kind: 'one_time',
                   subject: '',
-                  about: 'Something more that is paid once',
+                  about: 'Another one-time cost',
                   amount: '',
                   said: null,
                 })
               }
             >
-              Something more
+              Add a cost
             </Button>
           )}
         </div>
         <DataTable
-          label="Paid once"
+          label="One-time"
           rows={page.one_time}
           columns={withAct(
             moneyColumns.filter(({ id }) => id !== 'per_unit' && id !== 'units'),
@@ -108,10 +108,10 @@ export function MoneyView({ number, page, maySay }: Props) {
       </section>
       <section aria-labelledby="yearly">
         <h2 id="yearly" className="mb-1">
-          Every year
+          Recurring, per year
         </h2>
         <DataTable
-          label="Every year"
+          label="Recurring, per year"
           rows={page.recurring}
           columns={withAct(
             moneyColumns,
@@ -130,7 +130,7 @@ export function MoneyView({ number, page, maySay }: Props) {
         />
         {maySay && (
           <p className="mt-1 flex flex-wrap gap-4 text-sm">
-            Say what one unit costs more:
+            Add a cost per unit for:
             {page.by_item
               .filter(({ item }) => item !== '' && !page.recurring.some((row) => row.item === item))
               .map(({ item }) => (
@@ -169,10 +169,10 @@ export function MoneyView({ number, page, maySay }: Props) {
       </section>
       <section aria-labelledby="demand">
         <h2 id="demand" className="mb-1">
-          Wanted in a year
+          Annual demand
         </h2>
         <DataTable
-          label="Wanted in a year"
+          label="Annual demand"
           caption={<WantedAge number={number} at={page.demand_told_at} />}
           rows={page.demand}
           columns={withAct(
@@ -193,7 +193,7 @@ export function MoneyView({ number, page, maySay }: Props) {
       </section>
       <section aria-labelledby="assumed">
         <h2 id="assumed" className="mb-1">
-          What is assumed
+          Assumptions
         </h2>
         <ul className="max-w-4xl list-disc pl-5">
           {page.assumed.map((one) => (
@@ -211,9 +211,9 @@ export function Totals({ page }: { page: Money }) {
     <dl className="grid max-w-3xl grid-cols-3 border-y border-strong bg-sheet">
       {[
         ['Once', `${amount(page.one_time_total)} ${page.currency}`],
-        ['Every year', `${signed(page.yearly_total)} ${page.currency}`],
+        ['Recurring, per year', `${signed(page.yearly_total)} ${page.currency}`],
         [
-          'Pays back',
+          'Payback',
           page.payback_months === null
             ? 'never'
             : page.payback_months === 0
@@ -242,7 +242,7 @@ function withAct<Row>(
     ...columns,
     {
       id: 'act',
-      head: 'Say otherwise',
+      head: 'Override',
       text: () => '',
       cell: (row) => {
         const figure = figureOf(row);

@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { moment } from '../lib/format';
+import { currency } from '../lib/settings';
 import { useAct } from '../lib/useAct';
 import { dispositions } from '../lib/words';
 import { Button } from '../ui/Button';
+import { DecimalInput } from '../ui/DecimalInput';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
@@ -66,45 +68,45 @@ export function SayFigure({ number, figure, onDone }: { number: string; figure: 
       )}
       <div className="flex flex-wrap items-start gap-3">
         {figure.kind === 'one_time' && (
-          <Field label="What for" className="w-72" error={error('subject')}>
+          <Field label="Purpose" className="w-72" error={error('subject')}>
             <Input value={subject} readOnly={said !== null} onChange={(event) => setSubject(event.target.value)} />
           </Field>
         )}
         {choice !== undefined && (
-          <Field label="What is done" className="w-44" error={error('choice')}>
+          <Field label="Disposition" className="w-44" error={error('choice')}>
             <Select value={choice} onChange={setChoice} options={dispositions} />
           </Field>
         )}
         <Field
           label={
             {
-              disposition: 'Costs for one',
-              one_time: 'Amount',
-              answered: 'Amount',
-              recurring: 'For one unit',
-              demand: 'Units a year',
+              disposition: `Cost per unit, ${currency()}`,
+              one_time: `Amount, ${currency()}`,
+              answered: `Amount, ${currency()}`,
+              recurring: `Per unit, ${currency()}`,
+              demand: 'Units per year',
             }[figure.kind]
           }
-          {...(figure.kind === 'disposition' ? { hint: 'Empty: what it usually costs' } : {})}
+          {...(figure.kind === 'disposition' ? { hint: 'Empty: the usual cost' } : {})}
           className="w-44"
           error={error('amount')}
         >
-          <Input inputMode="decimal" value={value} onChange={(event) => setValue(event.target.value)} />
+          <DecimalInput value={value} onChange={setValue} />
         </Field>
-        <Field label="Why" className="w-96" error={error('reason')}>
+        <Field label="Reason" className="w-96" error={error('reason')}>
           <Input value={reason} onChange={(event) => setReason(event.target.value)} />
         </Field>
         <span className="flex gap-2 pt-5.5">
           <Button type="submit" look="main" busy={say.isPending}>
-            Say so
+            Save override
           </Button>
           {said && (
             <Button busy={takeBack.isPending} onClick={() => takeBack.mutate(said.id)}>
-              Take it back
+              Undo
             </Button>
           )}
           <Button look="quiet" onClick={onDone}>
-            Leave it
+            Cancel
           </Button>
         </span>
       </div>

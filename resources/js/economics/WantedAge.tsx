@@ -23,7 +23,7 @@ export function WantedAge({ number, at }: Props) {
     <>
       {at === null ? 'Planning has not told of these products yet' : `What planning told by ${moment(at)}`}
       <Button look="quiet" className="!h-6 !text-sm" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
-        Ask planning anew
+        Refresh from planning
       </Button>
       <ProblemNotice problem={anew.error} shown={[]} />
     </>

@@ -13,5 +13,5 @@ export const moneyByItem: Column<Schemas['MoneyOfItem']>[] = [
   },
   { id: 'title', head: 'Title', text: (r) => r.title, cell: (r) => r.title },
   { id: 'once', head: 'Once', numeric: true, text: (r) => r.one_time, cell: (r) => amount(r.one_time) },
-  { id: 'yearly', head: 'Every year', numeric: true, text: (r) => r.yearly, cell: (r) => signed(r.yearly) },
+  { id: 'yearly', head: 'Recurring, per year', numeric: true, text: (r) => r.yearly, cell: (r) => signed(r.yearly) },
 ];

@@ -36,11 +36,11 @@ export const dispositionColumns: Column<Schemas['DispositionRow']>[] = [
     text: (r) => dispositions[r.disposition],
     cell: (r) => dispositions[r.disposition],
   },
-  { id: 'per_unit', head: 'For one', numeric: true, text: (r) => r.per_unit, cell: (r) => amount(r.per_unit) },
-  { id: 'cost', head: 'Costs', numeric: true, text: (r) => r.cost, cell: (r) => amount(r.cost) },
+  { id: 'per_unit', head: 'Per unit', numeric: true, text: (r) => r.per_unit, cell: (r) => amount(r.per_unit) },
+  { id: 'cost', head: 'Cost', numeric: true, text: (r) => r.cost, cell: (r) => amount(r.cost) },
   {
     id: 'from',
-    head: 'Why',
+    head: 'Reason',
     text: (r) => r.said?.reason ?? r.from,
     cell: (r) =>
       saidCell(r.said) ?? (
@@ -53,17 +53,17 @@ export const dispositionColumns: Column<Schemas['DispositionRow']>[] = [
 
 export const moneyColumns: Column<Schemas['MoneyRow']>[] = [
   { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => r.item !== '' && <ItemNumber number={r.item} /> },
-  { id: 'what', head: 'What for', text: (r) => r.what, cell: (r) => r.what },
+  { id: 'what', head: 'Purpose', text: (r) => r.what, cell: (r) => r.what },
   {
     id: 'per_unit',
-    head: 'For one',
+    head: 'Per unit',
     numeric: true,
     text: (r) => r.per_unit ?? '',
     cell: (r) => r.per_unit != null && signed(r.per_unit),
   },
   {
     id: 'units',
-    head: 'Units a year',
+    head: 'Units per year',
     numeric: true,
     text: (r) => r.units ?? '',
     cell: (r) => r.units != null && quantity(r.units),
@@ -71,7 +71,7 @@ export const moneyColumns: Column<Schemas['MoneyRow']>[] = [
   { id: 'amount', head: 'Amount', numeric: true, text: (r) => r.amount, cell: (r) => amount(r.amount) },
   {
     id: 'said',
-    head: 'Why',
+    head: 'Reason',
     text: (r) => r.said?.reason ?? answeredBy(r),
     cell: (r) => saidCell(r.said) ?? <span className="text-sm text-soft">{answeredBy(r)}</span>,
   },
@@ -84,7 +84,7 @@ function answeredBy(row: Schemas['MoneyRow']): string {
 export const demandColumns: Column<Schemas['DemandRow']>[] = [
   { id: 'product', head: 'Product', text: (r) => r.product, cell: (r) => <ItemNumber number={r.product} /> },
   { id: 'title', head: 'Title', text: (r) => r.title, cell: (r) => r.title },
-  { id: 'told', head: 'Planning tells', numeric: true, text: (r) => r.told, cell: (r) => quantity(r.told) },
-  { id: 'units', head: 'Counted', numeric: true, text: (r) => r.units, cell: (r) => quantity(r.units) },
-  { id: 'said', head: 'Why', text: (r) => r.said?.reason ?? '', cell: (r) => saidCell(r.said) },
+  { id: 'told', head: 'From planning', numeric: true, text: (r) => r.told, cell: (r) => quantity(r.told) },
+  { id: 'units', head: 'Used here', numeric: true, text: (r) => r.units, cell: (r) => quantity(r.units) },
+  { id: 'said', head: 'Reason', text: (r) => r.said?.reason ?? '', cell: (r) => saidCell(r.said) },
 ];

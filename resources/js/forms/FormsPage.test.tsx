@@ -33,18 +33,18 @@ async function forms(more: Partial<Schemas['FormsPage']> = {}, as?: Schemas['Me'
     ...more,
   });
   const user = await show(<FormsPage />, { at: '/changes/ECR-00096/forms', path: '/changes/:number/forms', as });
-  await screen.findByRole('heading', { name: 'Handed out' });
+  await screen.findByRole('heading', { name: 'Issued' });
   return user;
 }
 
 const HAND = 'POST /api/requests/ECR-00096/forms';
-const rows = () => within(screen.getByRole('region', { name: 'Handed out' })).getAllByRole('listitem');
+const rows = () => within(screen.getByRole('region', { name: 'Issued' })).getAllByRole('listitem');
 
 describe('the forms of a request', () => {
   it('are handed out, filled from the record, once a template is chosen', async () => {
     const user = await forms();
     expect(screen.getByText('No form was handed out for this request.')).toBeTruthy();
-    const fill = screen.getByRole<HTMLButtonElement>('button', { name: 'Fill it' });
+    const fill = screen.getByRole<HTMLButtonElement>('button', { name: 'Issue' });
     expect(fill.disabled).toBe(true);
     await choose(user, 'Template', 'Supplier enquiry');
     server.on(HAND, new Refused(422, 'No.', { template: ['This template is not offered any more.'] }));
@@ -100,7 +100,7 @@ describe('the forms of a request', () => {
     await user.click(screen.getByRole('button', { name: 'Withdraw F-00002' }));
     await waitFor(() => expect(server.asked('DELETE /api/forms/F-00002')).toHaveLength(1));
     server.on('DELETE /api/forms/F-00001/taken', new Refused(422, 'Its question is answered already.'));
-    await user.click(screen.getByRole('button', { name: /Take it back.*F-00001/ }));
+    await user.click(screen.getByRole('button', { name: /Undo.*F-00001/ }));
     expect((await screen.findByRole('alert')).textContent).toContain('Its question is answered already.');
   });
 
@@ -110,7 +110,7 @@ describe('the forms of a request', () => {
       forms: [form('F-00001', { ...settled, state: 'taken_in', file: '7' }), form('F-00002')],
     });
     expect(screen.getByText(/ECR-00096 is not being assessed/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: /Withdraw|Take it back|Fill it/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /Withdraw|Undo|Fill it/ })).toBeNull();
   });
 
   it('are only shown to who does not assess', async () => {

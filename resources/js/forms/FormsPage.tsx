@@ -61,7 +61,7 @@ function HandOut({ page }: { page: Forms }) {
   );
   return (
     <section aria-labelledby="hand-out">
-      <h2 id="hand-out">Hand one out</h2>
+      <h2 id="hand-out">Issue a form</h2>
       <p className="mb-2 text-soft">
         It is filled from the record. Whoever gets it opens it in a word processor, fills it in, saves it and sends it
         back.
@@ -81,7 +81,7 @@ function HandOut({ page }: { page: Forms }) {
           busy={handOut.isPending}
           onClick={() => handOut.mutate(undefined)}
         >
-          Fill it
+          Issue
         </Button>
       </div>
       <ProblemNotice problem={handOut.error} shown={['template']} />
@@ -99,7 +99,7 @@ function Handed({ page, may }: { page: Forms; may: boolean }) {
   return (
     <section aria-labelledby="handed">
       <h2 id="handed" className="mb-1">
-        Handed out
+        Issued
       </h2>
       <ProblemNotice problem={withdraw.error ?? takeBack.error} />
       {page.forms.length === 0 ? (
@@ -140,7 +140,7 @@ function Handed({ page, may }: { page: Forms; may: boolean }) {
                       busy={takeBack.isPending}
                       onClick={() => takeBack.mutate(form.number)}
                     >
-                      Take it back<span className="sr-only">, {form.number}</span>
+                      Undo<span className="sr-only">, {form.number}</span>
                     </Button>
                   )}
                 </span>

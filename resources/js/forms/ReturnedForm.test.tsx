@@ -94,15 +94,15 @@ describe('a form that came back', () => {
     await user.click(await screen.findByRole('button', { name: 'Take in 4' }));
     expect((await screen.findByRole('alert')).textContent).toContain('changed by somebody else');
     server.on(LOOK, { ...preview, version: 6, proposals: [] });
-    await user.click(screen.getByRole('button', { name: 'Look at it again' }));
+    await user.click(screen.getByRole('button', { name: 'Check again' }));
     expect(await screen.findByText(/Nothing is written in it that is not in the record already/)).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Lay it down without taking anything' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'File it, change nothing' })).toBeTruthy();
   });
 
   it('can be left', async () => {
     server.on(LOOK, preview);
     const user = await bring();
-    await user.click(await screen.findByRole('button', { name: 'Leave it' }));
+    await user.click(await screen.findByRole('button', { name: 'Cancel' }));
     expect(screen.queryByRole('grid')).toBeNull();
   });
 });

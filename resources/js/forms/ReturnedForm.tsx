@@ -71,7 +71,7 @@ export function ReturnedForm({ number }: { number: string }) {
         if (dropped) begin(dropped);
       }}
     >
-      <h2 id={`${id}-head`}>Take one in</h2>
+      <h2 id={`${id}-head`}>Take in a returned form</h2>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         <label htmlFor={id}>Drop the form that came back here, or choose it</label>
         <FileInput id={id} accept=".docx" onFile={begin} />
@@ -96,12 +96,12 @@ export function ReturnedForm({ number }: { number: string }) {
             )}
             <div className="mt-2 flex gap-2">
               <Button look="main" busy={take.isPending} onClick={() => take.mutate(file)}>
-                {chosen.length === 0 ? 'Lay it down without taking anything' : `Take in ${chosen.length}`}
+                {chosen.length === 0 ? 'File it, change nothing' : `Take in ${chosen.length}`}
               </Button>
               <Button look="quiet" onClick={leave}>
-                Leave it
+                Cancel
               </Button>
-              {take.error?.status === 409 && <Button onClick={() => look.mutate(file)}>Look at it again</Button>}
+              {take.error?.status === 409 && <Button onClick={() => look.mutate(file)}>Check again</Button>}
             </div>
           </div>
         )}
@@ -118,7 +118,7 @@ interface ProposalsProps {
 
 function Proposals({ rows, left, onLeave }: ProposalsProps) {
   return (
-    <table aria-label="What it would do" className="mt-2 w-full border-collapse">
+    <table aria-label="What it will do" className="mt-2 w-full border-collapse">
       <thead>
         <tr className="border-b border-strong text-left text-sm text-soft">
           {['Take', 'What it does', 'Field of the form', 'Becomes'].map((head) => (

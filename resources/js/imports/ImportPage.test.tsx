@@ -31,7 +31,7 @@ describe('taking over from files', () => {
   it('says which columns are wanted for what the file brings', async () => {
     const user = await page();
     expect(screen.getByText('Columns: number, title, kind, category, unit, and more')).toBeTruthy();
-    await choose(user, 'What the file brings', 'Structures of items that have none');
+    await choose(user, 'Content', 'Structures of items that have none');
     expect(screen.getByText('Columns: parent, find, component, quantity, unit, and more')).toBeTruthy();
   });
 
@@ -39,11 +39,11 @@ describe('taking over from files', () => {
     const user = await page();
     const file = screen.getByLabelText<HTMLInputElement>('File: XLSX, CSV, JSON or STEP');
     server.on(START, new Refused(422, 'No.', { file: ['Choose a file.'] }));
-    await user.click(screen.getByRole('button', { name: 'Check and take over' }));
+    await user.click(screen.getByRole('button', { name: 'Check and import' }));
     expect(await screen.findByText(/Choose a file/)).toBeTruthy();
     await user.upload(file, new File(['number,title'], 'new-parts.csv'));
     server.on(START, {}).on('GET /api/imports', [done]);
-    await user.click(screen.getByRole('button', { name: 'Check and take over' }));
+    await user.click(screen.getByRole('button', { name: 'Check and import' }));
     expect(await screen.findByText(/12 items were made/)).toBeTruthy();
     const sent = String(server.asked(START)[1]?.body);
     expect(sent).toContain('items');
@@ -54,7 +54,7 @@ describe('taking over from files', () => {
   it('is only looked at by who may not', async () => {
     await page([done], vera);
     expect(screen.getByText(/12 items were made/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Check and take over' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Check and import' })).toBeNull();
   });
 
   it('says where to see the columns when nothing was taken over yet', async () => {

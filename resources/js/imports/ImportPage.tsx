@@ -46,7 +46,7 @@ export function ImportPage() {
   );
 
   return (
-    <Page title="Take over items and structures">
+    <Page title="Import items and structures">
       {mayImport && (
         <form
           className="mb-6 flex flex-wrap items-start gap-4 border-y border-strong bg-sheet px-3 py-3"
@@ -55,10 +55,10 @@ export function ImportPage() {
             start.mutate(undefined);
           }}
         >
-          <Field label="What the file brings" className="w-72" error={start.error?.at('subject')}>
+          <Field label="Content" className="w-72" error={start.error?.at('subject')}>
             <Select value={subject} onChange={setSubject} options={subjects} />
           </Field>
-          <Field label="Holds from" error={start.error?.at('first_day')}>
+          <Field label="Effective from" error={start.error?.at('first_day')}>
             <DateInput value={firstDay} onChange={setFirstDay} />
           </Field>
           <Field
@@ -80,12 +80,12 @@ export function ImportPage() {
             />
           </Field>
           <Button type="submit" look="main" className="mt-5.5" busy={start.isPending}>
-            Check and take over
+            Check and import
           </Button>
           <ProblemNotice problem={start.error} shown={['subject', 'first_day', 'file']} />
         </form>
       )}
-      <h2 className="mb-1">Files so far</h2>
+      <h2 className="mb-1">Imports</h2>
       <Loading query={imports}>
         {(rows) =>
           rows.length === 0 ? (

@@ -52,7 +52,7 @@ export function ImportRow({ row, mayCancel }: { row: Row; mayCancel: boolean }) 
         )}
         {cells && (
           <a href={`/api/imports/${row.id}/marked`} download className="text-accent hover:underline">
-            The file with the bad cells marked
+            File with errors marked
           </a>
         )}
       </div>
@@ -63,15 +63,12 @@ export function ImportRow({ row, mayCancel }: { row: Row; mayCancel: boolean }) 
             <p className="mt-1 text-sm">
               {row.fault_count === 1 ? 'One cell is wrong.' : `${count(row.fault_count)} cells are wrong.`}
             </p>
-            <table
-              aria-label={`What is wrong with ${row.file}`}
-              className="mt-1 w-full max-w-4xl border-collapse text-sm"
-            >
+            <table aria-label={`Errors in ${row.file}`} className="mt-1 w-full max-w-4xl border-collapse text-sm">
               <thead>
                 <tr className="border-b border-rule text-left text-soft">
                   <th className="w-16 py-0.5 font-medium">Row</th>
                   <th className="w-36 py-0.5 font-medium">Column</th>
-                  <th className="py-0.5 font-medium">What is wrong</th>
+                  <th className="py-0.5 font-medium">Title</th>
                 </tr>
               </thead>
               <tbody>

@@ -2583,6 +2583,7 @@ export interface components {
             name: string;
             roles: string[];
             abilities: string[];
+            settings: components["schemas"]["Settings"];
         };
         PersonRow: {
             login: string;
@@ -2590,6 +2591,15 @@ export interface components {
             roles: string[];
             may_revise: boolean;
             may_sign: boolean;
+        };
+        /** @description How this installation writes days, amounts and numbers. */
+        Settings: {
+            /** @description BCP 47, such as en-GB */
+            locale: string;
+            /** @description ISO 4217 */
+            currency: string;
+            /** @description the IANA zone whose day today is */
+            time_zone: string;
         };
         KeptPage: {
             /** @description A page to keep: an address within the application and a name for it. */

@@ -1,27 +1,46 @@
-const dayFormat = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-const momentFormat = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  hour: '2-digit',
-  minute: '2-digit',
-});
+import { decimalSign, locale, timeZone } from './settings';
+
+/** A format is made once for each way of writing: making it is what takes long. */
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function format(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = JSON.stringify([locale(), options]);
+  const kept = formats.get(key) ?? new Intl.DateTimeFormat(locale(), options);
+  formats.set(key, kept);
+  return kept;
+}
+
+const DAY = { day: 'numeric', month: 'short', year: 'numeric' } as const;
 
 /** "2027-03-01" as people write it: 1 Mar 2027. */
 export function day(iso: string | null): string {
-  return iso ? dayFormat.format(new Date(`${iso}T00:00:00`)) : '';
+  return iso ? format({ ...DAY, timeZone: 'UTC' }).format(new Date(`${iso}T00:00:00Z`)) : '';
 }
 
+/** A moment in the zone of the installation, so that everybody reads the same day. */
 export function moment(iso: string | null): string {
-  return iso ? momentFormat.format(new Date(iso)) : '';
+  return iso ? format({ ...DAY, hour: '2-digit', minute: '2-digit', timeZone: timeZone() }).format(new Date(iso)) : '';
 }
 
-/** A moment for a file: "2026-11-26 08:05", in the time of the person. */
+/** Year, month, day, hour and minute of a moment in the zone of the installation, with two digits or four. */
+function partsOf(at: Date): Record<string, string> {
+  const written = new Intl.DateTimeFormat('en-GB', {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+    timeZone: timeZone(),
+  });
+  return Object.fromEntries(written.formatToParts(at).map(({ type, value }) => [type, value]));
+}
+
+/** A moment for a file: "2026-11-26 08:05". */
 export function stamp(iso: string | null): string {
   if (!iso) return '';
-  const at = new Date(iso);
-  const two = (part: number) => String(part).padStart(2, '0');
-  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())} ${two(at.getHours())}:${two(at.getMinutes())}`;
+  const { year, month, day: date, hour, minute } = partsOf(new Date(iso));
+  return `${year}-${month}-${date} ${hour}:${minute}`;
 }
 
 /** How long ago, in the largest whole unit: "3 days", "2 hours". */
@@ -40,7 +59,7 @@ export function ago(iso: string, now: Date = new Date()): string {
 export function amount(text: string): string {
   const [whole = '0', fraction = '00'] = text.split('.');
   const sign = whole.startsWith('-') ? '−' : '';
-  return `${sign}${whole.replace('-', '').replace(/\B(?=(\d{3})+$)/g, '\u2009')}.${fraction}`;
+  return `${sign}${whole.replace('-', '').replace(/\B(?=(\d{3})+$)/g, '\u2009')}${decimalSign()}${fraction}`;
 }
 
 /** A difference in money with its sign: "+12.60", "−3.00", "±0.00". */
@@ -53,7 +72,7 @@ export function signed(text: string): string {
 export function quantity(text: string): string {
   const [whole = '0', fraction] = text.split('.');
   const grouped = whole.replace(/\B(?=(\d{3})+$)/g, '\u2009');
-  return fraction === undefined ? grouped : `${grouped}.${fraction}`;
+  return fraction === undefined ? grouped : `${grouped}${decimalSign()}${fraction}`;
 }
 
 /** A count with thin groups of thousands. */
@@ -61,9 +80,16 @@ export function count(number: number): string {
   return quantity(String(number));
 }
 
+/** The day it is in the zone of the installation: the server means the same. */
 export function today(): string {
-  const now = new Date();
-  return [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((part) => String(part).padStart(2, '0')).join('-');
+  const { year, month, day: date } = partsOf(new Date());
+  return `${year}-${month}-${date}`;
+}
+
+/** A number as it is typed, read as the server wants it: with a point, where a comma is the decimal sign here. */
+export function typedNumber(text: string): string {
+  const said = text.trim().replace(/[\s\u00a0\u2009\u202f]/g, '');
+  return decimalSign() === ',' ? said.replace(/\.(?=\d{3}(\D|$))/g, '').replace(',', '.') : said;
 }
 
 export function plusDays(iso: string, days: number): string {

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { createContext, useContext, type ReactNode } from 'react';
 import type { Schemas } from './api';
 import { queries } from './queries';
+import { takeSettings } from './settings';
 import { keepFor } from './storage';
 
 const Session = createContext<Schemas['Me'] | null>(null);
@@ -13,6 +14,7 @@ export function SessionGate({ children, otherwise }: { children: ReactNode; othe
   if (!me.data) return otherwise;
   // Before anything below reads what it kept.
   keepFor(me.data.login);
+  takeSettings(me.data.settings);
   return <Session value={me.data}>{children}</Session>;
 }
 

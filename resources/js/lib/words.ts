@@ -14,7 +14,7 @@ export interface Picture {
 /** The plants that manufacturing structures are told for. */
 export const FIRST_PLANT = 'first';
 export const plants: Record<string, string> = {
-  [FIRST_PLANT]: 'The plant that makes it',
+  [FIRST_PLANT]: 'Plant that makes it',
   Tarn: 'Plant Tarn',
   Weir: 'Plant Weir',
 };
@@ -35,7 +35,7 @@ export const itemKinds = {
   service: 'Service',
 } as const;
 
-export const supplies = { make: 'Made here', buy: 'Bought', subcontract: 'Subcontracted' } as const;
+export const supplies = { make: 'Made in house', buy: 'Bought', subcontract: 'Subcontracted' } as const;
 
 export const unitNames = {
   pc: 'pc, piece',
@@ -146,7 +146,7 @@ export const dispositions = {
   hold: 'Hold',
 } as const;
 
-export const outcomes = { revise: 'Gets a new revision', keep: 'Stays as it is' } as const;
+export const outcomes = { revise: 'New revision', keep: 'No change' } as const;
 
 export const steps = {
   take_in: 'Take in',
@@ -217,11 +217,11 @@ export const formStates = { out: 'out', taken_in: 'taken in', withdrawn: 'withdr
 
 /** What becomes of a tag of a form that comes back. */
 export const tagUses = {
-  nothing: 'Is only told',
-  field: 'Corrects the record',
-  finding: 'Goes into the finding',
+  nothing: 'Show only (no update)',
+  field: 'Updates the record',
+  finding: 'Added to the finding',
   question: 'Asks a question',
-  attachment: 'Is attached',
+  attachment: 'Attached',
 } as const;
 
 export const controlKinds = {

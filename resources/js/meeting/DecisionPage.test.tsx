@@ -105,7 +105,7 @@ describe('the page for the decision', () => {
 
   it('counts what it reaches, and tells what was decided of it on record', async () => {
     await decision();
-    const reach = part('What it reaches');
+    const reach = part('Reach');
     await waitFor(() => expect(reach.getByText('1 240')).toBeTruthy());
     expect(reach.getByText(/It fits both tubes/).closest('li')?.textContent).toContain('✕ out');
     expect(server.asked('GET /api/requests/ECR-00096/reach')[0]?.query.decided).toBe('1');
@@ -113,7 +113,7 @@ describe('the page for the decision', () => {
 
   it('tells what specialists said, and who has not; what was withdrawn is not told', async () => {
     await decision();
-    const answers = part('What specialists say');
+    const answers = part('Specialist answers');
     expect((await answers.findByText(/has not answered, due 28 Nov 2026/)).textContent).toContain('Nils Aarden');
     expect(answers.getByText('From March.').closest('li')?.textContent).toContain('Petra Quist');
     expect(answers.getByText(/No effect/).closest('li')?.textContent).toContain('Clara Fenn');
@@ -122,17 +122,17 @@ describe('the page for the decision', () => {
 
   it('adds up the money, with the disposition of what exists', async () => {
     await decision();
-    const sums = part('Dispositions and money');
+    const sums = part('Dispositions and cost');
     expect(await sums.findByText('5 586.00 EUR')).toBeTruthy();
     expect(sums.getByText(/Stock, 146.5 m: Scrap, 1\s435.70/)).toBeTruthy();
-    expect(sums.getByRole('link', { name: 'All of it, and what is assumed' }).getAttribute('href')).toBe(
+    expect(sums.getByRole('link', { name: 'All rows and assumptions' }).getAttribute('href')).toBe(
       '/changes/ECR-00096/money',
     );
   });
 
   it('names the day that was chosen last, or that none is', async () => {
     await decision();
-    expect(part('Day to cut in').getByText('No day is chosen yet.')).toBeTruthy();
+    expect(part('Day to cut in').getByText('No cut-in day chosen yet.')).toBeTruthy();
   });
 
   it('names the day with its reason', async () => {

@@ -144,7 +144,7 @@ function Asked({ request }: { request: Request }) {
 function ReachSummary({ number }: { number: string }) {
   const reach = useInfiniteQuery(queries.reach(number, '', true));
   return (
-    <Part title="What it reaches">
+    <Part title="Reach">
       <Loading query={reach}>
         {({ pages }) => {
           const decided = pages.flatMap((page) => page.rows);
@@ -184,7 +184,7 @@ function ReachSummary({ number }: { number: string }) {
 function Answers({ number }: { number: string }) {
   const asked = useQuery(queries.questions(number));
   return (
-    <Part title="What specialists say">
+    <Part title="Specialist answers">
       <Loading query={asked}>
         {(page) => (
           <>
@@ -219,7 +219,7 @@ function Answers({ number }: { number: string }) {
 function MoneySummary({ number }: { number: string }) {
   const money = useQuery(queries.money(number));
   return (
-    <Part title="Dispositions and money">
+    <Part title="Dispositions and cost">
       <Loading query={money}>
         {(page) => (
           <div className="space-y-2">
@@ -247,7 +247,7 @@ function MoneySummary({ number }: { number: string }) {
               empty="No item is affected."
             />
             <Link to={`/changes/${number}/money`} className="no-print text-accent underline">
-              All of it, and what is assumed
+              All rows and assumptions
             </Link>
           </div>
         )}
@@ -270,7 +270,7 @@ function ChosenDay({ number }: { number: string }) {
           </span>
         </p>
       ) : (
-        <p className="text-soft">No day is chosen yet.</p>
+        <p className="text-soft">No cut-in day chosen yet.</p>
       )}
       <Link to={`/changes/${number}/cut-in`} className="no-print text-accent underline">
         The cut-in plan

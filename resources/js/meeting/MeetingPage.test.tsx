@@ -32,7 +32,7 @@ describe('the meeting of the board', () => {
     const [first, second] = await screen.findAllByRole('listitem');
     expect(first?.textContent).toContain('2 questions not answered yet');
     expect(second?.textContent).toContain('cut-in 14 Apr 2027');
-    expect(screen.getByRole('link', { name: 'Begin with the first' }).getAttribute('href')).toBe(
+    expect(screen.getByRole('link', { name: 'Start with the first' }).getAttribute('href')).toBe(
       '/changes/ECR-00097/decision?meeting',
     );
   });

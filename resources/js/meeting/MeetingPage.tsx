@@ -22,15 +22,15 @@ export function MeetingPage() {
   const arrange = useAct((requests: string[]) => told(api.PUT('/api/meeting', { body: { requests } })));
   return (
     <Page
-      title="Meeting of the board"
-      over="What awaits a decision"
+      title="Change board meeting"
+      over="Awaiting decision"
       aside={
         meeting.data?.awaiting[0] && (
           <Link
             to={`/changes/${meeting.data.awaiting[0].change.number}/decision?meeting`}
             className="inline-flex h-8 items-center rounded-xs border border-accent bg-accent px-3 font-medium text-on-accent hover:brightness-110"
           >
-            Begin with the first
+            Start with the first
           </Link>
         )
       }

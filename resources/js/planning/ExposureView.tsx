@@ -91,7 +91,7 @@ export function ExposureView({ items }: { items: string[] }) {
                   rows={lines}
                   columns={columns}
                   keyOf={(row) => `${row.item} ${row.kind} ${row.document} ${row.place} ${row.due ?? ''}`}
-                  empty="Nothing exists and nothing is on its way."
+                  empty="No stock and no open orders."
                   exportName="exposure"
                 />
               )}

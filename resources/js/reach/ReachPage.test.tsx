@@ -42,7 +42,7 @@ describe('all that a request reaches', () => {
   it('is a table at first, to be decided on while the request is open', async () => {
     await reach();
     expect((await screen.findByText('Pump module')).closest('tr')?.textContent).toContain('200-0001');
-    expect(screen.getByRole('link', { name: 'As a table' }).getAttribute('aria-current')).toBe('page');
+    expect(screen.getByRole('link', { name: 'Table' }).getAttribute('aria-current')).toBe('page');
     expect(acts().length).toBeGreaterThan(0);
   });
 
@@ -54,10 +54,10 @@ describe('all that a request reaches', () => {
 
   it('is a picture on demand, and the address keeps it', async () => {
     const user = await reach();
-    await user.click(screen.getByRole('link', { name: 'As a picture' }));
+    await user.click(screen.getByRole('link', { name: 'Graph' }));
     await waitFor(() => expect(address()).toBe('/changes/ECR-00096/reach?as=picture'));
     await waitFor(() => expect(server.asked('GET /api/requests/ECR-00096/reach-picture')).toHaveLength(1));
-    await user.click(screen.getByRole('link', { name: 'As a table' }));
+    await user.click(screen.getByRole('link', { name: 'Table' }));
     expect(await screen.findByText('Pump module')).toBeTruthy();
   });
 });

@@ -23,7 +23,7 @@ export function ReachPage() {
         </span>
       }
       aside={
-        <nav aria-label="How it is shown" className="flex gap-4">
+        <nav aria-label="View" className="flex gap-4">
           {(['table', 'picture'] as const).map((as) => (
             <Link
               key={as}
@@ -36,7 +36,7 @@ export function ReachPage() {
                   : 'border-b-3 border-transparent text-accent'
               }
             >
-              {as === 'table' ? 'As a table' : 'As a picture'}
+              {as === 'table' ? 'Table' : 'Graph'}
             </Link>
           ))}
         </nav>

@@ -63,8 +63,8 @@ describe('all that a change touches', () => {
   it('offers no decision on what the request names itself, nor to who only reads', async () => {
     await table();
     expect(screen.getAllByRole('checkbox').map((box) => box.getAttribute('aria-label'))).toEqual([
-      'Choose 800-0011, Shows 200-0010, revision D',
-      'Choose 200-0010, Has it inside',
+      'Select 800-0011, Shows 200-0010, revision D',
+      'Select 200-0010, Has it inside',
     ]);
   });
 
@@ -85,14 +85,14 @@ describe('all that a change touches', () => {
   it('leaves several rows out together, with one reason', async () => {
     const user = await table();
     for (const box of screen.getAllByRole('checkbox')) await user.click(box);
-    const form = screen.getByRole('region', { name: 'Decide on the chosen rows' });
+    const form = screen.getByRole('region', { name: 'Decide on selected rows' });
     server.on('POST /api/requests/ECR-00096/reach', new Refused(422, 'No.', { reason: ['Say why it is left out.'] }));
     await user.click(within(form).getByRole('button', { name: 'Leave out' }));
     expect(await within(form).findByText(/Say why it is left out/)).toBeTruthy();
     server.on('POST /api/requests/ECR-00096/reach', page());
     await user.type(within(form).getByLabelText('Reason, for 2 rows'), 'They stay as they are.');
     await user.click(within(form).getByRole('button', { name: 'Leave out' }));
-    await waitFor(() => expect(screen.queryByRole('region', { name: 'Decide on the chosen rows' })).toBeNull());
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'Decide on selected rows' })).toBeNull());
     expect(server.asked('POST /api/requests/ECR-00096/reach')[1]?.body).toEqual({
       subjects: ['document 800-0011', 'parent 2'],
       taken: false,
@@ -104,8 +104,8 @@ describe('all that a change touches', () => {
   it('takes a decision back', async () => {
     const user = await table();
     server.on('POST /api/requests/ECR-00096/reach', page());
-    await user.click(screen.getByRole('checkbox', { name: /Choose 200-0010/ }));
-    await user.click(screen.getByRole('button', { name: 'Take the decision back' }));
+    await user.click(screen.getByRole('checkbox', { name: /Select 200-0010/ }));
+    await user.click(screen.getByRole('button', { name: 'Undo decision' }));
     await waitFor(() =>
       expect(server.asked('POST /api/requests/ECR-00096/reach')[0]?.body).toMatchObject({ taken: null }),
     );

@@ -56,7 +56,7 @@ export function ReachTable({ number, open }: { number: string; open: boolean }) 
               rows={rows}
               columns={columns}
               keyOf={(row) => row.subject}
-              empty="The change touches nothing of that kind."
+              empty="Nothing of that kind is affected."
             />
             {reach.hasNextPage && (
               <Button busy={reach.isFetchingNextPage} onClick={() => void reach.fetchNextPage()}>
@@ -73,13 +73,13 @@ export function ReachTable({ number, open }: { number: string; open: boolean }) 
 function choice(chosen: Row[], setChosen: (rows: Row[]) => void): Column<Row> {
   return {
     id: 'choose',
-    head: 'Choose',
+    head: 'Select',
     text: () => '',
     cell: (row) =>
       (row.reason !== 'affected' || row.decision !== null) && (
         <input
           type="checkbox"
-          aria-label={`Choose ${row.number}, ${row.why}`}
+          aria-label={`Select ${row.number}, ${row.why}`}
           checked={chosen.some((one) => one.subject === row.subject)}
           onChange={(event) =>
             setChosen(event.target.checked ? [...chosen, row] : chosen.filter((one) => one.subject !== row.subject))
@@ -132,7 +132,7 @@ const reachColumns: Column<Row>[] = [
   },
   {
     id: 'why',
-    head: 'Why',
+    head: 'Reason',
     text: (row) => row.why,
     cell: (row) => (
       <span>
@@ -174,7 +174,7 @@ function Decide({ number, rows, onDone }: { number: string; rows: Row[]; onDone:
     onDone,
   );
   return (
-    <section aria-label="Decide on the chosen rows" className="border-y border-strong bg-sheet px-3 py-2">
+    <section aria-label="Decide on selected rows" className="border-y border-strong bg-sheet px-3 py-2">
       <div className="flex flex-wrap items-start gap-2">
         <Field
           label={`Reason, for ${rows.length === 1 ? 'one row' : `${rows.length} rows`}`}
@@ -191,7 +191,7 @@ function Decide({ number, rows, onDone }: { number: string; rows: Row[]; onDone:
             Leave out
           </Button>
           <Button look="quiet" busy={decide.isPending} onClick={() => decide.mutate(null)}>
-            Take the decision back
+            Undo decision
           </Button>
         </span>
       </div>

@@ -33,7 +33,7 @@ const columns: Column<Entry>[] = [
   },
   {
     id: 'answer',
-    head: 'Planning says',
+    head: 'Answer from planning',
     text: (e) => `${e.answer} ${e.reason}`,
     cell: (e) => (
       <span

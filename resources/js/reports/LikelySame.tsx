@@ -19,10 +19,10 @@ export function LikelySame({ title, description, items, except = '', onSame }: P
   const like = useQuery(queries.reportsLike({ title, description, items: items.join(','), except }));
   const rows = like.data ?? [];
   return (
-    <section aria-label="Likely the same" aria-live="polite">
-      <h2 className="mb-1 text-base">Likely the same</h2>
+    <section aria-label="Likely duplicates" aria-live="polite">
+      <h2 className="mb-1 text-base">Likely duplicates</h2>
       {rows.length === 0 ? (
-        <p className="border-y border-rule py-1.5 text-sm text-soft">No report reads like this one.</p>
+        <p className="border-y border-rule py-1.5 text-sm text-soft">No likely duplicates.</p>
       ) : (
         <ul className="border-y border-strong bg-sheet text-sm">
           {rows.map((row) => (

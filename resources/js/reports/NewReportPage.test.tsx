@@ -19,8 +19,8 @@ async function page(at = '/reports/new?items=200-0040') {
 describe('reporting a problem', () => {
   it('shows what is likely the same while it is typed, and where that was gathered', async () => {
     const user = await page();
-    expect(await screen.findByText('No report reads like this one.')).toBeTruthy();
-    await user.type(screen.getByLabelText('What is wrong'), 'Tube split');
+    expect(await screen.findByText('No likely duplicates.')).toBeTruthy();
+    await user.type(screen.getByLabelText('Title'), 'Tube split');
     const likely = await screen.findByText('Pump tube torn at the rollers');
     const row = likely.closest('li');
     expect(row?.textContent).toContain('87 % alike');
@@ -39,23 +39,23 @@ describe('reporting a problem', () => {
       'POST /api/reports',
       new Refused(422, 'It cannot be saved.', { source: ['Choose where it comes from.'], site: ['Choose the site.'] }),
     );
-    await user.type(screen.getByLabelText('What is wrong'), 'Torn');
-    await user.click(screen.getByRole('button', { name: 'Report it' }));
+    await user.type(screen.getByLabelText('Title'), 'Torn');
+    await user.click(screen.getByRole('button', { name: 'Create report' }));
     expect(await screen.findByText(/Choose where it comes from/)).toBeTruthy();
     expect(screen.getByRole('combobox', { name: 'Site' }).getAttribute('aria-invalid')).toBe('true');
     expect(screen.queryByRole('alert')).toBeNull();
-    expect(screen.getByLabelText<HTMLInputElement>('What is wrong').value).toBe('Torn');
+    expect(screen.getByLabelText<HTMLInputElement>('Title').value).toBe('Torn');
     expect(localStorage.getItem('mira.okafor:draft:report 200-0040')).toContain('Torn');
   });
 
   it('goes to the report when it is saved, and forgets the draft', async () => {
     const user = await page();
     server.on('POST /api/reports', { report: report('PR-00012', 'Torn') });
-    await user.type(screen.getByLabelText('What is wrong'), 'Torn');
+    await user.type(screen.getByLabelText('Title'), 'Torn');
     await user.type(screen.getByLabelText('What was seen'), 'At the rollers.');
     await choose(user, 'Severity', 'Critical');
     await choose(user, 'Source', 'Field');
-    await user.click(screen.getByRole('button', { name: 'Report it' }));
+    await user.click(screen.getByRole('button', { name: 'Create report' }));
     await waitFor(() => expect(address()).toBe('/reports/PR-00012'));
     expect(server.asked('POST /api/reports')[0]?.body).toMatchObject({
       title: 'Torn',
@@ -73,6 +73,6 @@ describe('reporting a problem', () => {
       JSON.stringify({ base: '', value: { title: 'Half written', items: ['200-0040'] } }),
     );
     await page();
-    expect(screen.getByLabelText<HTMLInputElement>('What is wrong').value).toBe('Half written');
+    expect(screen.getByLabelText<HTMLInputElement>('Title').value).toBe('Half written');
   });
 });

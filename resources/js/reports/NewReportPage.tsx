@@ -59,7 +59,7 @@ export function NewReportPage() {
         }}
       >
         <div className="space-y-4">
-          <Field label="What is wrong" error={error('title')}>
+          <Field label="Title" error={error('title')}>
             <Input value={value.title} onChange={(event) => change({ title: event.target.value })} />
           </Field>
           <Field
@@ -74,7 +74,7 @@ export function NewReportPage() {
             />
           </Field>
           <ItemList
-            label="Items it is about"
+            label="Affected items"
             numbers={value.items}
             error={error('items')}
             onChange={(items) => change({ items })}
@@ -99,7 +99,7 @@ export function NewReportPage() {
           />
           <div className="flex gap-2">
             <Button type="submit" look="main" busy={raise.isPending}>
-              Report it
+              Create report
             </Button>
             <Button look="quiet" onClick={draft.clear}>
               Clear

@@ -47,12 +47,12 @@ describe('what can be done about a report', () => {
 
   it('is answering for who raised it once it was sent back', async () => {
     await show(<ReportActs page={page('returned')} />, { as: clara });
-    expect(acts()).toEqual(['Send the answer']);
+    expect(acts()).toEqual(['Send answer']);
   });
 
   it('is taking it up again once it is settled', async () => {
     await show(<ReportActs page={page('answered')} />);
-    expect(acts()).toEqual(['Take it up again']);
+    expect(acts()).toEqual(['Reopen']);
   });
 
   it('gathers it into an open request, among which there are no orders', async () => {

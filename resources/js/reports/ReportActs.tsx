@@ -49,7 +49,7 @@ function Gather({ page }: { page: Page }) {
         </Button>
       ))}
       <Link to={`/requests/new?reports=${page.report.number}`} className="block text-accent underline">
-        Raise a new request for it
+        Create a request for it
       </Link>
       <ChosenChange
         label="An open request"
@@ -116,7 +116,7 @@ function Reply({ page }: { page: Page }) {
       </Field>
       <ProblemNotice problem={reply.error} shown={['text']} />
       <Button look="main" busy={reply.isPending} onClick={() => reply.mutate(undefined)}>
-        Send the answer
+        Send answer
       </Button>
     </section>
   );
@@ -155,7 +155,7 @@ function Reopen({ page }: { page: Page }) {
     <div className="space-y-2">
       <ProblemNotice problem={reopen.error} />
       <Button busy={reopen.isPending} onClick={() => reopen.mutate(undefined)}>
-        Take it up again
+        Reopen
       </Button>
     </div>
   );

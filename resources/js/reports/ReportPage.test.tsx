@@ -23,7 +23,7 @@ describe('a problem report', () => {
     await page(reportPage(of({ serial: 'H12-02417' }), { description: 'The case was flooded.' }));
     expect(screen.getByText('The case was flooded.')).toBeTruthy();
     expect(screen.getByText('H12-02417')).toBeTruthy();
-    expect(within(screen.getByRole('grid', { name: 'Items it is about' })).getByText('200-0040')).toBeTruthy();
+    expect(within(screen.getByRole('grid', { name: 'Affected items' })).getByText('200-0040')).toBeTruthy();
     expect(JSON.stringify(localStorage)).toContain('PR-00003 Pump tube worn through');
   });
 
@@ -42,7 +42,7 @@ describe('a problem report', () => {
     );
     const links = screen.getAllByRole('link', { name: 'ECR-00096' });
     expect(links.map((one) => one.getAttribute('href'))).toEqual(['/changes/ECR-00096', '/changes/ECR-00096']);
-    const same = within(screen.getByRole('grid', { name: 'Reports that say the same' }));
+    const same = within(screen.getByRole('grid', { name: 'Duplicates' }));
     expect(same.getByRole('link', { name: 'PR-00001' }).getAttribute('href')).toBe('/reports/PR-00001');
   });
 
@@ -58,7 +58,7 @@ describe('a problem report', () => {
 
   it('leads to the report that says the same', async () => {
     await page(reportPage(of({ state: 'duplicate' }), { same_as: 'PR-00001' }));
-    expect(screen.getByText(/It says the same as/).textContent).toContain('PR-00001');
+    expect(screen.getByText(/Duplicate of/).textContent).toContain('PR-00001');
   });
 
   it('keeps who did what', async () => {

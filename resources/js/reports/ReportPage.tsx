@@ -76,11 +76,11 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
           )}
           {page.same_as !== null && (
             <Notice>
-              It says the same as <ChangeNumber number={page.same_as} />, which is dealt with.
+              Duplicate of <ChangeNumber number={page.same_as} />, which is dealt with.
             </Notice>
           )}
           <DataTable
-            label="Items it is about"
+            label="Affected items"
             rows={page.items}
             columns={itemColumns.slice(0, 5)}
             keyOf={(item) => item.number}
@@ -90,10 +90,10 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
           {page.requests.length > 0 && (
             <section aria-labelledby="requests">
               <h2 id="requests" className="mb-1">
-                Requests that answer it
+                Requests
               </h2>
               <DataTable
-                label="Requests that answer it"
+                label="Requests"
                 rows={page.requests}
                 columns={changeColumns.slice(0, 5)}
                 keyOf={(change) => change.number}
@@ -104,10 +104,10 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
           {page.duplicates.length > 0 && (
             <section aria-labelledby="same">
               <h2 id="same" className="mb-1">
-                Reports that say the same
+                Duplicates
               </h2>
               <DataTable
-                label="Reports that say the same"
+                label="Duplicates"
                 rows={page.duplicates}
                 columns={reportColumns.slice(0, 7)}
                 keyOf={(one) => one.number}

@@ -43,7 +43,7 @@ export function ReportsPage() {
   return (
     <Page
       title="Problem reports"
-      over="What was seen going wrong"
+      over="Reported problems"
       aside={
         mayReport && (
           <Link

@@ -46,13 +46,13 @@ describe('categories and numbers', () => {
     const user = await categories();
     server.on('POST /api/categories', new Refused(422, 'No.', { name: ['There is one of this name.'] }));
     await user.type(screen.getByLabelText('Name of a new category'), 'Pump');
-    await user.click(screen.getByRole('button', { name: 'Add it' }));
+    await user.click(screen.getByRole('button', { name: 'Add' }));
     expect(await screen.findByText(/There is one of this name/)).toBeTruthy();
     const more = [...rows, category('seals', 'Seals')];
     server.on('POST /api/categories', more).on('GET /api/categories', more);
     await user.clear(screen.getByLabelText('Name of a new category'));
     await user.type(screen.getByLabelText('Name of a new category'), 'Seals');
-    await user.click(screen.getByRole('button', { name: 'Add it' }));
+    await user.click(screen.getByRole('button', { name: 'Add' }));
     expect(await screen.findByRole('button', { name: 'Change Seals' })).toBeTruthy();
     expect(screen.getByLabelText<HTMLInputElement>('Name of a new category').value).toBe('');
   });

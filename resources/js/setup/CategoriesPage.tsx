@@ -23,19 +23,13 @@ export function CategoriesPage() {
           <table aria-label="Categories" className="w-full max-w-5xl border-collapse border-y border-strong bg-sheet">
             <thead>
               <tr className="border-b border-strong text-left text-sm text-soft">
-                {[
-                  'Category',
-                  'Stands under',
-                  'Numbers begin with',
-                  'Digits',
-                  'Check digit',
-                  'Revisions',
-                  'Asks for',
-                ].map((head) => (
-                  <th key={head} className="px-2 py-1 font-medium">
-                    {head}
-                  </th>
-                ))}
+                {['Category', 'Under', 'Number prefix', 'Digits', 'Check digit', 'Revisions', 'Attributes'].map(
+                  (head) => (
+                    <th key={head} className="px-2 py-1 font-medium">
+                      {head}
+                    </th>
+                  ),
+                )}
                 <th className="px-2 py-1 text-right font-medium">Items</th>
                 <th>
                   <span className="sr-only">Change</span>

@@ -30,18 +30,18 @@ async function form(done = vi.fn()) {
 describe('the settings of a category', () => {
   it('begin with what is set', async () => {
     await form();
-    expect(screen.getByLabelText<HTMLInputElement>('Numbers begin with').value).toBe('200-');
+    expect(screen.getByLabelText<HTMLInputElement>('Number prefix').value).toBe('200-');
     expect(screen.getByLabelText<HTMLInputElement>('Name of attribute 1').value).toBe('Wall, mm');
-    expect(screen.getByLabelText<HTMLInputElement>('Stock: cost of one').value).toBe('0.25');
+    expect(screen.getByLabelText<HTMLInputElement>('Stock: cost per unit').value).toBe('0.25');
   });
 
   it('are saved all at once', async () => {
     const { user, done } = await form();
     server.on(PATCH, [pump, case_]);
-    await choose(user, 'Stands under', 'Case');
+    await choose(user, 'Under', 'Case');
     await choose(user, 'Purchase orders: what is done', 'Return to supplier');
-    await user.type(screen.getByLabelText('Purchase orders: cost of one'), '1.5');
-    await user.click(screen.getByRole('button', { name: 'Ask for something more' }));
+    await user.type(screen.getByLabelText('Purchase orders: cost per unit'), '1.5');
+    await user.click(screen.getByRole('button', { name: 'Add an attribute' }));
     await user.type(screen.getByLabelText('Name of attribute 2'), 'Hardness');
     await user.click(screen.getByRole('button', { name: 'Ask no more for Wall, mm' }));
     await user.click(screen.getByRole('checkbox', { name: 'Check digit' }));
@@ -66,7 +66,7 @@ describe('the settings of a category', () => {
     const { user, done } = await form();
     server.on(PATCH, [pump]);
     await choose(user, 'Stock: what is done', 'Not set');
-    expect(screen.queryByLabelText('Stock: cost of one')).toBeNull();
+    expect(screen.queryByLabelText('Stock: cost per unit')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(server.asked(PATCH)[0]?.body).toMatchObject({ dispositions: [] });
@@ -92,7 +92,7 @@ describe('the settings of a category', () => {
 
   it('do not offer a category to stand under itself', async () => {
     const { user } = await form();
-    await user.click(screen.getByRole('combobox', { name: 'Stands under' }));
+    await user.click(screen.getByRole('combobox', { name: 'Under' }));
     expect((await screen.findAllByRole('option')).map((one) => one.textContent.replace('·', ''))).toEqual([
       'None',
       'Case',

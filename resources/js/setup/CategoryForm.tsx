@@ -73,20 +73,20 @@ export function CategoryForm({ category, categories, onDone }: Props) {
         <Field label="Name" className="w-36" error={save.error?.at('name')}>
           <Input value={rule.name} onChange={(event) => setRule({ ...rule, name: event.target.value })} />
         </Field>
-        <Field label="Stands under" className="w-48" error={save.error?.at('under')}>
+        <Field label="Under" className="w-48" error={save.error?.at('under')}>
           <Select
             value={rule.under}
             onChange={(under) => setRule({ ...rule, under })}
             options={{ [NONE]: 'None', ...namesOf(categories.filter(({ code }) => code !== category.code)) }}
           />
         </Field>
-        <Field label="Numbers begin with" className="w-36" error={save.error?.at('number_prefix')}>
+        <Field label="Number prefix" className="w-36" error={save.error?.at('number_prefix')}>
           <Input
             value={rule.number_prefix}
             onChange={(event) => setRule({ ...rule, number_prefix: event.target.value })}
           />
         </Field>
-        <Field label="Digits of the counter" className="w-36" error={save.error?.at('number_width')}>
+        <Field label="Counter digits" className="w-36" error={save.error?.at('number_width')}>
           <Input
             value={rule.number_width}
             onChange={(event) => setRule({ ...rule, number_width: event.target.value })}
@@ -109,7 +109,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
         </label>
       </div>
       <fieldset className="space-y-1.5">
-        <legend className="text-sm font-medium text-soft">What its items are asked for</legend>
+        <legend className="text-sm font-medium text-soft">Required attributes</legend>
         {rule.attributes.map((asked, at) => (
           <div key={asked.name || at} className="flex items-start gap-3">
             <Field
@@ -125,7 +125,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
                 checked={asked.required}
                 onChange={(event) => ask(at, { required: event.target.checked })}
               />
-              has to be given
+              required
             </label>
             <Button
               look="quiet"
@@ -133,7 +133,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
               aria-label={`Ask no more for ${asked.label}`}
               onClick={() => setRule({ ...rule, attributes: rule.attributes.filter((_, i) => i !== at) })}
             >
-              Ask no more
+              Remove attribute
             </Button>
           </div>
         ))}
@@ -142,7 +142,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
             setRule({ ...rule, attributes: [...rule.attributes, { name: '', label: '', required: false }] })
           }
         >
-          Ask for something more
+          Add an attribute
         </Button>
       </fieldset>
       <UsualDispositions
@@ -155,7 +155,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
           Save
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </span>
       <ProblemNotice

@@ -58,7 +58,7 @@ describe('what the tags of a template mean', () => {
     const row = screen.getByText('stock').closest('tr') ?? document.body;
     await user.type(within(row).getByLabelText('Question'), 'What shall become of them?');
     await choose(user, 'Function', 'Service');
-    await choose(user, 'Whom', 'Clara Fenn');
+    await choose(user, 'To', 'Clara Fenn');
     await user.type(within(row).getByLabelText('Days until it is due'), '7');
     await choose(user, 'Or by the day in', 'stock_by');
     await user.click(screen.getByRole('button', { name: 'Save' }));
@@ -120,7 +120,7 @@ describe('what the tags of a template mean', () => {
         .filter((box) => box.checked),
     ).toHaveLength(1);
     await user.click(within(reasons).getByRole('checkbox', { checked: true }));
-    await user.click(screen.getByRole('checkbox', { name: 'Is offered' }));
+    await user.click(screen.getByRole('checkbox', { name: 'Offered' }));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(server.asked(PATCH)[0]?.body).toMatchObject({ reasons: [], offered: false }));
   });

@@ -59,7 +59,7 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
         </Field>
         <label className="mt-7 flex items-center gap-2">
           <input type="checkbox" checked={offered} onChange={(event) => setOffered(event.target.checked)} />
-          Is offered
+          Offered
         </label>
         <div className="mt-0.5">
           <label htmlFor={id} className="block text-sm font-medium text-soft">
@@ -84,10 +84,10 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
           </label>
         ))}
       </fieldset>
-      <table aria-label="What the tags mean" className="w-full border-collapse">
+      <table aria-label="Tag mapping" className="w-full border-collapse">
         <thead>
           <tr className="border-b border-strong text-left text-sm text-soft">
-            {['Tag', 'Called', 'Filled with', 'When it comes back', 'How'].map((head) => (
+            {['Tag', 'Called', 'Filled from', 'On return', 'How'].map((head) => (
               <th key={head} className="py-1 pr-3 font-medium">
                 {head}
               </th>
@@ -112,7 +112,7 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
           Save
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </span>
     </form>

@@ -57,14 +57,14 @@ describe('templates of forms', () => {
   it('say that there is none yet, and offer a blank one to begin with', async () => {
     await templates([]);
     expect(screen.getByText('There is no template yet.')).toBeTruthy();
-    expect(screen.getByRole('link', { name: /Begin with a blank form/ }).getAttribute('href')).toBe(
+    expect(screen.getByRole('link', { name: /Download a blank form/ }).getAttribute('href')).toBe(
       '/api/form-templates/blank',
     );
   });
 
   it('are added as a document; what is wrong with it stands at its field, and what was added opens', async () => {
     const user = await templates([]);
-    const add = screen.getByRole<HTMLButtonElement>('button', { name: 'Add it' });
+    const add = screen.getByRole<HTMLButtonElement>('button', { name: 'Add' });
     expect(add.disabled).toBe(true);
     await user.type(screen.getByLabelText('Name'), 'Enquiry');
     await user.upload(screen.getByLabelText('Document'), new File(['…'], 'enquiry.docx'));

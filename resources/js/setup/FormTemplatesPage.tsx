@@ -19,7 +19,7 @@ export function FormTemplatesPage() {
   const maySet = useMay('set_up');
   const [open, setOpen] = useState<number | null>(null);
   return (
-    <Page title="Forms for people outside" over="Set-up">
+    <Page title="Forms" over="Set-up">
       <Loading query={templates}>
         {(rows) => (
           <ul className="border-y border-strong bg-sheet">
@@ -94,11 +94,11 @@ function NewTemplate({ onAdded }: { onAdded: (id: number) => void }) {
         if (file) add.mutate(file);
       }}
     >
-      <h2>Another template</h2>
+      <h2>Add a template</h2>
       <p className="text-soft">
         A DOCX document with content controls. Each has a tag; one is tagged “form”, there stands which form it is.{' '}
         <a href="/api/form-templates/blank" download className="text-accent underline">
-          Begin with a blank form that has one of every kind
+          Download a blank form with every kind of control
         </a>
         .
       </p>
@@ -115,7 +115,7 @@ function NewTemplate({ onAdded }: { onAdded: (id: number) => void }) {
           />
         </Field>
         <Button type="submit" className="mt-5.5" disabled={file === null} busy={add.isPending}>
-          Add it
+          Add
         </Button>
       </div>
       <ProblemNotice problem={add.error} shown={['name', 'file']} />

@@ -34,7 +34,7 @@ export function NewCategory() {
           <Input value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
         <Button type="submit" className="mt-5.5" busy={add.isPending}>
-          Add it
+          Add
         </Button>
       </div>
       <ProblemNotice problem={add.error} shown={['name']} />

@@ -126,7 +126,7 @@ function Question({ row, controls, set, error }: QuestionProps) {
       <Field label="What" error={error('topic')}>
         <Select value={row.topic ?? ''} onChange={(topic) => set({ topic })} options={topics} />
       </Field>
-      <Field label="Whom" error={error('to')}>
+      <Field label="To" error={error('to')}>
         <Select
           value={row.to ?? ''}
           onChange={(to) => set({ to })}

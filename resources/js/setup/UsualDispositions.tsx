@@ -1,6 +1,7 @@
 import type { Schemas } from '../lib/api';
+import { currency } from '../lib/settings';
 import { dispositions, supplyKinds } from '../lib/words';
-import { Input } from '../ui/Input';
+import { DecimalInput } from '../ui/DecimalInput';
 import { Select } from '../ui/Select';
 
 interface Row {
@@ -18,11 +19,11 @@ interface Props {
 const kinds = ['stock', 'work_order', 'purchase_requisition', 'purchase_order', 'subcontract_order'] as const;
 const NONE = 'none';
 
-/** What is usually done with what exists of a category's items when they are changed, and what that costs for one. */
+/** Usual disposition of stock and open orders of a category's items when they are changed, and what that costs for one. */
 export function UsualDispositions({ rows, onChange, error }: Props) {
   return (
     <fieldset>
-      <legend className="mb-1 text-sm font-medium text-soft">What is usually done with what exists</legend>
+      <legend className="mb-1 text-sm font-medium text-soft">Usual disposition of stock and open orders</legend>
       <div className="flex flex-wrap gap-4">
         {kinds.map((kind) => {
           const at = rows.findIndex((row) => row.kind === kind);
@@ -42,12 +43,11 @@ export function UsualDispositions({ rows, onChange, error }: Props) {
                 options={{ [NONE]: 'Not set', ...dispositions }}
               />
               {row && (
-                <Input
-                  aria-label={`${supplyKinds[kind]}: cost of one`}
-                  placeholder="Cost of one"
-                  inputMode="decimal"
+                <DecimalInput
+                  aria-label={`${supplyKinds[kind]}: cost per unit`}
+                  placeholder={`Per unit, ${currency()}`}
                   value={row.per_unit}
-                  onChange={(event) => set({ ...row, per_unit: event.target.value })}
+                  onChange={(per_unit) => set({ ...row, per_unit })}
                 />
               )}
               {problem !== undefined && <p className="text-sm text-alarm">▸ {problem}</p>}

@@ -84,7 +84,7 @@ describe('an item', () => {
     await open({
       page: { supplier: 'Kestrel Measuring', attributes: [{ name: 'bore', label: 'Bore, mm', value: '8' }] },
     });
-    expect(screen.getByText('Made here')).toBeTruthy();
+    expect(screen.getByText('Made in house')).toBeTruthy();
     expect(screen.getByText('12 days')).toBeTruthy();
     expect(screen.getByText('Kestrel Measuring')).toBeTruthy();
     expect(screen.getByText('Bore, mm').closest('div')?.textContent).toContain('8');
@@ -115,7 +115,7 @@ describe('an item', () => {
       change(`ECR-0000${at}`, `Change ${at}`, at === 0 ? {} : { state: 'ordered', open: false }),
     );
     const user = await open({ page: { changes } });
-    const naming = within(screen.getByRole('region', { name: 'Changes that name it' }));
+    const naming = within(screen.getByRole('region', { name: 'Changes affecting it' }));
     expect(naming.getAllByRole('listitem')).toHaveLength(6);
     await user.click(naming.getByRole('button', { name: 'Show all 8' }));
     expect(naming.getAllByRole('listitem')).toHaveLength(8);
@@ -147,22 +147,22 @@ describe('its structure', () => {
   it('is asked for otherwise, and the address follows', async () => {
     const user = await open();
     await lines();
-    await user.click(screen.getByRole('checkbox', { name: 'Lines of any time' }));
-    await user.click(screen.getByRole('checkbox', { name: 'Lay open orders over it' }));
-    await choose(user, 'How deep', 'All levels');
+    await user.click(screen.getByRole('checkbox', { name: 'Include past and future lines' }));
+    await user.click(screen.getByRole('checkbox', { name: 'Overlay open orders' }));
+    await choose(user, 'Levels', 'All levels');
     expect(address()).toBe('/items/200-0010?time=any&orders=open&levels=30');
     await waitFor(() => expect(asked().at(-1)).toMatchObject({ levels: '30', time: 'any', orders: 'open' }));
-    await choose(user, 'How deep', 'One level');
-    await user.click(screen.getByRole('checkbox', { name: 'Lines of any time' }));
+    await choose(user, 'Levels', 'One level');
+    await user.click(screen.getByRole('checkbox', { name: 'Include past and future lines' }));
     expect(address()).toBe('/items/200-0010?orders=open');
   });
 
   it('is that of a plant where it is manufacturing', async () => {
     const user = await open({ at: '?kind=manufacturing' });
     await lines();
-    await choose(user, 'As which plant builds it', 'Plant Weir');
+    await choose(user, 'Plant', 'Plant Weir');
     await waitFor(() => expect(asked().at(-1)).toMatchObject({ kind: 'manufacturing', plant: 'Weir' }));
-    await choose(user, 'Which structure', 'Engineering structure');
+    await choose(user, 'Structure', 'Engineering structure');
     await waitFor(() => expect(asked().at(-1)?.plant).toBeUndefined());
   });
 
@@ -191,12 +191,12 @@ describe('its structure', () => {
   it('is searched, from one to the next', async () => {
     const user = await open({ rows: [...top, row('80', item('600-0021', 'Spring washer', { unit: 'pc' }))] });
     await lines();
-    await user.type(screen.getByLabelText('Find in these lines'), 'spring');
+    await user.type(screen.getByLabelText('Find in lines'), 'spring');
     expect(screen.getByText('2 found')).toBeTruthy();
     const active = async () => (await lines()).findIndex((one) => one.getAttribute('aria-selected') === 'true');
     await user.click(screen.getByRole('button', { name: 'Next' }));
     expect(await active()).toBe(2);
-    await user.type(screen.getByLabelText('Find in these lines'), '{Enter}');
+    await user.type(screen.getByLabelText('Find in lines'), '{Enter}');
     expect(await active()).toBe(3);
     await user.click(screen.getByRole('button', { name: 'Previous' }));
     expect(await active()).toBe(2);
@@ -204,7 +204,7 @@ describe('its structure', () => {
 
   it('says why there are no lines', async () => {
     await open({ rows: [] });
-    expect(await screen.findByText(/it is not made of anything recorded here/)).toBeTruthy();
+    expect(await screen.findByText(/No lines recorded/)).toBeTruthy();
   });
 
   it('says when no revision was in effect on that day', async () => {

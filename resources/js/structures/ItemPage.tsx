@@ -89,7 +89,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
               <Status key="s" status={item.status} revision={item.revision} revisedBy={item.being_revised_by} />,
             ],
             ['Unit', item.unit],
-            ['Supply', page.supply === 'make' ? 'Made here' : page.supply === 'buy' ? 'Bought' : 'Subcontracted'],
+            ['Supply', page.supply === 'make' ? 'Made in house' : page.supply === 'buy' ? 'Bought' : 'Subcontracted'],
             ['Standard cost', item.standard_cost === null ? 'not known' : amount(item.standard_cost)],
             ['Lead time', page.lead_time_days === null ? '' : `${page.lead_time_days} days`],
             ['Supplier', page.supplier],
@@ -112,14 +112,14 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             </h2>
             <span className="flex items-center gap-4">
               <Choice
-                label="How it is read"
+                label="View"
                 value={view}
                 onChange={(value) => set('view', value, 'tree')}
-                options={{ tree: 'As a tree', summed: 'Summed up' }}
+                options={{ tree: 'Tree', summed: 'Flattened' }}
               />
               {kind === 'manufacturing' && (
                 <Select
-                  aria-label="As which plant builds it"
+                  aria-label="Plant"
                   className="!w-48"
                   value={plant || FIRST_PLANT}
                   onChange={(value) => set('plant', value, FIRST_PLANT)}
@@ -127,7 +127,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
                 />
               )}
               <Select
-                aria-label="Which structure"
+                aria-label="Structure"
                 className="!w-56"
                 value={kind}
                 onChange={(value) => set('kind', value, 'engineering')}

@@ -47,11 +47,11 @@ describe('all items', () => {
   it('are asked for by what their category asks, and no more by it in another one', async () => {
     const user = await items('/?category=pump');
     await choose(user, 'Any attribute', 'Bore, mm');
-    await user.type(screen.getByLabelText('What it has to say'), '8');
+    await user.type(screen.getByLabelText('Value contains'), '8');
     await waitFor(() => expect(lastAsked()).toEqual({ category: 'pump', attribute: 'bore', value: '8', from: '0' }));
     await user.click(tree().getByRole('button', { name: /^Case/ }));
     await waitFor(() => expect(lastAsked()).toEqual({ category: 'case', from: '0' }));
-    expect(screen.queryByLabelText('What it has to say')).toBeNull();
+    expect(screen.queryByLabelText('Value contains')).toBeNull();
   });
 
   it('say what to do when there is none, and when there are too many', async () => {
@@ -102,13 +102,13 @@ describe('all items', () => {
   it('are made and taken over by who may', async () => {
     await items('/', { ...mira, abilities: ['add_item', 'import_data'] });
     expect(screen.getByRole('link', { name: 'New item' }).getAttribute('href')).toBe('/items/new');
-    expect(screen.getByRole('link', { name: 'Take over from a file' }).getAttribute('href')).toBe('/import');
+    expect(screen.getByRole('link', { name: 'Import from a file' }).getAttribute('href')).toBe('/import');
   });
 
   it('are only read by the others', async () => {
     await items('/', vera);
     expect(screen.queryByRole('link', { name: 'New item' })).toBeNull();
-    expect(screen.queryByRole('link', { name: 'Take over from a file' })).toBeNull();
+    expect(screen.queryByRole('link', { name: 'Import from a file' })).toBeNull();
   });
 });
 

@@ -61,7 +61,7 @@ export function ItemsPage() {
           <SaveAs address="/api/catalogue" query={params.toString()} formats={['csv', 'xlsx', 'json']} />
           {mayImport && (
             <Link to="/import" className="text-accent hover:underline">
-              Take over from a file
+              Import from a file
             </Link>
           )}
           {mayAdd && (
@@ -86,7 +86,7 @@ export function ItemsPage() {
         {filter('status', 'Any status', {
           released: 'Released',
           being_revised: 'Being revised now',
-          in_work: 'Not released yet',
+          in_work: 'Not released',
         })}
         {filter('supply', 'Made or bought', supplies)}
         {category && category.attributes.length > 0 && (
@@ -98,7 +98,7 @@ export function ItemsPage() {
             )}
             {params.has('attribute') && (
               <SearchInput
-                label="What it has to say"
+                label="Value contains"
                 initial={params.get('value') ?? ''}
                 className="!w-40"
                 onWords={(value) => set('value', value)}

@@ -13,10 +13,10 @@ export function NamingChanges({ changes }: { changes: Schemas['ChangeRow'][] }) 
   return (
     <section aria-labelledby="naming">
       <h2 id="naming" className="mb-1">
-        Changes that name it
+        Changes affecting it
       </h2>
       {changes.length === 0 ? (
-        <p className="border-y border-rule py-2 text-soft">No change has named it.</p>
+        <p className="border-y border-rule py-2 text-soft">No change affects it.</p>
       ) : (
         <ul className="border-y border-strong bg-sheet text-sm">
           {shown.map((change) => (

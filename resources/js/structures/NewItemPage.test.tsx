@@ -54,7 +54,7 @@ describe('a new item', () => {
     await user.type(screen.getByLabelText('Title'), 'Tube, wall 3 mm');
     await user.type(screen.getByLabelText('Standard cost of one'), 'dear');
     server.on(ADD, new Refused(422, 'No.', { standard_cost: ['Write an amount.'], 'attributes.bore': ['Say it.'] }));
-    await user.click(screen.getByRole('button', { name: 'Make the item' }));
+    await user.click(screen.getByRole('button', { name: 'Create item' }));
     expect(await screen.findByText(/Write an amount/)).toBeTruthy();
     expect(screen.getByText(/Say it/)).toBeTruthy();
     expect(screen.getByLabelText<HTMLInputElement>('Title').value).toBe('Tube, wall 3 mm');
@@ -62,7 +62,7 @@ describe('a new item', () => {
     await user.type(screen.getByLabelText('Standard cost of one'), '14.20');
     await user.type(screen.getByLabelText('Bore, mm'), '8');
     server.on(ADD, { item: { number: '200-0043' } });
-    await user.click(screen.getByRole('button', { name: 'Make the item' }));
+    await user.click(screen.getByRole('button', { name: 'Create item' }));
     await waitFor(() => expect(address()).toBe('/items/200-0043'));
     expect(server.asked(ADD)[1]?.body).toMatchObject({
       title: 'Tube, wall 3 mm',

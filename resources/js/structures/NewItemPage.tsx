@@ -137,7 +137,7 @@ export function NewItemPage() {
           ]}
         />
         <Button type="submit" look="main" busy={add.isPending}>
-          Make the item
+          Create item
         </Button>
       </form>
     </Page>

@@ -35,10 +35,10 @@ function UseList({ number, page }: { number: string; page: Schemas['OlderUses'] 
   return (
     <section aria-labelledby="older-uses">
       <h2 id="older-uses" className="mb-1">
-        Still pointing to an older revision, {page.uses.length}
+        Still on an older revision, {page.uses.length}
       </h2>
       <table
-        aria-label="Still pointing to an older revision"
+        aria-label="Still on an older revision"
         className="w-full border-collapse border-y border-strong bg-sheet text-sm"
       >
         <tbody>

@@ -4,12 +4,12 @@ import { queries } from '../lib/queries';
 import { Mark } from '../ui/Mark';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 
-/** What open orders would do to the uses of an item. */
+/** Planned by open orders to the uses of an item. */
 export function PlannedUses({ number }: { number: string }) {
   const planned = useQuery(queries.plannedUses(number));
   if ((planned.data ?? []).length === 0) return null;
   return (
-    <ul aria-label="What open orders would do" className="mt-2 border-y border-rule bg-sheet text-sm">
+    <ul aria-label="Planned by open orders" className="mt-2 border-y border-rule bg-sheet text-sm">
       {(planned.data ?? []).map((one) => (
         <li
           key={`${one.order} ${one.item.number} ${one.what}`}

@@ -27,7 +27,13 @@ const columns: Column<Row>[] = [
     text: ({ item }) => item.revision ?? '',
   },
   { id: 'level', head: 'Level', cell: ({ level }) => level, text: ({ level }) => String(level), numeric: true },
-  { id: 'quantity', head: 'In one', cell: (row) => quantity(row.quantity), text: (row) => row.quantity, numeric: true },
+  {
+    id: 'quantity',
+    head: 'Qty per assembly',
+    cell: (row) => quantity(row.quantity),
+    text: (row) => row.quantity,
+    numeric: true,
+  },
   { id: 'unit', head: 'Unit', cell: ({ item }) => item.unit, text: ({ item }) => item.unit },
   {
     id: 'cost',
@@ -78,7 +84,7 @@ export function Summary({ number, on, picture }: { number: string; on: string; p
               rows={rows}
               columns={columns}
               keyOf={({ item }) => item.number}
-              empty="It is not made of anything on that day."
+              empty="No components on that day."
               exportName={`${number}-summed`}
             />
             {summary.hasNextPage && (

@@ -17,7 +17,7 @@ const told = [
   { head: 'Revision', text: (row: Schemas['UsedInRow']) => row.revision ?? '' },
   { head: 'Sold', text: (row: Schemas['UsedInRow']) => (row.item.sold ? 'yes' : '') },
   { head: 'Through', text: (row: Schemas['UsedInRow']) => row.through.join(', ') },
-  { head: 'In one', text: (row: Schemas['UsedInRow']) => row.quantity, numeric: true },
+  { head: 'Qty per assembly', text: (row: Schemas['UsedInRow']) => row.quantity, numeric: true },
   { head: 'Unit', text: (row: Schemas['UsedInRow']) => row.unit },
 ];
 
@@ -35,7 +35,7 @@ export function UsedInTable({ rows, number }: Props) {
           <tr className="border-b border-strong text-left text-soft">
             <th className="px-1.5 py-1 font-medium">Level</th>
             <th className="px-1.5 py-1 font-medium">Used in</th>
-            <th className="px-1.5 py-1 text-right font-medium whitespace-nowrap">In one</th>
+            <th className="px-1.5 py-1 text-right font-medium whitespace-nowrap">Qty per assembly</th>
           </tr>
         </thead>
         <tbody>

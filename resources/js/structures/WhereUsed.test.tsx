@@ -33,7 +33,7 @@ async function whereUsed(rows = all, total = rows.length) {
     rows: query.only === 'tops' ? [used(heron, 3)] : query.only === 'direct' ? [used(head, 1)] : rows,
   }));
   const user = await show(<WhereUsed number="200-0040" on="2026-11-25" picture={{ kind: 'engineering' }} />);
-  await screen.findByRole('heading', { name: 'Where it is used' });
+  await screen.findByRole('heading', { name: 'Where used' });
   return user;
 }
 
@@ -77,7 +77,7 @@ describe('where an item is used', () => {
     ]);
     server.on(USED, { total: 0, tops: 0, from: 0, rows: [] });
     await show(<WhereUsed number="200-0040" />);
-    const planned = within(await screen.findByRole('list', { name: 'What open orders would do' }));
+    const planned = within(await screen.findByRole('list', { name: 'Planned by open orders' }));
     const [ends, adds] = planned.getAllByRole('listitem');
     expect(ends?.textContent).toContain('would use it no more in 200-0010 Pump head, from 14 Apr 2027');
     expect(adds?.textContent).toContain('would use it in 200-0001 Pump module');
@@ -90,7 +90,7 @@ describe('upward, branch by branch', () => {
     server
       .on('GET /api/items/200-0010/where-used', { total: 1, tops: 0, from: 0, rows: [used(module, 1)] })
       .on('GET /api/items/200-0001/where-used', { total: 1, tops: 1, from: 0, rows: [used(heron, 1)] });
-    await user.click(screen.getByRole('radio', { name: 'Branch by branch' }));
+    await user.click(screen.getByRole('radio', { name: 'Tree' }));
     const first = await screen.findByRole('treeitem', { name: /Pump head/ });
     expect(first.getAttribute('aria-expanded')).toBe('false');
     first.querySelector<HTMLElement>('div')?.focus();
@@ -112,7 +112,7 @@ describe('upward, branch by branch', () => {
   it('is opened by its sign', async () => {
     const user = await whereUsed();
     server.on('GET /api/items/200-0010/where-used', { total: 0, tops: 0, from: 0, rows: [] });
-    await user.click(screen.getByRole('radio', { name: 'Branch by branch' }));
+    await user.click(screen.getByRole('radio', { name: 'Tree' }));
     await user.click(await screen.findByRole('button', { name: 'Open 200-0010' }));
     expect(await screen.findByText('Nothing uses 200-0010 on that day.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Close 200-0010' }));

@@ -32,7 +32,7 @@ export function WhereUsed({ number, on, picture }: { number: string; on?: string
           return (
             <>
               <div className="mb-1 flex flex-wrap items-center gap-3">
-                <h2>Where it is used</h2>
+                <h2>Where used</h2>
                 {total > 0 && (
                   <Choice
                     label="What is listed"
@@ -41,7 +41,7 @@ export function WhereUsed({ number, on, picture }: { number: string; on?: string
                     options={{
                       all: `Everything above, ${count(total)}`,
                       tops: `End products, ${count(tops)}`,
-                      tree: 'Branch by branch',
+                      tree: 'Tree',
                     }}
                   />
                 )}

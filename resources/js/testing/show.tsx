@@ -7,7 +7,10 @@ import type { Schemas } from '../lib/api';
 import { SessionGate } from '../lib/session';
 import { server } from './server';
 
+const settings: Schemas['Settings'] = { locale: 'en-GB', currency: 'EUR', time_zone: 'UTC' };
+
 export const mira: Schemas['Me'] = {
+  settings,
   login: 'mira.okafor',
   name: 'Mira Okafor',
   roles: ['coordinator'],
@@ -15,7 +18,13 @@ export const mira: Schemas['Me'] = {
 };
 
 /** Somebody who reads and does nothing. */
-export const vera: Schemas['Me'] = { login: 'vera.stone', name: 'Vera Stone', roles: ['viewer'], abilities: [] };
+export const vera: Schemas['Me'] = {
+  settings,
+  login: 'vera.stone',
+  name: 'Vera Stone',
+  roles: ['viewer'],
+  abilities: [],
+};
 
 interface Place {
   /** The address it is shown at, and the pattern it stands under. */

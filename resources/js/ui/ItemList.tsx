@@ -26,10 +26,10 @@ export function ItemList({ label, numbers, error, onChange }: Props) {
               <Named number={number} />
               <Button
                 look="quiet"
-                aria-label={`Take off ${number}`}
+                aria-label={`Remove ${number}`}
                 onClick={() => onChange(numbers.filter((one) => one !== number))}
               >
-                Take off
+                Remove
               </Button>
             </li>
           ))}

@@ -15,7 +15,7 @@ import { control } from './Input';
 export interface Found<Row> {
   rows: Row[];
   total: number;
-  /** What is wrong with the words, when nothing is of that number. */
+  /** Errors in the words, when nothing is of that number. */
   hint?: string | null;
 }
 

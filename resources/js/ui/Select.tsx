@@ -17,7 +17,7 @@ interface Props<Value extends string> {
 
 /** Chooses one of a few. */
 export function Select<Value extends string>(props: Props<Value>) {
-  const { value, onChange, options, placeholder = 'Choose', disabled = false, className, ...rest } = props;
+  const { value, onChange, options, placeholder = 'Select', disabled = false, className, ...rest } = props;
   return (
     <Radix.Root value={value} onValueChange={(next) => onChange(next as Value)} disabled={disabled}>
       <Radix.Trigger

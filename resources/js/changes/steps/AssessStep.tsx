@@ -24,7 +24,7 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
         <Questions key={`asked ${request.number}`} request={request} />
       ))}
       {open && <ExposureView items={numbers} />}
-      <Details summary={open ? 'Where it is used, item by item' : 'Where it is used, and exposure'}>
+      <Details summary={open ? 'Where used, by item' : 'Where used, and exposure'}>
         <div className="mt-2 space-y-5">
           <UsedIn numbers={numbers} />
           {!open && <ExposureView items={numbers} />}
@@ -43,11 +43,11 @@ function Pages({ request, several }: { request: Request; several: boolean }) {
     <nav aria-label={`Assess ${request.number}`} className="flex flex-wrap gap-x-6 gap-y-1">
       {several && <span className="font-mono text-sm">{request.number}</span>}
       {Object.entries({
-        reach: 'All that it reaches',
-        money: 'Dispositions and money',
-        'cut-in': 'Plan the day to cut in',
-        forms: 'Forms for people outside',
-        decision: 'Page for the decision',
+        reach: 'Reach',
+        money: 'Dispositions and cost',
+        'cut-in': 'Cut-in',
+        forms: 'Forms',
+        decision: 'Decision page',
       }).map(([page, name]) => (
         <Link
           key={page}

@@ -35,7 +35,7 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   return (
     <div className="space-y-3">
       <div>
-        <h3>In one stroke</h3>
+        <h3>On release</h3>
         <ul className="list-inside list-disc">
           {revised.map((row) => (
             <li key={row.item.number}>
@@ -55,7 +55,7 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           {sure ? (
             <>
               <Button look="main" busy={release.isPending} onClick={() => release.mutate(order.version)}>
-                Release for good
+                Release (cannot be undone)
               </Button>
               <Button look="quiet" onClick={() => setSure(false)}>
                 Not yet

@@ -92,7 +92,7 @@ describe('marking a sheet up', () => {
     const { user } = await markUp();
     await user.click(screen.getByRole('button', { name: 'Dimension' }));
     await user.type(screen.getByLabelText('Text of the dimension'), '2.0 mm');
-    await user.click(screen.getByRole('button', { name: 'Put it in the middle' }));
+    await user.click(screen.getByRole('button', { name: 'Place in the middle' }));
     await user.click(screen.getByRole('button', { name: '1 Dimension 2.0 mm' }));
     const where = () =>
       (JSON.parse(localStorage.getItem(DRAFT) ?? '{}') as { value: { marks: { points: { x: number }[] }[] } }).value
@@ -122,7 +122,7 @@ describe('marking a sheet up', () => {
 
   it('turns pages', async () => {
     const { user, onPage } = await markUp();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Page before' }).disabled).toBe(true);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Previous page' }).disabled).toBe(true);
     await user.click(screen.getByRole('button', { name: 'Next page' }));
     expect(onPage).toHaveBeenCalledExactlyOnceWith(2);
   });
@@ -134,7 +134,7 @@ describe('keeping a mark-up', () => {
     await waitFor(() => expect(server.asked('GET /api/items/800-0011').length).toBe(1));
     // Those that name the item are offered at once, all others by their words.
     expect(await screen.findByRole('button', { name: 'PR-00009' })).toBeTruthy();
-    await user.type(screen.getByRole('combobox', { name: 'Keep it with' }), 'pump');
+    await user.type(screen.getByRole('combobox', { name: 'Save it with' }), 'pump');
     await waitFor(() =>
       expect(server.asked('GET /api/changes').at(-1)?.query).toMatchObject({ words: 'pump', type: 'report,request' }),
     );
@@ -145,7 +145,7 @@ describe('keeping a mark-up', () => {
 
   it('goes to the report it is kept with, and forgets the draft; an empty one is not kept', async () => {
     const { user } = await markUp();
-    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep the mark-up' });
+    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Save mark-up' });
     await user.click(await screen.findByRole('button', { name: 'PR-00009' }));
     expect(keep.disabled).toBe(true);
     drag([20, 20], [120, 90]);
@@ -162,7 +162,7 @@ describe('keeping a mark-up', () => {
 
   it('is not offered to who only reads, who may still take it along', async () => {
     await markUp(vera);
-    expect(screen.queryByRole('button', { name: 'Keep the mark-up' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Save mark-up' })).toBeNull();
     expect(screen.getByRole('button', { name: 'PDF' })).toBeTruthy();
   });
 });

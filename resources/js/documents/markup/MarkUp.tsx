@@ -99,7 +99,7 @@ export function MarkUp({ item, file, sheet, page, onPage }: Props) {
           {sheet.pages > 1 && (
             <span className="flex items-center gap-2">
               <Button disabled={page === 1} onClick={() => onPage(page - 1)}>
-                Page before
+                Previous page
               </Button>
               Page {page} of {sheet.pages}
               <Button disabled={page === sheet.pages} onClick={() => onPage(page + 1)}>
@@ -134,7 +134,7 @@ export function MarkUp({ item, file, sheet, page, onPage }: Props) {
         {wordy && (
           <Field
             label={tool === 'text' ? 'Text of the note' : 'Text of the dimension'}
-            hint="Then draw it, or put it in the middle"
+            hint="Then draw, or place it in the middle"
           >
             <Input value={text} onChange={(event) => setText(event.target.value)} />
           </Field>
@@ -145,7 +145,7 @@ export function MarkUp({ item, file, sheet, page, onPage }: Props) {
             setChosen(marks.length);
           }}
         >
-          Put it in the middle
+          Place in the middle
         </Button>
         {marks.length > 0 && (
           <section aria-label="Marks">
@@ -171,7 +171,7 @@ export function MarkUp({ item, file, sheet, page, onPage }: Props) {
           </section>
         )}
         <SaveMarkUp item={item} name={name} empty={marks.length === 0} svg={source} onSaved={draft.clear} />
-        <section aria-label="Take it along" className="flex flex-wrap gap-2">
+        <section aria-label="Download" className="flex flex-wrap gap-2">
           <Button onClick={() => void png().then((blob) => download(`${name}.png`, blob))}>PNG</Button>
           <Button
             onClick={() =>

@@ -45,10 +45,10 @@ export function SaveMarkUp({ item, name, empty, svg, onSaved }: Props) {
   );
   if (!mayBring) return null;
   return (
-    <section aria-label="Keep it" className="space-y-2">
-      <h2 className="text-base">Keep it with</h2>
+    <section aria-label="Keep the order" className="space-y-2">
+      <h2 className="text-base">Save it with</h2>
       <ChosenChange
-        label="Keep it with"
+        label="Save it with"
         types={['report', 'request']}
         chosen={target}
         onChoose={setChosen}
@@ -76,7 +76,7 @@ export function SaveMarkUp({ item, name, empty, svg, onSaved }: Props) {
         busy={save.isPending}
         onClick={() => target !== null && save.mutate(target)}
       >
-        Keep the mark-up
+        Save mark-up
       </Button>
     </section>
   );

@@ -75,7 +75,7 @@ const lastAsked = () => server.asked('GET /api/comparison').at(-1)?.query;
 describe('comparing two structures', () => {
   it('says what to name before there is anything to compare', async () => {
     await compare('/');
-    expect(screen.getByText(/Name an item on either side/)).toBeTruthy();
+    expect(screen.getByText(/Choose what to compare/)).toBeTruthy();
     expect(server.asked('GET /api/comparison')).toEqual([]);
   });
 
@@ -104,7 +104,7 @@ describe('comparing two structures', () => {
     expect(replaced?.textContent).toMatch(/wall 2.4 mm.*Quantity 0.45 m.*Designators P1.*Notes wall 2.4 mm/);
     expect(added?.textContent).toMatch(/added.*—710-0001 Quantity 2 g/);
     expect(moved?.textContent).toContain('200-0010 from 200-0002');
-    expect(changed?.textContent).toMatch(/First day open.*Last day open.*Phantom yes.*Never drawn no.*Operation 20/);
+    expect(changed?.textContent).toMatch(/First day open.*Last day open.*Phantom yes.*Not modelled no.*Operation 20/);
     expect(changed?.textContent).toMatch(/First day 1 Jan 2027.*Last day 13 Apr 2027.*Phantom no.*Operation none/);
     expect(changed?.textContent).toMatch(/Fixed revision A.*Fixed revision none/);
   });
@@ -155,13 +155,13 @@ describe('comparing two structures', () => {
   it('reads a side from a file, and takes ours again', async () => {
     const user = await compare('/?left=200-0010');
     server.on('POST /api/comparison-files', new Refused(422, 'Row 3: there is no quantity.'));
-    const [, after] = screen.getAllByLabelText<HTMLInputElement>('or as in a file');
+    const [, after] = screen.getAllByLabelText<HTMLInputElement>('or from a file');
     await user.upload(after ?? document.body, new File(['…'], 'theirs.csv'));
     expect(await screen.findByText(/there is no quantity/)).toBeTruthy();
     server.on('POST /api/comparison-files', { id: 'f1', name: 'theirs.csv', parents: ['200-0010'] });
     await user.upload(after ?? document.body, new File(['…'], 'theirs.csv'));
     await waitFor(() => expect(lastAsked()).toMatchObject({ right: '200-0010', right_file: 'f1' }));
-    await user.click(screen.getByRole('button', { name: 'Take ours instead' }));
+    await user.click(screen.getByRole('button', { name: 'Use our data instead' }));
     await waitFor(() => expect(lastAsked()?.right_file).toBeUndefined());
   });
 
@@ -172,6 +172,6 @@ describe('comparing two structures', () => {
 
   it('tells nothing that differs from nothing that differs in these kinds', async () => {
     await compare(BOTH, { count: 0, rows: [] });
-    expect(await screen.findByText('Nothing differs.')).toBeTruthy();
+    expect(await screen.findByText('No differences.')).toBeTruthy();
   });
 });

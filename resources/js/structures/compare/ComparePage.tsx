@@ -78,7 +78,7 @@ export function ComparePage() {
               </p>
               <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-1 text-sm">
                 <Choice
-                  label="How deep"
+                  label="Levels"
                   value={asked.levels === 'one' ? 'one' : 'all'}
                   onChange={(levels) => set({ levels: levels === 'one' ? 'one' : '' })}
                   options={{ all: 'All levels', one: 'One level' }}
@@ -113,8 +113,7 @@ export function ComparePage() {
         </Loading>
       ) : (
         <p className="text-soft">
-          Name an item on either side: two items, or one item on two days, in two revisions, or before and after an
-          order.
+          Choose what to compare: two items, or one item on two days, in two revisions, or before and after an order.
         </p>
       )}
     </Page>

@@ -16,7 +16,7 @@ const heads: Record<string, string> = {
   designators: 'Designators',
   notes: 'Notes',
   operation: 'Operation',
-  not_modelled: 'Never drawn',
+  not_modelled: 'Not modelled',
   phantom: 'Phantom',
   first_day: 'First day',
   last_day: 'Last day',
@@ -29,7 +29,7 @@ export function CompareTable({ rows, same }: { rows: Row[]; same: boolean }) {
   if (rows.length === 0) {
     return (
       <p className="border-y border-rule py-3 text-soft">
-        {same ? 'Nothing differs.' : 'No difference of these kinds.'}
+        {same ? 'No differences.' : 'No differences of these kinds.'}
       </p>
     );
   }
@@ -43,7 +43,7 @@ export function CompareTable({ rows, same }: { rows: Row[]; same: boolean }) {
       aria-label="Differences"
       className="max-h-[calc(100vh-9rem)] overflow-auto border-y border-strong bg-sheet print:max-h-none"
     >
-      <table aria-label="Lines that differ" aria-rowcount={rows.length + 1} className="w-full border-collapse">
+      <table aria-label="Differences" aria-rowcount={rows.length + 1} className="w-full border-collapse">
         <thead>
           <tr className="sticky top-0 z-10 bg-sheet text-left text-sm text-soft shadow-[inset_0_-1px_var(--rule-strong)]">
             <th className="py-1 pl-2 font-medium">Difference</th>

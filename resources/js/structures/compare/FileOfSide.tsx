@@ -29,15 +29,15 @@ export function FileOfSide({ name, error, onSet }: Props) {
       {name === '' ? (
         <>
           <label htmlFor={id} className="text-soft">
-            or as in a file
+            or from a file
           </label>
           <FileInput id={id} accept=".csv,.xlsx,.json,.txt,.stp,.step" onFile={bring.mutate} />
         </>
       ) : (
         <>
-          <span>Read from a file.</span>
+          <span>From a file.</span>
           <Button look="quiet" className="!h-6" onClick={() => onSet('', [])}>
-            Take ours instead
+            Use our data instead
           </Button>
         </>
       )}

@@ -60,7 +60,7 @@ export function StructureView({
     <>
       <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
         <Select
-          aria-label="How deep"
+          aria-label="Levels"
           className="!w-32"
           value={String(levels)}
           onChange={(value) => {
@@ -70,8 +70,8 @@ export function StructureView({
           options={depths}
         />
         <Input
-          aria-label="Find in these lines"
-          placeholder="Find in these lines"
+          aria-label="Find in lines"
+          placeholder="Find in lines"
           value={words}
           onChange={(event) => setWords(event.target.value)}
           onKeyDown={onSearchKey}
@@ -94,12 +94,12 @@ export function StructureView({
         )}
         <label className="flex items-center gap-1.5">
           <input type="checkbox" checked={anyTime} onChange={(event) => onAnyTime(event.target.checked)} />
-          Lines of any time
+          Include past and future lines
         </label>
         {picture.kind === 'engineering' && (
           <label className="flex items-center gap-1.5">
             <input type="checkbox" checked={withOrders} onChange={(event) => onWithOrders(event.target.checked)} />
-            Lay open orders over it
+            Overlay open orders
           </label>
         )}
         <span className="ml-auto flex items-center gap-3">
@@ -125,7 +125,7 @@ export function StructureView({
                 ? item.revision === null
                   ? 'This item has no released revision yet, so it has no structure.'
                   : 'No revision was in effect on that day. Move along the ruler to a mark.'
-                : 'It has no lines: it is not made of anything recorded here.'}
+                : 'No lines recorded.'}
             </p>
           ) : (
             <>

@@ -26,7 +26,7 @@ function remarks({ line }: TreeRow): string {
   return [
     line.designators,
     line.notes,
-    line.not_modelled ? 'never drawn' : '',
+    line.not_modelled ? 'not modelled' : '',
     line.phantom ? 'phantom' : '',
     line.first_day ? `from ${day(line.first_day)}` : '',
     line.last_day ? `until ${day(line.last_day)}` : '',
@@ -216,7 +216,7 @@ export function TreeGrid({ rows, openness, onTurn, words, active, anchor, onActi
                   className={clsx('px-2 whitespace-nowrap', inBlock(at, 3) && 'bg-accent-soft')}
                 >
                   <Status status={row.status} revision={row.revision} revisedBy={row.item.being_revised_by} />
-                  {row.line.revision !== null && <span className="text-sm text-soft"> as the line says</span>}
+                  {row.line.revision !== null && <span className="text-sm text-soft"> fixed on the line</span>}
                 </td>
                 <td {...block.cell(at, 4)} className={clsx('px-2 text-right', inBlock(at, 4) && 'bg-accent-soft')}>
                   {quantity(row.line.quantity)}

@@ -1,0 +1,15 @@
+/** How this installation writes days, amounts and numbers; told by the server with who is signed in. */
+let settings = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC' };
+
+export function takeSettings(told: { locale: string; currency: string; time_zone: string }): void {
+  settings = { locale: told.locale, currency: told.currency, timeZone: told.time_zone };
+}
+
+export const locale = () => settings.locale;
+export const currency = () => settings.currency;
+export const timeZone = () => settings.timeZone;
+
+/** What stands between the whole and the fraction of a number here. */
+export function decimalSign(): string {
+  return new Intl.NumberFormat(settings.locale).formatToParts(1.5).find(({ type }) => type === 'decimal')?.value ?? '.';
+}
