@@ -1,10 +1,14 @@
 import type { ApiProblem, Schemas } from '../lib/api';
+import { currency } from '../lib/settings';
 import { dispositions } from '../lib/words';
 import { Button } from '../ui/Button';
+import { DateInput } from '../ui/DateInput';
+import { DecimalInput } from '../ui/DecimalInput';
 import { Field } from '../ui/Field';
-import { Input } from '../ui/Input';
+
 import { ItemPicker } from '../ui/ItemPicker';
 import { Select } from '../ui/Select';
+import { WholeInput } from '../ui/WholeInput';
 
 type Question = Schemas['CutInQuestion'];
 type Pair = Question['pairs'][number];
@@ -21,30 +25,18 @@ interface Props {
 export function CutInForm({ question, onChange, problem, assumed }: Props) {
   const pair = (at: number, change: Partial<Pair>) =>
     onChange({ ...question, pairs: question.pairs.map((one, i) => (i === at ? { ...one, ...change } : one)) });
-  const text = (name: 'per_straddling_order' | 'tooling_on' | 'prescribed_on', label: string, type = 'text') => (
+  const set = <Name extends keyof Question>(name: Name, value: Question[Name] | undefined) => {
+    const others = Object.fromEntries(Object.entries(question).filter(([one]) => one !== name)) as unknown as Question;
+    onChange(value === undefined ? others : { ...question, [name]: value });
+  };
+  const setDay = (name: 'tooling_on' | 'prescribed_on', label: string) => (
     <Field label={label} error={problem?.at(name)}>
-      <Input
-        type={type}
-        placeholder={assumed[name]}
-        value={question[name] ?? ''}
-        onChange={(event) => onChange({ ...question, [name]: event.target.value })}
-      />
+      <DateInput value={question[name] ?? ''} onChange={(value) => set(name, value)} />
     </Field>
   );
-  const whole = (name: 'approval_days' | 'expedite_percent', label: string) => (
+  const setWhole = (name: 'approval_days' | 'expedite_percent', label: string) => (
     <Field label={label} error={problem?.at(name)}>
-      <Input
-        inputMode="numeric"
-        placeholder={assumed[name]}
-        value={question[name] === undefined ? '' : String(question[name])}
-        onChange={(event) => {
-          const value = event.target.value.trim();
-          const rest = Object.fromEntries(
-            Object.entries(question).filter(([one]) => one !== name),
-          ) as unknown as Question;
-          onChange(value === '' ? rest : { ...question, [name]: Number(value) });
-        }}
-      />
+      <WholeInput placeholder={assumed[name]} value={question[name]} onChange={(value) => set(name, value)} />
     </Field>
   );
   return (
@@ -70,18 +62,10 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
           </Field>
           <div className="grid grid-cols-2 gap-2">
             <Field label="New parts per old part" error={problem?.at(`pairs.${at}.ratio`)}>
-              <Input
-                value={one.ratio ?? ''}
-                placeholder="1"
-                onChange={(event) => pair(at, { ratio: event.target.value })}
-              />
+              <DecimalInput value={one.ratio ?? ''} placeholder="1" onChange={(ratio) => pair(at, { ratio })} />
             </Field>
             <Field label="Keep for service (quantity)" error={problem?.at(`pairs.${at}.keep`)}>
-              <Input
-                value={one.keep ?? ''}
-                placeholder="0"
-                onChange={(event) => pair(at, { keep: event.target.value })}
-              />
+              <DecimalInput value={one.keep ?? ''} placeholder="0" onChange={(keep) => pair(at, { keep })} />
             </Field>
             <Field label="Disposition of leftover" error={problem?.at(`pairs.${at}.disposition`)}>
               <Select
@@ -90,45 +74,39 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
                 options={dispositions}
               />
             </Field>
-            <Field label="Cost per unit" error={problem?.at(`pairs.${at}.disposal`)}>
-              <Input
+            <Field label={`Cost per unit, ${currency()}`} error={problem?.at(`pairs.${at}.disposal`)}>
+              <DecimalInput
                 value={one.disposal ?? ''}
                 placeholder="default"
-                onChange={(event) => pair(at, { disposal: event.target.value })}
+                onChange={(disposal) => pair(at, { disposal })}
               />
             </Field>
             <Field label="Share reworked, %" error={problem?.at(`pairs.${at}.rework_percent`)}>
-              <Input
-                inputMode="numeric"
-                value={one.rework_percent ?? ''}
+              <WholeInput
+                value={one.rework_percent}
                 placeholder="0"
-                onChange={(event) =>
-                  pair(at, { rework_percent: /^\d+$/.test(event.target.value) ? Number(event.target.value) : 0 })
-                }
+                onChange={(rework_percent = 0) => pair(at, { rework_percent })}
               />
             </Field>
-            <Field label="Rework cost per unit" error={problem?.at(`pairs.${at}.rework_cost`)}>
-              <Input
+            <Field label={`Rework cost per unit, ${currency()}`} error={problem?.at(`pairs.${at}.rework_cost`)}>
+              <DecimalInput
                 value={one.rework_cost ?? ''}
                 placeholder="default"
-                onChange={(event) => pair(at, { rework_cost: event.target.value })}
+                onChange={(rework_cost) => pair(at, { rework_cost })}
               />
             </Field>
             <Field label="Expedite new part by (days)" error={problem?.at(`pairs.${at}.sooner_days`)}>
-              <Input
-                inputMode="numeric"
-                value={one.sooner_days ?? ''}
+              <WholeInput
+                value={one.sooner_days}
                 placeholder="0"
-                onChange={(event) =>
-                  pair(at, { sooner_days: /^\d+$/.test(event.target.value) ? Number(event.target.value) : 0 })
-                }
+                onChange={(sooner_days = 0) => pair(at, { sooner_days })}
               />
             </Field>
-            <Field label="Expediting fee" error={problem?.at(`pairs.${at}.sooner_cost`)}>
-              <Input
+            <Field label={`Expediting fee, ${currency()}`} error={problem?.at(`pairs.${at}.sooner_cost`)}>
+              <DecimalInput
                 value={one.sooner_cost ?? ''}
-                placeholder="0.00"
-                onChange={(event) => pair(at, { sooner_cost: event.target.value })}
+                placeholder="0"
+                onChange={(sooner_cost) => pair(at, { sooner_cost })}
               />
             </Field>
           </div>
@@ -147,11 +125,17 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
         Add a pair that cuts in together
       </Button>
       <div className="grid grid-cols-2 gap-2 border-t border-strong pt-2">
-        {whole('approval_days', 'Days until release')}
-        {text('tooling_on', 'Tools ready on', 'date')}
-        {text('per_straddling_order', 'Cost per order in progress')}
-        {whole('expedite_percent', 'Shortage premium, %')}
-        {text('prescribed_on', 'Prescribed day', 'date')}
+        {setWhole('approval_days', 'Days until release')}
+        {setDay('tooling_on', 'Tools ready on')}
+        <Field label={`Cost per order in progress, ${currency()}`} error={problem?.at('per_straddling_order')}>
+          <DecimalInput
+            placeholder={assumed.per_straddling_order}
+            value={question.per_straddling_order ?? ''}
+            onChange={(value) => set('per_straddling_order', value)}
+          />
+        </Field>
+        {setWhole('expedite_percent', 'Shortage premium, %')}
+        {setDay('prescribed_on', 'Prescribed day')}
       </div>
     </form>
   );

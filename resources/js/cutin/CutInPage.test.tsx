@@ -173,7 +173,7 @@ describe('the day to cut in', () => {
     const user = await planner();
     await user.type(screen.getByLabelText('Keep for service (quantity)'), '40');
     await user.type(screen.getByLabelText('Expedite new part by (days)'), '12');
-    await user.type(screen.getByLabelText('Expediting fee'), '140');
+    await user.type(screen.getByLabelText('Expediting fee, EUR'), '140');
     await waitFor(() =>
       expect(lastAsked()).toEqual({
         pairs: [{ ...pairs[0], keep: '40', sooner_days: 12, sooner_cost: '140' }],

@@ -1,5 +1,6 @@
 import type { Schemas } from '../lib/api';
 import { amount, signed } from '../lib/format';
+import { inMoney } from '../lib/settings';
 import type { Column } from '../ui/DataTable';
 import { ItemNumber } from '../ui/Num';
 
@@ -12,6 +13,22 @@ export const moneyByItem: Column<Schemas['MoneyOfItem']>[] = [
     cell: (r) => (r.item === '' ? 'of no single item' : <ItemNumber number={r.item} />),
   },
   { id: 'title', head: 'Title', text: (r) => r.title, cell: (r) => r.title },
-  { id: 'once', head: 'Once', numeric: true, text: (r) => r.one_time, cell: (r) => amount(r.one_time) },
-  { id: 'yearly', head: 'Recurring, per year', numeric: true, text: (r) => r.yearly, cell: (r) => signed(r.yearly) },
+  {
+    id: 'once',
+    get head() {
+      return inMoney('Once');
+    },
+    numeric: true,
+    text: (r) => r.one_time,
+    cell: (r) => amount(r.one_time),
+  },
+  {
+    id: 'yearly',
+    get head() {
+      return inMoney('Recurring per year');
+    },
+    numeric: true,
+    text: (r) => r.yearly,
+    cell: (r) => signed(r.yearly),
+  },
 ];

@@ -1,6 +1,7 @@
 import type { Schemas } from '../lib/api';
 import { amount, quantity, signed } from '../lib/format';
 import { dispositions, supplyKinds } from '../lib/words';
+import { inMoney } from '../lib/settings';
 import type { Column } from '../ui/DataTable';
 import { ItemNumber } from '../ui/Num';
 
@@ -29,15 +30,39 @@ export const dispositionColumns: Column<Schemas['DispositionRow']>[] = [
     text: (r) => r.quantity,
     cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
   },
-  { id: 'value', head: 'Value', numeric: true, text: (r) => r.value, cell: (r) => amount(r.value) },
+  {
+    id: 'value',
+    get head() {
+      return inMoney('Value');
+    },
+    numeric: true,
+    text: (r) => r.value,
+    cell: (r) => amount(r.value),
+  },
   {
     id: 'disposition',
     head: 'Disposition',
     text: (r) => dispositions[r.disposition],
     cell: (r) => dispositions[r.disposition],
   },
-  { id: 'per_unit', head: 'Per unit', numeric: true, text: (r) => r.per_unit, cell: (r) => amount(r.per_unit) },
-  { id: 'cost', head: 'Cost', numeric: true, text: (r) => r.cost, cell: (r) => amount(r.cost) },
+  {
+    id: 'per_unit',
+    get head() {
+      return inMoney('Per unit');
+    },
+    numeric: true,
+    text: (r) => r.per_unit,
+    cell: (r) => amount(r.per_unit),
+  },
+  {
+    id: 'cost',
+    get head() {
+      return inMoney('Cost');
+    },
+    numeric: true,
+    text: (r) => r.cost,
+    cell: (r) => amount(r.cost),
+  },
   {
     id: 'from',
     head: 'Reason',
@@ -68,7 +93,15 @@ export const moneyColumns: Column<Schemas['MoneyRow']>[] = [
     text: (r) => r.units ?? '',
     cell: (r) => r.units != null && quantity(r.units),
   },
-  { id: 'amount', head: 'Amount', numeric: true, text: (r) => r.amount, cell: (r) => amount(r.amount) },
+  {
+    id: 'amount',
+    get head() {
+      return inMoney('Amount');
+    },
+    numeric: true,
+    text: (r) => r.amount,
+    cell: (r) => amount(r.amount),
+  },
   {
     id: 'said',
     head: 'Reason',

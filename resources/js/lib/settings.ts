@@ -7,6 +7,8 @@ export function takeSettings(told: { locale: string; currency: string; time_zone
 
 export const locale = () => settings.locale;
 export const currency = () => settings.currency;
+/** The head of what is told in money: it names the currency. */
+export const inMoney = (head: string) => `${head}, ${settings.currency}`;
 export const timeZone = () => settings.timeZone;
 
 /** What stands between the whole and the fraction of a number here. */

@@ -4,6 +4,7 @@ import type { Schemas } from '../lib/api';
 import { amount, day, moment, quantity } from '../lib/format';
 import { queries } from '../lib/queries';
 import { supplyKinds } from '../lib/words';
+import { inMoney } from '../lib/settings';
 import { TableExport } from '../ui/TableExport';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
@@ -37,7 +38,15 @@ const columns: Column<Line>[] = [
     text: (r) => r.quantity,
     cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
   },
-  { id: 'value', head: 'Value', numeric: true, text: (r) => r.value, cell: (r) => amount(r.value) },
+  {
+    id: 'value',
+    get head() {
+      return inMoney('Value');
+    },
+    numeric: true,
+    text: (r) => r.value,
+    cell: (r) => amount(r.value),
+  },
   { id: 'due', head: 'Due', text: (r) => r.due ?? '', cell: (r) => day(r.due) },
   { id: 'place', head: 'Place', text: (r) => r.place, cell: (r) => r.place },
   { id: 'status', head: 'Status', text: (r) => r.status, cell: (r) => r.status },
@@ -116,7 +125,11 @@ const told = [
       text: (row: Exposure) => row.totals.find((one) => one.kind === kind)?.unit ?? '',
     },
   ]),
-  { head: 'Value', numeric: true, text: (row: Exposure) => row.value },
+  {
+    head: 'Value',
+    numeric: true,
+    text: (row: Exposure) => row.value,
+  },
   { head: 'Currency', text: (row: Exposure) => row.currency },
 ];
 

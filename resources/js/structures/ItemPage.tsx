@@ -9,6 +9,7 @@ import { remember } from '../lib/recent';
 import { useMay } from '../lib/session';
 import { Documents } from '../documents/Documents';
 import { FIRST_PLANT, kinds, plants, type Picture } from '../lib/words';
+import { currency } from '../lib/settings';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
@@ -90,7 +91,10 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             ],
             ['Unit', item.unit],
             ['Supply', page.supply === 'make' ? 'Made in house' : page.supply === 'buy' ? 'Bought' : 'Subcontracted'],
-            ['Standard cost', item.standard_cost === null ? 'not known' : amount(item.standard_cost)],
+            [
+              'Standard cost',
+              item.standard_cost === null ? 'not known' : `${amount(item.standard_cost)} ${currency()}`,
+            ],
             ['Lead time', page.lead_time_days === null ? '' : `${page.lead_time_days} days`],
             ['Supplier', page.supplier],
             ['Material', page.material],

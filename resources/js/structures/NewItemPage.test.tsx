@@ -52,14 +52,14 @@ describe('a new item', () => {
     await choose(user, 'Kind', 'Part');
     await choose(user, 'Category', 'Pump');
     await user.type(screen.getByLabelText('Title'), 'Tube, wall 3 mm');
-    await user.type(screen.getByLabelText('Standard cost of one'), 'dear');
+    await user.type(screen.getByLabelText('Standard cost per unit, EUR'), 'dear');
     server.on(ADD, new Refused(422, 'No.', { standard_cost: ['Write an amount.'], 'attributes.bore': ['Say it.'] }));
     await user.click(screen.getByRole('button', { name: 'Create item' }));
     expect(await screen.findByText(/Write an amount/)).toBeTruthy();
     expect(screen.getByText(/Say it/)).toBeTruthy();
     expect(screen.getByLabelText<HTMLInputElement>('Title').value).toBe('Tube, wall 3 mm');
-    await user.clear(screen.getByLabelText('Standard cost of one'));
-    await user.type(screen.getByLabelText('Standard cost of one'), '14.20');
+    await user.clear(screen.getByLabelText('Standard cost per unit, EUR'));
+    await user.type(screen.getByLabelText('Standard cost per unit, EUR'), '14.20');
     await user.type(screen.getByLabelText('Bore, mm'), '8');
     server.on(ADD, { item: { number: '200-0043' } });
     await user.click(screen.getByRole('button', { name: 'Create item' }));

@@ -2,10 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
+import { inMoney } from '../lib/settings';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { itemKinds, supplies, unitNames } from '../lib/words';
 import { Button } from '../ui/Button';
+import { DecimalInput } from '../ui/DecimalInput';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
@@ -59,9 +61,14 @@ export function NewItemPage() {
   );
   const error = (place: string) => add.error?.at(place);
   const category = categories.data?.find((one) => one.code === value.category);
-  const text = (name: 'standard_cost' | 'lead_time_days' | 'supplier' | 'mass_kg' | 'material', label: string) => (
+  const text = (name: 'lead_time_days' | 'supplier' | 'material', label: string) => (
     <Field label={label} error={error(name)}>
       <Input value={value[name]} onChange={(event) => change({ [name]: event.target.value })} />
+    </Field>
+  );
+  const decimal = (name: 'standard_cost' | 'mass_kg', label: string) => (
+    <Field label={label} error={error(name)}>
+      <DecimalInput value={value[name]} onChange={(typed) => change({ [name]: typed })} />
     </Field>
   );
 
@@ -103,9 +110,9 @@ export function NewItemPage() {
             <Select value={value.supply} onChange={(supply) => change({ supply })} options={supplies} />
           </Field>
           {text('supplier', 'Supplier')}
-          {text('standard_cost', 'Standard cost of one')}
+          {decimal('standard_cost', inMoney('Standard cost per unit'))}
           {text('lead_time_days', 'Lead time, days')}
-          {text('mass_kg', 'Mass of one, kg')}
+          {decimal('mass_kg', 'Mass of one, kg')}
           {text('material', 'Material')}
           {category?.attributes.map((asked) => (
             <Field

@@ -3,6 +3,7 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import type { Schemas } from '../lib/api';
 import { amount, count, quantity } from '../lib/format';
 import { queries } from '../lib/queries';
+import { inMoney } from '../lib/settings';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Facts } from '../ui/Facts';
@@ -37,7 +38,9 @@ const columns: Column<Row>[] = [
   { id: 'unit', head: 'Unit', cell: ({ item }) => item.unit, text: ({ item }) => item.unit },
   {
     id: 'cost',
-    head: 'At standard cost',
+    get head() {
+      return inMoney('At standard cost');
+    },
     cell: ({ cost }) => (cost === null ? <span className="text-soft">not known</span> : amount(cost)),
     text: ({ cost }) => cost ?? '',
     numeric: true,

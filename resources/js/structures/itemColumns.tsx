@@ -1,6 +1,7 @@
 import type { Schemas } from '../lib/api';
 import { amount } from '../lib/format';
 import { states } from '../lib/words';
+import { inMoney } from '../lib/settings';
 import type { Column } from '../ui/DataTable';
 import { ItemNumber } from '../ui/Num';
 import { Status } from '../ui/Status';
@@ -22,7 +23,9 @@ export const itemColumns: Column<Item>[] = [
   { id: 'unit', head: 'Unit', text: (i) => i.unit, cell: (i) => i.unit },
   {
     id: 'cost',
-    head: 'Standard cost',
+    get head() {
+      return inMoney('Standard cost');
+    },
     numeric: true,
     text: (i) => i.standard_cost ?? '',
     sort: (i) => i.standard_cost,
