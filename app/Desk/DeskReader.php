@@ -108,7 +108,7 @@ final readonly class DeskReader
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
             $order->state === OrderState::InReview && $order->signer_id === $person->id => 'Read and sign',
             $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
-            $order->state === OrderState::Released && $person->mayDo(Ability::SendHandover) && $order->handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty() => 'See to what planning refused',
+            $order->state === OrderState::Released && $person->mayDo(Ability::SendHandover) && $order->handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty() => 'Resolve rejected hand-over lines',
             $order->state === OrderState::Released && $person->mayDo(Ability::CloseOrder) && $order->handovers->where('state', '!=', 'taken')->isEmpty() => 'Close',
             default => null,
         };

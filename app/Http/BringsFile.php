@@ -14,6 +14,6 @@ trait BringsFile
     {
         $file = $this->file('file');
 
-        return $file instanceof UploadedFile ? $file : throw Refusal::at('file', 'Give one file.');
+        return $file instanceof UploadedFile ? $file : throw Refusal::at('file', 'Choose a file.');
     }
 }

@@ -15,7 +15,7 @@ final readonly class OrderReadiness
     {
         return [
             Check::that('An item gets a new revision', $order->revised() !== [], 'Name at least one item that gets a new revision.', 'items'),
-            Check::that('Somebody edits', $order->editor !== null, 'Name the person who edits.', 'editor'),
+            Check::that('An editor is named', $order->editor !== null, 'Name the person who edits.', 'editor'),
         ];
     }
 
@@ -91,7 +91,7 @@ final readonly class OrderReadiness
 
         return Check::that('Another person signs', $other, $order->signer === null
             ? 'Name the person who signs.'
-            : 'Who raised or edited the order cannot sign it. Name another person.', 'signer');
+            : 'The originator or an editor cannot sign. Name another person.', 'signer');
     }
 
     /**

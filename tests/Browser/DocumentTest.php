@@ -33,7 +33,7 @@ it('shows a PDF page by page', function (): void {
 });
 
 it('takes a file that is dropped onto an item, refuses what is none, and runs nothing of it', function (): void {
-    $this->screen->signIn('petra.quist', '/items/200-0053')->see('Nothing is drawn or written about it yet')->settled();
+    $this->screen->signIn('petra.quist', '/items/200-0053')->see('No drawings or documents yet.')->settled();
     dropFile($this->screen, 'just words', 'drawing.svg');
     $this->screen->see('This is none of them, whatever its name says');
     dropFile($this->screen, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="document.title=\'run\'"><script>document.title="run"; parent.document.title="run"</script><rect width="9" height="9"/></svg>', 'coupling.svg');
@@ -46,17 +46,17 @@ it('takes a file that is dropped onto an item, refuses what is none, and runs no
 });
 
 it('keeps a page with its filters, and finds it on the Desk and in the palette', function (): void {
-    $this->screen->signIn('clara.fenn', '/items?category=pump&status=released')->see('Gear motor')->press('Keep this page');
-    $this->screen->type('Keep this page as', 'Pumps that are out')->click('//form//button[normalize-space()="Keep"]');
-    $this->screen->until('kept', fn (): bool => $this->screen->find('//button[@aria-label="Kept as Pumps that are out"]') !== null);
+    $this->screen->signIn('clara.fenn', '/items?category=pump&status=released')->see('Gear motor')->press('Save this view');
+    $this->screen->type('Save view as', 'Pumps that are out')->click('//form//button[normalize-space()="Save"]');
+    $this->screen->until('kept', fn (): bool => $this->screen->find('//button[@aria-label="Saved as Pumps that are out"]') !== null);
     $this->screen->visit('/')->see('Needs you now')->click('//a[normalize-space()="Pumps that are out"]')->see('Gear motor');
     expect($this->screen->driver->getCurrentURL())->toContain('category=pump&status=released');
-    $this->screen->press('Kept as Pumps that are out')->press('Keep no longer');
-    $this->screen->until('kept no longer', fn (): bool => $this->screen->find('//button[@aria-label="Keep this page"]') !== null);
+    $this->screen->press('Saved as Pumps that are out')->press('Remove from saved views');
+    $this->screen->until('kept no longer', fn (): bool => $this->screen->find('//button[@aria-label="Save this view"]') !== null);
 });
 
 it('opens where an item is used upward, branch by branch', function (): void {
-    $this->screen->signIn('vera.stone', '/items/200-0030')->see('Where used')->press('Tree');
+    $this->screen->signIn('vera.stone', '/items/200-0030')->see('Where used')->click('//*[@role="radiogroup" or @role="group"][@aria-label="What is listed"]//*[normalize-space()="Tree"]');
     $this->screen->until('a branch', fn (): bool => $this->screen->find('//*[@role="treeitem"]') !== null);
     $this->screen->driver->executeScript('document.querySelector("[role=treeitem] > div").focus()');
     $this->screen->keys(WebDriverKeys::ARROW_RIGHT)->see('Pump head')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_RIGHT)->see('Pump module');

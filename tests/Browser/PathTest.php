@@ -92,7 +92,7 @@ it('revises the structure in place: replace, quantity, find number, a grease tha
 
     // The comparison is one key away.
     $this->screen->driver->executeScript('document.activeElement.blur()');
-    $this->screen->keys('c')->dontSee('200-0011')->see('200-0041');
+    $this->screen->keys('v', 'd')->dontSee('200-0011')->see('200-0041');
     expect($this->screen->driver->getCurrentURL())->toContain('show=differences');
     $this->screen->until('five lines that differ', fn (): bool => count($this->screen->driver->findElements(Facebook\WebDriver\WebDriverBy::xpath('//table[@aria-label="Before and after"]/tbody/tr'))) === 4);
 });
@@ -118,8 +118,8 @@ it('is sent back with a reason, put right, and signed by another person with the
 
 it('releases in one stroke, and planning takes it line by line', function (): void {
     $this->screen->signIn('mira.okafor', '/changes/'.Walk::$order)->see('On release')->press('Release')->press('Release (cannot be undone)');
-    $this->screen->see('■ taken')->see('taken')->see('XML');
-    $this->screen->dontSee('▲ refused')->press('Send again')->see('■ taken');
+    $this->screen->see('■ accepted')->see('accepted')->see('XML');
+    $this->screen->dontSee('▲ rejected')->press('Send again')->see('■ accepted');
     // Sent twice, applied once.
     $planning = (string) file_get_contents((string) getenv('PLANNING_URL'));
     expect(preg_match('/<td>'.Walk::$order.'[^<]*<\/td><td>(\d+)<\/td><td>\d+<\/td><td>0<\/td><td>1<\/td>/', $planning, $row))->toBe(1)

@@ -28,7 +28,7 @@ it('is walked by keyboard: opens, closes, goes to the parent, extends a block, o
         // Modifier keys are let go after every text that is sent.
         $this->screen->driver->action()->keyDown(null, WebDriverKeys::SHIFT)->sendKeys(null, WebDriverKeys::ARROW_DOWN)->keyUp(null, WebDriverKeys::SHIFT)->perform();
     }
-    $this->screen->until('three rows marked', fn (): bool => count($this->screen->driver->findElements(WebDriverBy::cssSelector('tr[aria-selected=true]'))) === 3);
+    $this->screen->until('three rows marked', fn (): bool => count($this->screen->driver->findElements(WebDriverBy::cssSelector('tr[aria-level][aria-selected=true]'))) === 3);
     $this->screen->keys(WebDriverKeys::ENTER);
     $this->screen->until('another item', fn (): bool => ! str_ends_with($this->screen->driver->getCurrentURL(), '200-0001'));
 });
@@ -37,7 +37,7 @@ it('opens to a level, finds words in what is open, and sums up', function (): vo
     $this->screen->signIn('jonas.weir', '/items/200-0001')->choose('Levels', 'All levels')->see('Roller set')->see('Extended');
     expect($this->screen->driver->getCurrentURL())->toContain('levels=30');
     $this->screen->type('Find in lines', 'screw')->see('found')->keys(WebDriverKeys::ENTER);
-    $this->screen->until('a match that is marked', fn (): bool => str_contains((string) $this->screen->driver->findElement(WebDriverBy::cssSelector('tr[aria-selected=true]'))->getText(), 'Screw'));
+    $this->screen->until('a match that is marked', fn (): bool => str_contains((string) $this->screen->driver->findElement(WebDriverBy::cssSelector('tr[aria-level][aria-selected=true]'))->getText(), 'Screw'));
     $this->screen->press('Flattened')->see('Cost of all parts')->see('Longest lead time')->see('Qty per assembly');
 });
 
@@ -52,7 +52,7 @@ it('moves along the time ruler by keyboard, and shows the structure of that day'
 });
 
 it('compares two items, filters, swaps, and keeps all of it in the address', function (): void {
-    $this->screen->signIn('vera.stone', '/compare')->see('Name an item on either side');
+    $this->screen->signIn('vera.stone', '/compare')->see('Choose what to compare');
     $this->screen->pick('Item, before', '210-0100')->pick('Item, after', '210-0101')->see('Bottle carousel, 24')->see('7 lines are the same');
     expect($this->screen->driver->getCurrentURL())->toContain('left=210-0100')->toContain('right=210-0101');
     $this->screen->press('One level')->dontSee('Carousel clip');

@@ -32,7 +32,7 @@ final readonly class AnswerQuestion
                 throw Refusal::at('question', 'Somebody else is asked.');
             }
             if ($question->state === QuestionState::Withdrawn || ! $question->request->state->isOpen()) {
-                throw Refusal::at('question', 'It is not asked any more.');
+                throw Refusal::at('question', 'The question was withdrawn.');
             }
             // Of a group several may answer at once: nobody writes over what they have not seen.
             if ($question->answeredBy !== null && $question->answeredBy->isNot($by) && $question->version !== $seen) {

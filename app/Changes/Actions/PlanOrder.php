@@ -45,7 +45,7 @@ final readonly class PlanOrder
                 throw Refusal::at('effective_on', $fault);
             }
             if ($core->signer !== null && in_array($core->signer, $core->proposers(), true)) {
-                throw Refusal::at('signer', 'Who raised or edits the order cannot sign it. Name another person.');
+                throw Refusal::at('signer', 'The originator or an editor cannot sign. Name another person.');
             }
             $order->version++;
             $order->save();

@@ -92,7 +92,7 @@ final readonly class RedlineController
         $request->validate(['file' => 'required|file|max:8192', 'seen' => 'required|integer'], ['file.required' => 'Choose a file.', 'file.max' => 'A sheet has at most 8 megabytes.']);
         $file = $request->file('file');
         if (! $file instanceof UploadedFile) {
-            throw Refusal::at('file', 'Give one file.');
+            throw Refusal::at('file', 'Choose a file.');
         }
         $wanted = StructureSheet::read($file->getRealPath(), $item, self::after($number, $item, $orders));
         $this->action->makeAll($person, $number, $item, $wanted, $request->integer('seen'));

@@ -23,7 +23,7 @@ final readonly class ChooseCutIn
     public function __invoke(Person $by, string $number, array $question, string $on, string $reason): void
     {
         $page = $this->reader->plan($question);
-        $day = array_values(array_filter($page->days, static fn ($day): bool => $day->on === $on))[0] ?? throw Refusal::at('chosen_on', 'Choose one of the days that were looked at.');
+        $day = array_values(array_filter($page->days, static fn ($day): bool => $day->on === $on))[0] ?? throw Refusal::at('chosen_on', 'Choose a day within the planning horizon.');
         if ($page->earliest === null || $on < $page->earliest) {
             throw Refusal::at('chosen_on', $page->earliest === null ? 'No day is possible with these levers.' : "The earliest possible day is {$page->earliest}.");
         }

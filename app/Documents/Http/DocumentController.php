@@ -70,7 +70,7 @@ final readonly class DocumentController
         ]);
         $file = $request->file('file');
         if (! $file instanceof UploadedFile) {
-            throw Refusal::at('file', 'Give one file.');
+            throw Refusal::at('file', 'Choose a file.');
         }
         $action->attach($person, $number, FileRole::from($request->string('role')->toString()), $file->getRealPath(), $file->getClientOriginalName());
 

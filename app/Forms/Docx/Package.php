@@ -33,7 +33,7 @@ final readonly class Package
     {
         $zip = new ZipArchive;
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw Refusal::at('file', file_get_contents($path, length: 4) === "PK\x03\x04" ? 'The file is damaged: it breaks off, or was altered. Save it again and send it once more.' : 'This is no DOCX document, whatever its name says.');
+            throw Refusal::at('file', file_get_contents($path, length: 4) === "PK\x03\x04" ? 'The file is damaged: it breaks off, or was altered. Save it again and send it once more.' : 'Not a DOCX document.');
         }
         try {
             $parts = [];
@@ -58,7 +58,7 @@ final readonly class Package
             $zip->close();
         }
         if (! isset($parts[self::BODY])) {
-            throw Refusal::at('file', 'This is no DOCX document, whatever its name says.');
+            throw Refusal::at('file', 'Not a DOCX document.');
         }
 
         return new self($path, $parts);

@@ -62,7 +62,7 @@ final class ImportController
         ], ['file.required' => 'Choose a file.', 'file.max' => 'A file has at most 32 megabytes.', 'subject.*' => 'Say what the file brings: items, structures or a design model.', 'first_day.*' => 'Write the day as year-month-day.']);
         $file = $request->file('file');
         if (! $file instanceof UploadedFile) {
-            throw Refusal::at('file', 'Give one file.');
+            throw Refusal::at('file', 'Choose a file.');
         }
         $import = DB::transaction(static function () use ($request, $file, $person): Import {
             $import = Import::query()->create([

@@ -31,7 +31,7 @@ final class SessionController
     public function store(SignIn $request): JsonResponse
     {
         if (! Auth::attempt([...$request->safe(['login', 'password']), 'active' => true])) {
-            throw ValidationException::withMessages(['password' => 'Name and password do not belong together.']);
+            throw ValidationException::withMessages(['password' => 'Sign-in name or password is wrong.']);
         }
         $request->session()->regenerate();
         /** @var Person $person */

@@ -57,7 +57,7 @@ final class CompareController
         $request->validate(['file' => 'required|file|max:20480'], ['file.required' => 'Choose a file.', 'file.max' => 'A file to compare has at most 20 megabytes.']);
         $file = $request->file('file');
         if (! $file instanceof UploadedFile) {
-            throw Refusal::at('file', 'Give one file.');
+            throw Refusal::at('file', 'Choose a file.');
         }
         $kept = $action($person, $file->getRealPath(), $file->getClientOriginalName());
 

@@ -35,7 +35,7 @@ describe('the Register', () => {
     const user = await register();
     await user.type(screen.getByLabelText('Words or number'), 'tube');
     await waitFor(() => expect(address()).toBe('/register?words=tube'));
-    await user.click(screen.getByRole('button', { name: 'Step: any' }));
+    await user.click(screen.getByRole('button', { name: 'Any step' }));
     await user.click(await screen.findByRole('checkbox', { name: 'Release' }));
     await user.click(screen.getByRole('checkbox', { name: 'Order' }));
     await waitFor(() => expect(address()).toBe('/register?words=tube&step=order%2Crelease'));

@@ -26,9 +26,7 @@ export function Trust({ page, question }: Props) {
   return (
     <>
       <p className="!mb-1 flex flex-wrap items-center gap-x-3 text-sm text-soft">
-        {page.fetched_at
-          ? `What planning told by ${moment(page.fetched_at)}`
-          : 'Planning has not told of these items yet'}
+        {page.fetched_at ? `Planning data as of ${moment(page.fetched_at)}` : 'No planning data for these items yet'}
         <Button look="quiet" className="!h-6 !text-sm" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
           Refresh from planning
         </Button>
@@ -38,21 +36,22 @@ export function Trust({ page, question }: Props) {
         <Notice look="warn">
           {page.fault}{' '}
           {page.fetched_at
-            ? `Shown is what it said by ${moment(page.fetched_at)}.`
-            : 'It has not told us of these items before.'}
+            ? `Shown: planning data as of ${moment(page.fetched_at)}.`
+            : 'No earlier planning data for these items.'}
         </Notice>
       )}
       {page.not_known > 0 && (
         <p className="!mt-0 text-sm text-soft">
-          Planning does not have {page.not_known_items.join(', ')}
+          {page.not_known_items.join(', ')}
           {page.not_known > page.not_known_items.length &&
             ` and ${count(page.not_known - page.not_known_items.length)} more`}{' '}
-          among its items: nothing of them is there or wanted.
+          {page.not_known === 1 ? 'is' : 'are'} not in planning; stock and demand are taken as zero.
         </p>
       )}
       {page.strangers.length > 0 && (
         <Notice look="warn">
-          Planning also told of {page.strangers.join(', ')}, which nobody asked about: left out.
+          Planning also returned {page.strangers.join(', ')}, which {page.strangers.length === 1 ? 'was' : 'were'} not
+          requested; ignored.
         </Notice>
       )}
       {page.earliest === null && (

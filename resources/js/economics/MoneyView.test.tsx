@@ -112,7 +112,7 @@ describe('what a change costs', () => {
 
   it('tells how old the demand of a year is, and asks planning anew', async () => {
     const user = await open();
-    expect(screen.getByText(/What planning told by 25 Nov 2026/)).toBeTruthy();
+    expect(screen.getByText(/Planning data as of 25 Nov 2026/)).toBeTruthy();
     server.on('GET /api/requests/ECR-00096/money', new Refused(503, 'Planning is being asked too often.'));
     await user.click(screen.getByRole('button', { name: 'Refresh from planning' }));
     expect(await screen.findByText('Planning is being asked too often.')).toBeTruthy();
@@ -127,7 +127,7 @@ describe('what a change costs', () => {
 
   it('says so when planning never told', async () => {
     await open({ ...money, demand_told_at: null });
-    expect(screen.getByText(/Planning has not told of these products yet/)).toBeTruthy();
+    expect(screen.getByText(/No planning data for these products yet/)).toBeTruthy();
   });
 
   it('cannot be said otherwise by who only reads', async () => {

@@ -21,7 +21,7 @@ export function WantedAge({ number, at }: Props) {
   );
   return (
     <>
-      {at === null ? 'Planning has not told of these products yet' : `What planning told by ${moment(at)}`}
+      {at === null ? 'No planning data for these products yet' : `Planning data as of ${moment(at)}`}
       <Button look="quiet" className="!h-6 !text-sm" busy={anew.isPending} onClick={() => anew.mutate(undefined)}>
         Refresh from planning
       </Button>

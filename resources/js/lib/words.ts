@@ -184,9 +184,9 @@ export const states: Record<string, string> = {
 
 export const handoverStates: Record<string, string> = {
   waiting: 'on its way',
-  taken: 'taken',
-  partly_refused: 'partly refused',
-  refused: 'refused',
+  taken: 'accepted',
+  partly_refused: 'partly rejected',
+  refused: 'rejected',
   unanswered: 'no answer yet',
 };
 

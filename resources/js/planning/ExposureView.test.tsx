@@ -78,14 +78,14 @@ describe('what exists and what is coming', () => {
 
   it('says which items planning does not have, and what it told of without being asked', async () => {
     await view([tube, of('200-0041', { known: false })], ['200-0040X']);
-    expect(screen.getByText('Planning does not have 200-0041 among its items.')).toBeTruthy();
+    expect(screen.getByText('200-0041 is not in planning.')).toBeTruthy();
     expect(screen.getAllByText('not known').length).toBe(8);
-    expect(screen.getByText(/also told of 200-0040X/)).toBeTruthy();
+    expect(screen.getByText(/also returned 200-0040X/)).toBeTruthy();
   });
 
   it('works with what was last told while planning is silent, says how old that is, and asks again', async () => {
     const user = await view([of('200-0040', { ...tube, fault: 'Planning does not answer.' })]);
-    expect(screen.getByRole('status').textContent).toContain('Shown is what it said on 25 Nov 2026');
+    expect(screen.getByRole('status').textContent).toContain('Shown: planning data as of 25 Nov 2026');
     server.on('GET /api/exposure', { items: [tube], strangers: [] });
     await user.click(screen.getByRole('button', { name: 'Ask again' }));
     expect(await screen.findByText(/206\.5/)).toBeTruthy();
@@ -94,6 +94,6 @@ describe('what exists and what is coming', () => {
 
   it('says that it was never told anything', async () => {
     await view([of('200-0040', { fault: 'Planning does not answer.', fetched_at: null })]);
-    expect(screen.getByRole('status').textContent).toContain('It has not told us of these items before.');
+    expect(screen.getByRole('status').textContent).toContain('No earlier planning data for these items.');
   });
 });

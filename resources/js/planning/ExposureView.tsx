@@ -70,19 +70,22 @@ export function ExposureView({ items }: { items: string[] }) {
                 <Notice look="warn">
                   {fault.fault}{' '}
                   {fault.fetched_at
-                    ? `Shown is what it said on ${moment(fault.fetched_at)}.`
-                    : 'It has not told us of these items before.'}{' '}
+                    ? `Shown: planning data as of ${moment(fault.fetched_at)}.`
+                    : 'No earlier planning data for these items.'}{' '}
                   <button type="button" className="underline" onClick={() => void exposure.refetch()}>
                     Ask again
                   </button>
                 </Notice>
               )}
               {unknown.length > 0 && (
-                <p className="text-soft">Planning does not have {unknown.join(', ')} among its items.</p>
+                <p className="text-soft">
+                  {unknown.join(', ')} {unknown.length === 1 ? 'is' : 'are'} not in planning.
+                </p>
               )}
               {strangers.length > 0 && (
                 <Notice look="warn">
-                  Planning also told of {strangers.join(', ')}, which nobody asked about: left out.
+                  Planning also returned {strangers.join(', ')}, which {strangers.length === 1 ? 'was' : 'were'} not
+                  requested; ignored.
                 </Notice>
               )}
               <Totals rows={rows} />

@@ -35,9 +35,9 @@ const SEND = 'POST /api/handovers/ECO-00082_2026-11-02_000084/delivery';
 describe('a hand-over', () => {
   it('tells entry by entry what planning said, and how much was refused', async () => {
     await show(<HandoverView handover={handover} />, { as: vera });
-    expect(screen.getByText('■ taken')).toBeTruthy();
-    expect(screen.getByText('▲ refused: Item 200-0041 is not known to planning.')).toBeTruthy();
-    expect(screen.getByRole('alert').textContent).toContain('Planning refused 1 of 2 entries.');
+    expect(screen.getByText('■ accepted')).toBeTruthy();
+    expect(screen.getByText('▲ rejected: Item 200-0041 is not known to planning.')).toBeTruthy();
+    expect(screen.getByRole('alert').textContent).toContain('Planning rejected 1 of 2 entries.');
   });
 
   it('gives the files as they were sent', async () => {

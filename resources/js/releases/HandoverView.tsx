@@ -39,7 +39,7 @@ const columns: Column<Entry>[] = [
       <span
         className={clsx(e.answer === 'refused' && 'font-semibold text-alarm', e.answer === 'taken' && 'text-accent')}
       >
-        {e.answer === 'taken' ? '■ taken' : e.answer === 'refused' ? `▲ refused: ${e.reason}` : '□ waiting'}
+        {e.answer === 'taken' ? '■ accepted' : e.answer === 'refused' ? `▲ rejected: ${e.reason}` : '□ waiting'}
       </span>
     ),
   },
@@ -92,8 +92,8 @@ export function HandoverView({ handover }: { handover: Handover }) {
       )}
       {refused.length > 0 && (
         <Notice look="alarm">
-          Planning refused {refused.length} of {handover.entries.length} entries. Put it right over there, then send
-          again: what was taken is not done twice.
+          Planning rejected {refused.length} of {handover.entries.length} entries. Correct it in planning, then resend;
+          accepted entries are not repeated.
         </Notice>
       )}
       <DataTable

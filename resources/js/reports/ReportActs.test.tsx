@@ -69,7 +69,7 @@ describe('what can be done about a report', () => {
   it('takes it off a request again', async () => {
     const user = await show(<ReportActs page={page('gathered', ['ECR-00096'])} />);
     server.on('DELETE /api/reports/PR-00003/requests/ECR-00096', page('open'));
-    await user.click(screen.getByRole('button', { name: 'Take it off ECR-00096' }));
+    await user.click(screen.getByRole('button', { name: 'Remove from ECR-00096' }));
     await waitFor(() => expect(server.asked('DELETE /api/reports/PR-00003/requests/ECR-00096').length).toBe(1));
   });
 

@@ -41,11 +41,11 @@ function Gather({ page }: { page: Page }) {
     told(api.DELETE('/api/reports/{number}/requests/{request}', { params: { path: { ...pathOf(page), request } } })),
   );
   return (
-    <section aria-label="Gather into a request" className="space-y-2">
-      <h2 className="text-base">Gather into a request</h2>
+    <section aria-label="Link to a request" className="space-y-2">
+      <h2 className="text-base">Link to a request</h2>
       {page.report.requests.map((request) => (
         <Button key={request} look="quiet" onClick={() => takeOff.mutate(request)}>
-          Take it off {request}
+          Remove from {request}
         </Button>
       ))}
       <Link to={`/requests/new?reports=${page.report.number}`} className="block text-accent underline">

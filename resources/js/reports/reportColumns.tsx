@@ -23,7 +23,7 @@ export const reportColumns: Column<Report>[] = [
     head: 'Items',
     text: (r) => r.items.join(' '),
     cell: (r) => (
-      <span className="flex flex-wrap gap-x-2">
+      <span className="flex flex-wrap gap-x-2 gap-y-1">
         {r.items.map((item) => (
           <ItemNumber key={item} number={item} />
         ))}
@@ -49,7 +49,7 @@ export const reportColumns: Column<Report>[] = [
     head: 'Requests',
     text: (r) => r.requests.join(' '),
     cell: (r) => (
-      <span className="flex flex-wrap gap-x-2">
+      <span className="flex flex-wrap gap-x-2 gap-y-1">
         {r.requests.map((request) => (
           <ChangeNumber key={request} number={request} />
         ))}

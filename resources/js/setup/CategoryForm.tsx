@@ -111,7 +111,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
       <fieldset className="space-y-1.5">
         <legend className="text-sm font-medium text-soft">Required attributes</legend>
         {rule.attributes.map((asked, at) => (
-          <div key={asked.name || at} className="flex items-start gap-3">
+          <div key={asked.name || at} className="flex flex-wrap items-start gap-3">
             <Field
               label={`Name of attribute ${at + 1}`}
               className="w-64"

@@ -1,15 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useCombobox } from 'downshift';
-import {
-  useId,
-  useRef,
-  useState,
-  type ComponentProps,
-  type FocusEvent,
-  type KeyboardEvent,
-  type ReactNode,
-} from 'react';
+import { useId, useRef, useState, type ComponentProps, type KeyboardEvent, type ReactNode } from 'react';
 import { control } from './Input';
 
 export interface Found<Row> {
@@ -80,13 +72,6 @@ export function Picker<Row>(props: Props<Row>) {
       if (!fresh) return 'Looking.';
       return rows.length === 0 ? 'Nothing found.' : `${rows.length} found. Arrow keys choose, Enter takes.`;
     },
-    onInputValueChange: ({ inputValue, type }) => {
-      if (type !== useCombobox.stateChangeTypes.InputChange) return;
-      setWords(inputValue);
-      setTyped(true);
-      stop();
-      setLost('');
-    },
     onSelectedItemChange: ({ selectedItem }) => {
       if (selectedItem) take(selectedItem);
     },
@@ -146,10 +131,8 @@ export function Picker<Row>(props: Props<Row>) {
     }
     return true;
   };
-  const input = getInputProps() as ComponentProps<'input'> & {
-    onKeyDown: (event: KeyboardEvent<HTMLInputElement>) => void;
-    onBlur: (event: FocusEvent<HTMLInputElement>) => void;
-  };
+  const input = getInputProps() as ComponentProps<'input'> &
+    Required<Pick<ComponentProps<'input'>, 'onChange' | 'onKeyDown' | 'onBlur'>>;
   const open = isOpen && typed && asked !== '';
   const note = lost !== '' ? `“${lost}” was not chosen. Type more, and take one from the list.` : '';
   return (
@@ -160,6 +143,14 @@ export function Picker<Row>(props: Props<Row>) {
       <input
         {...input}
         {...(props.id === undefined ? {} : { id: props.id })}
+        onChange={(event) => {
+          // At once, not when the combobox tells of it: whoever types fast would lose letters between the two.
+          setWords(event.target.value);
+          setTyped(true);
+          stop();
+          setLost('');
+          input.onChange(event);
+        }}
         onKeyDown={(event) => {
           if (!ownKey(event)) input.onKeyDown(event);
         }}

@@ -14,13 +14,14 @@ interface Props {
 export function Several({ label, chosen, options, onChange }: Props) {
   const codes = chosen === '' ? [] : chosen.split(',');
   const names = codes.map((code) => options[code] ?? code);
+  const none = `Any ${label.toLowerCase()}`;
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label={`${label}: ${names.length === 0 ? 'any' : names.join(', ')}`}
+        aria-label={names.length === 0 ? none : `${label}: ${names.join(', ')}`}
         className={clsx(control, 'target flex h-8 !w-36 items-center justify-between gap-2 text-left')}
       >
-        <span className="truncate">{names.length === 0 ? `Any ${label.toLowerCase()}` : names.join(', ')}</span>
+        <span className="truncate">{names.length === 0 ? none : names.join(', ')}</span>
         <span aria-hidden className="text-soft">
           ▾
         </span>

@@ -7,6 +7,7 @@ namespace Tests\Browser\Support;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** What a person sees and does, in words: the test reads like a walk through the product. */
@@ -66,6 +67,14 @@ final readonly class Screen
             const token = decodeURIComponent((document.cookie.match(/XSRF-TOKEN=([^;]+)/) || ['', ''])[1]);
             fetch('/api/session', {method: 'DELETE', headers: {'X-XSRF-TOKEN': token, Accept: 'application/json'}}).finally(() => done());");
         $this->driver->manage()->deleteAllCookies();
+
+        return $this;
+    }
+
+    /** The window as wide as this, in CSS pixels, which is what a zoomed window has left too. */
+    public function wide(int $width): self
+    {
+        $this->driver->manage()->window()->setSize(new WebDriverDimension($width, 800));
 
         return $this;
     }
@@ -153,12 +162,6 @@ final readonly class Screen
     public function type(string $label, string $words): self
     {
         $field = $this->field($label);
-        if ($field->getAttribute('type') === 'date') {
-            // A date field is typed part by part in the order of the language; en-GB is day, month, year.
-            $field->sendKeys(implode('', array_reverse(explode('-', $words))));
-
-            return $this;
-        }
         $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $field->sendKeys($words);
 

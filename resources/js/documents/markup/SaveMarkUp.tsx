@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import type { Schemas } from '../../lib/api';
 import { bringFile } from '../../attachments/Attachments';
 import { placeOf } from '../../lib/places';
@@ -21,15 +21,11 @@ interface Props {
 
 /** Keeps a mark-up as an attachment of a report or request that is open. */
 export function SaveMarkUp({ item, name, empty, svg, onSaved }: Props) {
-  const [params] = useSearchParams();
   const navigate = useNavigate();
   const mayBring = useMay('report_problem');
   const naming = useQuery(queries.item(item));
   const named = (naming.data?.changes ?? []).filter(({ type, open }) => type !== 'order' && open);
-  const wanted = params.get('for') ?? '';
-  // Until somebody chooses, what the address names; null when that was removed.
-  const [chosen, setChosen] = useState<Schemas['ChangeRow'] | null>();
-  const target = chosen === undefined ? (named.find(({ number }) => number === wanted) ?? null) : chosen;
+  const [target, setTarget] = useState<Schemas['ChangeRow'] | null>(null);
   const save = useAct(
     (change: Schemas['ChangeRow']) =>
       bringFile(
@@ -45,13 +41,13 @@ export function SaveMarkUp({ item, name, empty, svg, onSaved }: Props) {
   );
   if (!mayBring) return null;
   return (
-    <section aria-label="Keep the order" className="space-y-2">
+    <section aria-label="Save the mark-up" className="space-y-2">
       <h2 className="text-base">Save it with</h2>
       <ChosenChange
         label="Save it with"
         types={['report', 'request']}
         chosen={target}
-        onChoose={setChosen}
+        onChoose={setTarget}
         error={save.error?.at('file')}
       />
       {target === null && named.length > 0 && (
@@ -62,7 +58,7 @@ export function SaveMarkUp({ item, name, empty, svg, onSaved }: Props) {
               key={one.number}
               type="button"
               className="target mr-3 font-mono text-accent underline"
-              onClick={() => setChosen(one)}
+              onClick={() => setTarget(one)}
             >
               {one.number}
             </button>
