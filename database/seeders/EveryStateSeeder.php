@@ -9,7 +9,6 @@ use App\Files\StoredFile;
 use App\Forms\Actions\HandOutForm;
 use App\Forms\Actions\TakeInForm;
 use App\Forms\Models\FormTemplate;
-use App\Forms\Models\HandedForm;
 use App\Imports\Jobs\RunImport;
 use App\Imports\Models\Import;
 use App\People\Models\Person;
