@@ -1,5 +1,35 @@
-import { describe, expect, it } from 'vitest';
-import { act, ago, amount, day, plusDays, quantity, signed } from './format';
+import { afterEach, describe, expect, it } from 'vitest';
+import { act, ago, amount, day, plusDays, quantity, signed, stamp, today, typedNumber } from './format';
+import { inMoney, takeSettings } from './settings';
+
+afterEach(() => takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'UTC' }));
+
+describe('another installation', () => {
+  it('writes and reads numbers with its own decimal sign, and never mistakes a fraction for thousands', () => {
+    takeSettings({ locale: 'de-DE', currency: 'SEK', time_zone: 'UTC' });
+    expect(amount('1234.50')).toBe('1\u2009234,50');
+    expect(quantity('0.5')).toBe('0,5');
+    expect(['1.234,5', '1234,5', '0,125', '0.125', '12.345.678', '-1.5'].map(typedNumber)).toEqual([
+      '1234.5',
+      '1234.5',
+      '0.125',
+      '0.125',
+      '12345678',
+      '-1.5',
+    ]);
+    expect(inMoney('Cost')).toBe('Cost, SEK');
+  });
+
+  it('leaves what is typed with a point as it is where a point is the decimal sign', () => {
+    expect(['1.234', '1 234.5', 'some'].map(typedNumber)).toEqual(['1.234', '1234.5', 'some']);
+  });
+
+  it('tells moments in its own time zone', () => {
+    takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'Pacific/Auckland' });
+    expect(stamp('2026-11-26T12:30:00Z')).toBe('2026-11-27 01:30');
+    expect(today()).toBe(new Intl.DateTimeFormat('en-CA', { timeZone: 'Pacific/Auckland' }).format(new Date()));
+  });
+});
 
 describe('amounts and quantities', () => {
   it('group thousands and keep every decimal', () => {

@@ -86,10 +86,14 @@ export function today(): string {
   return `${year}-${month}-${date}`;
 }
 
-/** A number as it is typed, read as the server wants it: with a point, where a comma is the decimal sign here. */
+/**
+ * A number as it is typed, read as the server wants it, with a point. Where a comma is the decimal sign, points part
+ * thousands, but only where they can: 1.234,5 is 1234.5, and 0.125 is no thousand of anything.
+ */
 export function typedNumber(text: string): string {
   const said = text.trim().replace(/[\s\u00a0\u2009\u202f]/g, '');
-  return decimalSign() === ',' ? said.replace(/\.(?=\d{3}(\D|$))/g, '').replace(',', '.') : said;
+  if (decimalSign() !== ',') return said;
+  return (/^-?[1-9]\d{0,2}(\.\d{3})+(,\d*)?$/.test(said) ? said.replaceAll('.', '') : said).replace(',', '.');
 }
 
 export function plusDays(iso: string, days: number): string {
