@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { act, ago, amount, day, plusDays, quantity, signed, stamp, today, typedNumber } from './format';
+import { act, ago, amount, day, plusDays, quantity, signed, stamp, today, typedNumber, usedQuantity } from './format';
 import { inMoney, takeSettings } from './settings';
 
 afterEach(() => takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'UTC' }));
@@ -38,6 +38,7 @@ describe('amounts and quantities', () => {
     expect(amount('0.0375')).toBe('0.0375');
     expect(quantity('1240')).toBe('1\u2009240');
     expect(quantity('0.5')).toBe('0.5');
+    expect([usedQuantity('0'), usedQuantity('0.5')]).toEqual(['< 0.000001', '0.5']);
   });
 
   it('say of a difference which way it goes', () => {

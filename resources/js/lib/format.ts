@@ -75,6 +75,11 @@ export function quantity(text: string): string {
   return fraction === undefined ? grouped : `${grouped}${decimalSign()}${fraction}`;
 }
 
+/** A quantity of what is used: what rounds to nothing in six decimals is little, not none. */
+export function usedQuantity(text: string): string {
+  return /^0(\.0+)?$/.test(text) ? `< ${quantity('0.000001')}` : quantity(text);
+}
+
 /** A count with thin groups of thousands. */
 export function count(number: number): string {
   return quantity(String(number));

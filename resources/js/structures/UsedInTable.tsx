@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import type { Schemas } from '../lib/api';
-import { quantity } from '../lib/format';
+import { usedQuantity } from '../lib/format';
 import { ItemNumber } from '../ui/Num';
 import { TableExport } from '../ui/TableExport';
 
@@ -58,7 +58,7 @@ export function UsedInTable({ rows, number }: Props) {
                 {row.level > 1 && <span className="block text-soft">through {row.through.join(', ')}</span>}
               </td>
               <td className="px-1.5 py-1 text-right whitespace-nowrap">
-                {quantity(row.quantity)} {row.unit}
+                {usedQuantity(row.quantity)} {row.unit}
               </td>
             </tr>
           ))}

@@ -2,7 +2,7 @@ import type { Picture } from '../lib/words';
 import { useQuery } from '@tanstack/react-query';
 import { useId, useState, type KeyboardEvent } from 'react';
 import type { Schemas } from '../lib/api';
-import { quantity } from '../lib/format';
+import { usedQuantity } from '../lib/format';
 import { queries } from '../lib/queries';
 import { Loading } from '../ui/Loading';
 import { ItemNumber } from '../ui/Num';
@@ -105,7 +105,7 @@ function Parent({ row, query, level }: { row: Schemas['UsedInRow']; query: Branc
           {row.item.sold && <b className="font-semibold text-accent"> · sold</b>}
         </span>
         <span className="whitespace-nowrap">
-          {quantity(row.quantity)} {row.unit}
+          {usedQuantity(row.quantity)} {row.unit}
         </span>
       </div>
       {open && (
