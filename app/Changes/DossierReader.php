@@ -139,7 +139,7 @@ final readonly class DossierReader
                 : $handovers->where('state', '!=', 'taken')->map(static fn (Handover $handover): string => match ($handover->state) {
                     'waiting' => "{$handover->name} is on its way to planning.",
                     'unanswered' => "Planning has not answered {$handover->name}.",
-                    default => "Planning refused entries of {$handover->name}.",
+                    default => "Planning rejected entries of {$handover->name}.",
                 })->values()->all(),
             default => [],
         };

@@ -56,7 +56,7 @@ it('opens no archive that could harm', function (Closure $change, string $why): 
             $zip->addFromString("word/x{$i}.xml", 'x');
         }
     }, 'too large'],
-    'no text' => [static fn (ZipArchive $zip) => $zip->deleteName('word/document.xml'), 'no DOCX'],
+    'no text' => [static fn (ZipArchive $zip) => $zip->deleteName('word/document.xml'), 'Not a DOCX'],
 ]);
 
 it('keeps every other part when the text changes, and takes a picture only from inside', function (): void {

@@ -117,7 +117,7 @@ it('takes in nothing that has a fault, and nothing when the request was changed 
 it('refuses what is damaged, foreign, of another request, withdrawn or outdated, with the reason', function (): void {
     $form = ($this->out)();
     $refuse = fn (FilledForm $sent, string $why, ?string $request = null) => ($this->look)($sent, 'mira', $request)->assertStatus(422)->assertJsonPath('errors.file.0', fn (string $told): bool => str_contains($told, $why));
-    $refuse(FilledForm::of('plain text'), 'no DOCX');
+    $refuse(FilledForm::of('plain text'), 'Not a DOCX');
     $refuse(FilledForm::of(substr((string) file_get_contents($form->path), 0, 900)), 'damaged');
     $refuse($form->withPart('word/document.xml', '<w:document'), 'damaged');
     $refuse($form->withPart('word/vbaProject.bin', 'program'), 'macros');
