@@ -64,6 +64,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
     <>
       <Page
         title={dossier.title}
+        number={dossier.order?.number ?? dossier.number}
         over={
           <span className="flex items-baseline gap-2">
             Dossier ·{' '}

@@ -34,6 +34,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
   return (
     <Page
       title={order.title}
+      number={order.number}
       over={
         <span className="flex items-baseline gap-2">
           Review of <ChangeNumber number={order.number} />

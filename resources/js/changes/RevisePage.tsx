@@ -60,6 +60,7 @@ function ReviseView({ redline }: { redline: Redline }) {
   return (
     <Page
       title={redline.item.title}
+      number={redline.item.number}
       over={
         <span className="flex items-baseline gap-2">
           <ItemNumber number={redline.item.number} /> under <ChangeNumber number={redline.order} />{' '}

@@ -37,6 +37,7 @@ export function CutInPage() {
   return (
     <Page
       title="Cut-in"
+      number={number}
       over={
         <span className="flex items-baseline gap-2">
           <ChangeNumber number={number} /> {request?.title}

@@ -28,6 +28,7 @@ export function SheetPage() {
         return (
           <Page
             title={title}
+            number={number}
             over={
               <span>
                 <ItemNumber number={number} /> · {item.data?.item.kind}

@@ -18,6 +18,7 @@ export function MoneyPage() {
   return (
     <Page
       title="Dispositions and cost"
+      number={number}
       over={
         <span className="flex items-baseline gap-2">
           <ChangeNumber number={number} /> {request?.title}

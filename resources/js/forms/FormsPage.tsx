@@ -29,6 +29,7 @@ export function FormsPage() {
   return (
     <Page
       title={forms.data?.title ?? number}
+      number={number}
       over={
         <>
           Forms of <ChangeNumber number={number} />

@@ -40,6 +40,7 @@ export function DecisionPage() {
         return (
           <Page
             title={request.title}
+            number={request.number}
             over={
               <span className="flex items-baseline gap-3">
                 For decision · <ChangeNumber number={number} />

@@ -17,6 +17,7 @@ export function ReachPage() {
   return (
     <Page
       title="Reach"
+      number={number}
       over={
         <span className="flex items-baseline gap-2">
           <ChangeNumber number={number} /> {request?.title}

@@ -38,6 +38,7 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
   return (
     <Page
       title={report.title}
+      number={report.number}
       over={
         <span className="flex items-baseline gap-2">
           Problem report · <span className="font-mono">{report.number}</span>

@@ -205,6 +205,7 @@ describe('its structure', () => {
   it('says why there are no lines', async () => {
     await open({ rows: [] });
     expect(await screen.findByText(/No lines recorded/)).toBeTruthy();
+    expect(document.title).toMatch(/^200-0010 .+ · Orthotaxis$/);
   });
 
   it('says when no revision was in effect on that day', async () => {

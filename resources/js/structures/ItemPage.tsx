@@ -66,6 +66,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   return (
     <Page
       title={item.title}
+      number={item.number}
       over={
         <>
           <span className="font-mono">{item.number}</span> · {item.kind} · {item.category}

@@ -2,8 +2,10 @@ import { useEffect, type ReactNode } from 'react';
 import { Keep } from './Keep';
 
 interface Props {
-  /** What the window and the heading are called. */
+  /** What the heading is called, and the window. */
   title: string;
+  /** Whose page it is: it stands first in the title of the window, where a row of narrow tabs still shows it. */
+  number?: string;
   /** Above the heading: the kind of thing, its number. */
   over?: ReactNode;
   /** Beside the heading: status and acts. */
@@ -12,10 +14,10 @@ interface Props {
 }
 
 /** One page for one thing. */
-export function Page({ title, over, aside, children }: Props) {
+export function Page({ title, number, over, aside, children }: Props) {
   useEffect(() => {
-    document.title = `${title} · Orthotaxis`;
-  }, [title]);
+    document.title = `${number === undefined || number === title ? title : `${number} ${title}`} · Orthotaxis`;
+  }, [title, number]);
   return (
     <main className="mx-auto max-w-[100rem] px-6 pt-4 pb-16">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">

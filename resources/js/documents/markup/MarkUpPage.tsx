@@ -26,6 +26,7 @@ export function MarkUpPage() {
   return (
     <Page
       title="Mark up a sheet"
+      number={number}
       over={
         <span>
           <ItemNumber number={number} /> {file?.name}
