@@ -35,7 +35,7 @@ final class NamedRevisionRows
             $this->parents[Line::pinned($row['parent'], $revision)][2][$number] = (new LineReader)->read("row {$number}", FileColumn::fieldsOf($row));
         } catch (Refusal $refusal) {
             foreach ($refusal->reasons as $field => $reason) {
-                $faults->add($number, $field === 'not_modelled' ? FileColumn::NeverDrawn->value : $field, $reason);
+                $faults->add($number, $field, $reason);
             }
         }
     }

@@ -186,7 +186,7 @@ final class StructureImport implements Importer
             $line = (new LineReader)->read(self::key($row), FileColumn::fieldsOf($row));
         } catch (Refusal $refusal) {
             foreach ($refusal->reasons as $field => $reason) {
-                $faults->add($number, $field === 'not_modelled' ? FileColumn::NeverDrawn->value : $field, $reason);
+                $faults->add($number, $field, $reason);
             }
 
             return;

@@ -4,41 +4,69 @@ declare(strict_types=1);
 
 namespace App\Tables;
 
+use Carbon\CarbonImmutable;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Orthotaxis\Core\Refusal;
 
-/** A table as PDF, in print-safe black: a heading, what one must know, the rows, page numbers. */
+/**
+ * A table as PDF, in print-safe black: what it is and what one must know to read it, the rows under a head that every page
+ * repeats, and at the foot of each page the title, the day and the page of how many.
+ */
 final readonly class PrintedTable
 {
-    private const MOST_ROWS = 1_500;
+    public const MOST_ROWS = 1_500;
+
+    private const FONT = 'DejaVu Sans';
+
+    private const STYLE = '
+        @page { margin: 14mm 12mm 18mm } body { font-size: 8pt } h1 { font-size: 13pt; margin: 0 0 2mm } p { margin: 0 0 1mm; color: #333 }
+        table { width: 100%; border-collapse: collapse; margin-top: 3mm } thead { display: table-header-group } tr { page-break-inside: avoid }
+        th, td { text-align: left; vertical-align: top; padding: 0.8mm 1.5mm; border-bottom: 0.2mm solid #999 }
+        th { border-bottom: 0.4mm solid #000 } .right { text-align: right; white-space: nowrap }';
 
     public static function write(Table $table, string $path): void
     {
+        $options = new Options;
+        $options->setIsRemoteEnabled(false);
+        $options->setIsPhpEnabled(false);
+        $options->setDefaultFont(self::FONT);
+        $pdf = new Dompdf($options);
+        $pdf->setPaper('A4', 'landscape');
+        $pdf->loadHtml(self::html($table));
+        $pdf->render();
+        $canvas = $pdf->getCanvas();
+        $font = (string) $pdf->getFontMetrics()->getFont(self::FONT);
+        $canvas->page_text(34, 565, "{$table->title} · printed ".CarbonImmutable::now()->format('j M Y'), $font, 7);
+        $canvas->page_text(750, 565, 'Page {PAGE_NUM} of {PAGE_COUNT}', $font, 7);
+        file_put_contents($path, $pdf->output());
+    }
+
+    /** @throws Refusal when it is too long to print */
+    public static function html(Table $table): string
+    {
+        $places = array_map(static fn (string $head): string => in_array($head, $table->right, true) ? ' class="right"' : '', $table->heads);
         $rows = '';
         $count = 0;
         foreach ($table->rows as $row) {
             if (++$count > self::MOST_ROWS) {
-                throw Refusal::at('format', 'More than '.self::MOST_ROWS.' rows are too many to print. Take them as XLSX, or ask for fewer.');
+                throw Refusal::at('format', 'More than '.self::MOST_ROWS.' rows are too many to print. Export XLSX, or choose fewer.');
             }
-            $rows .= '<tr><td>'.implode('</td><td>', array_map(self::text(...), $row)).'</td></tr>';
+            $rows .= '<tr>'.self::cells('td', $row, $places).'</tr>';
         }
-        $options = new Options;
-        $options->setIsRemoteEnabled(false);
-        $options->setIsPhpEnabled(false);
-        $options->setDefaultFont('DejaVu Sans');
-        $pdf = new Dompdf($options);
-        $pdf->setPaper('A4', 'landscape');
-        $pdf->loadHtml('<!doctype html><html><head><meta charset="utf-8"><style>
-            @page { margin: 14mm 12mm 16mm } body { font-size: 8pt } h1 { font-size: 13pt; margin: 0 0 2mm } p { margin: 0 0 1mm; color: #333 }
-            table { width: 100%; border-collapse: collapse; margin-top: 3mm } th, td { text-align: left; vertical-align: top; padding: 0.8mm 1.5mm; border-bottom: 0.2mm solid #999 }
-            th { border-bottom: 0.4mm solid #000 } thead { display: table-header-group }
-            </style></head><body><h1>'.self::text($table->title).'</h1>'.implode('', array_map(static fn (string $note): string => '<p>'.self::text($note).'</p>', $table->notes)).
-            '<table><thead><tr><th>'.implode('</th><th>', array_map(self::text(...), $table->heads)).'</th></tr></thead><tbody>'.$rows.'</tbody></table></body></html>');
-        $pdf->render();
-        $canvas = $pdf->getCanvas();
-        $canvas->page_text(760, 560, '{PAGE_NUM} / {PAGE_COUNT}', (string) $pdf->getFontMetrics()->getFont('DejaVu Sans'), 7);
-        file_put_contents($path, $pdf->output());
+
+        return '<!doctype html><html><head><meta charset="utf-8"><style>'.self::STYLE.'</style></head><body><h1>'.self::text($table->title).'</h1>'.
+            implode('', array_map(static fn (string $note): string => '<p>'.self::text($note).'</p>', $table->notes)).
+            '<table><thead><tr>'.self::cells('th', $table->heads, $places)."</tr></thead><tbody>{$rows}</tbody></table></body></html>";
+    }
+
+    /**
+     * @param  list<string|int|null>  $values
+     * @param  list<string>  $places
+     */
+    private static function cells(string $tag, array $values, array $places): string
+    {
+        return implode('', array_map(static fn (string|int|null $value, string $place): string => "<{$tag}{$place}>".self::text($value)."</{$tag}>", $values, $places));
     }
 
     private static function text(string|int|null $value): string

@@ -12,6 +12,7 @@ final readonly class Table
      * @param  list<string>  $notes  what else one must know to read it, over a printed page
      * @param  list<string>  $heads
      * @param  iterable<list<string|int|null>>  $rows
+     * @param  list<string>  $right  those of the heads whose values stand at the right when printed: amounts and numbers
      */
-    public function __construct(public string $title, public array $notes, public array $heads, public iterable $rows) {}
+    public function __construct(public string $title, public array $notes, public array $heads, public iterable $rows, public array $right = []) {}
 }

@@ -49,6 +49,12 @@ final readonly class Day implements \Stringable
         return $this->iso === $other->iso;
     }
 
+    /** As it is read: 26 Nov 2026. */
+    public function spelled(): string
+    {
+        return (new \DateTimeImmutable($this->iso))->format('j M Y');
+    }
+
     public function __toString(): string
     {
         return $this->iso;

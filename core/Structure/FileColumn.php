@@ -14,7 +14,7 @@ enum FileColumn: string
     case Unit = 'unit';
     case Designators = 'designators';
     case Notes = 'notes';
-    case NeverDrawn = 'never_drawn';
+    case NotModelled = 'not_modelled';
     case Phantom = 'phantom';
     case FirstDay = 'first_day';
     case LastDay = 'last_day';
@@ -46,7 +46,7 @@ enum FileColumn: string
             self::Unit => LineField::Unit,
             self::Designators => LineField::Designators,
             self::Notes => LineField::Notes,
-            self::NeverDrawn => LineField::NotModelled,
+            self::NotModelled => LineField::NotModelled,
             self::Phantom => LineField::Phantom,
             self::FirstDay => LineField::FirstDay,
             self::LastDay => LineField::LastDay,

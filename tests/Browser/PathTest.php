@@ -61,7 +61,7 @@ it('turns the request into an order without typing anything again, and plans it'
     $this->screen->press('Open for revision')->see('nothing is changed yet')->see('Jonas Weir edits.');
 });
 
-it('revises the structure in place: replace, quantity, find number, a grease that is never drawn, removal, undo', function (): void {
+it('revises the structure in place: replace, quantity, find number, a grease that is not modelled, removal, undo', function (): void {
     $this->screen->signIn('jonas.weir', '/changes/'.Walk::$order)->press('Revise')->see('Revision');
     $cell = fn (string $component, int $column): string => "//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '{$component}')]]/td[{$column}]";
 

@@ -3,15 +3,21 @@
 declare(strict_types=1);
 
 use App\Structures\Commands\IndexStructures;
+use App\Structures\Export\PartsList;
 use App\Structures\Index\IndexFolder;
 use App\Structures\Index\KeptAnswer;
 use App\Structures\Index\StructureIndex;
+use App\Structures\Models\Item;
 use App\Structures\Picture;
+use App\Structures\Today;
+use App\Tables\PrintedTable;
+use App\Tables\Table;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Adjacency\WhereUsed;
+use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\StructureKind;
 use Tests\Core\Support\Web;
 use Tests\Feature\Support\World;
@@ -149,6 +155,24 @@ it('gives a comparison as CSV, XLSX and PDF with old and new value and position'
     expect($this->world->as('vera', 'GET', "/comparison/pdf?{$query}")->assertOk()->streamedContent())->toStartWith('%PDF-');
     $this->world->as('vera', 'GET', "/comparison/exe?{$query}")->assertStatus(422);
 });
+
+it('prints a structure as a parts list: level, find, number, title, revision in force, quantity at the right with its unit', function (): void {
+    $item = Item::query()->where('number', '200-0001')->firstOrFail();
+    $list = app(PartsList::class);
+    $all = $list->of($item, new Picture, Today::day(), true);
+    expect($all->title)->toBe("200-0001 {$item->title}")
+        ->and($all->notes[0])->toStartWith('Revision A, released · Engineering parts list, all levels · as of '.now()->format('j M Y'))
+        ->and($all->heads)->toBe(['Level', 'Find', 'Number', 'Title', 'Rev.', 'Qty', 'Unit', 'Reference designators', 'Notes'])
+        ->and(array_column($all->rows, 0))->toBe([1, 2, 2, 2])->and(array_column($all->rows, 2))->toBe(['200-0010', '· 200-0040', '· 200-0042', '· 600-0014']);
+    $html = PrintedTable::html($all);
+    expect($html)->toContain('<th class="right">Qty</th>')->toContain('<td class="right">0.5</td><td>m</td>');
+    expect(array_column($list->of($item, new Picture, Today::day(), false)->rows, 0))->toBe([1]);
+    expect($this->world->as('vera', 'GET', '/items/200-0001/structure/pdf')->assertOk()->streamedContent())->toStartWith('%PDF-');
+});
+
+it('says when a table is too long to print', function (): void {
+    PrintedTable::html(new Table('Long', [], ['A'], array_fill(0, PrintedTable::MOST_ROWS + 1, ['x'])));
+})->throws(Refusal::class, 'too many to print');
 
 it('changes the days of a line under an order, and says when they make no sense', function (): void {
     $order = $this->world->opened();

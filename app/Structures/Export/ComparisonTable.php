@@ -9,6 +9,7 @@ use App\Structures\Data\ComparisonPage;
 use App\Structures\Data\ComparisonSide;
 use App\Structures\Data\LineRow;
 use App\Tables\Table;
+use Orthotaxis\Core\Calendar\Day;
 
 /** A comparison as a table: one row for each line that came or went, and one for each field that differs. */
 final readonly class ComparisonTable
@@ -18,7 +19,7 @@ final readonly class ComparisonTable
 
     private const FIELDS = [
         'find' => 'Find', 'component' => 'Component', 'revision' => 'Fixed revision', 'quantity' => 'Quantity', 'unit' => 'Unit', 'designators' => 'Designators', 'notes' => 'Notes',
-        'operation' => 'Operation', 'not_modelled' => 'Never drawn', 'phantom' => 'Phantom', 'first_day' => 'First day', 'last_day' => 'Last day',
+        'operation' => 'Operation', 'not_modelled' => 'Not modelled', 'phantom' => 'Phantom', 'first_day' => 'First day', 'last_day' => 'Last day',
     ];
 
     public static function of(ComparisonPage $page): Table
@@ -32,7 +33,7 @@ final readonly class ComparisonTable
             "Comparison of {$page->left->number} and {$page->right->number}",
             ['Before: '.self::side($page->left), 'After: '.self::side($page->right), $page->all_levels ? 'All levels' : 'One level', implode(', ', $totals)],
             ['Difference', 'Position', 'Parent', 'Find', 'Component', 'Title', 'Field', 'Before', 'After'],
-            self::rows($page->rows),
+            self::rows($page->rows), ['Find'],
         );
     }
 
@@ -42,7 +43,7 @@ final readonly class ComparisonTable
             $side->file !== null => "as in {$side->file}",
             $side->order !== null => "after {$side->order}",
             $side->revision !== null => "revision {$side->revision}",
-            default => "as of {$side->on}",
+            default => 'as of '.Day::parse($side->on)->spelled(),
         };
     }
 

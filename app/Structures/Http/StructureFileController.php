@@ -7,6 +7,7 @@ namespace App\Structures\Http;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Refused;
+use App\Structures\Export\PartsList;
 use App\Structures\Export\StructureTable;
 use App\Structures\Models\Item;
 use App\Structures\Picture;
@@ -22,7 +23,7 @@ final class StructureFileController
 {
     #[OA\Get(path: '/api/items/{number}/structure/{format}', operationId: 'structureFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'A file: csv, xlsx, pdf or json')])]
     #[InPath('number'), InPath('format'), InQuery('kind'), InQuery('plant'), InQuery('on'), InQuery('levels'), Refused]
-    public function show(string $number, string $format, Request $request, StructureTable $table): Response
+    public function show(string $number, string $format, Request $request, StructureTable $table, PartsList $parts): Response
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
         $picture = Picture::asked($request);
@@ -30,7 +31,7 @@ final class StructureFileController
         $all = $request->query('levels') !== 'one';
         $name = "{$item->number}-{$picture->name()}-{$day}";
         if ($format !== 'json') {
-            return TableFile::answer($table->of($item, $picture, $day, $all), $format, $name);
+            return TableFile::answer($format === 'pdf' ? $parts->of($item, $picture, $day, $all) : $table->of($item, $picture, $day, $all), $format, $name);
         }
         $structures = [];
         foreach ($table->parents($item, $picture, $day, $all) as $parent) {

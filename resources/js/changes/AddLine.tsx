@@ -19,7 +19,7 @@ interface Props {
 
 const unitNames = Object.fromEntries(units.map((unit) => [unit, unit])) as Record<(typeof units)[number], string>;
 
-/** Adds a line, also of something that is never drawn (grease, labels, packaging), in its own unit. */
+/** Adds a line, also of something that is not modelled (grease, labels, packaging), in its own unit. */
 export function AddLine({ redline, edit, onDone }: Props) {
   const next = Math.max(0, ...redline.rows.map((row) => Math.max(row.after?.find ?? 0, row.before?.find ?? 0))) + 10;
   const [item, setItem] = useState<{ number: string; title: string } | null>(null);

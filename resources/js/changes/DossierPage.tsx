@@ -78,7 +78,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
         }
         aside={<Priority value={dossier.priority} />}
       >
-        <div className="grid gap-8 lg:grid-cols-[11.5rem_minmax(0,1fr)]">
+        <div className="grid gap-8 print:block lg:grid-cols-[11.5rem_minmax(0,1fr)]">
           <StepRail steps={dossier.steps} number={dossier.order?.number ?? dossier.number} title={dossier.title} />
           <div>
             {dossier.steps.map((step, index) => (

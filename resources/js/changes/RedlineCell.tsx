@@ -112,7 +112,7 @@ function Shown({
       write(text)
     );
   const drawn =
-    field === 'notes' && row.after?.not_modelled ? <span className="text-sm text-soft"> never drawn</span> : null;
+    field === 'notes' && row.after?.not_modelled ? <span className="text-sm text-soft"> not modelled</span> : null;
   if (after === null) return <del className="text-alarm">{whole(before ?? '', row.was_item?.title)}</del>;
   if (before === null || before === after || !row.fields.includes(field)) {
     return (

@@ -109,7 +109,7 @@ describe('revising a structure under an order', () => {
 describe('a line that is added', () => {
   const grease = item('710-0001', 'Silicone grease', { kind: 'Consumable', unit: 'g' });
 
-  it('comes ten after the last, in the unit of its item; what is never drawn is known by its kind', async () => {
+  it('comes ten after the last, in the unit of its item; what is not modelled is known by its kind', async () => {
     const user = await revise();
     await user.keyboard('ln');
     const form = within(screen.getByRole('form', { name: 'Add a line' }));

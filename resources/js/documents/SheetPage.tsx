@@ -69,7 +69,7 @@ export function SheetPage() {
                 .
               </Notice>
             ) : (
-              <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_24rem]">
+              <div className="grid gap-6 print:block xl:grid-cols-[minmax(0,1fr)_24rem]">
                 <SheetFrame
                   key={file.id}
                   file={file}

@@ -52,7 +52,7 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
       }
       aside={<Priority value={report.severity} />}
     >
-      <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="grid gap-8 print:block lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="space-y-5">
           <Facts
             facts={[

@@ -120,7 +120,7 @@ export function ItemsPage() {
           </Button>
         )}
       </div>
-      <div className="grid gap-6 lg:grid-cols-[13rem_minmax(0,1fr)]">
+      <div className="grid gap-6 print:block lg:grid-cols-[13rem_minmax(0,1fr)]">
         <CategoryTree
           categories={categories.data ?? []}
           chosen={params.get('category') ?? ''}

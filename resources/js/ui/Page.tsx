@@ -1,5 +1,6 @@
 import { useEffect, type ReactNode } from 'react';
 import { Keep } from './Keep';
+import { PrintFoot } from './PrintFoot';
 
 interface Props {
   /** What the heading is called, and the window. */
@@ -15,9 +16,10 @@ interface Props {
 
 /** One page for one thing. */
 export function Page({ title, number, over, aside, children }: Props) {
+  const whole = number === undefined || number === title ? title : `${number} ${title}`;
   useEffect(() => {
-    document.title = `${number === undefined || number === title ? title : `${number} ${title}`} · Orthotaxis`;
-  }, [title, number]);
+    document.title = `${whole} · Orthotaxis`;
+  }, [whole]);
   return (
     <main className="mx-auto max-w-[100rem] px-6 pt-4 pb-16">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
@@ -31,6 +33,7 @@ export function Page({ title, number, over, aside, children }: Props) {
         {aside !== undefined && <div className="flex items-center gap-2">{aside}</div>}
       </header>
       {children}
+      <PrintFoot title={whole} />
     </main>
   );
 }

@@ -80,7 +80,7 @@ export function MarkUp({ item, file, sheet, page, onPage }: Props) {
   const png = () => pngOf(source(), sheet.width, sheet.height + 40);
 
   return (
-    <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_20rem]">
+    <div className="grid gap-6 print:block xl:grid-cols-[minmax(0,1fr)_20rem]">
       <div>
         <div role="toolbar" aria-label="Mark-up" className="no-print mb-2 flex flex-wrap items-center gap-2">
           {(Object.keys(tools) as Tool[]).map((one) => (
