@@ -66,7 +66,7 @@ final readonly class DeskReader
         usort($newest, static fn (ChangeRow $a, ChangeRow $b): int => [Priority::from($a->priority)->rank(), $b->raised_at] <=> [Priority::from($b->priority)->rank(), $a->raised_at]);
         $critical = $person->mayDo(Ability::WatchCritical) ? array_filter($rows, static fn (ChangeRow $row): bool => $row->priority === Priority::Critical->value && in_array($row->type, ['report', 'request'], true)) : [];
 
-        return new DeskPage(array_values($critical), $tasks, array_slice($newest, 0, self::NEWEST), self::stages(array_values($rows)));
+        return new DeskPage(array_values($critical), $tasks, array_slice($newest, 0, self::NEWEST), count($newest), self::stages(array_values($rows)));
     }
 
     /** @return Collection<int, Question> that this person, or one of a role that they have, is asked */

@@ -7,6 +7,7 @@ import { newerVersion } from './lib/newerVersion';
 import { SessionGate } from './lib/session';
 import { useFocusKept } from './lib/useFocusKept';
 import { useNewPage } from './lib/useNewPage';
+import { TaskWalk } from './desk/TaskWalk';
 import { Masthead } from './Masthead';
 import { SignIn } from './people/SignIn';
 
@@ -25,6 +26,7 @@ export function Frame() {
       <div aria-hidden className={clsx('waiting no-print fixed inset-x-0 top-0 z-50 h-0.5', busy && 'is-waiting')} />
       <Masthead />
       <NewerVersion />
+      <TaskWalk />
       <div id="page" tabIndex={-1} className="outline-none">
         <Outlet />
       </div>

@@ -36,7 +36,7 @@ it('prints whole, in black on white, with day and pages', function (string $logi
         // The heart of a page is as wide as the page: no empty column stays beside it.
         for (const table of main.querySelectorAll('main > div table[role=grid], table[role=treegrid]'))
             if (table.getBoundingClientRect().width < 500) faults.push(`a table is ${table.getBoundingClientRect().width} wide`);
-        const foot = [...document.querySelectorAll('main style')].map((one) => one.textContent).join('');
+        const foot = document.getElementById('print-foot')?.textContent ?? '';
         const drawn = [...main.querySelectorAll('table[aria-rowcount]')].filter((one) => one.rows.length < Number(one.getAttribute('aria-rowcount')));
         for (const one of drawn) faults.push(`${one.getAttribute('aria-label')}: ${one.rows.length} of ${one.getAttribute('aria-rowcount')} rows`);
         return {faults, foot};

@@ -9,6 +9,7 @@ import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { ItemNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
+import { Person } from '../ui/Person';
 import { AnswerQuestion } from './AnswerQuestion';
 import { Grid } from './Grid';
 import { AskQuestion } from './AskQuestion';
@@ -54,7 +55,7 @@ function Row({ question, open, mayAsk }: { question: Question; open: boolean; ma
         <span>{functions[question.function]}</span>
         <span>{topics[question.topic]}</span>
         <span>
-          {question.asked_by} asks {question.asked}, by {day(question.due_on)}
+          <Person name={question.asked_by} /> asks {question.asked}, by {day(question.due_on)}
         </span>
         {question.overdue && <b className="font-semibold text-alarm">▲ overdue</b>}
         {question.state === 'withdrawn' && <span>withdrawn</span>}
@@ -86,7 +87,7 @@ function Row({ question, open, mayAsk }: { question: Question; open: boolean; ma
             </a>
           )}
           <span className="block text-sm text-soft">
-            {question.answered_by}, {moment(question.answered_at)}
+            <Person name={question.answered_by} />, {moment(question.answered_at)}
           </span>
         </p>
       )}

@@ -6,6 +6,7 @@ import { useAct } from '../lib/useAct';
 import { attachmentRoles } from '../lib/words';
 import { Button } from '../ui/Button';
 import { FileInput } from '../ui/FileInput';
+import { Person } from '../ui/Person';
 
 interface Props {
   /** What they belong to; nothing can be brought when it is settled. */
@@ -48,7 +49,7 @@ export function Attachments({ to, files, open }: Props) {
                 {file.name}
               </a>
               <span className="ml-auto text-soft">
-                {file.brought_by}, {moment(file.brought_at)}
+                <Person name={file.brought_by} />, {moment(file.brought_at)}
               </span>
               {open && file.brought_by_login === me.login && file.role !== 'form' && (
                 <Button

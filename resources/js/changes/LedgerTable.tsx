@@ -2,6 +2,7 @@ import type { Schemas } from '../lib/api';
 import { act, moment, stamp } from '../lib/format';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ChangeNumber } from '../ui/Num';
+import { Person } from '../ui/Person';
 
 type Row = Schemas['LedgerRow'];
 
@@ -31,7 +32,7 @@ const columns: Column<Row>[] = [
     exported: (r) => stamp(r.at),
     cell: (r) => <span className="whitespace-nowrap">{moment(r.at)}</span>,
   },
-  { id: 'actor', head: 'Who', text: (r) => r.actor, cell: (r) => r.actor },
+  { id: 'actor', head: 'Who', text: (r) => r.actor, cell: (r) => <Person name={r.actor} /> },
   { id: 'subject', head: 'On', text: (r) => r.subject, cell: (r) => <ChangeNumber number={r.subject} /> },
   {
     id: 'act',

@@ -10,6 +10,7 @@ import { Facts } from '../ui/Facts';
 import { DateInput } from '../ui/DateInput';
 import { Field } from '../ui/Field';
 import { ProblemNotice } from '../ui/Notice';
+import { Person } from '../ui/Person';
 import { Select } from '../ui/Select';
 
 interface Props {
@@ -45,11 +46,11 @@ export function OrderPlan({ order, editable }: Props) {
       <Facts
         facts={[
           ['Order', order.number],
-          ['Raised by', order.author],
+          ['Raised by', <Person key="by" name={order.author} />],
           ['On', moment(order.raised_at)],
           ['Effective from', day(order.effective_on)],
-          ['Edits', order.editor_name],
-          ['Signs', order.signer_name],
+          ['Editor', order.editor_name === null ? null : <Person key="e" name={order.editor_name} to="waits_for" />],
+          ['Signer', order.signer_name === null ? null : <Person key="s" name={order.signer_name} to="waits_for" />],
         ]}
       />
     );

@@ -11,6 +11,7 @@ import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
+import { Person } from '../ui/Person';
 import { Collided } from './Collided';
 import { DifferenceTotals } from './DifferenceTotals';
 import { ReviewTable } from './ReviewTable';
@@ -54,9 +55,12 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           <Facts
             facts={[
               ['Effective from', day(order.effective_on)],
-              ['Raised by', order.author],
-              ['Edited by', order.editor_name],
-              ['Signer', order.signer_name],
+              ['Raised by', <Person key="by" name={order.author} />],
+              ['Editor', order.editor_name === null ? null : <Person key="e" name={order.editor_name} />],
+              [
+                'Signer',
+                order.signer_name === null ? null : <Person key="s" name={order.signer_name} to="waits_for" />,
+              ],
               ['In review since', moment(order.sent_to_review_at)],
               [
                 'Cost of a product',

@@ -3,6 +3,7 @@ import { ago, day, stamp } from '../lib/format';
 import { changeTypes, priorities, rankOf, sources, states, steps } from '../lib/words';
 import type { Column } from '../ui/DataTable';
 import { ChangeNumber } from '../ui/Num';
+import { Person } from '../ui/Person';
 import { Priority } from '../ui/Priority';
 
 type Change = Schemas['ChangeRow'];
@@ -35,7 +36,7 @@ export const changeColumns: Column<Change>[] = [
     id: 'by',
     head: 'Raised by',
     text: (c) => c.raised_by,
-    cell: (c) => <span className="whitespace-nowrap">{c.raised_by}</span>,
+    cell: (c) => <Person name={c.raised_by} />,
   },
   {
     id: 'age',
@@ -70,7 +71,7 @@ export const registerColumns: Column<Change>[] = [
     id: 'waits',
     head: 'Waits for',
     text: (c) => c.waits_for ?? '',
-    cell: (c) => <span className="whitespace-nowrap">{c.waits_for}</span>,
+    cell: (c) => <Person name={c.waits_for} to="waits_for" />,
   },
   {
     id: 'effective',

@@ -29,6 +29,7 @@ const filled: Schemas['DeskPage'] = {
     },
   ],
   requests: [tube],
+  open_requests: 34,
   stages: [
     { step: 'take_in', open: 4, critical: 1 },
     { step: 'assess', open: 2, critical: 0 },
@@ -70,6 +71,30 @@ describe('the Desk', () => {
       ?.focus();
     await user.keyboard('{Enter}');
     expect(address()).toBe('/changes/ECR-00096');
+  });
+
+  it('says how many open requests there are, and leads to all of them', async () => {
+    await desk(filled);
+    expect(screen.getByText(/1 of 34 open requests/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'All in the Register' }).getAttribute('href')).toBe(
+      '/register?type=request',
+    );
+  });
+
+  it('leads from a name to the work of that person, unless two share it', async () => {
+    server.on('GET /api/people', [
+      { login: 'clara.fenn', name: 'Clara Fenn', may_revise: false, may_sign: false },
+      { login: 'a', name: 'Sam Same', may_revise: false, may_sign: false },
+      { login: 'b', name: 'Sam Same', may_revise: false, may_sign: false },
+    ]);
+    await desk({
+      ...filled,
+      requests: [change('ECR-1', 'A', { raised_by: 'Clara Fenn' }), change('ECR-2', 'B', { raised_by: 'Sam Same' })],
+    });
+    expect((await screen.findByRole('link', { name: 'Clara Fenn' })).getAttribute('href')).toBe(
+      '/register?person=clara.fenn',
+    );
+    expect(screen.queryByRole('link', { name: 'Sam Same' })).toBeNull();
   });
 
   it('counts what is open at each step, critical ones beside it', async () => {

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../lib/api';
-import { ago, day, stamp, today } from '../lib/format';
+import { ago, count, day, stamp, today } from '../lib/format';
 import { placeOf } from '../lib/places';
 import { queries } from '../lib/queries';
+import { taskWalk } from '../lib/taskWalk';
 import { useMay, useMe } from '../lib/session';
 import { priorities, rankOf, states, steps } from '../lib/words';
 import { changeColumns } from '../changes/changeColumns';
@@ -99,6 +100,7 @@ export function DeskPage() {
                 rows={page.tasks}
                 columns={taskColumns}
                 keyOf={(task) => `${task.change.number} ${task.todo} ${task.since}`}
+                onRows={(tasks) => taskWalk.begin(tasks.map(({ todo, change }) => ({ todo, number: change.number })))}
                 onOpen={(task) => void navigate(placeOf(task.change.number))}
                 empty="Nothing waits for you. New requests are below; all changes are in the Register."
               />
@@ -110,6 +112,7 @@ export function DeskPage() {
               <DataTable
                 label="Newest requests, critical first"
                 rows={page.requests}
+                caption={<Newest shown={page.requests.length} all={page.open_requests} />}
                 columns={changeColumns}
                 keyOf={(change) => change.number}
                 onOpen={(change) => void navigate(`/changes/${change.number}`)}
@@ -120,6 +123,18 @@ export function DeskPage() {
         )}
       </Loading>
     </Page>
+  );
+}
+
+/** How many of the open requests are listed, and where the others are. */
+function Newest({ shown, all }: { shown: number; all: number }) {
+  return (
+    <>
+      {shown === all ? `All ${count(all)} open requests` : `${count(shown)} of ${count(all)} open requests`} ·{' '}
+      <Link to="/register?type=request" className="target text-accent underline-offset-3 hover:underline">
+        All in the Register
+      </Link>
+    </>
   );
 }
 
@@ -152,7 +167,7 @@ function Kept() {
   if ((favourites.data ?? []).length === 0) return null;
   return (
     <nav aria-label="Saved views" className="flex flex-wrap gap-x-5 gap-y-1">
-      <span className="text-soft">Kept</span>
+      <span className="text-soft">Saved views</span>
       {(favourites.data ?? []).map(({ id, address, name }) => (
         <Link key={id} to={address} className="text-accent underline-offset-3 hover:underline">
           {name}

@@ -2226,6 +2226,7 @@ export interface components {
             critical: components["schemas"]["ChangeRow"][];
             tasks: components["schemas"]["DeskTask"][];
             requests: components["schemas"]["ChangeRow"][];
+            open_requests: number;
             stages: components["schemas"]["StageCount"][];
         };
         /** @description Something that this person is to do. */

@@ -18,6 +18,7 @@ import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
 import { ChangeNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
+import { Person } from '../ui/Person';
 import { Priority } from '../ui/Priority';
 
 type Request = Schemas['RequestData'];
@@ -76,7 +77,7 @@ export function DecisionPage() {
                 {request.decided_at !== null && !['raised', 'assessing'].includes(request.state) && (
                   <p>
                     <b className="font-semibold">{states[request.state === 'ordered' ? 'approved' : request.state]}</b>{' '}
-                    by {request.decided_by}, {moment(request.decided_at)}: {request.decision_reason}
+                    by <Person name={request.decided_by} />, {moment(request.decided_at)}: {request.decision_reason}
                   </p>
                 )}
                 {['raised', 'assessing', 'returned'].includes(request.state) && (
@@ -111,7 +112,7 @@ function Asked({ request }: { request: Request }) {
     <div className="space-y-2">
       <Facts
         facts={[
-          ['Raised by', request.raised_by],
+          ['Raised by', <Person key="by" name={request.raised_by} />],
           ['On', moment(request.raised_at)],
           ['Reason', reasons[request.reason as keyof typeof reasons]],
           ['Source', sources[request.source as keyof typeof sources]],

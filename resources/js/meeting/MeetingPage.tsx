@@ -11,6 +11,7 @@ import { Loading } from '../ui/Loading';
 import { ChangeNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
 import { Page } from '../ui/Page';
+import { Person } from '../ui/Person';
 import { Priority } from '../ui/Priority';
 
 type Row = Schemas['MeetingRow'];
@@ -106,7 +107,7 @@ function Awaiting({ row, at, children }: { row: Row; at: number; children: React
         </span>
         <span className="block max-w-4xl text-sm">{row.finding}</span>
         <span className="block text-sm text-soft">
-          {change.site}, raised by {change.raised_by}
+          {change.site}, raised by <Person name={change.raised_by} />
           {row.cut_in !== null && `, cut-in ${day(row.cut_in)}`}
           {row.waiting > 0 && `, ${row.waiting} question${row.waiting === 1 ? '' : 's'} not answered yet`}
         </span>
@@ -134,7 +135,7 @@ function Decided({ rows }: { rows: Row[] }) {
             <b className="font-semibold">{states[row.change.state === 'ordered' ? 'approved' : row.change.state]}</b>
             <span>{row.decision_reason}</span>
             <span className="ml-auto text-soft">
-              {row.decided_by}, {moment(row.decided_at)}
+              <Person name={row.decided_by} />, {moment(row.decided_at)}
             </span>
           </li>
         ))}

@@ -17,6 +17,7 @@ import { Loading } from '../ui/Loading';
 import { ChangeNumber } from '../ui/Num';
 import { Notice } from '../ui/Notice';
 import { Page } from '../ui/Page';
+import { Person } from '../ui/Person';
 import { Priority } from '../ui/Priority';
 import { ReportActs } from './ReportActs';
 import { reportColumns } from './reportColumns';
@@ -56,7 +57,7 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
         <div className="space-y-5">
           <Facts
             facts={[
-              ['Raised by', report.raised_by],
+              ['Raised by', <Person key="by" name={report.raised_by} />],
               ['On', moment(report.raised_at)],
               ['Source', sources[report.source as keyof typeof sources]],
               ['Site', sites[report.site as keyof typeof sites]],
@@ -67,12 +68,12 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
           <p className="max-w-3xl whitespace-pre-line">{page.description}</p>
           {report.state === 'answered' && (
             <Notice>
-              Answered by {page.settled_by}, {moment(page.settled_at)}: {page.answer}
+              Answered by <Person name={page.settled_by} />, {moment(page.settled_at)}: {page.answer}
             </Notice>
           )}
           {report.state === 'returned' && (
             <Notice look="warn">
-              {page.settled_by} asks: {page.answer}
+              <Person name={page.settled_by} /> asks: {page.answer}
             </Notice>
           )}
           {page.same_as !== null && (

@@ -35,6 +35,11 @@ class Server {
     return this;
   }
 
+  /** The same for what most pages ask, unless the test has said it. */
+  orElse(what: string, answer: object): this {
+    return this.answers.has(what) ? this : this.on(what, answer);
+  }
+
   /** What was asked of one place, in order. */
   asked(what: string): Call[] {
     return this.calls.filter((call) => `${call.method} ${call.path}` === what);

@@ -35,7 +35,7 @@ interface Place {
 
 /** Shows a component as a signed-in person sees it. What it asks the server for, the test has said before. */
 export async function show(what: ReactNode, { at = '/', path = '*', as = mira }: Place = {}) {
-  server.on('GET /api/session', as);
+  server.on('GET /api/session', as).orElse('GET /api/people', []);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { retry: false } } });
   render(
     <QueryClientProvider client={client}>

@@ -18,6 +18,8 @@ interface Props<Row> {
   rows: Row[];
   columns: Column<Row>[];
   keyOf: (row: Row) => string;
+  /** Told the rows in the order on screen, whenever it changes. */
+  onRows?: (rows: Row[]) => void;
   /** What Enter and a click do with a row. */
   onOpen?: (row: Row) => void;
   rowClass?: (row: Row) => string;
@@ -55,6 +57,11 @@ export function DataTable<Row>(props: Props<Row>) {
     sortedByServer: paged !== undefined,
   });
   const { rows } = state;
+  const onRows = useRef(props.onRows);
+  useEffect(() => {
+    onRows.current = props.onRows;
+  });
+  useEffect(() => onRows.current?.(rows), [rows]);
   const before = tablePlace.read(entry, name);
   const [active, setActive] = useState(() =>
     Math.max(0, before ? rows.findIndex((row) => keyOf(row) === before.row) : 0),

@@ -1,6 +1,6 @@
 import { useEffect, type ReactNode } from 'react';
 import { Keep } from './Keep';
-import { PrintFoot } from './PrintFoot';
+import { usePrintFoot } from './usePrintFoot';
 
 interface Props {
   /** What the heading is called, and the window. */
@@ -20,6 +20,7 @@ export function Page({ title, number, over, aside, children }: Props) {
   useEffect(() => {
     document.title = `${whole} · Orthotaxis`;
   }, [whole]);
+  usePrintFoot(whole);
   return (
     <main className="mx-auto max-w-[100rem] px-6 pt-4 pb-16">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
@@ -33,7 +34,6 @@ export function Page({ title, number, over, aside, children }: Props) {
         {aside !== undefined && <div className="flex items-center gap-2">{aside}</div>}
       </header>
       {children}
-      <PrintFoot title={whole} />
     </main>
   );
 }

@@ -6,6 +6,7 @@ import { ExposureView } from '../../planning/ExposureView';
 import { WhereUsed } from '../../structures/WhereUsed';
 import { Questions } from '../../assessment/Questions';
 import { Details } from '../../ui/Details';
+import { Person } from '../../ui/Person';
 import { DecisionForm } from '../DecisionForm';
 
 type Request = Schemas['RequestData'];
@@ -76,7 +77,7 @@ function Outcome({ request, several }: { request: Request; several: boolean }) {
           <h3>Decision</h3>
           <p className="max-w-3xl">
             <b className="font-semibold">{states[request.state === 'ordered' ? 'approved' : request.state]}</b> by{' '}
-            {request.decided_by}, {moment(request.decided_at)}: {request.decision_reason}
+            <Person name={request.decided_by} />, {moment(request.decided_at)}: {request.decision_reason}
           </p>
         </div>
       )}

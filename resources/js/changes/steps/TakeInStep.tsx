@@ -10,6 +10,7 @@ import { GatherRequests } from '../GatherRequests';
 import { AnswerForm } from '../AnswerForm';
 import { Facts } from '../../ui/Facts';
 import { ChangeNumber } from '../../ui/Num';
+import { Person } from '../../ui/Person';
 
 /** What was asked for, by whom and why. */
 export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
@@ -24,7 +25,7 @@ export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           </h3>
           <Facts
             facts={[
-              ['Raised by', request.raised_by],
+              ['Raised by', <Person key="by" name={request.raised_by} />],
               ['On', moment(request.raised_at)],
               ['Reason', reasons[request.reason as keyof typeof reasons]],
               ['Source', sources[request.source as keyof typeof sources]],
