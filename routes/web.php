@@ -81,6 +81,7 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
         // Asking changes nothing: whoever may read may ask. The question is too long for an address.
         Route::post('/cut-in', 'plan')->middleware($may(Ability::AskCutIn));
         Route::post('/cut-in/rows', 'rows')->middleware($may(Ability::AskCutIn));
+        Route::get('/requests/{number}/cut-in', 'start');
         Route::get('/requests/{number}/cut-ins', 'chosen');
         Route::post('/requests/{number}/cut-ins', 'choose')->middleware($may(Ability::AssessRequest));
     });

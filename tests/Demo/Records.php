@@ -55,7 +55,7 @@ final class Records
             'api/dossiers/{number}' => $each([...$requests, ...$of('order')], 'dossiers/@'),
             'api/reports-like' => ['/api/reports-like?title=pump+tube+torn&items=200-0040'], 'api/reports' => ['/api/reports?show=all', '/api/reports?show=settled&sort=severity'],
             'api/reports/{number}' => $each($of('report'), 'reports/@'), 'api/change-files/{id}' => $each($this->all('change file'), 'change-files/@'),
-            'api/requests/{number}/cut-ins' => $each($requests, 'requests/@/cut-ins'), 'api/requests/{number}/reach' => $each($requests, 'requests/@/reach', 'requests/@/reach?reason=parent&decided=1'),
+            'api/requests/{number}/cut-in' => $each($requests, 'requests/@/cut-in'), 'api/requests/{number}/cut-ins' => $each($requests, 'requests/@/cut-ins'), 'api/requests/{number}/reach' => $each($requests, 'requests/@/reach', 'requests/@/reach?reason=parent&decided=1'),
             'api/requests/{number}/reach-picture' => $each($requests, 'requests/@/reach-picture'), 'api/requests/{number}/forms' => $each($requests, 'requests/@/forms'),
             'api/requests/{number}/questions' => $each($requests, 'requests/@/questions'), 'api/requests/{number}/money' => $each($requests, 'requests/@/money'),
             'api/form-templates' => ['/api/form-templates'], 'api/form-templates/blank' => ['/api/form-templates/blank'], 'api/form-templates/{id}/file' => $each($this->all('form template'), 'form-templates/@/file'),

@@ -28,6 +28,18 @@ beforeEach(function (): void {
     $this->ask = fn (array $more = [], array $pair = []) => $this->world->as('vera', 'POST', '/cut-in', ['pairs' => [['old' => '200-0040', 'new' => '200-0041'] + $pair]] + $more);
 });
 
+it('starts from what the order swaps, else from the items the change affects', function (): void {
+    $request = $this->world->as('jonas', 'POST', '/requests', $this->world->request(['items' => ['200-0040']]))->json('number');
+    $start = fn (string $number) => $this->world->as('vera', 'GET', "/requests/{$number}/cut-in")->assertOk()->json('pairs');
+    expect($start($request))->toBe([['old' => '200-0040', 'new' => '', 'ratio' => null]]);
+
+    $order = $this->world->opened();
+    $this->world->edit($order, 'replace', 10, ['component' => '200-0041', 'quantity' => '0.6'])->assertOk();
+    $of = DB::table('change_order_requests')->join('change_requests', 'change_requests.id', 'request_id')->join('change_orders', 'change_orders.id', 'order_id')
+        ->where('change_orders.number', $order)->value('change_requests.number');
+    expect($start($of))->toBe([['old' => '200-0040', 'new' => '200-0041', 'ratio' => '1.2']]);
+});
+
 it('nets what is sold down to the part, day by day, and finds when it runs out', function (): void {
     ($this->planning)();
     $page = ($this->ask)(['approval_days' => 3])->assertOk();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\CutIn\Http;
 
+use App\CutIn\StartReader;
 use Illuminate\Validation\Rule;
 use Orthotaxis\Core\Change\Disposition;
 
@@ -16,7 +17,7 @@ trait AsksCutIn
         $amount = ['nullable', 'regex:/^-?\d{1,9}(\.\d{1,4})?$/D'];
 
         return [
-            'pairs' => 'required|array|min:1|max:20', 'pairs.*.old' => 'required|string|exists:items,number', 'pairs.*.new' => 'required|string|exists:items,number|different:pairs.*.old',
+            'pairs' => 'required|array|min:1|max:'.StartReader::AT_MOST, 'pairs.*.old' => 'required|string|exists:items,number', 'pairs.*.new' => 'required|string|exists:items,number|different:pairs.*.old',
             'pairs.*.ratio' => ['nullable', 'regex:/^\d{1,6}(\.\d{1,6})?$/D'], 'pairs.*.keep' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,6})?$/D'],
             'pairs.*.disposition' => ['nullable', Rule::enum(Disposition::class)], 'pairs.*.disposal' => $amount,
             'pairs.*.rework_percent' => 'nullable|integer|between:0,100', 'pairs.*.rework_cost' => $amount,

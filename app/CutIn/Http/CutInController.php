@@ -11,7 +11,9 @@ use App\CutIn\CutInReader;
 use App\CutIn\Data\CutInChosen;
 use App\CutIn\Data\CutInPage;
 use App\CutIn\Data\CutInRow;
+use App\CutIn\Data\CutInStart;
 use App\CutIn\Models\CutIn;
+use App\CutIn\StartReader;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\OkList;
@@ -38,6 +40,13 @@ final class CutInController
     public function rows(CutInDayQuestion $request, CostRowReader $reader): JsonResponse
     {
         return new JsonResponse($reader->rows($request->question(), Day::parse($request->string('on')->toString())));
+    }
+
+    #[OA\Get(path: '/api/requests/{number}/cut-in', operationId: 'startCutIn', tags: ['cut-in'])]
+    #[InPath('number'), Ok(CutInStart::class), Refused]
+    public function start(string $number, StartReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->read(ChangeRequest::query()->where('number', $number)->firstOrFail()));
     }
 
     #[OA\Get(path: '/api/requests/{number}/cut-ins', operationId: 'chosenCutIns', tags: ['cut-in'])]

@@ -33,6 +33,7 @@ export function CutInPage() {
   const { number = '' } = useParams();
   const dossier = useQuery(queries.dossier(number));
   const chosen = useQuery(queries.cutIns(number));
+  const start = useQuery(queries.cutInStart(number));
   const request = dossier.data?.requests[0];
   return (
     <Page
@@ -51,16 +52,23 @@ export function CutInPage() {
         )
       }
     >
-      {request && chosen.data && (
+      {request && chosen.data && start.data && (
         <Planner
           number={number}
           state={request.state}
           chosen={chosen.data}
-          start={chosen.data[0]?.asked ?? { pairs: [{ old: '', new: '' }] }}
+          start={chosen.data[0]?.asked ?? { pairs: pairsOf(start.data) }}
         />
       )}
     </Page>
   );
+}
+
+/** The pairs that the change itself names; where it names none, one to be filled in. */
+function pairsOf(start: Schemas['CutInStart']): Question['pairs'] {
+  return start.pairs.length === 0
+    ? [{ old: '', new: '' }]
+    : start.pairs.map(({ old, new: next, ratio }) => ({ old, new: next, ...(ratio === null ? {} : { ratio }) }));
 }
 
 interface PlannerProps {
@@ -115,7 +123,9 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
       />
       <div className="min-w-0 space-y-4">
         {!page && !ready && (
-          <p className="border-y border-rule py-3 text-soft">Name an old part and the new one in its place.</p>
+          <p className="border-y border-rule py-3 text-soft">
+            Choose the new part for each old part, or remove the pairs that stay as they are.
+          </p>
         )}
         {plan.isFetching && (
           <LongWait

@@ -660,6 +660,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/requests/{number}/cut-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["startCutIn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/requests/{number}/cut-ins": {
         parameters: {
             query?: never;
@@ -2178,6 +2194,19 @@ export interface components {
             quantity: string;
             unit: string;
             amount: string;
+        };
+        /** @description What a change itself says of its cut-in, before anybody has chosen a day. */
+        CutInStart: {
+            pairs: components["schemas"]["CutInStartPair"][];
+        };
+        /** @description An old part, and the new one in its place where the change says it. */
+        CutInStartPair: {
+            /** @description item number */
+            old: string;
+            /** @description item number; empty where nothing says it yet */
+            new: string;
+            /** @description of the new for one of the old; null where nothing says it */
+            ratio: string | null;
         };
         CutInChoice: components["schemas"]["CutInQuestion"] & {
             /** @description The chosen day, what was asked, and why this day. */
@@ -4653,6 +4682,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutInRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    startCutIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInStart"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -238,6 +238,11 @@ export const queries = {
       queryFn: () => told(api.POST('/api/cut-in/rows', { body: { ...question, on } })),
       staleTime: 30_000,
     }),
+  cutInStart: (number: string) =>
+    queryOptions({
+      queryKey: ['changes', 'cut-in-start', number],
+      queryFn: () => told(api.GET('/api/requests/{number}/cut-in', { params: { path: { number } } })),
+    }),
   cutIns: (number: string) =>
     queryOptions({
       queryKey: ['changes', 'cut-ins', number],
