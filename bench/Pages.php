@@ -14,6 +14,17 @@ final readonly class Pages
         curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ["Authorization: Bearer {$token}", 'Accept: application/json']]);
     }
 
+    /** Milliseconds of one question. */
+    public function once(string $path): float
+    {
+        $started = hrtime(true);
+        curl_setopt($this->curl, CURLOPT_URL, $this->address.$path);
+        $body = curl_exec($this->curl);
+        $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
+
+        return $status === 200 ? (hrtime(true) - $started) / 1e6 : throw new RuntimeException("{$path} answered {$status}: ".substr((string) $body, 0, 300));
+    }
+
     /**
      * @param  array<string, string>  $paths  by name
      * @return list<array{name: string, ms: float, empty_route_ms: float, peak: int}>
@@ -23,15 +34,9 @@ final readonly class Pages
         $times = [];
         for ($round = 0; $round < 16; $round++) {
             foreach (['' => '/api/session'] + $paths as $name => $path) {
-                $started = hrtime(true);
-                curl_setopt($this->curl, CURLOPT_URL, $this->address.$path);
-                $body = curl_exec($this->curl);
-                $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
-                if ($status !== 200) {
-                    throw new RuntimeException("{$path} answered {$status}: ".substr((string) $body, 0, 300));
-                }
+                $took = $this->once($path);
                 if ($round > 3) {
-                    $times[$name][] = (hrtime(true) - $started) / 1e6;
+                    $times[$name][] = $took;
                 }
             }
         }

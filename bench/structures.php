@@ -8,6 +8,7 @@ declare(strict_types=1);
  */
 
 use App\People\Models\Person;
+use App\Structures\Index\IndexFolder;
 use App\Structures\Index\LineRows;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Picture;
@@ -143,13 +144,23 @@ $assembly = (string) DB::scalar("SELECT number FROM items WHERE kind = 'assembly
 $number = fn (array $item): string => (string) DB::scalar('SELECT number FROM items WHERE id = ?', [$item['u']]);
 say('Pages');
 Person::query()->updateOrCreate(['login' => 'bench'], ['name' => 'Bench', 'email' => 'bench@quillback.example', 'password' => bin2hex(random_bytes(12)), 'roles' => ['viewer'], 'active' => true]);
-$pages = (new Pages($address))->measure([
+$asking = new Pages($address);
+$pages = $asking->measure([
     'structure page of a product' => "/api/items/{$product}/structure", 'expand an assembly' => "/api/items/{$assembly}/structure", 'item page' => "/api/items/{$product}",
     'where-used, typical' => "/api/items/{$number($typical)}/where-used", 'where-used, most shared' => "/api/items/{$number($shared)}/where-used",
     'search by words' => '/api/items?words=assembly+123', 'search by part of a number' => '/api/items?words=00123',
 ]);
+say('A new version of the index');
+shell_exec(escapeshellarg(PHP_BINARY).' -d memory_limit=3G artisan structures:index');
+$usedIn = "/api/items/{$number($shared)}/where-used";
+$asking->once($usedIn);
+for ($waited = 0, $lists = new IndexFolder(new Picture); $lists->offered() !== null && $waited < 600; $waited++) {
+    usleep(100_000);
+}
+$first = $asking->once($usedIn);
+$switched = ['first_ms' => round($first, 2), 'again_ms' => round(median(array_map(fn (): float => $asking->once($usedIn), range(1, 7))), 2)];
 $peak = max($peak, ...array_column($pages, 'peak'));
-$report = ['lines' => (int) DB::scalar('SELECT count(*) FROM structure_lines'), 'questions' => $answers, 'pages' => array_map(fn (array $page): array => array_diff_key($page, ['peak' => 1]), $pages), 'peak_mb' => round($peak / 1e6, 1)];
+$report = ['lines' => (int) DB::scalar('SELECT count(*) FROM structure_lines'), 'questions' => $answers, 'pages' => array_map(fn (array $page): array => array_diff_key($page, ['peak' => 1]), $pages), 'new_index' => $switched, 'peak_mb' => round($peak / 1e6, 1)];
 if ($json === '1') {
     echo json_encode($report, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE), "\n";
     exit;
@@ -162,4 +173,5 @@ printf("\n%-44s %9s %9s %7s\n", 'page', 'ms', 'empty ms', 'ratio');
 foreach ($report['pages'] as $p) {
     printf("%-44s %9.2f %9.2f %6.1f×\n", $p['name'], $p['ms'], $p['empty_route_ms'], $p['ms'] / $p['empty_route_ms']);
 }
+printf("\nfirst question to a new version of the index: %.2f ms, the same again: %.2f ms, %.1f×\n", $switched['first_ms'], $switched['again_ms'], $switched['first_ms'] / $switched['again_ms']);
 printf("\npeak memory of a worker: %.1f MB\n", $report['peak_mb']);

@@ -27,6 +27,8 @@ return [
     'index' => [
         // Where this machine keeps its structure index: rebuilt from the database whenever it is missing.
         'folder' => env('STRUCTURE_INDEX', storage_path('app/structures')),
+        // Whether a new version waits until a web worker of this machine has compiled it, so that no question does.
+        'warmed' => (bool) env('STRUCTURE_INDEX_WARMED', false),
     ],
 
     'handover' => [

@@ -104,6 +104,40 @@ it('builds anew only where it has fallen behind', function (): void {
     expect($folder->current())->not->toBe($first);
 });
 
+it('goes on with the last version until the new one is compiled, after an answer', function (): void {
+    config(['orthotaxis.index.warmed' => true]);
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    $folder = new IndexFolder(new Picture);
+    $first = $folder->current();
+    // There was none before: nothing to go on with.
+    expect($first)->not->toBeNull()->and($folder->offered())->toBeNull();
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    $next = $folder->offered();
+    expect($folder->current())->toBe($first)->and($next)->not->toBeNull()->not->toBe($first);
+    // What waits already is not written again.
+    $this->artisan(IndexStructures::class, ['--when-behind' => true])->assertSuccessful();
+    expect($folder->offered())->toBe($next);
+
+    $during = null;
+    app()->terminating(function () use ($folder, &$during): void {
+        $during = $folder->current();
+    });
+    $this->world->as('vera', 'GET', '/items/200-0040/where-used')->assertOk()->assertJsonPath('rows.0.item.number', '200-0010');
+    expect($during)->toBe($first)->and($folder->current())->toBe($next)->and($folder->offered())->toBeNull();
+});
+
+it('leaves a version alone that somebody is writing', function (): void {
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    $folder = new IndexFolder(new Picture);
+    $begun = $folder->begin();
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    expect(is_dir($begun))->toBeTrue();
+    touch($begun, time() - 7_200);
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    expect(is_dir($begun))->toBeFalse();
+});
+
 it('never takes the lists of one database for those of another', function (): void {
     $this->artisan(IndexStructures::class)->assertSuccessful();
     $here = (new IndexFolder(new Picture))->current();

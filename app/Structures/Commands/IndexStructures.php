@@ -43,7 +43,8 @@ final class IndexStructures extends Command
 
     private function isBehind(Picture $picture): bool
     {
-        $path = (new IndexFolder($picture))->current();
+        $folder = new IndexFolder($picture);
+        $path = $folder->offered() ?? $folder->current();
         if ($path === null) {
             return true;
         }

@@ -55,7 +55,7 @@ final class BuildIndex
             'known' => $known, 'database' => self::database(), 'size' => count($items), 'last_item' => max([0, ...self::items($items)]), 'pinned' => $this->pinned,
             'ordered' => $ordered, 'lines' => $count, 'built_at' => time(),
         ]);
-        $folder->use($path);
+        $folder->offer($path);
         $this->lines = $this->uses = [];
 
         return $count;

@@ -12,6 +12,9 @@ use App\Structures\Picture;
  */
 final readonly class IndexFolder
 {
+    /** Seconds after which a version that was not finished is nobody's work any more. */
+    private const GIVEN_UP = 3_600;
+
     private string $folder;
 
     public function __construct(Picture $picture)
@@ -24,9 +27,7 @@ final readonly class IndexFolder
     /** The folder of the version in use; null when none has been built here, or only one in an older form (the 2 in the name). */
     public function current(): ?string
     {
-        $name = @file_get_contents($this->folder.'/current');
-
-        return $name === false || $name === '' || ! is_file("{$this->folder}/{$name}/manifest-2.php") ? null : "{$this->folder}/{$name}";
+        return $this->named('current');
     }
 
     /** A new folder to write a version into. */
@@ -40,19 +41,65 @@ final readonly class IndexFolder
         return $path;
     }
 
-    /** Makes a finished version the one in use, and drops those before the last. */
+    /**
+     * Hands over a finished version. Where web workers answer from compiled files, one of them compiles this one first and
+     * switches then (WarmIndex): nobody waits for it. Where there is no version yet, or nobody to compile it, it is used at once.
+     */
+    public function offer(string $path): void
+    {
+        if ($this->current() === null || ! config()->boolean('orthotaxis.index.warmed')) {
+            $this->use($path);
+        } else {
+            $this->point('next', $path);
+        }
+    }
+
+    /** A finished version that waits to be compiled. */
+    public function offered(): ?string
+    {
+        return $this->named('next');
+    }
+
+    /** Makes a finished version the one in use, and drops those before the last. What is not finished yet is somebody's work. */
     public function use(string $path): void
     {
         $last = $this->current();
-        $pointer = $this->folder.'/current.'.bin2hex(random_bytes(4));
-        file_put_contents($pointer, basename($path));
-        rename($pointer, $this->folder.'/current');
+        $this->point('current', $path);
+        if ($this->offered() === $path) {
+            @unlink($this->folder.'/next');
+        }
+        $kept = [$path, $last, $this->offered()];
         foreach (glob($this->folder.'/*', GLOB_ONLYDIR) ?: [] as $old) {
-            if ($old !== $path && $old !== $last) {
+            $finished = is_file("{$old}/manifest-2.php") || filemtime($old) < time() - self::GIVEN_UP;
+            if ($finished && ! in_array($old, $kept, true)) {
                 array_map(unlink(...), glob($old.'/*') ?: []);
                 @rmdir($old);
             }
         }
+    }
+
+    /** Lets one at a time do something here; who comes second does nothing. */
+    public function alone(\Closure $work): void
+    {
+        $lock = fopen($this->folder.'/alone', 'c');
+        if ($lock !== false && flock($lock, LOCK_EX | LOCK_NB)) {
+            $work();
+            flock($lock, LOCK_UN);
+        }
+    }
+
+    private function named(string $pointer): ?string
+    {
+        $name = @file_get_contents("{$this->folder}/{$pointer}");
+
+        return $name === false || $name === '' || ! is_file("{$this->folder}/{$name}/manifest-2.php") ? null : "{$this->folder}/{$name}";
+    }
+
+    private function point(string $pointer, string $path): void
+    {
+        $new = "{$this->folder}/{$pointer}.".bin2hex(random_bytes(4));
+        file_put_contents($new, basename($path));
+        rename($new, "{$this->folder}/{$pointer}");
     }
 
     /** @param  array<array-key, mixed>  $value  of integers, texts and arrays of them */

@@ -38,6 +38,7 @@ final readonly class StructureIndex
 
     public static function open(Picture $picture = new Picture): self
     {
+        WarmIndex::afterAnswer($picture);
         $folder = (new IndexFolder($picture))->current();
         /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
         $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : require "{$folder}/manifest-2.php";
