@@ -4,7 +4,9 @@ import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../lib/api';
 import { amount, signed } from '../lib/format';
 import { queries } from '../lib/queries';
+import { inMoney } from '../lib/settings';
 import { states } from '../lib/words';
+import { DataTable, type Column } from '../ui/DataTable';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 
 /** Always in sight while an order is open: what its edits mean. Each figure opens into its rows. */
@@ -125,25 +127,35 @@ export function ConsequenceStrip({ order }: { order: string }) {
   );
 }
 
+const costColumns: Column<Schemas['Consequences']['products'][number]>[] = [
+  {
+    id: 'product',
+    head: 'Product',
+    text: (row) => row.product,
+    cell: (row) => <ItemNumber number={row.product} />,
+  },
+  { id: 'title', head: 'Title', text: (row) => row.title, cell: (row) => row.title },
+  {
+    id: 'difference',
+    get head() {
+      return inMoney('Difference');
+    },
+    numeric: true,
+    text: (row) => row.difference,
+    cell: (row) => signed(row.difference),
+  },
+];
+
 function Costs({ data }: { data: Schemas['Consequences'] }) {
   return (
     <>
-      <table aria-label="Difference in cost by product">
-        <tbody>
-          {data.products.map((product) => (
-            <tr key={product.product}>
-              <td className="pr-4">
-                <ItemNumber number={product.product} />
-              </td>
-              <td className="pr-8">{product.title}</td>
-              <td className="text-right">
-                {signed(product.difference)} {data.currency}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {data.products.length === 0 && <p>No end product contains the revised items.</p>}
+      <DataTable
+        label="Difference in cost by product"
+        rows={data.products}
+        columns={costColumns}
+        keyOf={(product) => product.product}
+        empty="No end product contains the revised items."
+      />
       {data.without_cost.length > 0 && <p>Without a known cost, so not counted: {data.without_cost.join(', ')}.</p>}
     </>
   );

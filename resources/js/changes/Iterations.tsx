@@ -1,15 +1,16 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, told } from '../lib/api';
-import { moment } from '../lib/format';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
+import { DataTable } from '../ui/DataTable';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
+import { iterationColumns } from './iterationColumns';
 import type { Redline } from './useRedline';
 
-/** Saved work between releases: kept with a word, compared with what is now, and gone back to. */
+/** Saved work between releases: saved with a note, compared with what is now, and gone back to. */
 export function Iterations({ redline }: { redline: Redline }) {
   const [note, setNote] = useState('');
   const path = { number: redline.order, item: redline.item.number };
@@ -40,30 +41,31 @@ export function Iterations({ redline }: { redline: Redline }) {
             keep.mutate(undefined);
           }}
         >
-          <Field
-            label={`Keep this as ${redline.working}, with a word on it`}
-            className="w-96"
-            error={keep.error?.at('note')}
-          >
+          <Field label={`Save iteration ${redline.working}, note`} className="w-96" error={keep.error?.at('note')}>
             <Input value={note} onChange={(event) => setNote(event.target.value)} />
           </Field>
           <Button type="submit" className="mt-5.5" busy={keep.isPending}>
-            Keep
+            Save iteration
           </Button>
         </form>
       )}
       <ProblemNotice problem={goBack.error ?? keep.error} shown={['note']} />
       {redline.iterations.length > 0 && (
-        <table aria-labelledby="iterations" className="w-full border-collapse border-y border-strong bg-sheet">
-          <tbody>
-            {redline.iterations.map((one) => (
-              <tr key={one.number} className="border-b border-rule align-baseline last:border-b-0">
-                <td className="w-20 px-2 py-1 font-semibold">{one.name}</td>
-                <td className="px-2 py-1">{one.note}</td>
-                <td className="px-2 py-1 text-sm text-soft">
-                  {one.by}, {moment(one.at)}, {one.edits} edits
-                </td>
-                <td className="px-2 py-1 text-right whitespace-nowrap">
+        <DataTable
+          label="Saved iterations"
+          rows={redline.iterations}
+          keyOf={(one) => String(one.number)}
+          empty=""
+          columns={[
+            ...iterationColumns,
+            {
+              id: 'acts',
+              head: '',
+              silent: true,
+              className: 'text-right whitespace-nowrap',
+              text: () => '',
+              cell: (one) => (
+                <>
                   <Link
                     className="text-accent hover:underline"
                     to={`/compare?${side('left')}&left_iteration=${one.number}&${side('right')}&levels=one`}
@@ -81,11 +83,11 @@ export function Iterations({ redline }: { redline: Redline }) {
                       Go back
                     </Button>
                   )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                </>
+              ),
+            },
+          ]}
+        />
       )}
     </section>
   );

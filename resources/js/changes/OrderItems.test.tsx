@@ -25,7 +25,7 @@ describe('the items of an order', () => {
     await waitFor(() =>
       expect(server.asked(PUT)[0]?.body).toEqual({ outcome: 'revise', disposition: 'use_up', version: 4 }),
     );
-    await choose(user, 'What becomes of 200-0040', 'No change');
+    await choose(user, 'Outcome of 200-0040', 'No change');
     await waitFor(() => expect(server.asked(PUT)[1]?.body).toMatchObject({ outcome: 'keep' }));
   });
 
@@ -33,7 +33,7 @@ describe('the items of an order', () => {
     await show(
       <OrderItems order={order([on(item('200-0099', 'New clamp'), { base: null, becomes: 'A' })])} editable />,
     );
-    expect(screen.getByText('nothing exists yet')).toBeTruthy();
+    expect(screen.getByText('none yet')).toBeTruthy();
     expect(screen.getByText('first release', { exact: false })).toBeTruthy();
     expect(screen.queryByRole('combobox', { name: /Existing stock/ })).toBeNull();
   });

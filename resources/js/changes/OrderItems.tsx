@@ -3,6 +3,7 @@ import { useAct } from '../lib/useAct';
 import { useOrderVersion } from '../lib/useOrderVersion';
 import { dispositions, outcomes } from '../lib/words';
 import { Button } from '../ui/Button';
+import { DataTable, type Column } from '../ui/DataTable';
 import { ItemPicker } from '../ui/ItemPicker';
 import { ItemNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
@@ -10,6 +11,11 @@ import { Select } from '../ui/Select';
 import { Status } from '../ui/Status';
 
 type OrderItem = Schemas['OrderItemData'];
+
+const isNew = (row: OrderItem) => row.outcome === 'revise' && row.base === null;
+const revisionOf = (row: OrderItem) => (isNew(row) ? 'first release' : row.base);
+const stockOf = (row: OrderItem) =>
+  isNew(row) ? 'none yet' : row.disposition == null ? 'not decided' : dispositions[row.disposition];
 
 interface Props {
   order: Schemas['OrderData'];
@@ -50,91 +56,112 @@ export function OrderItems({ order, editable }: Props) {
   const change = (row: OrderItem, part: Partial<Put>) =>
     put.mutate({ item: row.item.number, outcome: row.outcome, disposition: row.disposition ?? null, ...part });
 
+  const columns: Column<OrderItem>[] = [
+    {
+      id: 'item',
+      head: 'Item',
+      text: ({ item }) => `${item.number} ${item.title}`,
+      cell: ({ item }) => (
+        <>
+          <ItemNumber number={item.number} /> {item.title}
+        </>
+      ),
+    },
+    {
+      id: 'status',
+      head: 'Status',
+      text: ({ item }) => item.status.replaceAll('_', ' '),
+      cell: ({ item }) => (
+        <Status status={item.status} revisedBy={item.being_revised_by.filter((number) => number !== order.number)} />
+      ),
+    },
+    {
+      id: 'outcome',
+      head: 'Outcome',
+      className: 'w-48',
+      text: (row) => outcomes[row.outcome],
+      cell: (row) =>
+        editable ? (
+          <Select
+            aria-label={`Outcome of ${row.item.number}`}
+            value={row.outcome}
+            disabled={put.isPending}
+            onChange={(outcome) => change(row, { outcome })}
+            options={outcomes}
+          />
+        ) : (
+          outcomes[row.outcome]
+        ),
+    },
+    {
+      id: 'revision',
+      head: 'Revision',
+      text: (row) => [revisionOf(row), row.becomes].filter(Boolean).join(' → '),
+      className: 'whitespace-nowrap',
+      cell: (row) => (
+        <>
+          {revisionOf(row)}
+          {row.becomes !== null && (
+            <>
+              {' '}
+              → <b className="font-semibold">{row.becomes}</b>
+            </>
+          )}
+        </>
+      ),
+    },
+    {
+      id: 'stock',
+      head: 'Existing stock',
+      className: 'w-44',
+      text: stockOf,
+      cell: (row) =>
+        editable && !isNew(row) ? (
+          <Select
+            aria-label={`Existing stock of ${row.item.number}`}
+            value={row.disposition ?? ''}
+            placeholder="Decision"
+            disabled={put.isPending}
+            onChange={(disposition) => change(row, { disposition })}
+            options={dispositions}
+          />
+        ) : (
+          <span className={isNew(row) ? 'text-soft' : ''}>{stockOf(row)}</span>
+        ),
+    },
+    ...(editable
+      ? [
+          {
+            id: 'acts',
+            head: '',
+            silent: true,
+            className: 'text-right',
+            text: () => '',
+            cell: (row: OrderItem) => (
+              <Button
+                look="quiet"
+                className="px-0"
+                aria-label={`Remove ${row.item.number}`}
+                onClick={() => takeOff.mutate(row.item.number)}
+              >
+                Remove
+              </Button>
+            ),
+          },
+        ]
+      : []),
+  ];
+
   return (
     <div className="space-y-2">
-      <table aria-label="Items on the order" className="w-full border-collapse border-y border-strong bg-sheet">
-        <thead>
-          <tr className="border-b border-strong text-left text-sm text-soft">
-            <th className="px-2 py-1 font-medium">Item</th>
-            <th className="px-2 py-1 font-medium">Status</th>
-            <th className="w-48 px-2 py-1 font-medium">What becomes of it</th>
-            <th className="px-2 py-1 font-medium">Revision</th>
-            <th className="w-44 px-2 py-1 font-medium">Existing stock</th>
-            {editable && (
-              <th className="px-2 py-1 font-medium">
-                <span className="sr-only">Acts</span>
-              </th>
-            )}
-          </tr>
-        </thead>
-        <tbody>
-          {order.items.map((row) => (
-            <tr key={row.item.number} className="border-b border-rule align-baseline last:border-b-0">
-              <td className="px-2 py-1">
-                <ItemNumber number={row.item.number} /> {row.item.title}
-              </td>
-              <td className="px-2 py-1">
-                <Status
-                  status={row.item.status}
-                  revisedBy={row.item.being_revised_by.filter((number) => number !== order.number)}
-                />
-              </td>
-              <td className="px-2 py-1">
-                {editable ? (
-                  <Select
-                    aria-label={`What becomes of ${row.item.number}`}
-                    value={row.outcome}
-                    disabled={put.isPending}
-                    onChange={(outcome) => change(row, { outcome })}
-                    options={outcomes}
-                  />
-                ) : (
-                  outcomes[row.outcome]
-                )}
-              </td>
-              <td className="px-2 py-1 whitespace-nowrap">
-                {row.outcome === 'revise' ? (row.base ?? 'first release') : row.base}
-                {row.becomes !== null && (
-                  <>
-                    {' '}
-                    → <b className="font-semibold">{row.becomes}</b>
-                  </>
-                )}
-              </td>
-              <td className="px-2 py-1">
-                {row.outcome === 'revise' && row.base === null ? (
-                  <span className="text-soft">nothing exists yet</span>
-                ) : editable ? (
-                  <Select
-                    aria-label={`Existing stock of ${row.item.number}`}
-                    value={row.disposition ?? ''}
-                    placeholder="Decision"
-                    disabled={put.isPending}
-                    onChange={(disposition) => change(row, { disposition })}
-                    options={dispositions}
-                  />
-                ) : row.disposition != null ? (
-                  dispositions[row.disposition]
-                ) : (
-                  'not decided'
-                )}
-              </td>
-              {editable && (
-                <td className="px-2 py-1 text-right">
-                  <Button
-                    look="quiet"
-                    className="px-0"
-                    aria-label={`Remove ${row.item.number}`}
-                    onClick={() => takeOff.mutate(row.item.number)}
-                  >
-                    Remove
-                  </Button>
-                </td>
-              )}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        label="Items on the order"
+        exportName={`items-of-${order.number}`}
+        rows={order.items}
+        columns={columns}
+        keyOf={(row) => row.item.number}
+        empty="No item is on the order. Add one below."
+      />
       <ProblemNotice problem={put.error ?? takeOff.error} />
       {editable && (
         <ItemPicker

@@ -1,14 +1,16 @@
 import clsx from 'clsx';
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { day, quantity } from '../lib/format';
 import { control } from '../ui/Input';
 import { ItemPicker } from '../ui/ItemPicker';
+import { RedlineValue } from './RedlineValue';
 import { heads, values, type Field } from './redlineFields';
 import type { RedlineRow } from './useRedline';
 
 interface Props {
   row: RedlineRow;
   field: Field;
+  /** Pixels, where somebody has sized its column. */
+  size?: number | undefined;
   place: string;
   current: boolean;
   /** It is one of a block that is marked. */
@@ -41,7 +43,7 @@ export function RedlineCell(props: Props) {
     onCommit,
     onCancel,
   } = props;
-  const { before, after } = values(row, field);
+  const { after } = values(row, field);
   const line = (row.after ?? row.before)?.find ?? 0;
 
   return (
@@ -55,8 +57,10 @@ export function RedlineCell(props: Props) {
       onMouseDown={props.onPress}
       onKeyDown={onKey}
       onDoubleClick={onEdit}
+      style={props.size === undefined ? undefined : { maxWidth: props.size }}
       className={clsx(
         'px-2 py-1 -outline-offset-2',
+        props.size !== undefined && !editing && 'truncate',
         field === 'quantity' && 'text-right',
         marked && 'bg-accent-soft',
         invalid && 'bg-alarm-soft',
@@ -84,58 +88,9 @@ export function RedlineCell(props: Props) {
           />
         )
       ) : (
-        <Shown row={row} field={field} before={before} after={after} />
+        <RedlineValue row={row} field={field} />
       )}
     </td>
-  );
-}
-
-function Shown({
-  row,
-  field,
-  before,
-  after,
-}: {
-  row: RedlineRow;
-  field: Field;
-  before: string | null;
-  after: string | null;
-}) {
-  const write = (text: string) =>
-    field === 'quantity' ? quantity(text) : field === 'first_day' || field === 'last_day' ? day(text) : text;
-  const whole = (text: string, title: string | undefined) =>
-    field === 'component' ? (
-      <>
-        <span className="font-mono text-[0.84rem]">{text}</span> {title}
-      </>
-    ) : (
-      write(text)
-    );
-  const drawn =
-    field === 'notes' && row.after?.not_modelled ? <span className="text-sm text-soft"> not modelled</span> : null;
-  if (after === null) return <del className="text-alarm">{whole(before ?? '', row.was_item?.title)}</del>;
-  if (before === null || before === after || !row.fields.includes(field)) {
-    return (
-      <>
-        {row.before === null ? (
-          <ins className="no-underline">{whole(after, row.item?.title)}</ins>
-        ) : (
-          whole(after, row.item?.title)
-        )}
-        {drawn}
-      </>
-    );
-  }
-  return (
-    <span className={field === 'component' ? 'block' : ''}>
-      {before !== '' && (
-        <del className="mr-1.5 text-soft">{whole(before, field === 'component' ? row.was_item?.title : undefined)}</del>
-      )}
-      <ins className={clsx('font-semibold no-underline', field === 'component' && 'block')}>
-        {after === '' ? 'none' : whole(after, row.item?.title)}
-      </ins>
-      {drawn}
-    </span>
   );
 }
 

@@ -1,15 +1,20 @@
 import type { UseMutationResult } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { Fragment, useRef, useState, type ClipboardEvent, type KeyboardEvent, type MouseEvent } from 'react';
+import { Fragment, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, type MouseEvent } from 'react';
 import type { ApiProblem } from '../lib/api';
 import { moment, today } from '../lib/format';
+import { ColumnMenu } from '../ui/table/ColumnMenu';
+import { HeadCell } from '../ui/table/HeadCell';
+import { useTableState } from '../ui/table/useTableState';
+import { TableExport } from '../ui/TableExport';
 import { fromTabs, toTabs } from '../ui/tableText';
 import { Mark } from '../ui/Mark';
 import { Notice } from '../ui/Notice';
 import { pasteBlock, written } from './pasteBlock';
 import { RedlineCell } from './RedlineCell';
 import { RedlineProblem } from './RedlineProblem';
-import { fields as allFields, heads, seldom, values, type Field } from './redlineFields';
+import { gridColumns } from './redlineColumns';
+import { fields as allFields, values, type Field } from './redlineFields';
 import type { LineEdit, Redline, RedlineRow } from './useRedline';
 
 interface Props {
@@ -51,12 +56,17 @@ export function RedlineGrid({ redline, edit, several, only, wide, onAdd }: Props
   };
   const [touched, setTouched] = useState<string | null>(null);
   const body = useRef<HTMLTableSectionElement>(null);
-  const fields = allFields.filter(
-    (field) =>
-      wide ||
-      !seldom.includes(field) ||
-      redline.rows.some((row) => row.before?.[field] != null || row.after?.[field] != null),
-  );
+  const columns = useMemo(() => gridColumns(redline.rows, wide), [redline.rows, wide]);
+  const state = useTableState<RedlineRow>({
+    name: 'redline',
+    rows: redline.rows,
+    columns,
+    keyOf: (row) => row.key,
+    sortParam: 'sort-redline',
+    orderedBefore: true,
+  });
+  const fields = state.columns.flatMap(({ id }) => allFields.filter((field) => field === id));
+  const { columnSizing } = state.table.getState();
   const rows = only ? redline.rows.filter((row) => row.mark !== 'unchanged') : redline.rows;
   const [top, bottom] = [Math.min(at.row, anchor.row), Math.max(at.row, anchor.row)];
   const [left, right] = [Math.min(at.field, anchor.field), Math.max(at.field, anchor.field)];
@@ -119,10 +129,10 @@ export function RedlineGrid({ redline, edit, several, only, wide, onAdd }: Props
     if ('edits' in result && result.edits.length > 0) several.mutate(result.edits);
   };
   const copy = () => {
-    const columns = fields
+    const block = fields
       .slice(left, right + 1)
-      .map((field) => ({ head: heads[field], text: (row: RedlineRow) => values(row, field).after ?? '' }));
-    void navigator.clipboard.writeText(toTabs(columns, rows.slice(top, bottom + 1)));
+      .map((field) => ({ head: field, text: (row: RedlineRow) => values(row, field).after ?? '' }));
+    void navigator.clipboard.writeText(toTabs(block, rows.slice(top, bottom + 1)));
   };
   const onKey = (event: KeyboardEvent<HTMLElement>, row: RedlineRow, rowAt: number, fieldAt: number) => {
     if (editing !== null || event.target !== event.currentTarget) return;
@@ -189,19 +199,9 @@ export function RedlineGrid({ redline, edit, several, only, wide, onAdd }: Props
               <th className="w-8 py-1 pl-2">
                 <span className="sr-only">Difference</span>
               </th>
-              {fields.map((field) => (
-                <th
-                  key={field}
-                  className={clsx(
-                    'px-2 py-1 font-medium',
-                    field === 'quantity' && 'text-right',
-                    field === 'component' && 'w-[26rem]',
-                  )}
-                >
-                  {heads[field]}
-                </th>
+              {state.columns.map((column) => (
+                <HeadCell key={column.id} column={column} state={state} sorts={false} />
               ))}
-              <th className="px-2 py-1 font-medium">Edited</th>
             </tr>
           </thead>
           <tbody ref={body}>
@@ -211,58 +211,68 @@ export function RedlineGrid({ redline, edit, several, only, wide, onAdd }: Props
                   <td className="py-1 pl-2">
                     <Mark value={row.mark} />
                   </td>
-                  {fields.map((field, fieldAt) => (
-                    <RedlineCell
-                      key={field}
-                      row={row}
-                      field={field}
-                      place={`${rowAt}-${fieldAt}`}
-                      current={at.row === rowAt && at.field === fieldAt}
-                      marked={isBlock && rowAt >= top && rowAt <= bottom && fieldAt >= left && fieldAt <= right}
-                      editing={editing === `${row.key} ${fieldAt}`}
-                      begun={begun}
-                      invalid={touched === row.key && edit.error?.at(field) !== undefined}
-                      onFocus={() => {
-                        setAt({ row: rowAt, field: fieldAt });
-                        // What Shift has marked stays marked while the focus follows.
-                        if (!extending.current) setAnchor({ row: rowAt, field: fieldAt });
-                        extending.current = false;
-                      }}
-                      onPress={(event: MouseEvent) => {
-                        if (!event.shiftKey) return;
-                        event.preventDefault();
-                        focus(rowAt, fieldAt, true);
-                      }}
-                      onKey={(event) => onKey(event, row, rowAt, fieldAt)}
-                      onEdit={() => redline.may_edit && row.after !== null && openCell(`${row.key} ${fieldAt}`)}
-                      onCommit={(text, next) =>
-                        void commit(row, field, text, () =>
-                          setTimeout(() =>
-                            focus(rowAt + (next === 'down' ? 1 : 0), fieldAt + (next === 'right' ? 1 : 0)),
-                          ),
-                        )
-                      }
-                      onCancel={() => {
-                        openCell(null);
-                        edit.reset();
-                        setTimeout(() => focus(rowAt, fieldAt));
-                      }}
-                    />
-                  ))}
-                  <td className="px-2 py-1 text-sm whitespace-nowrap text-soft" title={moment(row.edited_at)}>
-                    {row.edited_by}
-                    {redline.may_edit && row.after !== null && (
-                      <button
-                        type="button"
-                        tabIndex={-1}
-                        aria-label={`Remove line ${row.after.find}`}
-                        className="target invisible ml-2 text-alarm group-focus-within:visible group-hover:visible hover:underline"
-                        onClick={() => remove([row])}
+                  {state.columns.map(({ id }) => {
+                    const fieldAt = fields.findIndex((one) => one === id);
+                    const field = fields[fieldAt];
+                    return field === undefined ? (
+                      <td
+                        key={id}
+                        className="px-2 py-1 text-sm whitespace-nowrap text-soft"
+                        title={moment(row.edited_at)}
                       >
-                        Remove
-                      </button>
-                    )}
-                  </td>
+                        {row.edited_by}
+                        {redline.may_edit && row.after !== null && (
+                          <button
+                            type="button"
+                            tabIndex={-1}
+                            aria-label={`Remove line ${row.after.find}`}
+                            className="target invisible ml-2 text-alarm group-focus-within:visible group-hover:visible hover:underline"
+                            onClick={() => remove([row])}
+                          >
+                            Remove
+                          </button>
+                        )}
+                      </td>
+                    ) : (
+                      <RedlineCell
+                        key={field}
+                        size={columnSizing[field]}
+                        row={row}
+                        field={field}
+                        place={`${rowAt}-${fieldAt}`}
+                        current={at.row === rowAt && at.field === fieldAt}
+                        marked={isBlock && rowAt >= top && rowAt <= bottom && fieldAt >= left && fieldAt <= right}
+                        editing={editing === `${row.key} ${fieldAt}`}
+                        begun={begun}
+                        invalid={touched === row.key && edit.error?.at(field) !== undefined}
+                        onFocus={() => {
+                          setAt({ row: rowAt, field: fieldAt });
+                          // What Shift has marked stays marked while the focus follows.
+                          if (!extending.current) setAnchor({ row: rowAt, field: fieldAt });
+                          extending.current = false;
+                        }}
+                        onPress={(event: MouseEvent) => {
+                          if (!event.shiftKey) return;
+                          event.preventDefault();
+                          focus(rowAt, fieldAt, true);
+                        }}
+                        onKey={(event) => onKey(event, row, rowAt, fieldAt)}
+                        onEdit={() => redline.may_edit && row.after !== null && openCell(`${row.key} ${fieldAt}`)}
+                        onCommit={(text, next) =>
+                          void commit(row, field, text, () =>
+                            setTimeout(() =>
+                              focus(rowAt + (next === 'down' ? 1 : 0), fieldAt + (next === 'right' ? 1 : 0)),
+                            ),
+                          )
+                        }
+                        onCancel={() => {
+                          openCell(null);
+                          edit.reset();
+                          setTimeout(() => focus(rowAt, fieldAt));
+                        }}
+                      />
+                    );
+                  })}
                 </tr>
                 {touched === row.key && edit.error && (
                   <tr>
@@ -275,6 +285,14 @@ export function RedlineGrid({ redline, edit, several, only, wide, onAdd }: Props
             ))}
           </tbody>
         </table>
+      </div>
+      <div className="no-print space-x-3 pt-0.5 text-right text-sm">
+        <ColumnMenu state={state} columns={columns} />
+        <TableExport
+          name={`lines-of-${redline.item.number}`}
+          columns={state.columns}
+          rows={() => Promise.resolve(rows)}
+        />
       </div>
       {edit.error && touched !== null && !rows.some((row) => row.key === touched) && (
         <Notice look="alarm">{edit.error.message}</Notice>

@@ -148,20 +148,20 @@ describe('a line that is added', () => {
 });
 
 describe('kept work', () => {
-  it('is kept with a word, compared and gone back to', async () => {
+  it('is saved with a note, compared and gone back to', async () => {
     const user = await revise();
     const kept = within(screen.getByRole('region', { name: 'Saved iterations' }));
-    expect(kept.getByRole('row').textContent).toMatch(/F.1Clamps firstEdda Roth.*2 edits/);
+    expect(kept.getAllByRole('row')[1]?.textContent).toMatch(/F.1Clamps firstEdda Roth24 Nov 2026, 09:002Compare/);
     expect(kept.getByRole('link', { name: 'Compare with now' }).getAttribute('href')).toBe(
       '/compare?left=200-0010&left_order=ECO-00090&left_iteration=1&right=200-0010&right_order=ECO-00090&levels=one',
     );
     server.on(`POST ${BASE}/iterations`, new Refused(422, 'No.', { note: ['Say a word.'] }));
-    await user.click(kept.getByRole('button', { name: 'Keep' }));
+    await user.click(kept.getByRole('button', { name: 'Save iteration' }));
     expect(await kept.findByText(/Say a word/)).toBeTruthy();
     server.on(`POST ${BASE}/iterations`, redline);
-    await user.type(kept.getByLabelText(/Keep this as F.2/), 'With grease');
-    await user.click(kept.getByRole('button', { name: 'Keep' }));
-    await waitFor(() => expect(kept.getByLabelText<HTMLInputElement>(/Keep this as F.2/).value).toBe(''));
+    await user.type(kept.getByLabelText(/Save iteration F.2/), 'With grease');
+    await user.click(kept.getByRole('button', { name: 'Save iteration' }));
+    await waitFor(() => expect(kept.getByLabelText<HTMLInputElement>(/Save iteration F.2/).value).toBe(''));
     server.on(`POST ${BASE}/iterations/1/return`, new Refused(409, 'Somebody has edited it meanwhile.'));
     await user.click(kept.getByRole('button', { name: 'Go back to F.1' }));
     expect((await kept.findByRole('alert')).textContent).toContain('Somebody has edited it meanwhile.');

@@ -3,6 +3,7 @@ import { count, moment } from '../lib/format';
 import { useQueryClient } from '@tanstack/react-query';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
+import { DataTable, type Column } from '../ui/DataTable';
 import { Notice } from '../ui/Notice';
 
 type Row = Schemas['ImportData'];
@@ -18,6 +19,12 @@ const states: Record<Row['state'], string> = {
 };
 
 const SHOWN = 50;
+
+const faultColumns: Column<Row['faults'][number]>[] = [
+  { id: 'row', head: 'Row', text: (fault) => String(fault.row), cell: (fault) => fault.row },
+  { id: 'column', head: 'Column', text: (fault) => fault.column, cell: (fault) => fault.column },
+  { id: 'error', head: 'Error', text: (fault) => fault.reason, cell: (fault) => fault.reason },
+];
 
 /** One file: how far it is, what came of it, and what is wrong with which cell. */
 export function ImportRow({ row, mayCancel }: { row: Row; mayCancel: boolean }) {
@@ -63,24 +70,16 @@ export function ImportRow({ row, mayCancel }: { row: Row; mayCancel: boolean }) 
             <p className="mt-1 text-sm">
               {row.fault_count === 1 ? 'One cell is wrong.' : `${count(row.fault_count)} cells are wrong.`}
             </p>
-            <table aria-label={`Errors in ${row.file}`} className="mt-1 w-full max-w-4xl border-collapse text-sm">
-              <thead>
-                <tr className="border-b border-rule text-left text-soft">
-                  <th className="w-16 py-0.5 font-medium">Row</th>
-                  <th className="w-36 py-0.5 font-medium">Column</th>
-                  <th className="py-0.5 font-medium">Title</th>
-                </tr>
-              </thead>
-              <tbody>
-                {row.faults.slice(0, SHOWN).map((fault, at) => (
-                  <tr key={at} className="border-b border-rule">
-                    <td className="py-0.5">{fault.row}</td>
-                    <td className="py-0.5">{fault.column}</td>
-                    <td className="py-0.5">{fault.reason}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <div className="mt-1 max-w-4xl">
+              <DataTable
+                label={`Errors in ${row.file}`}
+                exportName="import-errors"
+                rows={row.faults.slice(0, SHOWN)}
+                columns={faultColumns}
+                keyOf={(fault) => `${fault.row} ${fault.column} ${fault.reason}`}
+                empty=""
+              />
+            </div>
             {row.fault_count > SHOWN && (
               <p className="text-sm text-soft">The first {SHOWN} are here; the marked file has more.</p>
             )}

@@ -14,6 +14,7 @@ interface Window {
 }
 
 const MARGIN = 12;
+const STEP = 8;
 
 let printing = false;
 
@@ -38,7 +39,12 @@ export function useWindow(count: number, rowHeight: number): Window {
   useEffect(() => {
     const element = scroller.current;
     if (!element) return;
-    const look = () => setSeen({ top: element.scrollTop, height: element.clientHeight });
+    const look = () => {
+      const height = element.clientHeight;
+      // Drawn anew when half of the margin is used up, not at every turn of the wheel.
+      const top = Math.floor(element.scrollTop / (rowHeight * STEP)) * rowHeight * STEP;
+      setSeen((before) => (before.top === top && before.height === height ? before : { top, height }));
+    };
     look();
     element.addEventListener('scroll', look, { passive: true });
     const observer = new ResizeObserver(look);
@@ -47,10 +53,10 @@ export function useWindow(count: number, rowHeight: number): Window {
       element.removeEventListener('scroll', look);
       observer.disconnect();
     };
-  }, []);
+  }, [rowHeight]);
   const all = useSyncExternalStore(onPrinting, () => printing);
   const first = Math.max(0, Math.min(count, Math.floor(seen.top / rowHeight) - MARGIN));
-  const end = Math.min(count, Math.ceil((seen.top + seen.height) / rowHeight) + MARGIN);
+  const end = Math.min(count, Math.ceil((seen.top + seen.height) / rowHeight) + STEP + MARGIN);
   const show = (row: number) => {
     const element = scroller.current;
     if (!element) return;

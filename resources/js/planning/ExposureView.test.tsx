@@ -52,14 +52,14 @@ const tube = of('200-0040', {
 async function view(items: Schemas['ExposureOfItem'][], strangers: string[] = []) {
   server.on('GET /api/exposure', { items, strangers });
   const user = await show(<ExposureView items={items.map(({ item }) => item)} />);
-  await screen.findByRole('table', { name: 'Exposure by item' });
+  await screen.findByRole('grid', { name: 'Exposure by item' });
   return user;
 }
 
 describe('what exists and what is coming', () => {
   it('is summed by item and kind, and asked about all items at once', async () => {
     await view([tube, of('200-0010')]);
-    const [, first, second] = within(screen.getByRole('table')).getAllByRole('row');
+    const [, first, second] = within(screen.getByRole('grid')).getAllByRole('row');
     expect(first?.textContent).toContain('206.5 m in 2');
     expect(first?.textContent).toContain('3\u2009395.70');
     expect(second?.textContent).toContain('none');

@@ -5,16 +5,13 @@ import { amount, day, moment, quantity } from '../lib/format';
 import { queries } from '../lib/queries';
 import { supplyKinds } from '../lib/words';
 import { inMoney } from '../lib/settings';
-import { TableExport } from '../ui/TableExport';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { ItemNumber } from '../ui/Num';
 import { Notice } from '../ui/Notice';
+import { ExposureTotals } from './ExposureTotals';
 
-type Exposure = Schemas['ExposureOfItem'];
 type Line = Schemas['SupplyRow'] & { item: string };
-
-const kinds = Object.keys(supplyKinds) as (keyof typeof supplyKinds)[];
 
 const columns: Column<Line>[] = [
   { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <ItemNumber number={r.item} /> },
@@ -88,7 +85,7 @@ export function ExposureView({ items }: { items: string[] }) {
                   requested; ignored.
                 </Notice>
               )}
-              <Totals rows={rows} />
+              <ExposureTotals rows={rows} />
               <button
                 type="button"
                 aria-expanded={all}
@@ -111,75 +108,6 @@ export function ExposureView({ items }: { items: string[] }) {
           );
         }}
       </Loading>
-    </div>
-  );
-}
-
-const told = [
-  { head: 'Item', text: (row: Exposure) => row.item },
-  ...kinds.flatMap((kind) => [
-    {
-      head: supplyKinds[kind],
-      numeric: true,
-      text: (row: Exposure) => row.totals.find((one) => one.kind === kind)?.quantity ?? '',
-    },
-    {
-      head: `${supplyKinds[kind]}, unit`,
-      text: (row: Exposure) => row.totals.find((one) => one.kind === kind)?.unit ?? '',
-    },
-  ]),
-  {
-    head: 'Value',
-    numeric: true,
-    text: (row: Exposure) => row.value,
-  },
-  { head: 'Currency', text: (row: Exposure) => row.currency },
-];
-
-function Totals({ rows }: { rows: Exposure[] }) {
-  return (
-    <div>
-      <table aria-label="Exposure by item" className="w-full border-collapse border-y border-strong bg-sheet">
-        <thead>
-          <tr className="border-b border-strong text-sm text-soft">
-            <th className="px-2 py-1 text-left font-medium">Item</th>
-            {kinds.map((kind) => (
-              <th key={kind} className="px-2 py-1 text-right font-medium">
-                {supplyKinds[kind]}
-              </th>
-            ))}
-            <th className="px-2 py-1 text-right font-medium">Value, {rows[0]?.currency}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.item} className="border-b border-rule align-baseline last:border-b-0">
-              <td className="px-2 py-1">
-                <ItemNumber number={row.item} />
-              </td>
-              {kinds.map((kind) => {
-                const total = row.totals.find((one) => one.kind === kind);
-                return (
-                  <td key={kind} className="px-2 py-1 text-right whitespace-nowrap">
-                    {total ? (
-                      <>
-                        {quantity(total.quantity)} {total.unit}
-                        <span className="text-sm text-soft"> in {total.rows}</span>
-                      </>
-                    ) : (
-                      <span className="text-soft">{row.known ? 'none' : 'not known'}</span>
-                    )}
-                  </td>
-                );
-              })}
-              <td className="px-2 py-1 text-right">{amount(row.value)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <div className="pt-0.5 text-right text-sm">
-        <TableExport name="exposure-by-item" columns={told} rows={() => Promise.resolve(rows)} />
-      </div>
     </div>
   );
 }

@@ -23,14 +23,14 @@ const kinds: Schemas['KindRow'][] = [
 async function categories(as = ivo) {
   server.on('GET /api/favourites', []).on('GET /api/categories', rows).on('GET /api/kinds', kinds);
   const user = await show(<CategoriesPage />, { as });
-  await screen.findByRole('table', { name: 'Categories' });
+  await screen.findByRole('grid', { name: 'Categories' });
   return user;
 }
 
 describe('categories and numbers', () => {
   it('say how items of each are numbered and revised, and what they are asked for', async () => {
     await categories();
-    const [, pump, tubes] = within(screen.getByRole('table', { name: 'Categories' })).getAllByRole('row');
+    const [, pump, tubes] = within(screen.getByRole('grid', { name: 'Categories' })).getAllByRole('row');
     expect(pump?.textContent).toMatch(/^Pump200-4yesLetters.*1\s200/);
     expect(tubes?.textContent).toMatch(/^TubesPump200-4noNumbers.*Bore, mm/);
   });

@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { Schemas } from '../lib/api';
 import { count } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { sequences } from '../lib/words';
 import { Button } from '../ui/Button';
+import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
 import { CategoryForm } from './CategoryForm';
@@ -20,60 +22,26 @@ export function CategoriesPage() {
     <Page title="Categories and numbers" over="Set-up">
       <Loading query={categories}>
         {(rows) => (
-          <div className="overflow-x-auto">
-            <table aria-label="Categories" className="w-full max-w-5xl border-collapse border-y border-strong bg-sheet">
-              <thead>
-                <tr className="border-b border-strong text-left text-sm text-soft">
-                  {['Category', 'Under', 'Number prefix', 'Digits', 'Check digit', 'Revisions', 'Attributes'].map(
-                    (head) => (
-                      <th key={head} className="px-2 py-1 font-medium">
-                        {head}
-                      </th>
-                    ),
-                  )}
-                  <th className="px-2 py-1 text-right font-medium">Items</th>
-                  <th>
-                    <span className="sr-only">Change</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {rows.map((row) => (
-                  <tr key={row.code} className="border-b border-rule align-top">
-                    {open === row.code ? (
-                      <td colSpan={9} className="p-3">
-                        <CategoryForm category={row} categories={rows} onDone={() => setOpen('')} />
-                      </td>
-                    ) : (
-                      <>
-                        <td className="px-2 py-1">{row.name}</td>
-                        <td className="px-2 py-1">{rows.find(({ code }) => code === row.under)?.name}</td>
-                        <td className="px-2 py-1 font-mono text-[0.84rem]">{row.number_prefix}</td>
-                        <td className="px-2 py-1">{row.number_width}</td>
-                        <td className="px-2 py-1">{row.number_check ? 'yes' : 'no'}</td>
-                        <td className="px-2 py-1">
-                          {row.sequence == null ? 'as the kind says' : sequences[row.sequence]}
-                        </td>
-                        <td className="px-2 py-1">{row.attributes.map(({ label }) => label).join(', ')}</td>
-                        <td className="px-2 py-1 text-right">{count(row.items)}</td>
-                        <td className="px-2 py-1 text-right">
-                          {maySet && (
-                            <Button
-                              look="quiet"
-                              className="!h-6"
-                              aria-label={`Change ${row.name}`}
-                              onClick={() => setOpen(row.code)}
-                            >
-                              Change
-                            </Button>
-                          )}
-                        </td>
-                      </>
-                    )}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+          <div className="max-w-6xl space-y-3">
+            <DataTable
+              label="Categories"
+              rows={rows}
+              columns={columnsOf(rows, maySet ? { open, onOpen: setOpen } : null)}
+              keyOf={(row) => row.code}
+              empty="No category is set up."
+            />
+            {rows
+              .filter(({ code }) => code === open)
+              .map((row) => (
+                <section
+                  key={row.code}
+                  aria-label={`Change ${row.name}`}
+                  className="border-y border-strong bg-sheet p-3"
+                >
+                  <h2 className="mb-2">{row.name}</h2>
+                  <CategoryForm category={row} categories={rows} onDone={() => setOpen('')} />
+                </section>
+              ))}
           </div>
         )}
       </Loading>
@@ -81,4 +49,66 @@ export function CategoriesPage() {
       <KindSequences />
     </Page>
   );
+}
+
+type Category = Schemas['CategoryRow'];
+
+interface Change {
+  open: string;
+  onOpen: (code: string) => void;
+}
+
+/** @param change given, a category can be opened to be changed */
+function columnsOf(rows: Category[], change: Change | null): Column<Category>[] {
+  const parent = (row: Category) => rows.find(({ code }) => code === row.under)?.name ?? '';
+  const sequence = (row: Category) => (row.sequence == null ? 'as its kind' : sequences[row.sequence]);
+  const attributes = (row: Category) => row.attributes.map(({ label }) => label).join(', ');
+  return [
+    { id: 'name', head: 'Category', text: (row) => row.name, cell: (row) => row.name },
+    { id: 'under', head: 'Under', text: parent, cell: parent },
+    {
+      id: 'prefix',
+      head: 'Number prefix',
+      text: (row) => row.number_prefix,
+      cell: (row) => <span className="font-mono text-[0.84rem]">{row.number_prefix}</span>,
+    },
+    {
+      id: 'digits',
+      head: 'Digits',
+      numeric: true,
+      text: (row) => String(row.number_width),
+      cell: (row) => row.number_width,
+    },
+    {
+      id: 'check',
+      head: 'Check digit',
+      text: (row) => (row.number_check ? 'yes' : 'no'),
+      cell: (row) => (row.number_check ? 'yes' : 'no'),
+    },
+    { id: 'revisions', head: 'Revisions', text: sequence, cell: sequence },
+    { id: 'attributes', head: 'Attributes', text: attributes, cell: attributes },
+    { id: 'items', head: 'Items', numeric: true, text: (row) => String(row.items), cell: (row) => count(row.items) },
+    ...(change
+      ? [
+          {
+            id: 'acts',
+            head: '',
+            silent: true,
+            className: 'text-right',
+            text: () => '',
+            cell: (row: Category) =>
+              row.code !== change.open && (
+                <Button
+                  look="quiet"
+                  className="!h-6"
+                  aria-label={`Change ${row.name}`}
+                  onClick={() => change.onOpen(row.code)}
+                >
+                  Change
+                </Button>
+              ),
+          },
+        ]
+      : []),
+  ];
 }

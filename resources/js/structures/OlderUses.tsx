@@ -5,12 +5,40 @@ import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
+import { DataTable, type Column } from '../ui/DataTable';
 import { ProblemNotice } from '../ui/Notice';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Select } from '../ui/Select';
 
 type Use = Schemas['OlderUse'];
 const keyOf = (use: Use) => `${use.item.number} ${use.line}`;
+const points = (use: Use) =>
+  use.what === 'line' ? `line ${use.find} names revision ${use.revision}` : `shows revision ${use.revision}`;
+
+const useColumns: Column<Use>[] = [
+  {
+    id: 'item',
+    head: 'Item',
+    text: (use) => `${use.item.number} ${use.item.title}`,
+    cell: (use) => (
+      <>
+        <ItemNumber number={use.item.number} /> {use.item.title}
+      </>
+    ),
+  },
+  {
+    id: 'points',
+    head: 'Points to',
+    text: points,
+    cell: (use) => (
+      <>
+        {points(use)}
+        {use.adopted_by !== null && ', seen to under '}
+        {use.adopted_by !== null && <ChangeNumber number={use.adopted_by} />}
+      </>
+    ),
+  },
+];
 
 /** Parents and documents that still point to an older revision; some or all adopt the newest under an order. */
 export function OlderUses({ number }: { number: string }) {
@@ -32,46 +60,44 @@ function UseList({ number, page }: { number: string; page: Schemas['OlderUses'] 
       }),
     ),
   );
+  const columns: Column<Use>[] = [
+    ...(mayPlan
+      ? [
+          {
+            id: 'adopts',
+            head: 'Adopts',
+            silent: true,
+            className: 'w-8',
+            text: () => '',
+            cell: (use: Use) =>
+              use.adopted_by === null && (
+                <input
+                  type="checkbox"
+                  aria-label={`${use.item.number} adopts ${page.newest}`}
+                  checked={!left.includes(keyOf(use))}
+                  onChange={(event) =>
+                    setLeft(event.target.checked ? left.filter((one) => one !== keyOf(use)) : [...left, keyOf(use)])
+                  }
+                />
+              ),
+          },
+        ]
+      : []),
+    ...useColumns,
+  ];
   return (
     <section aria-labelledby="older-uses">
       <h2 id="older-uses" className="mb-1">
         Still on an older revision, {page.uses.length}
       </h2>
-      <table
-        aria-label="Still on an older revision"
-        className="w-full border-collapse border-y border-strong bg-sheet text-sm"
-      >
-        <tbody>
-          {page.uses.map((use) => (
-            <tr key={keyOf(use)} className="border-b border-rule align-baseline last:border-b-0">
-              {mayPlan && (
-                <td className="w-8 px-2 py-1">
-                  {use.adopted_by === null && (
-                    <input
-                      type="checkbox"
-                      aria-label={`${use.item.number} adopts ${page.newest}`}
-                      checked={!left.includes(keyOf(use))}
-                      onChange={(event) =>
-                        setLeft(event.target.checked ? left.filter((one) => one !== keyOf(use)) : [...left, keyOf(use)])
-                      }
-                    />
-                  )}
-                </td>
-              )}
-              <td className="px-2 py-1">
-                <ItemNumber number={use.item.number} /> {use.item.title}
-                <span className="block text-soft">
-                  {use.what === 'line'
-                    ? `line ${use.find} names revision ${use.revision}`
-                    : `shows revision ${use.revision}`}
-                  {use.adopted_by !== null && ', seen to under '}
-                  {use.adopted_by !== null && <ChangeNumber number={use.adopted_by} />}
-                </span>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        label="Still on an older revision"
+        rows={page.uses}
+        columns={columns}
+        keyOf={keyOf}
+        rowHeight={48}
+        empty=""
+      />
       {mayPlan && open.length > 0 && (
         <div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
           {page.orders.length === 0 ? (

@@ -40,7 +40,7 @@ async function whereUsed(rows = all, total = rows.length) {
 describe('where an item is used', () => {
   it('is told level by level up to what is sold, with how much goes into one and through what', async () => {
     await whereUsed();
-    const rows = within(screen.getByRole('table')).getAllByRole('row').slice(1);
+    const rows = within(screen.getByRole('grid')).getAllByRole('row').slice(1);
     expect(rows.map((one) => one.textContent)).toEqual([
       '1200-0010 Pump head0.5 m',
       '2200-0001 Pump modulethrough 200-00100.5 m',
@@ -52,14 +52,14 @@ describe('where an item is used', () => {
   it('is told for end products alone', async () => {
     const user = await whereUsed();
     await user.click(screen.getByRole('radio', { name: 'End products, 1' }));
-    await waitFor(() => expect(within(screen.getByRole('table')).getAllByRole('row')).toHaveLength(2));
+    await waitFor(() => expect(within(screen.getByRole('grid')).getAllByRole('row')).toHaveLength(2));
   });
 
   it('is read on where there is more than is told at once', async () => {
     const user = await whereUsed([all[0] ?? used(head, 1)], 3);
     server.on(USED, { total: 3, tops: 1, from: 1, rows: all.slice(1) });
     await user.click(screen.getByRole('button', { name: 'Show more, 1 of 3 are here' }));
-    await waitFor(() => expect(within(screen.getByRole('table')).getAllByRole('row')).toHaveLength(4));
+    await waitFor(() => expect(within(screen.getByRole('grid')).getAllByRole('row')).toHaveLength(4));
     expect(server.asked(USED).at(-1)?.query.from).toBe('1');
     expect(screen.queryByRole('button', { name: /Show more/ })).toBeNull();
   });

@@ -1,5 +1,6 @@
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, beforeEach } from 'vitest';
+import { forgetKept } from '../lib/useKeptHere';
 import { server } from './server';
 
 // What the browser has and jsdom lacks, as far as our primitives ask for it.
@@ -32,4 +33,7 @@ beforeEach(() => {
   server.reset();
   localStorage.clear();
 });
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  forgetKept();
+});

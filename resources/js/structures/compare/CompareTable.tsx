@@ -1,7 +1,8 @@
 import clsx from 'clsx';
+import { useMemo } from 'react';
 import type { Schemas } from '../../lib/api';
 import { day, quantity } from '../../lib/format';
-import { useWindow } from '../../lib/useWindow';
+import { DataTable, type Column } from '../../ui/DataTable';
 import { Mark } from '../../ui/Mark';
 import { ItemNumber } from '../../ui/Num';
 
@@ -21,75 +22,76 @@ const heads: Record<string, string> = {
   first_day: 'First day',
   last_day: 'Last day',
 };
-const ROW = 48;
+
+const words = (row: Row, line: Line | null, item: Schemas['ItemRow'] | null, other: Line | null) =>
+  line === null
+    ? ''
+    : [
+        `${line.component} ${item?.title ?? ''}`.trim(),
+        ...fieldsOf(row, other).map((field) => `${heads[field]} ${value(line, field)}`),
+      ].join(', ');
+
+const columns: Column<Row>[] = [
+  {
+    id: 'difference',
+    head: 'Difference',
+    text: (row) => row.kind,
+    className: 'whitespace-nowrap',
+    cell: (row) => <Mark value={row.kind} word />,
+  },
+  {
+    id: 'position',
+    head: 'Position',
+    text: (row) => [...row.way, row.parent_after].join(' › '),
+    className: 'max-w-72',
+    cell: (row) => (
+      <span className="text-sm" title={[...row.way, row.parent_after].join(' › ')}>
+        {row.way.length > 0 && <span className="text-soft">{row.way.join(' › ')} › </span>}
+        <ItemNumber number={row.parent_after} />
+        {row.parent_before !== row.parent_after && (
+          <span className="text-soft">
+            {row.kind === 'moved' ? ' from ' : ' for '}
+            {row.parent_before}
+          </span>
+        )}
+      </span>
+    ),
+  },
+  { id: 'find', head: 'Find', text: (row) => String(row.find), cell: (row) => row.find },
+  {
+    id: 'before',
+    head: 'Before',
+    text: (row) => words(row, row.before, row.was_item, row.after),
+    cell: (row) => <Side row={row} line={row.before} item={row.was_item} other={row.after} />,
+  },
+  {
+    id: 'after',
+    head: 'After',
+    text: (row) => words(row, row.after, row.item, row.before),
+    cell: (row) => <Side row={row} line={row.after} item={row.item} other={row.before} />,
+  },
+];
 
 /** The lines that differ: where they stand, what they were, what they are. */
 export function CompareTable({ rows, same }: { rows: Row[]; same: boolean }) {
-  const { scroller, first, end } = useWindow(rows.length, ROW);
-  if (rows.length === 0) {
-    return (
-      <p className="border-y border-rule py-3 text-soft">
-        {same ? 'No differences.' : 'No differences of these kinds.'}
-      </p>
-    );
-  }
+  const places = useMemo(() => new Map(rows.map((row, at) => [row, String(at)])), [rows]);
   return (
-    <div
-      ref={scroller}
-      // A part of the page that scrolls is reached by keyboard.
-      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-      tabIndex={0}
-      role="region"
-      aria-label="Differences"
-      className="max-h-[calc(100vh-9rem)] overflow-auto border-y border-strong bg-sheet print:max-h-none"
-    >
-      <table aria-label="Differences" aria-rowcount={rows.length + 1} className="w-full border-collapse">
-        <thead>
-          <tr className="sticky top-0 z-10 bg-sheet text-left text-sm text-soft shadow-[inset_0_-1px_var(--rule-strong)]">
-            <th className="py-1 pl-2 font-medium">Difference</th>
-            <th className="px-2 py-1 font-medium">Position</th>
-            <th className="px-2 py-1 font-medium">Find</th>
-            <th className="px-2 py-1 font-medium">Before</th>
-            <th className="px-2 py-1 font-medium">After</th>
-          </tr>
-        </thead>
-        <tbody>
-          {first > 0 && <tr aria-hidden style={{ height: first * ROW }} />}
-          {rows.slice(first, end).map((row, offset) => (
-            <tr
-              key={first + offset}
-              aria-rowindex={first + offset + 2}
-              style={{ height: ROW }}
-              className={clsx('border-b border-rule', `mark-${row.kind}`)}
-            >
-              <td className="pl-2 whitespace-nowrap">
-                <Mark value={row.kind} word />
-              </td>
-              <td className="max-w-72 truncate px-2 text-sm" title={[...row.way, row.parent_after].join(' › ')}>
-                {row.way.length > 0 && <span className="text-soft">{row.way.join(' › ')} › </span>}
-                <ItemNumber number={row.parent_after} />
-                {row.parent_before !== row.parent_after && (
-                  <span className="text-soft">
-                    {row.kind === 'moved' ? ' from ' : ' for '}
-                    {row.parent_before}
-                  </span>
-                )}
-              </td>
-              <td className="px-2">{row.find}</td>
-              <td className="px-2">
-                <Side row={row} line={row.before} item={row.was_item} other={row.after} />
-              </td>
-              <td className="px-2">
-                <Side row={row} line={row.after} item={row.item} other={row.before} />
-              </td>
-            </tr>
-          ))}
-          {end < rows.length && <tr aria-hidden style={{ height: (rows.length - end) * ROW }} />}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      label="Differences"
+      exportName="differences"
+      rows={rows}
+      columns={columns}
+      keyOf={(row) => places.get(row) ?? ''}
+      rowClass={(row) => `mark-${row.kind}`}
+      rowHeight={48}
+      empty={same ? 'No differences.' : 'No differences of these kinds.'}
+    />
   );
 }
+
+/** A line that has one on the other side says what differs; one that came or went, how much there is of it. */
+const fieldsOf = (row: Row, other: Line | null): string[] =>
+  other ? row.fields.filter((field) => field !== 'component') : ['quantity'];
 
 interface SideProps {
   row: Row;
@@ -101,14 +103,13 @@ interface SideProps {
 /** A line on one side: the component, and the fields that differ; all of it when there is no other line. */
 function Side({ row, line, item, other }: SideProps) {
   if (!line) return <span className="text-soft">—</span>;
-  const fields = other ? row.fields.filter((field) => field !== 'component') : ['quantity'];
   return (
     <span className="block max-w-96 truncate">
       <span className={clsx(row.fields.includes('component') && 'font-semibold')}>
         <span className="font-mono text-[0.84rem]">{line.component}</span> {item?.title}
       </span>
       <span className="block truncate text-sm">
-        {fields.map((field) => (
+        {fieldsOf(row, other).map((field) => (
           <span key={field} className="mr-3">
             <span className="text-soft">{heads[field]}</span> {value(line, field)}
           </span>

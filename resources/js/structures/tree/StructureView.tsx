@@ -41,13 +41,10 @@ export function StructureView({
 }: Props) {
   const tree = useTree({ number: item.number, on, picture, levels, anyTime, withOrders });
   const [words, setWords] = useState('');
-  const [at, setAt] = useState({ active: 0, anchor: 0 });
+  const [goTo, setGoTo] = useState<{ row: number } | null>(null);
   const jump = (turn: 1 | -1) => {
-    const next = nextMatch(tree.rows, words, at.active, turn);
-    if (next >= 0) {
-      setAt({ active: next, anchor: next });
-      document.querySelector(`[aria-rowindex="${next + 2}"]`)?.scrollIntoView({ block: 'nearest' });
-    }
+    const next = nextMatch(tree.rows, words, goTo?.row ?? -1, turn);
+    if (next >= 0) setGoTo({ row: next });
   };
   const onSearchKey = (event: KeyboardEvent) => {
     if (event.key === 'Enter') jump(event.shiftKey ? -1 : 1);
@@ -140,9 +137,7 @@ export function StructureView({
                 openness={{ levels, turned: tree.turned }}
                 onTurn={tree.turn}
                 words={words}
-                active={at.active}
-                anchor={at.anchor}
-                onActive={(active, extend) => setAt((before) => ({ active, anchor: extend ? before.anchor : active }))}
+                goTo={goTo}
               />
             </>
           )

@@ -35,7 +35,6 @@ const rows = [
 
 function Harness({ words = '' }: { words?: string }) {
   const [turned, setTurned] = useState<ReadonlyMap<string, boolean>>(new Map());
-  const [at, setAt] = useState({ active: 0, anchor: 0 });
   const openness = { levels: 9, turned };
   return (
     <TreeGrid
@@ -43,9 +42,6 @@ function Harness({ words = '' }: { words?: string }) {
       openness={openness}
       onTurn={(path, open) => setTurned(new Map(turned).set(path, open))}
       words={words}
-      active={at.active}
-      anchor={at.anchor}
-      onActive={(active, extend) => setAt((before) => ({ active, anchor: extend ? before.anchor : active }))}
     />
   );
 }

@@ -1,8 +1,8 @@
 import type { Picture } from '../../lib/words';
 import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
-import { useState } from 'react';
 import type { Schemas } from '../../lib/api';
 import { queries } from '../../lib/queries';
+import { useKeptHere } from '../../lib/useKeptHere';
 import { branchKey, openBranches, visibleRows, type TreeRow } from './treeRows';
 
 export interface Tree {
@@ -26,8 +26,8 @@ interface Asked {
 
 /** A structure as a tree: some levels at once, deeper nodes as they are opened. */
 export function useTree({ number, on, picture, levels, anyTime, withOrders }: Asked): Tree {
-  const [turned, setTurned] = useState<ReadonlyMap<string, boolean>>(new Map());
-  const [fetched, setFetched] = useState<{ number: string; times: string }[]>([]);
+  const [turned, setTurned] = useKeptHere<ReadonlyMap<string, boolean>>(`turned ${number}`, new Map());
+  const [fetched, setFetched] = useKeptHere<{ number: string; times: string }[]>(`branches ${number}`, []);
   const time = { ...(anyTime ? { time: 'any' } : {}), ...(withOrders ? { orders: 'open' } : {}) };
   const page = useQuery(queries.tree(number, { on, ...picture, levels: String(levels), ...time }));
   const below = useQueries({

@@ -8,13 +8,15 @@ const STEP = 16;
 interface Props<Row> {
   column: Column<Row>;
   state: TableState<Row>;
+  /** Whether rows can be put in its order. */
+  sorts?: boolean;
 }
 
 /** The head of a column: pressed, it sorts; its edge is dragged to size it. By keys: Alt and the arrows size, with Shift they move it. */
-export function HeadCell<Row>({ column, state }: Props<Row>) {
+export function HeadCell<Row>({ column, state, sorts = true }: Props<Row>) {
   const { sort } = state;
   const size = state.table.getState().columnSizing[column.id];
-  const sorted = sort?.id === column.id ? (sort.down ? 'descending' : 'ascending') : undefined;
+  const sorted = sorts && sort?.id === column.id ? (sort.down ? 'descending' : 'ascending') : undefined;
   const onKey = (event: KeyboardEvent<HTMLButtonElement>) => {
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0 || !event.altKey) return;
@@ -45,9 +47,9 @@ export function HeadCell<Row>({ column, state }: Props<Row>) {
       ) : (
         <button
           type="button"
-          className="target max-w-full truncate font-medium hover:text-ink"
+          className={clsx('target max-w-full truncate font-medium', sorts ? 'hover:text-ink' : 'cursor-default')}
           onKeyDown={onKey}
-          onClick={() => state.sortBy(column.id)}
+          onClick={() => sorts && state.sortBy(column.id)}
         >
           {column.head}
           <span aria-hidden="true">{sorted === undefined ? '' : sorted === 'descending' ? ' ↓' : ' ↑'}</span>

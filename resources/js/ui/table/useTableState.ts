@@ -61,8 +61,8 @@ interface Options<Row> {
   keyOf: (row: Row) => string;
   /** The name of the sort in the address. */
   sortParam: string;
-  /** The server has put them in order. */
-  sortedByServer: boolean;
+  /** They come in their order, by the server or by what they are. */
+  orderedBefore: boolean;
 }
 
 /** What a person does to a table: order in the address, columns remembered, rows chosen. The state is TanStack Table's. */
@@ -72,7 +72,7 @@ export function useTableState<Row>({
   columns,
   keyOf,
   sortParam,
-  sortedByServer,
+  orderedBefore,
 }: Options<Row>): TableState<Row> {
   const [params, setParams] = useSearchParams();
   const [layout, setLayout] = useState(() => keptLayout(name));
@@ -87,8 +87,8 @@ export function useTableState<Row>({
   );
   const sorted = useMemo(() => {
     const column = columns.find(({ id }) => id === sort?.id);
-    return column === undefined || sortedByServer ? rows : inOrder(rows, column, sort?.down ?? false);
-  }, [rows, columns, sort, sortedByServer]);
+    return column === undefined || orderedBefore ? rows : inOrder(rows, column, sort?.down ?? false);
+  }, [rows, columns, sort, orderedBefore]);
 
   const change = (part: Partial<Layout>) =>
     setLayout((before) => {
@@ -128,7 +128,14 @@ export function useTableState<Row>({
     onRowSelectionChange: (updater) => setSelection((before) => next(updater, before)),
   });
   const ids = table.getAllLeafColumns().map(({ id }) => id);
-  const shown = table.getVisibleLeafColumns().flatMap(({ id }) => columns.filter((column) => column.id === id));
+  const visible = table
+    .getVisibleLeafColumns()
+    .map(({ id }) => id)
+    .join(' ');
+  const shown = useMemo(
+    () => visible.split(' ').flatMap((id) => columns.filter((column) => column.id === id)),
+    [columns, visible],
+  );
 
   return {
     table,

@@ -1,0 +1,33 @@
+import type { Column } from '../ui/DataTable';
+import { fields, heads, seldom, values, type Field } from './redlineFields';
+import type { RedlineRow } from './useRedline';
+
+const told = (before: string | null, after: string | null) =>
+  before === null || after === null || before === after ? (after ?? before ?? '') : `${before} → ${after}`;
+
+/** The fields of a line as columns, read as what was and what will be. */
+export const redlineColumns: Column<RedlineRow>[] = fields.map((field) => ({
+  id: field,
+  head: heads[field],
+  numeric: field === 'quantity',
+  text: (row) => {
+    const { before, after } = values(row, field);
+    return told(before, after);
+  },
+  cell: () => null,
+}));
+
+/**
+ * Those of the grid that edits, with who edited a line. Fields in which no line says anything are hidden until somebody
+ * asks for them.
+ */
+export function gridColumns(rows: RedlineRow[], wide: boolean): Column<RedlineRow>[] {
+  const used = (field: Field) => rows.some((row) => row.before?.[field] != null || row.after?.[field] != null);
+  return [
+    ...redlineColumns.map((column) => {
+      const field = column.id as Field;
+      return !wide && seldom.includes(field) && !used(field) ? { ...column, hidden: true } : column;
+    }),
+    { id: 'edited', head: 'Edited', text: (row) => row.edited_by ?? '', cell: () => null },
+  ];
+}
