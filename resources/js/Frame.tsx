@@ -1,6 +1,6 @@
 import { useIsFetching, useIsMutating } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { Outlet } from 'react-router';
+import { Outlet, useLocation } from 'react-router';
 import { lazy, Suspense, useEffect } from 'react';
 import { signInAgain } from './lib/signInAgain';
 import { newerVersion } from './lib/newerVersion';
@@ -16,6 +16,7 @@ const SignInAgain = lazy(async () => ({ default: (await import('./people/SignInA
 /** What stands around every page. */
 export function Frame() {
   const busy = useIsFetching() + useIsMutating() > 0;
+  const { pathname } = useLocation();
   useFocusKept();
   useNewPage();
   return (
@@ -28,7 +29,8 @@ export function Frame() {
       <NewerVersion />
       <TaskWalk />
       <div id="page" tabIndex={-1} className="outline-none">
-        <Outlet />
+        {/* Another record is another page, also where the same component shows it. */}
+        <Outlet key={pathname} />
       </div>
       <SessionEnded />
     </SessionGate>

@@ -81,7 +81,7 @@ it('copies any block of cells out', function (): void {
 
 it('keeps work on a revision, goes back to it, and comes forward again', function (): void {
     $this->screen->signIn('edda.roth', '/orders/ECO-00086/revise/300-0010')->see('Regulator alone, for the first trial')->see('now G.2');
-    $this->screen->type('Keep this as G.2, with a word on it', 'With all capacitors')->press('Keep')->see('With all capacitors')->see('now G.3');
+    $this->screen->type('Save iteration G.2, note', 'With all capacitors')->press('Save iteration')->see('With all capacitors')->see('now G.3');
     $this->screen->press('Go back to G.1');
     $this->screen->until('only the regulator differs', fn (): bool => ! str_contains($this->screen->text(), 'C20, C23'));
     $this->screen->press('Undo')->see('C20, C23');

@@ -33,6 +33,21 @@ it('is walked by keyboard: opens, closes, goes to the parent, extends a block, o
     $this->screen->until('another item', fn (): bool => ! str_ends_with($this->screen->driver->getCurrentURL(), '200-0001'));
 });
 
+it('is as it was left after Back: what was opened, the row one was on, and the end in sight', function (): void {
+    $this->screen->signIn('jonas.weir', '/items/210-0100')->see('Pump module')->settled();
+    $this->screen->press('Open 200-0001')->see('Gear motor 12 V')->press('Open 200-0010')->see('Rotor assembly');
+    $this->screen->driver->executeScript('document.querySelector("tr[aria-level=\'1\']").focus()');
+    $this->screen->keys(WebDriverKeys::END);
+    $last = 'const row = document.querySelector("table[role=treegrid] tbody tr:last-child"); const {bottom} = row.getBoundingClientRect();
+        return row === document.activeElement && bottom <= innerHeight && bottom <= row.closest("div").getBoundingClientRect().bottom + 1';
+    $this->screen->until('the last row, focused and in sight', fn (): bool => $this->screen->driver->executeScript($last) === true);
+    $this->screen->click('//table[@role="treegrid"]//a[text()="200-0020"]')->see('Rotor disc, upper')->settled();
+    $this->screen->driver->navigate()->back();
+    $this->screen->see('Gear motor 12 V')->see('Rotor assembly');
+    $row = 'return document.querySelector("table[role=treegrid] tr[tabindex=\'0\']").textContent.includes("200-0020")';
+    $this->screen->until('the row of before', fn (): bool => $this->screen->driver->executeScript($row) === true);
+});
+
 it('opens to a level, finds words in what is open, and sums up', function (): void {
     $this->screen->signIn('jonas.weir', '/items/200-0001')->choose('Levels', 'All levels')->see('Roller set')->see('Extended');
     expect($this->screen->driver->getCurrentURL())->toContain('levels=30');

@@ -13,8 +13,8 @@ interface Window {
   restore: (top: number) => void;
 }
 
-const MARGIN = 12;
-const STEP = 8;
+const MARGIN = 8;
+const STEP = 3;
 
 let printing = false;
 
@@ -41,7 +41,7 @@ export function useWindow(count: number, rowHeight: number): Window {
     if (!element) return;
     const look = () => {
       const height = element.clientHeight;
-      // Drawn anew when half of the margin is used up, not at every turn of the wheel.
+      // Drawn anew when a few rows have gone by, not at every turn of the wheel.
       const top = Math.floor(element.scrollTop / (rowHeight * STEP)) * rowHeight * STEP;
       setSeen((before) => (before.top === top && before.height === height ? before : { top, height }));
     };

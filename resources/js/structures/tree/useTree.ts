@@ -39,13 +39,13 @@ export function useTree({ number, on, picture, levels, anyTime, withOrders }: As
   const openness = { levels, turned };
   const rows = visibleRows(page.data?.rows ?? [], openness, branches);
   const wanted = openBranches(page.data?.rows ?? [], openness, branches).filter((one) => !branches.has(branchKey(one)));
-  if (wanted.length > 0) setFetched([...fetched, ...wanted]);
+  if (wanted.length > 0) setFetched((before) => [...before, ...wanted]);
 
   return {
     page,
     rows,
     turned,
     turn: (path, open) => setTurned((before) => new Map(before).set(path, open)),
-    reset: () => setTurned(new Map()),
+    reset: () => setTurned(() => new Map()),
   };
 }
