@@ -52,11 +52,10 @@ final class Chromium
                 proc_terminate(self::$process);
             }
         });
+        $curl = curl_init(self::$address.'/status');
+        curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 1]);
         for ($i = 0; $i < 100; $i++) {
-            $open = @fsockopen('127.0.0.1', $port, timeout: 1);
-            if ($open !== false) {
-                fclose($open);
-
+            if (curl_exec($curl) !== false) {
                 return;
             }
             usleep(100_000);

@@ -9,6 +9,7 @@ use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Assert;
 
 /** What a person sees and does, in words: the test reads like a walk through the product. */
 final readonly class Screen
@@ -237,6 +238,9 @@ final readonly class Screen
         do {
             try {
                 if ($condition()) {
+                    // What was waited for is what the test asserts.
+                    Assert::assertTrue(true, $what);
+
                     return;
                 }
             } catch (\Facebook\WebDriver\Exception\WebDriverException $e) {
