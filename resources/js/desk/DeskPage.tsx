@@ -7,7 +7,7 @@ import { queries } from '../lib/queries';
 import { taskWalk } from '../lib/taskWalk';
 import { useMay, useMe } from '../lib/session';
 import { priorities, rankOf, states, steps } from '../lib/words';
-import { changeColumns } from '../changes/changeColumns';
+import { changeColumns } from '../register/changeColumns';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { ChangeNumber } from '../ui/Num';

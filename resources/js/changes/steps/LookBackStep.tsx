@@ -1,6 +1,6 @@
 import type { Schemas } from '../../lib/api';
 import { count } from '../../lib/format';
-import { LedgerTable } from '../LedgerTable';
+import { LedgerTable } from '../../register/LedgerTable';
 
 /** Everything that was done, by whom and when. */
 export function LookBackStep({ dossier }: { dossier: Schemas['Dossier'] }) {
