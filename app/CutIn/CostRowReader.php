@@ -31,7 +31,7 @@ final readonly class CostRowReader
         $case = $this->cases->read($question, true);
         $day = $on->number() - $case->today->number();
         if ($day < 0 || $day >= count($case->pairs[0]->demand)) {
-            throw Refusal::at('on', 'Choose one of the days that are looked at.');
+            throw Refusal::at('on', 'Choose a day within the planning horizon.');
         }
         $byPart = [];
         foreach (DayRows::of($case->pairs, $case->pegs, $case->orders, $case->levers, $day) as $row) {

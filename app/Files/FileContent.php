@@ -77,6 +77,6 @@ final readonly class FileContent
         $size = @getimagesize($path);
         $type = $size === false ? '' : $size['mime'];
 
-        return in_array($type, ['image/png', 'image/jpeg'], true) ? $type : throw Refusal::at('file', 'Only SVG, PDF, PNG and JPEG can be shown here. This is none of them, whatever its name says.');
+        return in_array($type, ['image/png', 'image/jpeg'], true) ? $type : throw Refusal::at('file', 'Only SVG, PDF, PNG and JPEG can be shown here.');
     }
 }

@@ -33,15 +33,15 @@ final readonly class ReturnedFile
     {
         $file = FormFile::open($path);
         $form = HandedForm::query()->with(['template', 'request', 'settledBy'])->where('code', $file->code() ?? '')->first()
-            ?? throw Refusal::at('file', 'This form was not handed out here: it does not say which form it is, or says one that is not known.');
+            ?? throw Refusal::at('file', 'This form was not issued here: its form number is missing or unknown.');
         if ($form->request_id !== $request->id) {
-            throw Refusal::at('file', "This is {$form->number}, a form of {$form->request->number}. Bring it there.");
+            throw Refusal::at('file', "This is {$form->number}, a form of {$form->request->number}. Upload it there.");
         }
         $told = $form->settledBy === null ? '' : " by {$form->settledBy->name} on {$form->settled_at?->format('Y-m-d')}";
         match (true) {
-            $form->state === FormState::TakenIn => throw Refusal::at('file', "{$form->number} was taken in already{$told}."),
+            $form->state === FormState::TakenIn => throw Refusal::at('file', "{$form->number} was imported already{$told}."),
             $form->state === FormState::Withdrawn => throw Refusal::at('file', "{$form->number} was withdrawn{$told}."),
-            $form->template->sha256 !== $form->template_sha256 => throw Refusal::at('file', "{$form->number} is outdated: its template was replaced on {$form->template->file_changed_at->format('Y-m-d')}. Hand out a new one."),
+            $form->template->sha256 !== $form->template_sha256 => throw Refusal::at('file', "{$form->number} is outdated: its template was replaced on {$form->template->file_changed_at->format('Y-m-d')}. Issue a new one."),
             ! $request->state->isAssessed() => throw Refusal::at('file', "{$form->number} is outdated: {$request->number} is not being assessed any more."),
             default => null,
         };

@@ -30,7 +30,7 @@ final readonly class PlanningGateway
         }
         try {
             $told = array_map(
-                static fn (mixed $row, int $i): Supply => is_array($row) ? Supply::read($row, $i + 1) : throw Refusal::at('row', 'Planning gave a row that is none.'),
+                static fn (mixed $row, int $i): Supply => is_array($row) ? Supply::read($row, $i + 1) : throw Refusal::at('row', 'Planning sent a row that cannot be read.'),
                 array_values($rows),
                 array_keys(array_values($rows)),
             );

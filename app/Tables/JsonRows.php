@@ -22,7 +22,7 @@ final readonly class JsonRows
     public function rows(): \Generator
     {
         if (filesize($this->path) > self::LARGEST) {
-            throw Refusal::at('file', 'A JSON file has at most 20 megabytes. Bring larger ones as CSV or XLSX.');
+            throw Refusal::at('file', 'A JSON file has at most 20 megabytes. Use CSV or XLSX for larger ones.');
         }
         $content = json_decode((string) file_get_contents($this->path), true);
         if (! is_array($content) || ! in_array($content['format'] ?? '', ['orthotaxis-structure', 'orthotaxis-items'], true) || ($content['version'] ?? 0) !== 1) {

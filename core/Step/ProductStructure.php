@@ -168,7 +168,7 @@ final readonly class ProductStructure
         $measure = $measures[(string) $occurrence['quantity']] ?? [];
         $value = is_array($measure[1] ?? null) ? $measure[1][0] ?? '' : '';
         if (($measure[0] ?? '') !== 'COUNT_MEASURE' || ! is_string($value) || preg_match('/^([1-9]\d{0,8})(\.0*)?$/D', $value, $read) !== 1) {
-            throw Refusal::at('file', "The quantity of occurrence {$occurrence['id']} is not a whole number of pieces (COUNT_MEASURE). Bring that structure as CSV or XLSX, with its unit.");
+            throw Refusal::at('file', "The quantity of occurrence {$occurrence['id']} is not a whole number of pieces (COUNT_MEASURE). Import that structure as CSV or XLSX, with its unit.");
         }
 
         return (int) $read[1];

@@ -53,7 +53,7 @@ describe('finding anything from any page', () => {
   it('says when nothing reads like it', async () => {
     const { user } = await palette();
     await user.type(screen.getByPlaceholderText('Number or words'), 'xyz');
-    expect(await screen.findByText('Nothing reads like “xyz”.')).toBeTruthy();
+    expect(await screen.findByText('No match for “xyz”.')).toBeTruthy();
   });
 
   it('takes what is first of what was found by Enter, without an arrow', async () => {

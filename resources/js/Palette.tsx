@@ -116,7 +116,7 @@ function Finder({ onClose }: { onClose: () => void }) {
             {entries('Changes', found.changes)}
             {fresh && first === '' && (
               <p className="px-3 py-2 text-soft">
-                Nothing reads like “{asked}”. {hint}
+                No match for “{asked}”. {hint}
               </p>
             )}
           </>

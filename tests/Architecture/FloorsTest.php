@@ -100,6 +100,19 @@ it('has no rooms of the interface that import each other in a loop', function ()
     expect(loops($imports))->toBe([])->and(count($imports))->toBeGreaterThan(10);
 });
 
+it('has words for every act that the ledger records', function (): void {
+    $words = (string) file_get_contents(dirname(__DIR__, 2).'/resources/js/register/acts.ts');
+    preg_match_all("/^  '([a-z_]+\\.[a-z_]+)': '[A-Z]/m", $words, $known);
+    $recorded = [];
+    foreach (Finder::create()->files()->name('*.php')->in(dirname(__DIR__, 2).'/app')->path('/\/(Actions|Jobs)\//') as $file) {
+        // What is loaded with a record is named by dots too.
+        $code = (string) preg_replace('/->(with|load)\([^;]*?\)/', '', $file->getContents());
+        preg_match_all("/'([a-z_]+\\.[a-z_]+)'/", $code, $found);
+        array_push($recorded, ...array_filter($found[1], static fn (string $text): bool => preg_match('/\.(docx|id|name|number|\w+_id)$/D', $text) === 0));
+    }
+    expect(array_values(array_diff(array_unique($recorded), $known[1])))->toBe([])->and(count(array_unique($recorded)))->toBeGreaterThan(45);
+});
+
 it('lets a pattern end where the text ends, never before a line break', function (): void {
     $loose = [];
     foreach (['core', 'app', 'stand-ins'] as $folder) {

@@ -36,16 +36,16 @@ it('takes the third field report in, asks, answers, weighs the cost and decides'
     $screen->type('Reason', 'The supplier takes it for half a Euro.')->press('Save override')->see('The supplier takes it for half a Euro.')->see('200.00');
 
     // A dealer without an account fills in a form: first it is looked at, then most of it is taken in, once.
-    $screen->visit('/changes/ECR-00096/forms')->choose('Template', 'Field check')->press('Issue')->see('Save as a file');
+    $screen->visit('/changes/ECR-00096/forms')->choose('Template', 'Field check')->press('Issue')->see('Download');
     $handed = new FilledForm('', $screen->download((string) $screen->find('//a[@download]')?->getAttribute('href')));
     $form = $handed->write(['seen' => 'Torn at the rollers; silt in the head.', 'hours' => '190', 'silt' => 'yes', 'stock' => 'yes', 'item' => '200-0040', 'stock_text' => '14 m', 'title' => 'Pump tube, misspelt', 'filled_in_by' => 'Hob Ashe'])->picture('photo')->withoutTags();
     $choose = fn (string $path) => $screen->field('Drop the form that came back here, or choose it')->sendKeys($path);
     $choose(__FILE__);
     $screen->see('Not a DOCX document');
     $choose($form->path);
-    $screen->see('Nothing is done yet')->see('A dealer has spares of it on the shelf')->click('//input[@aria-label="Take in: Title"]')->press('Take in 6')->see('taken in by Mira Okafor')->see('the file as it came back');
+    $screen->see('Nothing is done yet')->see('A dealer has spares of it on the shelf')->click('//input[@aria-label="Import: Title"]')->press('Import 6')->see('imported by Mira Okafor')->see('the file as it came back');
     $choose($form->path);
-    $screen->see('was taken in already by Mira Okafor');
+    $screen->see('was imported already by Mira Okafor');
     $screen->visit('/changes/ECR-00096')->see('Torn at the rollers; silt in the head.')->see('14 m');
 
     // The day to cut in, chosen with its reason.
@@ -70,5 +70,5 @@ it('draws on a sheet and keeps what is drawn with a report, the sheet unchanged'
     (new WebDriverActions($screen->driver))->moveToElement($svg, -80, -60)->clickAndHold()->moveByOffset(150, 90)->release()->perform();
     $screen->see('1 Cloud')->press('Dimension')->type('Text of the dimension', '2.0 mm')->press('Place in the middle')->see('2 Dimension 2.0 mm');
     $screen->press('Undo')->dontSee('2 Dimension')->press('Text')->type('Text of the note', 'The wrench does not reach')->press('Place in the middle')->see('The wrench does not reach');
-    $screen->type('Save it with', 'PR-00009')->click('//*[@role="option"][contains(., "PR-00009")]')->press('Save mark-up')->see('Mark-up')->see('mark-up-800-0011');
+    $screen->type('Attach to', 'PR-00009')->click('//*[@role="option"][contains(., "PR-00009")]')->press('Save mark-up')->see('Mark-up')->see('mark-up-800-0011');
 });

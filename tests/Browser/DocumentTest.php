@@ -56,7 +56,7 @@ it('keeps a page with its filters, and finds it on the Desk and in the palette',
 });
 
 it('opens where an item is used upward, branch by branch', function (): void {
-    $this->screen->signIn('vera.stone', '/items/200-0030')->see('Where used')->click('//*[@role="radiogroup" or @role="group"][@aria-label="What is listed"]//*[normalize-space()="Tree"]');
+    $this->screen->signIn('vera.stone', '/items/200-0030')->see('Where used')->click('//*[@role="radiogroup" or @role="group"][@aria-label="Listed"]//*[normalize-space()="Tree"]');
     $this->screen->until('a branch', fn (): bool => $this->screen->find('//*[@role="treeitem"]') !== null);
     $this->screen->driver->executeScript('document.querySelector("[role=treeitem] > div").focus()');
     $this->screen->keys(WebDriverKeys::ARROW_RIGHT)->see('Pump head')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_RIGHT)->see('Pump module');
@@ -89,7 +89,7 @@ it('keeps work on a revision, goes back to it, and comes forward again', functio
 
 it('lists who points to an older revision, and lets one adopt the newest under an order', function (): void {
     $this->screen->signIn('mira.okafor', '/items/200-0010')->see('Still on an older revision, 2')->see('line 10 names revision A');
-    $this->screen->click('//input[@aria-label="800-0011 adopts E"]')->choose('Under the order', 'ECO-00086')->press('Adopt E in 1')->see('seen to under ECO-00086');
+    $this->screen->click('//input[@aria-label="800-0011 adopts E"]')->choose('Under the order', 'ECO-00086')->press('Adopt E in 1')->see('adopted under ECO-00086');
     $this->screen->visit('/orders/ECO-00086/revise/110-0001')->see('Fixed revision');
     $this->screen->until('the old and the new revision', fn (): bool => $this->screen->find('//del[normalize-space()="A"]') !== null && $this->screen->find('//ins[normalize-space()="E"]') !== null);
 });

@@ -105,7 +105,7 @@ it('sends the order to review, where everything is held still', function (): voi
 it('is sent back with a reason, put right, and signed by another person with their password', function (): void {
     $page = '/orders/'.Walk::$order.'/review';
     $this->screen->signIn('helen.marsh')->see('Read and sign')->visit($page)->see('wall 2.4 mm')->see('Exposure')->see('Where used')->see('Cost of a product');
-    $this->screen->type('Reason, and what is to be done', 'Say on the line how the clamps sit.')->press('Send back')->see('sent it back: Say on the line');
+    $this->screen->type('Reason and required corrections', 'Say on the line how the clamps sit.')->press('Send back')->see('sent it back: Say on the line');
 
     $this->screen->signIn('jonas.weir', '/orders/'.Walk::$order.'/revise/200-0010')->see('Undo');
     $this->screen->open("//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '200-0042')]]/td[7]", 'Notes of line 60')

@@ -79,7 +79,7 @@ it('compares two items, filters, swaps, and keeps all of it in the address', fun
 });
 
 it('draws every line for the printer, not only those in sight', function (): void {
-    $this->screen->signIn('vera.stone', '/items/100-0012?levels=30')->see('lines in sight')->settled();
+    $this->screen->signIn('vera.stone', '/items/100-0012?levels=30')->see('lines shown')->settled();
     $rows = fn (): int => (int) $this->screen->driver->executeScript('return document.querySelectorAll("tr[aria-level]").length');
     $inSight = $rows();
     $this->screen->driver->executeScript('window.dispatchEvent(new Event("beforeprint"))');

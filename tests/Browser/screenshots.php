@@ -40,7 +40,7 @@ foreach ([
         $screen->click('//a[contains(text(), "-B.svg")]')->see('A draft');
     }
     if ($name === 'forms') {
-        $screen->choose('Template', 'Field check')->press('Issue')->see('Save as a file');
+        $screen->choose('Template', 'Field check')->press('Issue')->see('Download');
         $form = (new FilledForm('', $screen->download((string) $screen->find('//a[@download]')?->getAttribute('href'))))->write([
             'title' => 'Pump tube wears out early in silty rivers (Skell, Ure)', 'seen' => 'Tube torn where the rollers press it; silt in the head.', 'hours' => '190', 'silt' => 'yes',
             'stock' => 'yes', 'item' => '200-0040', 'stock_text' => '14 m', 'visit' => 'yes', 'filled_in_by' => 'Hob Ashe, Ashe Waterworks',

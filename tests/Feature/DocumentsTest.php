@@ -41,7 +41,7 @@ it('looks at the content of a file and not at its name', function (string $conte
     expect(ItemFile::query()->count())->toBe(0)->and(DB::table('stored_files')->count())->toBe(0);
 })->with([
     'empty' => ['', 'empty'],
-    'a program' => ["MZ\x90\x00 program", 'none of them'],
+    'a program' => ["MZ\x90\x00 program", 'Only SVG'],
     'broken XML' => ['<svg xmlns="http://www.w3.org/2000/svg"><rect></svg>', 'well-formed'],
     'another XML' => ['<html xmlns="http://www.w3.org/1999/xhtml"/>', 'no SVG'],
     'entities' => ['<!DOCTYPE svg [<!ENTITY a "aaaa">]><svg xmlns="http://www.w3.org/2000/svg"><text>&a;</text></svg>', 'entities'],
@@ -73,7 +73,7 @@ it('releases a new sheet with its order: signed by content, held still meanwhile
     $this->world->as('jonas', 'DELETE', "/items/800-0010/files/{$first}")->assertOk()->assertJsonPath('files', []);
     $draft = ($this->bring)('jonas', '800-0010', PLAIN_SVG)->assertOk()->json('files.0.id');
     $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
-    ($this->bring)('jonas', '800-0010', str_replace('5', '6', PLAIN_SVG))->assertStatus(422)->assertJsonPath('errors.file.0', "800-0010 is held still under {$order}.");
+    ($this->bring)('jonas', '800-0010', str_replace('5', '6', PLAIN_SVG))->assertStatus(422)->assertJsonPath('errors.file.0', "800-0010 is locked under {$order}.");
     $this->world->as('jonas', 'DELETE', "/items/800-0010/files/{$draft}")->assertStatus(422);
     $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
     $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();

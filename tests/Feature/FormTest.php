@@ -90,7 +90,7 @@ it('shows what a form that came back would do, then does it, and takes it back',
     expect($request['title'])->toBe('Thicker tube, 2.4')->and($request['priority'])->toBe('high')->and($request['state'])->toBe('assessing')->and($request['finding'])->toContain($form->number)->toContain('Torn at the rollers.')
         ->and(array_column($request['files'], 'name', 'role'))->toBe(['evidence' => "{$form->number} Photo", 'form' => 'came-back.docx']);
     $this->world->as('vera', 'GET', "/requests/{$this->request}/questions")->assertJsonPath('questions.0.item', '200-0042')->assertJsonPath('questions.0.asked', 'Jonas')->assertJsonPath('questions.0.due_on', World::day(9));
-    ($this->look)($form)->assertStatus(422)->assertJsonPath('errors.file.0', fn (string $why): bool => str_contains($why, 'was taken in already by Mira'));
+    ($this->look)($form)->assertStatus(422)->assertJsonPath('errors.file.0', fn (string $why): bool => str_contains($why, 'was imported already by Mira'));
     ($this->take)($form, ['title'])->assertStatus(422);
 
     $this->world->as('mira', 'DELETE', "/forms/{$form->number}/taken")->assertOk()->assertJsonPath('forms.0.state', 'out');
@@ -122,8 +122,8 @@ it('refuses what is damaged, foreign, of another request, withdrawn or outdated,
     $refuse($form->withPart('word/document.xml', '<w:document'), 'damaged');
     $refuse($form->withPart('word/vbaProject.bin', 'program'), 'macros');
     $refuse($form->without('seen'), 'damaged: the place for "Seen"');
-    $refuse($form->write(['form' => 'F-00001-000000000000']), 'not handed out here');
-    $refuse(new FilledForm('', ($this->template)()), 'not handed out here');
+    $refuse($form->write(['form' => 'F-00001-000000000000']), 'not issued here');
+    $refuse(new FilledForm('', ($this->template)()), 'not issued here');
     $other = $this->world->as('jonas', 'POST', '/requests', $this->world->request())->json('number');
     $refuse($form, "a form of {$this->request}", $other);
 

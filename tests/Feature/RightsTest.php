@@ -90,7 +90,7 @@ it('takes a bearer token of a program, with the rights of its person and without
 
 it('holds everything still in review', function (): void {
     $order = $this->world->inReview();
-    $this->world->edit($order, 'change', 20, ['quantity' => '4'])->assertStatus(422)->assertJsonValidationErrors(['order' => 'held still']);
+    $this->world->edit($order, 'change', 20, ['quantity' => '4'])->assertStatus(422)->assertJsonValidationErrors(['order' => 'locked']);
     $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")->assertStatus(422);
     $this->world->as('mira', 'PATCH', "/orders/{$order}", ['effective_on' => World::day(50), 'version' => $this->world->version($order)])->assertStatus(422);
     $this->world->as('mira', 'DELETE', "/orders/{$order}/items/200-0040", ['version' => $this->world->version($order)])->assertStatus(422);

@@ -56,7 +56,7 @@ final readonly class BringFile
             $subject = $file->report ?? $file->request ?? throw new \LogicException("{$id} belongs to nothing.");
             $subject = $subject::hold($subject->number);
             if ($file->person_id !== $by->id) {
-                throw Refusal::at('file', 'Whoever brought a file takes it away.');
+                throw Refusal::at('file', 'Only who uploaded a file can remove it.');
             }
             if ($file->role === AttachmentRole::Form || ! $subject->state->isOpen()) {
                 throw Refusal::at('file', "{$file->name} stays with {$subject->number}.");

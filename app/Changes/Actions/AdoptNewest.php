@@ -38,7 +38,7 @@ final readonly class AdoptNewest
             foreach ($uses as $asked) {
                 $use = $known["{$asked['item']} {$asked['line']}"] ?? throw Refusal::at('uses', "{$asked['item']} does not point to an older revision of {$itemNumber} any more.");
                 if ($use->adopted_by !== null) {
-                    throw Refusal::at('uses', "{$asked['item']} is seen to under {$use->adopted_by} already.");
+                    throw Refusal::at('uses', "{$asked['item']} is adopted under {$use->adopted_by} already.");
                 }
                 $this->putOn($by, $order, $asked['item']);
                 if ($use->what === 'line') {

@@ -25,7 +25,7 @@ final readonly class AnswerRequest
                 throw Refusal::at('request', 'This request was not sent back.');
             }
             if ($request->raised_by !== $by->id) {
-                throw Refusal::at('request', 'Whoever raised the request answers it.');
+                throw Refusal::at('request', 'Only the originator of the request answers it.');
             }
             $request->update([
                 'description' => "{$request->description}\n\n{$by->name} answers: {$answer}",

@@ -29,7 +29,7 @@ final readonly class DecideRequest
                 throw Refusal::at('decision', 'This request is decided already.');
             }
             if ($decision === RequestState::Approved && $request->raised_by === $by->id) {
-                throw Refusal::at('decision', 'Whoever raised a request does not approve it.');
+                throw Refusal::at('decision', 'The originator of a request cannot approve it.');
             }
             $request->update([
                 'state' => $decision, 'decision_reason' => $reason, 'decided_by' => $by->id,

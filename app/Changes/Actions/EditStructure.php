@@ -222,7 +222,7 @@ final readonly class EditStructure
         return match ($order->state) {
             OrderState::Revising => $order,
             OrderState::Planning => throw Refusal::at('order', "{$number} is not open for revision yet."),
-            default => throw Refusal::at('order', "{$number} is held still: its structures cannot be edited."),
+            default => throw Refusal::at('order', "{$number} is locked: its structures cannot be edited."),
         };
     }
 

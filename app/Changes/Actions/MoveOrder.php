@@ -57,7 +57,7 @@ final readonly class MoveOrder
         $this->move($by, $number, $version, OrderState::Closed, 'order.closed', static function (ChangeOrder $order): void {
             $open = $order->handovers()->where('state', '!=', 'taken')->pluck('name');
             if ($open->isNotEmpty()) {
-                throw Refusal::at('handover', "Planning has not taken all of {$open->implode(', ')}.");
+                throw Refusal::at('handover', "Planning has not accepted all of {$open->implode(', ')}.");
             }
             $order->closed_at = CarbonImmutable::now();
         });

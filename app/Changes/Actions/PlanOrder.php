@@ -56,7 +56,7 @@ final readonly class PlanOrder
     public static function mustBeOpen(ChangeOrder $order): void
     {
         if (! $order->state->allowsPlanning()) {
-            throw Refusal::at('order', 'The order is held still: it is in review or released.');
+            throw Refusal::at('order', 'The order is locked: it is in review or released.');
         }
     }
 

@@ -80,7 +80,7 @@ final readonly class AttachFile
         }
         $held = $orders->first(static fn (ChangeOrder $order): bool => $order->state !== OrderState::Planning);
         if ($held !== null) {
-            throw Refusal::at('file', $held->state === OrderState::Revising ? "{$held->number} names another person to edit {$item->number}." : "{$item->number} is held still under {$held->number}.");
+            throw Refusal::at('file', $held->state === OrderState::Revising ? "{$held->number} names another person to edit {$item->number}." : "{$item->number} is locked under {$held->number}.");
         }
         if ($item->released !== null) {
             throw Refusal::at('file', "{$item->number} is released as revision {$item->released->code}. Its sheet changes under an order only.");

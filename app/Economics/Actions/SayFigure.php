@@ -50,7 +50,7 @@ final readonly class SayFigure
     {
         DB::transaction(function () use ($by, $number, $id): void {
             $request = self::open($number);
-            $figure = DB::table('figures')->where('request_id', $request->id)->where('id', $id)->first() ?? throw Refusal::at('figure', 'It was taken back already.');
+            $figure = DB::table('figures')->where('request_id', $request->id)->where('id', $id)->first() ?? throw Refusal::at('figure', 'It was undone already.');
             DB::table('figures')->where('id', $id)->delete();
             $this->ledger->record($by->login, 'figure.taken_back', $number, ['kind' => $figure->kind, 'subject' => $figure->subject]);
         });

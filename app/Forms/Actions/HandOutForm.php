@@ -73,7 +73,7 @@ final readonly class HandOutForm
         return DB::transaction(function () use ($by, $number): HandedForm {
             $form = HandedForm::hold($number);
             if ($form->state !== FormState::Out) {
-                throw Refusal::at('form', "{$number} is not out any more.");
+                throw Refusal::at('form', "{$number} is not issued any more.");
             }
             $form->update(['state' => FormState::Withdrawn, 'settled_by' => $by->id, 'settled_at' => CarbonImmutable::now()]);
             $this->ledger->record($by->login, 'form.withdrawn', $form->request->number, ['form' => $number]);

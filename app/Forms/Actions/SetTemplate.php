@@ -91,7 +91,7 @@ final readonly class SetTemplate
     {
         $controls = FormFile::open($path)->sheet->controls();
         if (($controls[FormFile::CODE_TAG]->kind ?? null) !== ControlKind::Text) {
-            throw Refusal::at('file', 'The template needs a text control tagged "'.FormFile::CODE_TAG.'": there stands which form it is.');
+            throw Refusal::at('file', 'The template needs a text control tagged "'.FormFile::CODE_TAG.'": it holds the form number.');
         }
         foreach (array_keys($controls) as $tag) {
             if (preg_match('/^[\p{L}\p{N}_-]{1,60}$/Du', (string) $tag) !== 1) {

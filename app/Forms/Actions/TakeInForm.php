@@ -83,7 +83,7 @@ final readonly class TakeInForm
             $form = HandedForm::hold($number);
             $request = $form->request;
             if ($form->state !== FormState::TakenIn || $form->taken === null) {
-                throw Refusal::at('form', "{$number} is not taken in.");
+                throw Refusal::at('form', "{$number} is not imported.");
             }
             if (! $request->state->isAssessed()) {
                 throw Refusal::at('form', "{$request->number} is not being assessed any more; what the form brought stays.");

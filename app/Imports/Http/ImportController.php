@@ -83,7 +83,7 @@ final class ImportController
     public function cancel(string $id): JsonResponse
     {
         if (Import::query()->where('id', $id)->whereIn('state', ['waiting', 'checking'])->update(['state' => 'cancelled', 'ended_at' => CarbonImmutable::now()]) === 0) {
-            throw Refusal::at('import', 'It is too late to cancel: it has ended, or is being written in one stroke.');
+            throw Refusal::at('import', 'Too late to cancel: it has ended or is being imported.');
         }
 
         return $this->show($id);
@@ -95,7 +95,7 @@ final class ImportController
     {
         $import = Import::query()->findOrFail($id);
         if ($import->state !== 'refused' || ($import->faults[0]['row'] ?? 0) === 0) {
-            throw Refusal::at('import', 'No cell of it is marked.');
+            throw Refusal::at('import', 'It has no marked errors.');
         }
 
         return (new BinaryFileResponse(StoredFile::with($import->file_id, static fn (string $path): string => MarkedSheet::write($import, $path)), 200, ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet']))

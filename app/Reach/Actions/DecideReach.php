@@ -82,7 +82,7 @@ final readonly class DecideReach
         foreach ($subjects as $subject) {
             [$reason, $of] = explode(' ', $subject, 2);
             if ($reason === ReachReason::Affected->value) {
-                throw Refusal::at('subjects', 'What the request names itself is in already.');
+                throw Refusal::at('subjects', 'The items of the request itself are in scope already.');
             }
             $column = in_array($reason, ['document', 'tool'], true) ? 'number' : (in_array($reason, ['parent', 'product', 'sibling'], true) ? 'id' : '');
             $named[$column][$subject] = $of;

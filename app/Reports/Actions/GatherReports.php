@@ -25,7 +25,7 @@ final readonly class GatherReports
             foreach ($reports as $number) {
                 $report = ProblemReport::query()->where('number', $number)->lockForUpdate()->first() ?? throw Refusal::at('reports', "There is no report {$number}.");
                 if (! $report->state->mayBecome(ReportState::Gathered)) {
-                    throw Refusal::at('reports', "{$number} is settled already. Take it up again first.");
+                    throw Refusal::at('reports', "{$number} is settled already. Reopen it first.");
                 }
                 $report->requests()->syncWithoutDetaching([$request->id]);
                 $request->items()->syncWithoutDetaching($report->items()->pluck('items.id')->all());

@@ -30,7 +30,7 @@ final readonly class SettleReport
             // One report stands for all of the same; so a chain never grows, nor a ring.
             $same = $same->sameAs ?? $same;
             if ($same->id === $report->id) {
-                throw Refusal::at('of', "{$of} is told to be the same as {$report->number} already.");
+                throw Refusal::at('of', "{$of} is a duplicate of {$report->number} already.");
             }
             ProblemReport::query()->where('same_as_id', $report->id)->update(['same_as_id' => $same->id]);
 
@@ -46,7 +46,7 @@ final readonly class SettleReport
                 throw Refusal::at('report', 'This report was not sent back.');
             }
             if ($report->raised_by !== $by->id) {
-                throw Refusal::at('report', 'Whoever raised the report answers it.');
+                throw Refusal::at('report', 'Only the originator of the report answers it.');
             }
 
             return ['description' => "{$report->description}\n\nAsked: {$report->answer}\n{$by->name} answers: {$text}", 'answer' => ''];
@@ -58,7 +58,7 @@ final readonly class SettleReport
     {
         $this->move($by, $number, ReportState::Open, $version, static function (ProblemReport $report): array {
             if ($report->state === ReportState::Gathered) {
-                throw Refusal::at('report', 'Take it off its requests first.');
+                throw Refusal::at('report', 'Unlink it from its requests first.');
             }
 
             return ['same_as_id' => null, 'settled_by' => null, 'settled_at' => null];
@@ -75,7 +75,7 @@ final readonly class SettleReport
             $report = ProblemReport::hold($number);
             $report->mustBeAt($version);
             if (! $report->state->mayBecome($state)) {
-                throw Refusal::at('report', "{$number} is settled already. Take it up again first.");
+                throw Refusal::at('report', "{$number} is settled already. Reopen it first.");
             }
             $act = $state === ReportState::Open ? 'report.taken_up' : "report.{$state->value}";
             $report->update([...$change($report), 'state' => $state, 'version' => $version + 1]);

@@ -53,6 +53,6 @@ final readonly class SideSpec
             return null;
         }
 
-        return (Str::isUuid($id) ? ComparisonFile::query()->find($id) : null) ?? throw Refusal::at($place, 'There is no such file here. Bring it again.');
+        return (Str::isUuid($id) ? ComparisonFile::query()->find($id) : null) ?? throw Refusal::at($place, 'There is no such file here. Upload it again.');
     }
 }

@@ -56,8 +56,8 @@ describe('questions to specialists', () => {
     await user.click(screen.getByRole('checkbox', { name: /200-0010/ }));
     await choose(user, 'Function', 'Quality');
     await choose(user, 'To', 'Nils Aarden');
-    await choose(user, 'What', 'Does a certificate have to follow?');
-    expect(screen.getByLabelText<HTMLTextAreaElement>('Question').value).toBe('Does a certificate have to follow?');
+    await choose(user, 'What', 'Is a certificate affected?');
+    expect(screen.getByLabelText<HTMLTextAreaElement>('Question').value).toBe('Is a certificate affected?');
     server.on('POST /api/requests/ECR-00096/questions', new Refused(422, 'No.', { due_on: ['Choose a day.'] }));
     await user.click(screen.getByRole('button', { name: 'Ask' }));
     expect(await screen.findByText(/Choose a day/)).toBeTruthy();
@@ -70,7 +70,7 @@ describe('questions to specialists', () => {
       topic: 'certificate',
       function: 'quality',
       to: 'nils.aarden',
-      text: 'Does a certificate have to follow?',
+      text: 'Is a certificate affected?',
       due_on: '2026-12-01',
     });
   });
@@ -81,7 +81,7 @@ describe('questions to specialists', () => {
     await user.click(await screen.findByRole('button', { name: 'Ask a question' }));
     await user.clear(screen.getByLabelText('Question'));
     await user.type(screen.getByLabelText('Question'), 'My own words');
-    await choose(user, 'What', 'Does a certificate have to follow?');
+    await choose(user, 'What', 'Is a certificate affected?');
     expect(screen.getByLabelText<HTMLTextAreaElement>('Question').value).toBe('My own words');
   });
 

@@ -11,7 +11,7 @@ export function Collided({ collisions }: { collisions: Schemas['Collision'][] })
       {collisions.map((collision) => (
         <p key={collision.order}>
           <ChangeNumber number={collision.order} /> {collision.title} ({states[collision.state]}) revises{' '}
-          {collision.items.join(', ')} too. Whichever is released second must bring the newer revision in first.
+          {collision.items.join(', ')} too. Whichever is released second must merge the newer revision in first.
         </p>
       ))}
     </Notice>

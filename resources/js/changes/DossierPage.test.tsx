@@ -74,7 +74,7 @@ describe('a dossier', () => {
     const [, assess] = of.steps;
     if (assess) assess.missing = ['Record a finding.', 'Two questions are not answered.'];
     await open(of);
-    const missing = within(step('Assess')).getByRole('list', { name: 'What is to be done' });
+    const missing = within(step('Assess')).getByRole('list', { name: 'To do' });
     expect(
       within(missing)
         .getAllByRole('listitem')
@@ -294,7 +294,7 @@ describe('revising, signing and releasing', () => {
     const release = within(step('Release'));
     expect(release.getByText(/revision B is released/).textContent).toContain('A superseded, 2 lines differ');
     await user.click(release.getByRole('button', { name: 'Release' }));
-    await user.click(release.getByRole('button', { name: 'Not yet' }));
+    await user.click(release.getByRole('button', { name: 'Cancel' }));
     expect(server.asked('POST /api/orders/ECO-00090/release')).toEqual([]);
     await user.click(release.getByRole('button', { name: 'Release' }));
     server.on('POST /api/orders/ECO-00090/release', new Refused(422, 'A newer revision was released meanwhile.'));

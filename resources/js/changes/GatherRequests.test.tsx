@@ -73,7 +73,7 @@ describe('gathering and splitting requests', () => {
   it('takes one out again that was gathered', async () => {
     const user = await show(<GatherRequests request={request({ state: 'gathered' })} />);
     server.on('POST /api/requests/ECR-00096/apart', {});
-    await user.click(screen.getByRole('button', { name: 'Take out again' }));
+    await user.click(screen.getByRole('button', { name: 'Remove from the request' }));
     await waitFor(() => expect(server.asked('POST /api/requests/ECR-00096/apart').length).toBe(1));
   });
 

@@ -43,7 +43,9 @@ function Gather({ request }: { request: Request }) {
   return (
     <section aria-label="Gather" className="space-y-2">
       <h3>Request to gather into {request.number}</h3>
-      <p className="text-sm text-soft">Its items, reports, files and words come along; it can be taken out again.</p>
+      <p className="text-sm text-soft">
+        Its items, reports, files and text are carried along; it can be removed again.
+      </p>
       <ChosenChange
         label={`Request to gather into ${request.number}`}
         types={['request']}
@@ -124,7 +126,7 @@ function Apart({ request }: { request: Request }) {
     <div className="space-y-2">
       <ProblemNotice problem={apart.error} />
       <Button busy={apart.isPending} onClick={() => apart.mutate(undefined)}>
-        Take out again
+        Remove from the request
       </Button>
     </div>
   );

@@ -63,7 +63,7 @@ describe('sending back', () => {
     const user = await show(<SignForm order={order} maySign={false} maySendBack />, at);
     expect(screen.queryByLabelText('Your password')).toBeNull();
     server.on(BACK, new Refused(422, 'No.', { reason: ['Say what is to be done.'] }));
-    await user.type(screen.getByLabelText('Reason, and what is to be done'), 'The label');
+    await user.type(screen.getByLabelText('Reason and required corrections'), 'The label');
     await user.click(screen.getByRole('button', { name: 'Send back' }));
     expect(await screen.findByText(/Say what is to be done/)).toBeTruthy();
     expect(localStorage.getItem('mira.okafor:draft:send back ECO-00084')).toContain('The label');

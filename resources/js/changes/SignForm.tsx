@@ -70,7 +70,7 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
           }}
         >
           <h2>Send back</h2>
-          <Field label="Reason, and what is to be done" error={sendBack.error?.at('reason')}>
+          <Field label="Reason and required corrections" error={sendBack.error?.at('reason')}>
             <TextArea value={draft.value.reason} onChange={(event) => draft.change({ reason: event.target.value })} />
           </Field>
           <ProblemNotice problem={sendBack.error} shown={['reason']} />

@@ -34,7 +34,7 @@ export function Step({ step, number, children }: Props) {
         </span>
       </div>
       {step.missing.length > 0 && (
-        <ul aria-label="What is to be done" className="mt-1 mb-2 ml-5 text-warn">
+        <ul aria-label="To do" className="mt-1 mb-2 ml-5 text-warn">
           {step.missing.map((reason) => (
             <li key={reason} className="flex gap-2">
               <span aria-hidden="true">△</span>

@@ -8,11 +8,11 @@ type Row = Schemas['CutInRow'];
 
 const words: Record<Row['what'], (row: Row) => string> = {
   stock: () => 'On the shelf today',
-  receipt: (row) => (row.part === 'cancellation' ? 'Receipt that is stopped' : 'Receipt that comes'),
-  order: (row) => (row.part === 'straddling' ? 'Work order in progress' : 'Order that takes it'),
-  planned: () => 'Will have to be made',
-  sale: () => 'Sold as it is',
-  expediting: () => 'An order that is expedited',
+  receipt: (row) => (row.part === 'cancellation' ? 'Cancelled receipt' : 'Incoming receipt'),
+  order: (row) => (row.part === 'straddling' ? 'Work order in progress' : 'Order that uses it'),
+  planned: () => 'To be ordered',
+  sale: () => 'Sold as a part',
+  expediting: () => 'Expedited order',
   rest: (row) => row.document,
 };
 
@@ -29,7 +29,7 @@ export function CostRows({ question, on, part }: Props) {
     <Loading query={rows}>
       {(all) => {
         const mine = all.filter((row) => row.part === part);
-        if (mine.length === 0) return <p className="px-2 py-1 text-sm text-soft">Nothing adds to it on this day.</p>;
+        if (mine.length === 0) return <p className="px-2 py-1 text-sm text-soft">Nothing on this day.</p>;
         return (
           <ul className="text-sm">
             {mine.map((row, at) => (

@@ -115,9 +115,9 @@ describe('the day to cut in', () => {
     const user = await planner();
     server.on('POST /api/cut-in', () => new Promise(() => undefined));
     fireEvent.change(screen.getByLabelText('Days until release'), { target: { value: '40' } });
-    expect(await screen.findByText(/the demand is exploded/, {}, { timeout: 3000 })).toBeTruthy();
+    expect(await screen.findByText(/exploding demand/, {}, { timeout: 3000 })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Stop' }));
-    expect(await screen.findByText(/Stopped. Shown is the plan before./)).toBeTruthy();
+    expect(await screen.findByText(/Stopped. Showing the previous plan./)).toBeTruthy();
     expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');
     server.on('POST /api/cut-in', plan({ least_cost: on(6) }));
     await user.click(screen.getByRole('button', { name: 'Ask again' }));
@@ -133,12 +133,12 @@ describe('the day to cut in', () => {
         .getAllByRole('row')
         .slice(1)
         .map((row) => row.textContent);
-    expect(rows()[0]).toContain('is cancelledPO-31207');
-    expect(rows()[1]).toContain('comes, cannot be cancelledPO-31344');
-    expect(rows()[2]).toContain('under way on that dayWO-8812');
-    await user.click(screen.getByRole('checkbox', { name: 'Let PO-31207 come' }));
+    expect(rows()[0]).toContain('cancelledPO-31207');
+    expect(rows()[1]).toContain('arrives, cannot be cancelledPO-31344');
+    expect(rows()[2]).toContain('in progress on that dayWO-8812');
+    await user.click(screen.getByRole('checkbox', { name: 'Do not cancel PO-31207' }));
     await waitFor(() => expect(lastAsked()).toEqual({ pairs, not_cancelled: ['PO-31207'] }));
-    expect(screen.queryByRole('checkbox', { name: 'Let PO-31344 come' })).toBeNull();
+    expect(screen.queryByRole('checkbox', { name: 'Do not cancel PO-31344' })).toBeNull();
   });
 
   it('opens a part of the cost down to the single order', async () => {
@@ -150,9 +150,9 @@ describe('the day to cut in', () => {
     await user.click(screen.getByRole('button', { name: 'Leftover of the old part' }));
     expect((await screen.findByText(/On the shelf today/)).closest('li')?.textContent).toContain('6 m');
     await user.click(screen.getByRole('button', { name: 'Shortage and expediting' }));
-    expect((await screen.findByText(/An order that is expedited/)).closest('li')?.textContent).toContain('140.00');
+    expect((await screen.findByText(/Expedited order/)).closest('li')?.textContent).toContain('140.00');
     await user.click(screen.getByRole('button', { name: 'Receipts cancelled' }));
-    expect(await screen.findByText('Nothing adds to it on this day.')).toBeTruthy();
+    expect(await screen.findByText('Nothing on this day.')).toBeTruthy();
     expect(server.asked('POST /api/cut-in/rows')[0]?.body).toMatchObject({ pairs, on: on(5) });
   });
 

@@ -130,13 +130,13 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
         {plan.isFetching && (
           <LongWait
             key={JSON.stringify(asked)}
-            doing="Planning is asked about everything the part goes into, and the demand is exploded."
+            doing="Reading planning data and exploding demand."
             onStop={() => void client.cancelQueries({ queryKey: queries.cutIn(asked).queryKey })}
           />
         )}
         {stopped && (
           <Notice>
-            Stopped. {page ? 'Shown is the plan before.' : 'No plan has been made.'}{' '}
+            Stopped. {page ? 'Showing the previous plan.' : 'No plan has been made.'}{' '}
             <Button look="quiet" className="!h-6" onClick={() => void plan.refetch()}>
               Ask again
             </Button>
@@ -202,7 +202,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
                         aria-hidden
                         className="mr-2 inline-block w-6 border-t-2 border-dotted border-plum align-middle"
                       />
-                      the held plan
+                      the plan compared
                     </span>
                   )}
                 </figcaption>
@@ -227,7 +227,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
                   <div key={one.what} className="contents">
                     <dt>{one.what}</dt>
                     <dd className="text-right">{one.value}</dd>
-                    <dd className="text-sm text-soft">{one.said ? 'said here' : 'assumed'}</dd>
+                    <dd className="text-sm text-soft">{one.said ? 'entered' : 'assumed'}</dd>
                   </div>
                 ))}
               </dl>

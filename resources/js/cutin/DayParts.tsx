@@ -36,7 +36,7 @@ export function DayParts({ question, page, held, at }: DayPartsProps) {
         <tr className="border-b border-strong text-left text-sm text-soft">
           <th className="px-2 py-1 font-medium">Cut in on {day(now.on)}</th>
           <th className="px-2 py-1 text-right font-medium">{page.currency}</th>
-          {then && <th className="px-2 py-1 text-right font-medium text-plum">held</th>}
+          {then && <th className="px-2 py-1 text-right font-medium text-plum">compared</th>}
         </tr>
       </thead>
       <tbody>
@@ -135,7 +135,7 @@ export function DayDocuments({
   const touched = page.documents.flatMap((one): Touched[] => {
     if (one.role === 'straddles') {
       return one.first !== null && one.due !== null && one.first < on && on < one.due
-        ? [{ ...one, what: 'under way on that day' }]
+        ? [{ ...one, what: 'in progress on that day' }]
         : [];
     }
     if (one.role !== 'old' || (one.due ?? '') < on) return [];
@@ -143,7 +143,7 @@ export function DayDocuments({
     return [
       {
         ...one,
-        what: one.cancel_fee === null ? 'comes, cannot be cancelled' : let_ ? 'comes, is let come' : 'is cancelled',
+        what: one.cancel_fee === null ? 'arrives, cannot be cancelled' : let_ ? 'arrives, not cancelled' : 'cancelled',
       },
     ];
   });
@@ -158,7 +158,7 @@ export function DayDocuments({
           <label className="flex items-center gap-1.5 text-sm whitespace-nowrap">
             <input
               type="checkbox"
-              aria-label={`Let ${r.document} come`}
+              aria-label={`Do not cancel ${r.document}`}
               checked={notCancelled.includes(r.document)}
               onChange={(event) => onLet(r.document, event.target.checked)}
             />
@@ -170,7 +170,7 @@ export function DayDocuments({
   return (
     <DataTable
       label="Documents affected on this day"
-      caption={`Documents that ${day(on)} touches`}
+      caption={`Open orders affected on ${day(on)}`}
       exportName={`cut-in-${on}`}
       rows={touched}
       columns={withLever}

@@ -46,11 +46,11 @@ export function AttachFile({ item }: { item: Schemas['ItemRow'] }) {
         over ? 'border-accent bg-accent-soft' : 'border-strong',
       )}
     >
-      <label htmlFor={id}>{attach.isPending ? 'The file is being read' : 'Drop a file here, or choose one'}</label>
+      <label htmlFor={id}>{attach.isPending ? 'Uploading' : 'Drop a file here, or choose one'}</label>
       <FileInput id={id} accept=".svg,.pdf,.png,.jpg,.jpeg" disabled={attach.isPending} onFile={attach.mutate} />
       <span className="flex items-center gap-2">
         as
-        <Select aria-label="What the file is" className="!w-32" value={role} onChange={setRole} options={roles} />
+        <Select aria-label="File role" className="!w-32" value={role} onChange={setRole} options={roles} />
       </span>
       {attach.error && <p className="w-full text-alarm">▸ {attach.error.message}</p>}
     </div>

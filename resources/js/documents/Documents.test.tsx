@@ -58,7 +58,7 @@ describe('drawings and documents of an item', () => {
 
   it('are brought by choosing a file, said what it is; what is refused is said', async () => {
     const user = await documents();
-    await choose(user, 'What the file is', 'Picture');
+    await choose(user, 'File role', 'Picture');
     server.on(BRING, new Refused(422, 'This is no picture: its content is a program.'));
     await user.upload(screen.getByLabelText('Drop a file here, or choose one'), new File(['MZ'], 'pump.png'));
     expect(await screen.findByText(/its content is a program/)).toBeTruthy();

@@ -30,7 +30,7 @@ export function PdfPage({ address, page, scale, onPages, onWrong }: Props) {
         setFile(read);
         onPages(read.numPages);
       },
-      () => !left && onWrong('This PDF cannot be shown. Take it as a file and open it with another program.'),
+      () => !left && onWrong('This PDF cannot be shown. Download it and open it with another program.'),
     );
     return () => {
       left = true;

@@ -44,7 +44,7 @@ describe('a sheet', () => {
     await sheet([file('7', 'pump-head.svg')]);
     expect(screen.getByRole('link', { name: '200-0010' }).getAttribute('href')).toBe('/items/200-0010');
     expect(beside().getByRole('heading').textContent).toBe('Revision E');
-    expect(beside().getByText(/pump-head.svg, sheet, brought by Jonas Weir on 24 Nov 2026/)).toBeTruthy();
+    expect(beside().getByText(/pump-head.svg, sheet, uploaded by Jonas Weir on 24 Nov 2026/)).toBeTruthy();
     const history = within(screen.getByRole('region', { name: 'History' })).getAllByRole('listitem');
     expect(history.map((one) => one.textContent)).toEqual([
       expect.stringMatching(/E.*from 28 Jun 2026Note made clear, ECO-00076, Mira Okafor/),

@@ -104,7 +104,7 @@ function Beside({ number, files, shown, revisions }: BesideProps) {
         </p>
         <p className="text-sm text-soft">
           {shown.name}, {roles[shown.role].toLowerCase()}
-          {shown.brought_by && `, brought by ${shown.brought_by}`} on {day(shown.brought_at.slice(0, 10))}
+          {shown.brought_by && `, uploaded by ${shown.brought_by}`} on {day(shown.brought_at.slice(0, 10))}
         </p>
         {shown.role === 'sheet' && shown.revision !== null && newest && newest.code !== shown.revision && (
           <p className="mt-1 text-warn">

@@ -18,7 +18,7 @@ async function page(state: Schemas['RequestData']['state'] = 'assessing', as?: S
   await screen.findByText('Pump tube wears out early in silty rivers');
 }
 
-const change = () => screen.queryByRole('button', { name: 'Change 100-0012 wanted in a year' });
+const change = () => screen.queryByRole('button', { name: 'Change Annual demand of 100-0012' });
 
 describe('the page of what a request costs', () => {
   it('lets who assesses say a figure otherwise while it is open', async () => {

@@ -88,7 +88,7 @@ describe('what a change costs', () => {
 
   it('pays back at once, or in so many months', async () => {
     await open({ ...money, payback_months: 0 });
-    expect(screen.getByText('at once')).toBeTruthy();
+    expect(screen.getByText('immediately')).toBeTruthy();
   });
 
   it('is told by item, the last row for what belongs to none', async () => {
@@ -97,7 +97,7 @@ describe('what a change costs', () => {
     expect(rows.map((one) => one.textContent)).toEqual([
       '200-0010Pump head5\u2009400.00±0.00',
       '200-0040Pump tube0.00+5\u2009499.20',
-      'of no single item186.00±0.00',
+      'not by item186.00±0.00',
     ]);
   });
 
@@ -186,17 +186,19 @@ describe('what a change costs', () => {
     await user.click(screen.getByRole('button', { name: 'Add a cost' }));
     expect(screen.getByLabelText<HTMLInputElement>('Purpose').readOnly).toBe(false);
     await user.click(screen.getByRole('button', { name: '200-0010' }));
-    expect(screen.getByRole('form', { name: 'One unit of 200-0010 costs more' })).toBeTruthy();
+    expect(screen.getByRole('form', { name: 'Recurring cost change per unit of 200-0010' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: '200-0040' })).toBeNull();
   });
 
   it('says that planning is silent, and since when', async () => {
     await open({ ...money, fault: 'Planning does not answer.' });
-    expect(screen.getByRole('status').textContent).toContain('Planning does not answer. What it told on 25 Nov 2026');
+    expect(screen.getByRole('status').textContent).toContain(
+      'Planning does not answer. Planning data as of 25 Nov 2026',
+    );
   });
 
   it('says that nothing is known when planning never told anything', async () => {
     await open({ ...money, fault: 'Planning does not answer.', told_at: null });
-    expect(screen.getByRole('status').textContent).toContain('Nothing is known of what exists.');
+    expect(screen.getByRole('status').textContent).toContain('Stock and open orders are not known.');
   });
 });

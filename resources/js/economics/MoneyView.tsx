@@ -28,8 +28,8 @@ export function MoneyView({ number, page, maySay }: Props) {
         <Notice>
           {page.fault}{' '}
           {page.told_at === null
-            ? 'Nothing is known of what exists.'
-            : `What it told on ${moment(page.told_at)} is used.`}
+            ? 'Stock and open orders are not known.'
+            : `Planning data as of ${moment(page.told_at)} is used.`}
         </Notice>
       )}
       <Totals page={page} />
@@ -76,7 +76,7 @@ export function MoneyView({ number, page, maySay }: Props) {
                 setFigure({
                   kind: 'one_time',
                   subject: '',
-                  about: 'Another one-time cost',
+                  about: 'One-time cost',
                   amount: '',
                   said: null,
                 })
@@ -103,7 +103,7 @@ export function MoneyView({ number, page, maySay }: Props) {
             say,
           )}
           keyOf={(row) => `${row.item} ${row.what} ${row.subject}`}
-          empty="Nothing is paid once."
+          empty="No one-time cost."
         />
       </section>
       <section aria-labelledby="yearly">
@@ -119,14 +119,14 @@ export function MoneyView({ number, page, maySay }: Props) {
             (row) => ({
               kind: 'recurring',
               subject: row.item,
-              about: `One unit of ${row.item} costs more`,
+              about: `Recurring cost change per unit of ${row.item}`,
               amount: row.per_unit ?? '',
               said: row.said,
             }),
             say,
           )}
           keyOf={(row) => row.item}
-          empty="No item costs more or less every year."
+          empty="No recurring cost difference."
         />
         {maySay && (
           <p className="mt-1 flex flex-wrap gap-4 text-sm">
@@ -142,7 +142,7 @@ export function MoneyView({ number, page, maySay }: Props) {
                     setFigure({
                       kind: 'recurring',
                       subject: item,
-                      about: `One unit of ${item} costs more`,
+                      about: `Recurring cost change per unit of ${item}`,
                       amount: '',
                       said: null,
                     })
@@ -181,7 +181,7 @@ export function MoneyView({ number, page, maySay }: Props) {
             (row) => ({
               kind: 'demand',
               subject: row.product,
-              about: `${row.product} wanted in a year`,
+              about: `Annual demand of ${row.product}`,
               amount: row.units,
               said: row.said,
             }),
@@ -217,7 +217,7 @@ export function Totals({ page }: { page: Money }) {
           page.payback_months === null
             ? 'never'
             : page.payback_months === 0
-              ? 'at once'
+              ? 'immediately'
               : `in ${page.payback_months} months`,
         ],
       ].map(([name, value]) => (

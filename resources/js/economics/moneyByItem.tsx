@@ -10,7 +10,7 @@ export const moneyByItem: Column<Schemas['MoneyOfItem']>[] = [
     id: 'item',
     head: 'Item',
     text: (r) => r.item,
-    cell: (r) => (r.item === '' ? 'of no single item' : <ItemNumber number={r.item} />),
+    cell: (r) => (r.item === '' ? 'not by item' : <ItemNumber number={r.item} />),
   },
   { id: 'title', head: 'Title', text: (r) => r.title, cell: (r) => r.title },
   {

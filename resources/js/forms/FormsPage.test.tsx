@@ -43,7 +43,7 @@ const rows = () => within(screen.getByRole('region', { name: 'Issued' })).getAll
 describe('the forms of a request', () => {
   it('are handed out, filled from the record, once a template is chosen', async () => {
     const user = await forms();
-    expect(screen.getByText('No form was handed out for this request.')).toBeTruthy();
+    expect(screen.getByText('No form was issued for this request.')).toBeTruthy();
     const fill = screen.getByRole<HTMLButtonElement>('button', { name: 'Issue' });
     expect(fill.disabled).toBe(true);
     await choose(user, 'Template', 'Supplier enquiry');
@@ -59,7 +59,7 @@ describe('the forms of a request', () => {
       forms: [form('F-00003', { template: 'Supplier enquiry' })],
     });
     await user.click(fill);
-    expect((await screen.findByRole('link', { name: /Save as a file/ })).getAttribute('href')).toBe(
+    expect((await screen.findByRole('link', { name: /Download/ })).getAttribute('href')).toBe(
       '/api/forms/F-00003/file',
     );
     expect(server.asked(HAND)[1]?.body).toEqual({ template: 2 });
@@ -86,10 +86,10 @@ describe('the forms of a request', () => {
         .getByRole('link')
         .getAttribute('href'),
     ).toBe('/api/change-files/7');
-    expect(top[1]?.textContent).toContain('Nothing of it was taken in.');
+    expect(top[1]?.textContent).toContain('Nothing was imported from it.');
     expect(top[2]?.textContent).toContain('✕');
     expect(within(top[2] ?? document.body).queryByRole('link')).toBeNull();
-    expect(top[3]?.textContent).toContain('Save as a file');
+    expect(top[3]?.textContent).toContain('Download');
   });
 
   it('are withdrawn while they are out, and taken back when they were taken in', async () => {
@@ -116,6 +116,6 @@ describe('the forms of a request', () => {
   it('are only shown to who does not assess', async () => {
     await forms({ forms: [form('F-00002')] }, vera);
     expect(screen.queryByRole('button', { name: /Withdraw|Fill it/ })).toBeNull();
-    expect(screen.getByRole('link', { name: /Save as a file/ })).toBeTruthy();
+    expect(screen.getByRole('link', { name: /Download/ })).toBeTruthy();
   });
 });

@@ -104,7 +104,7 @@ function Handed({ page, may }: { page: Forms; may: boolean }) {
       </h2>
       <ProblemNotice problem={withdraw.error ?? takeBack.error} />
       {page.forms.length === 0 ? (
-        <p className="border-y border-rule py-2 text-soft">No form was handed out for this request.</p>
+        <p className="border-y border-rule py-2 text-soft">No form was issued for this request.</p>
       ) : (
         <ul className="border-y border-strong bg-sheet">
           {page.forms.map((form) => (
@@ -121,7 +121,7 @@ function Handed({ page, may }: { page: Forms; may: boolean }) {
                 <span className="ml-auto flex items-baseline gap-1">
                   {form.state === 'out' && (
                     <a href={`/api/forms/${form.number}/file`} download className="px-2 text-accent underline">
-                      Save as a file<span className="sr-only">, {form.number}</span>
+                      Download<span className="sr-only">, {form.number}</span>
                     </a>
                   )}
                   {may && page.open && form.state === 'out' && (
@@ -170,7 +170,7 @@ function Settled({ form }: { form: Form }) {
           </>
         )}
       </p>
-      {form.state === 'taken_in' && form.taken.length === 0 && <p>Nothing of it was taken in.</p>}
+      {form.state === 'taken_in' && form.taken.length === 0 && <p>Nothing was imported from it.</p>}
       <ul>
         {form.taken.map((one) => (
           <li key={one} className="whitespace-pre-line">

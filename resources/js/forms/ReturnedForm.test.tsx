@@ -68,9 +68,9 @@ describe('a form that came back', () => {
     server.on(LOOK, preview).on(TAKE, {});
     const user = await bring();
     const append = vi.spyOn(FormData.prototype, 'append');
-    await user.click(await screen.findByRole('checkbox', { name: 'Take in: Title' }));
-    expect(screen.getByRole<HTMLInputElement>('checkbox', { name: 'Take in: Photo' }).disabled).toBe(true);
-    await user.click(screen.getByRole('button', { name: 'Take in 3' }));
+    await user.click(await screen.findByRole('checkbox', { name: 'Import: Title' }));
+    expect(screen.getByRole<HTMLInputElement>('checkbox', { name: 'Import: Photo' }).disabled).toBe(true);
+    await user.click(screen.getByRole('button', { name: 'Import 3' }));
     await waitFor(() => expect(screen.queryByText(/Nothing is done yet/)).toBeNull());
     expect(append.mock.calls.filter(([name]) => name !== 'file')).toEqual([
       ['tags[]', 'priority'],
@@ -82,16 +82,16 @@ describe('a form that came back', () => {
   });
 
   it('is refused with the reason', async () => {
-    server.on(LOOK, new Refused(422, 'No.', { file: ['F-00001 was taken in already by Mira Okafor on 2026-11-20.'] }));
+    server.on(LOOK, new Refused(422, 'No.', { file: ['F-00001 was imported already by Mira Okafor on 2026-11-20.'] }));
     await bring();
-    expect((await screen.findByRole('alert')).textContent).toContain('was taken in already by Mira Okafor');
+    expect((await screen.findByRole('alert')).textContent).toContain('was imported already by Mira Okafor');
     expect(screen.queryByRole('grid')).toBeNull();
   });
 
   it('is looked at again when the record was changed meanwhile', async () => {
     server.on(LOOK, preview).on(TAKE, new Refused(409, 'The request was changed by somebody else.'));
     const user = await bring();
-    await user.click(await screen.findByRole('button', { name: 'Take in 4' }));
+    await user.click(await screen.findByRole('button', { name: 'Import 4' }));
     expect((await screen.findByRole('alert')).textContent).toContain('changed by somebody else');
     server.on(LOOK, { ...preview, version: 6, proposals: [] });
     await user.click(screen.getByRole('button', { name: 'Check again' }));

@@ -71,7 +71,7 @@ export function ReturnedForm({ number }: { number: string }) {
         if (dropped) begin(dropped);
       }}
     >
-      <h2 id={`${id}-head`}>Take in a returned form</h2>
+      <h2 id={`${id}-head`}>Import a returned form</h2>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         <label htmlFor={id}>Drop the form that came back here, or choose it</label>
         <FileInput id={id} accept=".docx" onFile={begin} />
@@ -82,7 +82,7 @@ export function ReturnedForm({ number }: { number: string }) {
         {preview && file && (
           <div className="border-y border-strong bg-sheet px-3 py-2">
             <p>
-              <span className="font-mono text-sm">{preview.number}</span> {preview.template}, handed out{' '}
+              <span className="font-mono text-sm">{preview.number}</span> {preview.template}, issued{' '}
               {moment(preview.handed_at)}. Nothing is done yet.
             </p>
             {preview.proposals.length === 0 ? (
@@ -96,7 +96,7 @@ export function ReturnedForm({ number }: { number: string }) {
             )}
             <div className="mt-2 flex gap-2">
               <Button look="main" busy={take.isPending} onClick={() => take.mutate(file)}>
-                {chosen.length === 0 ? 'File it, change nothing' : `Take in ${chosen.length}`}
+                {chosen.length === 0 ? 'File it, change nothing' : `Import ${chosen.length}`}
               </Button>
               <Button look="quiet" onClick={leave}>
                 Cancel
@@ -134,7 +134,7 @@ function Proposals({ rows, left, onLeave }: ProposalsProps) {
             <td className="py-1 pr-4">
               <input
                 type="checkbox"
-                aria-label={`Take in: ${row.label}`}
+                aria-label={`Import: ${row.label}`}
                 checked={!left.includes(row.tag)}
                 disabled={row.fault !== null}
                 onChange={(event) => onLeave(row.tag, !event.target.checked)}

@@ -17,7 +17,7 @@ import { ImportRow } from './ImportRow';
 const subjects = {
   items: 'New items',
   structures: 'Structures of items that have none',
-  design: 'What a design model says',
+  design: 'Design model',
 } as const;
 type Subject = keyof typeof subjects;
 

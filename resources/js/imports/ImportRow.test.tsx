@@ -24,7 +24,7 @@ const row = (more: Partial<Schemas['ImportData']>, mayCancel = true) =>
 describe('a file that is taken over', () => {
   it('tells how far it is, and can be cancelled until it is written', async () => {
     const user = await row({});
-    expect(screen.getByRole('status').textContent).toBe('is being checked, 12\u2009000 rows');
+    expect(screen.getByRole('status').textContent).toBe('being checked, 12\u2009000 rows');
     server.on('DELETE /api/imports/0193-7', {});
     await user.click(screen.getByRole('button', { name: 'Cancel' }));
     await waitFor(() => expect(server.asked('DELETE /api/imports/0193-7').length).toBe(1));
@@ -81,6 +81,6 @@ describe('a file that is taken over', () => {
 
   it('tells what came of it', async () => {
     await row({ state: 'done', outcome: '12,000 items' });
-    expect(screen.getByRole('status').textContent).toBe('■ taken over: 12,000 items');
+    expect(screen.getByRole('status').textContent).toBe('■ imported: 12,000 items');
   });
 });

@@ -9,12 +9,12 @@ import { Notice } from '../ui/Notice';
 type Row = Schemas['ImportData'];
 
 const states: Record<Row['state'], string> = {
-  waiting: 'waits for its turn',
-  checking: 'is being checked',
-  writing: 'is being written',
-  done: '■ taken over',
+  waiting: 'queued',
+  checking: 'being checked',
+  writing: 'being imported',
+  done: '■ imported',
   refused: '▲ refused, nothing was saved',
-  failed: '▲ broke off, nothing was saved',
+  failed: '▲ failed, nothing was saved',
   cancelled: 'cancelled, nothing was saved',
 };
 

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { act, ago, amount, day, plusDays, quantity, signed, stamp, today, typedNumber, usedQuantity } from './format';
+import { ago, amount, day, plusDays, quantity, signed, stamp, today, typedNumber, usedQuantity } from './format';
 import { inMoney, takeSettings } from './settings';
 
 afterEach(() => takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'UTC' }));
@@ -70,8 +70,4 @@ describe('days', () => {
     expect(ago('2026-11-22T12:00:00Z', now)).toBe('24 hours');
     expect(ago('2026-11-20T12:00:00Z', now)).toBe('3 days');
   });
-});
-
-it('names acts of the ledger in words', () => {
-  expect(act('order.sent_to_review')).toBe('order sent to review');
 });

@@ -106,8 +106,3 @@ export function plusDays(iso: string, days: number): string {
   date.setUTCDate(date.getUTCDate() + days);
   return date.toISOString().slice(0, 10);
 }
-
-/** What an act of the ledger is called: "order.sent_to_review" is "order sent to review". */
-export function act(name: string): string {
-  return name.replace('.', ' ').replaceAll('_', ' ');
-}

@@ -99,8 +99,8 @@ export const functions = {
 
 export const topics = {
   feasible: 'Is it feasible?',
-  tooling: 'What tooling does it take?',
-  certificate: 'Does a certificate have to follow?',
+  tooling: 'What tooling is needed?',
+  certificate: 'Is a certificate affected?',
   stock: 'What is on stock or ordered?',
   cost: 'What does it cost?',
   other: 'Something else',
@@ -165,11 +165,11 @@ export const states: Record<string, string> = {
   returned: 'sent back',
   approved: 'approved',
   rejected: 'rejected',
-  ordered: 'on order',
+  ordered: 'order raised',
   open: 'open',
   answered: 'answered',
   gathered: 'gathered',
-  duplicate: 'same as another',
+  duplicate: 'duplicate',
   planning: 'being planned',
   revising: 'being revised',
   in_review: 'in review',
@@ -183,7 +183,7 @@ export const states: Record<string, string> = {
 };
 
 export const handoverStates: Record<string, string> = {
-  waiting: 'on its way',
+  waiting: 'sent, waiting for planning',
   taken: 'accepted',
   partly_refused: 'partly rejected',
   refused: 'rejected',
@@ -213,7 +213,7 @@ export const marks = {
 
 export const units = ['pc', 'pair', 'm', 'mm', 'kg', 'g', 'l', 'ml', 'm2', 'sheet'] as const;
 
-export const formStates = { out: 'out', taken_in: 'taken in', withdrawn: 'withdrawn' } as const;
+export const formStates = { out: 'issued', taken_in: 'imported', withdrawn: 'withdrawn' } as const;
 
 /** What becomes of a tag of a form that comes back. */
 export const tagUses = {
@@ -246,6 +246,6 @@ export const recordFields = {
   items: 'Affected items',
   reports: 'Problem reports',
   finding: 'Finding',
-  handed_by: 'Handed out by',
-  today: 'Day it is handed out',
+  handed_by: 'Issued by',
+  today: 'Issue date',
 } as const;

@@ -265,7 +265,7 @@ function ChosenDay({ number }: { number: string }) {
     <Part title="Day to cut in">
       {last ? (
         <p>
-          <b className="font-semibold">{day(last.chosen_on)}</b>, {amount(last.total || '0')} in a year from then:{' '}
+          <b className="font-semibold">{day(last.chosen_on)}</b>, {amount(last.total || '0')} over the year from then:{' '}
           {last.reason}{' '}
           <span className="text-soft">
             {last.by}, {moment(last.at)}

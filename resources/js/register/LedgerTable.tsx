@@ -1,26 +1,11 @@
 import type { Schemas } from '../lib/api';
-import { act, moment, stamp } from '../lib/format';
+import { moment, stamp } from '../lib/format';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ChangeNumber } from '../ui/Num';
 import { Person } from '../ui/Person';
+import { actOf, detailsOf } from './acts';
 
 type Row = Schemas['LedgerRow'];
-
-function told(details: Row['details']): string {
-  return Object.entries(details)
-    .filter(([name, value]) => value !== null && value !== '' && name !== 'digest' && name !== 'line')
-    .map(
-      ([name, value]) =>
-        `${name.replaceAll('_', ' ')}: ${
-          typeof value === 'string'
-            ? value
-            : JSON.stringify(value)
-                .replace(/["{}[\]]/g, ' ')
-                .trim()
-        }`,
-    )
-    .join(' · ');
-}
 
 const columns: Column<Row>[] = [
   { id: 'number', head: 'Record', numeric: true, text: (r) => String(r.number), cell: (r) => r.number },
@@ -37,14 +22,14 @@ const columns: Column<Row>[] = [
   {
     id: 'act',
     head: 'Action',
-    text: (r) => act(r.act),
-    cell: (r) => <span className="whitespace-nowrap">{act(r.act)}</span>,
+    text: (r) => actOf(r.act),
+    cell: (r) => <span className="whitespace-nowrap">{actOf(r.act)}</span>,
   },
   {
     id: 'details',
     head: 'Details',
-    text: (r) => told(r.details),
-    cell: (r) => <span className="text-sm">{told(r.details)}</span>,
+    text: (r) => detailsOf(r.details),
+    cell: (r) => <span className="text-sm">{detailsOf(r.details)}</span>,
   },
 ];
 

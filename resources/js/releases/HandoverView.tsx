@@ -69,7 +69,7 @@ export function HandoverView({ handover }: { handover: Handover }) {
         <b className={clsx('font-semibold', looks[handover.state])}>{handoverStates[handover.state]}</b>
         <span className="text-sm text-soft">
           written {moment(handover.written_at)}
-          {handover.sending && handover.state !== 'waiting' && ', being sent again'}
+          {handover.sending && handover.state !== 'waiting' && ', being resent'}
           {handover.answered_at !== null && `, answered ${moment(handover.answered_at)}`}
         </span>
         <span className="flex gap-3 text-sm">
@@ -86,8 +86,8 @@ export function HandoverView({ handover }: { handover: Handover }) {
       </div>
       {handover.last_error !== '' && (
         <Notice look="warn">
-          {handover.last_error} Tried {handover.tries === 1 ? 'once' : `${handover.tries} times`}; it is tried again by
-          itself, up to five times.
+          {handover.last_error} Tried {handover.tries === 1 ? 'once' : `${handover.tries} times`}; retried
+          automatically, up to five times.
         </Notice>
       )}
       {refused.length > 0 && (

@@ -20,7 +20,7 @@ export function ReportActs({ page }: { page: Page }) {
   const { state } = page.report;
   const open = state === 'open' || state === 'returned';
   return (
-    <aside className="no-print space-y-6" aria-label="What is done about it">
+    <aside className="no-print space-y-6" aria-label="Actions">
       {state === 'returned' && me.login === page.raised_by_login && <Reply page={page} />}
       {mayAssess && (open || state === 'gathered') && <Gather page={page} />}
       {mayAssess && open && <Say page={page} />}

@@ -72,6 +72,6 @@ describe('problem reports', () => {
 
   it('say what to do when there is none', async () => {
     await reports(mira, []);
-    expect(await screen.findByText(/No report is open that reads like this/)).toBeTruthy();
+    expect(await screen.findByText(/No report matches/)).toBeTruthy();
   });
 });

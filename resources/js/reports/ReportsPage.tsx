@@ -97,7 +97,7 @@ export function ReportsPage() {
               : {})}
             keyOf={(report) => report.number}
             onOpen={(report) => void navigate(`/reports/${report.number}`)}
-            empty="No report is open that reads like this. Take a filter away, or report a problem."
+            empty="No report matches. Remove a filter, or report a problem."
           />
         )}
       </Loading>

@@ -43,7 +43,7 @@ describe('the settings of a category', () => {
     await user.type(screen.getByLabelText('Purchase orders: cost per unit'), '1.5');
     await user.click(screen.getByRole('button', { name: 'Add an attribute' }));
     await user.type(screen.getByLabelText('Name of attribute 2'), 'Hardness');
-    await user.click(screen.getByRole('button', { name: 'Ask no more for Wall, mm' }));
+    await user.click(screen.getByRole('button', { name: 'Remove attribute Wall, mm' }));
     await user.click(screen.getByRole('checkbox', { name: 'Check digit' }));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());

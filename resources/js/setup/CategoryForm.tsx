@@ -130,7 +130,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
             <Button
               look="quiet"
               className="mt-5.5"
-              aria-label={`Ask no more for ${asked.label}`}
+              aria-label={`Remove attribute ${asked.label}`}
               onClick={() => setRule({ ...rule, attributes: rule.attributes.filter((_, i) => i !== at) })}
             >
               Remove attribute

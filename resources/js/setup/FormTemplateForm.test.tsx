@@ -113,7 +113,7 @@ describe('what the tags of a template mean', () => {
   it('is offered for some reasons, or for all', async () => {
     const { user } = await form();
     server.on(PATCH, [template]);
-    const reasons = screen.getByRole('group', { name: /For requests of these reasons/ });
+    const reasons = screen.getByRole('group', { name: /Offer for these reasons/ });
     expect(
       within(reasons)
         .getAllByRole<HTMLInputElement>('checkbox')

@@ -63,14 +63,14 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
         </label>
         <div className="mt-0.5">
           <label htmlFor={id} className="block text-sm font-medium text-soft">
-            Another file in place of {template.file_name}; forms that are out are refused then
+            Another file in place of {template.file_name}; issued forms are then refused
           </label>
           <FileInput id={id} accept=".docx" onFile={replace.mutate} />
           {replace.error && <p className="text-sm text-alarm">▸ {replace.error.message}</p>}
         </div>
       </div>
       <fieldset>
-        <legend className="text-sm font-medium text-soft">For requests of these reasons; of none: of all</legend>
+        <legend className="text-sm font-medium text-soft">Offer for these reasons (none ticked: all)</legend>
         {(Object.entries(reasons) as [Reason, string][]).map(([reason, word]) => (
           <label key={reason} className="mr-4 inline-flex items-center gap-1.5">
             <input

@@ -36,7 +36,7 @@ describe('templates of forms', () => {
   it('say for which requests they are, and how much of them is taken in', async () => {
     await templates([template(1, 'Check'), template(2, 'Enquiry', { reasons: ['defect', 'cost'], offered: false })]);
     const [check, enquiry] = screen.getAllByRole('listitem');
-    expect(check?.textContent).toContain('for every reason; 2 places, 1 taken in');
+    expect(check?.textContent).toContain('for every reason; 2 places, 1 imported');
     expect(check?.textContent).not.toContain('not offered');
     expect(enquiry?.textContent).toContain('; not offered');
     expect(screen.getByRole('link', { name: 'check.docx' }).getAttribute('href')).toBe('/api/form-templates/1/file');

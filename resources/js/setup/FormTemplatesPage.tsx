@@ -62,7 +62,7 @@ export function FormTemplatesPage() {
 function meant(row: Schemas['TemplateRow']): string {
   const of = row.reasons.length === 0 ? 'for every reason' : row.reasons.map((one) => reasonOf(one)).join(', ');
   const used = row.mapping.filter(({ use }) => use !== 'nothing').length;
-  return `${of}; ${row.controls.length} places, ${used} taken in${row.offered ? '' : '; not offered'}`;
+  return `${of}; ${row.controls.length} places, ${used} imported${row.offered ? '' : '; not offered'}`;
 }
 
 const reasonOf = (reason: string) => (reasons as Record<string, string>)[reason] ?? reason;
@@ -96,7 +96,7 @@ function NewTemplate({ onAdded }: { onAdded: (id: number) => void }) {
     >
       <h2>Add a template</h2>
       <p className="text-soft">
-        A DOCX document with content controls. Each has a tag; one is tagged “form”, there stands which form it is.{' '}
+        A DOCX document with content controls. Each has a tag; the one tagged “form” holds the form number.{' '}
         <a href="/api/form-templates/blank" download className="text-accent underline">
           Download a blank form with every kind of control
         </a>

@@ -135,7 +135,7 @@ describe('its structure', () => {
     await open();
     expect(await lines()).toHaveLength(3);
     expect(asked()).toContainEqual({ on: today(), kind: 'engineering', levels: '1' });
-    expect(screen.getByText('3 lines in sight')).toBeTruthy();
+    expect(screen.getByText('3 lines shown')).toBeTruthy();
   });
 
   it('is read as the address says: another day, kind and depth, lines of any time, open orders laid over it', async () => {
@@ -239,7 +239,7 @@ describe('its structure', () => {
     expect(await screen.findByText(/without 4 not known: 710-0001, 710-0002, 710-0003 …/)).toBeTruthy();
     expect(screen.getByText('200-0010 › 600-0012')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Show more, 1 of 2 are here' }));
-    const all = within(screen.getByRole('grid', { name: 'All that is in 200-0010' }));
+    const all = within(screen.getByRole('grid', { name: 'Flattened structure of 200-0010' }));
     expect((await all.findByText('Tube clamp')).closest('tr')?.textContent).toContain('not known');
     expect(screen.queryByRole('button', { name: /Show more/ })).toBeNull();
   });

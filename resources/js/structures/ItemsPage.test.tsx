@@ -56,7 +56,7 @@ describe('all items', () => {
 
   it('say what to do when there is none, and when there are too many', async () => {
     await items('/?words=zebra', mira, []);
-    expect(await screen.findByText('No item reads like “zebra”.')).toBeTruthy();
+    expect(await screen.findByText('No item matches “zebra”.')).toBeTruthy();
   });
 
   it('say how many there are in all, and ask for the next page only near the end of this one', async () => {

@@ -132,7 +132,7 @@ export function ItemsPage() {
             {(rows) => (
               <DataTable
                 label="Items"
-                caption={`${found.total === 1 ? '1 item' : `${count(found.total)} items`}${found.first?.nearly ? ' that read nearly like that' : ''}`}
+                caption={`${found.total === 1 ? '1 item' : `${count(found.total)} items`}${found.first?.nearly ? ' with a similar number or title' : ''}`}
                 exportName="items"
                 sortParam="sort"
                 rows={rows}
@@ -160,7 +160,7 @@ export function ItemsPage() {
                     )}
                   </>
                 )}
-                empty={words === '' ? 'No item has all of these properties.' : `No item reads like “${words}”.`}
+                empty={words === '' ? 'No item matches these filters.' : `No item matches “${words}”.`}
               />
             )}
           </Loading>

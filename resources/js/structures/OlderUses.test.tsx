@@ -38,7 +38,7 @@ describe('what still points to an older revision', () => {
     expect((await screen.findAllByRole('row')).slice(1).map((one) => one.textContent)).toEqual([
       '110-0001 Spares kit, pumpline 10 names revision A',
       '800-0011 Drawing, pump headshows revision D',
-      '110-0001 Spares kit, pumpline 20 names revision A, seen to under ECO-00086',
+      '110-0001 Spares kit, pumpline 20 names revision A, adopted under ECO-00086',
     ]);
     // What is seen to is not chosen once more.
     expect(screen.getAllByRole('checkbox')).toHaveLength(2);

@@ -33,7 +33,7 @@ const useColumns: Column<Use>[] = [
     cell: (use) => (
       <>
         {points(use)}
-        {use.adopted_by !== null && ', seen to under '}
+        {use.adopted_by !== null && ', adopted under '}
         {use.adopted_by !== null && <ChangeNumber number={use.adopted_by} />}
       </>
     ),

@@ -16,7 +16,7 @@ export function PlannedUses({ number }: { number: string }) {
           className={`border-b border-rule px-2 py-1 last:border-b-0 ${one.what === 'adds' ? 'mark-added' : 'mark-removed'}`}
         >
           <Mark value={one.what === 'adds' ? 'added' : 'removed'} /> <ChangeNumber number={one.order} /> would{' '}
-          {one.what === 'adds' ? 'use it in' : 'use it no more in'} <ItemNumber number={one.item.number} />{' '}
+          {one.what === 'adds' ? 'add it to' : 'remove it from'} <ItemNumber number={one.item.number} />{' '}
           {one.item.title}
           {one.effective_on && `, from ${day(one.effective_on)}`}
         </li>

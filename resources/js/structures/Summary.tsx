@@ -83,7 +83,7 @@ export function Summary({ number, on, picture }: { number: string; on: string; p
               />
             </div>
             <DataTable
-              label={`All that is in ${number}`}
+              label={`Flattened structure of ${number}`}
               rows={rows}
               columns={columns}
               keyOf={({ item }) => item.number}

@@ -79,8 +79,8 @@ describe('where an item is used', () => {
     await show(<WhereUsed number="200-0040" />);
     const planned = within(await screen.findByRole('list', { name: 'Planned by open orders' }));
     const [ends, adds] = planned.getAllByRole('listitem');
-    expect(ends?.textContent).toContain('would use it no more in 200-0010 Pump head, from 14 Apr 2027');
-    expect(adds?.textContent).toContain('would use it in 200-0001 Pump module');
+    expect(ends?.textContent).toContain('would remove it from 200-0010 Pump head, from 14 Apr 2027');
+    expect(adds?.textContent).toContain('would add it to 200-0001 Pump module');
   });
 });
 

@@ -35,7 +35,7 @@ export function WhereUsed({ number, on, picture }: { number: string; on?: string
                 <h2>Where used</h2>
                 {total > 0 && (
                   <Choice
-                    label="What is listed"
+                    label="Listed"
                     value={show}
                     onChange={setShow}
                     options={{

@@ -108,6 +108,6 @@ describe('picking an item', () => {
     await waitFor(() => expect(field.getAttribute('aria-activedescendant')).toBe(screen.getAllByRole('option')[0]?.id));
     await user.clear(field);
     await user.type(field, '310-0021-4');
-    expect(await screen.findByText(/Nothing reads like “310-0021-4”. Its check digit does not fit./)).toBeTruthy();
+    expect(await screen.findByText(/No match for “310-0021-4”. Its check digit does not fit./)).toBeTruthy();
   });
 });

@@ -13,7 +13,7 @@ export function OlderDraft({ text, onTake, onDrop }: Props) {
   if (text === undefined) return null;
   return (
     <Notice>
-      <p>This was saved anew after you typed:</p>
+      <p>This was changed after you typed:</p>
       <blockquote className="my-1 border-l border-rule pl-2 whitespace-pre-line text-ink">{text}</blockquote>
       <Button look="quiet" className="!px-0" onClick={() => onTake(text)}>
         Use what I typed

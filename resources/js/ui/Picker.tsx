@@ -194,7 +194,7 @@ export function Picker<Row>(props: Props<Row>) {
       </ul>
       {open && fresh && rows.length === 0 && (
         <p className="absolute z-40 mt-0.5 border border-strong bg-sheet px-2 py-1 text-sm text-soft">
-          Nothing reads like “{asked}”. {query.data.hint}
+          No match for “{asked}”. {query.data.hint}
         </p>
       )}
       {open && fresh && query.data.total > SHOWN && (

@@ -8,7 +8,7 @@ export function LookBackStep({ dossier }: { dossier: Schemas['Dossier'] }) {
     <>
       {dossier.acts > dossier.ledger.length && (
         <p className="text-sm text-soft">
-          The newest {dossier.ledger.length} of {count(dossier.acts)} acts.
+          The newest {dossier.ledger.length} of {count(dossier.acts)} entries.
         </p>
       )}
       <LedgerTable rows={dossier.ledger} />

@@ -58,7 +58,7 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
                 Release (cannot be undone)
               </Button>
               <Button look="quiet" onClick={() => setSure(false)}>
-                Not yet
+                Cancel
               </Button>
               <span className="text-soft">A released revision never changes again.</span>
             </>
@@ -68,7 +68,7 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
                 Release
               </Button>
               <Link to={`/orders/${order.number}/review`} className="text-accent hover:underline">
-                Read it once more
+                Open the review page
               </Link>
             </>
           )}

@@ -11,13 +11,13 @@ export function SignStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   return (
     <div className="space-y-3">
       {order.state === 'in_review' && (
-        <p>Everything on the order is held still until {order.signer_name} has decided.</p>
+        <p>The order is locked until {order.signer_name} has signed it or sent it back.</p>
       )}
       <p>
         <Link to={`/orders/${order.number}/review`} className="text-accent underline-offset-3 hover:underline">
           {order.state === 'in_review' && order.signer === me.login
             ? 'Read and sign'
-            : 'All on one page: what was, what will be, exposure'}
+            : 'Before and after, and exposure, on one page'}
         </Link>
       </p>
       {order.signatures.length > 0 && (

@@ -134,7 +134,7 @@ describe('keeping a mark-up', () => {
     await waitFor(() => expect(server.asked('GET /api/items/800-0011').length).toBe(1));
     // Those that name the item are offered at once, all others by their words.
     expect(await screen.findByRole('button', { name: 'PR-00009' })).toBeTruthy();
-    await user.type(screen.getByRole('combobox', { name: 'Save it with' }), 'pump');
+    await user.type(screen.getByRole('combobox', { name: 'Attach to' }), 'pump');
     await waitFor(() =>
       expect(server.asked('GET /api/changes').at(-1)?.query).toMatchObject({ words: 'pump', type: 'report,request' }),
     );

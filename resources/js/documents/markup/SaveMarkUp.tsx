@@ -42,9 +42,9 @@ export function SaveMarkUp({ item, name, empty, svg, onSaved }: Props) {
   if (!mayBring) return null;
   return (
     <section aria-label="Save the mark-up" className="space-y-2">
-      <h2 className="text-base">Save it with</h2>
+      <h2 className="text-base">Attach to</h2>
       <ChosenChange
-        label="Save it with"
+        label="Attach to"
         types={['report', 'request']}
         chosen={target}
         onChoose={setTarget}

@@ -100,7 +100,7 @@ export function StructureView({
           </label>
         )}
         <span className="ml-auto flex items-center gap-3">
-          <span className="text-soft">{count(tree.rows.length)} lines in sight</span>
+          <span className="text-soft">{count(tree.rows.length)} lines shown</span>
           <Link
             to={`/compare?left=${item.number}&right=${item.number}&left_kind=${picture.kind}&right_kind=${picture.kind}&left_on=${on}`}
             className="text-accent hover:underline"
@@ -128,8 +128,8 @@ export function StructureView({
             <>
               {page.more && (
                 <Notice>
-                  There are more lines than can be shown at once; these are the first. Open fewer levels, or read the
-                  structure summed up.
+                  There are more lines than can be shown at once; these are the first. Open fewer levels, or choose
+                  Flattened.
                 </Notice>
               )}
               <TreeGrid

@@ -43,7 +43,7 @@ export function HeadCell<Row>({ column, state, sorts = true }: Props<Row>) {
       )}
     >
       {column.silent ? (
-        <span className={column.head === '' ? 'sr-only' : undefined}>{column.head || 'Acts'}</span>
+        <span className={column.head === '' ? 'sr-only' : undefined}>{column.head || 'Actions'}</span>
       ) : (
         <button
           type="button"

@@ -1,0 +1,114 @@
+import { day } from '../lib/format';
+import { attachmentRoles, dispositions, handoverStates, outcomes, priorities, supplyKinds } from '../lib/words';
+
+/** What was done, in the words of the trade, for each act that the ledger records. */
+export const acts: Record<string, string> = {
+  'category.added': 'Category added',
+  'category.set': 'Category changed',
+  'document.adopts': 'Document adopts newest revision',
+  'document.linked': 'Document linked',
+  'document.unlinked': 'Document unlinked',
+  'figure.said': 'Figure overridden',
+  'figure.taken_back': 'Override removed',
+  'file.attached': 'File uploaded',
+  'file.taken_away': 'File removed',
+  'form.handed_out': 'Form issued',
+  'form.taken_back': 'Form import undone',
+  'form.taken_in': 'Form imported',
+  'form.withdrawn': 'Form withdrawn',
+  'form_template.added': 'Template added',
+  'form_template.file_replaced': 'Template file replaced',
+  'form_template.set': 'Template changed',
+  'hand_over.partly_refused': 'Hand-over partly rejected',
+  'hand_over.refused': 'Hand-over rejected',
+  'hand_over.sent_again': 'Hand-over resent',
+  'hand_over.taken': 'Hand-over accepted',
+  'hand_over.unanswered': 'Hand-over not answered',
+  'import.done': 'File imported',
+  'item.added': 'Item created',
+  'kind.set': 'Revision sequence changed',
+  'meeting.arranged': 'Meeting arranged',
+  'order.closed': 'Order closed',
+  'order.item_named': 'Affected item set',
+  'order.item_taken_off': 'Affected item removed',
+  'order.opened': 'Opened for revision',
+  'order.planned': 'Order planned',
+  'order.raised': 'Order created',
+  'order.released': 'Order released',
+  'order.sent_back': 'Sent back',
+  'order.sent_to_review': 'Sent to review',
+  'order.signed': 'Signed',
+  'order.withdrawn': 'Order withdrawn',
+  'question.answered': 'Question answered',
+  'question.asked': 'Question asked',
+  'question.withdrawn': 'Question withdrawn',
+  'reach.left_out': 'Left out of scope',
+  'reach.taken_back': 'Decision on scope undone',
+  'reach.taken_in': 'Taken into scope',
+  'report.answered': 'Report answered',
+  'report.duplicate': 'Marked as duplicate',
+  'report.gathered': 'Report linked to request',
+  'report.raised': 'Problem reported',
+  'report.returned': 'Report sent back',
+  'report.taken_off': 'Report unlinked',
+  'report.taken_up': 'Report reopened',
+  'request.answered': 'Answer sent',
+  'request.approved': 'Request approved',
+  'request.assessed': 'Finding recorded',
+  'request.cut_in_chosen': 'Cut-in day chosen',
+  'request.gathered': 'Gathered into another request',
+  'request.gathered_reports': 'Reports linked',
+  'request.gathered_requests': 'Requests gathered',
+  'request.ordered': 'Turned into an order',
+  'request.raised': 'Request created',
+  'request.rejected': 'Request rejected',
+  'request.returned': 'Request sent back',
+  'request.split': 'Request split',
+  'request.taken_apart': 'Taken out of the gathered request',
+  'revision.released': 'Revision released',
+  'structure.add': 'Line added',
+  'structure.change': 'Line changed',
+  'structure.iteration_kept': 'Iteration saved',
+  'structure.newer_brought_in': 'Newer revision merged in',
+  'structure.redone': 'Edit redone',
+  'structure.remove': 'Line removed',
+  'structure.replace': 'Component replaced',
+  'structure.undone': 'Edit undone',
+  'structure.went_back': 'Returned to an iteration',
+};
+
+export function actOf(code: string): string {
+  return acts[code] ?? code.replace('.', ' ').replaceAll('_', ' ');
+}
+
+const values: Record<string, string> = {
+  ...outcomes,
+  ...dispositions,
+  ...handoverStates,
+  ...priorities,
+  ...supplyKinds,
+  ...attachmentRoles,
+  not_modelled: 'not modelled',
+};
+/** Details whose values are codes. */
+const coded = ['outcome', 'disposition', 'severity', 'priority', 'role', 'kind', 'choice'];
+const DAY = /^\d{4}-\d\d-\d\d$/;
+
+function valueOf(name: string, value: unknown): string {
+  if (Array.isArray(value)) return value.map((one) => valueOf(name, one)).join(', ');
+  if (typeof value === 'object' && value !== null)
+    return Object.entries(value)
+      .map(([part, one]) => `${part.replaceAll('_', ' ')} ${valueOf(part, one)}`)
+      .join(', ');
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
+  if (coded.includes(name)) return values[text] ?? text.replaceAll('_', ' ');
+  return DAY.test(text) ? day(text) : text;
+}
+
+/** The details of a record, each with its name; what is empty, and what only machines read, is left out. */
+export function detailsOf(details: Record<string, unknown>): string {
+  return Object.entries(details)
+    .filter(([name, value]) => value !== null && value !== '' && !['digest', 'line', 'sha256'].includes(name))
+    .map(([name, value]) => `${name.replaceAll('_', ' ')}: ${valueOf(name, value)}`)
+    .join(' · ');
+}
