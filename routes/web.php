@@ -23,6 +23,7 @@ use App\People\Ability;
 use App\People\Http\FavouriteController;
 use App\People\Http\PeopleController;
 use App\People\Http\SessionController;
+use App\People\Http\TableLayoutController;
 use App\Planning\Http\ExposureController;
 use App\Reach\Http\ReachController;
 use App\Releases\Http\HandoverController;
@@ -48,6 +49,7 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::get('/favourites', [FavouriteController::class, 'index']);
     Route::post('/favourites', [FavouriteController::class, 'store'])->middleware($may(Ability::KeepPage));
     Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])->whereNumber('id')->middleware($may(Ability::KeepPage));
+    Route::put('/table-layouts/{name}', [TableLayoutController::class, 'update'])->where('name', '[a-z0-9-]{1,80}')->middleware($may(Ability::KeepPage));
     Route::get('/desk', [DeskController::class, 'show']);
 
     Route::get('/items', [ItemController::class, 'index']);

@@ -93,3 +93,23 @@ it('finds words in any form, also of supplier, material, attributes and descript
     $this->world->as('jonas', 'POST', '/requests', $this->world->request(['description' => 'Gaskets hardened in frost.']))->assertOk();
     $this->world->as('vera', 'GET', '/changes?show=all&words='.urlencode('gasket hardening'))->assertOk()->assertJsonPath('total', 1);
 });
+
+it('keeps how each person lays out a table, one table at a time, and nothing that is no layout', function (): void {
+    $lay = fn (string $name, mixed $layout, string $by = 'vera') => $this->world->as($by, 'PUT', "/table-layouts/{$name}", $layout);
+    $items = ['order' => ['title', 'number'], 'visibility' => ['unit' => false], 'sizing' => ['title' => 240]];
+    $plain = ['order' => [], 'visibility' => (object) [], 'sizing' => (object) []];
+    $lay('items', $items)->assertOk();
+    $lay('register', ['order' => ['number']] + $plain)->assertOk();
+    expect($this->world->as('vera', 'GET', '/session')->json('table_layouts.items'))->toBe($items)
+        ->and($this->world->as('vera', 'GET', '/session')->json('table_layouts.register.order'))->toBe(['number'])
+        // Nobody else sees them so, and whoever has none has an empty object.
+        ->and($this->world->as('mira', 'GET', '/session')->getContent())->toContain('"table_layouts":{}');
+    $lay('items', $plain)->assertOk();
+    expect($this->world->as('vera', 'GET', '/session')->json('table_layouts.items.order'))->toBe([]);
+
+    foreach ([['order' => [['x']]], ['order' => ["a\0b"]], ['visibility' => ['unit' => 'yes']], ['sizing' => ['title' => 9_000]], ['sizing' => ['a b' => 90]], ['visibility' => 'all']] as $wrong) {
+        $lay('items', $wrong + $plain)->assertStatus(422);
+    }
+    $lay('Items!', $items)->assertNotFound();
+    expect($this->world->as('vera', 'GET', '/session')->json('table_layouts.items.sizing'))->toBe([]);
+});

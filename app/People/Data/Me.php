@@ -16,6 +16,7 @@ final readonly class Me
     /**
      * @param  list<string>  $roles
      * @param  list<string>  $abilities
+     * @param  \stdClass  $table_layouts  of TableLayout, by the name of the table
      */
     private function __construct(
         #[OA\Property] public string $login,
@@ -23,6 +24,7 @@ final readonly class Me
         #[ListOf('string')] public array $roles,
         #[ListOf('string')] public array $abilities,
         #[OA\Property(ref: Settings::class)] public Settings $settings,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(ref: TableLayout::class), description: 'by the name of the table')] public \stdClass $table_layouts,
     ) {}
 
     public static function of(Person $person): self
@@ -36,6 +38,7 @@ final readonly class Me
                 array_filter(Ability::cases(), $person->mayDo(...)),
             )),
             Settings::ofThisInstallation(),
+            (object) array_map(static fn (array $one): TableLayout => new TableLayout($one['order'], $one['visibility'], $one['sizing']), $person->table_layouts),
         );
     }
 }

@@ -17,6 +17,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $password
  * @property list<string> $roles
  * @property bool $active
+ * @property array<string, array{order: list<string>, visibility: array<string, bool>, sizing: array<string, int>}> $table_layouts
  */
 final class Person extends User
 {
@@ -27,7 +28,7 @@ final class Person extends User
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['roles' => 'array', 'active' => 'boolean', 'password' => 'hashed'];
+    protected $casts = ['roles' => 'array', 'active' => 'boolean', 'table_layouts' => 'array', 'password' => 'hashed'];
 
     public function mayDo(Ability $ability): bool
     {

@@ -1124,6 +1124,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/table-layouts/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["layOutTable"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exposure": {
         parameters: {
             query?: never;
@@ -2614,6 +2630,10 @@ export interface components {
             roles: string[];
             abilities: string[];
             settings: components["schemas"]["Settings"];
+            /** @description by the name of the table */
+            table_layouts: {
+                [key: string]: components["schemas"]["TableLayout"];
+            };
         };
         PersonRow: {
             login: string;
@@ -2631,11 +2651,24 @@ export interface components {
             /** @description the IANA zone whose day today is */
             time_zone: string;
         };
+        /** @description How somebody has laid out a table. What it does not name is as the table has it by itself. */
+        TableLayout: {
+            order: string[];
+            /** @description by column */
+            visibility: {
+                [key: string]: boolean;
+            };
+            /** @description pixels, by column */
+            sizing: {
+                [key: string]: number;
+            };
+        };
         KeptPage: {
             /** @description A page to keep: an address within the application and a name for it. */
             address: string;
             name: string;
         };
+        LaidOutTable: components["schemas"]["TableLayout"];
         SignIn: {
             login: string;
             password: string;
@@ -5953,6 +5986,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    layOutTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LaidOutTable"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {

@@ -4,6 +4,7 @@ import type { Schemas } from './api';
 import { queries } from './queries';
 import { takeSettings } from './settings';
 import { keepFor } from './storage';
+import { tableLayouts } from './tableLayouts';
 
 const Session = createContext<Schemas['Me'] | null>(null);
 
@@ -15,6 +16,7 @@ export function SessionGate({ children, otherwise }: { children: ReactNode; othe
   // Before anything below reads what it kept.
   keepFor(me.data.login);
   takeSettings(me.data.settings);
+  tableLayouts.take(me.data.table_layouts);
   return <Session value={me.data}>{children}</Session>;
 }
 

@@ -14,6 +14,7 @@ export const mira: Schemas['Me'] = {
   login: 'mira.okafor',
   name: 'Mira Okafor',
   roles: ['coordinator'],
+  table_layouts: {},
   abilities: ['assess_request', 'decide_request', 'report_problem', 'raise_request', 'plan_order'],
 };
 
@@ -23,6 +24,7 @@ export const vera: Schemas['Me'] = {
   login: 'vera.stone',
   name: 'Vera Stone',
   roles: ['viewer'],
+  table_layouts: {},
   abilities: [],
 };
 

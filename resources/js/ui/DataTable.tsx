@@ -8,7 +8,7 @@ import type { Tree } from './table/Tree';
 import { useGrid } from './table/useGrid';
 import { useTableState } from './table/useTableState';
 import { TableExport } from './TableExport';
-import { fileName } from './tableText';
+import { fileName, layoutName } from './tableText';
 
 export type { Column } from './table/Column';
 
@@ -54,7 +54,7 @@ export function DataTable<Row>(props: Props<Row>) {
   const name = props.exportName ?? fileName(label);
   const fixedOrder = props.fixedOrder === true || tree !== undefined;
   const state = useTableState<Row>({
-    name,
+    name: layoutName(name),
     rows: props.rows,
     columns,
     keyOf,

@@ -40,3 +40,9 @@ export function fileName(label: string): string {
     .replace(/[^\p{L}\p{N}]+/gu, '-')
     .replace(/^-|-$/g, '');
 }
+
+/** Under which name the layout of a table is remembered: tables of one kind have one, whatever record they are of. */
+export function layoutName(file: string): string {
+  const parts = file.split('-').filter((part) => /^[a-z]+$/.test(part));
+  return parts.join('-').slice(0, 80) || 'table';
+}

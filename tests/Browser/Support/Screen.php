@@ -234,22 +234,17 @@ final readonly class Screen
     public function until(string $what, callable $condition): void
     {
         $end = microtime(true) + self::PATIENCE;
-        $last = null;
-        do {
+        $seen = false;
+        while (! $seen && microtime(true) < $end) {
             try {
-                if ($condition()) {
-                    // What was waited for is what the test asserts.
-                    Assert::assertTrue(true, $what);
-
-                    return;
-                }
-            } catch (\Facebook\WebDriver\Exception\WebDriverException $e) {
+                $seen = $condition();
+            } catch (\Facebook\WebDriver\Exception\WebDriverException) {
                 // The page was redrawn meanwhile: look again.
-                $last = $e;
             }
-            usleep(80_000);
-        } while (microtime(true) < $end);
-        throw new \RuntimeException("Waited in vain for {$what} at {$this->driver->getCurrentURL()}. The page reads:\n".mb_substr($this->text(), 0, 3000), 0, $last);
+            $seen || usleep(80_000);
+        }
+        // What is waited for is what the test asserts.
+        Assert::assertTrue($seen, $seen ? '' : "Waited in vain for {$what} at {$this->driver->getCurrentURL()}. The page reads:\n".mb_substr($this->text(), 0, 3000));
     }
 
     public static function literal(string $words): string

@@ -2,39 +2,14 @@ import {
   getCoreRowModel,
   useReactTable,
   type ColumnDef,
-  type ColumnOrderState,
-  type ColumnSizingState,
   type RowSelectionState,
   type Table,
   type Updater,
-  type VisibilityState,
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { isRecord, readKept, writeKept } from '../../lib/storage';
+import { tableLayouts, type TableLayout } from '../../lib/tableLayouts';
 import { inOrder, type Column } from './Column';
-
-interface Layout {
-  order: ColumnOrderState;
-  visibility: VisibilityState;
-  sizing: ColumnSizingState;
-}
-
-/** The layout that this person gave a table, as far as what was kept is sound. */
-function keptLayout(name: string): Layout {
-  const kept = readKept(`table:${name}`);
-  const part = (key: string) => (isRecord(kept) && isRecord(kept[key]) ? kept[key] : {});
-  const order = isRecord(kept) && Array.isArray(kept.order) ? kept.order.filter((id) => typeof id === 'string') : [];
-  return {
-    order,
-    visibility: Object.fromEntries(
-      Object.entries(part('visibility')).filter(([, on]) => typeof on === 'boolean'),
-    ) as VisibilityState,
-    sizing: Object.fromEntries(
-      Object.entries(part('sizing')).filter(([, size]) => typeof size === 'number'),
-    ) as ColumnSizingState,
-  };
-}
 
 export interface Sort {
   id: string;
@@ -75,7 +50,7 @@ export function useTableState<Row>({
   orderedBefore,
 }: Options<Row>): TableState<Row> {
   const [params, setParams] = useSearchParams();
-  const [layout, setLayout] = useState(() => keptLayout(name));
+  const [layout, setLayout] = useState(() => tableLayouts.read(name));
   const [selection, setSelection] = useState<RowSelectionState>({});
   const given = params.get(sortParam) ?? '';
   const sort = useMemo(
@@ -90,10 +65,10 @@ export function useTableState<Row>({
     return column === undefined || orderedBefore ? rows : inOrder(rows, column, sort?.down ?? false);
   }, [rows, columns, sort, orderedBefore]);
 
-  const change = (part: Partial<Layout>) =>
+  const change = (part: Partial<TableLayout>) =>
     setLayout((before) => {
       const next = { ...before, ...part };
-      writeKept(`table:${name}`, next);
+      tableLayouts.write(name, next);
       return next;
     });
   const next = <T>(updater: Updater<T>, before: T): T =>
