@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Structures\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\Support\World;
@@ -112,4 +113,43 @@ it('keeps how each person lays out a table, one table at a time, and nothing tha
     }
     $lay('Items!', $items)->assertNotFound();
     expect($this->world->as('vera', 'GET', '/session')->json('table_layouts.items.sizing'))->toBe([]);
+});
+
+it('begins the day of a plant where the plant is, and all other days where the installation is', function (): void {
+    config(['app.timezone' => 'UTC', 'orthotaxis.plant_time_zones' => ['Tarn' => 'Pacific/Auckland']]);
+    $this->travelTo(new DateTimeImmutable('2026-11-26 20:00:00 UTC'));
+    // At eight in the evening here it is the next morning there.
+    expect((string) Today::day())->toBe('2026-11-26')->and((string) Today::day('Tarn'))->toBe('2026-11-27')->and((string) Today::day('Weir'))->toBe('2026-11-26');
+    $on = fn (string $query): string => $this->world->as('vera', 'GET', "/items/200-0001/structure?kind=manufacturing{$query}")->assertOk()->json('on');
+    expect($on(''))->toBe('2026-11-26')->and($on('&plant=Tarn'))->toBe('2026-11-27')->and($on('&plant=Tarn&on=2026-11-20'))->toBe('2026-11-20');
+});
+
+it('reads the zones of plants from the environment, and nothing from an empty one', function (string $said, array $zones): void {
+    putenv("ORTHOTAXIS_PLANT_TIME_ZONES={$said}");
+    $_ENV['ORTHOTAXIS_PLANT_TIME_ZONES'] = $_SERVER['ORTHOTAXIS_PLANT_TIME_ZONES'] = $said;
+    $config = require base_path('config/orthotaxis.php');
+    putenv('ORTHOTAXIS_PLANT_TIME_ZONES');
+    unset($_ENV['ORTHOTAXIS_PLANT_TIME_ZONES'], $_SERVER['ORTHOTAXIS_PLANT_TIME_ZONES']);
+    expect($config['plant_time_zones'])->toBe($zones);
+})->with([
+    ['', []], ['Tarn=Europe/Oslo', ['Tarn' => 'Europe/Oslo']], ['Tarn=Europe/Oslo, Weir=Asia/Kolkata', ['Tarn' => 'Europe/Oslo', 'Weir' => 'Asia/Kolkata']],
+]);
+
+it('starts a server at the next port when the one it wants is held', function (): void {
+    $socket = stream_socket_server('tcp://127.0.0.1:0');
+    $held = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+    $free = fn (): int => (int) shell_exec('bash -c '.escapeshellarg(". bin/lib/common.sh; free_port {$held}"));
+    expect($free())->toBeGreaterThan($held);
+    fclose($socket);
+    expect($free())->toBe($held);
+    // And what a server says when somebody else was quicker is understood, in the words of each.
+    foreach (['bind() to 127.0.0.1:8180 failed (98: Address already in use)', 'could not bind IPv4 address "127.0.0.1": Address already in use', 'Failed to listen on 127.0.0.1:8181 (reason: Address already in use)'] as $said) {
+        file_put_contents($log = tempnam(sys_get_temp_dir(), 'orthotaxis-log-'), $said);
+        exec('bash -c '.escapeshellarg(". bin/lib/common.sh; taken {$log}"), $out, $status);
+        expect($status)->toBe(0);
+        file_put_contents($log, 'invalid value for parameter');
+        exec('bash -c '.escapeshellarg(". bin/lib/common.sh; taken {$log}"), $out, $status);
+        expect($status)->toBe(1);
+        unlink($log);
+    }
 });

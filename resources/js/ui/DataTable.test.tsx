@@ -1,9 +1,12 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import * as files from '../lib/download';
-import { show } from '../testing/show';
+import { tableLayouts } from '../lib/tableLayouts';
+import { server } from '../testing/server';
+import { mira, show } from '../testing/show';
 import { DataTable, type Column } from './DataTable';
 import * as sheets from './tableSheet';
+import { layoutName } from './tableText';
 
 interface Part {
   number: string;
@@ -132,5 +135,102 @@ describe('a table', () => {
     expect(screen.getByText('No parts.')).toBeTruthy();
     expect(screen.queryByRole('grid')).toBeNull();
     expect(screen.queryByText('Export CSV')).toBeNull();
+  });
+});
+
+describe('the columns of a table', () => {
+  const heads = () => screen.getAllByRole('columnheader').map((head) => head.textContent.replace(/[↑↓ ]/g, ''));
+
+  it('are chosen, moved and sized, kept with the person, and put back', async () => {
+    server.on('PUT /api/table-layouts/parts', {});
+    const user = await table();
+    await user.click(screen.getByRole('button', { name: 'Columns' }));
+    await user.click(await screen.findByRole('button', { name: 'Move Quantity to the left' }));
+    expect(heads()).toEqual(['Quantity', 'Number']);
+    await user.click(screen.getByRole('checkbox', { name: 'Number' }));
+    expect(heads()).toEqual(['Quantity']);
+    // The last one stays: a table without columns is none.
+    expect(screen.getByRole<HTMLInputElement>('checkbox', { name: 'Quantity' }).disabled).toBe(true);
+    await waitFor(() =>
+      expect(server.asked('PUT /api/table-layouts/parts').at(-1)?.body).toEqual({
+        order: ['quantity', 'number'],
+        visibility: { number: false },
+        sizing: {},
+      }),
+    );
+    await user.click(screen.getByRole('button', { name: 'Reset columns' }));
+    expect(heads()).toEqual(['Number', 'Quantity']);
+  });
+
+  it('are moved and sized by keys on their heads', async () => {
+    server.on('PUT /api/table-layouts/parts', {});
+    const user = await table();
+    screen.getByRole('button', { name: 'Number' }).focus();
+    await user.keyboard('{Alt>}{ArrowRight}{/Alt}');
+    expect(screen.getAllByRole('columnheader')[0]?.style.width).not.toBe('');
+    await user.keyboard('{Alt>}{Shift>}{ArrowRight}{/Shift}{/Alt}');
+    expect(heads()).toEqual(['Quantity', 'Number']);
+  });
+
+  it('are as the person left them elsewhere', async () => {
+    tableLayouts.take({ parts: { order: ['quantity', 'number'], visibility: {}, sizing: {} } });
+    await show(
+      <DataTable label="Parts" rows={parts} columns={columns} keyOf={(part) => part.number} empty="No parts." />,
+      { as: { ...mira, table_layouts: { parts: { order: ['quantity', 'number'], visibility: {}, sizing: {} } } } },
+    );
+    expect(heads()).toEqual(['Quantity', 'Number']);
+  });
+
+  it('are remembered for all tables of a kind, whatever record they are of', () => {
+    expect(layoutName('where-200-0001-is-used')).toBe('where-is-used');
+    expect(layoutName('items-of-ECO-00086')).toBe('items-of');
+    expect(layoutName('86')).toBe('table');
+  });
+});
+
+describe('rows that can be chosen', () => {
+  it('are chosen one by one, by Space or all at once, and let go', async () => {
+    const acts = vi.fn((rows: Part[], clear: () => void) => (
+      <button type="button" onClick={clear}>
+        Take {rows.map(({ number }) => number).join(' ')}
+      </button>
+    ));
+    const user = await table({ acts });
+    await user.click(screen.getByRole('checkbox', { name: 'Select 200-0010' }));
+    expect(screen.getByText('1 selected')).toBeTruthy();
+    screen.getAllByRole('row')[1]?.focus();
+    await user.keyboard(' ');
+    await user.click(screen.getByRole('button', { name: 'Take 200-0040 200-0010' }));
+    expect(screen.queryByText(/selected/)).toBeNull();
+    await user.click(screen.getByRole('checkbox', { name: 'Select all 3' }));
+    expect(screen.getByRole('button', { name: 'Take 200-0040 200-0010 200-0030' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Clear selection' }));
+    expect(screen.queryByRole('button', { name: /^Take/ })).toBeNull();
+  });
+});
+
+describe('a list that comes in pages', () => {
+  it('asks for more, keeps the order of the server, and copies and exports all there is', async () => {
+    const rest: Part[] = [...parts, { number: '200-0050', quantity: '1' }];
+    const more = vi.fn();
+    const write = vi.spyOn(navigator.clipboard, 'writeText').mockResolvedValue();
+    const user = await table({ paged: { more, all: () => Promise.resolve(rest) } });
+    expect(more).toHaveBeenCalled();
+    await user.click(screen.getByRole('button', { name: 'Number' }));
+    expect(numbers()).toEqual(['200-0040', '200-0010', '200-0030']);
+    expect(screen.getByRole('columnheader', { name: /Number/ }).getAttribute('aria-sort')).toBe('ascending');
+    screen.getAllByRole('row')[1]?.focus();
+    await user.keyboard('{Control>}{Shift>}c{/Shift}{/Control}');
+    await waitFor(() => expect(write).toHaveBeenCalledWith(expect.stringContaining('200-0050\t1')));
+  });
+
+  it('is sorted as decimals are, negative ones first, where the table does it itself', async () => {
+    const user = await table({
+      rows: ['0.5', '-3', '0.25', '-12', ''].map((quantity, at) => ({ number: String(at), quantity })),
+    });
+    await user.click(screen.getByRole('button', { name: 'Quantity' }));
+    expect(numbers()).toEqual(['3', '1', '2', '0', '4']);
+    await user.click(screen.getByRole('button', { name: /^Quantity/ }));
+    expect(numbers()).toEqual(['0', '2', '1', '3', '4']);
   });
 });
