@@ -35,7 +35,7 @@ it('shows a PDF page by page', function (): void {
 it('takes a file that is dropped onto an item, refuses what is none, and runs nothing of it', function (): void {
     $this->screen->signIn('petra.quist', '/items/200-0053')->see('No drawings or documents yet.')->settled();
     dropFile($this->screen, 'just words', 'drawing.svg');
-    $this->screen->see('This is none of them, whatever its name says');
+    $this->screen->see('Only SVG, PDF, PNG and JPEG can be shown here');
     dropFile($this->screen, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="document.title=\'run\'"><script>document.title="run"; parent.document.title="run"</script><rect width="9" height="9"/></svg>', 'coupling.svg');
     $this->screen->see('coupling.svg')->see('data sheet');
     $this->screen->click('//a[normalize-space()="coupling.svg"]')->see('Here they are never run')->settled();

@@ -129,5 +129,5 @@ it('releases in one stroke, and planning takes it line by line', function (): vo
 
 it('keeps the history of the item and of the order', function (): void {
     $this->screen->visit('/items/200-0010')->see('History')->see(Walk::$order)->see('Clamps slip off the tube')->see('superseded');
-    $this->screen->visit('/changes/'.Walk::$order)->see('order released')->see('order signed')->see('order sent back')->see('structure undone');
+    $this->screen->visit('/changes/'.Walk::$order)->see('Order released')->see('Signed')->see('Sent back')->see('Edit undone');
 });

@@ -1,14 +1,12 @@
 import type { ApiProblem, Schemas } from '../lib/api';
 import { currency } from '../lib/settings';
-import { dispositions } from '../lib/words';
 import { Button } from '../ui/Button';
 import { DateInput } from '../ui/DateInput';
 import { DecimalInput } from '../ui/DecimalInput';
 import { Field } from '../ui/Field';
-
-import { ItemPicker } from '../ui/ItemPicker';
-import { Select } from '../ui/Select';
 import { WholeInput } from '../ui/WholeInput';
+import { PairForm } from './PairForm';
+import { wholePairs } from './wholePairs';
 
 type Question = Schemas['CutInQuestion'];
 type Pair = Question['pairs'][number];
@@ -42,84 +40,18 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
   return (
     <form className="space-y-3" onSubmit={(event) => event.preventDefault()}>
       {question.pairs.map((one, at) => (
-        <fieldset key={at} className="space-y-2 border-t border-strong pt-2 first:border-t-0 first:pt-0">
-          <legend className="sr-only">Pair {at + 1}</legend>
-          <Field label={`Old part${at > 0 ? ` ${at + 1}` : ''}`} error={problem?.at(`pairs.${at}.old`)}>
-            <ItemPicker
-              key={one.old}
-              label={`Old part${at > 0 ? ` ${at + 1}` : ''}`}
-              initial={one.old}
-              onPick={(item) => pair(at, { old: item.number })}
-            />
-          </Field>
-          <Field label={`New part${at > 0 ? ` ${at + 1}` : ''}`} error={problem?.at(`pairs.${at}.new`)}>
-            <ItemPicker
-              key={one.new}
-              label={`New part${at > 0 ? ` ${at + 1}` : ''}`}
-              initial={one.new}
-              onPick={(item) => pair(at, { new: item.number })}
-            />
-          </Field>
-          <div className="grid grid-cols-2 gap-2">
-            <Field label="New parts per old part" error={problem?.at(`pairs.${at}.ratio`)}>
-              <DecimalInput value={one.ratio ?? ''} placeholder="1" onChange={(ratio) => pair(at, { ratio })} />
-            </Field>
-            <Field label="Keep for service (quantity)" error={problem?.at(`pairs.${at}.keep`)}>
-              <DecimalInput value={one.keep ?? ''} placeholder="0" onChange={(keep) => pair(at, { keep })} />
-            </Field>
-            <Field label="Disposition of leftover" error={problem?.at(`pairs.${at}.disposition`)}>
-              <Select
-                value={one.disposition ?? 'scrap'}
-                onChange={(disposition) => pair(at, { disposition })}
-                options={dispositions}
-              />
-            </Field>
-            <Field label={`Cost per unit, ${currency()}`} error={problem?.at(`pairs.${at}.disposal`)}>
-              <DecimalInput
-                value={one.disposal ?? ''}
-                placeholder="default"
-                onChange={(disposal) => pair(at, { disposal })}
-              />
-            </Field>
-            <Field label="Share reworked, %" error={problem?.at(`pairs.${at}.rework_percent`)}>
-              <WholeInput
-                value={one.rework_percent}
-                placeholder="0"
-                onChange={(rework_percent = 0) => pair(at, { rework_percent })}
-              />
-            </Field>
-            <Field label={`Rework cost per unit, ${currency()}`} error={problem?.at(`pairs.${at}.rework_cost`)}>
-              <DecimalInput
-                value={one.rework_cost ?? ''}
-                placeholder="default"
-                onChange={(rework_cost) => pair(at, { rework_cost })}
-              />
-            </Field>
-            <Field label="Expedite new part by (days)" error={problem?.at(`pairs.${at}.sooner_days`)}>
-              <WholeInput
-                value={one.sooner_days}
-                placeholder="0"
-                onChange={(sooner_days = 0) => pair(at, { sooner_days })}
-              />
-            </Field>
-            <Field label={`Expediting fee, ${currency()}`} error={problem?.at(`pairs.${at}.sooner_cost`)}>
-              <DecimalInput
-                value={one.sooner_cost ?? ''}
-                placeholder="0"
-                onChange={(sooner_cost) => pair(at, { sooner_cost })}
-              />
-            </Field>
-          </div>
-          {question.pairs.length > 1 && (
-            <Button
-              look="quiet"
-              className="!h-6"
-              onClick={() => onChange({ ...question, pairs: question.pairs.filter((_, i) => i !== at) })}
-            >
-              Remove this pair
-            </Button>
-          )}
-        </fieldset>
+        <PairForm
+          key={at}
+          pair={one}
+          at={at}
+          errorAt={(field) => problem?.at(`pairs.${wholePairs(question).pairs.indexOf(one)}.${field}`)}
+          onChange={(change) => pair(at, change)}
+          onRemove={
+            question.pairs.length > 1
+              ? () => onChange({ ...question, pairs: question.pairs.filter((_, i) => i !== at) })
+              : null
+          }
+        />
       ))}
       <Button onClick={() => onChange({ ...question, pairs: [...question.pairs, { old: '', new: '' }] })}>
         Add a pair that cuts in together

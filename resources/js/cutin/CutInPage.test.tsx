@@ -290,9 +290,22 @@ describe('what the planner starts from', () => {
     expect(lastAsked()).toEqual({ pairs: [{ old: '200-0040', new: '200-0041', ratio: '1.2' }] });
   });
 
+  it('leaves out pairs without a new part, and says at the right pair what is wrong', async () => {
+    await starts([
+      { old: '200-0010', new: '', ratio: null },
+      { old: '200-0040', new: '200-0041', ratio: null },
+    ]);
+    await screen.findByRole('slider', { name: 'Day to cut in' });
+    expect(lastAsked()).toEqual({ pairs: [{ old: '200-0040', new: '200-0041' }] });
+    expect(screen.getAllByLabelText('New parts per old part')).toHaveLength(1);
+    server.on('POST /api/cut-in', new Refused(422, 'No.', { 'pairs.0.ratio': ['Write a quantity.'] }));
+    fireEvent.change(screen.getByLabelText('New parts per old part'), { target: { value: '1.23' } });
+    expect(await screen.findByText(/Write a quantity/)).toBeTruthy();
+  });
+
   it('is the affected items as old parts where nothing says the new one, and asks for nothing yet', async () => {
     await starts([{ old: '200-0040', new: '', ratio: null }]);
-    expect(await screen.findByText(/Choose the new part for each old part/)).toBeTruthy();
+    expect(await screen.findByText(/Choose the new part of at least one pair/)).toBeTruthy();
     expect(screen.getByRole<HTMLInputElement>('combobox', { name: 'Old part' }).value).toBe('200-0040');
     expect(server.asked('POST /api/cut-in')).toEqual([]);
   });

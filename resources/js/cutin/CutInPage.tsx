@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { ApiProblem, type Schemas } from '../lib/api';
 import { day } from '../lib/format';
@@ -19,6 +19,7 @@ import { CutInForm } from './CutInForm';
 import { dayColumns } from './dayColumns';
 import { DayDocuments, DayParts } from './DayParts';
 import { Trust } from './Trust';
+import { wholePairs } from './wholePairs';
 
 type Question = Schemas['CutInQuestion'];
 interface Draft extends Record<string, unknown> {
@@ -82,13 +83,14 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
   const draft = useDraft<Draft>(`cut-in ${number}`, { question: start });
   const question = draft.value.question;
   const change = (next: Question) => draft.change({ question: next });
-  const [asked, setAsked] = useState(question);
+  const [rested, setRested] = useState(question);
   // What is typed rests a moment before it is asked for.
   useEffect(() => {
-    const rest = setTimeout(() => setAsked(question), REST);
+    const rest = setTimeout(() => setRested(question), REST);
     return () => clearTimeout(rest);
   }, [question]);
-  const ready = asked.pairs.every((pair) => pair.old !== '' && pair.new !== '');
+  const asked = useMemo(() => wholePairs(rested), [rested]);
+  const ready = asked.pairs.length > 0;
   const plan = useQuery({ ...queries.cutIn(asked), enabled: ready, placeholderData: keepPreviousData });
   const client = useQueryClient();
   const stopped = ready && !plan.isFetching && (plan.isPending || plan.isPlaceholderData);
@@ -124,7 +126,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
       <div className="min-w-0 space-y-4">
         {!page && !ready && (
           <p className="border-y border-rule py-3 text-soft">
-            Choose the new part for each old part, or remove the pairs that stay as they are.
+            Choose the new part of at least one pair. Pairs without a new part are left out.
           </p>
         )}
         {plan.isFetching && (

@@ -131,7 +131,7 @@ function Newest({ shown, all }: { shown: number; all: number }) {
   return (
     <>
       {shown === all ? `All ${count(all)} open requests` : `${count(shown)} of ${count(all)} open requests`} ·{' '}
-      <Link to="/register?type=request" className="target text-accent underline-offset-3 hover:underline">
+      <Link to="/register?type=request" className="target text-accent underline underline-offset-3">
         All in the Register
       </Link>
     </>
