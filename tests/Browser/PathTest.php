@@ -119,7 +119,7 @@ it('is sent back with a reason, put right, and signed by another person with the
 it('releases in one stroke, and planning takes it line by line', function (): void {
     $this->screen->signIn('mira.okafor', '/changes/'.Walk::$order)->see('On release')->press('Release')->press('Release (cannot be undone)');
     $this->screen->see('■ accepted')->see('accepted')->see('XML');
-    $this->screen->dontSee('▲ rejected')->press('Send again')->see('■ accepted');
+    $this->screen->dontSee('▲ rejected')->press('Resend')->see('■ accepted');
     // Sent twice, applied once.
     $planning = (string) file_get_contents((string) getenv('PLANNING_URL'));
     expect(preg_match('/<td>'.Walk::$order.'[^<]*<\/td><td>(\d+)<\/td><td>\d+<\/td><td>0<\/td><td>1<\/td>/', $planning, $row))->toBe(1)

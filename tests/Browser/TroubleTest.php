@@ -22,7 +22,7 @@ it('works on when planning is down, slow or talks nonsense, and says so', functi
 it('shows what planning refused, and takes it when it is put right and sent again', function (): void {
     $this->screen->signIn('tomas.lind')->see('Resolve rejected hand-over lines')->press('ECO-00082')->see('▲ rejected: Item 200-0052 is not known to planning.');
     planningBehaves('create');
-    $this->screen->press('Send again')->dontSee('▲ rejected')->see('accepted');
+    $this->screen->press('Resend')->dontSee('▲ rejected')->see('accepted');
 });
 
 it('releases once when two press release at the same moment', function (): void {

@@ -326,7 +326,7 @@ describe('revising, signing and releasing', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Close the order' }).disabled).toBe(true);
     server.on('GET /api/dossiers/ECR-00096', { ...of, handovers: [{ ...handover, state: 'taken' }] });
     server.on(`POST /api/handovers/${handover.name}/delivery`, handover);
-    await user.click(screen.getByRole('button', { name: 'Send again' }));
+    await user.click(screen.getByRole('button', { name: 'Resend' }));
     await waitFor(() =>
       expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Close the order' }).disabled).toBe(false),
     );

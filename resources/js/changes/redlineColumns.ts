@@ -17,17 +17,20 @@ export const redlineColumns: Column<RedlineRow>[] = fields.map((field) => ({
   cell: () => null,
 }));
 
+/** Whether it is a field that lines seldom have, and none of these has. */
+export function isBare(field: Field, rows: RedlineRow[]): boolean {
+  return seldom.includes(field) && !rows.some((row) => row.before?.[field] != null || row.after?.[field] != null);
+}
+
 /**
  * Those of the grid that edits, with who edited a line. Fields in which no line says anything are hidden until somebody
  * asks for them.
  */
 export function gridColumns(rows: RedlineRow[], wide: boolean): Column<RedlineRow>[] {
-  const used = (field: Field) => rows.some((row) => row.before?.[field] != null || row.after?.[field] != null);
   return [
-    ...redlineColumns.map((column) => {
-      const field = column.id as Field;
-      return !wide && seldom.includes(field) && !used(field) ? { ...column, hidden: true } : column;
-    }),
+    ...redlineColumns.map((column) =>
+      !wide && isBare(column.id as Field, rows) ? { ...column, hidden: true } : column,
+    ),
     { id: 'edited', head: 'Edited', text: (row) => row.edited_by ?? '', cell: () => null },
   ];
 }

@@ -240,7 +240,8 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
           problem={problem}
           shown={Object.keys(problem?.errors ?? {}).filter((place) => place !== 'pairs')}
         />
-        <ChosenDays chosen={chosen} />
+        {/* Below the plan, so that it does not move when that arrives. */}
+        {(page !== undefined || !ready || problem !== null) && <ChosenDays chosen={chosen} />}
       </div>
     </div>
   );

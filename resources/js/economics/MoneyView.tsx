@@ -210,7 +210,7 @@ export function Totals({ page }: { page: Money }) {
   return (
     <dl className="grid max-w-3xl grid-cols-3 border-y border-strong bg-sheet">
       {[
-        ['Once', `${amount(page.one_time_total)} ${page.currency}`],
+        ['One-time', `${amount(page.one_time_total)} ${page.currency}`],
         ['Recurring, per year', `${signed(page.yearly_total)} ${page.currency}`],
         [
           'Payback',

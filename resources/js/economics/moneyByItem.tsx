@@ -16,7 +16,7 @@ export const moneyByItem: Column<Schemas['MoneyOfItem']>[] = [
   {
     id: 'once',
     get head() {
-      return inMoney('Once');
+      return inMoney('One-time');
     },
     numeric: true,
     text: (r) => r.one_time,

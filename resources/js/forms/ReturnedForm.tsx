@@ -1,16 +1,13 @@
 import { useId, useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
-import { day, moment } from '../lib/format';
+import { moment } from '../lib/format';
 import { useAct } from '../lib/useAct';
-import { functions, priorities, reasons, sites, sources, tagUses } from '../lib/words';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
 import { FileInput } from '../ui/FileInput';
+import { Proposals } from './Proposals';
 
 type Preview = Schemas['FormPreview'];
-type Proposal = Schemas['ProposalRow'];
-
-const words: Record<string, string> = { ...priorities, ...reasons, ...sources, ...sites };
 
 /** Sends a form; what is sent is the form body, the body beside it only satisfies the description. */
 function sent(file: File, more: Record<string, string | string[]> = {}) {
@@ -107,65 +104,5 @@ export function ReturnedForm({ number }: { number: string }) {
         )}
       </div>
     </section>
-  );
-}
-
-interface ProposalsProps {
-  rows: Proposal[];
-  left: string[];
-  onLeave: (tag: string, out: boolean) => void;
-}
-
-function Proposals({ rows, left, onLeave }: ProposalsProps) {
-  return (
-    <table aria-label="What it will do" className="mt-2 w-full border-collapse">
-      <thead>
-        <tr className="border-b border-strong text-left text-sm text-soft">
-          {['Take', 'What it does', 'Field of the form', 'Becomes'].map((head) => (
-            <th key={head} className="py-1 pr-4 font-medium">
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.tag} className="border-b border-rule align-top">
-            <td className="py-1 pr-4">
-              <input
-                type="checkbox"
-                aria-label={`Import: ${row.label}`}
-                checked={!left.includes(row.tag)}
-                disabled={row.fault !== null}
-                onChange={(event) => onLeave(row.tag, !event.target.checked)}
-              />
-            </td>
-            <td className="py-1 pr-4 whitespace-nowrap">{tagUses[row.use]}</td>
-            <td className="py-1 pr-4">{row.label}</td>
-            <td className="py-1 whitespace-pre-line">
-              {row.use === 'field' && (
-                <>
-                  <del className="text-soft">{words[row.before] ?? row.before}</del> →{' '}
-                </>
-              )}
-              {row.use === 'field' ? (words[row.after] ?? row.after) : row.after}
-              {row.use === 'attachment' && 'The picture in the form'}
-              {row.use === 'question' && (
-                <p className="text-sm text-soft">
-                  {row.function != null && functions[row.function]}, put to {row.asked}
-                  {row.item !== '' && (
-                    <>
-                      , about <span className="font-mono">{row.item}</span>
-                    </>
-                  )}
-                  {row.due_on !== null && `, by ${day(row.due_on)}`}
-                </p>
-              )}
-              {row.fault !== null && <p className="text-sm text-alarm">▸ {row.fault}</p>}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

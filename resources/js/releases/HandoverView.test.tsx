@@ -50,16 +50,16 @@ describe('a hand-over', () => {
   it('is sent again by whom may, and tells when that cannot be', async () => {
     const user = await show(<HandoverView handover={handover} />, { as: tomas });
     server.on(SEND, new Refused(422, 'It is on its way already.'));
-    await user.click(screen.getByRole('button', { name: 'Send again' }));
+    await user.click(screen.getByRole('button', { name: 'Resend' }));
     expect(await screen.findByText('It is on its way already.')).toBeTruthy();
     server.on(SEND, {});
-    await user.click(screen.getByRole('button', { name: 'Send again' }));
+    await user.click(screen.getByRole('button', { name: 'Resend' }));
     await waitFor(() => expect(server.asked(SEND).length).toBe(2));
   });
 
   it('is not sent by who only reads', async () => {
     await show(<HandoverView handover={handover} />, { as: vera });
-    expect(screen.queryByRole('button', { name: 'Send again' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Resend' })).toBeNull();
   });
 
   it('says how often it was tried while planning does not answer', async () => {

@@ -108,7 +108,7 @@ export function HandoverView({ handover }: { handover: Handover }) {
       <ProblemNotice problem={again.error} />
       {maySend && (
         <Button busy={again.isPending} onClick={() => again.mutate(undefined)}>
-          Send again
+          Resend
         </Button>
       )}
     </div>

@@ -4,6 +4,7 @@ import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { useAct } from '../lib/useAct';
 import { sequences } from '../lib/words';
+import { DataTable } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { ProblemNotice } from '../ui/Notice';
 import { Select } from '../ui/Select';
@@ -27,28 +28,33 @@ export function KindSequences() {
       </h2>
       <Loading query={kinds}>
         {(rows) => (
-          <table aria-labelledby="kinds" className="w-full border-collapse border-y border-strong bg-sheet">
-            <tbody>
-              {rows.map((row) => (
-                <tr key={row.kind} className="border-b border-rule last:border-b-0">
-                  <td className="px-2 py-1">{row.label}</td>
-                  <td className="w-80 px-2 py-1">
-                    {maySet ? (
-                      <Select
-                        aria-label={`Revisions of ${row.label}`}
-                        value={row.sequence}
-                        disabled={set.isPending}
-                        onChange={(sequence) => set.mutate({ kind: row.kind, sequence })}
-                        options={sequences}
-                      />
-                    ) : (
-                      sequences[row.sequence]
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            label="Revisions by kind of item"
+            rows={rows}
+            keyOf={(row) => row.kind}
+            empty=""
+            columns={[
+              { id: 'kind', head: 'Kind', text: (row) => row.label, cell: (row) => row.label },
+              {
+                id: 'revisions',
+                head: 'Revisions',
+                className: 'w-80',
+                text: (row) => sequences[row.sequence],
+                cell: (row) =>
+                  maySet ? (
+                    <Select
+                      aria-label={`Revisions of ${row.label}`}
+                      value={row.sequence}
+                      disabled={set.isPending}
+                      onChange={(sequence) => set.mutate({ kind: row.kind, sequence })}
+                      options={sequences}
+                    />
+                  ) : (
+                    sequences[row.sequence]
+                  ),
+              },
+            ]}
+          />
         )}
       </Loading>
       <ProblemNotice problem={set.error} />

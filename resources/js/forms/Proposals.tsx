@@ -1,0 +1,86 @@
+import type { Schemas } from '../lib/api';
+import { day } from '../lib/format';
+import { functions, priorities, reasons, sites, sources, tagUses } from '../lib/words';
+import { DataTable, type Column } from '../ui/DataTable';
+
+type Proposal = Schemas['ProposalRow'];
+
+interface Props {
+  rows: Proposal[];
+  left: string[];
+  onLeave: (tag: string, out: boolean) => void;
+}
+
+const words: Record<string, string> = { ...priorities, ...reasons, ...sources, ...sites };
+const becomes = ({ use, before, after }: Proposal) =>
+  use === 'field' ? `${words[before] ?? before} → ${words[after] ?? after}` : after;
+
+const columns: Column<Proposal>[] = [
+  { id: 'use', head: 'What it does', text: (row) => tagUses[row.use], cell: (row) => tagUses[row.use] },
+  { id: 'field', head: 'Field of the form', text: (row) => row.label, cell: (row) => row.label },
+  {
+    id: 'becomes',
+    head: 'Becomes',
+    className: 'whitespace-pre-line',
+    text: becomes,
+    cell: (row) => <Becomes row={row} />,
+  },
+];
+
+/** What a form that came back would do, field by field; what is not wanted, or cannot be, is left out. */
+export function Proposals({ rows, left, onLeave }: Props) {
+  return (
+    <DataTable
+      label="What it will do"
+      exportName="returned-form"
+      rows={rows}
+      keyOf={(row) => row.tag}
+      empty=""
+      fixedOrder
+      columns={[
+        {
+          id: 'import',
+          head: 'Import',
+          silent: true,
+          text: () => '',
+          cell: (row) => (
+            <input
+              type="checkbox"
+              aria-label={`Import: ${row.label}`}
+              checked={!left.includes(row.tag)}
+              disabled={row.fault !== null}
+              onChange={(event) => onLeave(row.tag, !event.target.checked)}
+            />
+          ),
+        },
+        ...columns,
+      ]}
+    />
+  );
+}
+
+function Becomes({ row }: { row: Proposal }) {
+  return (
+    <>
+      {row.use === 'field' && (
+        <>
+          <del className="text-soft">{words[row.before] ?? row.before}</del> →{' '}
+        </>
+      )}
+      {row.use === 'field' ? (words[row.after] ?? row.after) : row.after}
+      {row.use === 'attachment' && 'The picture in the form'}
+      {row.use === 'question' && (
+        <p className="text-sm text-soft">
+          {row.function != null && functions[row.function]}, put to {row.asked}
+          {row.item !== '' && (
+            <>
+              , about <span className="font-mono">{row.item}</span>
+            </>
+          )}
+          {row.due_on !== null && `, by ${day(row.due_on)}`}
+        </p>
+      )}
+      {row.fault !== null && <p className="text-sm text-alarm">▸ {row.fault}</p>}
+    </>
+  );
+}
