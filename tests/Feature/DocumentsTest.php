@@ -91,8 +91,38 @@ it('refuses a release whose sheet is not the one that was signed', function (): 
     $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
     $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
     $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    // The database refuses that; whoever owns it could.
+    DB::statement('ALTER TABLE item_files DISABLE TRIGGER held_files');
     DB::table('item_files')->update(['sha256' => str_repeat('0', 64)]);
     $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertStatus(422)->assertJsonPath('errors.signature.0', fn (string $told): bool => str_contains($told, 'not what was signed'));
+});
+
+it('lets nobody but the order of a sheet touch it, however many orders revise its item', function (): void {
+    $order = fn (string $editor): string => tap($this->world->order(), function (string $number) use ($editor): void {
+        $this->world->as('mira', 'PATCH', "/orders/{$number}", ['editor' => $editor, 'signer' => 'helen', 'effective_on' => World::day(30), 'version' => 1])->assertOk();
+        foreach (['200-0010' => 'keep', '200-0040' => 'keep', '800-0010' => 'revise'] as $item => $outcome) {
+            $this->world->as('mira', 'PUT', "/orders/{$number}/items/{$item}", ['outcome' => $outcome, 'disposition' => 'use_up', 'version' => $this->world->version($number)])->assertOk();
+        }
+        $this->world->as('mira', 'POST', "/orders/{$number}/opening", ['version' => $this->world->version($number)])->assertOk();
+    });
+    $first = $order('jonas');
+    $sheet = ($this->bring)('jonas', '800-0010', PLAIN_SVG)->assertOk()->assertJsonPath('files.0.order', $first)->json('files.0.id');
+    $this->world->as('jonas', 'POST', "/orders/{$first}/review", ['version' => $this->world->version($first)])->assertOk();
+    $digest = $this->world->as('helen', 'GET', "/orders/{$first}/review")->json('order.digest');
+    $second = $order('edda');
+    // The editor of the second order: not while the first is in review, signed, or at any other time.
+    $remove = fn (string $by) => $this->world->as($by, 'DELETE', "/items/800-0010/files/{$sheet}");
+    $remove('edda')->assertStatus(422)->assertJsonPath('errors.file.0', "800-0010 is locked under {$first}.");
+    ($this->bring)('edda', '800-0010', str_replace('5', '6', PLAIN_SVG))->assertOk()->assertJsonPath('files.0.order', $second);
+    expect($this->world->as('helen', 'GET', "/orders/{$first}/review")->json('order.digest'))->toBe($digest);
+    $this->world->as('helen', 'POST', "/orders/{$first}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    $remove('edda')->assertStatus(422);
+    foreach (["DELETE FROM item_files WHERE id = '{$sheet}'", "UPDATE item_files SET name = 'other' WHERE id = '{$sheet}'", "UPDATE item_files SET order_id = NULL WHERE id = '{$sheet}'"] as $sql) {
+        expect(fn () => DB::transaction(fn () => DB::statement($sql)))->toThrow(QueryException::class, 'is locked');
+    }
+    $this->world->as('helen', 'POST', "/orders/{$first}/return", ['reason' => 'Too thin.'])->assertSuccessful();
+    $remove('edda')->assertStatus(422)->assertJsonPath('errors.file.0', "{$first} names another person to edit 800-0010.");
+    $remove('jonas')->assertOk();
 });
 
 it('says which drawings describe an item, and when they show an older revision of it', function (): void {

@@ -13,6 +13,7 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Change\OrderState;
@@ -61,18 +62,45 @@ final readonly class AttachFile
                 throw Refusal::at('file', "{$file->name} belongs to a released revision and stays with it.");
             }
             if ($file->role->isReleased()) {
-                $this->openOrder($by, $item);
+                $this->mayRemove($by, $item, $file);
             }
             $file->delete();
             $this->ledger->record($by->login, 'file.taken_away', $number, ['item' => $number, 'name' => $file->name, 'sha256' => $file->sha256]);
         });
     }
 
+    /** A draft belongs to one order, whose editor alone removes it; one that came before any order had the item is everybody's who may add. */
+    private function mayRemove(Person $by, Item $item, ItemFile $file): void
+    {
+        if ($file->order_id === null) {
+            $held = $this->revising($item)->first(static fn (ChangeOrder $order): bool => in_array($order->state, [OrderState::InReview, OrderState::Signed], true));
+            if ($held !== null) {
+                throw Refusal::at('file', "{$item->number} is locked under {$held->number}.");
+            }
+            $this->openOrder($by, $item);
+
+            return;
+        }
+        $order = ChangeOrder::hold(ChangeOrder::query()->findOrFail($file->order_id)->number);
+        if ($order->state !== OrderState::Revising) {
+            throw Refusal::at('file', "{$item->number} is locked under {$order->number}.");
+        }
+        if ($order->editor_id !== $by->id) {
+            throw Refusal::at('file', "{$order->number} names another person to edit {$item->number}.");
+        }
+    }
+
+    /** @return Collection<int, ChangeOrder> open orders that give the item a new revision */
+    private function revising(Item $item): Collection
+    {
+        return ChangeOrder::query()->whereHas('items', static fn ($rows) => $rows->where('item_id', $item->id)->where('outcome', Outcome::Revise->value))
+            ->whereIn('state', [OrderState::Planning->value, OrderState::Revising->value, OrderState::InReview->value, OrderState::Signed->value])->orderBy('id')->get();
+    }
+
     /** The order under which the coming revision is worked on; null when nothing of the item is released and no order has it yet. */
     private function openOrder(Person $by, Item $item): ?ChangeOrder
     {
-        $orders = ChangeOrder::query()->whereHas('items', static fn ($rows) => $rows->where('item_id', $item->id)->where('outcome', Outcome::Revise->value))
-            ->whereIn('state', [OrderState::Planning->value, OrderState::Revising->value, OrderState::InReview->value, OrderState::Signed->value])->orderBy('id')->get();
+        $orders = $this->revising($item);
         $mine = $orders->first(static fn (ChangeOrder $order): bool => $order->state === OrderState::Revising && $order->editor_id === $by->id);
         if ($mine !== null) {
             // Held, so that it is not sent to review at the same moment.
