@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Problem;
 use App\Http\RefuseForeignForms;
+use App\Http\RefuseUnreadable;
 use App\Http\TellBuild;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -17,6 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
         commands: __DIR__.'/../routes/console.php',
     )
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->prepend(RefuseUnreadable::class);
         // The application and its API have one origin, so there is nothing for CORS to do.
         $middleware->remove(HandleCors::class);
         $middleware->web(replace: [ValidateCsrfToken::class => RefuseForeignForms::class]);

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Ledger\Commands\AnchorLedger;
 use App\Releases\Commands\SweepOutbox;
 use App\Setup\Commands\ForgetExpired;
 use App\Structures\Commands\IndexStructures;
 use Illuminate\Support\Facades\Schedule;
 
+Schedule::command(AnchorLedger::class)->dailyAt('01:30');
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
 Schedule::command(ForgetExpired::class)->everyTenMinutes()->withoutOverlapping();
 Schedule::command(IndexStructures::class, ['--when-behind'])->everyMinute()->withoutOverlapping()->runInBackground();

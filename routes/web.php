@@ -23,6 +23,7 @@ use App\People\Ability;
 use App\People\Http\FavouriteController;
 use App\People\Http\PeopleController;
 use App\People\Http\SessionController;
+use App\People\Http\SessionOfPassword;
 use App\People\Http\TableLayoutController;
 use App\Planning\Http\ExposureController;
 use App\Reach\Http\ReachController;
@@ -42,7 +43,7 @@ $may = static fn (Ability $ability): string => "can:{$ability->value}";
 
 Route::post('/api/session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 
-Route::prefix('api')->middleware('auth:sanctum')->group(static function () use ($may): void {
+Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class])->group(static function () use ($may): void {
     Route::get('/session', [SessionController::class, 'show']);
     Route::delete('/session', [SessionController::class, 'destroy']);
     Route::get('/people', [PeopleController::class, 'index']);
@@ -178,7 +179,7 @@ Route::prefix('api')->middleware('auth:sanctum')->group(static function () use (
     Route::controller(ReviewController::class)->prefix('orders/{number}')->group(static function () use ($may): void {
         Route::get('/review', 'show');
         Route::get('/consequences', 'consequences');
-        Route::post('/signature', 'sign')->middleware([$may(Ability::SignOrder), 'throttle:sign-in']);
+        Route::post('/signature', 'sign')->middleware([$may(Ability::SignOrder), 'throttle:signature']);
         Route::post('/return', 'sendBack')->middleware($may(Ability::ReturnOrder));
     });
 

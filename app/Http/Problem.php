@@ -6,6 +6,7 @@ namespace App\Http;
 
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -38,6 +39,7 @@ final readonly class Problem
         $exceptions->render(static fn (Refusal $e): JsonResponse => self::answer(422, $e->getMessage(), array_map(static fn (string $reason): array => [$reason], $e->reasons)));
         $exceptions->dontReport(\OverflowException::class);
         $exceptions->render(static fn (\OverflowException $e): JsonResponse => self::answer(422, $e->getMessage()));
+        $exceptions->dontReportWhen(static fn (\Throwable $e): bool => $e instanceof QueryException && str_starts_with((string) $e->getCode(), '22'));
         $exceptions->render(static fn (Stale $e): JsonResponse => self::answer(409, $e->getMessage(), [], $e->theirs));
         $exceptions->render(static function (\Throwable $e, Request $request): ?JsonResponse {
             if (! $request->is('api/*')) {
@@ -48,13 +50,17 @@ final readonly class Problem
                 $e instanceof ValidationException => self::answer($e->status, implode(' ', $e->validator->errors()->all()), self::errors($e)),
                 $e instanceof AuthenticationException => self::answer(401, 'Sign in first.'),
                 $e instanceof AuthorizationException => self::answer(403, 'Your role does not allow this.'),
+                // A value that no column of the database takes, such as an id beyond its integers: nothing is there, nothing is kept.
+                $e instanceof QueryException && str_starts_with((string) $e->getCode(), '22') => $request->isMethodSafe()
+                    ? self::answer(404, 'There is nothing of this number here.')
+                    : self::answer(422, 'One of these values cannot be kept: it is too large, or no such value.'),
                 $e instanceof HttpExceptionInterface => self::answer($e->getStatusCode(), match ($e->getStatusCode()) {
                     403 => 'Your role does not allow this.',
                     404 => 'There is nothing of this number here.',
                     419 => 'Your session has ended. Sign in again; what you typed is still here.',
                     429 => 'Too many tries. Wait a minute.',
                     default => 'The server could not do this.',
-                }),
+                })->withHeaders($e->getHeaders()),
                 default => null,
             };
         });

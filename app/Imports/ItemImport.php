@@ -16,13 +16,14 @@ use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Text\ItemNumber;
 
 /** Takes over new items. One that comes with a revision is released in it. */
 final class ItemImport implements Importer
 {
     private const AT_ONCE = 2_000;
 
-    private const LONGEST = ['number' => 60, 'title' => 200, 'supplier' => 120, 'material' => 120, 'revision' => 20];
+    private const LONGEST = ['title' => 200, 'supplier' => 120, 'material' => 120, 'revision' => 20];
 
     private const SUPPLIES = ['make', 'buy', 'subcontract'];
 
@@ -108,10 +109,7 @@ final class ItemImport implements Importer
                 $faults->add($number, $column, "At most {$most} characters.");
             }
         }
-        if (preg_match('/[\/\s]/', $row['number']) === 1) {
-            $faults->add($number, 'number', 'A number has no spaces and no slash.');
-        }
-        $slip = $this->mistyped->slip($row['number']);
+        $slip = ($row['number'] === '' ? null : ItemNumber::fault($row['number'])) ?? $this->mistyped->slip($row['number']);
         if ($slip !== null) {
             $faults->add($number, 'number', $slip);
         }

@@ -36,9 +36,12 @@ final readonly class LedgerReader
         return DB::table('ledger')->whereIn('subject', $subjects)->count();
     }
 
-    public function count(): int
+    /** @return array{int, string} how many records there are, and the hash of the last */
+    public function head(): array
     {
-        return (int) DB::table('ledger_head')->sole()->count;
+        $head = DB::table('ledger_head')->sole();
+
+        return [(int) $head->count, (string) $head->hash];
     }
 
     public static function record(\stdClass $row): Record

@@ -5,15 +5,21 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\People\Ability;
+use App\People\ActivePeople;
 use App\People\Models\Person;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\PersonalAccessToken;
+use Laravel\Sanctum\Sanctum;
 use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
@@ -36,8 +42,25 @@ final class AppServiceProvider extends ServiceProvider
         // Scripts and styles come from where the page comes from, whatever name or port that has.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
 
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)->by($request->string('login')->lower().'|'.$request->ip())
-            // Only what was refused counts: whoever knows the password is never locked out by using it.
-            ->after(static fn (Response $response): bool => $response->getStatusCode() >= 400));
+        Auth::provider('active-people', static fn (Application $app, array $config): ActivePeople => new ActivePeople($app->make(Hasher::class), $config['model']));
+        Sanctum::authenticateAccessTokensUsing(static function (PersonalAccessToken $token, bool $valid): bool {
+            $person = $token->getRelationValue('tokenable');
+
+            return $valid && $person instanceof Person && $person->active;
+        });
+
+        // Only what was refused counts: whoever knows the password is never locked out by using it. A name is locked for the
+        // address that fails, never for its owner elsewhere; and one address does not try name after name.
+        $refused = static fn (Response $response): bool => $response->getStatusCode() >= 400;
+        RateLimiter::for('sign-in', static function (Request $request) use ($refused): array {
+            $login = $request->input('login');
+
+            return [
+                Limit::perMinute(10)->by('name|'.(is_string($login) ? mb_strtolower($login) : '').'|'.$request->ip())->after($refused),
+                Limit::perMinute(30)->by('address|'.$request->ip())->after($refused),
+            ];
+        });
+        // A signature is asked of the person who is signed in, whatever they send and from wherever.
+        RateLimiter::for('signature', static fn (Request $request): Limit => Limit::perMinute(10)->by('person|'.$request->user()?->getAuthIdentifier())->after($refused));
     }
 }

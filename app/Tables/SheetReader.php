@@ -6,6 +6,7 @@ namespace App\Tables;
 
 use OpenSpout\Reader\Common\Creator\ReaderEntityFactory;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Text\Readable;
 use Orthotaxis\Core\Text\SpreadsheetText;
 
 /**
@@ -45,6 +46,8 @@ final readonly class SheetReader
             $row = [];
             foreach ($columns as $at => $column) {
                 $row[$column] = self::plain($cells[$at] ?? '');
+                $fault = Readable::fault($row[$column]);
+                $fault === null || throw Refusal::at('file', "Row {$number}, {$column}: {$fault}");
             }
             if (implode('', $row) !== '') {
                 yield $number => $row;

@@ -17,6 +17,9 @@ settings() {
     export APP_CONFIG_CACHE="$var/$kind-config.php" APP_ROUTES_CACHE="$var/$kind-routes.php" APP_EVENTS_CACHE="$var/$kind-events.php"
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
     export STRUCTURE_INDEX="$var/structures-$kind" STRUCTURE_INDEX_WARMED=true
+    export LEDGER_ANCHORS="$var/ledger-anchors-$kind.log"
+    # A ledger of tests is another one each time.
+    [ "$kind" = test ] && LEDGER_ANCHORS=
     # Tests ask what they have written a moment ago.
     [ "$kind" = test ] && STRUCTURE_INDEX_WARMED=false
     export LOG_CHANNEL=single LOG_LEVEL=warning

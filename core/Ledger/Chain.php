@@ -9,6 +9,9 @@ final readonly class Chain
 {
     public const START = '0000000000000000000000000000000000000000000000000000000000000000';
 
+    /** So many faults are told at once. */
+    public const MOST = 100;
+
     public static function append(?Record $last, string $at, string $actor, string $act, string $subject, string $details): Record
     {
         $number = ($last->number ?? 0) + 1;
@@ -18,31 +21,52 @@ final readonly class Chain
     }
 
     /**
-     * The first record that is not as it was written.
+     * Every record that is not as it was written. After a fault the search goes on from what is there, so that one does not hide
+     * the next; at most MOST are told.
      *
      * @param  iterable<Record>  $records  in the order of their numbers
      * @param  int  $count  how many records there must be
-     * @return ?Fault null when the chain is whole
+     * @param  string  $head  the hash that the last of them must have
+     * @param  array<int, string>  $anchored  number => hash, as it was noted outside at some time
+     * @return list<Fault> empty when the chain is whole
      */
-    public static function firstFault(iterable $records, int $count): ?Fault
+    public static function faults(iterable $records, int $count, string $head, array $anchored = []): array
     {
+        $faults = [];
         $number = 0;
         $hash = self::START;
         foreach ($records as $record) {
             $number++;
             if ($record->number !== $number) {
-                return new Fault($number, $record->number > $number ? 'removed' : 'inserted');
+                $faults[] = new Fault($number, $record->number > $number ? 'removed' : 'inserted');
+                $number = $record->number;
             }
             if ($record->before !== $hash) {
-                return new Fault($number, 'out of chain: it does not carry the hash of the record before');
+                $faults[] = new Fault($number, 'out of chain: it does not carry the hash of the record before');
             }
             if ($record->hash !== self::hash($record->number, $record->at, $record->actor, $record->act, $record->subject, $record->details, $record->before)) {
-                return new Fault($number, 'altered');
+                $faults[] = new Fault($number, 'altered');
+            }
+            if (isset($anchored[$number]) && $anchored[$number] !== $record->hash) {
+                $faults[] = new Fault($number, 'not the one that was anchored outside');
             }
             $hash = $record->hash;
+            if (count($faults) >= self::MOST) {
+                return $faults;
+            }
+        }
+        if ($number !== $count) {
+            $faults[] = new Fault(min($number, $count) + 1, $number < $count ? 'removed' : 'inserted');
+        } elseif ($hash !== $head) {
+            $faults[] = new Fault($number, 'not the last that was written: the head has another hash');
+        }
+        foreach (array_keys($anchored) as $noted) {
+            if ($noted > $number) {
+                $faults[] = new Fault($noted, 'removed: it was anchored outside');
+            }
         }
 
-        return $number === $count ? null : new Fault(min($number, $count) + 1, $number < $count ? 'removed' : 'inserted');
+        return $faults;
     }
 
     private static function hash(int $number, string $at, string $actor, string $act, string $subject, string $details, string $before): string

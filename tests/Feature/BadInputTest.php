@@ -101,3 +101,25 @@ it('says so when there is nothing of a number, and when a day is none', function
     $this->world->as('vera', 'GET', '/items/200-0010/structure?kind=imaginary')->assertStatus(422);
     $this->world->as('vera', 'GET', '/nowhere')->assertNotFound();
 });
+
+it('refuses at the door what cannot be kept, with its field, and keeps the ledger whole', function (string $method, string $path, mixed $body, string $place): void {
+    $ledger = DB::table('ledger')->count();
+    $send = fn () => $this->actingAs($this->world->people['mira'])->call($method, "/api{$path}", [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], is_string($body) ? $body : json_encode($body, JSON_PRESERVE_ZERO_FRACTION));
+    $send()->assertStatus(422)->assertJsonStructure(['errors' => [$place]]);
+    expect(DB::table('ledger')->count())->toBe($ledger);
+    $this->artisan('ledger:verify')->assertSuccessful();
+})->with([
+    'NUL' => ['POST', '/categories', ['name' => "Pu\0mp"], 'name'], 'NUL in a list' => ['POST', '/requests', ['title' => 'x', 'items' => ["200-0010\0"]], 'items.0'],
+    'half a letter' => ['POST', '/categories', '{"name": "Pump '."\xC3".'"}', 'body'], 'no JSON' => ['POST', '/categories', '{"name": ', 'body'], 'a number alone' => ['POST', '/categories', '7', 'body'],
+    'turned text' => ['POST', '/favourites', ['address' => '/', 'name' => "Desk\u{202E}"], 'name'], 'beyond numbers' => ['PATCH', '/categories/pump', '{"version": 1e400}', 'version'],
+    'too deep' => ['POST', '/categories', str_repeat('[', 40).str_repeat(']', 40), 'body'], 'a list in a query' => ['GET', '/items?kind[]=part', '', 'kind'],
+    'half a letter in a query' => ['GET', '/items?words=%ff', '', 'words'], 'an unseen letter in a number' => ['POST', '/requests', ['items' => ["200\u{200B}-0010"]], 'items.0'],
+]);
+
+it('knows nothing of what is no address', function (string $path): void {
+    $this->world->as('mira', 'GET', $path)->assertNotFound();
+})->with(['/items/%ff', '/items/200-0010%00', '/items/200-0010%E2%80%AE/where-used', '/change-files/99999999999999999999']);
+
+it('answers an anonymous sign-in that is none with a reason, never with an error', function (mixed $login): void {
+    $this->postJson('/api/session', ['login' => $login, 'password' => 'x'])->assertStatus(422)->assertJsonStructure(['errors' => ['login']]);
+})->with([[[]], [['a']], [null], [7], [true]]);

@@ -68,7 +68,7 @@ it('names each bad cell with its row, column and reason, and saves nothing', fun
 })->with([
     ['items', '300-2,Again,part,pump,pc,,', 'number', 'already'], ['items', '300-9,Twice,part,pump,pc,,', 'number', 'row 2'], ['items', ',No number,part,pump,pc,,', 'number', 'empty'],
     ['items', '300-8,Odd,thing,pump,pc,,', 'kind', 'one of'], ['items', '300-8,Odd,part,none,pc,,', 'category', 'pump'], ['items', '300-8,Odd,part,pump,ell,,', 'unit', 'one of'],
-    ['items', '300-8,Odd,part,pump,pc,dear,', 'standard_cost', 'number'], ['items', '300 8,Odd,part,pump,pc,,', 'number', 'spaces'],
+    ['items', '300-8,Odd,part,pump,pc,dear,', 'standard_cost', 'number'], ['items', '300 8,Odd,part,pump,pc,,', 'number', 'letters, digits, points'], ['items', '..,Odd,part,pump,pc,,', 'number', 'letters, digits'],
     ['structures', '300-7,20,300-2,1,pc,,', 'parent', 'no item'], ['structures', '300-1,20,300-7,1,pc,,', 'component', 'no item'], ['structures', '300-1,20,300-2,0,pc,,', 'quantity', 'more than zero'],
     ['structures', '300-1,20,300-2,1.5,pc,,', 'quantity', 'whole'], ['structures', '300-1,20,300-2,1,kg,,', 'unit', 'does not measure'], ['structures', '300-1,10,300-3,1,m,,', 'find', 'row 2'],
     ['structures', '200-0010,20,300-2,1,pc,,', 'parent', 'under an order'], ['structures', '300-1,20,300-1,1,pc,,', 'component', '300-1 › 300-1'],
@@ -144,4 +144,10 @@ it('takes over what a design model says of an item, beside its engineering struc
     ($this->bring)('design', $step, name: 'head.stp')->assertOk();
     expect(($this->last)()->faults[0]['reason'])->toContain('already');
     expect(fn () => DB::transaction(fn () => DB::statement("UPDATE structure_lines SET quantity = 9 WHERE kind = 'design'")))->toThrow(Illuminate\Database\QueryException::class, 'never changes');
+});
+
+it('refuses a file with letters that nobody sees, and says where they are', function (): void {
+    ($this->bring)('items', "number,title,kind,category,unit\n300-1,Good,part,pump,pc\n300\u{200B}-8,Odd,part,pump,pc\n")->assertOk();
+    expect(($this->last)()->state)->toBe('refused')->and(($this->last)()->faults[0]['reason'])->toBe('Row 3, number: There are invisible characters in it. Write it again.')
+        ->and(Item::query()->where('number', '300-1')->exists())->toBeFalse();
 });

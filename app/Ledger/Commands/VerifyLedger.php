@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Ledger\Commands;
 
+use App\Ledger\Anchors;
 use App\Ledger\LedgerReader;
 use Illuminate\Console\Command;
 use Orthotaxis\Core\Ledger\Chain;
+use Orthotaxis\Core\Refusal;
 
 final class VerifyLedger extends Command
 {
@@ -14,16 +16,26 @@ final class VerifyLedger extends Command
 
     protected $description = 'Check that no record of the ledger was altered, removed or put in between.';
 
-    public function handle(LedgerReader $reader): int
+    public function handle(LedgerReader $reader, Anchors $anchors): int
     {
-        $count = $reader->count();
-        $fault = Chain::firstFault($reader->all(), $count);
-        if ($fault !== null) {
-            $this->error("Record {$fault->number} of the ledger is {$fault->what}.");
+        try {
+            $anchored = $anchors->all();
+        } catch (Refusal $refusal) {
+            $this->error($refusal->getMessage());
 
             return self::FAILURE;
         }
-        $this->info("The ledger is whole: {$count} records.");
+        [$count, $hash] = $reader->head();
+        $faults = Chain::faults($reader->all(), $count, $hash, $anchored);
+        foreach ($faults as $fault) {
+            $this->error("Record {$fault->number} of the ledger is {$fault->what}.");
+        }
+        if ($faults !== []) {
+            count($faults) >= Chain::MOST && $this->error('There may be more.');
+
+            return self::FAILURE;
+        }
+        $this->info("The ledger is whole: {$count} records, ".($anchored === [] ? 'none of them anchored outside.' : 'anchored outside up to record '.max(array_keys($anchored)).'.'));
 
         return self::SUCCESS;
     }

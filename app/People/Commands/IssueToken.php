@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\People\Commands;
 
 use App\People\Models\Person;
+use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 
 final class IssueToken extends Command
 {
-    protected $signature = 'token:issue {login : whose rights the program gets} {name : what the program is called}';
+    private const LONGEST = 730;
+
+    protected $signature = 'token:issue {login : whose rights the program gets} {name : what the program is called} {--days=365 : after how many days it ends, at most 730}';
 
     protected $description = 'Give a program a bearer token for the API. It is shown once.';
 
@@ -22,7 +25,13 @@ final class IssueToken extends Command
 
             return self::FAILURE;
         }
-        $this->line($person->createToken((string) $this->input->getArgument('name'))->plainTextToken);
+        $days = (int) $this->input->getOption('days');
+        if ($days < 1 || $days > self::LONGEST) {
+            $this->error('A token lasts from 1 to '.self::LONGEST.' days.');
+
+            return self::FAILURE;
+        }
+        $this->line($person->createToken((string) $this->input->getArgument('name'), ['*'], CarbonImmutable::now()->addDays($days))->plainTextToken);
 
         return self::SUCCESS;
     }

@@ -7,6 +7,7 @@ namespace App\People\Models;
 use App\People\Ability;
 use App\People\Role;
 use Illuminate\Foundation\Auth\User;
+use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
 
 /**
@@ -29,6 +30,19 @@ final class Person extends User
     protected $hidden = ['password', 'remember_token'];
 
     protected $casts = ['roles' => 'array', 'active' => 'boolean', 'table_layouts' => 'array', 'password' => 'hashed'];
+
+    protected static function booted(): void
+    {
+        // A new password, or no right to be here, ends what was opened before: programs' tokens and sessions alike.
+        self::updated(static function (self $person): void {
+            if ($person->wasChanged('password') || ($person->wasChanged('active') && ! $person->active)) {
+                $person->tokens()->delete();
+                if (config('session.driver') === 'database') {
+                    DB::table('sessions')->where('user_id', $person->id)->delete();
+                }
+            }
+        });
+    }
 
     public function mayDo(Ability $ability): bool
     {

@@ -8,6 +8,7 @@ use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\OrderItem;
 use App\Changes\OrderReader;
 use App\Documents\Models\ItemDocument;
+use App\Ledger\Anchors;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
@@ -22,7 +23,7 @@ use Orthotaxis\Core\Release\ReleasePlan;
 /** In one stroke: new revisions released, old ones superseded, their lines in force from the date, the hand-over on its way. */
 final readonly class ReleaseOrder
 {
-    public function __construct(private OrderReader $orders, private WriteHandover $handovers, private Ledger $ledger) {}
+    public function __construct(private OrderReader $orders, private WriteHandover $handovers, private Ledger $ledger, private Anchors $anchors) {}
 
     public function release(Person $by, string $number, int $version): void
     {
@@ -49,6 +50,8 @@ final readonly class ReleaseOrder
                 'revisions' => array_map(static fn (ItemRelease $item): string => $item->supersedes === null ? "{$item->number} → {$item->revision}" : "{$item->number} {$item->supersedes} → {$item->revision}", $plan->items),
                 'hand_over' => $handover->name,
             ]);
+            // A release that is done stays done, also where the note of it cannot be written.
+            DB::afterCommit(fn () => rescue($this->anchors->note(...)));
         });
     }
 

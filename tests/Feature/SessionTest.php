@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Tests\Feature\Support\World;
+
+beforeEach(function (): void {
+    $this->world = new World($this);
+    $this->signIn = fn (string $login, string $password = 'secret', string $from = '10.0.0.1') => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson('/api/session', ['login' => $login, 'password' => $password]);
+    // Each request of a test begins with nobody in memory, as each one of a browser does.
+    $this->mine = function () {
+        Auth::forgetGuards();
+
+        return $this->getJson('/api/session');
+    };
+});
+
+it('ends with the person, whatever time it had left', function (): void {
+    ($this->signIn)('vera')->assertOk();
+    ($this->mine)()->assertOk()->assertJsonPath('login', 'vera');
+    $this->world->people['vera']->update(['active' => false]);
+    ($this->mine)()->assertUnauthorized();
+    ($this->signIn)('vera')->assertStatus(422);
+});
+
+it('ends with the password it was begun with', function (): void {
+    ($this->signIn)('vera')->assertOk();
+    // Behind the back of the model: the session itself has to notice.
+    DB::table('people')->where('login', 'vera')->update(['password' => Hash::make('another')]);
+    ($this->mine)()->assertUnauthorized();
+    ($this->signIn)('vera', 'another')->assertOk();
+    ($this->mine)()->assertOk();
+});
+
+it('lets a program in until its token ends, its person is gone or has a new password', function (string $how): void {
+    $plain = $this->world->people['vera']->createToken('test', ['*'], now()->addDays(10))->plainTextToken;
+    $ask = function () use ($plain) {
+        Auth::forgetGuards();
+
+        return $this->getJson('/api/session', ['Authorization' => "Bearer {$plain}"]);
+    };
+    $ask()->assertOk()->assertJsonPath('login', 'vera');
+    expect(DB::table('personal_access_tokens')->value('last_used_at'))->not->toBeNull();
+    match ($how) {
+        'its end' => $this->travel(11)->days(),
+        'deactivated' => $this->world->people['vera']->update(['active' => false]),
+        'deactivated in the database' => DB::table('people')->where('login', 'vera')->update(['active' => false]),
+        default => $this->world->people['vera']->update(['password' => 'another']),
+    };
+    $ask()->assertUnauthorized();
+})->with(['its end', 'deactivated', 'deactivated in the database', 'a new password']);
+
+it('gives a program a token that ends', function (): void {
+    $this->artisan('token:issue vera reports --days=30')->assertSuccessful();
+    expect(now()->diffInDays(DB::table('personal_access_tokens')->value('expires_at')))->toBeGreaterThan(29)->toBeLessThan(31);
+    foreach ([0, 731, 'x'] as $days) {
+        $this->artisan("token:issue vera reports --days={$days}")->assertFailed();
+    }
+});
+
+it('slows down who guesses: one name from one address, and name after name from one', function (): void {
+    for ($i = 0; $i < 10; $i++) {
+        ($this->signIn)('vera', 'wrong')->assertStatus(422);
+    }
+    ($this->signIn)('vera', 'wrong')->assertTooManyRequests()->assertHeader('Retry-After');
+    // Its owner, elsewhere, is not kept out.
+    ($this->signIn)('vera', 'secret', '10.0.0.2')->assertOk();
+    for ($i = 0; $i < 30; $i++) {
+        $last = ($this->signIn)("nobody{$i}", 'wrong', '10.0.0.3');
+    }
+    $last->assertStatus(422);
+    ($this->signIn)('nobody-else', 'wrong', '10.0.0.3')->assertTooManyRequests();
+});
+
+it('counts wrong passwords of a signature for the person, whatever they send, and for nobody else', function (): void {
+    $order = $this->world->inReview();
+    $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+    $sign = fn (string $by, string $password, int $try) => $this->world->as($by, 'POST', "/orders/{$order}/signature", ['password' => $password, 'digest' => $digest, 'login' => "name{$try}"]);
+    for ($i = 0; $i < 10; $i++) {
+        $sign('helen', 'wrong', $i)->assertStatus(422);
+    }
+    $sign('helen', 'secret', 99)->assertTooManyRequests();
+    // Another person at the same address is only told that it is not theirs to sign.
+    expect($sign('nils', 'secret', 1)->status())->not->toBe(429);
+    $this->travel(61)->seconds();
+    $sign('helen', 'secret', 100)->assertOk();
+});
