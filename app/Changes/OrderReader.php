@@ -14,6 +14,7 @@ use App\Structures\PinnedRevisions;
 use App\Structures\RevisionSequences;
 use App\Structures\StructureReader;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
@@ -64,7 +65,10 @@ final readonly class OrderReader
         $introduced = $order->items->where('outcome', Outcome::Revise)->pluck('item_id');
         $unreleased = Item::query()->whereIn('number', array_unique($components))->whereNotIn('id', $introduced)->whereDoesntHave('released')->pluck('number')->all();
         $unresolved = $this->unresolved($order, array_column($items, 2));
-        $drafts = self::files($order);
+        $sheets = self::sheets($order);
+        // Whoever brought a sheet that is released with the order has made a part of what is signed.
+        $authors += array_fill_keys($sheets->pluck('person_id')->filter()->all(), true);
+        $drafts = $sheets->groupBy('item_id')->map(static fn (Collection $files): array => $files->map(static fn (ItemFile $file): string => "{$file->role->value} {$file->name} {$file->sha256}")->values()->all())->all();
         $signed = $order->signatures->first(static fn ($signature): bool => $signature->meaning === 'signed' && ! $signature->void);
 
         return new Order(
@@ -108,18 +112,12 @@ final readonly class OrderReader
         return $unresolved;
     }
 
-    /** @return array<int, list<string>> item id => role, name and hash of each file that the order releases with it */
-    private static function files(ChangeOrder $order): array
+    /** @return Collection<int, ItemFile> the files that the order releases. Data sheets and pictures are no part of what is signed. */
+    private static function sheets(ChangeOrder $order): Collection
     {
-        $files = [];
-        // Data sheets and pictures are no part of what is signed: they may come at any time.
-        foreach (ItemFile::query()->where('role', FileRole::Sheet)->whereIn('item_id', $order->items->where('outcome', Outcome::Revise)->pluck('item_id'))
+        return ItemFile::query()->where('role', FileRole::Sheet)->whereIn('item_id', $order->items->where('outcome', Outcome::Revise)->pluck('item_id'))
             ->where(static fn (Builder $either): Builder => $either->where('order_id', $order->id)->orWhere(static fn (Builder $draft): Builder => $draft->whereNull('order_id')->whereNull('revision_id')))
-            ->orderBy('id')->get() as $file) {
-            $files[$file->item_id][] = "{$file->role->value} {$file->name} {$file->sha256}";
-        }
-
-        return $files;
+            ->orderBy('id')->get();
     }
 
     /** The released revision that the edits start from, if one does. */

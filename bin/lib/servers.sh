@@ -42,7 +42,8 @@ start_web() {
     local dir=$1 root_flag= try
     [ "$(id -u)" = 0 ] && root_flag=-R
     for try in $(seq 10); do
-        quietly optimize php artisan optimize --except=views
+        # The settings that are written down hold passwords and keys.
+        (umask 077 && quietly optimize php artisan optimize --except=views) || exit 1
         write_servers "$dir" "$port"
         start_child php-fpm php-fpm8.2 -F $root_flag -y "$dir/php-fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=512 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=16000 -d apc.enabled=1
         wait_for 20 "php-fpm" test -S "$socket"
@@ -74,7 +75,13 @@ drop_child() {
 }
 
 # A worker ends by itself every hour, or when it fails, and is started again.
-start_worker() { start_child queue bash -c 'while :; do php artisan queue:work --sleep=1 --tries=0 --max-time=3600; sleep 1; done'; }
+# What leaves the house goes first; long work never keeps both workers from it.
+start_worker() {
+    local queues
+    for queues in urgent,default urgent,default,long; do
+        start_child "queue-${queues##*,}" bash -c "while :; do php artisan queue:work --queue=$queues --sleep=1 --tries=0 --max-time=3600; sleep 1; done"
+    done
+}
 
 start_scheduler() { start_child scheduler php artisan schedule:work; }
 

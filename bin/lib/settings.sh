@@ -22,7 +22,7 @@ settings() {
     [ "$kind" = test ] && LEDGER_ANCHORS=
     # Tests ask what they have written a moment ago.
     [ "$kind" = test ] && STRUCTURE_INDEX_WARMED=false
-    export LOG_CHANNEL=single LOG_LEVEL=warning
+    export LOG_CHANNEL=daily LOG_DAILY_DAYS=14 LOG_LEVEL=warning
     export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT="$PGPORT" DB_USERNAME=orthotaxis DB_PASSWORD="$PGPASSWORD" DB_DATABASE="${DB_DATABASE:-orthotaxis}"
     export SESSION_DRIVER=${SESSION_DRIVER:-database} QUEUE_CONNECTION=${QUEUE_CONNECTION:-database} CACHE_STORE=${CACHE_STORE:-database}
     export MAIL_MAILER=log APP_MAINTENANCE_DRIVER=file

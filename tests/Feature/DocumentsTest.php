@@ -151,3 +151,14 @@ it('lets data sheets come and go while an order is held still, without touching 
     $this->world->as('nils', 'DELETE', '/items/800-0011/files/'.$files->firstWhere('role', 'sheet')['id'])->assertStatus(422);
     $this->world->as('nils', 'DELETE', '/items/800-0011/files/'.$files->firstWhere('role', 'data_sheet')['id'])->assertOk();
 });
+
+it('counts whoever brought a sheet among those who made what is signed', function (): void {
+    // Nothing of 200-0099 is released yet: whoever may attach brings its first sheet, before an order has it.
+    $sheet = ($this->bring)('nils', '200-0099', PLAIN_SVG);
+    $sheet->assertOk();
+    $order = $this->world->order();
+    $this->world->as('mira', 'PUT', "/orders/{$order}/items/200-0099", ['outcome' => 'revise', 'disposition' => null, 'version' => $this->world->version($order)])->assertOk();
+    $this->world->as('mira', 'PATCH', "/orders/{$order}", ['editor' => 'jonas', 'signer' => 'nils', 'effective_on' => World::day(30), 'version' => $this->world->version($order)])
+        ->assertStatus(422)->assertJsonPath('errors.signer.0', 'The originator or an editor cannot sign. Name another person.');
+    $this->world->as('mira', 'PATCH', "/orders/{$order}", ['editor' => 'jonas', 'signer' => 'helen', 'effective_on' => World::day(30), 'version' => $this->world->version($order)])->assertOk();
+});

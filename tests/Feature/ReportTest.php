@@ -146,3 +146,15 @@ it('refuses a report that says too little, each reason at its place, and saves n
     [['title' => ''], 'title'], [['title' => str_repeat('x', 201)], 'title'], [['source' => 'moon'], 'source'], [['site' => ''], 'site'], [['severity' => 'worst'], 'severity'],
     [['description' => ''], 'description'], [['items' => []], 'items'], [['items' => ['none']], 'items'], [['items' => ['200-0040', '200-0040']], 'items.1'],
 ]);
+
+it('lets nobody approve what they proposed themselves, also gathered into the request of another', function (): void {
+    $raise = fn (string $by) => $this->world->as($by, 'POST', '/requests', $this->world->request())->assertOk()->json('number');
+    $one = $raise('jonas');
+    $own = $raise('mira');
+    $this->world->as('mira', 'POST', "/requests/{$one}/gathering", ['requests' => [$own], 'version' => 1])->assertOk();
+    $version = fn (): int => (int) ChangeRequest::query()->where('number', $one)->value('version');
+    $this->world->as('mira', 'POST', "/requests/{$one}/finding", ['finding' => 'Feasible.', 'version' => $version()])->assertOk();
+    $this->world->as('mira', 'POST', "/requests/{$one}/decision", ['decision' => 'approved', 'reason' => 'Mine.', 'version' => $version()])
+        ->assertStatus(422)->assertJsonPath('errors.decision.0', fn (string $why): bool => str_contains($why, 'gathered into it'));
+    $this->world->as('helen', 'POST', "/requests/{$one}/decision", ['decision' => 'approved', 'reason' => 'Needed.', 'version' => $version()])->assertOk();
+});

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\RefuseForeignForms;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -88,3 +90,15 @@ it('counts wrong passwords of a signature for the person, whatever they send, an
     $this->travel(61)->seconds();
     $sign('helen', 'secret', 100)->assertOk();
 });
+
+it('asks for the token of a session also where a bearer token is shown beside it', function (): void {
+    $excepts = fn (Request $request): bool => (new ReflectionMethod(RefuseForeignForms::class, 'inExceptArray'))->invoke(app(RefuseForeignForms::class), $request);
+    $request = fn (array $cookies, array $headers): Request => Request::create('/api/favourites', 'POST', [], $cookies, [], $headers);
+    $bearer = ['HTTP_AUTHORIZATION' => 'Bearer x'];
+    $cookie = [config()->string('session.cookie') => 'x'];
+    expect($excepts($request([], $bearer)))->toBeTrue()->and($excepts($request($cookie, $bearer)))->toBeFalse()->and($excepts($request([], [])))->toBeFalse();
+});
+
+it('keeps pages of its own only', function (string $address): void {
+    $this->world->as('vera', 'POST', '/favourites', ['address' => $address, 'name' => 'x'])->assertStatus(422)->assertJsonStructure(['errors' => ['address']]);
+})->with(['//evil.example', "/\t/evil.example", '/\\evil.example', 'https://evil.example', '/a\\b', 'javascript:alert(1)']);

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Imports\Jobs\RunImport;
+use App\Releases\Jobs\DeliverHandover;
 use App\Structures\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -152,4 +154,14 @@ it('starts a server at the next port when the one it wants is held', function ()
         expect($status)->toBe(1);
         unlink($log);
     }
+});
+
+it('lets hand-overs go before long work, and begins no job a second time while it may still be at work', function (): void {
+    expect((new DeliverHandover(1))->queue)->toBe('urgent')->and((new RunImport('x'))->queue)->toBe('long');
+    foreach (['database', 'redis'] as $connection) {
+        expect(config()->integer("queue.connections.{$connection}.retry_after"))->toBeGreaterThan((new RunImport('x'))->timeout);
+    }
+    // The start command has workers for all of them, and one that long work never has.
+    preg_match('/for queues in ([^;]+); do/', (string) file_get_contents(base_path('bin/lib/servers.sh')), $workers);
+    expect(explode(' ', $workers[1]))->toBe(['urgent,default', 'urgent,default,long']);
 });

@@ -28,8 +28,8 @@ final readonly class DecideRequest
             if ($decision === RequestState::Assessing || $decision === RequestState::Ordered || ! $request->state->mayBecome($decision)) {
                 throw Refusal::at('decision', 'This request is decided already.');
             }
-            if ($decision === RequestState::Approved && $request->raised_by === $by->id) {
-                throw Refusal::at('decision', 'The originator of a request cannot approve it.');
+            if ($decision === RequestState::Approved && in_array($by->id, self::proposers($request), true)) {
+                throw Refusal::at('decision', 'The originator of a request, or of one gathered into it, cannot approve it.');
             }
             $request->update([
                 'state' => $decision, 'decision_reason' => $reason, 'decided_by' => $by->id,
@@ -37,5 +37,13 @@ final readonly class DecideRequest
             ]);
             $this->ledger->record($by->login, "request.{$decision->value}", $number, ['reason' => $reason]);
         });
+    }
+
+    /** @return list<int> who has made any of what is decided: the request, what is gathered into it, and the reports it answers */
+    private static function proposers(ChangeRequest $request): array
+    {
+        $others = [...$request->gathered()->pluck('raised_by')->all(), ...$request->reports()->pluck('problem_reports.raised_by')->all()];
+
+        return [$request->raised_by, ...array_values(array_filter($others, is_int(...)))];
     }
 }

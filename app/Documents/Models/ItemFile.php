@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $sha256
  * @property bool $carries_script
  * @property string $file_id
+ * @property ?int $person_id
  * @property CarbonImmutable $brought_at
  * @property-read Item $item
  * @property-read ?Revision $revision

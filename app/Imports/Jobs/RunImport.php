@@ -29,7 +29,10 @@ final class RunImport implements ShouldQueue
 
     public int $timeout = 1_800;
 
-    public function __construct(public readonly string $import) {}
+    public function __construct(public readonly string $import)
+    {
+        $this->onQueue('long');
+    }
 
     public function handle(Ledger $ledger): void
     {

@@ -15,7 +15,7 @@ final class KeptPage extends FormRequest
     public function rules(): array
     {
         // One slash and then none: never the address of another host.
-        return ['address' => ['required', 'string', 'max:1000', 'regex:#^/(?![/\\\\])#'], 'name' => 'required|string|max:120'];
+        return ['address' => ['required', 'string', 'max:1000', 'regex:#^/(?![/\\\\])[^\s\\\\]*$#D'], 'name' => 'required|string|max:120'];
     }
 
     /** @return array<string, string> */

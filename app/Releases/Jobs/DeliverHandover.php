@@ -23,7 +23,10 @@ final class DeliverHandover implements ShouldQueue
     /** Zero is without limit: how often a delivery is tried is counted in the outbox. */
     public int $tries = 0;
 
-    public function __construct(public readonly int $message) {}
+    public function __construct(public readonly int $message)
+    {
+        $this->onQueue('urgent');
+    }
 
     public function handle(PlanningGateway $planning, Ledger $ledger): void
     {
