@@ -36,6 +36,7 @@ use App\Structures\Http\KindController;
 use App\Structures\Http\StructureController;
 use App\Structures\Http\StructureFileController;
 use App\Structures\Http\SummaryController;
+use App\Structures\Http\WithoutDamagedIndex;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
@@ -43,7 +44,7 @@ $may = static fn (Ability $ability): string => "can:{$ability->value}";
 
 Route::post('/api/session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 
-Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class])->group(static function () use ($may): void {
+Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, WithoutDamagedIndex::class])->group(static function () use ($may): void {
     Route::get('/session', [SessionController::class, 'show']);
     Route::delete('/session', [SessionController::class, 'destroy']);
     Route::get('/people', [PeopleController::class, 'index']);

@@ -138,6 +138,24 @@ it('leaves a version alone that somebody is writing', function (): void {
     expect(is_dir($begun))->toBeFalse();
 });
 
+it('answers from the database when a file of the index is damaged, and writes the index anew', function (string $file, string $content): void {
+    $this->artisan(IndexStructures::class)->assertSuccessful();
+    $ask = fn (): array => $this->world->as('vera', 'GET', '/items/200-0040/where-used')->assertOk()->json('rows.*.item.number');
+    $right = $ask();
+    // An answer that was kept would hide it.
+    DB::statement("INSERT INTO structure_touches (item_id) SELECT id FROM items WHERE number = '200-0099'");
+    $folder = new IndexFolder(new Picture);
+    $damaged = $folder->current();
+    foreach (glob("{$damaged}/{$file}") ?: [] as $path) {
+        file_put_contents($path, $content);
+    }
+    expect($ask())->toBe($right)->and($folder->current())->toBeNull();
+    $this->artisan(IndexStructures::class, ['--when-behind' => true])->assertSuccessful();
+    expect($folder->current())->not->toBeNull()->not->toBe($damaged)->and($ask())->toBe($right);
+})->with([
+    'cut off' => ['up-*.php', '<?php return [1,2'], 'empty' => ['up-*.php', ''], 'no list' => ['positions-*.php', '<?php return 7;'], 'a manifest that is cut' => ['manifest-2.php', '<?php return ['],
+]);
+
 it('never takes the lists of one database for those of another', function (): void {
     $this->artisan(IndexStructures::class)->assertSuccessful();
     $here = (new IndexFolder(new Picture))->current();

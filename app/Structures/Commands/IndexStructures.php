@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Commands;
 
 use App\Structures\Index\BuildIndex;
+use App\Structures\Index\DamagedIndex;
 use App\Structures\Index\IndexFolder;
 use App\Structures\Picture;
 use Illuminate\Console\Command;
@@ -48,7 +49,12 @@ final class IndexStructures extends Command
         if ($path === null) {
             return true;
         }
-        $manifest = require "{$path}/manifest-2.php";
+        try {
+            /** @var array{database: string, built_at: int, known: int} $manifest */
+            $manifest = DamagedIndex::guard($path, 'manifest-2');
+        } catch (DamagedIndex) {
+            return true;
+        }
 
         return $manifest['database'] !== BuildIndex::database()
             || $manifest['built_at'] < time() - self::OLDEST_DAYS * 86_400

@@ -78,6 +78,17 @@ final readonly class IndexFolder
         }
     }
 
+    /** Leaves a version that cannot be read: it is no longer the one in use, and is gone with the next. */
+    public static function giveUp(string $path): void
+    {
+        foreach (['current', 'next'] as $pointer) {
+            $file = dirname($path)."/{$pointer}";
+            if (@file_get_contents($file) === basename($path)) {
+                @unlink($file);
+            }
+        }
+    }
+
     /** Lets one at a time do something here; who comes second does nothing. */
     public function alone(\Closure $work): void
     {

@@ -47,6 +47,6 @@ final class IndexLists implements Lists
             return [];
         }
 
-        return $this->blocks[$name][$block] ??= require "{$this->folder}/{$name}-{$block}.php";
+        return $this->blocks[$name][$block] ??= DamagedIndex::guard((string) $this->folder, "{$name}-{$block}");
     }
 }

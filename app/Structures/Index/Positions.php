@@ -116,6 +116,6 @@ final class Positions
         $key = $name.'-'.($of >> Adjacency::BLOCK);
 
         /** @var array<int, int> */
-        return $this->blocks[$key] ??= require "{$this->folder}/{$key}.php";
+        return $this->blocks[$key] ??= DamagedIndex::guard((string) $this->folder, $key);
     }
 }

@@ -41,7 +41,7 @@ final readonly class StructureIndex
         WarmIndex::afterAnswer($picture);
         $folder = (new IndexFolder($picture))->current();
         /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
-        $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : require "{$folder}/manifest-2.php";
+        $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : DamagedIndex::guard($folder, 'manifest-2');
         // Asked for every question, so in one trip: prepared on the server it takes three. There is nothing in it but our own number.
         $touched = DB::connection()->getPdo()->prepare("SELECT id, item_id FROM structure_touches WHERE xact >= {$manifest['known']}", [\PDO::ATTR_EMULATE_PREPARES => true]);
         $touched->execute();
