@@ -41,6 +41,8 @@ final readonly class Problem
         $exceptions->render(static fn (\OverflowException $e): JsonResponse => self::answer(422, $e->getMessage()));
         $exceptions->dontReportWhen(static fn (\Throwable $e): bool => $e instanceof QueryException && str_starts_with((string) $e->getCode(), '22'));
         $exceptions->render(static fn (Stale $e): JsonResponse => self::answer(409, $e->getMessage(), [], $e->theirs));
+        $exceptions->render(static fn (\PDOException $e): ?JsonResponse => self::isAway($e)
+            ? self::answer(503, 'The database cannot be reached. What you typed is still here; try again in a moment.')->withHeaders(['Retry-After' => '10']) : null);
         $exceptions->render(static function (\Throwable $e, Request $request): ?JsonResponse {
             if (! $request->is('api/*')) {
                 return null;
@@ -64,6 +66,12 @@ final readonly class Problem
                 default => null,
             };
         });
+    }
+
+    /** Whether the database is down, starting, or has no connection left (SQLSTATE classes 08, 53 and 57). */
+    private static function isAway(\PDOException $e): bool
+    {
+        return preg_match('/^(08|53|57P)/', (string) ($e->errorInfo[0] ?? '')) === 1 || $e->getCode() === 7;
     }
 
     /** @return array<string, list<string>> */

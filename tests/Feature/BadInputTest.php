@@ -123,3 +123,11 @@ it('knows nothing of what is no address', function (string $path): void {
 it('answers an anonymous sign-in that is none with a reason, never with an error', function (mixed $login): void {
     $this->postJson('/api/session', ['login' => $login, 'password' => 'x'])->assertStatus(422)->assertJsonStructure(['errors' => ['login']]);
 })->with([[[]], [['a']], [null], [7], [true]]);
+
+it('says that the database is away, and nothing else, also to whoever watches over the product', function (string $path): void {
+    config(['database.connections.pgsql.port' => 1]);
+    $this->actingAs($this->world->people['vera']);
+    DB::purge();
+    $answer = $this->get($path, ['Accept' => 'application/json'])->assertStatus(503)->assertHeader('Retry-After', '10');
+    expect($answer->json('message'))->toStartWith('The database cannot be reached.')->and($answer->getContent())->not->toContain('SQLSTATE')->not->toContain('127.0.0.1');
+})->with(['/up', '/api/items']);
