@@ -40,17 +40,19 @@ use App\Structures\Http\WithoutDamagedIndex;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
+// An id that the database can have; anything longer is nothing.
+$number = '[0-9]{1,18}';
 $may = static fn (Ability $ability): string => "can:{$ability->value}";
 
 Route::post('/api/session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 
-Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, WithoutDamagedIndex::class])->group(static function () use ($may): void {
+Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, WithoutDamagedIndex::class])->group(static function () use ($may, $number): void {
     Route::get('/session', [SessionController::class, 'show']);
     Route::delete('/session', [SessionController::class, 'destroy']);
     Route::get('/people', [PeopleController::class, 'index']);
     Route::get('/favourites', [FavouriteController::class, 'index']);
     Route::post('/favourites', [FavouriteController::class, 'store'])->middleware($may(Ability::KeepPage));
-    Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])->whereNumber('id')->middleware($may(Ability::KeepPage));
+    Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])->where('id', $number)->middleware($may(Ability::KeepPage));
     Route::put('/table-layouts/{name}', [TableLayoutController::class, 'update'])->where('name', '[a-z0-9-]{1,80}')->middleware($may(Ability::KeepPage));
     Route::get('/desk', [DeskController::class, 'show']);
 
@@ -125,13 +127,13 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
         Route::get('/reach-picture', 'picture');
         Route::post('/reach', 'decide')->middleware($may(Ability::AssessRequest));
     });
-    Route::controller(TemplateController::class)->prefix('form-templates')->group(static function () use ($may): void {
+    Route::controller(TemplateController::class)->prefix('form-templates')->group(static function () use ($may, $number): void {
         Route::get('/', 'index');
         Route::get('/blank', 'blank');
-        Route::get('/{id}/file', 'file')->whereNumber('id');
+        Route::get('/{id}/file', 'file')->where('id', $number);
         Route::post('/', 'store')->middleware($may(Ability::SetUp));
-        Route::patch('/{id}', 'update')->whereNumber('id')->middleware($may(Ability::SetUp));
-        Route::post('/{id}/file', 'replace')->whereNumber('id')->middleware($may(Ability::SetUp));
+        Route::patch('/{id}', 'update')->where('id', $number)->middleware($may(Ability::SetUp));
+        Route::post('/{id}/file', 'replace')->where('id', $number)->middleware($may(Ability::SetUp));
     });
     Route::controller(FormController::class)->group(static function () use ($may): void {
         Route::get('/requests/{number}/forms', 'index');
@@ -142,16 +144,16 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
         Route::delete('/forms/{number}', 'withdraw')->middleware($may(Ability::AssessRequest));
         Route::delete('/forms/{number}/taken', 'takeBack')->middleware($may(Ability::AssessRequest));
     });
-    Route::controller(QuestionController::class)->group(static function () use ($may): void {
+    Route::controller(QuestionController::class)->group(static function () use ($may, $number): void {
         Route::get('/requests/{number}/questions', 'index');
         Route::post('/requests/{number}/questions', 'ask')->middleware($may(Ability::AssessRequest));
-        Route::post('/questions/{id}/answer', 'answer')->whereNumber('id')->middleware($may(Ability::AnswerQuestion));
-        Route::delete('/questions/{id}', 'withdraw')->whereNumber('id')->middleware($may(Ability::AssessRequest));
+        Route::post('/questions/{id}/answer', 'answer')->where('id', $number)->middleware($may(Ability::AnswerQuestion));
+        Route::delete('/questions/{id}', 'withdraw')->where('id', $number)->middleware($may(Ability::AssessRequest));
     });
-    Route::controller(MoneyController::class)->prefix('requests/{number}')->group(static function () use ($may): void {
+    Route::controller(MoneyController::class)->prefix('requests/{number}')->group(static function () use ($may, $number): void {
         Route::get('/money', 'show');
         Route::post('/figures', 'say')->middleware($may(Ability::AssessRequest));
-        Route::delete('/figures/{id}', 'takeBack')->whereNumber('id')->middleware($may(Ability::AssessRequest));
+        Route::delete('/figures/{id}', 'takeBack')->where('id', $number)->middleware($may(Ability::AssessRequest));
     });
     Route::get('/meeting', [MeetingController::class, 'show']);
     Route::put('/meeting', [MeetingController::class, 'arrange'])->middleware($may(Ability::DecideRequest));
@@ -197,9 +199,9 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
     Route::get('/items/{number}/older-uses', [AdoptionController::class, 'show']);
     Route::get('/items/{number}/planned-uses', [AdoptionController::class, 'planned']);
     Route::post('/orders/{number}/adoptions', [AdoptionController::class, 'adopt'])->middleware($may(Ability::PlanOrder));
-    Route::controller(IterationController::class)->prefix('orders/{number}/items/{item}/iterations')->group(static function () use ($may): void {
+    Route::controller(IterationController::class)->prefix('orders/{number}/items/{item}/iterations')->group(static function () use ($may, $number): void {
         Route::post('/', 'keep')->middleware($may(Ability::ReviseStructure));
-        Route::post('/{iteration}/return', 'goBack')->whereNumber('iteration')->middleware($may(Ability::ReviseStructure));
+        Route::post('/{iteration}/return', 'goBack')->where('iteration', $number)->middleware($may(Ability::ReviseStructure));
     });
 
     Route::post('/handovers/{name}/delivery', [HandoverController::class, 'send'])->middleware($may(Ability::SendHandover));

@@ -10,6 +10,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\ItemNotFoundException;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
@@ -35,7 +36,7 @@ final readonly class Problem
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
-        $exceptions->dontReport([Refusal::class, Stale::class]);
+        $exceptions->dontReport([Refusal::class, Stale::class, ItemNotFoundException::class]);
         $exceptions->render(static fn (Refusal $e): JsonResponse => self::answer(422, $e->getMessage(), array_map(static fn (string $reason): array => [$reason], $e->reasons)));
         $exceptions->dontReport(\OverflowException::class);
         $exceptions->render(static fn (\OverflowException $e): JsonResponse => self::answer(422, $e->getMessage()));
@@ -50,6 +51,7 @@ final readonly class Problem
 
             return match (true) {
                 $e instanceof ValidationException => self::answer($e->status, implode(' ', $e->validator->errors()->all()), self::errors($e)),
+                $e instanceof ItemNotFoundException => self::answer(404, 'There is nothing of this number here.'),
                 $e instanceof AuthenticationException => self::answer(401, 'Sign in first.'),
                 $e instanceof AuthorizationException => self::answer(403, 'Your role does not allow this.'),
                 // A value that no column of the database takes, such as an id beyond its integers: nothing is there, nothing is kept.

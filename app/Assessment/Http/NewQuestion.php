@@ -29,8 +29,8 @@ final class NewQuestion extends FormRequest
     {
         return [
             'items' => 'required|array|min:1|max:50', 'items.*' => 'required|string|max:60|distinct', 'function' => ['required', Rule::enum(Discipline::class)], 'topic' => ['required', Rule::enum(Topic::class)],
-            'text' => 'required|string|max:2000', 'due_on' => 'required|date_format:Y-m-d|after_or_equal:'.Today::day(),
-            'to' => ['required', 'string', static function (string $place, mixed $value, \Closure $fail): void {
+            'text' => 'required|string|max:2000', 'due_on' => 'required|bail|string|date_format:Y-m-d|after_or_equal:'.Today::day(),
+            'to' => ['bail', 'required', 'string', static function (string $place, mixed $value, \Closure $fail): void {
                 if (Role::tryFrom((string) $value) === null && Person::query()->where('login', $value)->where('active', true)->doesntExist()) {
                     $fail('There is no such person or group.');
                 }

@@ -39,7 +39,7 @@ final class ChangeController
             'show' => 'nullable|in:open,closed,all', 'words' => 'nullable|string|max:200', 'priority' => ['nullable', 'string', $among(array_column(Priority::cases(), 'value'))],
             'type' => ['nullable', 'string', $among(['report', 'request', 'order'])], 'step' => ['nullable', 'string', $among(array_column(WorkStep::cases(), 'value'))],
             'person' => 'nullable|string|max:60', 'waits_for' => 'nullable|string|max:60', 'item' => 'nullable|string|max:60', 'sort' => 'nullable|string|max:20',
-            'since' => 'nullable|date_format:Y-m-d', 'until' => 'nullable|date_format:Y-m-d', 'from' => 'nullable|integer|between:0,100000000', 'most' => 'nullable|integer|between:1,'.ChangeSearch::MOST,
+            'since' => 'nullable|bail|string|date_format:Y-m-d', 'until' => 'nullable|bail|string|date_format:Y-m-d', 'from' => 'nullable|integer|between:0,100000000', 'most' => 'nullable|integer|between:1,'.ChangeSearch::MOST,
         ]);
         $text = static fn (string $name): string => $request->string($name)->toString();
 

@@ -22,7 +22,7 @@ trait AsksCutIn
             'pairs.*.disposition' => ['nullable', Rule::enum(Disposition::class)], 'pairs.*.disposal' => $amount,
             'pairs.*.rework_percent' => 'nullable|integer|between:0,100', 'pairs.*.rework_cost' => $amount,
             'pairs.*.sooner_days' => 'nullable|integer|between:0,365', 'pairs.*.sooner_cost' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,4})?$/D'],
-            'approval_days' => 'nullable|integer|min:0|max:365', 'tooling_on' => 'nullable|date_format:Y-m-d', 'prescribed_on' => 'nullable|date_format:Y-m-d',
+            'approval_days' => 'nullable|integer|min:0|max:365', 'tooling_on' => 'nullable|bail|string|date_format:Y-m-d', 'prescribed_on' => 'nullable|bail|string|date_format:Y-m-d',
             'per_straddling_order' => $amount, 'expedite_percent' => 'nullable|integer|min:0|max:1000',
             'not_cancelled' => 'nullable|array|max:500', 'not_cancelled.*' => 'string|max:60',
         ];

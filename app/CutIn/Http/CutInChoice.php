@@ -19,7 +19,7 @@ final class CutInChoice extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return $this->questionRules() + ['chosen_on' => 'required|date_format:Y-m-d', 'reason' => 'required|string|max:2000'];
+        return $this->questionRules() + ['chosen_on' => 'required|bail|string|date_format:Y-m-d', 'reason' => 'required|string|max:2000'];
     }
 
     /** @return array<string, string> */

@@ -16,7 +16,7 @@ final class CutInDayQuestion extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['on' => 'required|date_format:Y-m-d', ...$this->questionRules()];
+        return ['on' => 'required|bail|string|date_format:Y-m-d', ...$this->questionRules()];
     }
 
     /** @return array<string, string> */

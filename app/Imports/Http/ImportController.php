@@ -57,7 +57,7 @@ final class ImportController
     public function store(Request $request, #[CurrentUser] Person $person): JsonResponse
     {
         $request->validate([
-            'subject' => ['required', Rule::enum(Subject::class)], 'first_day' => 'nullable|date_format:Y-m-d',
+            'subject' => ['required', Rule::enum(Subject::class)], 'first_day' => 'nullable|bail|string|date_format:Y-m-d',
             'file' => 'required|file|max:32768',
         ], ['file.required' => 'Choose a file.', 'file.max' => 'A file has at most 32 megabytes.', 'subject.*' => 'Say what the file brings: items, structures or a design model.', 'first_day.*' => 'Write the day as year-month-day.']);
         $file = $request->file('file');

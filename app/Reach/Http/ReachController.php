@@ -33,7 +33,7 @@ final readonly class ReachController
     #[InPath('number'), InQuery('reason'), InQuery('decided'), InQuery('on'), InQuery('from'), Ok(ReachPage::class), Refused]
     public function show(string $number, Request $request): JsonResponse
     {
-        $request->validate(['reason' => ['nullable', Rule::enum(ReachReason::class)], 'on' => 'nullable|date_format:Y-m-d', 'from' => 'nullable|integer|min:0', 'decided' => 'nullable|boolean']);
+        $request->validate(['reason' => ['nullable', Rule::enum(ReachReason::class)], 'on' => 'nullable|bail|string|date_format:Y-m-d', 'from' => 'nullable|integer|min:0', 'decided' => 'nullable|boolean']);
 
         return new JsonResponse($this->reader->page(self::of($number), self::day($request), $request->string('reason')->toString(), $request->integer('from'), $request->boolean('decided')));
     }
@@ -42,7 +42,7 @@ final readonly class ReachController
     #[InPath('number'), InQuery('on'), Ok(ReachPicture::class), Refused]
     public function picture(string $number, Request $request): JsonResponse
     {
-        $request->validate(['on' => 'nullable|date_format:Y-m-d']);
+        $request->validate(['on' => 'nullable|bail|string|date_format:Y-m-d']);
 
         return new JsonResponse($this->reader->picture(self::of($number), self::day($request)));
     }
