@@ -37,7 +37,7 @@ final readonly class StructureSheet
     {
         $lines = $reasons = [];
         $reader = new LineReader;
-        foreach ((new SheetReader($path, array_column(FileColumn::ofOneParent(), 'value'), array_column(FileColumn::needed(), 'value')))->rows() as $number => $row) {
+        foreach ((new SheetReader($path, array_column(FileColumn::ofOneParent(), 'value'), array_column(FileColumn::needed(), 'value'), self::MOST + 5_000))->rows() as $number => $row) {
             if (count($lines) > self::MOST) {
                 throw Refusal::at('file', 'At most '.self::MOST.' lines of one item are read from a sheet.');
             }

@@ -17,11 +17,16 @@ final readonly class SheetReader
 {
     private const LARGEST = 2_000_000_000;
 
+    private const MOST_ROWS = 2_000_000;
+
+    private const MOST_COLUMNS = 200;
+
     /**
      * @param  list<string>  $known  the columns there may be
      * @param  list<string>  $needed  those without which the file says nothing
+     * @param  int  $most  rows that are read at all, empty ones among them
      */
-    public function __construct(private string $path, private array $known, private array $needed) {}
+    public function __construct(private string $path, private array $known, private array $needed, private int $most = self::MOST_ROWS) {}
 
     /**
      * @return \Generator<int, array<string, string>> row number as a spreadsheet counts => text by column
@@ -37,7 +42,11 @@ final readonly class SheetReader
             $this->begins('ISO-10303-21;') => (new StepRows($this->path))->rows(),
             default => $this->csv(),
         };
+        $seen = 0;
         foreach ($table as $number => $cells) {
+            if (++$seen > $this->most || count($cells) > self::MOST_COLUMNS) {
+                throw Refusal::at('file', 'At most '.number_format($this->most).' rows, empty ones among them, and '.self::MOST_COLUMNS.' columns are read from a file.');
+            }
             if ($columns === null) {
                 $columns = $this->columns($cells);
 
@@ -107,6 +116,8 @@ final readonly class SheetReader
             throw Refusal::at('file', 'The spreadsheet unpacks to more than two gigabytes.');
         }
         $reader = ReaderEntityFactory::createXLSXReader();
+        // Empty rows count: a workbook of nothing but them would be read for ever.
+        $reader->setShouldPreserveEmptyRows(true);
         try {
             $reader->open($this->path);
             foreach ($reader->getSheetIterator() as $sheet) {

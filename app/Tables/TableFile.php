@@ -16,22 +16,32 @@ use Symfony\Component\HttpFoundation\Response;
 /** Writes a table as CSV (RFC 4180, UTF-8), XLSX (ISO/IEC 29500) or PDF. Rows are written as they come, so memory stays small. */
 final readonly class TableFile
 {
+    private const TYPES = ['csv' => 'text/csv; charset=UTF-8', 'xlsx' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'pdf' => 'application/pdf'];
+
     public static function answer(Table $table, string $format, string $name): Response
     {
+        if (! isset(self::TYPES[$format])) {
+            throw Refusal::at('format', 'A table can be had as csv, xlsx or pdf.');
+        }
         $path = tempnam(sys_get_temp_dir(), 'orthotaxis-table-');
         if ($path === false) {
             throw new \RuntimeException('There is no room for a file.');
         }
-        match ($format) {
-            'csv' => self::csv($table, $path),
-            'xlsx' => self::xlsx($table, $path),
-            'pdf' => PrintedTable::write($table, $path),
-            default => throw Refusal::at('format', 'A table can be had as csv, xlsx or pdf.'),
-        };
-        $type = ['csv' => 'text/csv; charset=UTF-8', 'xlsx' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'pdf' => 'application/pdf'][$format];
+        try {
+            match ($format) {
+                'csv' => self::csv($table, $path),
+                'xlsx' => self::xlsx($table, $path),
+                'pdf' => PrintedTable::write($table, $path),
+            };
+        } catch (\Throwable $fault) {
+            // What is not sent is not left behind.
+            @unlink($path);
+
+            throw $fault;
+        }
         $safe = trim((string) preg_replace('/[^A-Za-z0-9._-]+/', '-', $name), '-.');
 
-        return (new BinaryFileResponse($path, 200, ['Content-Type' => $type]))->setContentDisposition('attachment', "{$safe}.{$format}")->deleteFileAfterSend();
+        return (new BinaryFileResponse($path, 200, ['Content-Type' => self::TYPES[$format]]))->setContentDisposition('attachment', "{$safe}.{$format}")->deleteFileAfterSend();
     }
 
     private static function csv(Table $table, string $path): void

@@ -24,7 +24,7 @@ final readonly class BringComparisonFile
     {
         $lines = $faults = [];
         $count = 0;
-        foreach ((new SheetReader($path, array_column(FileColumn::cases(), 'value'), array_column(FileColumn::needed(), 'value')))->rows() as $number => $row) {
+        foreach ((new SheetReader($path, array_column(FileColumn::cases(), 'value'), array_column(FileColumn::needed(), 'value'), self::MOST + 5_000))->rows() as $number => $row) {
             if (++$count > self::MOST) {
                 throw Refusal::at('file', 'More than '.self::MOST.' lines are too many to compare from a file.');
             }
