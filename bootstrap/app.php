@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Problem;
 use App\Http\RefuseForeignForms;
 use App\Http\RefuseUnreadable;
+use App\Http\StayEncrypted;
 use App\Http\TellBuild;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -22,7 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // The application and its API have one origin, so there is nothing for CORS to do.
         $middleware->remove(HandleCors::class);
         $middleware->web(replace: [ValidateCsrfToken::class => RefuseForeignForms::class]);
-        $middleware->web(append: [TellBuild::class]);
+        $middleware->web(append: [TellBuild::class, StayEncrypted::class]);
         $middleware->redirectGuestsTo('/');
     })
     ->withCommands([

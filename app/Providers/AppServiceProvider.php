@@ -11,6 +11,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
@@ -38,6 +39,8 @@ final class AppServiceProvider extends ServiceProvider
         foreach (Ability::cases() as $ability) {
             Gate::define($ability->value, static fn (Person $person): bool => $person->mayDo($ability));
         }
+
+        TrustProxies::at(config()->array('security.trusted_proxies'));
 
         // Scripts and styles come from where the page comes from, whatever name or port that has.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);

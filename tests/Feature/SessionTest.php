@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\RefuseForeignForms;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -102,3 +103,14 @@ it('asks for the token of a session also where a bearer token is shown beside it
 it('keeps pages of its own only', function (string $address): void {
     $this->world->as('vera', 'POST', '/favourites', ['address' => $address, 'name' => 'x'])->assertStatus(422)->assertJsonStructure(['errors' => ['address']]);
 })->with(['//evil.example', "/\t/evil.example", '/\\evil.example', 'https://evil.example', '/a\\b', 'javascript:alert(1)']);
+
+it('takes the word of a proxy it trusts, and of no other', function (): void {
+    $ask = fn (string $proxy) => $this->withServerVariables(['REMOTE_ADDR' => $proxy, 'HTTP_X_FORWARDED_PROTO' => 'https', 'HTTP_X_FORWARDED_FOR' => '203.0.113.7'])->postJson('http://127.0.0.1/api/session', ['login' => 'vera', 'password' => 'secret']);
+    TrustProxies::at(['10.9.9.9']);
+    $trusted = $ask('10.9.9.9')->assertOk()->assertHeader('Strict-Transport-Security');
+    expect($trusted->getCookie(config()->string('session.cookie'), false)?->isSecure())->toBeTrue();
+    expect(request()->ip())->toBe('203.0.113.7');
+    $other = $ask('10.8.8.8')->assertOk()->assertHeaderMissing('Strict-Transport-Security');
+    expect($other->getCookie(config()->string('session.cookie'), false)?->isSecure())->toBeFalse()->and(request()->ip())->toBe('10.8.8.8');
+    TrustProxies::flushState();
+});

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The proxies whose word is taken for where a request came from and whether it was encrypted: addresses or networks, parted
+    // by commas. Nobody's by default.
+    'trusted_proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_PROXIES', ''))))),
+
+    // For how long a browser that came encrypted comes so by itself (HSTS, RFC 6797), in seconds; 0: not told.
+    'hsts_seconds' => (int) env('HSTS_SECONDS', 31_536_000),
+];
