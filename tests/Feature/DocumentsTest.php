@@ -162,3 +162,26 @@ it('counts whoever brought a sheet among those who made what is signed', functio
         ->assertStatus(422)->assertJsonPath('errors.signer.0', 'The originator or an editor cannot sign. Name another person.');
     $this->world->as('mira', 'PATCH', "/orders/{$order}", ['editor' => 'jonas', 'signer' => 'helen', 'effective_on' => World::day(30), 'version' => $this->world->version($order)])->assertOk();
 });
+
+it('lets on this order act whom it names, and who coordinates, whatever a role allows elsewhere', function (): void {
+    $order = $this->world->opened();
+    $this->world->edit($order, 'change', 20, ['quantity' => '4'])->assertOk();
+    $submit = fn (string $by) => $this->world->as($by, 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)]);
+    // Edda may send orders to review, but does not edit this one.
+    $submit('edda')->assertStatus(422)->assertJsonPath('errors.order.0', "Only the editor of {$order} or a coordinator sends it to review.");
+    $this->world->as('jonas', 'PUT', '/items/200-0010/documents/800-0010')->assertOk();
+    $submit('jonas')->assertOk();
+    $return = fn (string $by) => $this->world->as($by, 'POST', "/orders/{$order}/return", ['reason' => 'Look again.']);
+    // Nils may sign and send back, but is not the signer of this one.
+    $return('nils')->assertStatus(422)->assertJsonPath('errors.order.0', "Only the signer of {$order} or a coordinator sends it back.");
+    foreach (['PUT' => '800-0011', 'DELETE' => '800-0010'] as $method => $document) {
+        $this->world->as('edda', $method, "/items/200-0010/documents/{$document}")->assertStatus(422)->assertJsonPath('errors.document.0', "This is locked under {$order}, which is in review or signed.");
+    }
+    $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+    $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    $return('nils')->assertStatus(422);
+    $return('mira')->assertSuccessful();
+    $this->world->as('edda', 'DELETE', '/items/200-0010/documents/800-0010')->assertOk();
+    $submit('mira')->assertOk();
+    $return('helen')->assertSuccessful();
+});
