@@ -12,6 +12,9 @@ use Orthotaxis\Core\Ledger\Record;
 /** Appends every act to the ledger, in the transaction of the act itself. */
 final readonly class Ledger
 {
+    /** Characters. A longer name stands in the details as a whole. */
+    public const LONGEST_SUBJECT = 80;
+
     /**
      * @param  string  $actor  the sign-in name of who acts
      * @param  string  $act  what was done, such as order.released

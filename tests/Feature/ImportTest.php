@@ -151,3 +151,17 @@ it('refuses a file with letters that nobody sees, and says where they are', func
     expect(($this->last)()->state)->toBe('refused')->and(($this->last)()->faults[0]['reason'])->toBe('Row 3, number: There are invisible characters in it. Write it again.')
         ->and(Item::query()->where('number', '300-1')->exists())->toBeFalse();
 });
+
+it('takes a file of any name that a file can have', function (): void {
+    $name = str_repeat('very long ', 15).'name.csv';
+    ($this->bring)('items', ITEMS, name: $name)->assertOk();
+    expect(($this->last)()->state)->toBe('done');
+    $act = DB::table('ledger')->where('act', 'import.done')->latest('number')->first();
+    expect(mb_strlen($act->subject))->toBeLessThanOrEqual(80)->and($act->details)->toContain($name);
+});
+
+it('says that a file of STEP is not in the letters it has to be in', function (): void {
+    $step = "ISO-10303-21;\nHEADER;\nFILE_SCHEMA(('CONFIG_CONTROL_DESIGN'));\nENDSEC;\nDATA;\n#1=PRODUCT('300-1\xE9','Br\xFCcke','',(#9));\nENDSEC;\nEND-ISO-10303-21;\n";
+    ($this->bring)('design', $step, name: 'model.stp')->assertOk();
+    expect(($this->last)()->state)->toBe('refused')->and(($this->last)()->faults[0]['reason'])->not->toBe('');
+});

@@ -15,6 +15,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Refusal;
 
@@ -64,7 +65,7 @@ final class RunImport implements ShouldQueue
             }
             DB::transaction(function () use ($import, $importer, $path, $ledger): void {
                 $outcome = $importer->write($this->rows($import, $path, told: false), $import->person, Day::parse($import->first_day));
-                $ledger->record($import->person->login, 'import.done', $import->file, ['subject' => $import->subject->value, 'sha256' => $import->sha256, 'outcome' => $outcome]);
+                $ledger->record($import->person->login, 'import.done', Str::limit($import->file, Ledger::LONGEST_SUBJECT - 3), ['file' => $import->file, 'subject' => $import->subject->value, 'sha256' => $import->sha256, 'outcome' => $outcome]);
                 $import->update(['state' => 'done', 'outcome' => $outcome, 'ended_at' => CarbonImmutable::now()]);
             });
         } catch (Refusal $refusal) {
