@@ -20,6 +20,8 @@ return [
         'token' => env('PLANNING_TOKEN', ''),
         'connect_seconds' => (float) env('PLANNING_CONNECT_SECONDS', 1),
         'answer_seconds' => (float) env('PLANNING_ANSWER_SECONDS', 4),
+        // How long a planning system that did not answer twice is left alone before it is tried again; 0: it always is.
+        'rest_seconds' => (int) env('PLANNING_REST_SECONDS', 20),
         // How long the cut-in planner works with what planning told before it asks again by itself; 0: it always asks.
         'keep_seconds' => (int) env('PLANNING_KEEP_SECONDS', 300),
     ],

@@ -23,6 +23,10 @@ final readonly class PlanningGateway
      */
     public function supply(array $items): SupplyAnswer
     {
+        // A person waits for this: what does not answer is not waited for again and again.
+        if (! Breaker::allows()) {
+            throw new PlanningSilent('Planning does not answer.');
+        }
         $answer = $this->ask(static fn (PendingRequest $http): Response => $http->post('/supply', ['items' => $items]));
         $rows = $answer['rows'] ?? null;
         if (! is_array($rows)) {
@@ -91,8 +95,10 @@ final readonly class PlanningGateway
                 ->connectTimeout(config()->float('orthotaxis.planning.connect_seconds'))
                 ->timeout(config()->float('orthotaxis.planning.answer_seconds')));
         } catch (ConnectionException $e) {
+            Breaker::inVain();
             throw new PlanningSilent('Planning does not answer.', 0, $e);
         }
+        Breaker::answered();
         if (! $response->successful()) {
             throw new PlanningSilent("Planning answered with an error ({$response->status()}).");
         }

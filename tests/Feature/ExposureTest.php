@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Planning\ExposureReader;
 use App\Planning\Told;
+use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Orthotaxis\Core\Impact\Supply;
@@ -84,4 +85,25 @@ it('says which of our items planning does not know, and which of its items nobod
 
 it('wants to know of which items', function (): void {
     $this->world->as('vera', 'GET', '/exposure')->assertStatus(422)->assertJsonValidationErrors('items');
+});
+
+it('waits for a planning system that does not answer twice, then goes on at once, and tries it again after a rest', function (): void {
+    config(['orthotaxis.planning.rest_seconds' => 20]);
+    $down = true;
+    $asked = 0;
+    Http::fake(function () use (&$down, &$asked) {
+        $asked++;
+
+        return $down ? throw new ConnectionException('timed out') : Http::response(['rows' => []]);
+    });
+    $ask = fn (string $item): ?string => $this->world->as('vera', 'GET', "/exposure?items={$item}")->assertOk()->json('items.0.fault');
+    foreach (['200-0010', '200-0040', '200-0041', '200-0042', '600-0014'] as $item) {
+        expect($ask($item))->toContain('Planning does not answer.');
+    }
+    // The third was the probe; nobody waited after it.
+    expect($asked)->toBe(3);
+    $down = false;
+    expect($ask('710-0001'))->toContain('Planning does not answer.')->and($asked)->toBe(3);
+    $this->travel(21)->seconds();
+    expect($ask('710-0001'))->toBeNull()->and($ask('200-0010'))->toBeNull()->and($asked)->toBe(5);
 });
