@@ -144,11 +144,12 @@ final readonly class ProductStructure
                 }
             }
             [$in, $what] = [$products[$ids[0]][0], $products[$ids[1]][0]];
-            [$count, $names] = $uses[$in][$what] ?? [0, []];
-            $uses[$in][$what] = [
-                $count + ($occurrence['quantity'] === null ? 1 : self::pieces($occurrence, $measures)),
-                $occurrence['designator'] === '' ? $names : [...$names, $occurrence['designator']],
-            ];
+            // Added to in place: a screw that occurs ten thousand times would be copied ten thousand times.
+            $uses[$in][$what] ??= [0, []];
+            $uses[$in][$what][0] += $occurrence['quantity'] === null ? 1 : self::pieces($occurrence, $measures);
+            if ($occurrence['designator'] !== '') {
+                $uses[$in][$what][1][] = $occurrence['designator'];
+            }
         }
         if ($uses === []) {
             throw Refusal::at('file', 'The file has no assembly: nothing in it is used in anything.');

@@ -79,3 +79,12 @@ it('refuses two products of one number', function (): void {
     $data = array_map(static fn (string $line): string => str_replace("'','Screw M3; short'", "'200-0042','Screw M3; short'", $line), PUMP);
     expect(fn () => ProductStructure::read([model($data)]))->toThrow(Refusal::class, '“200-0042”');
 });
+
+it('counts a part that occurs ten thousand times, with the name of each', function (): void {
+    $data = ["#1=PRODUCT('A','','',(#9))", '#2=PRODUCT_DEFINITION_FORMATION(\'\',\'\',#1)', '#3=PRODUCT_DEFINITION(\'\',\'\',#2,#9)', "#4=PRODUCT('B','','',(#9))", '#5=PRODUCT_DEFINITION_FORMATION(\'\',\'\',#4)', '#6=PRODUCT_DEFINITION(\'\',\'\',#5,#9)'];
+    for ($i = 0; $i < 10_000; $i++) {
+        $data[] = '#'.(10 + $i)."=NEXT_ASSEMBLY_USAGE_OCCURRENCE('{$i}','','',#3,#6,'C{$i}')";
+    }
+    [$count, $names] = ProductStructure::read([model($data)])->uses['A']['B'];
+    expect($count)->toBe(10_000)->and(count(array_unique($names)))->toBe(10_000);
+});
