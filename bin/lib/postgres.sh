@@ -72,3 +72,24 @@ pg_database() {
     if psql -d postgres -Atc "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1; then return 1; fi
     psql -q -d postgres -c "CREATE DATABASE $1"
 }
+
+# pg_serve DATABASE: from here on the product is served by a role that owns nothing: it reads and writes rows, appends to the
+# ledger, and can neither change a table nor switch off what guards it. Migrations run before, as the owner.
+pg_serve() {
+    [ -f "$var/serve.secret" ] || (umask 077 && head -c 24 /dev/urandom | base64 | tr -d '/+=' >"$var/serve.secret")
+    local password
+    password=$(cat "$var/serve.secret")
+    {
+        printf "\\\\set password '%s'\n" "$password"
+        cat <<'SQL'
+SELECT 'CREATE ROLE orthotaxis_app' WHERE NOT EXISTS (SELECT 1 FROM pg_roles WHERE rolname = 'orthotaxis_app') \gexec
+ALTER ROLE orthotaxis_app LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE PASSWORD :'password';
+GRANT USAGE ON SCHEMA public TO orthotaxis_app;
+GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO orthotaxis_app;
+GRANT USAGE, SELECT ON ALL SEQUENCES IN SCHEMA public TO orthotaxis_app;
+REVOKE UPDATE, DELETE ON ledger, handover_files FROM orthotaxis_app;
+REVOKE INSERT, UPDATE, DELETE ON migrations FROM orthotaxis_app;
+SQL
+    } | psql -q -v ON_ERROR_STOP=1 -d "$1" >"$var/log/serve-role.log" 2>&1 || { cat "$var/log/serve-role.log" >&2; die "The role that serves could not be made."; }
+    export DB_USERNAME=orthotaxis_app DB_PASSWORD="$password"
+}
