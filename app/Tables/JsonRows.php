@@ -11,6 +11,9 @@ final readonly class JsonRows
 {
     private const LARGEST = 20_000_000;
 
+    /** What is written goes six deep; what goes deeper is something else, and is left before it fills the memory. */
+    private const DEEPEST = 8;
+
     /** @param  list<string>  $columns */
     public function __construct(private string $path, private array $columns) {}
 
@@ -24,7 +27,7 @@ final readonly class JsonRows
         if (filesize($this->path) > self::LARGEST) {
             throw Refusal::at('file', 'A JSON file has at most 20 megabytes. Use CSV or XLSX for larger ones.');
         }
-        $content = json_decode((string) file_get_contents($this->path), true);
+        $content = json_decode((string) file_get_contents($this->path), true, self::DEEPEST);
         if (! is_array($content) || ! in_array($content['format'] ?? '', ['orthotaxis-structure', 'orthotaxis-items'], true) || ($content['version'] ?? 0) !== 1) {
             throw Refusal::at('file', 'This JSON is neither orthotaxis-structure nor orthotaxis-items of version 1.');
         }

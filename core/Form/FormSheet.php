@@ -14,11 +14,17 @@ use Orthotaxis\Core\Refusal;
  */
 final readonly class FormSheet
 {
+    /** Tags that are read: a form of fifty pages has some ten thousand. */
+    private const MOST_TAGS = 400_000;
+
     private function __construct(private \DOMDocument $xml, private \DOMXPath $path) {}
 
     /** @throws Refusal when it is no well-formed document */
     public static function read(string $xml): self
     {
+        if (substr_count($xml, '<') > self::MOST_TAGS) {
+            throw Refusal::at('file', 'This form has far more in it than a form: it is not read.');
+        }
         $document = new \DOMDocument;
         $was = libxml_use_internal_errors(true);
         try {

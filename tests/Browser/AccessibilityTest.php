@@ -6,7 +6,8 @@ use Tests\Browser\Support\Screen;
 
 it('gives axe nothing to find', function (string $login, string $path, string $wait): void {
     $screen = $this->screen->as($login);
-    foreach (['light' => 1280, 'dark' => 768] as $theme => $width) {
+    // As wide as a screen, as a tablet, and as what is left at 200 %.
+    foreach ([['light', 1280], ['dark', 768], ['light', 640]] as [$theme, $width]) {
         $screen->driver->executeScript("localStorage.setItem('theme', '{$theme}')");
         $screen->wide($width)->visit($path)->see($wait);
         expect(violations($screen))->toBe([], "{$path}, {$theme}, {$width} pixels wide");

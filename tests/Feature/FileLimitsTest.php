@@ -7,6 +7,7 @@ use App\Tables\SheetReader;
 use App\Tables\Table;
 use App\Tables\TableFile;
 use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
+use Orthotaxis\Core\Form\FormSheet;
 use Orthotaxis\Core\Refusal;
 use Tests\Feature\Support\World;
 
@@ -78,4 +79,13 @@ it('leaves no file behind where none is sent', function (): void {
     expect(fn () => TableFile::answer(new Table('x', [], ['a'], []), 'exe', 'x'))->toThrow(Refusal::class);
     expect(fn () => TableFile::answer(new Table('x', [], ['a'], array_fill(0, 2_000, ['b'])), 'pdf', 'x'))->toThrow(Refusal::class);
     expect($left())->toBe($before);
+});
+
+it('leaves a form and a JSON that are nothing but nests before they fill the memory', function (): void {
+    memory_reset_peak_usage();
+    $before = memory_get_usage();
+    expect(fn () => FormSheet::read('<w:document xmlns:w="x">'.str_repeat('<w:sdt/>', 500_000).'</w:document>'))->toThrow(Refusal::class, 'far more in it');
+    file_put_contents($this->file, '{"format": '.str_repeat('[', 3_000_000));
+    $read = fn (): array => iterator_to_array((new SheetReader($this->file, ['parent'], ['parent']))->rows());
+    expect($read)->toThrow(Refusal::class, 'This JSON is neither')->and(memory_get_peak_usage() - $before)->toBeLessThan(60_000_000);
 });
