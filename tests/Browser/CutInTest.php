@@ -14,7 +14,7 @@ it('plans the day to cut in: drags it by keys, turns a lever, holds one plan bes
     $this->screen->keys(WebDriverKeys::ARROW_LEFT, WebDriverKeys::ARROW_LEFT, WebDriverKeys::PAGE_DOWN);
     $this->screen->until('thirty days earlier', fn (): bool => $day() === $before - 30);
     $this->screen->keys(WebDriverKeys::HOME)->see('cancelled')->see('arrives, cannot be cancelled');
-    $this->screen->press('Leftover of the old part')->see('On the shelf today')->press('Leftover of the old part');
+    $this->screen->press('Open Leftover of the old part')->see('On the shelf today')->press('Close Leftover of the old part');
     $this->screen->press('Compare with other days')->type('Days until release', '200')->see('compared');
     $this->screen->until('another earliest day', fn (): bool => str_contains($this->screen->text(), 'Earliest 1') || preg_match('/Earliest \d+ \w+ 2027/', $this->screen->text()) === 1);
     // What is kept for service is nobody's to use: the old part runs out sooner.

@@ -57,8 +57,8 @@ it('keeps a page with its filters, and finds it on the Desk and in the palette',
 
 it('opens where an item is used upward, branch by branch', function (): void {
     $this->screen->signIn('vera.stone', '/items/200-0030')->see('Where used')->click('//*[@role="radiogroup" or @role="group"][@aria-label="Listed"]//*[normalize-space()="Tree"]');
-    $this->screen->until('a branch', fn (): bool => $this->screen->find('//*[@role="treeitem"]') !== null);
-    $this->screen->driver->executeScript('document.querySelector("[role=treeitem] > div").focus()');
+    $this->screen->until('a branch', fn (): bool => $this->screen->find('//*[@role="treegrid"][contains(@aria-label, "upward")]//tr[@aria-level]') !== null);
+    $this->screen->driver->executeScript('document.querySelector("[role=treegrid][aria-label*=upward] tr[aria-level]").focus()');
     $this->screen->keys(WebDriverKeys::ARROW_RIGHT)->see('Pump head')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_RIGHT)->see('Pump module');
 });
 

@@ -1,7 +1,7 @@
 import type { Schemas } from '../lib/api';
 import { functions, standings } from '../lib/words';
 import { DataTable, type Column } from '../ui/DataTable';
-import { ItemNumber } from '../ui/Num';
+import { itemColumn } from '../ui/table/columns';
 
 type Row = Schemas['AssessmentPage']['grid'][number];
 
@@ -12,16 +12,7 @@ const wordsOf = (row: Row, key: string) => {
 };
 
 const columns: Column<Row>[] = [
-  {
-    id: 'item',
-    head: 'Item',
-    text: ({ item }) => `${item.number} ${item.title}`,
-    cell: ({ item }) => (
-      <>
-        <ItemNumber number={item.number} /> {item.title}
-      </>
-    ),
-  },
+  itemColumn(({ item }) => item),
   ...Object.entries(functions).map(([key, head]): Column<Row> => ({
     id: key,
     head,

@@ -9,6 +9,7 @@ import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { iterationColumns } from './iterationColumns';
 import type { Redline } from './useRedline';
+import { actsColumn } from '../ui/table/columns';
 
 /** Saved work between releases: saved with a note, compared with what is now, and gone back to. */
 export function Iterations({ redline }: { redline: Redline }) {
@@ -58,34 +59,27 @@ export function Iterations({ redline }: { redline: Redline }) {
           empty=""
           columns={[
             ...iterationColumns,
-            {
-              id: 'acts',
-              head: '',
-              silent: true,
-              className: 'text-right whitespace-nowrap',
-              text: () => '',
-              cell: (one) => (
-                <>
-                  <Link
-                    className="text-accent hover:underline"
-                    to={`/compare?${side('left')}&left_iteration=${one.number}&${side('right')}&levels=one`}
+            actsColumn((one: Redline['iterations'][number]) => (
+              <>
+                <Link
+                  className="text-accent hover:underline"
+                  to={`/compare?${side('left')}&left_iteration=${one.number}&${side('right')}&levels=one`}
+                >
+                  Compare with now
+                </Link>
+                {redline.may_edit && (
+                  <Button
+                    look="quiet"
+                    className="!h-6"
+                    aria-label={`Go back to ${one.name}`}
+                    busy={goBack.isPending}
+                    onClick={() => goBack.mutate(one.number)}
                   >
-                    Compare with now
-                  </Link>
-                  {redline.may_edit && (
-                    <Button
-                      look="quiet"
-                      className="!h-6"
-                      aria-label={`Go back to ${one.name}`}
-                      busy={goBack.isPending}
-                      onClick={() => goBack.mutate(one.number)}
-                    >
-                      Go back
-                    </Button>
-                  )}
-                </>
-              ),
-            },
+                    Go back
+                  </Button>
+                )}
+              </>
+            )),
           ]}
         />
       )}

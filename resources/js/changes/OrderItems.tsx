@@ -5,10 +5,10 @@ import { dispositions, outcomes } from '../lib/words';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ItemPicker } from '../ui/ItemPicker';
-import { ItemNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
 import { Select } from '../ui/Select';
 import { Status } from '../ui/Status';
+import { actsColumn, itemColumn } from '../ui/table/columns';
 
 type OrderItem = Schemas['OrderItemData'];
 
@@ -57,16 +57,7 @@ export function OrderItems({ order, editable }: Props) {
     put.mutate({ item: row.item.number, outcome: row.outcome, disposition: row.disposition ?? null, ...part });
 
   const columns: Column<OrderItem>[] = [
-    {
-      id: 'item',
-      head: 'Item',
-      text: ({ item }) => `${item.number} ${item.title}`,
-      cell: ({ item }) => (
-        <>
-          <ItemNumber number={item.number} /> {item.title}
-        </>
-      ),
-    },
+    itemColumn(({ item }) => item),
     {
       id: 'status',
       head: 'Status',
@@ -131,23 +122,16 @@ export function OrderItems({ order, editable }: Props) {
     },
     ...(editable
       ? [
-          {
-            id: 'acts',
-            head: '',
-            silent: true,
-            className: 'text-right',
-            text: () => '',
-            cell: (row: OrderItem) => (
-              <Button
-                look="quiet"
-                className="px-0"
-                aria-label={`Remove ${row.item.number}`}
-                onClick={() => takeOff.mutate(row.item.number)}
-              >
-                Remove
-              </Button>
-            ),
-          },
+          actsColumn((row: OrderItem) => (
+            <Button
+              look="quiet"
+              className="px-0"
+              aria-label={`Remove ${row.item.number}`}
+              onClick={() => takeOff.mutate(row.item.number)}
+            >
+              Remove
+            </Button>
+          )),
         ]
       : []),
   ];

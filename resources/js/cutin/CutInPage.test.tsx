@@ -47,7 +47,7 @@ describe('the day to cut in', () => {
   it('begins at the day that costs least, and tells its parts, which add up', async () => {
     await planner();
     expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');
-    const parts = screen.getByRole('table', { name: 'What 30 Nov 2026 costs' });
+    const parts = screen.getByRole('treegrid', { name: 'What 30 Nov 2026 costs' });
     expect(within(parts).getByText('Total').closest('tr')?.textContent).toContain('15.00');
     expect(within(parts).getByText('−20.00')).toBeTruthy();
   });
@@ -147,11 +147,11 @@ describe('the day to cut in', () => {
       row('leftover', 'stock', { quantity: '6', unit: 'm', amount: '58.80' }),
       row('shortage', 'expediting', { is_new: true, on: on(4), amount: '140.00' }),
     ]);
-    await user.click(screen.getByRole('button', { name: 'Leftover of the old part' }));
-    expect((await screen.findByText(/On the shelf today/)).closest('li')?.textContent).toContain('6 m');
-    await user.click(screen.getByRole('button', { name: 'Shortage and expediting' }));
-    expect((await screen.findByText(/Expedited order/)).closest('li')?.textContent).toContain('140.00');
-    await user.click(screen.getByRole('button', { name: 'Receipts cancelled' }));
+    await user.click(screen.getByRole('button', { name: 'Open Leftover of the old part' }));
+    expect((await screen.findByText(/On the shelf today/)).closest('tr')?.textContent).toContain('6 m');
+    await user.click(screen.getByRole('button', { name: 'Open Shortage and expediting' }));
+    expect((await screen.findByText(/Expedited order/)).closest('tr')?.textContent).toContain('140.00');
+    await user.click(screen.getByRole('button', { name: 'Open Receipts cancelled' }));
     expect(await screen.findByText('Nothing on this day.')).toBeTruthy();
     expect(server.asked('POST /api/cut-in/rows')[0]?.body).toMatchObject({ pairs, on: on(5) });
   });
@@ -173,7 +173,7 @@ describe('the day to cut in', () => {
     const table = screen.getByRole('grid', { name: 'What each day costs' });
     expect(within(table).getAllByRole('row').length).toBe(DAYS + 1);
     await user.click(within(table).getByText('2 Dec 2026'));
-    expect(screen.getByRole('table', { name: 'What 2 Dec 2026 costs' })).toBeTruthy();
+    expect(screen.getByRole('treegrid', { name: 'What 2 Dec 2026 costs' })).toBeTruthy();
   });
 
   it('is chosen with a reason, and kept with the question', async () => {

@@ -17,7 +17,8 @@ import { ChosenDays } from './ChosenDays';
 import { CutInChart } from './CutInChart';
 import { CutInForm } from './CutInForm';
 import { dayColumns } from './dayColumns';
-import { DayDocuments, DayParts } from './DayParts';
+import { DayDocuments } from './DayDocuments';
+import { DayParts } from './DayParts';
 import { Trust } from './Trust';
 import { wholePairs } from './wholePairs';
 
@@ -210,7 +211,7 @@ function Planner({ number, state, chosen, start }: PlannerProps) {
                 </figcaption>
               </figure>
             )}
-            <div className="grid gap-4 xl:grid-cols-2">
+            <div className="grid gap-4 2xl:grid-cols-2">
               <DayParts question={asked} page={page} held={held} at={at} />
               <ChooseDay number={number} state={state} question={asked} page={page} at={at} />
             </div>

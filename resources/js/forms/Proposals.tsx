@@ -2,6 +2,7 @@ import type { Schemas } from '../lib/api';
 import { day } from '../lib/format';
 import { functions, priorities, reasons, sites, sources, tagUses } from '../lib/words';
 import { DataTable, type Column } from '../ui/DataTable';
+import { tickColumn } from '../ui/table/columns';
 
 type Proposal = Schemas['ProposalRow'];
 
@@ -38,21 +39,13 @@ export function Proposals({ rows, left, onLeave }: Props) {
       empty=""
       fixedOrder
       columns={[
-        {
-          id: 'import',
+        tickColumn<Proposal>({
           head: 'Import',
-          silent: true,
-          text: () => '',
-          cell: (row) => (
-            <input
-              type="checkbox"
-              aria-label={`Import: ${row.label}`}
-              checked={!left.includes(row.tag)}
-              disabled={row.fault !== null}
-              onChange={(event) => onLeave(row.tag, !event.target.checked)}
-            />
-          ),
-        },
+          label: (row) => `Import: ${row.label}`,
+          checked: (row) => !left.includes(row.tag),
+          disabled: (row) => row.fault !== null,
+          onTick: (row, on) => onLeave(row.tag, !on),
+        }),
         ...columns,
       ]}
     />

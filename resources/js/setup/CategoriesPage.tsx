@@ -12,6 +12,7 @@ import { Page } from '../ui/Page';
 import { CategoryForm } from './CategoryForm';
 import { NewCategory } from './NewCategory';
 import { KindSequences } from './KindSequences';
+import { actsColumn } from '../ui/table/columns';
 
 /** How the items of each category are numbered and revised from now on, and what they are asked for. */
 export function CategoriesPage() {
@@ -90,13 +91,8 @@ function columnsOf(rows: Category[], change: Change | null): Column<Category>[] 
     { id: 'items', head: 'Items', numeric: true, text: (row) => String(row.items), cell: (row) => count(row.items) },
     ...(change
       ? [
-          {
-            id: 'acts',
-            head: '',
-            silent: true,
-            className: 'text-right',
-            text: () => '',
-            cell: (row: Category) =>
+          actsColumn(
+            (row: Category) =>
               row.code !== change.open && (
                 <Button
                   look="quiet"
@@ -107,7 +103,7 @@ function columnsOf(rows: Category[], change: Change | null): Column<Category>[] 
                   Change
                 </Button>
               ),
-          },
+          ),
         ]
       : []),
   ];

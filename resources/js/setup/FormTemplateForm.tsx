@@ -5,11 +5,12 @@ import { queries } from '../lib/queries';
 import { useAct } from '../lib/useAct';
 import { reasons } from '../lib/words';
 import { Button } from '../ui/Button';
+import { DataTable } from '../ui/DataTable';
 import { Field } from '../ui/Field';
+import { FileInput } from '../ui/FileInput';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
-import { TagRow } from './TagRow';
-import { FileInput } from '../ui/FileInput';
+import { tagColumns } from './tagColumns';
 
 type Template = Schemas['TemplateRow'];
 type Reason = Schemas['TemplateRule']['reasons'][number];
@@ -84,28 +85,20 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
           </label>
         ))}
       </fieldset>
-      <table aria-label="Tag mapping" className="w-full border-collapse">
-        <thead>
-          <tr className="border-b border-strong text-left text-sm text-soft">
-            {['Tag', 'Called', 'Filled from', 'On return', 'How'].map((head) => (
-              <th key={head} className="py-1 pr-3 font-medium">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {mapping.map((row, at) => (
-            <TagRow
-              key={row.tag}
-              row={row}
-              controls={template.controls}
-              onChange={(next) => setMapping(mapping.map((one, i) => (i === at ? next : one)))}
-              error={(place) => save.error?.at(`mapping.${at}.${place}`)}
-            />
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        label="Tag mapping"
+        exportName={`tags-of-${template.name}`}
+        rows={mapping}
+        columns={tagColumns({
+          controls: template.controls,
+          onChange: (next) => setMapping(mapping.map((one) => (one.tag === next.tag ? next : one))),
+          error: (row, place) => save.error?.at(`mapping.${mapping.indexOf(row)}.${place}`),
+        })}
+        keyOf={({ tag }) => tag}
+        fixedOrder
+        rowHeight={null}
+        empty="The template has no tag."
+      />
       <ProblemNotice problem={save.error} shown={places} />
       <span className="flex gap-2">
         <Button type="submit" look="main" busy={save.isPending}>

@@ -1,36 +1,27 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import { count } from '../lib/format';
+import { Link, useSearchParams } from 'react-router';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
-import { usePaged } from '../lib/usePaged';
 import { itemKinds, supplies } from '../lib/words';
 import { Button } from '../ui/Button';
-import { DataTable } from '../ui/DataTable';
 import { ItemPicker } from '../ui/ItemPicker';
-import { Loading } from '../ui/Loading';
-import { Notice } from '../ui/Notice';
 import { Page } from '../ui/Page';
 import { SaveAs } from '../ui/SaveAs';
 import { SearchInput } from '../ui/SearchInput';
 import { Select } from '../ui/Select';
 import { CategoryTree } from './CategoryTree';
-import { itemColumns } from './itemColumns';
+import { FoundItems } from './FoundItems';
 
 const ANY = 'any';
 
 /** All items: found by words, parts of numbers, and properties. */
 export function ItemsPage() {
   const [params, setParams] = useSearchParams();
-  const navigate = useNavigate();
   const words = params.get('words') ?? '';
-  const filters = Object.fromEntries(params);
-  const found = usePaged(queries.items(filters));
   const categories = useQuery(queries.categories());
   const category = categories.data?.find(({ code }) => code === params.get('category'));
   const mayAdd = useMay('add_item');
   const mayImport = useMay('import_data');
-  const mayRaise = useMay('raise_request');
   const set = (name: string, value: string) =>
     setParams(
       (before) => {
@@ -127,43 +118,7 @@ export function ItemsPage() {
           onChoose={(code) => set('category', code)}
         />
         <div className="min-w-0">
-          {found.first?.hint && <Notice>{found.first.hint}</Notice>}
-          <Loading query={found.query}>
-            {(rows) => (
-              <DataTable
-                label="Items"
-                caption={`${found.total === 1 ? '1 item' : `${count(found.total)} items`}${found.first?.nearly ? ' with a similar number or title' : ''}`}
-                exportName="items"
-                sortParam="sort"
-                rows={rows}
-                columns={itemColumns}
-                keyOf={(item) => item.number}
-                onOpen={(item) => void navigate(`/items/${item.number}`)}
-                paged={found.paged}
-                acts={(chosen) => (
-                  <>
-                    {mayRaise && (
-                      <Link
-                        className="target text-accent underline-offset-3 hover:underline"
-                        to={`/requests/new?items=${chosen.map(({ number }) => number).join(',')}`}
-                      >
-                        Raise a change request
-                      </Link>
-                    )}
-                    {chosen.length === 2 && (
-                      <Link
-                        className="target text-accent underline-offset-3 hover:underline"
-                        to={`/compare?left=${chosen[0]?.number}&right=${chosen[1]?.number}`}
-                      >
-                        Compare
-                      </Link>
-                    )}
-                  </>
-                )}
-                empty={words === '' ? 'No item matches these filters.' : `No item matches “${words}”.`}
-              />
-            )}
-          </Loading>
+          <FoundItems filters={Object.fromEntries(params)} />
         </div>
       </div>
     </Page>

@@ -7,8 +7,9 @@ import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ProblemNotice } from '../ui/Notice';
-import { ChangeNumber, ItemNumber } from '../ui/Num';
+import { ChangeNumber } from '../ui/Num';
 import { Select } from '../ui/Select';
+import { itemColumn, tickColumn } from '../ui/table/columns';
 
 type Use = Schemas['OlderUse'];
 const keyOf = (use: Use) => `${use.item.number} ${use.line}`;
@@ -16,16 +17,7 @@ const points = (use: Use) =>
   use.what === 'line' ? `line ${use.find} names revision ${use.revision}` : `shows revision ${use.revision}`;
 
 const useColumns: Column<Use>[] = [
-  {
-    id: 'item',
-    head: 'Item',
-    text: (use) => `${use.item.number} ${use.item.title}`,
-    cell: (use) => (
-      <>
-        <ItemNumber number={use.item.number} /> {use.item.title}
-      </>
-    ),
-  },
+  itemColumn(({ item }) => item),
   {
     id: 'points',
     head: 'Points to',
@@ -63,24 +55,13 @@ function UseList({ number, page }: { number: string; page: Schemas['OlderUses'] 
   const columns: Column<Use>[] = [
     ...(mayPlan
       ? [
-          {
-            id: 'adopts',
+          tickColumn<Use>({
             head: 'Adopts',
-            silent: true,
-            className: 'w-8',
-            text: () => '',
-            cell: (use: Use) =>
-              use.adopted_by === null && (
-                <input
-                  type="checkbox"
-                  aria-label={`${use.item.number} adopts ${page.newest}`}
-                  checked={!left.includes(keyOf(use))}
-                  onChange={(event) =>
-                    setLeft(event.target.checked ? left.filter((one) => one !== keyOf(use)) : [...left, keyOf(use)])
-                  }
-                />
-              ),
-          },
+            label: (use) => `${use.item.number} adopts ${page.newest}`,
+            shown: (use) => use.adopted_by === null,
+            checked: (use) => !left.includes(keyOf(use)),
+            onTick: (use, on) => setLeft(on ? left.filter((one) => one !== keyOf(use)) : [...left, keyOf(use)]),
+          }),
         ]
       : []),
     ...useColumns,

@@ -1,7 +1,6 @@
 import type { Schemas } from '../lib/api';
-import { usedQuantity } from '../lib/format';
 import { DataTable, type Column } from '../ui/DataTable';
-import { ItemNumber } from '../ui/Num';
+import { usedInColumn, usedQuantityColumn, usedWhole } from './usedColumns';
 
 type Row = Schemas['UsedInRow'];
 
@@ -11,43 +10,18 @@ interface Props {
   number: string;
 }
 
-const whole = [
-  { head: 'Level', text: (row: Row) => String(row.level), numeric: true },
-  { head: 'Used in', text: (row: Row) => row.item.number },
-  { head: 'Title', text: (row: Row) => row.item.title },
-  { head: 'Revision', text: (row: Row) => row.revision ?? '' },
-  { head: 'Sold', text: (row: Row) => (row.item.sold ? 'yes' : '') },
-  { head: 'Through', text: (row: Row) => row.through.join(', ') },
-  { head: 'Qty per assembly', text: (row: Row) => row.quantity, numeric: true },
-  { head: 'Unit', text: (row: Row) => row.unit },
-];
-
 const columns: Column<Row>[] = [
   { id: 'level', head: 'Level', text: (row) => String(row.level), cell: (row) => row.level },
   {
-    id: 'used-in',
-    head: 'Used in',
-    text: (row) => row.item.number,
+    ...usedInColumn,
     cell: (row) => (
       <>
-        <ItemNumber number={row.item.number} /> {row.item.title}
-        {row.revision !== null && `, revision ${row.revision}`}
-        {row.item.sold && <b className="font-semibold text-accent"> · sold</b>}
+        {usedInColumn.cell(row)}
         {row.level > 1 && <span className="block text-sm text-soft">through {row.through.join(', ')}</span>}
       </>
     ),
   },
-  {
-    id: 'quantity',
-    head: 'Qty per assembly',
-    numeric: true,
-    text: (row) => row.quantity,
-    cell: (row) => (
-      <span className="whitespace-nowrap">
-        {usedQuantity(row.quantity)} {row.unit}
-      </span>
-    ),
-  },
+  usedQuantityColumn,
 ];
 
 /** The items above one item: the level, the item, through what it comes there, and how much goes into one. */
@@ -59,7 +33,7 @@ export function UsedInTable({ rows, number }: Props) {
       sortParam={`sort-used-${number}`}
       rows={rows}
       columns={columns}
-      whole={whole}
+      whole={usedWhole}
       keyOf={(row) => `${row.item.number} ${row.revision ?? ''}`}
       rowClass={(row) => (row.item.sold ? 'bg-accent-soft' : '')}
       rowHeight={48}

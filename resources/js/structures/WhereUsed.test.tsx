@@ -91,22 +91,24 @@ describe('upward, branch by branch', () => {
       .on('GET /api/items/200-0010/where-used', { total: 1, tops: 0, from: 0, rows: [used(module, 1)] })
       .on('GET /api/items/200-0001/where-used', { total: 1, tops: 1, from: 0, rows: [used(heron, 1)] });
     await user.click(screen.getByRole('radio', { name: 'Tree' }));
-    const first = await screen.findByRole('treeitem', { name: /Pump head/ });
+    const first = await screen.findByRole('row', { name: /Pump head/ });
     expect(first.getAttribute('aria-expanded')).toBe('false');
-    first.querySelector<HTMLElement>('div')?.focus();
+    first.focus();
     await user.keyboard('{ArrowRight}');
-    expect(await screen.findByRole('treeitem', { name: /Pump module/ })).toBeTruthy();
+    expect(await screen.findByRole('row', { name: /Pump module/ })).toBeTruthy();
     await user.keyboard('{ArrowDown}');
-    expect(document.activeElement?.textContent).toContain('Pump module');
+    await waitFor(() => expect(document.activeElement?.textContent).toContain('Pump module'));
     await user.keyboard('{ArrowRight}');
-    const top = await screen.findByRole('treeitem', { name: /Heron 12/ });
+    const top = await screen.findByRole('row', { name: /Heron 12/ });
     expect(top.getAttribute('aria-level')).toBe('3');
     // What is sold ends the branch.
     expect(top.getAttribute('aria-expanded')).toBeNull();
     await user.keyboard('{End}');
-    expect(document.activeElement?.textContent).toContain('Heron 12');
-    await user.keyboard('{Home}{ArrowLeft}');
-    expect(screen.queryByRole('treeitem', { name: /Pump module/ })).toBeNull();
+    await waitFor(() => expect(document.activeElement?.textContent).toContain('Heron 12'));
+    await user.keyboard('{Home}');
+    await waitFor(() => expect(document.activeElement?.textContent).toContain('Pump head'));
+    await user.keyboard('{ArrowLeft}');
+    expect(screen.queryByRole('row', { name: /Pump module/ })).toBeNull();
   });
 
   it('is opened by its sign', async () => {
@@ -114,8 +116,8 @@ describe('upward, branch by branch', () => {
     server.on('GET /api/items/200-0010/where-used', { total: 0, tops: 0, from: 0, rows: [] });
     await user.click(screen.getByRole('radio', { name: 'Tree' }));
     await user.click(await screen.findByRole('button', { name: 'Open 200-0010' }));
-    expect(await screen.findByText('Nothing uses 200-0010 on that day.')).toBeTruthy();
+    expect(await screen.findByText('nothing uses it on that day', { exact: false })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Close 200-0010' }));
-    expect(screen.queryByText('Nothing uses 200-0010 on that day.')).toBeNull();
+    expect(screen.queryByText('nothing uses it on that day', { exact: false })).toBeNull();
   });
 });

@@ -38,8 +38,8 @@ interface Props<Row> {
   tree?: Tree<Row>;
   /** What a whole row is copied and exported as, where that is more than its columns. */
   whole?: Pick<Column<Row>, 'head' | 'text' | 'numeric'>[];
-  /** Pixels of a row of many, of which only those in sight are drawn. */
-  rowHeight?: number;
+  /** Pixels of a row of many, of which only those in sight are drawn; null where each has a height of its own: all are drawn. */
+  rowHeight?: number | null;
   /** Leads to a row, as a new value each time. */
   goTo?: { row: number } | null;
 }
@@ -68,6 +68,7 @@ export function DataTable<Row>(props: Props<Row>) {
   });
   useEffect(() => onRows.current?.(rows), [rows]);
   const rowHeight = props.rowHeight ?? 30;
+  const drawsAll = props.rowHeight === null;
   const files = state.columns
     .filter((column) => !column.silent)
     .map((column) => ({
@@ -80,6 +81,7 @@ export function DataTable<Row>(props: Props<Row>) {
     state,
     keyOf,
     rowHeight,
+    drawsAll,
     whole: props.whole ?? state.columns.filter((column) => !column.silent),
     tree,
     onOpen,

@@ -17,6 +17,8 @@ interface Options<Row> {
   state: TableState<Row>;
   keyOf: (row: Row) => string;
   rowHeight: number;
+  /** However many there are. */
+  drawsAll: boolean;
   whole: Pick<Column<Row>, 'head' | 'text'>[];
   tree?: Tree<Row> | undefined;
   onOpen?: ((row: Row) => void) | undefined;
@@ -41,7 +43,7 @@ export function useGrid<Row>(options: Options<Row>) {
   const body = useRef<HTMLTableSectionElement>(null);
   const frame = useRef(0);
   // A list that grows looks the same before and after it did.
-  const windowed = rows.length > FEW || paged !== undefined || tree !== undefined;
+  const windowed = !options.drawsAll && (rows.length > FEW || paged !== undefined || tree !== undefined);
   const { scroller, first, end, show, restore } = useWindow(rows.length, options.rowHeight);
   const current = Math.min(active, rows.length - 1);
   const marked: [number, number] = [Math.min(anchor, current), Math.max(anchor, current)];
