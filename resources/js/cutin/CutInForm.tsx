@@ -38,7 +38,10 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
     </Field>
   );
   return (
-    <form className="space-y-3" onSubmit={(event) => event.preventDefault()}>
+    <form
+      className="space-y-3 print:mb-4 print:columns-3 print:*:break-inside-avoid"
+      onSubmit={(event) => event.preventDefault()}
+    >
       {question.pairs.map((one, at) => (
         <PairForm
           key={at}

@@ -75,6 +75,7 @@ export function DayDocuments({
     {
       id: 'let',
       head: '',
+      silent: true,
       text: () => '',
       cell: (r) =>
         r.role === 'old' && r.cancel_fee !== null ? (

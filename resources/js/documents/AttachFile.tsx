@@ -42,7 +42,7 @@ export function AttachFile({ item }: { item: Schemas['ItemRow'] }) {
       onDragLeave={() => setOver(false)}
       onDrop={onDrop}
       className={clsx(
-        'mt-2 flex flex-wrap items-center gap-3 border border-dashed px-3 py-2 text-sm',
+        'no-print mt-2 flex flex-wrap items-center gap-3 border border-dashed px-3 py-2 text-sm',
         over ? 'border-accent bg-accent-soft' : 'border-strong',
       )}
     >

@@ -129,7 +129,7 @@ export function MoneyView({ number, page, maySay }: Props) {
           empty="No recurring cost difference."
         />
         {maySay && (
-          <p className="mt-1 flex flex-wrap gap-4 text-sm">
+          <p className="no-print mt-1 flex flex-wrap gap-4 text-sm">
             Add a cost per unit for:
             {page.by_item
               .filter(({ item }) => item !== '' && !page.recurring.some((row) => row.item === item))
@@ -243,6 +243,7 @@ function withAct<Row>(
     {
       id: 'act',
       head: 'Override',
+      silent: true,
       text: () => '',
       cell: (row) => {
         const figure = figureOf(row);

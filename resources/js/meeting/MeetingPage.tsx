@@ -10,6 +10,7 @@ import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { ChangeNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
+import { MainLink } from '../ui/MainLink';
 import { Page } from '../ui/Page';
 import { Person } from '../ui/Person';
 import { Priority } from '../ui/Priority';
@@ -27,12 +28,9 @@ export function MeetingPage() {
       over="Awaiting decision"
       aside={
         meeting.data?.awaiting[0] && (
-          <Link
-            to={`/changes/${meeting.data.awaiting[0].change.number}/decision?meeting`}
-            className="inline-flex h-8 items-center rounded-xs border border-accent bg-accent px-3 font-medium text-on-accent hover:brightness-110"
-          >
+          <MainLink to={`/changes/${meeting.data.awaiting[0].change.number}/decision?meeting`}>
             Start with the first
-          </Link>
+          </MainLink>
         )
       }
     >

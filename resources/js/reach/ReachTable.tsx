@@ -74,6 +74,7 @@ function choice(chosen: Row[], setChosen: (rows: Row[]) => void): Column<Row> {
   return {
     id: 'choose',
     head: 'Select',
+    silent: true,
     text: () => '',
     cell: (row) =>
       (row.reason !== 'affected' || row.decision !== null) && (

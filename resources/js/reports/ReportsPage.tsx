@@ -6,6 +6,7 @@ import { usePaged } from '../lib/usePaged';
 import { priorities, sites, sources } from '../lib/words';
 import { DataTable } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
+import { MainLink } from '../ui/MainLink';
 import { Page } from '../ui/Page';
 import { SearchInput } from '../ui/SearchInput';
 import { Select } from '../ui/Select';
@@ -44,18 +45,9 @@ export function ReportsPage() {
     <Page
       title="Problem reports"
       over="Reported problems"
-      aside={
-        mayReport && (
-          <Link
-            to="/reports/new"
-            className="inline-flex h-8 items-center rounded-xs border border-accent bg-accent px-3 font-medium text-on-accent hover:brightness-110"
-          >
-            Report a problem
-          </Link>
-        )
-      }
+      aside={mayReport && <MainLink to="/reports/new">Report a problem</MainLink>}
     >
-      <div className="mb-3 flex flex-wrap gap-2">
+      <div className="no-print mb-3 flex flex-wrap gap-2">
         <SearchInput
           label="Words, number or serial number"
           initial={params.get('words') ?? ''}

@@ -1,7 +1,7 @@
 import { useIsFetching, useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { amount, quantity, today } from '../lib/format';
 import { queries } from '../lib/queries';
@@ -13,6 +13,7 @@ import { currency } from '../lib/settings';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
+import { MainLink } from '../ui/MainLink';
 import { Page } from '../ui/Page';
 import { Select } from '../ui/Select';
 import { Status } from '../ui/Status';
@@ -72,16 +73,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
           <span className="font-mono">{item.number}</span> · {item.kind} · {item.category}
         </>
       }
-      aside={
-        mayRaise && (
-          <Link
-            to={`/requests/new?items=${item.number}`}
-            className="inline-flex h-8 items-center rounded-xs border border-accent bg-accent px-3 font-medium text-on-accent hover:brightness-110"
-          >
-            Raise a change request
-          </Link>
-        )
-      }
+      aside={mayRaise && <MainLink to={`/requests/new?items=${item.number}`}>Raise a change request</MainLink>}
     >
       <div className="mb-4 border-y border-strong bg-sheet px-3 py-2">
         <Facts

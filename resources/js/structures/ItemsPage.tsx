@@ -5,6 +5,7 @@ import { useMay } from '../lib/session';
 import { itemKinds, supplies } from '../lib/words';
 import { Button } from '../ui/Button';
 import { ItemPicker } from '../ui/ItemPicker';
+import { MainLink } from '../ui/MainLink';
 import { Page } from '../ui/Page';
 import { SaveAs } from '../ui/SaveAs';
 import { SearchInput } from '../ui/SearchInput';
@@ -55,18 +56,11 @@ export function ItemsPage() {
               Import from a file
             </Link>
           )}
-          {mayAdd && (
-            <Link
-              to="/items/new"
-              className="inline-flex h-8 items-center rounded-xs border border-accent bg-accent px-3 font-medium text-on-accent hover:brightness-110"
-            >
-              New item
-            </Link>
-          )}
+          {mayAdd && <MainLink to="/items/new">New item</MainLink>}
         </span>
       }
     >
-      <div className="mb-3 flex flex-wrap gap-2">
+      <div className="no-print mb-3 flex flex-wrap gap-2">
         <SearchInput
           label="Number or words of the title"
           initial={words}

@@ -80,7 +80,7 @@ function UseList({ number, page }: { number: string; page: Schemas['OlderUses'] 
         empty=""
       />
       {mayPlan && open.length > 0 && (
-        <div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
+        <div className="no-print mt-2 flex flex-wrap items-center gap-2 text-sm">
           {page.orders.length === 0 ? (
             <span className="text-soft">
               No order is open for revision, under which they could adopt {page.newest}.

@@ -72,7 +72,7 @@ export function StructureView({
           value={words}
           onChange={(event) => setWords(event.target.value)}
           onKeyDown={onSearchKey}
-          className="!w-48"
+          className="no-print !w-48"
         />
         {found !== null && (
           <span role="status" className="text-soft">

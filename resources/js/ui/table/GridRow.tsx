@@ -94,6 +94,7 @@ function Row<Row>(props: Props<Row>) {
             }}
             className={clsx(
               'px-2 py-1',
+              column.silent && 'no-print',
               column.numeric && 'text-right',
               (height !== undefined || size !== undefined) && 'truncate',
               height !== undefined && size === undefined && 'max-w-[34rem]',

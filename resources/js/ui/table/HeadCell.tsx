@@ -38,6 +38,7 @@ export function HeadCell<Row>({ column, state, sorts = true }: Props<Row>) {
       style={size === undefined ? undefined : { width: size, minWidth: size, maxWidth: size }}
       className={clsx(
         'relative px-2 py-1 font-medium whitespace-nowrap',
+        column.silent && 'no-print',
         column.numeric && 'text-right',
         column.className,
       )}
