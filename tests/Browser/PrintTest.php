@@ -36,6 +36,13 @@ it('prints whole, in black on white, with day and pages', function (string $logi
         // The heart of a page is as wide as the page: no empty column stays beside it.
         for (const table of main.querySelectorAll('main > div table[role=grid], table[role=treegrid]'))
             if (table.getBoundingClientRect().width < 500) faults.push(`a table is ${table.getBoundingClientRect().width} wide`);
+        // What was chosen is read; what can only be pressed is left out.
+        for (const one of main.querySelectorAll('[role=combobox]'))
+            if (one.closest('.no-print') === null && one.getBoundingClientRect().height === 0) faults.push(`${one.getAttribute('aria-label') ?? one.id} is not printed`);
+        for (const one of main.querySelectorAll('thead th'))
+            if (one.getBoundingClientRect().width > 0 && one.querySelector('button') === null && one.textContent !== 'Difference') faults.push(`a column of things to press, ${one.textContent}`);
+        for (const one of main.querySelectorAll('svg.sheet-frame'))
+            if (one.getBoundingClientRect().height > 600) faults.push('a sheet does not fit on the page');
         const foot = document.getElementById('print-foot')?.textContent ?? '';
         const drawn = [...main.querySelectorAll('table[aria-rowcount]')].filter((one) => one.rows.length < Number(one.getAttribute('aria-rowcount')));
         for (const one of drawn) faults.push(`${one.getAttribute('aria-label')}: ${one.rows.length} of ${one.getAttribute('aria-rowcount')} rows`);
@@ -55,5 +62,5 @@ it('prints whole, in black on white, with day and pages', function (string $logi
     ['mira.okafor', '/changes/ECR-00096/reach', '210-0100'], ['mira.okafor', '/changes/ECR-00096/money', 'Assumptions'],
     ['mira.okafor', '/changes/ECR-00096/decision', 'Exposure'], ['mira.okafor', '/changes/ECR-00086/cut-in', 'Total'],
     ['edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents'], ['helen.marsh', '/orders/ECO-00084/review', 'Sign this page'],
-    ['mira.okafor', '/meeting', 'ECR-'], ['ivo.tanner', '/set-up/categories', 'Categories'],
+    ['mira.okafor', '/meeting', 'ECR-'], ['clara.fenn', '/items/800-0011/mark-up', 'Save mark-up'], ['ivo.tanner', '/set-up/categories', 'Categories'],
 ]);

@@ -137,7 +137,7 @@ export function DataTable<Row>(props: Props<Row>) {
               className="sticky top-0 z-10 bg-sheet text-left text-sm text-soft shadow-[inset_0_-1px_var(--rule-strong)]"
             >
               {acts && (
-                <th scope="col" className="w-8 px-2">
+                <th scope="col" className="no-print w-8 px-2">
                   <input
                     type="checkbox"
                     aria-label={`Select all ${rows.length}`}

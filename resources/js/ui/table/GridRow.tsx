@@ -65,7 +65,7 @@ function Row<Row>(props: Props<Row>) {
       )}
     >
       {chosen !== null && (
-        <td role="gridcell" className="px-2">
+        <td role="gridcell" className="no-print px-2">
           <input
             type="checkbox"
             aria-label={`Select ${rowKey}`}
