@@ -18,7 +18,8 @@ export function useFocusKept() {
       trail = [];
       // What is open over the page takes the focus itself.
       if (document.querySelector('[role=dialog]') !== null) return;
-      focusOn(left?.closest('section, form, main, [role=region]')?.querySelector('h1, h2, h3') ?? left ?? null);
+      const part = left?.closest('section, form, main, [role=region]') ?? left;
+      focusOn(part?.querySelector('h1, h2, h3') ?? left ?? null);
     };
     document.addEventListener('focusin', remember);
     const observer = new MutationObserver(keep);

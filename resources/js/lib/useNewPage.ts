@@ -15,15 +15,14 @@ export function useNewPage() {
       return;
     }
     const page = document.getElementById('page');
-    const old = page?.querySelector('h1') ?? null;
+    // What stands there now is the new page; its heading may still be on its way.
     const arrive = () => {
       const heading = page?.querySelector('h1') ?? null;
-      if (heading === null || (heading === old && old.isConnected && !arrived())) return false;
+      if (heading === null) return false;
       // Whoever was quicker and is in a field of the new page stays there.
       if (!page?.contains(document.activeElement) || document.activeElement === page) focusOn(heading);
       return true;
     };
-    const arrived = () => document.activeElement === document.body || !page?.contains(document.activeElement);
     if (arrive()) return;
     const observer = new MutationObserver(() => {
       if (arrive()) observer.disconnect();
