@@ -27,6 +27,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/');
     })
     ->withCommands([
+        __DIR__.'/../app/Http/Reading/Commands',
+        __DIR__.'/../app/Imports/Commands',
         __DIR__.'/../app/People/Commands',
         __DIR__.'/../app/Ledger/Commands',
         __DIR__.'/../app/Releases/Commands',

@@ -33,6 +33,11 @@ return [
         'warmed' => (bool) env('STRUCTURE_INDEX_WARMED', false),
     ],
 
+    'files' => [
+        // Whether a file that somebody brought is read in a process of its own, with bounds on its memory and time.
+        'read_apart' => (bool) env('FILES_READ_APART', true),
+    ],
+
     'handover' => [
         // How often a hand-over that planning did not answer is tried again by itself, and the pause before each try.
         'tries' => (int) env('HANDOVER_TRIES', 5),

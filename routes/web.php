@@ -17,6 +17,8 @@ use App\Documents\Http\DocumentController;
 use App\Economics\Http\MoneyController;
 use App\Forms\Http\FormController;
 use App\Forms\Http\TemplateController;
+use App\Http\Reading\ReadingController;
+use App\Http\Reading\ReadInWorker;
 use App\Imports\Http\ImportController;
 use App\Meetings\Http\MeetingController;
 use App\People\Ability;
@@ -50,6 +52,7 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
     Route::get('/session', [SessionController::class, 'show']);
     Route::delete('/session', [SessionController::class, 'destroy']);
     Route::get('/people', [PeopleController::class, 'index']);
+    Route::get('/readings/{id}', [ReadingController::class, 'show'])->whereUuid('id');
     Route::get('/favourites', [FavouriteController::class, 'index']);
     Route::post('/favourites', [FavouriteController::class, 'store'])->middleware($may(Ability::KeepPage));
     Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])->where('id', $number)->middleware($may(Ability::KeepPage));
@@ -74,12 +77,12 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
         Route::get('/items/{number}/documents', 'show');
         Route::put('/items/{number}/documents/{document}', 'link')->middleware($may(Ability::AttachFile));
         Route::delete('/items/{number}/documents/{document}', 'unlink')->middleware($may(Ability::AttachFile));
-        Route::post('/items/{number}/files', 'attach')->middleware($may(Ability::AttachFile));
+        Route::post('/items/{number}/files', 'attach')->middleware([$may(Ability::AttachFile), ReadInWorker::class]);
         Route::delete('/items/{number}/files/{id}', 'takeAway')->whereUuid('id')->middleware($may(Ability::AttachFile));
     });
     Route::get('/comparison', [CompareController::class, 'show']);
     // Whoever may read may compare: the file changes nothing of ours.
-    Route::post('/comparison-files', [CompareController::class, 'bring'])->middleware($may(Ability::CompareFile));
+    Route::post('/comparison-files', [CompareController::class, 'bring'])->middleware([$may(Ability::CompareFile), ReadInWorker::class]);
     Route::get('/comparison/{format}', [CompareController::class, 'file']);
     Route::get('/exposure', [ExposureController::class, 'index']);
 
@@ -118,8 +121,8 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
     Route::controller(ChangeFileController::class)->group(static function () use ($may): void {
         Route::get('/change-files/{id}', 'content')->whereUuid('id');
         Route::delete('/change-files/{id}', 'takeAway')->whereUuid('id')->middleware($may(Ability::ReportProblem));
-        Route::post('/requests/{number}/files', 'toRequest')->middleware($may(Ability::ReportProblem));
-        Route::post('/reports/{number}/files', 'toReport')->middleware($may(Ability::ReportProblem));
+        Route::post('/requests/{number}/files', 'toRequest')->middleware([$may(Ability::ReportProblem), ReadInWorker::class]);
+        Route::post('/reports/{number}/files', 'toReport')->middleware([$may(Ability::ReportProblem), ReadInWorker::class]);
     });
 
     Route::controller(ReachController::class)->prefix('requests/{number}')->group(static function () use ($may): void {
@@ -131,15 +134,15 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
         Route::get('/', 'index');
         Route::get('/blank', 'blank');
         Route::get('/{id}/file', 'file')->where('id', $number);
-        Route::post('/', 'store')->middleware($may(Ability::SetUp));
+        Route::post('/', 'store')->middleware([$may(Ability::SetUp), ReadInWorker::class]);
         Route::patch('/{id}', 'update')->where('id', $number)->middleware($may(Ability::SetUp));
-        Route::post('/{id}/file', 'replace')->where('id', $number)->middleware($may(Ability::SetUp));
+        Route::post('/{id}/file', 'replace')->where('id', $number)->middleware([$may(Ability::SetUp), ReadInWorker::class]);
     });
     Route::controller(FormController::class)->group(static function () use ($may): void {
         Route::get('/requests/{number}/forms', 'index');
         Route::post('/requests/{number}/forms', 'handOut')->middleware($may(Ability::AssessRequest));
-        Route::post('/requests/{number}/returned-form', 'look')->middleware($may(Ability::AssessRequest));
-        Route::post('/requests/{number}/returned-form/taken', 'takeIn')->middleware($may(Ability::AssessRequest));
+        Route::post('/requests/{number}/returned-form', 'look')->middleware([$may(Ability::AssessRequest), ReadInWorker::class]);
+        Route::post('/requests/{number}/returned-form/taken', 'takeIn')->middleware([$may(Ability::AssessRequest), ReadInWorker::class]);
         Route::get('/forms/{number}/file', 'file');
         Route::delete('/forms/{number}', 'withdraw')->middleware($may(Ability::AssessRequest));
         Route::delete('/forms/{number}/taken', 'takeBack')->middleware($may(Ability::AssessRequest));
@@ -147,7 +150,7 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
     Route::controller(QuestionController::class)->group(static function () use ($may, $number): void {
         Route::get('/requests/{number}/questions', 'index');
         Route::post('/requests/{number}/questions', 'ask')->middleware($may(Ability::AssessRequest));
-        Route::post('/questions/{id}/answer', 'answer')->where('id', $number)->middleware($may(Ability::AnswerQuestion));
+        Route::post('/questions/{id}/answer', 'answer')->where('id', $number)->middleware([$may(Ability::AnswerQuestion), ReadInWorker::class]);
         Route::delete('/questions/{id}', 'withdraw')->where('id', $number)->middleware($may(Ability::AssessRequest));
     });
     Route::controller(MoneyController::class)->prefix('requests/{number}')->group(static function () use ($may, $number): void {
@@ -191,7 +194,7 @@ Route::prefix('api')->middleware(['auth:sanctum', SessionOfPassword::class, With
         Route::post('/edits', 'edit')->middleware($may(Ability::ReviseStructure));
         Route::post('/edits-together', 'editTogether')->middleware($may(Ability::ReviseStructure));
         Route::get('/sheet/{format}', 'sheet');
-        Route::post('/sheet', 'readSheet')->middleware($may(Ability::ReviseStructure));
+        Route::post('/sheet', 'readSheet')->middleware([$may(Ability::ReviseStructure), ReadInWorker::class]);
         Route::post('/undo', 'undo')->middleware($may(Ability::ReviseStructure));
         Route::post('/redo', 'redo')->middleware($may(Ability::ReviseStructure));
         Route::post('/newer', 'bringInNewer')->middleware($may(Ability::ReviseStructure));

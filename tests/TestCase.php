@@ -14,5 +14,7 @@ abstract class TestCase extends LaravelTestCase
         parent::setUp();
         // Nothing leaves the house in a test unless the test says what answers.
         Http::preventStrayRequests();
+        // Inside of the transaction of the test, which a process of its own would not see.
+        config()->set('orthotaxis.files.read_apart', false);
     }
 }

@@ -77,9 +77,13 @@ drop_child() {
 # A worker ends by itself every hour, or when it fails, and is started again.
 # What leaves the house goes first; long work never keeps both workers from it.
 start_worker() {
-    local queues
+    local queues try
     for queues in urgent,default urgent,default,long; do
         start_child "queue-${queues##*,}" bash -c "while :; do php artisan queue:work --queue=$queues --sleep=1 --tries=0 --max-time=3600; sleep 1; done"
+    done
+    # Somebody waits for each file that is read; two large ones do not keep a small one waiting.
+    for try in 1 2 3; do
+        start_child "queue-reading-$try" bash -c "while :; do php artisan queue:work --queue=reading --sleep=0.2 --tries=0 --max-time=3600; sleep 1; done"
     done
 }
 

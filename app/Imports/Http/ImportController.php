@@ -11,7 +11,6 @@ use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Imports\Data\ImportData;
 use App\Imports\Jobs\RunImport;
-use App\Imports\MarkedSheet;
 use App\Imports\Models\Import;
 use App\Imports\Subject;
 use App\People\Models\Person;
@@ -20,12 +19,12 @@ use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class ImportController
 {
@@ -91,14 +90,15 @@ final class ImportController
 
     #[OA\Get(path: '/api/imports/{id}/marked', operationId: 'markedImport', tags: ['imports'], responses: [new OA\Response(response: 200, description: 'The file as XLSX, bad cells marked')])]
     #[InPath('id'), Refused]
-    public function marked(string $id): BinaryFileResponse
+    public function marked(string $id): Response
     {
         $import = Import::query()->findOrFail($id);
-        if ($import->state !== 'refused' || ($import->faults[0]['row'] ?? 0) === 0) {
+        if ($import->marked_id === null) {
             throw Refusal::at('import', 'It has no marked errors.');
         }
 
-        return (new BinaryFileResponse(StoredFile::with($import->file_id, static fn (string $path): string => MarkedSheet::write($import, $path)), 200, ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet']))
-            ->setContentDisposition('attachment', 'marked.xlsx')->deleteFileAfterSend();
+        return new Response((string) stream_get_contents(DB::table('stored_files')->where('id', $import->marked_id)->value('content')), 200, [
+            'Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'Content-Disposition' => 'attachment; filename=marked.xlsx',
+        ]);
     }
 }

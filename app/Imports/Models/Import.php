@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $rows read so far
  * @property int $fault_count
  * @property list<array{row: int, column: string, reason: string}> $faults the first of them
+ * @property ?string $marked_id the file with its bad cells marked, where it was refused for them
  * @property string $outcome
  * @property int $person_id
  * @property CarbonImmutable $asked_at

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Setup\Commands;
 
+use App\Http\Reading\Reading;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
-/** A cache in the database drops what has expired only when the same is asked for again, which for most of it is never. */
+/** A cache in the database drops what has expired only when the same is asked for again, which for most of it is never. Answers of readings are kept for a day. */
 final class ForgetExpired extends Command
 {
     protected $signature = 'cache:forget-expired';
@@ -18,6 +19,9 @@ final class ForgetExpired extends Command
     {
         $gone = DB::table('cache')->where('expiration', '<', now()->getTimestamp())->delete();
         $this->info("{$gone} entries forgotten.");
+        $old = Reading::query()->where('asked_at', '<', now()->subDay())->get();
+        DB::table('stored_files')->whereIn('id', $old->flatMap(static fn (Reading $one): array => array_column($one->files, 'id')))->delete();
+        Reading::query()->whereKey($old->modelKeys())->delete();
 
         return self::SUCCESS;
     }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Refused, server } from '../testing/server';
+import { Later, Refused, server } from '../testing/server';
 import { api, ApiProblem, told } from './api';
 
 describe('what the server says', () => {
@@ -24,5 +24,20 @@ describe('what the server says', () => {
     const problem = await told(api.GET('/api/reports')).catch((error: unknown) => error);
     expect((problem as ApiProblem).status).toBe(0);
     expect((problem as ApiProblem).message).toContain('What you typed is still here');
+  });
+
+  it('is fetched where it will be, while a worker reads a file', async () => {
+    let asked = 0;
+    server
+      .on('POST /api/comparison-files', new Later('7'))
+      .on('GET /api/readings/7', () => (++asked < 3 ? new Later('7') : { id: 'c', name: 'theirs.csv', parents: [] }));
+    const kept = await told(api.POST('/api/comparison-files', { body: { file: '' } }));
+    expect(kept.name).toBe('theirs.csv');
+    expect(asked).toBe(3);
+    server.on('GET /api/readings/7', new Refused(422, 'No.', { file: ['Empty.'] }));
+    const problem = await told(api.POST('/api/comparison-files', { body: { file: '' } })).catch(
+      (error: unknown) => error,
+    );
+    expect((problem as ApiProblem).at('file')).toBe('Empty.');
   });
 });

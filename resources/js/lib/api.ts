@@ -63,6 +63,16 @@ interface Answer<T> {
   response: Response;
 }
 
+/** Files that somebody brings are read by a worker; until they are, the answer is fetched where the server says. */
+const STILL_READING = 202;
+const PAUSE = 250;
+
+async function readingOf<T>(response: Response): Promise<Answer<T>> {
+  await new Promise((resolve) => setTimeout(resolve, PAUSE));
+  const id = (response.headers.get('Location') ?? '').split('/').at(-1) ?? '';
+  return (await api.GET('/api/readings/{id}', { params: { path: { id } } })) as Answer<T>;
+}
+
 /** The data of an answer; a refusal, or a server that cannot be reached, becomes an ApiProblem. */
 export async function told<T>(call: Promise<Answer<T>>): Promise<T> {
   let answer: Answer<T>;
@@ -71,6 +81,7 @@ export async function told<T>(call: Promise<Answer<T>>): Promise<T> {
   } catch {
     throw new ApiProblem(0, 'The server cannot be reached. What you typed is still here; try again.', {}, {});
   }
+  if (answer.response.status === STILL_READING) return told(readingOf<T>(answer.response));
   if (answer.response.ok) return answer.data as T;
   const problem = answer.error as Partial<Schemas['Problem']> | undefined;
   throw new ApiProblem(

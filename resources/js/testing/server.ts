@@ -8,6 +8,11 @@ export interface Call {
 
 type Answer = (call: Call) => unknown;
 
+/** A file is still being read: the answer is fetched later, at this id. */
+export class Later {
+  constructor(readonly id: string) {}
+}
+
 /** A refusal as the server words it: a reason for each place. */
 export class Refused {
   constructor(
@@ -63,6 +68,8 @@ class Server {
       PAGED.includes(call.path) && Array.isArray(answered)
         ? { total: answered.length, from: 0, rows: answered as unknown[], nearly: false, hint: null }
         : answered;
+    if (said instanceof Later)
+      return new Response('{}', { status: 202, headers: { Location: `/api/readings/${said.id}` } });
     const refused = said instanceof Refused ? said : null;
     return new Response(
       JSON.stringify(refused ? { message: refused.message, errors: refused.errors, theirs: {} } : said),
