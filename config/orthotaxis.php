@@ -19,7 +19,10 @@ return [
         'pages' => rtrim((string) env('PLANNING_PAGES', env('PLANNING_URL', 'http://127.0.0.1:8190')), '/'),
         'token' => env('PLANNING_TOKEN', ''),
         'connect_seconds' => (float) env('PLANNING_CONNECT_SECONDS', 1),
-        'answer_seconds' => (float) env('PLANNING_ANSWER_SECONDS', 4),
+        'answer_seconds' => (float) env('PLANNING_ANSWER_SECONDS', 20),
+        // While a person waits: how long at most, and how many people at once. Others go on with what was last known.
+        'request_seconds' => (float) env('PLANNING_REQUEST_SECONDS', 3),
+        'at_once' => (int) env('PLANNING_AT_ONCE', 2),
         // How long a planning system that did not answer twice is left alone before it is tried again; 0: it always is.
         'rest_seconds' => (int) env('PLANNING_REST_SECONDS', 20),
         // How long the cut-in planner works with what planning told before it asks again by itself; 0: it always asks.

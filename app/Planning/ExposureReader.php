@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Planning\Data\ExposureOfItem;
 use App\Planning\Data\ExposurePage;
+use App\Planning\Jobs\AskPlanning;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -102,6 +103,9 @@ final readonly class ExposureReader
             return new Told($now, null, $unknown, array_values(array_unique($strangers)));
         } catch (PlanningSilent|Refusal $fault) {
             $anew();
+            if ($fault instanceof PlanningSilent && PlanningGateway::isAwaited()) {
+                AskPlanning::inBackground($numbers);
+            }
 
             return self::lastTold($numbers, $take, $fault->getMessage());
         }

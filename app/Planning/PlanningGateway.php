@@ -23,11 +23,12 @@ final readonly class PlanningGateway
      */
     public function supply(array $items): SupplyAnswer
     {
-        // A person waits for this: what does not answer is not waited for again and again.
-        if (! Breaker::allows()) {
+        $ask = fn (): array => $this->ask(static fn (PendingRequest $http): Response => $http->post('/supply', ['items' => $items]));
+        if (self::isAwaited() && ! Breaker::allows()) {
+            // What does not answer is not waited for again and again.
             throw new PlanningSilent('Planning does not answer.');
         }
-        $answer = $this->ask(static fn (PendingRequest $http): Response => $http->post('/supply', ['items' => $items]));
+        $answer = self::isAwaited() ? Slots::in($ask) : $ask();
         $rows = $answer['rows'] ?? null;
         if (! is_array($rows)) {
             throw new PlanningSilent('Planning answered without rows.');
@@ -88,22 +89,40 @@ final readonly class PlanningGateway
      */
     private function ask(callable $call): array
     {
+        $begin = hrtime(true);
         try {
             $response = $call(Http::baseUrl(config()->string('orthotaxis.planning.url'))
                 ->withToken(config()->string('orthotaxis.planning.token'))
                 ->acceptJson()
                 ->connectTimeout(config()->float('orthotaxis.planning.connect_seconds'))
-                ->timeout(config()->float('orthotaxis.planning.answer_seconds')));
+                ->timeout(self::patience()));
         } catch (ConnectionException $e) {
             Breaker::inVain();
             throw new PlanningSilent('Planning does not answer.', 0, $e);
         }
-        Breaker::answered();
+        // An answer that nobody would have waited for does not count as one.
+        if ((hrtime(true) - $begin) / 1e9 <= config()->float('orthotaxis.planning.request_seconds')) {
+            Breaker::answered();
+        }
         if (! $response->successful()) {
             throw new PlanningSilent("Planning answered with an error ({$response->status()}).");
         }
         $answer = $response->json();
 
         return is_array($answer) ? $answer : throw new PlanningSilent('Planning answered something that is not JSON.');
+    }
+
+    /** Whether a person waits for the answer: somebody's request is being answered, no work in the background done. */
+    public static function isAwaited(): bool
+    {
+        return request()->route() !== null;
+    }
+
+    /** In seconds. */
+    private static function patience(): float
+    {
+        $answer = config()->float('orthotaxis.planning.answer_seconds');
+
+        return self::isAwaited() ? min($answer, config()->float('orthotaxis.planning.request_seconds')) : $answer;
     }
 }

@@ -3,10 +3,12 @@
 declare(strict_types=1);
 
 use App\Planning\ExposureReader;
+use App\Planning\Jobs\AskPlanning;
 use App\Planning\Told;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
+use Illuminate\Support\Facades\Queue;
 use Orthotaxis\Core\Impact\Supply;
 use Tests\Feature\Support\World;
 
@@ -89,6 +91,7 @@ it('wants to know of which items', function (): void {
 
 it('waits for a planning system that does not answer twice, then goes on at once, and tries it again after a rest', function (): void {
     config(['orthotaxis.planning.rest_seconds' => 20]);
+    Queue::fake();
     $down = true;
     $asked = 0;
     Http::fake(function () use (&$down, &$asked) {
@@ -106,4 +109,38 @@ it('waits for a planning system that does not answer twice, then goes on at once
     expect($ask('710-0001'))->toContain('Planning does not answer.')->and($asked)->toBe(3);
     $this->travel(21)->seconds();
     expect($ask('710-0001'))->toBeNull()->and($ask('200-0010'))->toBeNull()->and($asked)->toBe(5);
+});
+
+it('lets so many people wait for planning and no more: the others go on at once with what was last known', function () use ($row): void {
+    config(['orthotaxis.planning.at_once' => 1]);
+    Queue::fake();
+    $second = null;
+    Http::fake(['*/supply' => function () use ($row, &$second) {
+        // Meanwhile somebody else asks.
+        $second ??= $this->world->as('mira', 'GET', '/exposure?items=200-0040')->assertOk();
+
+        return Http::response(['rows' => [$row]]);
+    }]);
+    $this->world->as('vera', 'GET', '/exposure?items=200-0040')->assertOk()->assertJsonPath('items.0.fault', null);
+    expect($second->json('items.0.fault'))->toBe('Planning is slow at the moment.');
+    // The place is free again.
+    $this->world->as('mira', 'GET', '/exposure?items=200-0040')->assertJsonPath('items.0.fault', null);
+});
+
+it('asks again in the background what planning did not answer in time, once for all who want to know', function () use ($row): void {
+    Queue::fake();
+    Http::fake(fn () => throw new ConnectionException('timed out'));
+    foreach (['vera', 'mira', 'vera'] as $login) {
+        $this->world->as($login, 'GET', '/exposure?items=200-0040')->assertJsonPath('items.0.value', '0.00')->assertJsonPath('items.0.at', null);
+    }
+    Queue::assertPushed(AskPlanning::class, 1);
+    Queue::assertPushedOn('long', AskPlanning::class);
+    Http::swap(new Illuminate\Http\Client\Factory);
+    Http::fake(['*/supply' => Http::response(['rows' => [$row]])]);
+    // A worker answers no request.
+    app()->instance('request', Illuminate\Http\Request::create('http://localhost'));
+    Queue::pushed(AskPlanning::class)->each(fn (AskPlanning $job) => $job->handle(app(ExposureReader::class)));
+    Http::swap(new Illuminate\Http\Client\Factory);
+    Http::fake(fn () => throw new ConnectionException('timed out'));
+    $this->world->as('vera', 'GET', '/exposure?items=200-0040')->assertJsonPath('items.0.value', '122.50');
 });
