@@ -15,11 +15,13 @@ use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
 use App\Changes\Models\OrderItem;
 use App\Ledger\LedgerReader;
+use App\People\Models\Person;
 use App\Releases\Data\HandoverRow;
 use App\Releases\Models\Handover;
 use App\Structures\Data\ItemRow;
 use App\Structures\Today;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Auth;
 use Orthotaxis\Core\Change\Check;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
@@ -55,6 +57,7 @@ final readonly class DossierReader
         $first = $requests->first();
         $subjects = array_values(array_map(strval(...), [...$requests->pluck('number')->all(), ...($order === null ? [] : [$order->number])]));
         $acts = $this->ledger->about($subjects);
+        $me = Auth::user();
 
         return new Dossier(
             $number,
@@ -62,7 +65,7 @@ final readonly class DossierReader
             $order->priority ?? $first->priority ?? 'normal',
             self::steps($first, $order, $checks, $handovers),
             $requests->map(RequestData::of(...))->values()->all(),
-            $order === null || $core === null ? null : OrderData::of($order, $core, self::items($order, $core), array_map(CheckRow::of(...), $checks)),
+            $order === null || $core === null ? null : OrderData::of($order, $core, $me instanceof Person ? $me : null, self::items($order, $core), array_map(CheckRow::of(...), $checks)),
             $handovers->map(HandoverRow::of(...))->values()->all(),
             $order === null ? [] : $this->collisions->of($order),
             array_map(LedgerRow::of(...), $acts),

@@ -11,7 +11,6 @@ use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\EditRecord;
 use App\Changes\Models\Iteration;
 use App\Changes\Models\OrderItem;
-use App\People\Ability;
 use App\People\Models\Person;
 use App\Structures\Data\ItemRow;
 use App\Structures\Data\LineRow;
@@ -45,7 +44,7 @@ final readonly class RedlineReader
         ))))->get()->keyBy('number');
         $order->items->load('iterations.person');
         $data = collect(DossierReader::items($order, $core))->keyBy(static fn ($row): string => $row->item->number);
-        $mayEdit = $order->state === OrderState::Revising && $order->editor_id === $by->id && $by->mayDo(Ability::ReviseStructure);
+        $mayEdit = $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null;
 
         return $order->items->where('outcome', Outcome::Revise)->map(static function (OrderItem $row) use ($order, $core, $components, $data, $mayEdit): Redline {
             $item = collect($core->items)->firstOrFail('number', $row->item->number);

@@ -121,7 +121,7 @@ it('lets nobody but the order of a sheet touch it, however many orders revise it
         expect(fn () => DB::transaction(fn () => DB::statement($sql)))->toThrow(QueryException::class, 'is locked');
     }
     $this->world->as('helen', 'POST', "/orders/{$first}/return", ['reason' => 'Too thin.'])->assertSuccessful();
-    $remove('edda')->assertStatus(422)->assertJsonPath('errors.file.0', "{$first} names another person to edit 800-0010.");
+    $remove('edda')->assertStatus(422)->assertJsonPath('errors.file.0', "{$first} names another person to edit.");
     $remove('jonas')->assertOk();
 });
 
@@ -181,7 +181,9 @@ it('lets on this order act whom it names, and who coordinates, whatever a role a
     $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
     $return('nils')->assertStatus(422);
     $return('mira')->assertSuccessful();
-    $this->world->as('edda', 'DELETE', '/items/200-0010/documents/800-0010')->assertOk();
+    // While it is revised, its documents are its editor's and the coordinators' too.
+    $this->world->as('edda', 'DELETE', '/items/200-0010/documents/800-0010')->assertStatus(422)->assertJsonPath('errors.document.0', "{$order} is revising this and names another person to edit.");
+    $this->world->as('jonas', 'DELETE', '/items/200-0010/documents/800-0010')->assertOk();
     $submit('mira')->assertOk();
     $return('helen')->assertSuccessful();
 });

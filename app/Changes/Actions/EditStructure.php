@@ -8,6 +8,8 @@ use App\Changes\EditGuard;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\EditRecord;
 use App\Changes\Models\OrderItem;
+use App\Changes\OrderAct;
+use App\Changes\OrderPolicy;
 use App\Changes\OrderReader;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
@@ -207,9 +209,7 @@ final readonly class EditStructure
     public function openRow(Person $by, string $number, string $itemNumber): OrderItem
     {
         $order = self::openOrder($number);
-        if ($order->editor_id !== $by->id) {
-            throw Refusal::at('editor', "{$number} names another person to edit.");
-        }
+        OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
 
         return self::item($order, $itemNumber);
     }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Changes\Actions;
 
 use App\Changes\Models\ChangeOrder;
+use App\Changes\OrderAct;
+use App\Changes\OrderPolicy;
 use App\Changes\OrderReader;
-use App\Changes\OrderRights;
 use App\Documents\Models\ItemDocument;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
@@ -42,7 +43,7 @@ final readonly class MoveOrder
     public function submit(Person $by, string $number, int $version): void
     {
         $this->move($by, $number, $version, OrderState::InReview, 'order.sent_to_review', function (ChangeOrder $order) use ($by): void {
-            OrderRights::maySubmit($by, $order);
+            OrderPolicy::check(OrderAct::Submit, $by, $order);
             self::mustHold(OrderReadiness::forReview($this->orders->toCore($order), Today::day()));
             foreach ($order->items as $row) {
                 if ($row->outcome === Outcome::Revise) {

@@ -6,8 +6,9 @@ namespace App\Changes\Actions;
 
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\Signature;
+use App\Changes\OrderAct;
+use App\Changes\OrderPolicy;
 use App\Changes\OrderReader;
-use App\Changes\OrderRights;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
@@ -43,7 +44,7 @@ final readonly class SignOrder
             if ($order->state !== OrderState::InReview && $order->state !== OrderState::Signed) {
                 throw Refusal::at('order', 'Only an order in review can be sent back.');
             }
-            OrderRights::mayReturn($by, $order);
+            OrderPolicy::check(OrderAct::SendBack, $by, $order);
             $this->keep($order, $by, 'sent_back', $reason, $this->orders->toCore($order)->digest());
             Signature::query()->where('order_id', $order->id)->where('meaning', 'signed')->update(['void' => true]);
             $order->update(['state' => OrderState::Revising, 'version' => $order->version + 1]);

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Changes\Data;
 
 use App\Changes\Models\ChangeOrder;
+use App\Changes\OrderAct;
+use App\Changes\OrderPolicy;
 use App\Http\Api\ListOf;
+use App\People\Models\Person;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Change\Order;
 
@@ -17,6 +20,7 @@ final readonly class OrderData
      * @param  list<CheckRow>  $checks  for the next step
      * @param  list<SignatureRow>  $signatures  newest first
      * @param  list<string>  $requests  numbers
+     * @param  list<value-of<OrderAct>>  $may
      */
     private function __construct(
         #[OA\Property] public string $number,
@@ -40,13 +44,14 @@ final readonly class OrderData
         #[ListOf(CheckRow::class)] public array $checks,
         #[ListOf(SignatureRow::class)] public array $signatures,
         #[ListOf('string')] public array $requests,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: ['plan', 'revise', 'submit', 'send_back', 'sign', 'release', 'close']), description: 'what you may do with it, when it is time')] public array $may,
     ) {}
 
     /**
      * @param  list<OrderItemData>  $items
      * @param  list<CheckRow>  $checks
      */
-    public static function of(ChangeOrder $order, Order $core, array $items, array $checks): self
+    public static function of(ChangeOrder $order, Order $core, ?Person $by, array $items, array $checks): self
     {
         return new self(
             $order->number, $order->title, $order->description, $order->priority, $order->state->value, $order->effective_on,
@@ -55,6 +60,7 @@ final readonly class OrderData
             $order->closed_at?->toIso8601String(), $order->version, $core->digest(), $items, $checks,
             $order->signatures->map(SignatureRow::of(...))->values()->all(),
             $order->requests->map(static fn ($request): string => $request->number)->values()->all(),
+            $by === null ? [] : array_column(OrderPolicy::acts($by, $order), 'value'),
         );
     }
 }

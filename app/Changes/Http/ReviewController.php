@@ -15,13 +15,14 @@ use App\Changes\Data\RequestData;
 use App\Changes\Data\Review;
 use App\Changes\DossierReader;
 use App\Changes\Models\ChangeOrder;
+use App\Changes\OrderAct;
+use App\Changes\OrderPolicy;
 use App\Changes\OrderReader;
 use App\Changes\RedlineReader;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
-use App\People\Ability;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Structures\Today;
@@ -43,17 +44,16 @@ final readonly class ReviewController
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
         $core = $this->orders->toCore($order);
         $order->requests->load(RequestData::RELATIONS);
-        $maySign = $order->state === OrderState::InReview && $order->signer_id === $person->id
-            && $person->mayDo(Ability::SignOrder) && ! in_array($person->id, $core->proposers(), true);
+        $maySign = $order->state === OrderState::InReview && OrderPolicy::refusal(OrderAct::Sign, $person, $order) === null && ! in_array($person->id, $core->proposers(), true);
 
         return new JsonResponse(new Review(
-            OrderData::of($order, $core, DossierReader::items($order, $core), array_map(CheckRow::of(...), DossierReader::checks($core))),
+            OrderData::of($order, $core, $person, DossierReader::items($order, $core), array_map(CheckRow::of(...), DossierReader::checks($core))),
             $order->requests->map(RequestData::of(...))->values()->all(),
             $redlines->all($person, $order, $core),
             $this->reach($order, $whereUsed),
             $this->consequences->read($order, $core),
             $maySign,
-            $maySign || (($order->state === OrderState::InReview || $order->state === OrderState::Signed) && $person->mayDo(Ability::ReturnOrder)),
+            ($order->state === OrderState::InReview || $order->state === OrderState::Signed) && OrderPolicy::refusal(OrderAct::SendBack, $person, $order) === null,
         ));
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Documents\Actions;
 
 use App\Changes\Models\ChangeOrder;
+use App\Changes\OrderAct;
+use App\Changes\OrderPolicy;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
 use App\Files\FileContent;
@@ -85,9 +87,7 @@ final readonly class AttachFile
         if ($order->state !== OrderState::Revising) {
             throw Refusal::at('file', "{$item->number} is locked under {$order->number}.");
         }
-        if ($order->editor_id !== $by->id) {
-            throw Refusal::at('file', "{$order->number} names another person to edit {$item->number}.");
-        }
+        OrderPolicy::check(OrderAct::Revise, $by, $order, 'file');
     }
 
     /** @return Collection<int, ChangeOrder> open orders that give the item a new revision */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents\Actions;
 
-use App\Changes\OrderRights;
+use App\Changes\OrderPolicy;
 use App\Documents\Models\ItemDocument;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
@@ -30,7 +30,7 @@ final readonly class LinkDocument
             if (ItemDocument::query()->where('item_id', $item->id)->where('document_id', $document->id)->exists()) {
                 throw Refusal::at('document', "{$documentNumber} describes {$number} already.");
             }
-            OrderRights::mustBeFree([$item->id, $document->id], 'document');
+            OrderPolicy::mustBeFree($by, [$item->id, $document->id], 'document');
             ItemDocument::query()->create(['item_id' => $item->id, 'document_id' => $document->id, 'shows_revision_id' => $item->released?->id]);
             $this->ledger->record($by->login, 'document.linked', $number, ['document' => $documentNumber, 'revision' => $item->released?->code]);
         });
@@ -41,7 +41,7 @@ final readonly class LinkDocument
         DB::transaction(function () use ($by, $number, $documentNumber): void {
             $link = ItemDocument::query()->whereRelation('item', 'number', $number)->whereRelation('document', 'number', $documentNumber)->first()
                 ?? throw Refusal::at('document', "{$documentNumber} does not describe {$number}.");
-            OrderRights::mustBeFree([$link->item_id, $link->document_id], 'document');
+            OrderPolicy::mustBeFree($by, [$link->item_id, $link->document_id], 'document');
             $link->delete();
             $this->ledger->record($by->login, 'document.unlinked', $number, ['document' => $documentNumber]);
         });

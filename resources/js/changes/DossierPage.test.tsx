@@ -268,7 +268,7 @@ describe('revising, signing and releasing', () => {
   });
 
   it('is looked at by who does not edit it', async () => {
-    await open(ordered('revise', { state: 'revising', editor: 'edda.roth', editor_name: 'Edda Roth' }), vera);
+    await open(ordered('revise', { state: 'revising', editor: 'edda.roth', editor_name: 'Edda Roth', may: [] }), vera);
     expect(screen.getByText('Edda Roth edits.')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Before and after' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Send to review' })).toBeNull();
@@ -303,7 +303,7 @@ describe('revising, signing and releasing', () => {
   });
 
   it('is not released by who may not, nor while something is missing', async () => {
-    await open(ordered('release', { state: 'signed', checks: [unmet] }), vera);
+    await open(ordered('release', { state: 'signed', checks: [unmet], may: [] }), vera);
     expect(screen.getByText('A coordinator releases it.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Release' })).toBeNull();
   });

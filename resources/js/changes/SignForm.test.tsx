@@ -27,6 +27,7 @@ const order: Schemas['OrderData'] = {
   checks: [],
   signatures: [],
   requests: [],
+  may: [],
 };
 const SIGN = 'POST /api/orders/ECO-00084/signature';
 const BACK = 'POST /api/orders/ECO-00084/return';

@@ -1857,6 +1857,8 @@ export interface components {
             checks: components["schemas"]["CheckRow"][];
             signatures: components["schemas"]["SignatureRow"][];
             requests: string[];
+            /** @description what you may do with it, when it is time */
+            may: ("plan" | "revise" | "submit" | "send_back" | "sign" | "release" | "close")[];
         };
         /** @description An item on an order: what becomes of it. */
         OrderItemData: {

@@ -194,6 +194,7 @@ export function order(more: Partial<Schemas['OrderData']> = {}): Schemas['OrderD
     checks: [],
     signatures: [],
     requests: ['ECR-00096'],
+    may: ['plan', 'revise', 'submit', 'send_back', 'sign', 'release', 'close'],
     ...more,
   };
 }

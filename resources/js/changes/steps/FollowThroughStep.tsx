@@ -1,6 +1,5 @@
 import { api, told, type Schemas } from '../../lib/api';
 import { moment } from '../../lib/format';
-import { useMay } from '../../lib/session';
 import { useAct } from '../../lib/useAct';
 import { HandoverView } from '../../releases/HandoverView';
 import { Button } from '../../ui/Button';
@@ -9,7 +8,6 @@ import { ProblemNotice } from '../../ui/Notice';
 /** What planning took and refused, until all is taken and the order can be closed. */
 export function FollowThroughStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
-  const mayClose = useMay('close_order');
   const close = useAct((version: number) =>
     told(
       api.POST('/api/orders/{number}/closing', {
@@ -25,7 +23,7 @@ export function FollowThroughStep({ dossier }: { dossier: Schemas['Dossier'] }) 
       {dossier.handovers.map((handover) => (
         <HandoverView key={handover.name} handover={handover} />
       ))}
-      {order.state === 'released' && mayClose && (
+      {order.state === 'released' && order.may.includes('close') && (
         <div className="space-y-2">
           <ProblemNotice problem={close.error} />
           <Button look="main" disabled={!taken} busy={close.isPending} onClick={() => close.mutate(order.version)}>

@@ -35,7 +35,7 @@ function RaiseOrder({ request }: { request: Schemas['RequestData'] | undefined }
 }
 
 function Planned({ order }: { order: Schemas['OrderData'] }) {
-  const mayPlan = useMay('plan_order');
+  const mayPlan = order.may.includes('plan');
   const editable = mayPlan && (order.state === 'planning' || order.state === 'revising');
   const open = useAct(() =>
     told(

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
 import { day, moment } from '../../lib/format';
-import { useMay } from '../../lib/session';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
@@ -11,7 +10,6 @@ import { Checks } from '../Checks';
 /** What release makes true, all or nothing; and afterwards what it made true. */
 export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
-  const mayRelease = useMay('release_order');
   const [sure, setSure] = useState(false);
   const release = useAct((version: number) =>
     told(
@@ -49,8 +47,8 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
       </div>
       <Checks checks={order.checks} />
       <ProblemNotice problem={release.error} />
-      {!mayRelease && <Notice>A coordinator releases it.</Notice>}
-      {mayRelease && (
+      {!order.may.includes('release') && <Notice>A coordinator releases it.</Notice>}
+      {order.may.includes('release') && (
         <div className="flex items-center gap-3">
           {sure ? (
             <>

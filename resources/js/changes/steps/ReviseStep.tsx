@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
-import { useMay, useMe } from '../../lib/session';
+import { useMe } from '../../lib/session';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { ItemNumber } from '../../ui/Num';
@@ -13,8 +13,6 @@ import { WithdrawOrder } from '../WithdrawOrder';
 export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
   const me = useMe();
-  const maySubmit = useMay('submit_order');
-  const mayPlan = useMay('plan_order');
   const submit = useAct((version: number) =>
     told(
       api.POST('/api/orders/{number}/review', { params: { path: { number: order?.number ?? '' } }, body: { version } }),
@@ -62,7 +60,7 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           <Checks checks={order.checks} />
           <ProblemNotice problem={submit.error} />
           <div className="flex items-center gap-4">
-            {maySubmit && (mine || mayPlan) && (
+            {order.may.includes('submit') && (
               <Button
                 look="main"
                 busy={submit.isPending}
@@ -72,7 +70,7 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
                 Send to review
               </Button>
             )}
-            {mayPlan && <WithdrawOrder order={order} />}
+            {order.may.includes('plan') && <WithdrawOrder order={order} />}
             {!mine && <span className="text-soft">{order.editor_name} edits.</span>}
           </div>
         </>
