@@ -5,15 +5,28 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Http\Request;
 
 /**
  * The framework's CSRF check. A program that shows a bearer token sends no session cookie and needs no CSRF token. Where there
- * is a session it counts, whatever else is sent, and so does its token.
+ * is a session it counts, whatever else is sent, and so does its token. Whoever signs in has no session yet: a page of ours
+ * sends JSON, which no form can, and no page of others may without asking first.
  */
 final class RefuseForeignForms extends ValidateCsrfToken
 {
     protected function inExceptArray($request): bool
     {
-        return ($request->bearerToken() !== null && ! $request->cookies->has(config()->string('session.cookie'))) || parent::inExceptArray($request);
+        return ($request->bearerToken() !== null && ! $request->cookies->has(config()->string('session.cookie')))
+            || self::isOurSignIn($request)
+            || parent::inExceptArray($request);
+    }
+
+    private static function isOurSignIn(Request $request): bool
+    {
+        $origin = $request->headers->get('Origin');
+
+        return $request->isMethod('POST') && $request->is('api/session') && $request->isJson()
+            && in_array($request->headers->get('Sec-Fetch-Site'), [null, 'same-origin', 'none'], true)
+            && ($origin === null || preg_replace('~^https?://~', '', $origin) === $request->getHttpHost());
     }
 }

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\People\Ability;
 use App\People\ActivePeople;
+use App\People\KnownSessions;
 use App\People\Models\Person;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
@@ -17,6 +18,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\PersonalAccessToken;
@@ -41,6 +43,8 @@ final class AppServiceProvider extends ServiceProvider
         }
 
         TrustProxies::at(config()->array('security.trusted_proxies'));
+
+        Session::extend('database', static fn (Application $app): KnownSessions => new KnownSessions($app->make('db')->connection(), config()->string('session.table'), config()->integer('session.lifetime'), $app));
 
         // Scripts and styles come from where the page comes from, whatever name or port that has.
         Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);

@@ -114,3 +114,26 @@ it('takes the word of a proxy it trusts, and of no other', function (): void {
     expect($other->getCookie(config()->string('session.cookie'), false)?->isSecure())->toBeFalse()->and(request()->ip())->toBe('10.8.8.8');
     TrustProxies::flushState();
 });
+
+it('keeps no row for whoever only looks at the door', function (): void {
+    config(['session.driver' => 'database']);
+    $this->get('/')->assertOk();
+    $this->getJson('/api/session')->assertUnauthorized();
+    ($this->signIn)('vera', 'wrong')->assertStatus(422);
+    expect(DB::table('sessions')->count())->toBe(0);
+    ($this->signIn)('vera')->assertOk();
+    expect(DB::table('sessions')->pluck('user_id')->all())->toBe([$this->world->people['vera']->id]);
+});
+
+it('lets in who comes from a page of ours, and nobody whom a page of others sends', function (array $headers, string $type, bool $ours): void {
+    $request = Request::create('http://orthotaxis.example/api/session', 'POST', server: ['CONTENT_TYPE' => $type] + $headers, content: '{}');
+    expect((new ReflectionMethod(RefuseForeignForms::class, 'inExceptArray'))->invoke(app(RefuseForeignForms::class), $request))->toBe($ours);
+})->with([
+    'a page of ours' => [['HTTP_ORIGIN' => 'http://orthotaxis.example', 'HTTP_SEC_FETCH_SITE' => 'same-origin'], 'application/json', true],
+    'behind a proxy that ends TLS' => [['HTTP_ORIGIN' => 'https://orthotaxis.example'], 'application/json', true],
+    'a program' => [[], 'application/json', true],
+    'a form' => [['HTTP_ORIGIN' => 'http://orthotaxis.example'], 'application/x-www-form-urlencoded', false],
+    'text that looks like JSON' => [['HTTP_ORIGIN' => 'https://elsewhere.example'], 'text/plain', false],
+    'a page of others' => [['HTTP_ORIGIN' => 'https://elsewhere.example'], 'application/json', false],
+    'a page beside ours' => [['HTTP_ORIGIN' => 'https://x.orthotaxis.example', 'HTTP_SEC_FETCH_SITE' => 'same-site'], 'application/json', false],
+]);
