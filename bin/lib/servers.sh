@@ -40,6 +40,7 @@ write_servers() {
 start_web() {
     export DB_PERSISTENT=true
     local dir=$1 root_flag= try
+    web=$dir
     [ "$(id -u)" = 0 ] && root_flag=-R
     for try in $(seq 10); do
         # The settings that are written down hold passwords and keys.
@@ -101,4 +102,13 @@ start_planning() {
         export PLANNING_URL="http://127.0.0.1:$planning"
     done
     die "The planning stand-in did not start. Look into var/log/."
+}
+
+# torture OPTION...: tries to break the product that runs at $port; see bin/torture.
+torture() {
+    local workers= pid
+    for pid in "${children[@]}"; do
+        ps -o args= -p "$pid" | grep -q 'queue:work' && workers+=",$pid"
+    done
+    TORTURE_URL="http://127.0.0.1:$port" TORTURE_WEB=$(cat "$web/php-fpm.pid") TORTURE_WORKERS=${workers#,} php tests/Torture/run.php "$@"
 }

@@ -1,6 +1,6 @@
 # The settings of one running copy, passed on in the environment. Nothing secret is ever written into the repository.
 
-# settings KIND PORT PLANNING_PORT: KIND is start, test or bench.
+# settings KIND PORT PLANNING_PORT: KIND is start, test, torture or bench.
 settings() {
     local kind=$1 port=$2 planning=$3
     for name in key token; do

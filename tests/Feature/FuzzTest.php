@@ -5,36 +5,11 @@ declare(strict_types=1);
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Tests\Feature\Support\World;
+use Tests\Torture\Api;
 
 /*
  * Every address of the API, by its own description, with what nobody should send: it is refused or answered, and never breaks.
  */
-
-/** @return list<array{string, string, list<string>, array<string, mixed>}> method, path, names in the query, fields of the body */
-function operations(): array
-{
-    $description = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'), true, 512, JSON_THROW_ON_ERROR);
-    $fields = function (array $schema) use (&$fields, $description): array {
-        if (isset($schema['$ref'])) {
-            return $fields($description['components']['schemas'][basename($schema['$ref'])]);
-        }
-
-        return array_merge($schema['properties'] ?? [], ...array_map($fields, $schema['allOf'] ?? []));
-    };
-    $operations = [];
-    foreach ($description['paths'] as $path => $methods) {
-        foreach ($methods as $method => $operation) {
-            if (! is_array($operation) || ! in_array($method, ['get', 'post', 'put', 'patch', 'delete'], true)) {
-                continue;
-            }
-            $query = array_column(array_filter($operation['parameters'] ?? [], static fn (array $one): bool => ($one['in'] ?? '') === 'query'), 'name');
-            $body = $operation['requestBody']['content']['application/json']['schema'] ?? null;
-            $operations[] = [strtoupper($method), $path, $query, $body === null ? [] : $fields($body)];
-        }
-    }
-
-    return $operations;
-}
 
 beforeEach(fn () => $this->world = new World($this));
 
@@ -60,7 +35,7 @@ it('breaks at nothing that nobody should send', function (string $login): void {
             $broken[] = "{$method} {$address} ".mb_substr((string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR), 0, 160).': '.($answer->exception?->getMessage() ?? '');
         }
     };
-    foreach (operations() as [$method, $path, $query, $fields]) {
+    foreach (Api::operations() as [$method, $path, $query, $fields]) {
         if ($path === '/api/session' && $method !== 'GET') {
             continue;
         }

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * What bin/torture runs against the product that it has started: rounds of bad requests, broken files and kills, in an order and
+ * with a content that its seed says, until its time is over. TORTURE_URL, TORTURE_WEB and TORTURE_WORKERS say where and whom.
+ */
+
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Torture\BadRequests;
+use Tests\Torture\BrokenFiles;
+use Tests\Torture\Client;
+use Tests\Torture\Database;
+use Tests\Torture\Kills;
+use Tests\Torture\Processes;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+$begin = time();
+$options = getopt('', ['seconds:', 'seed:', 'json', 'only:']);
+$seconds = (int) ($options['seconds'] ?? 60);
+$seed = (int) ($options['seed'] ?? random_int(1, 999_999));
+$people = [];
+foreach (['mira.okafor', 'jonas.weir', 'edda.roth', 'helen.marsh', 'clara.fenn', 'ivo.tanner', 'vera.stone'] as $login) {
+    $people[$login] = new Client((string) getenv('TORTURE_URL'), $login);
+}
+$database = new Database((string) getenv('DB_DATABASE'));
+$kills = new Kills($people, $database, new Database((string) getenv('PLANNING_DATABASE')),
+    new Processes((int) getenv('TORTURE_WEB'), array_map(intval(...), explode(',', (string) getenv('TORTURE_WORKERS')))), date('Y-m-d', time() + 30 * 86_400));
+$kinds = ['requests' => (new BadRequests($people))->round(...), 'files' => (new BrokenFiles($people, $database))->round(...), 'saving' => $kills->saving(...), 'releasing' => $kills->releasing(...), 'handing over' => $kills->handingOver(...), 'importing' => $kills->importing(...)];
+// Requests and files are cheap: there are more of them.
+$order = ['requests', 'files', 'requests', 'saving', 'files', 'requests', 'releasing', 'files', 'saving', 'requests', 'importing', 'files', 'requests', 'files', 'handing over'];
+if (isset($options['only'])) {
+    $order = explode(',', (string) $options['only']);
+}
+
+$report = ['seed' => $seed, 'tried' => 0, 'failed' => 0, 'kinds' => array_fill_keys(array_unique($order), ['tried' => 0, 'failed' => 0]), 'failures' => []];
+$note = static function (string $kind, int $round, string $what, ?string $fault) use (&$report): void {
+    $report['tried']++;
+    $report['kinds'][$kind]['tried']++;
+    if ($fault !== null) {
+        $report['failed']++;
+        $report['kinds'][$kind]['failed']++;
+        $report['failures'][] = ['kind' => $kind, 'round' => $round, 'what' => mb_scrub($what), 'why' => mb_scrub($fault)];
+        fwrite(STDERR, mb_scrub("{$kind}, round {$round}: {$what}: {$fault}\n"));
+    }
+};
+for ($round = 0, $until = microtime(true) + $seconds; microtime(true) < $until; $round++) {
+    $kind = $order[$round % count($order)];
+    try {
+        foreach ($kinds[$kind](new Randomizer(new Mt19937($seed * 100_003 + $round))) as [$what, $fault]) {
+            $note($kind, $round, $what, $fault);
+        }
+    } catch (RuntimeException $fault) {
+        $note($kind, $round, 'what it begins with', $fault->getMessage());
+    }
+}
+
+$report['kinds']['ledger'] = ['tried' => 0, 'failed' => 0];
+exec('php artisan ledger:verify 2>&1', $said, $status);
+$note('ledger', $round, 'its chain and its anchors', $status === 0 ? null : implode(' ', $said));
+$left = array_filter(glob(sys_get_temp_dir().'/orthotaxis-*') ?: [], static fn (string $path): bool => ! str_ends_with($path, '.sock') && filemtime($path) >= $begin);
+$report['kinds']['left behind'] = ['tried' => 0, 'failed' => 0];
+$note('left behind', $round, 'temporary files', count($left) <= 3 * $report['kinds']['importing']['tried'] + 10 ? null : count($left).' of them');
+
+if (isset($options['json'])) {
+    echo json_encode($report, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
+} else {
+    echo "Seed {$seed}: {$report['tried']} tried, {$report['failed']} failed\n";
+    foreach ($report['kinds'] as $kind => $of) {
+        echo "  {$kind}: {$of['tried']} tried, {$of['failed']} failed\n";
+    }
+}
+exit($report['failed'] === 0 ? 0 : 1);
