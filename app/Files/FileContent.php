@@ -7,14 +7,12 @@ namespace App\Files;
 use Orthotaxis\Core\Refusal;
 
 /**
- * What a file is, by its content: its name may say anything. Scripts in it are allowed, because it is shown in ways that
- * never run them; that it has some is told.
+ * What a file is, by its content: its name may say anything. What would run something is refused, though it is shown in ways that
+ * never run it: a drawing stands still.
  */
 final readonly class FileContent
 {
-    private const SCRIPT = '~javascript:|/JavaScript\b|/JS\b|/Launch\b|/OpenAction\b~i';
-
-    private function __construct(public string $mediaType, public bool $carriesScript) {}
+    private function __construct(public string $mediaType) {}
 
     /** @throws Refusal when it is none of the kinds that can be shown */
     public static function of(string $path): self
@@ -24,33 +22,22 @@ final readonly class FileContent
             throw Refusal::at('file', 'The file is empty.');
         }
         if (str_starts_with($content, '%PDF-')) {
-            return new self(self::pdf($content), preg_match(self::SCRIPT, self::named($content)) === 1);
+            PdfContent::check($content);
+
+            return new self('application/pdf');
+        }
+        if (self::looksLikeXml($content)) {
+            SvgContent::check($content);
+
+            return new self('image/svg+xml');
         }
 
-        return self::looksLikeXml($content) ? new self('image/svg+xml', SvgContent::of($content)->carriesScript) : new self(self::picture($path, $content), false);
-    }
-
-    /** A PDF with the names in it as they are meant: a letter may be written as its number, /J#53 for /JS. */
-    private static function named(string $content): string
-    {
-        return (string) preg_replace_callback('/#([0-9A-Fa-f]{2})/', static fn (array $hex): string => (string) hex2bin($hex[1]), $content);
+        return new self(self::picture($path, $content));
     }
 
     private static function looksLikeXml(string $content): bool
     {
         return str_starts_with(ltrim(substr($content, 0, 200), "\xEF\xBB\xBF \t\r\n"), '<');
-    }
-
-    private static function pdf(string $content): string
-    {
-        if (! str_contains(substr($content, -2048), '%%EOF') || ! str_contains($content, 'startxref')) {
-            throw Refusal::at('file', 'This PDF breaks off in the middle. Save it again.');
-        }
-        if (str_contains($content, '/Encrypt')) {
-            throw Refusal::at('file', 'This PDF is locked with a password. Save it without.');
-        }
-
-        return 'application/pdf';
     }
 
     private static function picture(string $path, string $content): string

@@ -26,14 +26,15 @@ beforeEach(function (): void {
 });
 
 it('shows what is attached, and gives the file so that nothing in it can run', function (): void {
-    $script = '<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"><script>alert(1)</script></svg>';
-    $file = ($this->bring)('jonas', '800-0011', $script)->assertOk()->assertJsonPath('files.0.carries_script', true)->assertJsonPath('files.0.revision', null)->json('files.0.id');
+    ($this->bring)('jonas', '800-0011', '<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"/>')->assertStatus(422)->assertJsonPath('errors.file.0', fn (string $told): bool => str_contains($told, 'no drawing'));
+    $drawing = '<svg xmlns="http://www.w3.org/2000/svg"><rect width="3" height="3"/></svg>';
+    $file = ($this->bring)('jonas', '800-0011', $drawing)->assertOk()->assertJsonPath('files.0.revision', null)->json('files.0.id');
     $answer = $this->world->as('vera', 'GET', "/files/{$file}")->assertOk();
     expect($answer->headers->get('Content-Type'))->toBe('image/svg+xml')
         ->and($answer->headers->get('Content-Security-Policy'))->toContain("default-src 'none'")->toContain('sandbox')
         ->and($answer->headers->get('X-Content-Type-Options'))->toBe('nosniff')
         ->and($answer->headers->get('Content-Disposition'))->toContain('DRAFT')
-        ->and($answer->getContent())->toBe($script);
+        ->and($answer->getContent())->toBe($drawing);
 });
 
 it('looks at the content of a file and not at its name', function (string $content, string $reason): void {

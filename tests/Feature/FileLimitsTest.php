@@ -23,17 +23,34 @@ beforeEach(function (): void {
 
 afterEach(fn () => @unlink($this->file));
 
-it('says that a drawing carries scripts, however they are written', function (string $inner, bool $carries): void {
-    expect(($this->of)(($this->svg)($inner))->carriesScript)->toBe($carries);
+it('takes a drawing of shapes, text, pictures it carries and notes of the program that drew it', function (string $inner): void {
+    expect(($this->of)(($this->svg)($inner))->mediaType)->toBe('image/svg+xml');
 })->with([
-    'none' => ['<rect width="9" height="9"/><text>onload=alert(1) javascript: in words</text>', false], 'an element' => ['<script>1</script>', true], 'a prefixed one' => ['<x:script>1</x:script>', true],
-    'an act' => ['<rect onclick="x()"/>', true], 'a reference to a character' => ['<a xlink:href="java&#115;cript:alert(1)"/>', true], 'one broken by a tab' => ['<a xlink:href="java&#9;script:alert(1)"/>', true],
-    'one that comes by animation' => ['<set attributeName="href" to="javascript:alert(1)"/>', true], 'a page within' => ['<foreignObject><p xmlns="http://www.w3.org/1999/xhtml">x</p></foreignObject>', true], 'a link' => ['<a xlink:href="#part"/>', false],
+    'shapes and words' => ['<defs><linearGradient id="p"><stop/></linearGradient></defs><rect width="9" height="9" fill="url(#p)"/><text>onload=alert(1) is a word here</text>'],
+    'prefixed shapes' => ['<x:g><x:path d="M0 0L9 9"/></x:g>'], 'a link within' => ['<a xlink:href="#part"><use xlink:href="#part"/></a>'],
+    'a picture' => ['<image xlink:href="data:image/png;base64,iVBORw0KGgo="/>'], 'a filter' => ['<filter id="f"><feGaussianBlur stdDeviation="2"/></filter>'],
+    'notes' => ['<metadata><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><c:Work xmlns:c="http://notes.example/ns#"/></rdf:RDF></metadata>'],
+    'what its editor remembers' => ['<e:view xmlns:e="http://editor.example/dtd" e:zoom="2"/>'],
 ]);
 
-it('says that a PDF carries scripts, also by numbers in place of letters', function (string $name, bool $carries): void {
-    expect(($this->of)("%PDF-1.4\n1 0 obj << {$name} 2 0 R >> endobj\nstartxref\n0\n%%EOF\n")->carriesScript)->toBe($carries);
-})->with([['/Pages', false], ['/JavaScript', true], ['/J#61vaScript', true], ['/#4aS', true]]);
+it('refuses a drawing that does something, however that is written', function (string $inner): void {
+    expect(fn () => ($this->of)(($this->svg)($inner)))->toThrow(Refusal::class, 'no drawing');
+})->with([
+    'an element' => ['<script>1</script>'], 'a prefixed one' => ['<x:script>1</x:script>'], 'one in capitals' => ['<SCRIPT>1</SCRIPT>'],
+    'an act' => ['<rect onclick="x()"/>'], 'a reference to a character' => ['<a xlink:href="java&#115;cript:alert(1)"/>'], 'one broken by a tab' => ['<a xlink:href="java&#9;script:alert(1)"/>'],
+    'by its number' => ['<a xlink:href="&#x6a;avascript:alert(1)"/>'], 'animation' => ['<set attributeName="href" to="javascript:alert(1)"/>'], 'animation of a shape' => ['<rect><animate attributeName="x"/></rect>'],
+    'a page within' => ['<foreignObject><p xmlns="http://www.w3.org/1999/xhtml">x</p></foreignObject>'], 'a page beside' => ['<h:iframe xmlns:h="http://www.w3.org/1999/xhtml" src="x"/>'],
+    'events' => ['<l:listener xmlns:l="http://www.w3.org/2001/xml-events" handler="#x"/>'], 'a page as a picture' => ['<image xlink:href="data:text/html,x"/>'], 'a drawing as a picture' => ['<image xlink:href="data:image/svg+xml;base64,PHN2Zz4="/>'],
+    'a file of the server' => ['<image xlink:href="file:///etc/passwd"/>'], 'nothing of any namespace' => ['<b xmlns="">x</b>'],
+]);
+
+it('takes a PDF whatever its pictures look like, and refuses one that runs something, also by numbers in place of letters', function (string $objects, bool $taken): void {
+    $pdf = "%PDF-1.4\n1 0 obj << {$objects} >> endobj\n2 0 obj << /Length 40 >> stream\n\x01/JavaScript /JS /Launch (of a picture)\nendstream endobj\nstartxref\n0\n%%EOF\n";
+    $taken ? expect(($this->of)($pdf)->mediaType)->toBe('application/pdf') : expect(fn () => ($this->of)($pdf))->toThrow(Refusal::class, 'runs scripts');
+})->with([
+    ['/Pages 2 0 R', true], ['/OpenAction [3 0 R /Fit]', true], ['/JSON (of somebody)', true], ['/JavaScript 2 0 R', false], ['/J#61vaScript 2 0 R', false], ['/S /#4aS', false], ['/S/JS/JS(app.alert)', false], ['/S /Launch /F (x)', false],
+    'packed among objects' => [fn (): string => '/X 1 >> endobj 9 0 obj << /Type /ObjStm /Filter /FlateDecode >> stream'."\r\n".gzcompress('1 0 << /S /JavaScript >>')."\nendstream endobj 8 0 obj <<", false],
+]);
 
 it('refuses what cannot be shown whole', function (string $content, string $why): void {
     expect(fn () => ($this->of)($content))->toThrow(Refusal::class, $why);

@@ -46,7 +46,7 @@ final readonly class AttachFile
             $file = ItemFile::query()->create([
                 'id' => (string) Str::uuid7(), 'item_id' => $item->id, 'revision_id' => $revision, 'order_id' => $order?->id, 'role' => $role,
                 'name' => mb_substr($name, 0, 200), 'media_type' => $content->mediaType, 'bytes' => (int) filesize($path), 'sha256' => $hash,
-                'carries_script' => $content->carriesScript, 'file_id' => StoredFile::keep($path), 'person_id' => $by->id, 'brought_at' => CarbonImmutable::now(),
+                'file_id' => StoredFile::keep($path), 'person_id' => $by->id, 'brought_at' => CarbonImmutable::now(),
             ]);
             $this->ledger->record($by->login, 'file.attached', $order->number ?? $number, ['item' => $number, 'role' => $role->value, 'name' => $file->name, 'sha256' => $hash]);
 

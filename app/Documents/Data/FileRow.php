@@ -23,14 +23,13 @@ final readonly class FileRow
         #[OA\Property(description: 'the order that brings or brought it')] public ?string $order,
         #[OA\Property] public string $brought_by,
         #[OA\Property] public string $brought_at,
-        #[OA\Property(description: 'it has scripts, which are never run here')] public bool $carries_script,
     ) {}
 
     public static function of(ItemFile $file): self
     {
         return new self(
             $file->id, $file->item->number, $file->role->value, $file->name, $file->media_type, $file->bytes, $file->revision?->code,
-            $file->revision?->status->value ?? 'in_work', $file->order?->number, $file->person->name ?? '', $file->brought_at->toIso8601String(), $file->carries_script,
+            $file->revision?->status->value ?? 'in_work', $file->order?->number, $file->person->name ?? '', $file->brought_at->toIso8601String(),
         );
     }
 }

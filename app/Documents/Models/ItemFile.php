@@ -26,7 +26,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $media_type
  * @property int $bytes
  * @property string $sha256
- * @property bool $carries_script
  * @property string $file_id
  * @property ?int $person_id
  * @property CarbonImmutable $brought_at
@@ -43,7 +42,7 @@ final class ItemFile extends Model
 
     protected $keyType = 'string';
 
-    protected $casts = ['role' => FileRole::class, 'carries_script' => 'boolean', 'brought_at' => 'immutable_datetime'];
+    protected $casts = ['role' => FileRole::class, 'brought_at' => 'immutable_datetime'];
 
     /** @return BelongsTo<Item, $this> */
     public function item(): BelongsTo

@@ -75,9 +75,8 @@ describe('a sheet', () => {
     expect(beside().getByText('Revision E is released without a new sheet.')).toBeTruthy();
   });
 
-  it('runs nothing of what a file carries, and says so', async () => {
-    await sheet([file('7', 'pump-head.svg', { carries_script: true })]);
-    expect(beside().getByText('The file carries scripts. Here they are never run.')).toBeTruthy();
+  it('shows a drawing as a picture, which runs nothing', async () => {
+    await sheet([file('7', 'pump-head.svg')]);
     expect(screen.getByRole('img').getAttribute('src')).toBe('/api/files/7');
     expect(document.querySelector('iframe, object, embed, svg script')).toBeNull();
   });

@@ -114,9 +114,6 @@ function Beside({ number, files, shown, revisions }: BesideProps) {
               : 'without a new sheet.'}
           </p>
         )}
-        {shown.carries_script && (
-          <p className="mt-1 text-sm text-soft">The file carries scripts. Here they are never run.</p>
-        )}
       </section>
       <section aria-labelledby="sheet-history">
         <h2 id="sheet-history" className="mb-1">

@@ -2343,8 +2343,6 @@ export interface components {
             order: string | null;
             brought_by: string;
             brought_at: string;
-            /** @description it has scripts, which are never run here */
-            carries_script: boolean;
         };
         /** @description How many of a product are wanted in a year, and how many units of which affected item that takes. */
         DemandRow: {

@@ -344,7 +344,6 @@ export function file(id: string, name: string, more: Partial<Schemas['FileRow']>
     order: null,
     brought_by: 'Jonas Weir',
     brought_at: '2026-11-24T09:00:00+00:00',
-    carries_script: false,
     ...more,
   };
 }

@@ -18,7 +18,6 @@ const file: Schemas['FileRow'] = {
   order: null,
   brought_by: 'Jonas Weir',
   brought_at: '2026-11-01T08:00:00+00:00',
-  carries_script: false,
 };
 const sheet = { image: 'data:image/png;base64,AA==', width: 400, height: 300, pages: 2 };
 const DRAFT = 'mira.okafor:draft:mark-up f1 1';
