@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\Http\Slots;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\PendingRequest;
 use Illuminate\Http\Client\Response;
@@ -28,7 +29,10 @@ final readonly class PlanningGateway
             // What does not answer is not waited for again and again.
             throw new PlanningSilent('Planning does not answer.');
         }
-        $answer = self::isAwaited() ? Slots::in($ask) : $ask();
+        // Two people at most wait for planning at the same time; the others go on at once with what was last known.
+        $answer = self::isAwaited()
+            ? Slots::in('planning is asked', config()->integer('orthotaxis.planning.at_once'), 30, $ask, static fn (): PlanningSilent => new PlanningSilent('Planning is slow at the moment.'))
+            : $ask();
         $rows = $answer['rows'] ?? null;
         if (! is_array($rows)) {
             throw new PlanningSilent('Planning answered without rows.');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tables;
 
+use App\Http\Slots;
 use Carbon\CarbonImmutable;
 use Dompdf\Dompdf;
 use Dompdf\Options;
@@ -17,15 +18,27 @@ final readonly class PrintedTable
 {
     public const MOST_ROWS = 1_500;
 
+    private const MOST_CELLS = 15_000;
+
+    /** Laying out a page takes its time: so many are printed at once. */
+    private const AT_ONCE = 2;
+
     private const FONT = 'DejaVu Sans';
 
     private const STYLE = '
         @page { margin: 14mm 12mm 18mm } body { font-size: 8pt } h1 { font-size: 13pt; margin: 0 0 2mm } p { margin: 0 0 1mm; color: #333 }
-        table { width: 100%; border-collapse: collapse; margin-top: 3mm } thead { display: table-header-group } tr { page-break-inside: avoid }
+        table { width: 100%; border-spacing: 0; margin-top: 3mm } thead { display: table-header-group } tr { page-break-inside: avoid }
         th, td { text-align: left; vertical-align: top; padding: 0.8mm 1.5mm; border-bottom: 0.2mm solid #999 }
         th { border-bottom: 0.4mm solid #000 } .right { text-align: right; white-space: nowrap }';
 
+    /** @throws Refusal when it is too long, or others are printing */
     public static function write(Table $table, string $path): void
+    {
+        $html = self::html($table);
+        Slots::in('a table is printed', self::AT_ONCE, 60, static fn () => self::draw($table, $html, $path), static fn (): Refusal => Refusal::at('format', 'Others are printing at the moment. Try again in a few seconds, or export XLSX.'));
+    }
+
+    private static function draw(Table $table, string $html, string $path): void
     {
         $options = new Options;
         $options->setIsRemoteEnabled(false);
@@ -33,7 +46,7 @@ final readonly class PrintedTable
         $options->setDefaultFont(self::FONT);
         $pdf = new Dompdf($options);
         $pdf->setPaper('A4', 'landscape');
-        $pdf->loadHtml(self::html($table));
+        $pdf->loadHtml($html);
         $pdf->render();
         $canvas = $pdf->getCanvas();
         $font = (string) $pdf->getFontMetrics()->getFont(self::FONT);
@@ -49,8 +62,8 @@ final readonly class PrintedTable
         $rows = '';
         $count = 0;
         foreach ($table->rows as $row) {
-            if (++$count > self::MOST_ROWS) {
-                throw Refusal::at('format', 'More than '.self::MOST_ROWS.' rows are too many to print. Export XLSX, or choose fewer.');
+            if (++$count > self::MOST_ROWS || $count * count($table->heads) > self::MOST_CELLS) {
+                throw Refusal::at('format', 'More than '.min(self::MOST_ROWS, intdiv(self::MOST_CELLS, count($table->heads))).' rows of this table are too many to print. Export XLSX, or choose fewer.');
             }
             $rows .= '<tr>'.self::cells('td', $row, $places).'</tr>';
         }

@@ -129,7 +129,8 @@ final readonly class SheetReader
                 }
                 break;
             }
-        } catch (\OpenSpout\Common\Exception\SpoutException) {
+        } catch (\OpenSpout\Common\Exception\SpoutException|\ErrorException) {
+            // A damaged part of it is told by a warning where it is unpacked.
             throw Refusal::at('file', 'The spreadsheet is damaged.');
         } finally {
             $reader->close();

@@ -106,3 +106,29 @@ it('leaves a form and a JSON that are nothing but nests before they fill the mem
     $read = fn (): array => iterator_to_array((new SheetReader($this->file, ['parent'], ['parent']))->rows());
     expect($read)->toThrow(Refusal::class, 'This JSON is neither')->and(memory_get_peak_usage() - $before)->toBeLessThan(60_000_000);
 });
+
+it('says that a workbook is damaged, wherever it is', function (): void {
+    $writer = WriterEntityFactory::createXLSXWriter();
+    $writer->openToFile($this->file);
+    for ($i = 0; $i < 200; $i++) {
+        $writer->addRow(WriterEntityFactory::createRowFromArray(['parent', 'find', 'component', "quantity {$i}", 'unit']));
+    }
+    $writer->close();
+    $whole = (string) file_get_contents($this->file);
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(7));
+    $told = [];
+    for ($try = 0; $try < 120; $try++) {
+        $broken = $whole;
+        for ($i = 0; $i < 4; $i++) {
+            $broken[$random->getInt(0, strlen($broken) - 1)] = chr($random->getInt(0, 255));
+        }
+        file_put_contents($this->file, $broken);
+        try {
+            iterator_count((new SheetReader($this->file, ['parent'], ['parent']))->rows());
+        } catch (Refusal $refusal) {
+            $told[$refusal->getMessage()] = true;
+        }
+    }
+    // Nothing else was thrown.
+    expect($told)->toHaveKey('The spreadsheet is damaged.');
+});

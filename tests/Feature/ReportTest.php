@@ -103,7 +103,7 @@ it('keeps evidence with a report and shows it in the request, nothing of it runn
     $bring("reports/{$number}", $svg, 'again.svg')->assertStatus(422);
     expect($this->world->as('vera', 'GET', "/change-files/{$id}")->assertOk()->headers->get('Content-Security-Policy'))->toContain("default-src 'none'")->toContain('sandbox');
     $request = $this->world->as('mira', 'POST', '/requests', $this->world->request(['reports' => [$number]]))->assertJsonPath('requests.0.files.0.id', $id)->json('number');
-    $bring("requests/{$request}", str_replace('3', '4', $svg), 'more.svg')->assertOk()->assertJsonPath('requests.0.files.0.name', 'more.svg');
+    $bring("requests/{$request}", str_replace('width="3"', 'width="4"', $svg), 'more.svg')->assertOk()->assertJsonPath('requests.0.files.0.name', 'more.svg');
     $this->world->as('mira', 'DELETE', "/change-files/{$id}")->assertStatus(422);
     expect(DB::table('change_files')->count())->toBe(2);
 });

@@ -13,6 +13,7 @@ use App\Structures\Today;
 use App\Tables\PrintedTable;
 use App\Tables\Table;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Orthotaxis\Core\Adjacency\Explosion;
@@ -225,6 +226,14 @@ it('prints a structure as a parts list: level, find, number, title, revision in 
 it('says when a table is too long to print', function (): void {
     PrintedTable::html(new Table('Long', [], ['A'], array_fill(0, PrintedTable::MOST_ROWS + 1, ['x'])));
 })->throws(Refusal::class, 'too many to print');
+
+it('lets two tables be printed at a time, and says so to whoever comes then', function (): void {
+    $locks = array_map(static fn (int $place) => Cache::lock("a table is printed {$place}", 60), [1, 2]);
+    array_walk($locks, static fn ($lock) => $lock->get());
+    $this->world->as('vera', 'GET', '/items/200-0001/structure/pdf')->assertStatus(422)->assertJsonPath('errors.format.0', fn (string $told): bool => str_contains($told, 'Others are printing'));
+    $locks[0]->release();
+    $this->world->as('vera', 'GET', '/items/200-0001/structure/pdf')->assertOk();
+});
 
 it('changes the days of a line under an order, and says when they make no sense', function (): void {
     $order = $this->world->opened();
