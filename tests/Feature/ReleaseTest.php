@@ -108,3 +108,25 @@ it('does nothing when a message was delivered already', function () use ($releas
     (new DeliverHandover(OutboxMessage::query()->sole()->id))->handle(app(App\Planning\PlanningGateway::class), app(App\Ledger\Ledger::class));
     expect(DB::table('ledger')->count())->toBe($records);
 });
+
+it('releases nothing whose quantities multiply beyond what can be counted, and says where', function (): void {
+    World::planningTakes();
+    $release = function (string $quantity) {
+        $order = $this->world->opened();
+        $this->world->edit($order, 'change', 30, ['quantity' => $quantity])->assertOk();
+        $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
+        $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+        $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+
+        return $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)]);
+    };
+    // 3,000,000 heads in a module by a line of long ago, with half a million screws each.
+    DB::statement("SET session_replication_role = 'replica'");
+    DB::table('structure_lines')->where('component_id', $this->world->items['200-0010'])->update(['quantity' => 3_000_000 * 1_000_000]);
+    DB::statement("SET session_replication_role = 'origin'");
+    $before = DB::table('ledger')->count();
+    $release('500000')->assertStatus(422)->assertJsonPath('errors.edits.0', fn (string $told): bool => str_contains($told, 'Through 200-0010, more than a million million'));
+    expect(DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->where('status', 'released')->count())->toBe(1)->and(DB::table('ledger')->where('act', 'order.released')->count())->toBe(0);
+    DB::table('change_orders')->update(['state' => 'withdrawn']);
+    $release('30000')->assertOk();
+});

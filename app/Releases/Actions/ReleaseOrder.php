@@ -11,6 +11,7 @@ use App\Documents\Models\ItemDocument;
 use App\Ledger\Anchors;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Structures\Countable;
 use App\Structures\Models\Item;
 use App\Structures\Today;
 use Carbon\CarbonImmutable;
@@ -41,6 +42,10 @@ final readonly class ReleaseOrder
             $release = new ReleaseRevision($this->ledger, $order, $plan, $by, $now);
             foreach ($plan->items as $item) {
                 $release->release($rows[$item->number], $item);
+            }
+            // All of them are there now: what they multiply with is each other too.
+            foreach ($plan->items as $item) {
+                Countable::check($rows[$item->number]->item_id, $item->number, $plan->effectiveFrom);
             }
             ItemDocument::adopt($order->id);
             $order->update(['state' => OrderState::Released, 'released_at' => $now, 'version' => $version + 1]);

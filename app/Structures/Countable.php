@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Structures;
+
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\StructureKind;
+
+/**
+ * Quantities multiply over levels: 500,000 pins in a reel, 500,000 reels in a lot, and nobody can keep the pins of a lot exactly.
+ * So that this is met where it is made and not later on somebody else's page: through no item may more than a million million of
+ * one component go into one product. What goes in besides, through others, was looked at when those were released; the room that
+ * is left beyond this limit is nine times as large.
+ */
+final readonly class Countable
+{
+    private const MOST = 1e12;
+
+    /** Nothing stands in a structure deeper than this; a loop would. */
+    private const DEEPEST = 100;
+
+    /** @throws Refusal when through the item, as its released structures are on a day, too much of something goes into something */
+    public static function check(int $item, string $number, Day $day): void
+    {
+        $kind = StructureKind::Engineering->value;
+        $below = self::largest($item, $kind, $day, 'r.item_id', 'l.component_id');
+        // What is above is asked only where there is something to multiply.
+        if ($below > 1.0 && $below * self::largest($item, $kind, $day, 'l.component_id', 'r.item_id') > self::MOST) {
+            throw Refusal::at('edits', "Through {$number}, more than a million million of one component would go into one product. Look at its quantities, and at those above it.");
+        }
+    }
+
+    /** The largest total that one of it means for something above, or that something below means for one of it; 1 at least. */
+    private static function largest(int $item, string $kind, Day $day, string $from, string $to): float
+    {
+        $totals = [];
+        $frontier = [$item => 1.0];
+        for ($level = 0; $frontier !== [] && $level < self::DEEPEST; $level++) {
+            $lines = DB::select("
+                SELECT {$from} AS a, {$to} AS b, sum(l.quantity) / 1e6 AS quantity
+                FROM structure_lines l JOIN revisions r ON r.id = l.revision_id
+                WHERE {$from} = ANY (?::bigint[]) AND l.kind = ? AND r.status IN ('released', 'superseded') AND r.effective_from <= ? AND (r.effective_to IS NULL OR r.effective_to > ?)
+                GROUP BY 1, 2", ['{'.implode(',', array_keys($frontier)).'}', $kind, (string) $day, (string) $day]);
+            $next = [];
+            foreach ($lines as $line) {
+                $amount = $frontier[$line->a] * (float) $line->quantity;
+                $next[$line->b] = ($next[$line->b] ?? 0.0) + $amount;
+                $totals[$line->b] = ($totals[$line->b] ?? 0.0) + $amount;
+            }
+            $frontier = $next;
+        }
+
+        return max([1.0, ...array_values($totals)]);
+    }
+}
