@@ -27,6 +27,7 @@ final class RefuseForeignForms extends ValidateCsrfToken
 
         return $request->isMethod('POST') && $request->is('api/session') && $request->isJson()
             && in_array($request->headers->get('Sec-Fetch-Site'), [null, 'same-origin', 'none'], true)
-            && ($origin === null || preg_replace('~^https?://~', '', $origin) === $request->getHttpHost());
+            // Web servers may leave out the port; where browsers tell of it, Sec-Fetch-Site did.
+            && ($origin === null || parse_url($origin, PHP_URL_HOST) === $request->getHost());
     }
 }
