@@ -93,10 +93,11 @@ final readonly class Problem
      */
     private static function answer(int $status, string $message, array $errors = [], array $theirs = []): JsonResponse
     {
+        // A reason may quote what came from outside: a piece of a file that is no text, for one.
         return new JsonResponse([
             'message' => $message,
             'errors' => (object) $errors,
             'theirs' => (object) $theirs,
-        ], $status);
+        ], $status, options: JSON_INVALID_UTF8_SUBSTITUTE);
     }
 }

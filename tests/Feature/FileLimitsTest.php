@@ -132,3 +132,17 @@ it('says that a workbook is damaged, wherever it is', function (): void {
     // Nothing else was thrown.
     expect($told)->toHaveKey('The spreadsheet is damaged.');
 });
+
+it('answers in words also where it quotes what is no text', function (): void {
+    $world = new World($this);
+    $bring = fn (string $content) => $this->actingAs($world->people['jonas'])->post('/api/items/200-0010/files', ['role' => 'sheet', 'file' => Illuminate\Http\UploadedFile::fake()->createWithContent('x.svg', $content)], ['Accept' => 'application/json']);
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(11));
+    $whole = ($this->svg)('<g id="a"><path d="M0 0L9 9"/></g><text>words</text>');
+    for ($try = 0; $try < 150; $try++) {
+        $broken = $whole;
+        for ($i = 0; $i < 3; $i++) {
+            $broken[$random->getInt(0, strlen($broken) - 1)] = chr($random->getInt(128, 255));
+        }
+        expect($bring($broken)->getStatusCode())->toBeLessThan(500);
+    }
+});
