@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Changes;
 
+use App\Changes\Models\EditRecord;
 use App\Changes\Models\OrderItem;
 use App\Http\Stale;
 use App\Structures\MistypedNumbers;
@@ -20,78 +21,115 @@ use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\LoopFinder;
-use Orthotaxis\Core\Structure\Structure;
 
 /** What an edit must not do: name what is not there, use a wrong unit, close a loop, overwrite what was not seen. */
 final readonly class EditGuard
 {
     public function __construct(private StructureReader $structures, private OrderReader $orders) {}
 
-    /** @throws Stale when the line was changed, in the same place, after it was on screen */
-    public function refuseWhatOthersChanged(OrderItem $row, Edit $edit, int $seen, Structure $now): void
+    /** @return array<string, list<EditRecord>> what was edited after it was on screen, by line */
+    public static function unseen(OrderItem $row, int $seen): array
     {
-        foreach ($row->edits as $other) {
-            $unseen = $other->number > $seen && $other->withdrawn_at === null;
-            if ($unseen && $edit->conflictsWith($other->toCore())) {
-                $line = $now->line($edit->line);
+        $unseen = [];
+        foreach ($row->edits as $edit) {
+            if ($edit->number > $seen && $edit->withdrawn_at === null) {
+                $unseen[$edit->line_key][] = $edit;
+            }
+        }
+
+        return $unseen;
+    }
+
+    /**
+     * @param  list<EditRecord>  $unseen  edits of the same line
+     * @param  ?Line  $now  the line as it is; null when it is not there
+     *
+     * @throws Stale when the line was changed, in the same place, after it was on screen
+     */
+    public static function refuseWhatOthersChanged(Edit $edit, array $unseen, ?Line $now): void
+    {
+        foreach ($unseen as $other) {
+            if ($edit->conflictsWith($other->toCore())) {
                 throw new Stale(
                     sprintf('%s changed this line meanwhile. Yours was not saved; both are shown.', $other->author->name),
-                    $line === null ? ['line' => 'removed'] : array_combine(
+                    $now === null ? ['line' => 'removed'] : array_combine(
                         array_column(LineField::cases(), 'value'),
-                        array_map($line->text(...), LineField::cases()),
+                        array_map($now->text(...), LineField::cases()),
                     ),
                 );
             }
         }
     }
 
-    /** @throws Refusal naming the field that cannot be so */
-    public function check(OrderItem $row, Line $line, ?Line $was): void
+    /**
+     * What of many lines cannot be so, asked of the database a fixed number of times.
+     *
+     * @param  array<int, array{Line, ?Line}>  $changes  as it is to read, and as it read before; by place
+     * @return array<int, Refusal> by place
+     */
+    public function faults(OrderItem $row, array $changes): array
     {
-        $component = Item::query()->where('number', $line->component)->first();
-        if ($component === null) {
-            throw Refusal::at('component', (new MistypedNumbers)->noSuchItem($line->component));
-        }
-        if (! $line->unit->measuresLike($component->unit)) {
-            throw Refusal::at('unit', sprintf(
-                '%s is counted in %s; %s does not measure the same. Use one of %s.',
-                $component->number, $component->unit->value, $line->unit->value,
-                implode(', ', array_map(static fn (Unit $unit): string => $unit->value, array_filter(Unit::cases(), $component->unit->measuresLike(...)))),
-            ));
-        }
-        if ($line->revision !== null && PinnedRevisions::ids([$line]) === [] && ! $this->comesWith($row, $line)) {
-            throw Refusal::at('revision', "{$line->component} has no released revision {$line->revision}. Leave the field empty for the one of the day.");
-        }
-        if ($line->component !== $was?->component) {
-            $this->refuseLoop($row, $component);
-        }
-    }
-
-    /** Whether the order itself releases the revision that a line names. */
-    private function comesWith(OrderItem $row, Line $line): bool
-    {
-        foreach ($this->orders->toCore($row->order)->revised() as $item) {
-            if ($item->number === $line->component && $item->becomes() === $line->revision) {
-                return true;
+        $lines = array_map(static fn (array $change): Line => $change[0], $changes);
+        $components = Item::query()->whereIn('number', array_unique(array_map(static fn (Line $line): string => $line->component, $lines)))->get()->keyBy('number');
+        $pinned = PinnedRevisions::ids($lines);
+        $coming = array_filter($lines, static fn (Line $line): bool => $line->revision !== null && ! isset($pinned[$line->below()])) === [] ? [] : $this->coming($row);
+        $faults = $new = [];
+        foreach ($changes as $at => [$line, $was]) {
+            $component = $components[$line->component] ?? null;
+            if ($component === null) {
+                $faults[$at] = Refusal::at('component', (new MistypedNumbers)->noSuchItem($line->component));
+            } elseif (! $line->unit->measuresLike($component->unit)) {
+                $faults[$at] = Refusal::at('unit', sprintf(
+                    '%s is counted in %s; %s does not measure the same. Use one of %s.',
+                    $component->number, $component->unit->value, $line->unit->value,
+                    implode(', ', array_map(static fn (Unit $unit): string => $unit->value, array_filter(Unit::cases(), $component->unit->measuresLike(...)))),
+                ));
+            } elseif ($line->revision !== null && ! isset($pinned[$line->below()]) && ! isset($coming[$line->below()])) {
+                $faults[$at] = Refusal::at('revision', "{$line->component} has no released revision {$line->revision}. Leave the field empty for the one of the day.");
+            } elseif ($line->component !== $was?->component) {
+                $new[$at] = $component->id;
             }
         }
 
-        return false;
+        return $faults + ($new === [] ? [] : $this->loops($row, $new));
     }
 
-    private function refuseLoop(OrderItem $row, Item $component): void
+    /** @return array<string, true> the revisions that the order itself releases, by what Line::below says */
+    private function coming(OrderItem $row): array
+    {
+        $coming = [];
+        foreach ($this->orders->toCore($row->order)->revised() as $item) {
+            $becomes = $item->becomes();
+            if ($becomes !== null) {
+                $coming[Line::pinned($item->number, $becomes)] = true;
+            }
+        }
+
+        return $coming;
+    }
+
+    /**
+     * @param  array<int, int>  $components  ids of what comes into the item, by place
+     * @return array<int, Refusal> by place
+     */
+    private function loops(OrderItem $row, array $components): array
     {
         // Other open orders may be about to put something below the component: a loop through them counts as well.
         $planned = $this->plannedElsewhere($row);
-        $below = $this->structures->componentsBelow([$component->id, ...array_merge(...array_values($planned))], Today::day());
-        foreach ($planned as $parent => $components) {
-            $below[$parent] = [...($below[$parent] ?? []), ...$components];
+        $below = $this->structures->componentsBelow([...array_values(array_unique($components)), ...array_merge(...array_values($planned))], Today::day());
+        foreach ($planned as $parent => $more) {
+            $below[$parent] = [...($below[$parent] ?? []), ...$more];
         }
-        $loop = LoopFinder::closedBy($row->item_id, $component->id, $below);
-        if ($loop !== null) {
-            $numbers = Item::query()->whereIn('id', $loop)->pluck('number', 'id');
-            throw Refusal::at('component', 'This would put an item inside itself: '.implode(' → ', array_map(static fn (int $id): string => (string) $numbers[$id], $loop)).'.');
+        $loops = $faults = [];
+        foreach ($components as $at => $component) {
+            $loop = $loops[$component] ??= LoopFinder::closedBy($row->item_id, $component, $below) ?? [];
+            if ($loop !== []) {
+                $numbers = Item::query()->whereIn('id', $loop)->pluck('number', 'id');
+                $faults[$at] = Refusal::at('component', 'This would put an item inside itself: '.implode(' → ', array_map(static fn (int $id): string => (string) $numbers[$id], $loop)).'.');
+            }
         }
+
+        return $faults;
     }
 
     /** @return array<int, list<int>> item => components that open orders give it */

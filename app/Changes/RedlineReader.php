@@ -49,13 +49,15 @@ final readonly class RedlineReader
         return $order->items->where('outcome', Outcome::Revise)->map(static function (OrderItem $row) use ($order, $core, $components, $data, $mayEdit): Redline {
             $item = collect($core->items)->firstOrFail('number', $row->item->number);
             $shown = $data[$row->item->number];
+            // The last edit of each line: later ones take the place of earlier ones.
+            $last = $row->edits->whereNull('withdrawn_at')->keyBy('line_key');
 
             return new Redline(
                 $order->number, $order->title, $order->state->value, $shown->item, $shown->base, $shown->becomes, $shown->moved_on, $mayEdit,
                 (int) $row->edits->max('number'),
                 $row->edits->contains(static fn (EditRecord $edit): bool => $edit->withdrawn_at === null),
                 $row->edits->contains(static fn (EditRecord $edit): bool => $edit->withdrawn_at !== null && $edit->discarded_at === null),
-                array_map(static fn (Difference $difference): RedlineRow => self::row($difference, $components, $row), $item->comparison()->differences),
+                array_map(static fn (Difference $difference): RedlineRow => self::row($difference, $components, $last), $item->comparison()->differences),
                 $item->sequence->working($item->baseRevision, count($row->iterations) + 1),
                 $row->iterations->map(static fn (Iteration $one): IterationRow => new IterationRow(
                     $one->number, $item->sequence->working($item->baseRevision, $one->number), $one->note, $one->person->name, $one->saved_at->toIso8601String(), count($one->edits),
@@ -64,13 +66,16 @@ final readonly class RedlineReader
         })->values()->all();
     }
 
-    /** @param  Collection<array-key, Item>  $components by number */
-    private static function row(Difference $difference, Collection $components, OrderItem $row): RedlineRow
+    /**
+     * @param  Collection<array-key, Item>  $components by number
+     * @param  Collection<array-key, EditRecord>  $edits the last of each line, by its key
+     */
+    private static function row(Difference $difference, Collection $components, Collection $edits): RedlineRow
     {
         $before = $difference->before;
         $after = $difference->after;
         $key = $before->key ?? $after->key ?? '';
-        $last = $row->edits->last(static fn (EditRecord $edit): bool => $edit->line_key === $key && $edit->withdrawn_at === null);
+        $last = $edits[$key] ?? null;
 
         return new RedlineRow(
             $key,

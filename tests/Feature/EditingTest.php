@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Changes\Actions\EditStructure;
 use App\Changes\Models\EditRecord;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Edit\EditOperation;
 use Tests\Feature\Support\World;
 
 beforeEach(fn () => $this->world = new World($this));
@@ -107,4 +110,30 @@ it('makes several edits together or none, and names each place that cannot be so
     $together([['operation' => 'change', 'line' => $rows[20], 'fields' => ['quantity' => '5']]], 0)->assertStatus(409);
     $together([])->assertStatus(422)->assertJsonStructure(['errors' => ['edits']]);
     $together([['operation' => 'change', 'line' => $rows[20], 'fields' => ['colour' => 'red']]])->assertStatus(422);
+});
+
+it('makes many edits in a fixed number of queries, and one record of the ledger', function (): void {
+    $order = $this->world->opened();
+    $add = fn (int $from, int $count): array => array_map(static fn (int $at): array => ['operation' => 'add', 'line' => '', 'fields' => ['find' => (string) $at, 'component' => '600-0014', 'quantity' => '1']], range($from, $from + $count - 1));
+    $queries = function (array $edits, int $seen) use ($order): int {
+        $this->actingAs($this->world->people['jonas']);
+        $count = 0;
+        DB::listen(static function () use (&$count): void {
+            $count++;
+        });
+        app(EditStructure::class)->makeSeveral($this->world->people['jonas'], $order, '200-0010', array_map(static fn (array $edit): Edit => new Edit(EditOperation::from($edit['operation']), $edit['line'], $edit['fields']), $edits), $seen);
+
+        return $count;
+    };
+    $queries($add(100, 1), 0);
+    $few = $queries($add(110, 1), 1);
+    $records = DB::table('ledger')->count();
+    expect($queries($add(200, 400), 2))->toBe($few)->and(DB::table('ledger')->count())->toBe($records + 1);
+    $record = DB::table('ledger')->orderByDesc('number')->first();
+    expect($record->act)->toBe('structure.edited_together')->and(json_decode($record->details, true))->toMatchArray(['item' => '200-0010', 'edits' => 400, 'first' => 3, 'last' => 402]);
+    $page = $this->world->as('jonas', 'GET', "/orders/{$order}/items/200-0010/redline")->assertOk();
+    expect($page->json('rows'))->toHaveCount(405)->and($page->json('seen'))->toBe(402);
+    $this->artisan('ledger:verify')->assertSuccessful();
+    // One is taken back, and brought again, as ever.
+    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")->assertOk()->assertJsonCount(404, 'rows');
 });

@@ -22,6 +22,7 @@ use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Edit\Apply;
+use Orthotaxis\Core\Edit\Draft;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Edit\Edits;
@@ -46,9 +47,7 @@ final readonly class EditStructure
      */
     public function make(Person $by, string $number, string $itemNumber, EditOperation $operation, string $line, array $fields, int $seen): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber, $operation, $line, $fields, $seen): void {
-            $this->write($this->openRow($by, $number, $itemNumber), $by, $operation, $line, $fields, $seen);
-        });
+        DB::transaction(fn () => $this->write($this->openRow($by, $number, $itemNumber), $by, [new Edit($operation, $line, $fields)], $seen, static fn (int $at, string $field, string $reason): array => [$field => $reason]));
     }
 
     /**
@@ -60,23 +59,7 @@ final readonly class EditStructure
      */
     public function makeSeveral(Person $by, string $number, string $itemNumber, array $edits, int $seen): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber, $edits, $seen): void {
-            $this->openRow($by, $number, $itemNumber);
-            $reasons = [];
-            foreach ($edits as $at => $edit) {
-                try {
-                    // Each is judged by what the one before it left.
-                    $this->write($this->openRow($by, $number, $itemNumber), $by, $edit->operation, $edit->line, $edit->fields, $at === 0 ? $seen : PHP_INT_MAX);
-                } catch (Refusal $refusal) {
-                    foreach ($refusal->reasons as $field => $reason) {
-                        $reasons["edits.{$at}.{$field}"] = $reason;
-                    }
-                }
-            }
-            if ($reasons !== []) {
-                throw Refusal::because($reasons);
-            }
-        });
+        DB::transaction(fn () => $this->write($this->openRow($by, $number, $itemNumber), $by, $edits, $seen, static fn (int $at, string $field, string $reason): array => ["edits.{$at}.{$field}" => $reason]));
     }
 
     /** Lets a line go to another revision of its component. Whoever plans the order may decide that, not only who edits. */
@@ -84,53 +67,93 @@ final readonly class EditStructure
     {
         DB::transaction(function () use ($by, $number, $itemNumber, $line, $revision): void {
             $row = self::item(self::openOrder($number), $itemNumber);
-            $this->write($row, $by, EditOperation::Change, $line, [LineField::Revision->value => $revision], (int) $row->edits->max('number'));
+            $edit = new Edit(EditOperation::Change, $line, [LineField::Revision->value => $revision]);
+            $this->write($row, $by, [$edit], (int) $row->edits->max('number'), static fn (int $at, string $field, string $reason): array => [$field => $reason]);
         });
     }
 
     /**
-     * @param  array<value-of<LineField>, string>  $fields
+     * All of them or none; each is judged by what the ones before it left.
+     *
+     * @param  list<Edit>  $edits
+     * @param  \Closure(int, string, string): array<string, string>  $told  where and how a reason is told: which edit, its field, why
      */
-    private function write(OrderItem $row, Person $by, EditOperation $operation, string $line, array $fields, int $seen): void
+    private function write(OrderItem $row, Person $by, array $edits, int $seen, \Closure $told): void
     {
-        if ($operation === EditOperation::Add) {
-            $line = (string) Str::uuid7();
-            $fields = self::completed($fields);
+        if ($edits === []) {
+            return;
         }
-        $edit = new Edit($operation, $line, $fields);
-        $before = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
-        $this->guard->refuseWhatOthersChanged($row, $edit, $seen, $before);
-        $after = Apply::one($before, $edit);
-        if ($operation !== EditOperation::Remove) {
-            $changed = $after->line($edit->line) ?? throw new \LogicException('An edit lost its line.');
-            $this->guard->check($row, $changed, $before->line($edit->line));
+        $draft = new Draft(Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row)));
+        $edits = self::completed($edits);
+        $unseen = EditGuard::unseen($row, $seen);
+        $changes = $refused = [];
+        foreach ($edits as $at => $edit) {
+            $was = $draft->line($edit->line);
+            try {
+                EditGuard::refuseWhatOthersChanged($edit, $unseen[$edit->line] ?? [], $was);
+                $is = $draft->make($edit);
+                if ($is !== null) {
+                    $changes[$at] = [$is, $was];
+                }
+            } catch (Refusal $refusal) {
+                $refused[$at] = $refusal;
+            }
         }
-        $row->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->update(['discarded_at' => CarbonImmutable::now()]);
-        $row->edits()->create([
-            'number' => (int) $row->edits()->max('number') + 1,
-            'operation' => $operation,
-            'line_key' => $edit->line,
-            'fields' => (object) $fields,
-            'author_id' => $by->id,
-            'made_at' => CarbonImmutable::now(),
-        ]);
-        $this->ledger->record($by->login, "structure.{$operation->value}", $row->order->number, ['item' => $row->item->number, 'line' => $edit->line, 'fields' => $fields]);
+        $refused += $this->guard->faults($row, $changes);
+        ksort($refused);
+        $reasons = [];
+        foreach ($refused as $at => $refusal) {
+            foreach ($refusal->reasons as $field => $reason) {
+                $reasons += $told($at, $field, $reason);
+            }
+        }
+        if ($reasons !== []) {
+            throw Refusal::because($reasons);
+        }
+        $this->keep($row, $by, $edits);
+    }
+
+    /** @param  list<Edit>  $edits */
+    private function keep(OrderItem $row, Person $by, array $edits): void
+    {
+        $now = CarbonImmutable::now();
+        $row->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->update(['discarded_at' => $now]);
+        $first = (int) $row->edits()->max('number') + 1;
+        EditRecord::query()->insert(array_map(static fn (Edit $edit, int $at): array => [
+            'order_item_id' => $row->id, 'number' => $first + $at, 'operation' => $edit->operation->value, 'line_key' => $edit->line,
+            'fields' => json_encode((object) $edit->fields, JSON_THROW_ON_ERROR), 'author_id' => $by->id, 'made_at' => $now,
+        ], $edits, array_keys($edits)));
+        $single = count($edits) === 1 ? $edits[0] : null;
+        if ($single !== null) {
+            $this->ledger->record($by->login, "structure.{$single->operation->value}", $row->order->number, ['item' => $row->item->number, 'line' => $single->line, 'fields' => $single->fields]);
+        } else {
+            // What they are stands with the order and is never deleted; their hash shows that it stayed as it was.
+            $this->ledger->record($by->login, 'structure.edited_together', $row->order->number, [
+                'item' => $row->item->number, 'edits' => count($edits), 'first' => $first, 'last' => $first + count($edits) - 1,
+                'sha256' => hash('sha256', json_encode(array_map(static fn (Edit $edit): array => [$edit->operation->value, $edit->line, (object) $edit->fields], $edits), JSON_THROW_ON_ERROR)),
+            ]);
+        }
     }
 
     /**
-     * A new line is counted in the unit of its component where nobody says otherwise.
+     * A new line gets its identity, and is counted in the unit of its component where nobody says otherwise.
      *
-     * @param  array<value-of<LineField>, string>  $fields
-     * @return array<value-of<LineField>, string>
+     * @param  list<Edit>  $edits
+     * @return list<Edit>
      */
-    private static function completed(array $fields): array
+    private static function completed(array $edits): array
     {
-        if (($fields['unit'] ?? '') !== '') {
-            return $fields;
-        }
-        $unit = Item::query()->where('number', $fields['component'] ?? '')->first()?->unit;
+        $wanting = array_filter($edits, static fn (Edit $edit): bool => $edit->operation === EditOperation::Add && ($edit->fields['unit'] ?? '') === '');
+        $units = $wanting === [] ? [] : Item::query()->toBase()->whereIn('number', array_map(static fn (Edit $edit): string => $edit->fields['component'] ?? '', $wanting))->pluck('unit', 'number')->all();
 
-        return $unit === null ? $fields : ['unit' => $unit->value] + $fields;
+        return array_map(static function (Edit $edit) use ($units): Edit {
+            if ($edit->operation !== EditOperation::Add) {
+                return $edit;
+            }
+            $unit = $units[$edit->fields['component'] ?? ''] ?? null;
+
+            return new Edit($edit->operation, (string) Str::uuid7(), ($edit->fields['unit'] ?? '') === '' && is_string($unit) ? ['unit' => $unit] + $edit->fields : $edit->fields);
+        }, $edits);
     }
 
     /**
@@ -145,19 +168,13 @@ final readonly class EditStructure
             $row = $this->openRow($by, $number, $itemNumber);
             $now = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
             $edits = Edits::between(Comparison::of($now, $wanted));
-            $reasons = [];
-            foreach ($edits as $edit) {
-                try {
-                    $this->make($by, $number, $itemNumber, $edit->operation, $edit->line, $edit->fields, $seen);
-                } catch (Refusal $refusal) {
-                    $find = ($wanted->line($edit->line) ?? $now->line($edit->line))->find ?? 0;
-                    foreach ($refusal->reasons as $field => $reason) {
-                        $reasons["line {$find}, {$field}"] = "Line {$find}, {$field}: {$reason}";
-                    }
-                }
-            }
+            $this->write($row, $by, $edits, $seen, static function (int $at, string $field, string $reason) use ($edits, $wanted, $now): array {
+                $find = ($wanted->line($edits[$at]->line) ?? $now->line($edits[$at]->line))->find ?? 0;
 
-            return $reasons === [] ? count($edits) : throw Refusal::because($reasons);
+                return ["line {$find}, {$field}" => "Line {$find}, {$field}: {$reason}"];
+            });
+
+            return count($edits);
         });
     }
 

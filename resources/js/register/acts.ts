@@ -72,6 +72,7 @@ export const acts: Record<string, string> = {
   'structure.newer_brought_in': 'Newer revision merged in',
   'structure.redone': 'Edit redone',
   'structure.remove': 'Line removed',
+  'structure.edited_together': 'Lines edited together',
   'structure.replace': 'Component replaced',
   'structure.undone': 'Edit undone',
   'structure.went_back': 'Returned to an iteration',
