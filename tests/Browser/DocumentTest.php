@@ -36,13 +36,15 @@ it('takes a file that is dropped onto an item, refuses what is none, and runs no
     $this->screen->signIn('petra.quist', '/items/200-0053')->see('No drawings or documents yet.')->settled();
     dropFile($this->screen, 'just words', 'drawing.svg');
     $this->screen->see('Only SVG, PDF, PNG and JPEG can be shown here');
-    dropFile($this->screen, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="document.title=\'run\'"><script>document.title="run"; parent.document.title="run"</script><rect width="9" height="9"/></svg>', 'coupling.svg');
+    dropFile($this->screen, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><script>document.title="run"</script></svg>', 'acting.svg');
+    $this->screen->see('an element “script” in it, which is no drawing');
+    dropFile($this->screen, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><rect width="9" height="9"/></svg>', 'coupling.svg');
     $this->screen->see('coupling.svg')->see('data sheet');
-    $this->screen->click('//a[normalize-space()="coupling.svg"]')->see('Here they are never run')->settled();
-    expect($this->screen->driver->getTitle())->not->toContain('run');
+    $this->screen->click('//a[normalize-space()="coupling.svg"]')->settled();
+    $this->screen->until('the drawing as a picture', fn (): bool => $this->screen->find('//*[contains(@class, "sheet-frame")]//img') !== null);
     $this->screen->driver->executeScript('location.assign(document.querySelector(".sheet-frame img").src)');
     $this->screen->until('the file by itself', fn (): bool => str_contains($this->screen->driver->getCurrentURL(), '/api/files/'));
-    expect($this->screen->driver->executeScript('return document.title'))->not->toBe('run');
+    expect($this->screen->driver->executeScript('return document.contentType'))->toBe('image/svg+xml');
 });
 
 it('keeps a page with its filters, and finds it on the Desk and in the palette', function (): void {
