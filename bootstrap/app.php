@@ -27,12 +27,12 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/');
     })
     ->withCommands([
-        __DIR__.'/../app/Http/Reading/Commands',
+        __DIR__.'/../app/Reading/Commands',
         __DIR__.'/../app/Imports/Commands',
         __DIR__.'/../app/People/Commands',
         __DIR__.'/../app/Ledger/Commands',
         __DIR__.'/../app/Releases/Commands',
-        __DIR__.'/../app/Setup/Commands',
+        __DIR__.'/../app/Console/Commands',
         __DIR__.'/../app/Structures/Commands',
     ])
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Console\Commands\ForgetExpired;
 use App\Ledger\Commands\AnchorLedger;
 use App\Releases\Commands\SweepOutbox;
-use App\Setup\Commands\ForgetExpired;
 use App\Structures\Commands\IndexStructures;
 use Illuminate\Support\Facades\Schedule;
 

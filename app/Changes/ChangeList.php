@@ -7,7 +7,7 @@ namespace App\Changes;
 use App\Changes\Data\ChangeRow;
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
-use App\Reports\Models\ProblemReport;
+use App\Problems\Models\ProblemReport;
 use App\Structures\Models\Item;
 use Illuminate\Database\Eloquent\Builder;
 

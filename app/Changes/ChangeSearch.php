@@ -6,6 +6,7 @@ namespace App\Changes;
 
 use App\Changes\Data\ChangeRow;
 use App\Changes\Data\FoundChanges;
+use App\Vocabulary\Priority;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderOfWork;

@@ -6,12 +6,12 @@ namespace App\Changes;
 
 use App\Changes\Models\EditRecord;
 use App\Changes\Models\OrderItem;
+use App\Days\Today;
 use App\Http\Stale;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use App\Structures\PinnedRevisions;
 use App\Structures\StructureReader;
-use App\Structures\Today;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;

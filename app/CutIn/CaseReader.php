@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\CutIn;
 
+use App\Days\Today;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
-use App\Structures\Today;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\CutIn\Expediting;

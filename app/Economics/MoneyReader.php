@@ -6,6 +6,7 @@ namespace App\Economics;
 
 use App\Assessment\Models\Question;
 use App\Changes\Models\ChangeRequest;
+use App\Days\Today;
 use App\Economics\Data\DemandRow;
 use App\Economics\Data\DispositionRow;
 use App\Economics\Data\MoneyOfItem;
@@ -16,7 +17,6 @@ use App\Planning\ExposureReader;
 use App\Planning\Told;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
-use App\Structures\Today;
 use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Impact\DispositionCost;
 use Orthotaxis\Core\Impact\Economics;

@@ -6,10 +6,10 @@ namespace App\Economics;
 
 use App\CutIn\PlannedItem;
 use App\CutIn\PlanningPicture;
+use App\Days\Today;
 use App\Planning\ExposureReader;
 use App\Planning\Told;
 use App\Structures\Models\Item;
-use App\Structures\Today;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;

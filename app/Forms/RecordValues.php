@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Forms;
 
 use App\Changes\Models\ChangeRequest;
-use App\Changes\Priority;
-use App\Changes\Reason;
-use App\Changes\Site;
-use App\Changes\Source;
+use App\Days\Today;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
-use App\Structures\Today;
+use App\Vocabulary\Priority;
+use App\Vocabulary\Reason;
+use App\Vocabulary\Site;
+use App\Vocabulary\Source;
 use Orthotaxis\Core\Form\Filling;
 use Orthotaxis\Core\Form\RecordField;
 

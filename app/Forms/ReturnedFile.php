@@ -6,12 +6,12 @@ namespace App\Forms;
 
 use App\Attachments\Models\ChangeFile;
 use App\Changes\Models\ChangeRequest;
+use App\Days\Today;
 use App\Files\FileContent;
 use App\Forms\Models\HandedForm;
 use App\People\Models\Person;
 use App\People\Role;
 use App\Structures\Models\Item;
-use App\Structures\Today;
 use Orthotaxis\Core\Form\Control;
 use Orthotaxis\Core\Form\FormState;
 use Orthotaxis\Core\Form\Proposal;

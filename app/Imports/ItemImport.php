@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\People\Models\Person;
-use App\Setup\CopyInto;
 use App\Structures\ItemKind;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Category;
+use App\Tables\CopyInto;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;

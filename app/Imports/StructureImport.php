@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\People\Models\Person;
-use App\Setup\CopyInto;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
 use App\Structures\PinnedRevisions;
 use App\Structures\RevisionSequences;
+use App\Tables\CopyInto;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
+use App\Days\Today;
 use App\Structures\Data\ItemList;
 use App\Structures\Data\ItemRow;
 use App\Structures\Index\StructureIndex;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
-use App\Changes\Site;
+use App\Vocabulary\Site;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;

@@ -48,14 +48,14 @@ const pages: RouteObject[] = [
     path: 'compare',
     lazy: async () => ({ Component: (await import('./structures/compare/ComparePage')).ComparePage }),
   },
-  { path: 'reports', lazy: async () => ({ Component: (await import('./reports/ReportsPage')).ReportsPage }) },
+  { path: 'reports', lazy: async () => ({ Component: (await import('./problems/ReportsPage')).ReportsPage }) },
   {
     path: 'reports/new',
-    lazy: async () => ({ Component: (await import('./reports/NewReportPage')).NewReportPage }),
+    lazy: async () => ({ Component: (await import('./problems/NewReportPage')).NewReportPage }),
   },
   {
     path: 'reports/:number',
-    lazy: async () => ({ Component: (await import('./reports/ReportPage')).ReportPage }),
+    lazy: async () => ({ Component: (await import('./problems/ReportPage')).ReportPage }),
   },
   {
     path: 'requests/new',

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Setup\ApiDescription;
+use App\Console\ApiDescription;
 use Illuminate\Support\Facades\Route;
 
 it('has a description of the API that is up to date', function (): void {

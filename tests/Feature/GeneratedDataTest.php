@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Days\Today;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
-use App\Structures\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Orthotaxis\Core\Adjacency\WhereUsed;

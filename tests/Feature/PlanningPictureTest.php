@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use App\CutIn\PlannedItem;
 use App\CutIn\PlanningPicture;
+use App\Days\Today;
 use App\Planning\ExposureReader;
-use App\Structures\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Orthotaxis\Core\CutIn\NodeSupply;

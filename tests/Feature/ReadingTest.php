@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Console\Commands\ForgetExpired;
 use App\Files\Confined;
 use App\Files\ConfinedEnd;
-use App\Http\Reading\AnswerReading;
-use App\Http\Reading\ReadFile;
-use App\Http\Reading\Reading;
-use App\Http\Reading\ReadInWorker;
-use App\Setup\Commands\ForgetExpired;
+use App\Reading\AnswerReading;
+use App\Reading\ReadFile;
+use App\Reading\Reading;
+use App\Reading\ReadInWorker;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Routing\Route as RouteOf;
 use Illuminate\Support\Facades\DB;

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Changes\Models\ChangeRequest;
-use App\Reports\Models\ProblemReport;
+use App\Problems\Models\ProblemReport;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\Support\World;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Days\Today;
 use App\Imports\Jobs\RunImport;
 use App\Releases\Jobs\DeliverHandover;
-use App\Structures\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\Support\World;

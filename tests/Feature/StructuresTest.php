@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Days\Today;
 use App\Structures\Commands\IndexStructures;
 use App\Structures\Export\PartsList;
 use App\Structures\Index\IndexFolder;
@@ -9,7 +10,6 @@ use App\Structures\Index\KeptAnswer;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\Picture;
-use App\Structures\Today;
 use App\Tables\PrintedTable;
 use App\Tables\Table;
 use Illuminate\Http\UploadedFile;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Assessment\Http;
 
 use App\Assessment\Topic;
+use App\Days\Today;
 use App\People\Models\Person;
 use App\People\Role;
-use App\Structures\Today;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;

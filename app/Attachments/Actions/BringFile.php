@@ -11,7 +11,7 @@ use App\Files\FileContent;
 use App\Files\StoredFile;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
-use App\Reports\Models\ProblemReport;
+use App\Problems\Models\ProblemReport;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -7,7 +7,7 @@ namespace App\Attachments\Models;
 use App\Attachments\AttachmentRole;
 use App\Changes\Models\ChangeRequest;
 use App\People\Models\Person;
-use App\Reports\Models\ProblemReport;
+use App\Problems\Models\ProblemReport;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

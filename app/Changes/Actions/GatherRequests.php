@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Changes\Actions;
 
 use App\Changes\Models\ChangeRequest;
-use App\Changes\Priority;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Vocabulary\Priority;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;

@@ -6,10 +6,10 @@ namespace App\Changes\Actions;
 
 use App\Changes\Models\ChangeOrder;
 use App\Changes\OrderReader;
+use App\Days\Today;
 use App\Ledger\Ledger;
 use App\People\Ability;
 use App\People\Models\Person;
-use App\Structures\Today;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\EffectiveDate;

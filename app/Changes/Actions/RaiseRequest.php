@@ -6,9 +6,9 @@ namespace App\Changes\Actions;
 
 use App\Changes\Models\ChangeRequest;
 use App\Ledger\Ledger;
+use App\Numbers\NumberRange;
 use App\People\Models\Person;
-use App\Reports\Actions\GatherReports;
-use App\Setup\NumberRange;
+use App\Problems\Actions\GatherReports;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;

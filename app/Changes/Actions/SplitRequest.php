@@ -6,8 +6,8 @@ namespace App\Changes\Actions;
 
 use App\Changes\Models\ChangeRequest;
 use App\Ledger\Ledger;
+use App\Numbers\NumberRange;
 use App\People\Models\Person;
-use App\Setup\NumberRange;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;

@@ -6,7 +6,7 @@ namespace App\Changes\Data;
 
 use App\Changes\Models\ChangeOrder;
 use App\Changes\Models\ChangeRequest;
-use App\Reports\Models\ProblemReport;
+use App\Problems\Models\ProblemReport;
 use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Change\OrderOfWork;

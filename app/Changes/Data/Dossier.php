@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Changes\Data;
 
 use App\Http\Api\ListOf;
+use App\Ledger\LedgerRow;
 use App\Releases\Data\HandoverRow;
 use OpenApi\Attributes as OA;
 

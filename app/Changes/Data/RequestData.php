@@ -7,8 +7,8 @@ namespace App\Changes\Data;
 use App\Attachments\Data\ChangeFileRow;
 use App\Changes\Models\ChangeRequest;
 use App\Http\Api\ListOf;
-use App\Reports\Data\ReportRow;
-use App\Reports\Models\ProblemReport;
+use App\Problems\Data\ReportRow;
+use App\Problems\Models\ProblemReport;
 use App\Structures\Data\ItemRow;
 use OpenApi\Attributes as OA;
 

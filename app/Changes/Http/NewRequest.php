@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Changes\Http;
 
-use App\Changes\Priority;
-use App\Changes\Reason;
-use App\Changes\Site;
-use App\Changes\Source;
+use App\Vocabulary\Priority;
+use App\Vocabulary\Reason;
+use App\Vocabulary\Site;
+use App\Vocabulary\Source;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;

@@ -17,6 +17,7 @@ use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Version;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;

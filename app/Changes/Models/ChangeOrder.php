@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Changes\Models;
 
+use App\Http\SavedInTurn;
 use App\People\Models\Person;
 use App\Releases\Models\Handover;
 use Carbon\CarbonImmutable;

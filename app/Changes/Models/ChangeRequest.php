@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Changes\Models;
 
 use App\Attachments\Models\ChangeFile;
+use App\Http\SavedInTurn;
 use App\People\Models\Person;
-use App\Reports\Models\ProblemReport;
+use App\Problems\Models\ProblemReport;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;

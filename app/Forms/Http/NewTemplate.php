@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Forms\Http;
 
-use App\Changes\Reason;
 use App\Http\BringsFile;
+use App\Vocabulary\Reason;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Forms\Http;
 
 use App\Assessment\Topic;
-use App\Changes\Reason;
 use App\Forms\Data\MappingRow;
 use App\People\Models\Person;
 use App\People\Role;
+use App\Vocabulary\Reason;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports\Http;
 
+use App\Days\Today;
 use App\Files\StoredFile;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
@@ -14,7 +15,6 @@ use App\Imports\Jobs\RunImport;
 use App\Imports\Models\Import;
 use App\Imports\Subject;
 use App\People\Models\Person;
-use App\Structures\Today;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;

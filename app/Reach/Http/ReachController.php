@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Reach\Http;
 
 use App\Changes\Models\ChangeRequest;
+use App\Days\Today;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
@@ -15,7 +16,6 @@ use App\Reach\Actions\DecideReach;
 use App\Reach\Data\ReachPage;
 use App\Reach\Data\ReachPicture;
 use App\Reach\ReachReader;
-use App\Structures\Today;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

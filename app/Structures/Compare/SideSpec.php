@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Structures\Compare;
 
+use App\Days\Today;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\ComparisonFile;
 use App\Structures\Models\Item;
 use App\Structures\Picture;
-use App\Structures\Today;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Calendar\Day;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Http;
 
+use App\Days\Today;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
@@ -13,7 +14,6 @@ use App\Structures\Data\UsedInPage;
 use App\Structures\Models\Item;
 use App\Structures\Picture;
 use App\Structures\PlannedStructures;
-use App\Structures\Today;
 use App\Structures\TreeReader;
 use App\Structures\WhereUsedReader;
 use Illuminate\Http\JsonResponse;

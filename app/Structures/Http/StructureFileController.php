@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Http;
 
+use App\Days\Today;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Refused;
@@ -11,7 +12,6 @@ use App\Structures\Export\PartsList;
 use App\Structures\Export\StructureTable;
 use App\Structures\Models\Item;
 use App\Structures\Picture;
-use App\Structures\Today;
 use App\Tables\TableFile;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Http;
 
+use App\Days\Today;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
@@ -12,7 +13,6 @@ use App\Structures\Data\SummaryPage;
 use App\Structures\Models\Item;
 use App\Structures\Picture;
 use App\Structures\SummaryReader;
-use App\Structures\Today;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;

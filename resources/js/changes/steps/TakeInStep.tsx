@@ -3,7 +3,7 @@ import { moment } from '../../lib/format';
 import { reasons, sites, sources, states } from '../../lib/words';
 import { itemColumns } from '../../structures/itemColumns';
 import { DataTable } from '../../ui/DataTable';
-import { reportColumns } from '../../reports/reportColumns';
+import { reportColumns } from '../../problems/reportColumns';
 import { Notice } from '../../ui/Notice';
 import { Attachments } from '../../attachments/Attachments';
 import { GatherRequests } from '../GatherRequests';

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Reading\Reading;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+/** A cache in the database drops what has expired only when the same is asked for again, which for most of it is never. Answers of readings are kept for a day. */
+final class ForgetExpired extends Command
+{
+    protected $signature = 'cache:forget-expired';
+
+    protected $description = 'Delete what has expired from the cache in the database.';
+
+    public function handle(): int
+    {
+        $gone = DB::table('cache')->where('expiration', '<', now()->getTimestamp())->delete();
+        $this->info("{$gone} entries forgotten.");
+        $old = Reading::query()->where('asked_at', '<', now()->subDay())->get();
+        DB::table('stored_files')->whereIn('id', $old->flatMap(static fn (Reading $one): array => array_column($one->files, 'id')))->delete();
+        Reading::query()->whereKey($old->modelKeys())->delete();
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Problems\Data;
+
+use App\Attachments\Data\ChangeFileRow;
+use App\Changes\Data\ChangeRow;
+use App\Http\Api\ListOf;
+use App\Ledger\LedgerReader;
+use App\Ledger\LedgerRow;
+use App\Problems\Models\ProblemReport;
+use App\Structures\Data\ItemRow;
+use OpenApi\Attributes as OA;
+
+/** One problem report with all that is linked to it. */
+#[OA\Schema]
+final readonly class ReportPage
+{
+    /**
+     * @param  list<ItemRow>  $items
+     * @param  list<ChangeRow>  $requests
+     * @param  list<ReportRow>  $duplicates  reports of the same
+     * @param  list<ChangeFileRow>  $files
+     * @param  list<LedgerRow>  $ledger  newest first
+     */
+    private function __construct(
+        #[OA\Property] public ReportRow $report,
+        #[OA\Property] public string $description,
+        #[OA\Property(description: 'the answer, or the question it was sent back with')] public string $answer,
+        #[OA\Property(description: 'number of the report that says the same')] public ?string $same_as,
+        #[OA\Property(description: 'sign-in name')] public string $raised_by_login,
+        #[OA\Property] public ?string $settled_by,
+        #[OA\Property] public ?string $settled_at,
+        #[OA\Property] public int $version,
+        #[ListOf(ItemRow::class)] public array $items,
+        #[ListOf(ChangeRow::class)] public array $requests,
+        #[ListOf(ReportRow::class)] public array $duplicates,
+        #[ListOf(ChangeFileRow::class)] public array $files,
+        #[ListOf(LedgerRow::class)] public array $ledger,
+    ) {}
+
+    public static function of(string $number): self
+    {
+        $report = ProblemReport::query()->with([
+            'raisedBy', 'settledBy', 'sameAs', 'items.category', 'items.released', 'items.revisingOrders', 'requests.raisedBy',
+            'duplicates.raisedBy', 'duplicates.items', 'duplicates.requests', 'files.person',
+        ])->where('number', $number)->firstOrFail();
+
+        return new self(
+            ReportRow::of($report), $report->description, $report->answer, $report->sameAs?->number, $report->raisedBy->login,
+            $report->settledBy?->name, $report->settled_at?->toIso8601String(), $report->version,
+            $report->items->map(ItemRow::of(...))->values()->all(), $report->requests->map(ChangeRow::ofRequest(...))->values()->all(),
+            $report->duplicates->map(static fn (ProblemReport $one): ReportRow => ReportRow::of($one))->values()->all(),
+            $report->files->map(ChangeFileRow::of(...))->values()->all(),
+            array_map(LedgerRow::of(...), app(LedgerReader::class)->about([$number])),
+        );
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Problems\Models;
+
+use App\Attachments\Models\ChangeFile;
+use App\Changes\Models\ChangeRequest;
+use App\Http\SavedInTurn;
+use App\People\Models\Person;
+use App\Structures\Models\Item;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Orthotaxis\Core\Report\ReportState;
+
+/**
+ * What somebody saw go wrong.
+ *
+ * @property int $id
+ * @property string $number
+ * @property string $title
+ * @property string $source
+ * @property string $site
+ * @property string $severity
+ * @property string $description
+ * @property string $serial
+ * @property ReportState $state
+ * @property string $answer the answer, or the question it was sent back with
+ * @property ?int $same_as_id
+ * @property int $raised_by
+ * @property ?int $settled_by
+ * @property CarbonImmutable $raised_at
+ * @property ?CarbonImmutable $settled_at
+ * @property int $version
+ * @property-read Person $raisedBy
+ * @property-read ?Person $settledBy
+ * @property-read ?ProblemReport $sameAs
+ * @property-read Collection<int, ProblemReport> $duplicates
+ * @property-read Collection<int, Item> $items
+ * @property-read Collection<int, ChangeRequest> $requests
+ * @property-read Collection<int, ChangeFile> $files
+ */
+final class ProblemReport extends Model
+{
+    use SavedInTurn;
+
+    public $timestamps = false;
+
+    protected $casts = ['state' => ReportState::class, 'raised_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function raisedBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'raised_by');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function settledBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'settled_by');
+    }
+
+    /** @return BelongsTo<ProblemReport, $this> */
+    public function sameAs(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'same_as_id');
+    }
+
+    /** @return HasMany<ProblemReport, $this> */
+    public function duplicates(): HasMany
+    {
+        return $this->hasMany(self::class, 'same_as_id')->orderBy('id');
+    }
+
+    /** @return BelongsToMany<Item, $this> */
+    public function items(): BelongsToMany
+    {
+        return $this->belongsToMany(Item::class, 'problem_report_items', 'report_id', 'item_id')->orderBy('items.number');
+    }
+
+    /** @return BelongsToMany<ChangeRequest, $this> */
+    public function requests(): BelongsToMany
+    {
+        return $this->belongsToMany(ChangeRequest::class, 'problem_report_requests', 'report_id', 'request_id')->orderBy('change_requests.id');
+    }
+
+    /** @return HasMany<ChangeFile, $this> */
+    public function files(): HasMany
+    {
+        return $this->hasMany(ChangeFile::class, 'report_id')->orderBy('brought_at');
+    }
+}
