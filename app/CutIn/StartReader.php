@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\CutIn;
 
-use App\Changes\Models\ChangeRequest;
-use App\Changes\Models\OrderItem;
-use App\Changes\OrderReader;
 use App\CutIn\Data\CutInStart;
 use App\CutIn\Data\CutInStartPair;
+use App\Orders\Models\OrderItem;
+use App\Orders\OrderReader;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\ItemKind;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;

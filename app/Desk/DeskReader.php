@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Assessment\Models\Question;
-use App\Changes\Data\ChangeRow;
-use App\Changes\Models\ChangeOrder;
-use App\Changes\Models\ChangeRequest;
 use App\Desk\Data\DeskPage;
 use App\Desk\Data\DeskTask;
 use App\Desk\Data\StageCount;
+use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
+use App\Releases\Models\Handover;
+use App\Requests\Models\ChangeRequest;
+use App\Vocabulary\ChangeRow;
 use App\Vocabulary\Priority;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -33,36 +34,37 @@ final readonly class DeskReader
     {
         $requests = ChangeRequest::query()->with('raisedBy')
             ->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
-        $orders = ChangeOrder::query()->with(['author', 'editor', 'signer', 'handovers'])
+        $orders = ChangeOrder::query()->with(['author', 'editor', 'signer'])
             ->whereNotIn('state', [OrderState::Closed->value, OrderState::Withdrawn->value])->latest('raised_at')->get();
 
+        $handovers = Handover::query()->whereIn('order_id', $orders->modelKeys())->get(['id', 'order_id', 'state'])->groupBy('order_id');
         $reports = ProblemReport::query()->with('raisedBy')->whereIn('state', ReportState::open())->latest('raised_at')->get();
         $tasks = [];
         foreach ($reports as $report) {
             $todo = self::reportTodo($report, $person);
             if ($todo !== null) {
-                $tasks[] = new DeskTask($todo, ChangeRow::ofReport($report), ($report->settled_at ?? $report->raised_at)->toIso8601String());
+                $tasks[] = new DeskTask($todo, $report->row(), ($report->settled_at ?? $report->raised_at)->toIso8601String());
             }
         }
         foreach (self::questions($person) as $question) {
-            $tasks[] = new DeskTask("Answer about {$question->item->number}: ".Str::limit($question->text, 60), ChangeRow::ofRequest($question->request), $question->asked_at->toIso8601String(), $question->due_on);
+            $tasks[] = new DeskTask("Answer about {$question->item->number}: ".Str::limit($question->text, 60), $question->request->row(), $question->asked_at->toIso8601String(), $question->due_on);
         }
         foreach ($requests as $request) {
             $todo = self::requestTodo($request, $person);
             if ($todo !== null) {
-                $tasks[] = new DeskTask($todo, ChangeRow::ofRequest($request), ($request->decided_at ?? $request->raised_at)->toIso8601String());
+                $tasks[] = new DeskTask($todo, $request->row(), ($request->decided_at ?? $request->raised_at)->toIso8601String());
             }
         }
         foreach ($orders as $order) {
-            $todo = self::orderTodo($order, $person);
+            $todo = self::orderTodo($order, $handovers[$order->id] ?? new Collection, $person);
             if ($todo !== null) {
-                $tasks[] = new DeskTask($todo, ChangeRow::ofOrder($order), ($order->released_at ?? $order->sent_to_review_at ?? $order->raised_at)->toIso8601String());
+                $tasks[] = new DeskTask($todo, $order->row(), ($order->released_at ?? $order->sent_to_review_at ?? $order->raised_at)->toIso8601String());
             }
         }
         usort($tasks, static fn (DeskTask $a, DeskTask $b): int => [Priority::from($a->change->priority)->rank(), $a->since] <=> [Priority::from($b->change->priority)->rank(), $b->since]);
 
-        $rows = [...$reports->map(ChangeRow::ofReport(...))->all(), ...$requests->map(ChangeRow::ofRequest(...))->all(), ...$orders->map(ChangeRow::ofOrder(...))->all()];
-        $newest = $requests->map(ChangeRow::ofRequest(...))->values()->all();
+        $rows = [...$reports->map(static fn (ProblemReport $one): ChangeRow => $one->row())->all(), ...$requests->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->all(), ...$orders->map(static fn (ChangeOrder $one): ChangeRow => $one->row())->all()];
+        $newest = $requests->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->values()->all();
         usort($newest, static fn (ChangeRow $a, ChangeRow $b): int => [Priority::from($a->priority)->rank(), $b->raised_at] <=> [Priority::from($b->priority)->rank(), $a->raised_at]);
         $critical = $person->mayDo(Ability::WatchCritical) ? array_filter($rows, static fn (ChangeRow $row): bool => $row->priority === Priority::Critical->value && in_array($row->type, ['report', 'request'], true)) : [];
 
@@ -101,15 +103,16 @@ final readonly class DeskReader
         };
     }
 
-    private static function orderTodo(ChangeOrder $order, Person $person): ?string
+    /** @param  Collection<int, Handover>  $handovers  of the order */
+    private static function orderTodo(ChangeOrder $order, Collection $handovers, Person $person): ?string
     {
         return match (true) {
             $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
             $order->state === OrderState::InReview && $order->signer_id === $person->id => 'Read and sign',
             $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
-            $order->state === OrderState::Released && $person->mayDo(Ability::SendHandover) && $order->handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty() => 'Resolve rejected hand-over lines',
-            $order->state === OrderState::Released && $person->mayDo(Ability::CloseOrder) && $order->handovers->where('state', '!=', 'taken')->isEmpty() => 'Close',
+            $order->state === OrderState::Released && $person->mayDo(Ability::SendHandover) && $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty() => 'Resolve rejected hand-over lines',
+            $order->state === OrderState::Released && $person->mayDo(Ability::CloseOrder) && $handovers->where('state', '!=', 'taken')->isEmpty() => 'Close',
             default => null,
         };
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Economics;
 
-use App\Changes\Models\ChangeOrder;
-use App\Changes\Models\ChangeRequest;
-use App\Changes\OrderReader;
 use App\CutIn\Models\CutIn;
 use App\Days\Today;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderReader;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;

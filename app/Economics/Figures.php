@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Economics;
 
-use App\Changes\Models\ChangeRequest;
 use App\Economics\Data\Said;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Economics;
 
 use App\Assessment\Models\Question;
-use App\Changes\Models\ChangeRequest;
 use App\Days\Today;
 use App\Economics\Data\DemandRow;
 use App\Economics\Data\DispositionRow;
@@ -15,6 +14,7 @@ use App\Economics\Data\MoneyRow;
 use App\Economics\Data\Said;
 use App\Planning\ExposureReader;
 use App\Planning\Told;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use Illuminate\Database\Eloquent\Collection;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Forms;
 
-use App\Changes\Models\ChangeRequest;
 use App\Days\Today;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use App\Vocabulary\Priority;
 use App\Vocabulary\Reason;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Forms;
 
 use App\Attachments\Models\ChangeFile;
-use App\Changes\Models\ChangeRequest;
 use App\Days\Today;
 use App\Files\FileContent;
 use App\Forms\Models\HandedForm;
 use App\People\Models\Person;
 use App\People\Role;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Form\Control;
 use Orthotaxis\Core\Form\FormState;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\People\Models\Person;
+use App\Structures\Export\ItemTable;
 use App\Structures\ItemKind;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Category;
@@ -42,7 +43,7 @@ final class ItemImport implements Importer
 
     public static function columns(): array
     {
-        return ['number', 'title', 'kind', 'category', 'unit', 'supply', 'standard_cost', 'lead_time_days', 'supplier', 'mass_kg', 'material', 'sold', 'revision'];
+        return ItemTable::COLUMNS;
     }
 
     public static function needed(): array

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Meetings;
 
 use App\Assessment\Models\Question;
-use App\Changes\Data\ChangeRow;
-use App\Changes\Models\ChangeRequest;
 use App\CutIn\Models\CutIn;
 use App\Meetings\Data\MeetingPage;
 use App\Meetings\Data\MeetingRow;
+use App\Requests\Models\ChangeRequest;
 use App\Vocabulary\Priority;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -42,7 +41,7 @@ final readonly class MeetingReader
         $days = CutIn::query()->whereIn('request_id', $ids)->orderBy('id')->get()->keyBy('request_id');
 
         return $requests->map(static fn (ChangeRequest $request): MeetingRow => new MeetingRow(
-            ChangeRow::ofRequest($request), $request->finding, $waiting[$request->id] ?? 0, $days->get($request->id)?->chosen_on,
+            $request->row(), $request->finding, $waiting[$request->id] ?? 0, $days->get($request->id)?->chosen_on,
             $request->decidedBy?->name, $request->decided_at?->toIso8601String(), $request->decision_reason,
         ))->values()->all();
     }

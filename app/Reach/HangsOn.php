@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reach;
 
-use App\Changes\Models\ChangeRequest;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Impact\ReachReason;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Reach;
 
-use App\Changes\Models\ChangeRequest;
 use App\Reach\Data\ReachCount;
 use App\Reach\Data\ReachDecision;
 use App\Reach\Data\ReachNode;
 use App\Reach\Data\ReachPage;
 use App\Reach\Data\ReachPicture;
 use App\Reach\Data\ReachRow;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Index\StructureIndex;
 use App\Structures\ItemRows;
 use App\Structures\Models\Item;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
-use App\Changes\Models\ChangeOrder;
-use App\Changes\OrderReader;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderReader;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;

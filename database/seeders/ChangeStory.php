@@ -7,30 +7,31 @@ namespace Database\Seeders;
 use App\Assessment\Actions\AnswerQuestion;
 use App\Assessment\Actions\AskQuestion;
 use App\Assessment\Models\Question;
-use App\Changes\Actions\AssessRequest;
-use App\Changes\Actions\DecideRequest;
-use App\Changes\Actions\EditStructure;
-use App\Changes\Actions\GatherRequests;
-use App\Changes\Actions\KeepIteration;
-use App\Changes\Actions\MoveOrder;
-use App\Changes\Actions\PlanOrder;
-use App\Changes\Actions\PutItemOnOrder;
-use App\Changes\Actions\RaiseOrder;
-use App\Changes\Actions\RaiseRequest;
-use App\Changes\Actions\SignOrder;
-use App\Changes\Models\ChangeOrder;
-use App\Changes\Models\ChangeRequest;
-use App\Changes\OrderReader;
 use App\CutIn\Actions\ChooseCutIn;
+use App\Dossier\Actions\RaiseOrder;
 use App\Economics\Actions\SayFigure;
 use App\Economics\FigureKind;
+use App\Orders\Actions\EditStructure;
+use App\Orders\Actions\KeepIteration;
+use App\Orders\Actions\MoveOrder;
+use App\Orders\Actions\PlanOrder;
+use App\Orders\Actions\PutItemOnOrder;
+use App\Orders\Actions\SignOrder;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Problems\Actions\GatherReports;
 use App\Problems\Actions\RaiseReport;
 use App\Problems\Actions\SettleReport;
 use App\Problems\Models\ProblemReport;
 use App\Reach\Actions\DecideReach;
+use App\Releases\Actions\CloseOrder;
 use App\Releases\Actions\ReleaseOrder;
+use App\Requests\Actions\AssessRequest;
+use App\Requests\Actions\DecideRequest;
+use App\Requests\Actions\GatherRequests;
+use App\Requests\Actions\RaiseRequest;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\StructureLine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
@@ -239,7 +240,7 @@ final class ChangeStory
 
     public function close(string $order): void
     {
-        app(MoveOrder::class)->close($this->people['mira.okafor'], $order, $this->version($order));
+        app(CloseOrder::class)($this->people['mira.okafor'], $order, $this->version($order));
     }
 
     /** @return string the key of the line of an item's newest released engineering structure that names a component */

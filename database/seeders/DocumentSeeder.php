@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Changes\Models\OrderItem;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemDocument;
+use App\Orders\Models\OrderItem;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
 use Illuminate\Database\Seeder;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Changes\Models\ChangeRequest;
 use App\Files\StoredFile;
 use App\Forms\Actions\HandOutForm;
 use App\Forms\Actions\TakeInForm;
@@ -14,6 +13,7 @@ use App\Imports\Models\Import;
 use App\People\Models\Person;
 use App\Releases\Jobs\DeliverHandover;
 use App\Releases\Models\OutboxMessage;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;

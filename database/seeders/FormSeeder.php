@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Changes\Models\ChangeRequest;
 use App\Forms\Actions\HandOutForm;
 use App\Forms\Actions\SetTemplate;
 use App\Forms\Data\MappingRow;
@@ -12,6 +11,7 @@ use App\Forms\Docx\Draft;
 use App\Forms\FormFile;
 use App\Forms\Models\FormTemplate;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Database\Seeder;
 
 /** Two forms for people without an account, and one that a dealer has in hand. */

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Changes\Models\ChangeOrder;
-use App\Changes\Models\ChangeRequest;
 use App\Economics\FigureKind;
 use App\Ledger\Ledger;
+use App\Orders\Models\ChangeOrder;
 use App\Releases\Jobs\DeliverHandover;
 use App\Releases\Models\OutboxMessage;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
 use Illuminate\Database\Seeder;

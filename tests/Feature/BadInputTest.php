@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Changes\Models\ChangeOrder;
-use App\Changes\Models\ChangeRequest;
-use App\Changes\Models\EditRecord;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\EditRecord;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\Support\World;
 

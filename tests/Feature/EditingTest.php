@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Changes\Actions\EditStructure;
-use App\Changes\Models\EditRecord;
+use App\Orders\Actions\EditStructure;
+use App\Orders\Models\EditRecord;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;

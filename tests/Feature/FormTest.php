@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Changes\Models\ChangeRequest;
 use App\Files\StoredFile;
 use App\Forms\Docx\BlankForm;
 use App\Forms\Docx\Draft;
 use App\Forms\Models\HandedForm;
 use App\People\Role;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Changes\Models\ChangeOrder;
+use App\Orders\Models\ChangeOrder;
 use App\Structures\Models\Category;
 use App\Structures\Models\Item;
 use Illuminate\Support\Facades\DB;

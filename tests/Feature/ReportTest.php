@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Changes\Models\ChangeRequest;
 use App\Problems\Models\ProblemReport;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\Support\World;

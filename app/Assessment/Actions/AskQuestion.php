@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Assessment\Actions;
 
 use App\Assessment\Models\Question;
-use App\Changes\Models\ChangeRequest;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Assessment\QuestionState;

@@ -6,9 +6,9 @@ namespace App\Assessment\Models;
 
 use App\Assessment\Topic;
 use App\Attachments\Models\ChangeFile;
-use App\Changes\Models\ChangeRequest;
 use App\People\Models\Person;
 use App\People\Role;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;

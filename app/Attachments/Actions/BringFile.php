@@ -6,12 +6,12 @@ namespace App\Attachments\Actions;
 
 use App\Attachments\AttachmentRole;
 use App\Attachments\Models\ChangeFile;
-use App\Changes\Models\ChangeRequest;
 use App\Files\FileContent;
 use App\Files\StoredFile;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
+use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Attachments\Models;
 
 use App\Attachments\AttachmentRole;
-use App\Changes\Models\ChangeRequest;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
+use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

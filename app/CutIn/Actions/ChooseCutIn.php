@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\CutIn\Actions;
 
-use App\Changes\Models\ChangeRequest;
 use App\CutIn\CutInReader;
 use App\CutIn\Models\CutIn;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;

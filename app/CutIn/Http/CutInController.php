@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\CutIn\Http;
 
-use App\Changes\Models\ChangeRequest;
 use App\CutIn\Actions\ChooseCutIn;
 use App\CutIn\CostRowReader;
 use App\CutIn\CutInReader;
@@ -20,6 +19,7 @@ use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;

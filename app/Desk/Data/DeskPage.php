@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Desk\Data;
 
-use App\Changes\Data\ChangeRow;
 use App\Http\Api\ListOf;
+use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
 
 /** What needs one person now, and what is new. */

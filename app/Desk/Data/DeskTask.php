@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Desk\Data;
 
-use App\Changes\Data\ChangeRow;
+use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
 
 /** Something that this person is to do. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Documents\Actions;
 
-use App\Changes\Models\ChangeOrder;
-use App\Changes\OrderAct;
-use App\Changes\OrderPolicy;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
 use App\Files\FileContent;
 use App\Files\StoredFile;
 use App\Ledger\Ledger;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderAct;
+use App\Orders\OrderPolicy;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;

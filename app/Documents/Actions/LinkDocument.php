@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Documents\Actions;
 
-use App\Changes\OrderPolicy;
 use App\Documents\Models\ItemDocument;
 use App\Ledger\Ledger;
+use App\Orders\OrderPolicy;
 use App\People\Models\Person;
 use App\Structures\ItemKind;
 use App\Structures\MistypedNumbers;

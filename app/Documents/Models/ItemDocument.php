@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents\Models;
 
-use App\Changes\Models\ChangeOrder;
+use App\Orders\Models\ChangeOrder;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
 use Illuminate\Database\Eloquent\Model;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Documents\Models;
 
-use App\Changes\Models\ChangeOrder;
 use App\Documents\FileRole;
+use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Economics\Actions;
 
 use App\Assessment\Models\Question;
-use App\Changes\Models\ChangeRequest;
 use App\Economics\FigureKind;
 use App\Http\Stale;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Forms\Actions;
 
-use App\Changes\Models\ChangeRequest;
 use App\Files\StoredFile;
 use App\Forms\FormFile;
 use App\Forms\Models\FormTemplate;
@@ -13,6 +12,7 @@ use App\Forms\RecordValues;
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Form\Control;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Forms\Data;
 
-use App\Changes\Models\ChangeRequest;
 use App\Forms\Models\FormTemplate;
 use App\Forms\Models\HandedForm;
 use App\Http\Api\ListOf;
+use App\Requests\Models\ChangeRequest;
 use OpenApi\Attributes as OA;
 
 /** The forms of a request: what may be handed out, and what was. */

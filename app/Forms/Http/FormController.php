@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Forms\Http;
 
-use App\Changes\Models\ChangeRequest;
 use App\Files\ShownFile;
 use App\Forms\Actions\HandOutForm;
 use App\Forms\Actions\TakeInForm;
@@ -18,6 +17,7 @@ use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

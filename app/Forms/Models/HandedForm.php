@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Forms\Models;
 
-use App\Changes\Models\ChangeRequest;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Meetings\Actions;
 
-use App\Changes\Models\ChangeRequest;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;

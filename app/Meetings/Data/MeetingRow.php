@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Meetings\Data;
 
-use App\Changes\Data\ChangeRow;
+use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
 
 /** A request on the list of a meeting. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Problems\Actions;
 
-use App\Changes\Models\ChangeRequest;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Report\ReportState;

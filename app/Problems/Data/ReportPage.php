@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Problems\Data;
 
 use App\Attachments\Data\ChangeFileRow;
-use App\Changes\Data\ChangeRow;
 use App\Http\Api\ListOf;
 use App\Ledger\LedgerReader;
 use App\Ledger\LedgerRow;
 use App\Problems\Models\ProblemReport;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Data\ItemRow;
+use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
 
 /** One problem report with all that is linked to it. */
@@ -50,7 +51,7 @@ final readonly class ReportPage
         return new self(
             ReportRow::of($report), $report->description, $report->answer, $report->sameAs?->number, $report->raisedBy->login,
             $report->settledBy?->name, $report->settled_at?->toIso8601String(), $report->version,
-            $report->items->map(ItemRow::of(...))->values()->all(), $report->requests->map(ChangeRow::ofRequest(...))->values()->all(),
+            $report->items->map(ItemRow::of(...))->values()->all(), $report->requests->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->values()->all(),
             $report->duplicates->map(static fn (ProblemReport $one): ReportRow => ReportRow::of($one))->values()->all(),
             $report->files->map(ChangeFileRow::of(...))->values()->all(),
             array_map(LedgerRow::of(...), app(LedgerReader::class)->about([$number])),

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Problems\Data;
 
-use App\Changes\Models\ChangeRequest;
 use App\Http\Api\ListOf;
 use App\Problems\Models\ProblemReport;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Report\ReportState;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Problems\Http;
 
-use App\Changes\Models\ChangeRequest;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
@@ -20,6 +19,7 @@ use App\Problems\Data\FoundReports;
 use App\Problems\Data\ReportPage;
 use App\Problems\Data\ReportRow;
 use App\Problems\ReportList;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

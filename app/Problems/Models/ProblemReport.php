@@ -5,16 +5,18 @@ declare(strict_types=1);
 namespace App\Problems\Models;
 
 use App\Attachments\Models\ChangeFile;
-use App\Changes\Models\ChangeRequest;
 use App\Http\SavedInTurn;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
+use App\Vocabulary\ChangeRow;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Orthotaxis\Core\Change\WorkStep;
 use Orthotaxis\Core\Report\ReportState;
 
 /**
@@ -92,5 +94,15 @@ final class ProblemReport extends Model
     public function files(): HasMany
     {
         return $this->hasMany(ChangeFile::class, 'report_id')->orderBy('brought_at');
+    }
+
+    /** As it appears in any list. */
+    public function row(): ChangeRow
+    {
+        return new ChangeRow(
+            $this->number, 'report', $this->title, $this->severity, $this->state->value, WorkStep::TakeIn->value, $this->state->isOpen(),
+            $this->raised_at->toIso8601String(), $this->raisedBy->name, $this->site, $this->source, null,
+            $this->state === ReportState::Returned ? $this->raisedBy->name : null,
+        );
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Reach\Actions;
 
-use App\Changes\Models\ChangeRequest;
 use App\Http\Stale;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;

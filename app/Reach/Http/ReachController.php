@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Reach\Http;
 
-use App\Changes\Models\ChangeRequest;
 use App\Days\Today;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
@@ -16,6 +15,7 @@ use App\Reach\Actions\DecideReach;
 use App\Reach\Data\ReachPage;
 use App\Reach\Data\ReachPicture;
 use App\Reach\ReachReader;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Releases\Actions;
 
-use App\Changes\Models\ChangeOrder;
-use App\Changes\Models\OrderItem;
-use App\Changes\OrderReader;
 use App\Days\Today;
 use App\Documents\Models\ItemDocument;
 use App\Ledger\Anchors;
 use App\Ledger\Ledger;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
+use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\Countable;
 use App\Structures\Models\Item;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Releases\Actions;
 
-use App\Changes\Models\ChangeOrder;
-use App\Changes\Models\OrderItem;
 use App\Documents\Models\ItemFile;
 use App\Ledger\Ledger;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Releases\Actions;
 
-use App\Changes\Models\ChangeOrder;
+use App\Orders\Models\ChangeOrder;
 use App\Releases\HandoverSchema;
 use App\Releases\Models\Handover;
 use Carbon\CarbonImmutable;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Releases\Models;
 
-use App\Changes\Models\ChangeOrder;
+use App\Orders\Models\ChangeOrder;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;

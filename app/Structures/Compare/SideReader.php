@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Structures\Compare;
 
-use App\Changes\IterationReader;
-use App\Changes\Models\ChangeOrder;
-use App\Changes\OrderReader;
+use App\Orders\IterationReader;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderReader;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\PinnedRevisions;

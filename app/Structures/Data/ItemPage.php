@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Structures\Data;
 
-use App\Changes\Data\ChangeRow;
 use App\Http\Api\ListOf;
 use App\Structures\Models\Item;
+use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Quantity\FixedPoint;
 

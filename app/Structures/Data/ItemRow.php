@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Structures\Data;
 
-use App\Changes\Models\ChangeOrder;
 use App\Http\Api\ListOf;
+use App\Orders\Models\ChangeOrder;
 use App\Structures\ItemKind;
 use App\Structures\Models\Item;
 use OpenApi\Attributes as OA;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Structures\Export;
 
-use App\Imports\ItemImport;
 use App\Structures\Models\Item;
 use App\Tables\Table;
 use Illuminate\Database\Eloquent\Builder;
@@ -15,10 +14,13 @@ use Orthotaxis\Core\Quantity\Money;
 /** Items as a table that can be taken over elsewhere. */
 final readonly class ItemTable
 {
+    /** Of a table of items, as it is given out and read in. */
+    public const COLUMNS = ['number', 'title', 'kind', 'category', 'unit', 'supply', 'standard_cost', 'lead_time_days', 'supplier', 'mass_kg', 'material', 'sold', 'revision'];
+
     /** @param  ?Builder<Item>  $found  those that are wanted; null: all */
     public static function of(?Builder $found = null): Table
     {
-        return new Table('Items', [], ItemImport::columns(), self::rows($found));
+        return new Table('Items', [], self::COLUMNS, self::rows($found));
     }
 
     /**

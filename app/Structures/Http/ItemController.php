@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Http;
 
-use App\Changes\ChangeList;
+use App\Dossier\ChangeList;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;

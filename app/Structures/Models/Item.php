@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Models;
 
-use App\Changes\Models\ChangeOrder;
+use App\Orders\Models\ChangeOrder;
 use App\Structures\ItemKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Models;
 
-use App\Changes\Models\ChangeOrder;
+use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;

@@ -52,23 +52,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/change-files/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["changeFileContent"];
-        put?: never;
-        post?: never;
-        delete: operations["takeChangeFileAway"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/requests/{number}/files": {
+    "/api/cut-in": {
         parameters: {
             query?: never;
             header?: never;
@@ -77,14 +61,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["bringFileToRequest"];
+        post: operations["planCutIn"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/reports/{number}/files": {
+    "/api/cut-in/rows": {
         parameters: {
             query?: never;
             header?: never;
@@ -93,7 +77,135 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["bringFileToReport"];
+        post: operations["cutInRows"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/cut-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["startCutIn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/cut-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["chosenCutIns"];
+        put?: never;
+        post: operations["chooseCutIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["desk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["documents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/documents/{document}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["linkDocument"];
+        post?: never;
+        delete: operations["unlinkDocument"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["attachFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeFileAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fileContent"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -180,7 +292,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{number}/items/{item}/iterations": {
+    "/api/change-files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changeFileContent"];
+        put?: never;
+        post?: never;
+        delete: operations["takeChangeFileAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/files": {
         parameters: {
             query?: never;
             header?: never;
@@ -189,14 +317,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keepIteration"];
+        post: operations["bringFileToRequest"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{number}/items/{item}/iterations/{iteration}/return": {
+    "/api/reports/{number}/files": {
         parameters: {
             query?: never;
             header?: never;
@@ -205,7 +333,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["goBackToIteration"];
+        post: operations["bringFileToReport"];
         delete?: never;
         options?: never;
         head?: never;
@@ -318,134 +446,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["withdrawOrder"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/redline": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["redline"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/edits": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["editLine"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/edits-together": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["editLines"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/sheet/{format}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["structureSheet"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/sheet": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["readStructureSheet"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["undoEdit"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/redo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["redoEdit"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/newer": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["bringInNewer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -622,166 +622,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["sendOrderBack"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cut-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["planCutIn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cut-in/rows": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["cutInRows"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/requests/{number}/cut-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["startCutIn"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/requests/{number}/cut-ins": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["chosenCutIns"];
-        put?: never;
-        post: operations["chooseCutIn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/desk": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["desk"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/items/{number}/documents": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["documents"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/items/{number}/documents/{document}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["linkDocument"];
-        post?: never;
-        delete: operations["unlinkDocument"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/items/{number}/files": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["attachFile"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/items/{number}/files/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["takeFileAway"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/files/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["fileContent"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -996,23 +836,6 @@ export interface paths {
         patch: operations["setFormTemplate"];
         trace?: never;
     };
-    "/api/readings/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description What came of a request that brought a file and was answered with 202: the answer to that request itself, as soon as there is one, with its status; until then 202 again. It is kept for a day. */
-        get: operations["reading"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/imports": {
         parameters: {
             query?: never;
@@ -1071,6 +894,166 @@ export interface paths {
         get: operations["meeting"];
         put: operations["arrangeMeeting"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/iterations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepIteration"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/iterations/{iteration}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["goBackToIteration"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/redline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["redline"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["editLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/edits-together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["editLines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/sheet/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["structureSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readStructureSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoEdit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoEdit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/newer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringInNewer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1165,70 +1148,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["exposure"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/requests/{number}/reach": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["reach"];
-        put?: never;
-        post: operations["decideReach"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/requests/{number}/reach-picture": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["reachPicture"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/handovers/{name}/delivery": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["sendHandoverAgain"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/handovers/{name}/files/{format}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["handoverFile"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1376,6 +1295,87 @@ export interface paths {
         put: operations["gatherReport"];
         post?: never;
         delete: operations["takeReportOff"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reach"];
+        put?: never;
+        post: operations["decideReach"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/reach-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reachPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What came of a request that brought a file and was answered with 202: the answer to that request itself, as soon as there is one, with its status; until then 202 again. It is kept for a day. */
+        get: operations["reading"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handovers/{name}/delivery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendHandoverAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handovers/{name}/files/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handoverFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1718,407 +1718,6 @@ export interface components {
             /** Format: binary */
             file: string;
         };
-        /** @description A report, a request or an order as it appears in any list. */
-        ChangeRow: {
-            number: string;
-            /** @enum {string} */
-            type: "report" | "request" | "order";
-            title: string;
-            /** @enum {string} */
-            priority: "critical" | "high" | "normal" | "low";
-            state: string;
-            /** @description the step of work it is at */
-            step: string;
-            open: boolean;
-            raised_at: string;
-            raised_by: string;
-            site: string | null;
-            source: string | null;
-            effective_on: string | null;
-            /** @description who has to act, when it is one person */
-            waits_for: string | null;
-        };
-        CheckRow: {
-            name: string;
-            met: boolean;
-            reason: string;
-            /** @description where it can be put right */
-            place: string;
-        };
-        /** @description Another open order on the same items. */
-        Collision: {
-            order: string;
-            title: string;
-            state: string;
-            items: string[];
-        };
-        /** @description What the edits of an order mean, kept in sight while they are made. */
-        Consequences: {
-            lines: number;
-            items_above: string[];
-            products: components["schemas"]["ProductCost"][];
-            without_cost: string[];
-            currency: string;
-            /** @description the day on which costs are compared: the effective day, or later where a changed line begins or ends later */
-            cost_day: string;
-            affected: string[];
-            collisions: components["schemas"]["Collision"][];
-            checks: components["schemas"]["CheckRow"][];
-        };
-        /** @description One change from its first report to the last follow-up. */
-        Dossier: {
-            number: string;
-            title: string;
-            /** @enum {string} */
-            priority: "critical" | "high" | "normal" | "low";
-            steps: components["schemas"]["StepRow"][];
-            requests: components["schemas"]["RequestData"][];
-            order: components["schemas"]["OrderData"] | null;
-            handovers: components["schemas"]["HandoverRow"][];
-            collisions: components["schemas"]["Collision"][];
-            ledger: components["schemas"]["LedgerRow"][];
-            /** @description how many acts there are; the newest are told */
-            acts: number;
-        };
-        /** @description A page of the changes that were found. */
-        FoundChanges: {
-            /** @description of all that is found */
-            total: number;
-            from: number;
-            rows: components["schemas"]["ChangeRow"][];
-        };
-        /** @description Saved work on a coming revision. */
-        IterationRow: {
-            number: number;
-            /** @description what the revision was called then: C.2 */
-            name: string;
-            note: string;
-            by: string;
-            at: string;
-            /** @description how many edits held */
-            edits: number;
-        };
-        LedgerRow: {
-            number: number;
-            at: string;
-            /** @description sign-in name */
-            actor: string;
-            act: string;
-            subject: string;
-            details: {
-                [key: string]: unknown;
-            };
-        };
-        /** @description A parent's line, or a document, that still points to an older revision of an item. */
-        OlderUse: {
-            /** @description the parent or the document */
-            item: components["schemas"]["ItemRow"];
-            /** @enum {string} */
-            what: "line" | "document";
-            /** @description of the line; empty for a document */
-            line: string;
-            find: number | null;
-            /** @description the revision it points to */
-            revision: string;
-            /** @description the open order under which it adopts a newer one */
-            adopted_by: string | null;
-        };
-        /** @description Who still points to an older revision of an item, and the open orders under which that can be changed. */
-        OlderUses: {
-            /** @description the newest released revision */
-            newest: string | null;
-            uses: components["schemas"]["OlderUse"][];
-            orders: components["schemas"]["ChangeRow"][];
-        };
-        OrderData: {
-            number: string;
-            title: string;
-            description: string;
-            /** @enum {string} */
-            priority: "critical" | "high" | "normal" | "low";
-            /** @enum {string} */
-            state: "planning" | "revising" | "in_review" | "signed" | "released" | "closed" | "withdrawn";
-            effective_on: string | null;
-            author: string;
-            /** @description sign-in name */
-            editor: string | null;
-            editor_name: string | null;
-            /** @description sign-in name */
-            signer: string | null;
-            signer_name: string | null;
-            raised_at: string;
-            sent_to_review_at: string | null;
-            released_at: string | null;
-            closed_at: string | null;
-            version: number;
-            /** @description what a signature given now would cover */
-            digest: string;
-            items: components["schemas"]["OrderItemData"][];
-            checks: components["schemas"]["CheckRow"][];
-            signatures: components["schemas"]["SignatureRow"][];
-            requests: string[];
-            /** @description what you may do with it, when it is time */
-            may: ("plan" | "revise" | "submit" | "send_back" | "sign" | "release" | "close")[];
-        };
-        /** @description An item on an order: what becomes of it. */
-        OrderItemData: {
-            item: components["schemas"]["ItemRow"];
-            /** @enum {string} */
-            outcome: "revise" | "keep";
-            /** @enum {string|null} */
-            disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
-            /** @description the revision the edits start from */
-            base: string | null;
-            /** @description the revision it becomes */
-            becomes: string | null;
-            /** @description another order has released a newer revision meanwhile */
-            moved_on: boolean;
-            /** @description how many lines differ */
-            changes: number;
-        };
-        /** @description A line naming an item that an open order would add or end. */
-        PlannedUse: {
-            /** @description the parent */
-            item: components["schemas"]["ItemRow"];
-            /** @enum {string} */
-            what: "adds" | "ends";
-            order: string;
-            effective_on: string | null;
-        };
-        /** @description What one end product costs more (or less, with a minus) after the order. */
-        ProductCost: {
-            product: string;
-            title: string;
-            difference: string;
-        };
-        /** @description Where one affected item is used. */
-        ReachOfItem: {
-            item: string;
-            /** @description of all that uses it; the nearest are told */
-            total: number;
-            used_in: components["schemas"]["UsedInRow"][];
-        };
-        /** @description An item under an order: before and after in one table. */
-        Redline: {
-            order: string;
-            order_title: string;
-            state: string;
-            item: components["schemas"]["ItemRow"];
-            base: string | null;
-            becomes: string | null;
-            moved_on: boolean;
-            /** @description whether you may edit it now */
-            may_edit: boolean;
-            /** @description the number of the newest edit */
-            seen: number;
-            can_undo: boolean;
-            can_redo: boolean;
-            rows: components["schemas"]["RedlineRow"][];
-            /** @description what the work is called now: C.3 */
-            working: string;
-            iterations: components["schemas"]["IterationRow"][];
-        };
-        /** @description One line before and after, with its mark. */
-        RedlineRow: {
-            key: string;
-            /** @enum {string} */
-            mark: "added" | "removed" | "replaced" | "changed" | "renumbered" | "unchanged";
-            before: components["schemas"]["LineRow"] | null;
-            after: components["schemas"]["LineRow"] | null;
-            fields: string[];
-            was_item: components["schemas"]["ItemRow"] | null;
-            item: components["schemas"]["ItemRow"] | null;
-            /** @description who edited it last */
-            edited_by: string | null;
-            edited_at: string | null;
-        };
-        RequestData: {
-            number: string;
-            title: string;
-            reason: string;
-            source: string;
-            site: string;
-            /** @enum {string} */
-            priority: "critical" | "high" | "normal" | "low";
-            description: string;
-            /** @enum {string} */
-            state: "raised" | "assessing" | "returned" | "approved" | "rejected" | "ordered" | "gathered";
-            finding: string;
-            decision_reason: string;
-            raised_by: string;
-            /** @description sign-in name */
-            raised_by_login: string;
-            raised_at: string;
-            decided_by: string | null;
-            decided_at: string | null;
-            version: number;
-            items: components["schemas"]["ItemRow"][];
-            orders: string[];
-            reports: components["schemas"]["ReportRow"][];
-            files: components["schemas"]["ChangeFileRow"][];
-            gathered: components["schemas"]["ChangeRow"][];
-            /** @description number of the request it is gathered into */
-            gathered_into: string | null;
-            /** @description number of the request it was split from */
-            split_from: string | null;
-            split_off: string[];
-        };
-        /** @description All that somebody needs to judge an order, on one page. */
-        Review: {
-            order: components["schemas"]["OrderData"];
-            requests: components["schemas"]["RequestData"][];
-            redlines: components["schemas"]["Redline"][];
-            reach: components["schemas"]["ReachOfItem"][];
-            consequences: components["schemas"]["Consequences"];
-            /** @description whether you may sign it now */
-            may_sign: boolean;
-            /** @description whether you may send it back now */
-            may_send_back: boolean;
-        };
-        SignatureRow: {
-            person: string;
-            /** @enum {string} */
-            meaning: "signed" | "sent_back";
-            reason: string;
-            signed_at: string;
-            void: boolean;
-            digest: string;
-        };
-        /** @description One of the eight steps of a change. */
-        StepRow: {
-            /** @enum {string} */
-            step: "take_in" | "assess" | "order" | "revise" | "sign" | "release" | "follow_through" | "look_back";
-            /** @enum {string} */
-            state: "done" | "now" | "ahead" | "not_needed";
-            missing: string[];
-        };
-        Adoption: {
-            /** @description Which parents and documents adopt the newest revision of an item. */
-            item: string;
-            uses: {
-                /** @description the parent or the document */
-                item: string;
-                /** @description empty for a document */
-                line: string;
-            }[];
-        };
-        Answer: {
-            /** @description The answer to what a request was sent back for. */
-            answer: string;
-            version: number;
-        };
-        Because: {
-            /** @description A reason, and the version that was on screen. */
-            reason: string;
-            version: number;
-        };
-        Decision: {
-            /**
-             * @description The decision on a request.
-             * @enum {string}
-             */
-            decision: "approved" | "rejected" | "returned";
-            reason: string;
-            version: number;
-        };
-        Finding: {
-            /** @description What the assessment found. */
-            finding: string;
-            version: number;
-        };
-        Gathering: {
-            /** @description The requests to be gathered into one, and the version of that one that was on screen. */
-            requests: string[];
-            version: number;
-        };
-        KeptWork: {
-            /** @description What is said of work that is kept as an iteration. */
-            note: string;
-        };
-        LineEdit: {
-            /**
-             * @description One edit of one line. Fields are text, as typed.
-             * @enum {string}
-             */
-            operation: "add" | "remove" | "replace" | "change";
-            line: string;
-            fields: {
-                [key: string]: string;
-            };
-            seen: number;
-        };
-        LineEdits: {
-            edits: {
-                /**
-                 * @description Several edits that are made together or not at all, such as a block that is pasted.
-                 * @enum {string}
-                 */
-                operation: "add" | "remove" | "replace" | "change";
-                line: string;
-                fields: {
-                    [key: string]: string;
-                };
-            }[];
-            seen: number;
-        };
-        NamedItem: {
-            /**
-             * @description What becomes of an item on an order.
-             * @enum {string}
-             */
-            outcome: "revise" | "keep";
-            /** @enum {string|null} */
-            disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
-            version: number;
-        };
-        NewRequest: {
-            /** @description What somebody says who asks for a change. */
-            title: string;
-            /** @enum {string} */
-            reason: "defect" | "safety" | "cost_saving" | "end_of_life" | "improvement" | "regulation" | "manufacturability";
-            /** @enum {string} */
-            source: "field" | "shop_floor" | "supplier" | "audit" | "sales" | "engineering";
-            /** @enum {string} */
-            site: "Tarn" | "Weir";
-            /** @enum {string} */
-            priority: "critical" | "high" | "normal" | "low";
-            description: string;
-            items: string[];
-            /** @description numbers of the problem reports that it answers */
-            reports?: string[];
-        };
-        OrderPlan: {
-            /** @description What is set on an order; what is left out stays as it is. */
-            title?: string;
-            effective_on?: string | null;
-            editor?: string | null;
-            signer?: string | null;
-            version: number;
-        };
-        Seen: {
-            /** @description The newest edit that was on screen. */
-            seen: number;
-        };
-        SentBack: {
-            /** @description Why an order goes back. */
-            reason: string;
-        };
-        Signing: {
-            /** @description A signature: the password, and what was on screen. */
-            password: string;
-            digest: string;
-        };
-        Splitting: {
-            /** @description What moves to a second request, and the version of the first that was on screen. */
-            title: string;
-            items: string[];
-            reports?: string[];
-            version: number;
-        };
-        Version: {
-            /** @description The version that was on screen. */
-            version: number;
-        };
         /** @description Something that was assumed because nobody said it, and whether somebody did. */
         CutInAssumption: {
             /** @description of the lever that says otherwise, where there is one */
@@ -2343,6 +1942,36 @@ export interface components {
             order: string | null;
             brought_by: string;
             brought_at: string;
+        };
+        /** @description One change from its first report to the last follow-up. */
+        Dossier: {
+            number: string;
+            title: string;
+            /** @enum {string} */
+            priority: "critical" | "high" | "normal" | "low";
+            steps: components["schemas"]["StepRow"][];
+            requests: components["schemas"]["RequestData"][];
+            order: components["schemas"]["OrderData"] | null;
+            handovers: components["schemas"]["HandoverRow"][];
+            collisions: components["schemas"]["Collision"][];
+            ledger: components["schemas"]["LedgerRow"][];
+            /** @description how many acts there are; the newest are told */
+            acts: number;
+        };
+        /** @description A page of the changes that were found. */
+        FoundChanges: {
+            /** @description of all that is found */
+            total: number;
+            from: number;
+            rows: components["schemas"]["ChangeRow"][];
+        };
+        /** @description One of the eight steps of a change. */
+        StepRow: {
+            /** @enum {string} */
+            step: "take_in" | "assess" | "order" | "revise" | "sign" | "release" | "follow_through" | "look_back";
+            /** @enum {string} */
+            state: "done" | "now" | "ahead" | "not_needed";
+            missing: string[];
         };
         /** @description How many of a product are wanted in a year, and how many units of which affected item that takes. */
         DemandRow: {
@@ -2592,6 +2221,10 @@ export interface components {
                 [key: string]: string;
             };
         };
+        Version: {
+            /** @description The version that was on screen. */
+            version: number;
+        };
         /** @description A cell that is wrong, and why. */
         FaultRow: {
             /** @description as a spreadsheet counts; 0 for the file as a whole */
@@ -2614,6 +2247,17 @@ export interface components {
             person: string;
             asked_at: string;
         };
+        LedgerRow: {
+            number: number;
+            at: string;
+            /** @description sign-in name */
+            actor: string;
+            act: string;
+            subject: string;
+            details: {
+                [key: string]: unknown;
+            };
+        };
         /** @description What awaits the decision of the board, in the order in which it takes it, and what it decided lately. */
         MeetingPage: {
             awaiting: components["schemas"]["MeetingRow"][];
@@ -2634,6 +2278,250 @@ export interface components {
         NewArrangement: {
             /** @description Requests in the order in which the board takes them. */
             requests: string[];
+        };
+        CheckRow: {
+            name: string;
+            met: boolean;
+            reason: string;
+            /** @description where it can be put right */
+            place: string;
+        };
+        /** @description Another open order on the same items. */
+        Collision: {
+            order: string;
+            title: string;
+            state: string;
+            items: string[];
+        };
+        /** @description What the edits of an order mean, kept in sight while they are made. */
+        Consequences: {
+            lines: number;
+            items_above: string[];
+            products: components["schemas"]["ProductCost"][];
+            without_cost: string[];
+            currency: string;
+            /** @description the day on which costs are compared: the effective day, or later where a changed line begins or ends later */
+            cost_day: string;
+            affected: string[];
+            collisions: components["schemas"]["Collision"][];
+            checks: components["schemas"]["CheckRow"][];
+        };
+        /** @description Saved work on a coming revision. */
+        IterationRow: {
+            number: number;
+            /** @description what the revision was called then: C.2 */
+            name: string;
+            note: string;
+            by: string;
+            at: string;
+            /** @description how many edits held */
+            edits: number;
+        };
+        /** @description A parent's line, or a document, that still points to an older revision of an item. */
+        OlderUse: {
+            /** @description the parent or the document */
+            item: components["schemas"]["ItemRow"];
+            /** @enum {string} */
+            what: "line" | "document";
+            /** @description of the line; empty for a document */
+            line: string;
+            find: number | null;
+            /** @description the revision it points to */
+            revision: string;
+            /** @description the open order under which it adopts a newer one */
+            adopted_by: string | null;
+        };
+        /** @description Who still points to an older revision of an item, and the open orders under which that can be changed. */
+        OlderUses: {
+            /** @description the newest released revision */
+            newest: string | null;
+            uses: components["schemas"]["OlderUse"][];
+            orders: components["schemas"]["ChangeRow"][];
+        };
+        OrderData: {
+            number: string;
+            title: string;
+            description: string;
+            /** @enum {string} */
+            priority: "critical" | "high" | "normal" | "low";
+            /** @enum {string} */
+            state: "planning" | "revising" | "in_review" | "signed" | "released" | "closed" | "withdrawn";
+            effective_on: string | null;
+            author: string;
+            /** @description sign-in name */
+            editor: string | null;
+            editor_name: string | null;
+            /** @description sign-in name */
+            signer: string | null;
+            signer_name: string | null;
+            raised_at: string;
+            sent_to_review_at: string | null;
+            released_at: string | null;
+            closed_at: string | null;
+            version: number;
+            /** @description what a signature given now would cover */
+            digest: string;
+            items: components["schemas"]["OrderItemData"][];
+            checks: components["schemas"]["CheckRow"][];
+            signatures: components["schemas"]["SignatureRow"][];
+            requests: string[];
+            /** @description what you may do with it, when it is time */
+            may: ("plan" | "revise" | "submit" | "send_back" | "sign" | "release" | "close")[];
+        };
+        /** @description An item on an order: what becomes of it. */
+        OrderItemData: {
+            item: components["schemas"]["ItemRow"];
+            /** @enum {string} */
+            outcome: "revise" | "keep";
+            /** @enum {string|null} */
+            disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
+            /** @description the revision the edits start from */
+            base: string | null;
+            /** @description the revision it becomes */
+            becomes: string | null;
+            /** @description another order has released a newer revision meanwhile */
+            moved_on: boolean;
+            /** @description how many lines differ */
+            changes: number;
+        };
+        /** @description A line naming an item that an open order would add or end. */
+        PlannedUse: {
+            /** @description the parent */
+            item: components["schemas"]["ItemRow"];
+            /** @enum {string} */
+            what: "adds" | "ends";
+            order: string;
+            effective_on: string | null;
+        };
+        /** @description What one end product costs more (or less, with a minus) after the order. */
+        ProductCost: {
+            product: string;
+            title: string;
+            difference: string;
+        };
+        /** @description Where one affected item is used. */
+        ReachOfItem: {
+            item: string;
+            /** @description of all that uses it; the nearest are told */
+            total: number;
+            used_in: components["schemas"]["UsedInRow"][];
+        };
+        /** @description An item under an order: before and after in one table. */
+        Redline: {
+            order: string;
+            order_title: string;
+            state: string;
+            item: components["schemas"]["ItemRow"];
+            base: string | null;
+            becomes: string | null;
+            moved_on: boolean;
+            /** @description whether you may edit it now */
+            may_edit: boolean;
+            /** @description the number of the newest edit */
+            seen: number;
+            can_undo: boolean;
+            can_redo: boolean;
+            rows: components["schemas"]["RedlineRow"][];
+            /** @description what the work is called now: C.3 */
+            working: string;
+            iterations: components["schemas"]["IterationRow"][];
+        };
+        /** @description One line before and after, with its mark. */
+        RedlineRow: {
+            key: string;
+            /** @enum {string} */
+            mark: "added" | "removed" | "replaced" | "changed" | "renumbered" | "unchanged";
+            before: components["schemas"]["LineRow"] | null;
+            after: components["schemas"]["LineRow"] | null;
+            fields: string[];
+            was_item: components["schemas"]["ItemRow"] | null;
+            item: components["schemas"]["ItemRow"] | null;
+            /** @description who edited it last */
+            edited_by: string | null;
+            edited_at: string | null;
+        };
+        /** @description All that somebody needs to judge an order, on one page. */
+        Review: {
+            order: components["schemas"]["OrderData"];
+            requests: components["schemas"]["RequestData"][];
+            redlines: components["schemas"]["Redline"][];
+            reach: components["schemas"]["ReachOfItem"][];
+            consequences: components["schemas"]["Consequences"];
+            /** @description whether you may sign it now */
+            may_sign: boolean;
+            /** @description whether you may send it back now */
+            may_send_back: boolean;
+        };
+        SignatureRow: {
+            person: string;
+            /** @enum {string} */
+            meaning: "signed" | "sent_back";
+            reason: string;
+            signed_at: string;
+            void: boolean;
+            digest: string;
+        };
+        Adoption: {
+            /** @description Which parents and documents adopt the newest revision of an item. */
+            item: string;
+            uses: {
+                /** @description the parent or the document */
+                item: string;
+                /** @description empty for a document */
+                line: string;
+            }[];
+        };
+        Because: {
+            /** @description A reason, and the version that was on screen. */
+            reason: string;
+            version: number;
+        };
+        KeptWork: {
+            /** @description What is said of work that is kept as an iteration. */
+            note: string;
+        };
+        LineEdit: {
+            /**
+             * @description One edit of one line. Fields are text, as typed.
+             * @enum {string}
+             */
+            operation: "add" | "remove" | "replace" | "change";
+            line: string;
+            fields: {
+                [key: string]: string;
+            };
+            seen: number;
+        };
+        LineEdits: {
+            edits: {
+                /**
+                 * @description Several edits that are made together or not at all, such as a block that is pasted.
+                 * @enum {string}
+                 */
+                operation: "add" | "remove" | "replace" | "change";
+                line: string;
+                fields: {
+                    [key: string]: string;
+                };
+            }[];
+            seen: number;
+        };
+        OrderPlan: {
+            /** @description What is set on an order; what is left out stays as it is. */
+            title?: string;
+            effective_on?: string | null;
+            editor?: string | null;
+            signer?: string | null;
+            version: number;
+        };
+        Seen: {
+            /** @description The newest edit that was on screen. */
+            seen: number;
+        };
+        Signing: {
+            /** @description A signature: the password, and what was on screen. */
+            password: string;
+            digest: string;
         };
         /** @description A kept page. */
         FavouriteRow: {
@@ -2733,6 +2621,75 @@ export interface components {
             quantity: string;
             unit: string;
             value: string;
+        };
+        /** @description A page of the reports that were found. */
+        FoundReports: {
+            /** @description of all that is found */
+            total: number;
+            from: number;
+            rows: components["schemas"]["ReportRow"][];
+        };
+        /** @description One problem report with all that is linked to it. */
+        ReportPage: {
+            report: components["schemas"]["ReportRow"];
+            description: string;
+            /** @description the answer, or the question it was sent back with */
+            answer: string;
+            /** @description number of the report that says the same */
+            same_as: string | null;
+            /** @description sign-in name */
+            raised_by_login: string;
+            settled_by: string | null;
+            settled_at: string | null;
+            version: number;
+            items: components["schemas"]["ItemRow"][];
+            requests: components["schemas"]["ChangeRow"][];
+            duplicates: components["schemas"]["ReportRow"][];
+            files: components["schemas"]["ChangeFileRow"][];
+            ledger: components["schemas"]["LedgerRow"][];
+        };
+        /** @description A problem report as it appears in any list. */
+        ReportRow: {
+            number: string;
+            title: string;
+            source: string;
+            site: string;
+            /** @enum {string} */
+            severity: "critical" | "high" | "normal" | "low";
+            /** @enum {string} */
+            state: "open" | "returned" | "answered" | "gathered" | "duplicate";
+            serial: string;
+            raised_by: string;
+            raised_at: string;
+            items: string[];
+            requests: string[];
+            /** @description how alike it is to what was asked about, 0 to 100 */
+            likeness: number | null;
+        };
+        NewReport: {
+            /** @description What somebody says who reports a problem. */
+            title: string;
+            /** @enum {string} */
+            source: "field" | "shop_floor" | "supplier" | "audit" | "sales" | "engineering";
+            /** @enum {string} */
+            site: "Tarn" | "Weir";
+            /** @enum {string} */
+            severity: "critical" | "high" | "normal" | "low";
+            description: string;
+            /** @description serial or lot numbers */
+            serial?: string;
+            /** @description none when the unit is known by its serial number only */
+            items: string[];
+        };
+        SameAs: {
+            /** @description The report that says the same, and the version that was on screen. */
+            of: string;
+            version: number;
+        };
+        ReportWord: {
+            /** @description Something written about a report, and the version that was on screen. */
+            text: string;
+            version: number;
         };
         ReachCount: {
             /** @enum {string} */
@@ -2835,73 +2792,96 @@ export interface components {
             last_error: string;
             entries: components["schemas"]["HandoverEntryRow"][];
         };
-        /** @description A page of the reports that were found. */
-        FoundReports: {
-            /** @description of all that is found */
-            total: number;
-            from: number;
-            rows: components["schemas"]["ReportRow"][];
-        };
-        /** @description One problem report with all that is linked to it. */
-        ReportPage: {
-            report: components["schemas"]["ReportRow"];
-            description: string;
-            /** @description the answer, or the question it was sent back with */
-            answer: string;
-            /** @description number of the report that says the same */
-            same_as: string | null;
-            /** @description sign-in name */
-            raised_by_login: string;
-            settled_by: string | null;
-            settled_at: string | null;
-            version: number;
-            items: components["schemas"]["ItemRow"][];
-            requests: components["schemas"]["ChangeRow"][];
-            duplicates: components["schemas"]["ReportRow"][];
-            files: components["schemas"]["ChangeFileRow"][];
-            ledger: components["schemas"]["LedgerRow"][];
-        };
-        /** @description A problem report as it appears in any list. */
-        ReportRow: {
+        RequestData: {
             number: string;
             title: string;
+            reason: string;
             source: string;
             site: string;
             /** @enum {string} */
-            severity: "critical" | "high" | "normal" | "low";
+            priority: "critical" | "high" | "normal" | "low";
+            description: string;
             /** @enum {string} */
-            state: "open" | "returned" | "answered" | "gathered" | "duplicate";
-            serial: string;
+            state: "raised" | "assessing" | "returned" | "approved" | "rejected" | "ordered" | "gathered";
+            finding: string;
+            decision_reason: string;
             raised_by: string;
+            /** @description sign-in name */
+            raised_by_login: string;
             raised_at: string;
-            items: string[];
-            requests: string[];
-            /** @description how alike it is to what was asked about, 0 to 100 */
-            likeness: number | null;
+            decided_by: string | null;
+            decided_at: string | null;
+            version: number;
+            items: components["schemas"]["ItemRow"][];
+            orders: string[];
+            reports: components["schemas"]["ReportRow"][];
+            files: components["schemas"]["ChangeFileRow"][];
+            gathered: components["schemas"]["ChangeRow"][];
+            /** @description number of the request it is gathered into */
+            gathered_into: string | null;
+            /** @description number of the request it was split from */
+            split_from: string | null;
+            split_off: string[];
         };
-        NewReport: {
-            /** @description What somebody says who reports a problem. */
+        Answer: {
+            /** @description The answer to what a request was sent back for. */
+            answer: string;
+            version: number;
+        };
+        Decision: {
+            /**
+             * @description The decision on a request.
+             * @enum {string}
+             */
+            decision: "approved" | "rejected" | "returned";
+            reason: string;
+            version: number;
+        };
+        Finding: {
+            /** @description What the assessment found. */
+            finding: string;
+            version: number;
+        };
+        Gathering: {
+            /** @description The requests to be gathered into one, and the version of that one that was on screen. */
+            requests: string[];
+            version: number;
+        };
+        NamedItem: {
+            /**
+             * @description What becomes of an item on an order.
+             * @enum {string}
+             */
+            outcome: "revise" | "keep";
+            /** @enum {string|null} */
+            disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
+            version: number;
+        };
+        NewRequest: {
+            /** @description What somebody says who asks for a change. */
             title: string;
+            /** @enum {string} */
+            reason: "defect" | "safety" | "cost_saving" | "end_of_life" | "improvement" | "regulation" | "manufacturability";
             /** @enum {string} */
             source: "field" | "shop_floor" | "supplier" | "audit" | "sales" | "engineering";
             /** @enum {string} */
             site: "Tarn" | "Weir";
             /** @enum {string} */
-            severity: "critical" | "high" | "normal" | "low";
+            priority: "critical" | "high" | "normal" | "low";
             description: string;
-            /** @description serial or lot numbers */
-            serial?: string;
-            /** @description none when the unit is known by its serial number only */
             items: string[];
+            /** @description numbers of the problem reports that it answers */
+            reports?: string[];
         };
-        SameAs: {
-            /** @description The report that says the same, and the version that was on screen. */
-            of: string;
-            version: number;
+        SentBack: {
+            /** @description Why an order goes back. */
+            reason: string;
         };
-        ReportWord: {
-            /** @description Something written about a report, and the version that was on screen. */
-            text: string;
+        Splitting: {
+            /** @description What moves to a second request, and the version of the first that was on screen. */
+            title: string;
+            items: string[];
+            reports?: string[];
             version: number;
         };
         /** @description Something that the items of a category are asked for. */
@@ -3207,6 +3187,26 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description A report, a request or an order as it appears in any list. Each area makes the rows of its own. */
+        ChangeRow: {
+            number: string;
+            /** @enum {string} */
+            type: "report" | "request" | "order";
+            title: string;
+            /** @enum {string} */
+            priority: "critical" | "high" | "normal" | "low";
+            state: string;
+            /** @description the step of work it is at */
+            step: string;
+            open: boolean;
+            raised_at: string;
+            raised_by: string;
+            site: string | null;
+            source: string | null;
+            effective_on: string | null;
+            /** @description who has to act, when it is one person */
+            waits_for: string | null;
+        };
     };
     responses: never;
     parameters: never;
@@ -3335,1337 +3335,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AssessmentPage"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    changeFileContent: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file as it was brought */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeChangeFileAway: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description It is gone. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    bringFileToRequest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": components["schemas"]["NewChangeFile"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    bringFileToReport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": components["schemas"]["NewChangeFile"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReportPage"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    olderUses: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["OlderUses"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    plannedUses: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlannedUse"][];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    adoptNewest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Adoption"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["OlderUses"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    changes: {
-        parameters: {
-            query?: {
-                show?: string;
-                words?: string;
-                priority?: string;
-                type?: string;
-                step?: string;
-                person?: string;
-                waits_for?: string;
-                item?: string;
-                since?: string;
-                until?: string;
-                sort?: string;
-                from?: string;
-                most?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FoundChanges"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    dossier: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keepIteration: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeptWork"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    goBackToIteration: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-                iteration: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Seen"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    planOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OrderPlan"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    putItemOnOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NamedItem"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeItemOffOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Version"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    openOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Version"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    review: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Review"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    submitOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Version"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    releaseOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Version"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    closeOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Version"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    withdrawOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Because"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    redline: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    editLine: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LineEdit"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    editLines: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LineEdits"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    structureSheet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-                format: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The lines as they are to be: csv or xlsx */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readStructureSheet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                    seen: number;
-                };
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    undoEdit: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    redoEdit: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    bringInNewer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Redline"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    raiseRequest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewRequest"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    answerRequest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Answer"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    recordFinding: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Finding"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    decideRequest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Decision"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    raiseOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    gatherRequests: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Gathering"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeRequestApart: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Version"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    splitRequest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Splitting"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    consequences: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Consequences"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    signOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Signing"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sendOrderBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SentBack"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Dossier"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -5055,6 +3724,993 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    olderUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OlderUses"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plannedUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedUse"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    adoptNewest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Adoption"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OlderUses"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changes: {
+        parameters: {
+            query?: {
+                show?: string;
+                words?: string;
+                priority?: string;
+                type?: string;
+                step?: string;
+                person?: string;
+                waits_for?: string;
+                item?: string;
+                since?: string;
+                until?: string;
+                sort?: string;
+                from?: string;
+                most?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundChanges"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dossier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeFileContent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file as it was brought */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeChangeFileAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is gone. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringFileToRequest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["NewChangeFile"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringFileToReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["NewChangeFile"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderPlan"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putItemOnOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedItem"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeItemOffOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    openOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Review"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    submitOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    releaseOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    closeOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    withdrawOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Because"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    raiseRequest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    answerRequest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answer"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    recordFinding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Finding"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideRequest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Decision"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    raiseOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    gatherRequests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Gathering"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeRequestApart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    splitRequest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Splitting"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    consequences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Consequences"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    signOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Signing"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendOrderBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentBack"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dossier"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -5582,44 +5238,6 @@ export interface operations {
             };
         };
     };
-    reading: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The answer to the request that brought the file. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": Record<string, never>;
-                };
-            };
-            /** @description The file is still being read. Ask again after Retry-After seconds. */
-            202: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     imports: {
         parameters: {
             query?: never;
@@ -5829,6 +5447,350 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MeetingPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepIteration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptWork"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    goBackToIteration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                iteration: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Seen"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    editLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineEdit"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    editLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineEdits"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    structureSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The lines as they are to be: csv or xlsx */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readStructureSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                    seen: number;
+                };
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoEdit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redoEdit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringInNewer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Redline"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -6107,171 +6069,6 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ExposurePage"];
                 };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    reach: {
-        parameters: {
-            query?: {
-                reason?: string;
-                decided?: string;
-                on?: string;
-                from?: string;
-            };
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReachPage"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    decideReach: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewReachDecision"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReachPage"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    reachPicture: {
-        parameters: {
-            query?: {
-                on?: string;
-            };
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReachPicture"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sendHandoverAgain: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HandoverRow"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    handoverFile: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
-                format: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file as it was sent. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -6648,6 +6445,209 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ReportPage"];
                 };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reach: {
+        parameters: {
+            query?: {
+                reason?: string;
+                decided?: string;
+                on?: string;
+                from?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideReach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReachDecision"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reachPicture: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachPicture"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer to the request that brought the file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            /** @description The file is still being read. Ask again after Retry-After seconds. */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendHandoverAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandoverRow"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoverFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file as it was sent. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {

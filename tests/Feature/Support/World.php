@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Support;
 
-use App\Changes\Models\ChangeOrder;
-use App\Changes\Models\ChangeRequest;
+use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\People\Role;
+use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Category;
 use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dossier;
+
+use App\Dossier\Data\Dossier;
+use App\Dossier\Data\StepRow;
+use App\Ledger\LedgerReader;
+use App\Ledger\LedgerRow;
+use App\Orders\Collisions;
+use App\Orders\Data\CheckRow;
+use App\Orders\Data\OrderData;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderReader;
+use App\Orders\OrderView;
+use App\People\Models\Person;
+use App\Releases\Data\HandoverRow;
+use App\Releases\Models\Handover;
+use App\Requests\Data\RequestData;
+use App\Requests\Models\ChangeRequest;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Auth;
+use Orthotaxis\Core\Change\Check;
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderOfWork;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\RequestState;
+
+/** Puts one change together: its requests, its order, what planning said, who did what. */
+final readonly class DossierReader
+{
+    public function __construct(private OrderReader $orders, private LedgerReader $ledger, private Collisions $collisions) {}
+
+    /** @param  string  $number of a request or of an order */
+    public function read(string $number): Dossier
+    {
+        $order = ChangeOrder::query()->where('number', $number)->first();
+        if ($order === null) {
+            $request = ChangeRequest::query()->with('orders')->where('number', $number)->firstOrFail();
+            $order = $request->orders->last();
+        }
+        $requests = ChangeRequest::query()
+            ->with(RequestData::RELATIONS)
+            ->when(
+                $order !== null && $order->number === $number,
+                static fn ($query) => $query->whereRelation('orders', 'change_orders.id', $order?->id),
+                static fn ($query) => $query->where('number', $number),
+            )->orderBy('id')->get();
+        $handovers = $order === null ? new Collection : Handover::query()->with(['entries', 'latestMessage'])->where('order_id', $order->id)->orderBy('id')->get();
+        $core = $order === null ? null : $this->orders->toCore($order);
+        $checks = $core === null ? [] : OrderView::checks($core);
+        $first = $requests->first();
+        $subjects = array_values(array_map(strval(...), [...$requests->pluck('number')->all(), ...($order === null ? [] : [$order->number])]));
+        $acts = $this->ledger->about($subjects);
+        $me = Auth::user();
+
+        return new Dossier(
+            $number,
+            $order->title ?? $first->title ?? '',
+            $order->priority ?? $first->priority ?? 'normal',
+            self::steps($first, $order, $checks, $handovers),
+            $requests->map(RequestData::of(...))->values()->all(),
+            $order === null || $core === null ? null : OrderData::of($order, $core, $me instanceof Person ? $me : null, OrderView::items($order, $core), array_map(CheckRow::of(...), $checks)),
+            $handovers->map(HandoverRow::of(...))->values()->all(),
+            $order === null ? [] : $this->collisions->of($order),
+            array_map(LedgerRow::of(...), $acts),
+            count($acts) < LedgerReader::NEWEST ? count($acts) : $this->ledger->countAbout($subjects),
+        );
+    }
+
+    /**
+     * @param  list<Check>  $checks
+     * @param  Collection<int, Handover>  $handovers
+     * @return list<StepRow>
+     */
+    private static function steps(?ChangeRequest $request, ?ChangeOrder $order, array $checks, Collection $handovers): array
+    {
+        $steps = [];
+        foreach (OrderOfWork::of($request?->state, $order?->state) as $step => $state) {
+            $steps[] = new StepRow($step, $state->value, $state->value === 'now' ? self::missing($request, $order, $checks, $handovers) : []);
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<Check>  $checks
+     * @param  Collection<int, Handover>  $handovers
+     * @return list<string>
+     */
+    private static function missing(?ChangeRequest $request, ?ChangeOrder $order, array $checks, Collection $handovers): array
+    {
+        $unmet = array_values(array_map(static fn (Check $check): string => $check->reason, array_filter($checks, static fn (Check $check): bool => ! $check->met)));
+
+        return match ($order?->state) {
+            null => match ($request?->state) {
+                RequestState::Raised => ['Record the finding.'],
+                RequestState::Assessing => ['Approve it, reject it or send it back.'],
+                RequestState::Returned => ["Sent back: {$request->decision_reason}"],
+                RequestState::Gathered => ["Gathered into {$request->gatheredInto?->number}."],
+                default => ['Turn it into an order.'],
+            },
+            OrderState::Planning => $unmet === [] ? ['Open the items for revision.'] : $unmet,
+            OrderState::Revising => $unmet === [] ? ['Send it to review.'] : $unmet,
+            OrderState::InReview => [($order->signer->name ?? 'Somebody').' signs or sends it back.'],
+            OrderState::Signed => $unmet === [] ? ['Release it.'] : $unmet,
+            OrderState::Released => $handovers->where('state', '!=', 'taken')->isEmpty()
+                ? ['Close the order.']
+                : $handovers->where('state', '!=', 'taken')->map(static fn (Handover $handover): string => match ($handover->state) {
+                    'waiting' => "{$handover->name} is on its way to planning.",
+                    'unanswered' => "Planning has not answered {$handover->name}.",
+                    default => "Planning rejected entries of {$handover->name}.",
+                })->values()->all(),
+            default => [],
+        };
+    }
+}

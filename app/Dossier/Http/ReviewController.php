@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dossier\Http;
+
+use App\Days\Today;
+use App\Dossier\Data\Dossier;
+use App\Dossier\DossierReader;
+use App\Http\Api\InPath;
+use App\Http\Api\Ok;
+use App\Http\Api\Refused;
+use App\Http\Api\Takes;
+use App\Orders\Actions\SignOrder;
+use App\Orders\ConsequenceReader;
+use App\Orders\Data\CheckRow;
+use App\Orders\Data\Consequences;
+use App\Orders\Data\OrderData;
+use App\Orders\Data\ReachOfItem;
+use App\Orders\Data\Review;
+use App\Orders\Http\Signing;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderAct;
+use App\Orders\OrderPolicy;
+use App\Orders\OrderReader;
+use App\Orders\OrderView;
+use App\Orders\RedlineReader;
+use App\People\Models\Person;
+use App\Requests\Data\RequestData;
+use App\Requests\Http\SentBack;
+use App\Structures\Models\Item;
+use App\Structures\WhereUsedReader;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Change\OrderState;
+
+/** The one page that a reviewer reads, and what they do there. */
+final readonly class ReviewController
+{
+    public function __construct(private OrderReader $orders, private ConsequenceReader $consequences) {}
+
+    #[OA\Get(path: '/api/orders/{number}/review', operationId: 'review', tags: ['approvals'])]
+    #[InPath('number'), Ok(Review::class), Refused]
+    public function show(string $number, #[CurrentUser] Person $person, RedlineReader $redlines, WhereUsedReader $whereUsed): JsonResponse
+    {
+        $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
+        $core = $this->orders->toCore($order);
+        $order->requests->load(RequestData::RELATIONS);
+        $maySign = $order->state === OrderState::InReview && OrderPolicy::refusal(OrderAct::Sign, $person, $order) === null && ! in_array($person->id, $core->proposers(), true);
+
+        return new JsonResponse(new Review(
+            OrderData::of($order, $core, $person, OrderView::items($order, $core), array_map(CheckRow::of(...), OrderView::checks($core))),
+            $order->requests->map(RequestData::of(...))->values()->all(),
+            $redlines->all($person, $order, $core),
+            $this->reach($order, $whereUsed),
+            $this->consequences->read($order, $core),
+            $maySign,
+            ($order->state === OrderState::InReview || $order->state === OrderState::Signed) && OrderPolicy::refusal(OrderAct::SendBack, $person, $order) === null,
+        ));
+    }
+
+    #[OA\Get(path: '/api/orders/{number}/consequences', operationId: 'consequences', tags: ['changes'])]
+    #[InPath('number'), Ok(Consequences::class), Refused]
+    public function consequences(string $number): JsonResponse
+    {
+        $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
+
+        return new JsonResponse($this->consequences->read($order, $this->orders->toCore($order)));
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/signature', operationId: 'signOrder', tags: ['approvals'])]
+    #[InPath('number'), Takes(Signing::class), Ok(Dossier::class), Refused]
+    public function sign(string $number, Signing $request, #[CurrentUser] Person $person, SignOrder $action, DossierReader $dossiers): JsonResponse
+    {
+        $action->sign($person, $number, $request->string('password')->toString(), $request->string('digest')->toString());
+
+        return new JsonResponse($dossiers->read($number));
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/return', operationId: 'sendOrderBack', tags: ['approvals'])]
+    #[InPath('number'), Takes(SentBack::class), Ok(Dossier::class), Refused]
+    public function sendBack(string $number, SentBack $request, #[CurrentUser] Person $person, SignOrder $action, DossierReader $dossiers): JsonResponse
+    {
+        $action->sendBack($person, $number, $request->string('reason')->toString());
+
+        return new JsonResponse($dossiers->read($number));
+    }
+
+    /** @return list<ReachOfItem> */
+    private function reach(ChangeOrder $order, WhereUsedReader $whereUsed): array
+    {
+        /** @var list<Item> $items */
+        $items = $order->items->map(static fn ($row): Item => $row->item)->values()->all();
+        $reach = [];
+        foreach ($whereUsed->rowsOfAll($items, Today::day()) as $number => [$total, $rows]) {
+            $reach[] = new ReachOfItem((string) $number, $total, $rows);
+        }
+
+        return $reach;
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Actions;
+
+use App\Ledger\Ledger;
+use App\Orders\IterationReader;
+use App\Orders\Models\EditRecord;
+use App\Orders\Models\Iteration;
+use App\Orders\Models\OrderItem;
+use App\People\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Refusal;
+
+/** Keeps the work on a coming revision as it is now, so that one can come back to it. */
+final readonly class KeepIteration
+{
+    public function __construct(private EditStructure $edits, private IterationReader $iterations, private Ledger $ledger) {}
+
+    /** Refused when nothing was done since the last one. */
+    public function keep(Person $by, string $number, string $itemNumber, string $note): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber, $note): void {
+            $row = $this->edits->openRow($by, $number, $itemNumber);
+            $last = $row->iterations()->first();
+            if ($last !== null && $last->edits === self::held($row) && $last->base_revision_id === $row->base_revision_id) {
+                throw Refusal::at('note', 'Nothing was changed since the last iteration.');
+            }
+            $kept = self::of($row, $by, $note);
+            $this->ledger->record($by->login, 'structure.iteration_kept', $number, ['item' => $itemNumber, 'iteration' => $kept->number, 'note' => $note]);
+        });
+    }
+
+    /** Goes back to how the lines were then. What was done since is not lost: each line that differs is one edit more, and can be undone. */
+    public function goBack(Person $by, string $number, string $itemNumber, int $iteration, int $seen): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber, $iteration, $seen): void {
+            $row = $this->edits->openRow($by, $number, $itemNumber);
+            $this->edits->makeAll($by, $number, $itemNumber, $this->iterations->structure($row, $iteration), $seen);
+            $this->ledger->record($by->login, 'structure.went_back', $number, ['item' => $itemNumber, 'iteration' => $iteration]);
+        });
+    }
+
+    /** Keeps the work as it is, when there was any since the last time. */
+    public static function ifChanged(OrderItem $row, Person $by, string $note): void
+    {
+        $last = $row->iterations()->first();
+        if ($last === null || $last->edits !== self::held($row) || $last->base_revision_id !== $row->base_revision_id) {
+            self::of($row, $by, $note);
+        }
+    }
+
+    private static function of(OrderItem $row, Person $by, string $note): Iteration
+    {
+        return $row->iterations()->create([
+            'number' => (int) $row->iterations()->max('number') + 1, 'note' => $note, 'base_revision_id' => $row->base_revision_id,
+            'edits' => self::held($row), 'person_id' => $by->id, 'saved_at' => CarbonImmutable::now(),
+        ]);
+    }
+
+    /** @return list<int> the numbers of the edits that hold now */
+    private static function held(OrderItem $row): array
+    {
+        return $row->edits->whereNull('withdrawn_at')->map(static fn (EditRecord $edit): int => $edit->number)->values()->all();
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Actions;
+
+use App\Days\Today;
+use App\Documents\Models\ItemDocument;
+use App\Ledger\Ledger;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderAct;
+use App\Orders\OrderPolicy;
+use App\Orders\OrderReader;
+use App\People\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\Check;
+use Orthotaxis\Core\Change\OrderReadiness;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Refusal;
+
+/** Takes an order from one state of work to the next, when what the next state asks for holds. */
+final readonly class MoveOrder
+{
+    public function __construct(private OrderReader $orders, private Ledger $ledger) {}
+
+    /** Opens the items for work. From here on their edits start from the revision that is released now. */
+    public function openForRevision(Person $by, string $number, int $version): void
+    {
+        $this->move($by, $number, $version, OrderState::Revising, 'order.opened', function (ChangeOrder $order): void {
+            self::mustHold(OrderReadiness::forRevising($this->orders->toCore($order)));
+            foreach ($order->items as $row) {
+                if ($row->outcome === Outcome::Revise) {
+                    $row->update(['base_revision_id' => $row->item->workBase()?->id]);
+                }
+            }
+        });
+    }
+
+    /** Holds everything on the order still while it is judged. */
+    public function submit(Person $by, string $number, int $version): void
+    {
+        $this->move($by, $number, $version, OrderState::InReview, 'order.sent_to_review', function (ChangeOrder $order) use ($by): void {
+            OrderPolicy::check(OrderAct::Submit, $by, $order);
+            self::mustHold(OrderReadiness::forReview($this->orders->toCore($order), Today::day()));
+            foreach ($order->items as $row) {
+                if ($row->outcome === Outcome::Revise) {
+                    KeepIteration::ifChanged($row, $by, 'Sent to review');
+                }
+            }
+            $order->sent_to_review_at = CarbonImmutable::now();
+        });
+    }
+
+    /**
+     * The last task is done.
+     *
+     * @param  \Closure(ChangeOrder): void  $check  throws while something is still open
+     */
+    public function close(Person $by, string $number, int $version, \Closure $check): void
+    {
+        $this->move($by, $number, $version, OrderState::Closed, 'order.closed', static function (ChangeOrder $order) use ($check): void {
+            $check($order);
+            $order->closed_at = CarbonImmutable::now();
+        });
+    }
+
+    /** Gives the order up before release; its requests are approved and without an order again. */
+    public function withdraw(Person $by, string $number, string $reason, int $version): void
+    {
+        $this->move($by, $number, $version, OrderState::Withdrawn, 'order.withdrawn', static function (ChangeOrder $order): void {
+            $order->load('requests');
+            ItemDocument::query()->where('adopting_order_id', $order->id)->update(['adopting_order_id' => null]);
+            foreach ($order->requests as $request) {
+                $request->update(['state' => RequestState::Approved, 'version' => $request->version + 1]);
+            }
+        }, ['reason' => $reason]);
+    }
+
+    /**
+     * @param  callable(ChangeOrder): void  $prepare
+     * @param  array<string, mixed>  $details
+     */
+    private function move(Person $by, string $number, int $version, OrderState $to, string $act, callable $prepare, array $details = []): void
+    {
+        DB::transaction(function () use ($by, $number, $version, $to, $act, $prepare, $details): void {
+            $order = ChangeOrder::hold($number);
+            $order->mustBeAt($version);
+            if (! $order->state->mayBecome($to)) {
+                throw Refusal::at('order', "{$number} is not at this step.");
+            }
+            $prepare($order);
+            $order->state = $to;
+            $order->version++;
+            $order->save();
+            $this->ledger->record($by->login, $act, $number, $details);
+        });
+    }
+
+    /** @param  list<Check>  $checks */
+    private static function mustHold(array $checks): void
+    {
+        $reasons = [];
+        foreach ($checks as $check) {
+            if (! $check->met) {
+                $reasons[$check->place] = isset($reasons[$check->place]) ? "{$reasons[$check->place]} {$check->reason}" : $check->reason;
+            }
+        }
+        if ($reasons !== []) {
+            throw Refusal::because($reasons);
+        }
+    }
+}

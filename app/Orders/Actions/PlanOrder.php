@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Actions;
+
+use App\Days\Today;
+use App\Ledger\Ledger;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderReader;
+use App\People\Ability;
+use App\People\Models\Person;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\EffectiveDate;
+use Orthotaxis\Core\Refusal;
+
+/** Sets what the order is called, when it takes effect, who edits and who signs. */
+final readonly class PlanOrder
+{
+    public function __construct(private OrderReader $orders, private Ledger $ledger) {}
+
+    /** @param  array{title?: string, effective_on?: ?string, editor?: ?string, signer?: ?string}  $fields people by sign-in name */
+    public function plan(Person $by, string $number, array $fields, int $version): void
+    {
+        DB::transaction(function () use ($by, $number, $fields, $version): void {
+            $order = ChangeOrder::hold($number);
+            $order->mustBeAt($version);
+            self::mustBeOpen($order);
+            if (isset($fields['title'])) {
+                $order->title = $fields['title'];
+            }
+            if (array_key_exists('editor', $fields)) {
+                $order->editor_id = self::person('editor', $fields['editor'], Ability::ReviseStructure, 'may not revise structures');
+            }
+            if (array_key_exists('signer', $fields)) {
+                $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, 'may not sign orders');
+            }
+            if (array_key_exists('effective_on', $fields)) {
+                $order->effective_on = $fields['effective_on'] === null ? null : (string) Day::parse($fields['effective_on'], 'effective_on');
+            }
+            $core = $this->orders->toCore($order);
+            $fault = array_key_exists('effective_on', $fields) && $core->effectiveOn !== null ? EffectiveDate::fault($core, Today::day()) : null;
+            if ($fault !== null) {
+                throw Refusal::at('effective_on', $fault);
+            }
+            if ($core->signer !== null && in_array($core->signer, $core->proposers(), true)) {
+                throw Refusal::at('signer', 'The originator or an editor cannot sign. Name another person.');
+            }
+            $order->version++;
+            $order->save();
+            $this->ledger->record($by->login, 'order.planned', $number, $fields);
+        });
+    }
+
+    public static function mustBeOpen(ChangeOrder $order): void
+    {
+        if (! $order->state->allowsPlanning()) {
+            throw Refusal::at('order', 'The order is locked: it is in review or released.');
+        }
+    }
+
+    private static function person(string $place, ?string $login, Ability $ability, string $otherwise): ?int
+    {
+        if ($login === null) {
+            return null;
+        }
+        $person = Person::query()->where('login', $login)->where('active', true)->first() ?? throw Refusal::at($place, "Nobody here signs in as {$login}.");
+
+        return $person->mayDo($ability) ? $person->id : throw Refusal::at($place, "{$person->name} {$otherwise}.");
+    }
+}

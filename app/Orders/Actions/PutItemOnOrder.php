@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Actions;
+
+use App\Ledger\Ledger;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
+use App\Orders\OrderReader;
+use App\People\Models\Person;
+use App\Structures\MistypedNumbers;
+use App\Structures\Models\Item;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\Disposition;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Refusal;
+
+/** Names an item on an order, says what becomes of it and of what exists, or takes it off again. */
+final readonly class PutItemOnOrder
+{
+    public function __construct(private Ledger $ledger) {}
+
+    public function put(Person $by, string $number, string $itemNumber, Outcome $outcome, ?Disposition $disposition, int $version): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber, $outcome, $disposition, $version): void {
+            $order = $this->open($number, $version);
+            $item = Item::query()->with('released')->where('number', $itemNumber)->first()
+                ?? throw Refusal::at('item', (new MistypedNumbers)->noSuchItem($itemNumber));
+            $row = $this->row($order, $item) ?? new OrderItem(['order_id' => $order->id, 'item_id' => $item->id]);
+            if ($outcome === Outcome::Keep) {
+                $this->mustHaveNoEdits($row, $itemNumber);
+            }
+            $row->fill([
+                'outcome' => $outcome,
+                'disposition' => $disposition,
+                'base_revision_id' => match (true) {
+                    $outcome === Outcome::Keep => null,
+                    $order->state === OrderState::Revising => $row->base_revision_id ?? $item->workBase()?->id,
+                    default => null,
+                },
+            ])->save();
+            $order->update(['version' => $version + 1]);
+            $this->ledger->record($by->login, 'order.item_named', $number, ['item' => $itemNumber, 'outcome' => $outcome->value, 'disposition' => $disposition?->value]);
+        });
+    }
+
+    public function takeOff(Person $by, string $number, string $itemNumber, int $version): void
+    {
+        DB::transaction(function () use ($by, $number, $itemNumber, $version): void {
+            $order = $this->open($number, $version);
+            $row = $order->items()->with('edits')->whereRelation('item', 'number', $itemNumber)->first()
+                ?? throw Refusal::at('item', "{$itemNumber} is not on this order.");
+            $this->mustHaveNoEdits($row, $itemNumber);
+            $row->delete();
+            $order->update(['version' => $version + 1]);
+            $this->ledger->record($by->login, 'order.item_taken_off', $number, ['item' => $itemNumber]);
+        });
+    }
+
+    private function open(string $number, int $version): ChangeOrder
+    {
+        $order = ChangeOrder::hold($number);
+        $order->mustBeAt($version);
+        PlanOrder::mustBeOpen($order);
+
+        return $order;
+    }
+
+    private function row(ChangeOrder $order, Item $item): ?OrderItem
+    {
+        return $order->items()->with('edits')->where('item_id', $item->id)->first();
+    }
+
+    private function mustHaveNoEdits(OrderItem $row, string $number): void
+    {
+        if ($row->exists && OrderReader::activeEdits($row) !== []) {
+            throw Refusal::at('item', "{$number} has been edited under this order. Undo its edits first.");
+        }
+    }
+}

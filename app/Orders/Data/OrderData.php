@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Data;
+
+use App\Http\Api\ListOf;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderAct;
+use App\Orders\OrderPolicy;
+use App\People\Models\Person;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Change\Order;
+
+#[OA\Schema]
+final readonly class OrderData
+{
+    /**
+     * @param  list<OrderItemData>  $items
+     * @param  list<CheckRow>  $checks  for the next step
+     * @param  list<SignatureRow>  $signatures  newest first
+     * @param  list<string>  $requests  numbers
+     * @param  list<value-of<OrderAct>>  $may
+     */
+    private function __construct(
+        #[OA\Property] public string $number,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $description,
+        #[OA\Property(enum: ['critical', 'high', 'normal', 'low'])] public string $priority,
+        #[OA\Property(enum: ['planning', 'revising', 'in_review', 'signed', 'released', 'closed', 'withdrawn'])] public string $state,
+        #[OA\Property] public ?string $effective_on,
+        #[OA\Property] public string $author,
+        #[OA\Property(description: 'sign-in name')] public ?string $editor,
+        #[OA\Property] public ?string $editor_name,
+        #[OA\Property(description: 'sign-in name')] public ?string $signer,
+        #[OA\Property] public ?string $signer_name,
+        #[OA\Property] public string $raised_at,
+        #[OA\Property] public ?string $sent_to_review_at,
+        #[OA\Property] public ?string $released_at,
+        #[OA\Property] public ?string $closed_at,
+        #[OA\Property] public int $version,
+        #[OA\Property(description: 'what a signature given now would cover')] public string $digest,
+        #[ListOf(OrderItemData::class)] public array $items,
+        #[ListOf(CheckRow::class)] public array $checks,
+        #[ListOf(SignatureRow::class)] public array $signatures,
+        #[ListOf('string')] public array $requests,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: ['plan', 'revise', 'submit', 'send_back', 'sign', 'release', 'close']), description: 'what you may do with it, when it is time')] public array $may,
+    ) {}
+
+    /**
+     * @param  list<OrderItemData>  $items
+     * @param  list<CheckRow>  $checks
+     */
+    public static function of(ChangeOrder $order, Order $core, ?Person $by, array $items, array $checks): self
+    {
+        return new self(
+            $order->number, $order->title, $order->description, $order->priority, $order->state->value, $order->effective_on,
+            $order->author->name, $order->editor?->login, $order->editor?->name, $order->signer?->login, $order->signer?->name,
+            $order->raised_at->toIso8601String(), $order->sent_to_review_at?->toIso8601String(), $order->released_at?->toIso8601String(),
+            $order->closed_at?->toIso8601String(), $order->version, $core->digest(), $items, $checks,
+            $order->signatures->map(SignatureRow::of(...))->values()->all(),
+            $order->requests->map(static fn ($request): string => $request->number)->values()->all(),
+            $by === null ? [] : array_column(OrderPolicy::acts($by, $order), 'value'),
+        );
+    }
+}

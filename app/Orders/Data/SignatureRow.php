@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Data;
+
+use App\Orders\Models\Signature;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema]
+final readonly class SignatureRow
+{
+    private function __construct(
+        #[OA\Property] public string $person,
+        #[OA\Property(enum: ['signed', 'sent_back'])] public string $meaning,
+        #[OA\Property] public string $reason,
+        #[OA\Property] public string $signed_at,
+        #[OA\Property] public bool $void,
+        #[OA\Property] public string $digest,
+    ) {}
+
+    public static function of(Signature $signature): self
+    {
+        return new self(
+            $signature->person->name, $signature->meaning, $signature->reason,
+            $signature->signed_at->toIso8601String(), $signature->void, $signature->digest,
+        );
+    }
+}

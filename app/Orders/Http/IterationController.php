@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Http;
+
+use App\Http\Api\InPath;
+use App\Http\Api\Ok;
+use App\Http\Api\Refused;
+use App\Http\Api\Takes;
+use App\Orders\Actions\KeepIteration;
+use App\Orders\Data\Redline;
+use App\Orders\RedlineReader;
+use App\People\Models\Person;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+/** Saved work between releases. */
+final readonly class IterationController
+{
+    public function __construct(private RedlineReader $redlines, private KeepIteration $action) {}
+
+    #[OA\Post(path: '/api/orders/{number}/items/{item}/iterations', operationId: 'keepIteration', tags: ['changes'])]
+    #[InPath('number'), InPath('item'), Takes(KeptWork::class), Ok(Redline::class), Refused]
+    public function keep(string $number, string $item, KeptWork $request, #[CurrentUser] Person $person): JsonResponse
+    {
+        $this->action->keep($person, $number, $item, $request->string('note')->trim()->toString());
+
+        return new JsonResponse($this->redlines->one($person, $number, $item));
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/items/{item}/iterations/{iteration}/return', operationId: 'goBackToIteration', tags: ['changes'])]
+    #[InPath('number'), InPath('item'), InPath('iteration'), Takes(Seen::class), Ok(Redline::class), Refused]
+    public function goBack(string $number, string $item, string $iteration, Seen $request, #[CurrentUser] Person $person): JsonResponse
+    {
+        $this->action->goBack($person, $number, $item, (int) $iteration, $request->integer('seen'));
+
+        return new JsonResponse($this->redlines->one($person, $number, $item));
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Http;
+
+use Illuminate\Foundation\Http\FormRequest;
+use OpenApi\Attributes as OA;
+
+/** What is set on an order; what is left out stays as it is. */
+#[OA\Schema(required: ['version'], properties: [
+    new OA\Property(property: 'title', type: 'string'),
+    new OA\Property(property: 'effective_on', type: 'string', nullable: true),
+    new OA\Property(property: 'editor', type: 'string', nullable: true),
+    new OA\Property(property: 'signer', type: 'string', nullable: true),
+    new OA\Property(property: 'version', type: 'integer'),
+])]
+final class OrderPlan extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'title' => 'sometimes|required|string|max:200',
+            'effective_on' => 'sometimes|nullable|string|max:10',
+            'editor' => 'sometimes|nullable|string|max:60',
+            'signer' => 'sometimes|nullable|string|max:60',
+            'version' => 'required|integer|min:1',
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'title.required' => 'An order needs a title.',
+            'title.max' => 'At most 200 characters.',
+        ];
+    }
+}

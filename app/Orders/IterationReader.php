@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders;
+
+use App\Orders\Models\EditRecord;
+use App\Orders\Models\OrderItem;
+use App\Structures\StructureReader;
+use Orthotaxis\Core\Edit\Apply;
+use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Structure;
+
+/** The lines of an item as they were when an iteration was kept. */
+final readonly class IterationReader
+{
+    public function __construct(private StructureReader $structures) {}
+
+    /** @throws Refusal when there is no such iteration */
+    public function structure(OrderItem $row, int $number): Structure
+    {
+        $iteration = $row->iterations()->where('number', $number)->first() ?? throw Refusal::at('iteration', "There is no iteration {$number} of this work.");
+        $edits = $row->edits->whereIn('number', $iteration->edits)->map(static fn (EditRecord $edit): Edit => $edit->toCore())->values()->all();
+
+        return Apply::all($this->structures->ofRevision($iteration->base_revision_id), $edits);
+    }
+}

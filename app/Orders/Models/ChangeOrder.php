@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Models;
+
+use App\Http\SavedInTurn;
+use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
+use App\Vocabulary\ChangeRow;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Orthotaxis\Core\Change\OrderOfWork;
+use Orthotaxis\Core\Change\OrderState;
+
+/**
+ * @property int $id
+ * @property string $number
+ * @property string $title
+ * @property string $description
+ * @property string $priority
+ * @property OrderState $state
+ * @property ?string $effective_on
+ * @property int $author_id
+ * @property ?int $editor_id
+ * @property ?int $signer_id
+ * @property CarbonImmutable $raised_at
+ * @property ?CarbonImmutable $sent_to_review_at
+ * @property ?CarbonImmutable $released_at
+ * @property ?CarbonImmutable $closed_at
+ * @property int $version
+ * @property-read Person $author
+ * @property-read ?Person $editor
+ * @property-read ?Person $signer
+ * @property-read Collection<int, OrderItem> $items
+ * @property-read Collection<int, ChangeRequest> $requests
+ * @property-read Collection<int, Signature> $signatures
+ */
+final class ChangeOrder extends Model
+{
+    use SavedInTurn;
+
+    public $timestamps = false;
+
+    protected $casts = [
+        'state' => OrderState::class, 'raised_at' => 'immutable_datetime', 'sent_to_review_at' => 'immutable_datetime',
+        'released_at' => 'immutable_datetime', 'closed_at' => 'immutable_datetime',
+    ];
+
+    /** @return BelongsTo<Person, $this> */
+    public function author(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'author_id');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function editor(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'editor_id');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function signer(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'signer_id');
+    }
+
+    /** @return HasMany<OrderItem, $this> */
+    public function items(): HasMany
+    {
+        return $this->hasMany(OrderItem::class, 'order_id')->orderBy('id');
+    }
+
+    /** @return BelongsToMany<ChangeRequest, $this> */
+    public function requests(): BelongsToMany
+    {
+        return $this->belongsToMany(ChangeRequest::class, 'change_order_requests', 'order_id', 'request_id')->orderBy('change_requests.id');
+    }
+
+    /** @return HasMany<Signature, $this> newest first */
+    public function signatures(): HasMany
+    {
+        return $this->hasMany(Signature::class, 'order_id')->orderByDesc('id');
+    }
+
+    /** As it appears in any list. */
+    public function row(): ChangeRow
+    {
+        $step = OrderOfWork::current(null, $this->state);
+
+        return new ChangeRow(
+            $this->number, 'order', $this->title, $this->priority, $this->state->value, $step->value,
+            ! in_array($this->state->value, ['closed', 'withdrawn'], true),
+            $this->raised_at->toIso8601String(), $this->author->name, null, null, $this->effective_on,
+            match ($this->state->value) {
+                'revising' => $this->editor?->name,
+                'in_review' => $this->signer?->name,
+                default => null,
+            },
+        );
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders;
+
+use App\Days\Today;
+use App\Orders\Data\OrderItemData;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
+use App\Structures\Data\ItemRow;
+use Orthotaxis\Core\Change\Check;
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
+use Orthotaxis\Core\Change\OrderReadiness;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
+
+/** What of an order is shown wherever it is shown whole. */
+final readonly class OrderView
+{
+    /** @return list<Check> what the next step of the order asks for */
+    public static function checks(Order $core): array
+    {
+        return match ($core->state) {
+            OrderState::Planning => OrderReadiness::forRevising($core),
+            OrderState::Revising => OrderReadiness::forReview($core, Today::day()),
+            OrderState::Signed => OrderReadiness::forRelease($core, Today::day()),
+            default => [],
+        };
+    }
+
+    /** @return list<OrderItemData> */
+    public static function items(ChangeOrder $order, Order $core): array
+    {
+        $byNumber = array_column(array_map(static fn (CoreOrderItem $item): array => [$item->number, $item], $core->items), 1, 0);
+
+        return $order->items->map(static function (OrderItem $row) use ($byNumber): OrderItemData {
+            $item = $byNumber[$row->item->number];
+
+            return new OrderItemData(
+                ItemRow::of($row->item), $row->outcome->value, $row->disposition?->value, $item->baseRevision,
+                $item->becomes(),
+                $row->outcome === Outcome::Revise && $row->base_revision_id !== null && $item->baseRevision !== $item->latestRevision,
+                count($item->comparison()->changes()),
+            );
+        })->values()->all();
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Requests\Actions;
+
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Refusal;
+
+/** Records what the assessment found. */
+final readonly class AssessRequest
+{
+    public function __construct(private Ledger $ledger) {}
+
+    public function assess(Person $by, string $number, string $finding, int $version): void
+    {
+        DB::transaction(function () use ($by, $number, $finding, $version): void {
+            $request = ChangeRequest::hold($number);
+            $request->mustBeAt($version);
+            if ($request->state !== RequestState::Assessing && ! $request->state->mayBecome(RequestState::Assessing)) {
+                throw Refusal::at('request', 'This request is decided already.');
+            }
+            $request->update(['finding' => $finding, 'state' => RequestState::Assessing, 'version' => $version + 1]);
+            $this->ledger->record($by->login, 'request.assessed', $number, ['finding' => $finding]);
+        });
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Requests\Actions;
+
+use App\Ledger\Ledger;
+use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Refusal;
+
+/** Approves a request, rejects it, or sends it back, each with a reason. */
+final readonly class DecideRequest
+{
+    public function __construct(private Ledger $ledger) {}
+
+    public function decide(Person $by, string $number, RequestState $decision, string $reason, int $version): void
+    {
+        DB::transaction(function () use ($by, $number, $decision, $reason, $version): void {
+            $request = ChangeRequest::hold($number);
+            $request->mustBeAt($version);
+            if ($request->state === RequestState::Raised || $request->state === RequestState::Returned) {
+                throw Refusal::at('finding', 'Record the finding before the decision.');
+            }
+            if ($decision === RequestState::Assessing || $decision === RequestState::Ordered || ! $request->state->mayBecome($decision)) {
+                throw Refusal::at('decision', 'This request is decided already.');
+            }
+            if ($decision === RequestState::Approved && in_array($by->id, self::proposers($request), true)) {
+                throw Refusal::at('decision', 'The originator of a request, or of one gathered into it, cannot approve it.');
+            }
+            $request->update([
+                'state' => $decision, 'decision_reason' => $reason, 'decided_by' => $by->id,
+                'decided_at' => CarbonImmutable::now(), 'version' => $version + 1,
+            ]);
+            $this->ledger->record($by->login, "request.{$decision->value}", $number, ['reason' => $reason]);
+        });
+    }
+
+    /** @return list<int> who has made any of what is decided: the request, what is gathered into it, and the reports it answers */
+    private static function proposers(ChangeRequest $request): array
+    {
+        $others = [...$request->gathered()->pluck('raised_by')->all(), ...$request->reports()->pluck('problem_reports.raised_by')->all()];
+
+        return [$request->raised_by, ...array_values(array_filter($others, is_int(...)))];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Requests\Actions;
+
+use App\Ledger\Ledger;
+use App\Numbers\NumberRange;
+use App\People\Models\Person;
+use App\Problems\Actions\GatherReports;
+use App\Requests\Models\ChangeRequest;
+use App\Structures\NamedItems;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+final readonly class RaiseRequest
+{
+    public function __construct(private NumberRange $numbers, private Ledger $ledger, private GatherReports $gather) {}
+
+    /**
+     * @param  array{title: string, reason: string, source: string, site: string, priority: string, description: string}  $fields
+     * @param  list<string>  $items  numbers of the affected items
+     * @param  list<string>  $reports  numbers of the problem reports that it answers
+     */
+    public function raise(Person $by, array $fields, array $items, array $reports = []): ChangeRequest
+    {
+        return DB::transaction(function () use ($by, $fields, $items, $reports): ChangeRequest {
+            $found = NamedItems::ids($items);
+            $request = ChangeRequest::query()->create([
+                ...$fields,
+                'number' => $this->numbers->next('request'),
+                'raised_by' => $by->id,
+                'raised_at' => CarbonImmutable::now(),
+            ]);
+            $request->items()->attach($found);
+            $this->ledger->record($by->login, 'request.raised', $request->number, ['title' => $fields['title'], 'items' => $items]);
+            $this->gather->into($by, $request, $reports);
+
+            return $request->refresh();
+        });
+    }
+}

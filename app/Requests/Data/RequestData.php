@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Requests\Data;
+
+use App\Attachments\Data\ChangeFileRow;
+use App\Http\Api\ListOf;
+use App\Problems\Data\ReportRow;
+use App\Problems\Models\ProblemReport;
+use App\Requests\Models\ChangeRequest;
+use App\Structures\Data\ItemRow;
+use App\Vocabulary\ChangeRow;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema]
+final readonly class RequestData
+{
+    /** What has to be loaded of a request before it is told: wherever several are, none of it is asked for one by one. */
+    public const RELATIONS = [
+        'raisedBy', 'decidedBy', 'orders', 'items.category', 'items.released', 'items.revisingOrders', 'files.person',
+        'reports.raisedBy', 'reports.items', 'reports.requests', 'reports.files.person', 'gathered.raisedBy', 'gathered.files.person',
+        'gatheredInto', 'splitFrom', 'splitOff',
+    ];
+
+    /**
+     * @param  list<ItemRow>  $items
+     * @param  list<string>  $orders  numbers
+     * @param  list<ReportRow>  $reports  that it answers
+     * @param  list<ChangeFileRow>  $files  its own, and those of the reports and requests gathered into it
+     * @param  list<ChangeRow>  $gathered  requests gathered into it
+     * @param  list<string>  $split_off  numbers
+     */
+    private function __construct(
+        #[OA\Property] public string $number,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $reason,
+        #[OA\Property] public string $source,
+        #[OA\Property] public string $site,
+        #[OA\Property(enum: ['critical', 'high', 'normal', 'low'])] public string $priority,
+        #[OA\Property] public string $description,
+        #[OA\Property(enum: ['raised', 'assessing', 'returned', 'approved', 'rejected', 'ordered', 'gathered'])] public string $state,
+        #[OA\Property] public string $finding,
+        #[OA\Property] public string $decision_reason,
+        #[OA\Property] public string $raised_by,
+        #[OA\Property(description: 'sign-in name')] public string $raised_by_login,
+        #[OA\Property] public string $raised_at,
+        #[OA\Property] public ?string $decided_by,
+        #[OA\Property] public ?string $decided_at,
+        #[OA\Property] public int $version,
+        #[ListOf(ItemRow::class)] public array $items,
+        #[ListOf('string')] public array $orders,
+        #[ListOf(ReportRow::class)] public array $reports,
+        #[ListOf(ChangeFileRow::class)] public array $files,
+        #[ListOf(ChangeRow::class)] public array $gathered,
+        #[OA\Property(description: 'number of the request it is gathered into')] public ?string $gathered_into,
+        #[OA\Property(description: 'number of the request it was split from')] public ?string $split_from,
+        #[ListOf('string')] public array $split_off,
+    ) {}
+
+    public static function of(ChangeRequest $request): self
+    {
+        return new self(
+            $request->number, $request->title, $request->reason, $request->source, $request->site, $request->priority,
+            $request->description, $request->state->value, $request->finding, $request->decision_reason,
+            $request->raisedBy->name, $request->raisedBy->login, $request->raised_at->toIso8601String(), $request->decidedBy?->name,
+            $request->decided_at?->toIso8601String(), $request->version,
+            $request->items->map(ItemRow::of(...))->values()->all(),
+            $request->orders->map(static fn ($order): string => $order->number)->values()->all(),
+            $request->reports->map(static fn (ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all(),
+            $request->files->concat($request->reports->flatMap->files)->concat($request->gathered->flatMap->files)->map(ChangeFileRow::of(...))->values()->all(),
+            $request->gathered->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->values()->all(),
+            $request->gatheredInto?->number, $request->splitFrom?->number,
+            $request->splitOff->map(static fn (ChangeRequest $one): string => $one->number)->values()->all(),
+        );
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use Carbon\CarbonImmutable;
+use OpenApi\Attributes as OA;
+
+/** A report, a request or an order as it appears in any list. Each area makes the rows of its own. */
+#[OA\Schema]
+final readonly class ChangeRow
+{
+    public function __construct(
+        #[OA\Property] public string $number,
+        #[OA\Property(enum: ['report', 'request', 'order'])] public string $type,
+        #[OA\Property] public string $title,
+        #[OA\Property(enum: ['critical', 'high', 'normal', 'low'])] public string $priority,
+        #[OA\Property] public string $state,
+        #[OA\Property(description: 'the step of work it is at')] public string $step,
+        #[OA\Property] public bool $open,
+        #[OA\Property] public string $raised_at,
+        #[OA\Property] public string $raised_by,
+        #[OA\Property] public ?string $site,
+        #[OA\Property] public ?string $source,
+        #[OA\Property] public ?string $effective_on,
+        #[OA\Property(description: 'who has to act, when it is one person')] public ?string $waits_for,
+    ) {}
+
+    /** From a row that ChangeSearch has read. */
+    public static function read(\stdClass $row): self
+    {
+        return new self(
+            $row->number, $row->type, $row->title, $row->priority, $row->state, $row->step, $row->open, CarbonImmutable::parse($row->raised_at)->toIso8601String(),
+            $row->raised_by, $row->site, $row->source, $row->effective_on, $row->waits_for,
+        );
+    }
+}
