@@ -8,13 +8,13 @@ use App\Orders\Models\ChangeOrder;
 use App\Problems\Models\ProblemReport;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
+use App\Structures\NamingChanges;
 use App\Vocabulary\ChangeRow;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Reports, requests and orders that name an item, newest first. */
-final readonly class ChangeList
+final readonly class ChangeList implements NamingChanges
 {
-    /** @return list<ChangeRow> those that name an item */
     public function naming(Item $item): array
     {
         $names = static fn (Builder $items): Builder => $items->where('items.id', $item->id);

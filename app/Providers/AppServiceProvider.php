@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\CutIn\PlannedSwaps;
+use App\Dossier\ChangeList;
+use App\Dossier\OrderedSwaps;
+use App\Orders\OrderSide;
+use App\Orders\PlannedStructures;
 use App\People\Ability;
 use App\People\ActivePeople;
 use App\People\KnownSessions;
 use App\People\Models\Person;
+use App\Structures\Compare\PlannedSide;
+use App\Structures\NamingChanges;
+use App\Structures\Overlay;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Hashing\Hasher;
@@ -27,6 +35,18 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /**
+     * What lower floors want to know of those above them, and who says it.
+     *
+     * @var array<class-string, class-string>
+     */
+    public array $bindings = [
+        Overlay::class => PlannedStructures::class,
+        PlannedSide::class => OrderSide::class,
+        NamingChanges::class => ChangeList::class,
+        PlannedSwaps::class => OrderedSwaps::class,
+    ];
+
     public function boot(): void
     {
         // A relation loaded row by row is a query in a loop: an error in development and tests. In production nobody is

@@ -34,9 +34,9 @@ final readonly class TreeReader
 
     /**
      * @param  bool  $anyTime  every line of the revisions of that day, whenever it holds
-     * @param  ?PlannedStructures  $planned  given, open orders are laid over what is released
+     * @param  ?Overlay  $planned  given, what is planned is laid over what is released
      */
-    public function read(Item $item, Picture $picture, Day $day, bool $anyTime, int $levels, Quantity $times, ?string $revision = null, ?PlannedStructures $planned = null): TreePage
+    public function read(Item $item, Picture $picture, Day $day, bool $anyTime, int $levels, Quantity $times, ?string $revision = null, ?Overlay $planned = null): TreePage
     {
         $index = StructureIndex::open($picture);
         $revisions = Revision::query()->with(['order', 'releasedBy'])->where('item_id', $item->id);
@@ -84,13 +84,17 @@ final readonly class TreeReader
 
         return new TreePage(
             $item->number, $picture->kind->value, $picture->plant, (string) $day, $anyTime, $top === null ? null : RevisionRow::of($top), $levels, $more,
-            array_map(static fn (CoreRow $row): TreeRow => new TreeRow(
-                implode('/', $row->path), $row->level(), LineRow::of($row->line), $shown[$row->line->component],
-                $applying[$row->line->below()][0] ?? null, $applying[$row->line->below()][1] ?? 'in_work', $opens[$row->line->below()],
-                (string) $row->extended, (string) $row->line->unit->convert($row->extended, $components[$row->line->component]->unit),
-                $row->line->validity->holdsOn($day), $planned?->marks[$row->parent][$row->line->key]->value ?? null,
-                isset($planned->marks[$row->parent][$row->line->key]) ? $planned->orders[$row->parent] : null,
-            ), $rows),
+            array_map(static function (CoreRow $row) use ($shown, $applying, $opens, $components, $day, $planned): TreeRow {
+                $mark = $planned?->mark($row->parent, $row->line->key);
+
+                return new TreeRow(
+                    implode('/', $row->path), $row->level(), LineRow::of($row->line), $shown[$row->line->component],
+                    $applying[$row->line->below()][0] ?? null, $applying[$row->line->below()][1] ?? 'in_work', $opens[$row->line->below()],
+                    (string) $row->extended, (string) $row->line->unit->convert($row->extended, $components[$row->line->component]->unit),
+                    $row->line->validity->holdsOn($day), $mark?->value,
+                    $mark === null ? null : $planned->plannedBy($row->parent),
+                );
+            }, $rows),
         );
     }
 

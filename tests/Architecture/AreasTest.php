@@ -27,7 +27,6 @@ const FLOORS = [
 const STILL_UPWARDS = [
     'Attachments/Models/ChangeFile.php' => ['Models\\ProblemReport', 'Models\\ChangeRequest'],
     'Attachments/Actions/BringFile.php' => ['Models\\ProblemReport', 'Models\\ChangeRequest'],
-    'CutIn/StartReader.php' => ['Models\\OrderItem', 'OrderReader'],
     'Documents/Models/ItemFile.php' => ['Models\\ChangeOrder'],
     'Documents/Models/ItemDocument.php' => ['Models\\ChangeOrder'],
     'Documents/Actions/LinkDocument.php' => ['OrderPolicy'],
@@ -38,11 +37,8 @@ const STILL_UPWARDS = [
     'Problems/Data/ReportPage.php' => ['Models\\ChangeRequest'],
     'Problems/Data/ReportRow.php' => ['Models\\ChangeRequest'],
     'Requests/Models/ChangeRequest.php' => ['Models\\ChangeOrder'],
-    'Structures/Http/ItemController.php' => ['ChangeList'],
     'Structures/Models/Item.php' => ['Models\\ChangeOrder'],
     'Structures/Models/Revision.php' => ['Models\\ChangeOrder'],
-    'Structures/Compare/SideReader.php' => ['IterationReader', 'Models\\ChangeOrder', 'OrderReader'],
-    'Structures/PlannedStructures.php' => ['Models\\ChangeOrder', 'OrderReader'],
     'Structures/Data/ItemRow.php' => ['Models\\ChangeOrder'],
 ];
 

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Structures\Compare;
 
-use App\Orders\IterationReader;
-use App\Orders\Models\ChangeOrder;
-use App\Orders\OrderReader;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\PinnedRevisions;
@@ -18,7 +15,7 @@ use Orthotaxis\Core\Structure\StructureKind;
 /** Opens the sides of a comparison. */
 final readonly class SideReader
 {
-    public function __construct(private StructureReader $structures, private OrderReader $orders, private IterationReader $iterations) {}
+    public function __construct(private StructureReader $structures, private PlannedSide $planned) {}
 
     /**
      * @param  bool  $operations  whether the operations of lines are compared
@@ -71,15 +68,10 @@ final readonly class SideReader
 
     private function afterOrder(SideSpec $spec, string $place): Structure
     {
-        $order = ChangeOrder::query()->where('number', $spec->order)->first() ?? throw Refusal::at($place, "There is no order {$spec->order}.");
         if ($spec->picture->kind !== StructureKind::Engineering) {
             throw Refusal::at($place, 'Orders edit the engineering structure. Compare that kind with an order.');
         }
-        foreach ($this->orders->toCore($order)->revised() as $item) {
-            if ($item->number === $spec->item->number) {
-                return $spec->iteration === null ? $item->after : $this->iterations->structure($order->items->firstOrFail('item_id', $spec->item->id), $spec->iteration);
-            }
-        }
-        throw Refusal::at($place, "{$spec->order} does not revise {$spec->item->number}.");
+
+        return $this->planned->of($spec->item, (string) $spec->order, $spec->iteration, $place);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Structures\Http;
 
-use App\Dossier\ChangeList;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
@@ -20,6 +19,7 @@ use App\Structures\ItemNumbers;
 use App\Structures\ItemSearch;
 use App\Structures\Models\Category;
 use App\Structures\Models\Item;
+use App\Structures\NamingChanges;
 use App\Tables\TableFile;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -55,7 +55,7 @@ final class ItemController
 
     #[OA\Post(path: '/api/items', operationId: 'addItem', tags: ['structures'])]
     #[Takes(NewItem::class), Ok(ItemPage::class), Refused]
-    public function store(NewItem $request, #[CurrentUser] Person $person, AddItem $action, ChangeList $changes): JsonResponse
+    public function store(NewItem $request, #[CurrentUser] Person $person, AddItem $action, NamingChanges $changes): JsonResponse
     {
         $number = $action($person, $request->item());
 
@@ -90,7 +90,7 @@ final class ItemController
 
     #[OA\Get(path: '/api/items/{number}', operationId: 'item', tags: ['structures'])]
     #[InPath('number'), Ok(ItemPage::class), Refused]
-    public function show(string $number, ChangeList $changes): JsonResponse
+    public function show(string $number, NamingChanges $changes): JsonResponse
     {
         $item = Item::rows()->with(['revisions.order', 'revisions.releasedBy'])->where('number', $number)->firstOrFail();
 

@@ -12,8 +12,8 @@ use App\Http\Api\Refused;
 use App\Structures\Data\TreePage;
 use App\Structures\Data\UsedInPage;
 use App\Structures\Models\Item;
+use App\Structures\Overlay;
 use App\Structures\Picture;
-use App\Structures\PlannedStructures;
 use App\Structures\TreeReader;
 use App\Structures\WhereUsedReader;
 use Illuminate\Http\JsonResponse;
@@ -25,7 +25,7 @@ final class StructureController
 {
     #[OA\Get(path: '/api/items/{number}/structure', operationId: 'structure', tags: ['structures'])]
     #[InPath('number'), InQuery('kind'), InQuery('plant'), InQuery('on'), InQuery('revision'), InQuery('levels'), InQuery('times'), InQuery('time'), InQuery('orders'), Ok(TreePage::class), Refused]
-    public function show(string $number, Request $request, TreeReader $reader, PlannedStructures $planned): JsonResponse
+    public function show(string $number, Request $request, TreeReader $reader, Overlay $planned): JsonResponse
     {
         $request->validate(['levels' => 'nullable|integer|min:1|max:'.TreeReader::DEEPEST, 'time' => 'nullable|in:any', 'orders' => 'nullable|in:open', 'revision' => 'nullable|string|max:20']);
         $times = $request->string('times')->toString();

@@ -2,33 +2,29 @@
 
 declare(strict_types=1);
 
-namespace App\Structures;
+namespace App\Orders;
 
 use App\Orders\Models\ChangeOrder;
-use App\Orders\OrderReader;
+use App\Structures\Overlay;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\DifferenceKind;
-use Orthotaxis\Core\Structure\Structure;
 
 /** What structures would be on a day if the open orders that are to hold by then were released. */
-final class PlannedStructures
+final class PlannedStructures implements Overlay
 {
     /** @var array<string, array<string, DifferenceKind>> item number => line key => what the order does to the line */
-    public array $marks = [];
+    private array $marks = [];
 
     /** @var array<string, string> item number => order */
-    public array $orders = [];
+    private array $orders = [];
 
     public function __construct(private readonly OrderReader $reader) {}
 
-    /**
-     * @param  array<string, Structure>  $structures  by item number, as they are
-     * @return array<string, Structure> as they would be; the later order wins where two revise one item
-     */
+    /** The later order wins where two revise one item. */
     public function over(array $structures, Day $day): array
     {
         $numbers = array_map(strval(...), array_keys($structures));
@@ -54,5 +50,15 @@ final class PlannedStructures
         }
 
         return $structures;
+    }
+
+    public function mark(string $parent, string $line): ?DifferenceKind
+    {
+        return $this->marks[$parent][$line] ?? null;
+    }
+
+    public function plannedBy(string $parent): ?string
+    {
+        return $this->orders[$parent] ?? null;
     }
 }
