@@ -37,14 +37,13 @@ final readonly class DossierReader
     {
         $order = ChangeOrder::query()->where('number', $number)->first();
         if ($order === null) {
-            $request = ChangeRequest::query()->with('orders')->where('number', $number)->firstOrFail();
-            $order = $request->orders->last();
+            $order = ChangeOrder::ofRequest(ChangeRequest::query()->where('number', $number)->firstOrFail())->reorder('id', 'desc')->first();
         }
         $requests = ChangeRequest::query()
             ->with(RequestData::RELATIONS)
             ->when(
                 $order !== null && $order->number === $number,
-                static fn ($query) => $query->whereRelation('orders', 'change_orders.id', $order?->id),
+                static fn ($query) => $query->whereRelation('orders', 'order_numbers.id', $order?->id),
                 static fn ($query) => $query->where('number', $number),
             )->orderBy('id')->get();
         $handovers = $order === null ? new Collection : Handover::query()->with(['entries', 'latestMessage'])->where('order_id', $order->id)->orderBy('id')->get();

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Dossier;
 
 use App\CutIn\PlannedSwaps;
+use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\Orders\OrderReader;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\StructureReader;
+use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -19,8 +21,7 @@ final readonly class OrderedSwaps implements PlannedSwaps
 
     public function of(ChangeRequest $request): array
     {
-        $request->load('orders.items.edits');
-        $rows = $request->orders->flatMap->items;
+        $rows = new Collection(ChangeOrder::ofRequest($request)->with('items.edits')->get()->flatMap->items);
         $before = $this->structures->ofRevisions(array_values(array_filter($rows->pluck('base_revision_id')->all(), is_int(...))));
 
         return $rows->map(static function (OrderItem $row) use ($before): Comparison {

@@ -28,7 +28,7 @@ final readonly class CostOfOne
     /** @return array{list<array{Item, string, Money}>, list<string>} item, from where, amount; components without a standard cost */
     public function of(ChangeRequest $request): array
     {
-        $order = $request->orders->first(static fn (ChangeOrder $order): bool => $order->state !== OrderState::Withdrawn);
+        $order = ChangeOrder::ofRequest($request)->where('state', '!=', OrderState::Withdrawn->value)->first();
         [$rows, $missing] = $order === null ? [[], []] : $this->ofEdits($order);
 
         return $rows === [] && $missing === [] ? self::ofParts($request) : [$rows, $missing];

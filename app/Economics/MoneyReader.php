@@ -36,7 +36,7 @@ final readonly class MoneyReader
     /** @param  bool  $anew  whether to ask planning for the demand of a year even if it told a moment ago */
     public function of(string $number, bool $anew = false): MoneyPage
     {
-        $request = ChangeRequest::query()->with(['items', 'orders'])->where('number', $number)->firstOrFail();
+        $request = ChangeRequest::query()->with('items')->where('number', $number)->firstOrFail();
         $figures = Figures::of($request);
         [$supply, $told] = $this->exposure->rows($request->items);
         $dispositions = self::dispositions($request->items, $supply, $figures);

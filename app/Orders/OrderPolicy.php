@@ -7,9 +7,6 @@ namespace App\Orders;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
-use Illuminate\Database\Eloquent\Builder;
-use Orthotaxis\Core\Change\OrderState;
-use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Refusal;
 
 /**
@@ -47,27 +44,7 @@ final readonly class OrderPolicy
         return array_values(array_filter(OrderAct::cases(), static fn (OrderAct $act): bool => self::refusal($act, $by, $order) === null));
     }
 
-    /**
-     * @param  list<int>  $items  ids
-     *
-     * @throws Refusal while one of them is on an order that is in review or signed, since what is judged stays as it is; and while
-     *                 one is revised under an order that names another person
-     */
-    public static function mustBeFree(Person $by, array $items, string $place): void
-    {
-        $revising = ChangeOrder::query()->where('state', OrderState::Revising->value)
-            ->whereHas('items', static fn (Builder $rows): Builder => $rows->whereIn('item_id', $items)->where('outcome', Outcome::Revise->value))->orderBy('id')->get();
-        if ($revising->isNotEmpty() && ! self::coordinates($by) && ! $revising->contains('editor_id', $by->id)) {
-            throw Refusal::at($place, "{$revising->first()->number} is revising this and names another person to edit.");
-        }
-        $held = ChangeOrder::query()->whereIn('state', [OrderState::InReview->value, OrderState::Signed->value])
-            ->whereHas('items', static fn (Builder $rows): Builder => $rows->whereIn('item_id', $items))->orderBy('id')->value('number');
-        if (is_string($held)) {
-            throw Refusal::at($place, "This is locked under {$held}, which is in review or signed.");
-        }
-    }
-
-    private static function coordinates(Person $by): bool
+    public static function coordinates(Person $by): bool
     {
         return $by->mayDo(Ability::PlanOrder);
     }

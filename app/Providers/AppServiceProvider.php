@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\CutIn\PlannedSwaps;
+use App\Documents\RevisionWork;
 use App\Dossier\ChangeList;
 use App\Dossier\OrderedSwaps;
 use App\Orders\OrderSide;
+use App\Orders\OrderWork;
 use App\Orders\PlannedStructures;
 use App\People\Ability;
 use App\People\ActivePeople;
 use App\People\KnownSessions;
 use App\People\Models\Person;
+use App\Problems\GatheringRequests;
+use App\Requests\RequestsOfReports;
 use App\Structures\Compare\PlannedSide;
 use App\Structures\NamingChanges;
 use App\Structures\Overlay;
@@ -45,6 +49,8 @@ final class AppServiceProvider extends ServiceProvider
         PlannedSide::class => OrderSide::class,
         NamingChanges::class => ChangeList::class,
         PlannedSwaps::class => OrderedSwaps::class,
+        RevisionWork::class => OrderWork::class,
+        GatheringRequests::class => RequestsOfReports::class,
     ];
 
     public function boot(): void

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Attachments\Actions;
 
+use App\Attachments\Attachable;
 use App\Attachments\AttachmentRole;
 use App\Attachments\Models\ChangeFile;
 use App\Files\FileContent;
 use App\Files\StoredFile;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
-use App\Problems\Models\ProblemReport;
-use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -23,17 +22,17 @@ final readonly class BringFile
     public function __construct(private Ledger $ledger) {}
 
     /** @throws Refusal when the content cannot be shown, or is there already */
-    public function bring(Person $by, ProblemReport|ChangeRequest $subject, AttachmentRole $role, string $path, string $name): ChangeFile
+    public function bring(Person $by, Attachable $subject, AttachmentRole $role, string $path, string $name): ChangeFile
     {
         return $this->keep($by, $subject, $role, $path, $name, FileContent::of($path)->mediaType);
     }
 
     /** The same for a file whose content was looked at already. */
-    public function keep(Person $by, ProblemReport|ChangeRequest $subject, AttachmentRole $role, string $path, string $name, string $mediaType): ChangeFile
+    public function keep(Person $by, Attachable $subject, AttachmentRole $role, string $path, string $name, string $mediaType): ChangeFile
     {
         return DB::transaction(function () use ($by, $subject, $role, $path, $name, $mediaType): ChangeFile {
-            $held = $subject::hold($subject->number);
-            $belongs = ['report_id' => $held instanceof ProblemReport ? $held->id : null, 'request_id' => $held instanceof ChangeRequest ? $held->id : null];
+            $held = $subject::hold($subject->number());
+            $belongs = [$held->fileKey() => $held->id()];
             $hash = (string) hash_file('sha256', $path);
             if (ChangeFile::query()->where($belongs)->where('sha256', $hash)->exists()) {
                 throw Refusal::at('file', 'The same file is attached already.');
@@ -42,29 +41,26 @@ final readonly class BringFile
                 ...$belongs, 'id' => (string) Str::uuid7(), 'role' => $role, 'name' => mb_substr($name, 0, 200), 'media_type' => $mediaType,
                 'bytes' => (int) filesize($path), 'sha256' => $hash, 'file_id' => StoredFile::keep($path), 'person_id' => $by->id, 'brought_at' => CarbonImmutable::now(),
             ]);
-            $this->ledger->record($by->login, 'file.attached', $held->number, ['role' => $role->value, 'name' => $file->name, 'sha256' => $hash]);
+            $this->ledger->record($by->login, 'file.attached', $held->number(), ['role' => $role->value, 'name' => $file->name, 'sha256' => $hash]);
 
             return $file;
         });
     }
 
     /** Not when it is somebody else's, or what it belongs to is settled. */
-    public function takeAway(Person $by, string $id): ProblemReport|ChangeRequest
+    public function takeAway(Person $by, string $id, Attachable $subject): void
     {
-        return DB::transaction(function () use ($by, $id): ProblemReport|ChangeRequest {
-            $file = ChangeFile::query()->with(['report', 'request'])->findOrFail($id);
-            $subject = $file->report ?? $file->request ?? throw new \LogicException("{$id} belongs to nothing.");
-            $subject = $subject::hold($subject->number);
+        DB::transaction(function () use ($by, $id, $subject): void {
+            $subject = $subject::hold($subject->number());
+            $file = ChangeFile::query()->where($subject->fileKey(), $subject->id())->findOrFail($id);
             if ($file->person_id !== $by->id) {
                 throw Refusal::at('file', 'Only who uploaded a file can remove it.');
             }
-            if ($file->role === AttachmentRole::Form || ! $subject->state->isOpen()) {
-                throw Refusal::at('file', "{$file->name} stays with {$subject->number}.");
+            if ($file->role === AttachmentRole::Form || ! $subject->isOpen()) {
+                throw Refusal::at('file', "{$file->name} stays with {$subject->number()}.");
             }
             $file->delete();
-            $this->ledger->record($by->login, 'file.taken_away', $subject->number, ['name' => $file->name, 'sha256' => $file->sha256]);
-
-            return $subject;
+            $this->ledger->record($by->login, 'file.taken_away', $subject->number(), ['name' => $file->name, 'sha256' => $file->sha256]);
         });
     }
 }

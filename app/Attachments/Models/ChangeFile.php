@@ -6,8 +6,6 @@ namespace App\Attachments\Models;
 
 use App\Attachments\AttachmentRole;
 use App\People\Models\Person;
-use App\Problems\Models\ProblemReport;
-use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -27,8 +25,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $person_id
  * @property CarbonImmutable $brought_at
  * @property-read Person $person
- * @property-read ?ProblemReport $report
- * @property-read ?ChangeRequest $request
  */
 final class ChangeFile extends Model
 {
@@ -44,17 +40,5 @@ final class ChangeFile extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
-    }
-
-    /** @return BelongsTo<ProblemReport, $this> */
-    public function report(): BelongsTo
-    {
-        return $this->belongsTo(ProblemReport::class);
-    }
-
-    /** @return BelongsTo<ChangeRequest, $this> */
-    public function request(): BelongsTo
-    {
-        return $this->belongsTo(ChangeRequest::class);
     }
 }

@@ -6,20 +6,15 @@ namespace App\Documents\Actions;
 
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
+use App\Documents\RevisionWork;
 use App\Files\FileContent;
 use App\Files\StoredFile;
 use App\Ledger\Ledger;
-use App\Orders\Models\ChangeOrder;
-use App\Orders\OrderAct;
-use App\Orders\OrderPolicy;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Orthotaxis\Core\Change\OrderState;
-use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Refusal;
 
 /**
@@ -28,7 +23,7 @@ use Orthotaxis\Core\Refusal;
  */
 final readonly class AttachFile
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger, private RevisionWork $work) {}
 
     /** @throws Refusal when the content cannot be shown, or the item cannot take it now */
     public function attach(Person $by, string $number, FileRole $role, string $path, string $name): ItemFile
@@ -37,7 +32,7 @@ final readonly class AttachFile
 
         return DB::transaction(function () use ($by, $number, $role, $path, $name, $content): ItemFile {
             $item = Item::query()->with('released')->where('number', $number)->lockForUpdate()->firstOrFail();
-            $order = $role->isReleased() ? $this->openOrder($by, $item) : null;
+            $order = $role->isReleased() ? $this->work->of($by, $item) : null;
             $hash = (string) hash_file('sha256', $path);
             $revision = $role->isReleased() ? null : $item->released?->id;
             if (ItemFile::query()->where('item_id', $item->id)->where('sha256', $hash)->where('role', $role)->where('revision_id', $revision)->where('order_id', $order?->id)->exists()) {
@@ -64,56 +59,10 @@ final readonly class AttachFile
                 throw Refusal::at('file', "{$file->name} belongs to a released revision and stays with it.");
             }
             if ($file->role->isReleased()) {
-                $this->mayRemove($by, $item, $file);
+                $this->work->mayTakeAway($by, $item, $file->order_id);
             }
             $file->delete();
             $this->ledger->record($by->login, 'file.taken_away', $number, ['item' => $number, 'name' => $file->name, 'sha256' => $file->sha256]);
         });
-    }
-
-    /** A draft belongs to one order, whose editor alone removes it; one that came before any order had the item is everybody's who may add. */
-    private function mayRemove(Person $by, Item $item, ItemFile $file): void
-    {
-        if ($file->order_id === null) {
-            $held = $this->revising($item)->first(static fn (ChangeOrder $order): bool => in_array($order->state, [OrderState::InReview, OrderState::Signed], true));
-            if ($held !== null) {
-                throw Refusal::at('file', "{$item->number} is locked under {$held->number}.");
-            }
-            $this->openOrder($by, $item);
-
-            return;
-        }
-        $order = ChangeOrder::hold(ChangeOrder::query()->findOrFail($file->order_id)->number);
-        if ($order->state !== OrderState::Revising) {
-            throw Refusal::at('file', "{$item->number} is locked under {$order->number}.");
-        }
-        OrderPolicy::check(OrderAct::Revise, $by, $order, 'file');
-    }
-
-    /** @return Collection<int, ChangeOrder> open orders that give the item a new revision */
-    private function revising(Item $item): Collection
-    {
-        return ChangeOrder::query()->whereHas('items', static fn ($rows) => $rows->where('item_id', $item->id)->where('outcome', Outcome::Revise->value))
-            ->whereIn('state', [OrderState::Planning->value, OrderState::Revising->value, OrderState::InReview->value, OrderState::Signed->value])->orderBy('id')->get();
-    }
-
-    /** The order under which the coming revision is worked on; null when nothing of the item is released and no order has it yet. */
-    private function openOrder(Person $by, Item $item): ?ChangeOrder
-    {
-        $orders = $this->revising($item);
-        $mine = $orders->first(static fn (ChangeOrder $order): bool => $order->state === OrderState::Revising && $order->editor_id === $by->id);
-        if ($mine !== null) {
-            // Held, so that it is not sent to review at the same moment.
-            return ChangeOrder::hold($mine->number);
-        }
-        $held = $orders->first(static fn (ChangeOrder $order): bool => $order->state !== OrderState::Planning);
-        if ($held !== null) {
-            throw Refusal::at('file', $held->state === OrderState::Revising ? "{$held->number} names another person to edit {$item->number}." : "{$item->number} is locked under {$held->number}.");
-        }
-        if ($item->released !== null) {
-            throw Refusal::at('file', "{$item->number} is released as revision {$item->released->code}. Its sheet changes under an order only.");
-        }
-
-        return null;
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Documents\Actions;
 
 use App\Documents\Models\ItemDocument;
+use App\Documents\RevisionWork;
 use App\Ledger\Ledger;
-use App\Orders\OrderPolicy;
 use App\People\Models\Person;
 use App\Structures\ItemKind;
 use App\Structures\MistypedNumbers;
@@ -17,7 +17,7 @@ use Orthotaxis\Core\Refusal;
 /** Says that a drawing or document describes an item, as its newest revision is. */
 final readonly class LinkDocument
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger, private RevisionWork $work) {}
 
     public function link(Person $by, string $number, string $documentNumber): void
     {
@@ -30,7 +30,7 @@ final readonly class LinkDocument
             if (ItemDocument::query()->where('item_id', $item->id)->where('document_id', $document->id)->exists()) {
                 throw Refusal::at('document', "{$documentNumber} describes {$number} already.");
             }
-            OrderPolicy::mustBeFree($by, [$item->id, $document->id], 'document');
+            $this->work->mustBeFree($by, [$item->id, $document->id], 'document');
             ItemDocument::query()->create(['item_id' => $item->id, 'document_id' => $document->id, 'shows_revision_id' => $item->released?->id]);
             $this->ledger->record($by->login, 'document.linked', $number, ['document' => $documentNumber, 'revision' => $item->released?->code]);
         });
@@ -41,7 +41,7 @@ final readonly class LinkDocument
         DB::transaction(function () use ($by, $number, $documentNumber): void {
             $link = ItemDocument::query()->whereRelation('item', 'number', $number)->whereRelation('document', 'number', $documentNumber)->first()
                 ?? throw Refusal::at('document', "{$documentNumber} does not describe {$number}.");
-            OrderPolicy::mustBeFree($by, [$link->item_id, $link->document_id], 'document');
+            $this->work->mustBeFree($by, [$link->item_id, $link->document_id], 'document');
             $link->delete();
             $this->ledger->record($by->login, 'document.unlinked', $number, ['document' => $documentNumber]);
         });

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Documents\Models;
 
-use App\Orders\Models\ChangeOrder;
 use App\Structures\Models\Item;
+use App\Structures\Models\NamedOrder;
 use App\Structures\Models\Revision;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -22,7 +22,7 @@ use Illuminate\Support\Facades\DB;
  * @property-read Item $item
  * @property-read Item $document
  * @property-read ?Revision $shows
- * @property-read ?ChangeOrder $adoptingOrder
+ * @property-read ?NamedOrder $adoptingOrder
  */
 final class ItemDocument extends Model
 {
@@ -46,10 +46,10 @@ final class ItemDocument extends Model
         return $this->belongsTo(Revision::class, 'shows_revision_id');
     }
 
-    /** @return BelongsTo<ChangeOrder, $this> */
+    /** @return BelongsTo<NamedOrder, $this> */
     public function adoptingOrder(): BelongsTo
     {
-        return $this->belongsTo(ChangeOrder::class, 'adopting_order_id');
+        return $this->belongsTo(NamedOrder::class, 'adopting_order_id');
     }
 
     /** At the release of an order the documents that were to adopt the newest revision show it. */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Documents\Models;
 
 use App\Documents\FileRole;
-use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
+use App\Structures\Models\NamedOrder;
 use App\Structures\Models\Revision;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -31,7 +31,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $brought_at
  * @property-read Item $item
  * @property-read ?Revision $revision
- * @property-read ?ChangeOrder $order
+ * @property-read ?NamedOrder $order
  * @property-read ?Person $person
  */
 final class ItemFile extends Model
@@ -56,10 +56,10 @@ final class ItemFile extends Model
         return $this->belongsTo(Revision::class);
     }
 
-    /** @return BelongsTo<ChangeOrder, $this> */
+    /** @return BelongsTo<NamedOrder, $this> */
     public function order(): BelongsTo
     {
-        return $this->belongsTo(ChangeOrder::class, 'order_id');
+        return $this->belongsTo(NamedOrder::class, 'order_id');
     }
 
     /** @return BelongsTo<Person, $this> */

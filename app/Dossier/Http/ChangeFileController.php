@@ -60,7 +60,8 @@ final readonly class ChangeFileController
     #[InPath('id'), Refused]
     public function takeAway(string $id, #[CurrentUser] Person $person): Response
     {
-        $this->action->takeAway($person, $id);
+        $file = ChangeFile::query()->findOrFail($id);
+        $this->action->takeAway($person, $id, ProblemReport::query()->find($file->report_id) ?? ChangeRequest::query()->findOrFail($file->request_id));
 
         return new Response(status: 204);
     }

@@ -9,6 +9,7 @@ use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Vocabulary\ChangeRow;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -102,5 +103,11 @@ final class ChangeOrder extends Model
                 default => null,
             },
         );
+    }
+
+    /** @return Builder<self> the orders of a request, in the order in which they were raised */
+    public static function ofRequest(ChangeRequest $request): Builder
+    {
+        return self::query()->whereRelation('requests', 'change_requests.id', $request->id)->orderBy('id');
     }
 }

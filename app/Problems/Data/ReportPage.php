@@ -8,8 +8,8 @@ use App\Attachments\Data\ChangeFileRow;
 use App\Http\Api\ListOf;
 use App\Ledger\LedgerReader;
 use App\Ledger\LedgerRow;
+use App\Problems\GatheringRequests;
 use App\Problems\Models\ProblemReport;
-use App\Requests\Models\ChangeRequest;
 use App\Structures\Data\ItemRow;
 use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
@@ -44,14 +44,14 @@ final readonly class ReportPage
     public static function of(string $number): self
     {
         $report = ProblemReport::query()->with([
-            'raisedBy', 'settledBy', 'sameAs', 'items.category', 'items.released', 'items.revisingOrders', 'requests.raisedBy',
+            'raisedBy', 'settledBy', 'sameAs', 'items.category', 'items.released', 'items.revisingOrders', 'requests',
             'duplicates.raisedBy', 'duplicates.items', 'duplicates.requests', 'files.person',
         ])->where('number', $number)->firstOrFail();
 
         return new self(
             ReportRow::of($report), $report->description, $report->answer, $report->sameAs?->number, $report->raisedBy->login,
             $report->settledBy?->name, $report->settled_at?->toIso8601String(), $report->version,
-            $report->items->map(ItemRow::of(...))->values()->all(), $report->requests->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->values()->all(),
+            $report->items->map(ItemRow::of(...))->values()->all(), app(GatheringRequests::class)->of($report),
             $report->duplicates->map(static fn (ProblemReport $one): ReportRow => ReportRow::of($one))->values()->all(),
             $report->files->map(ChangeFileRow::of(...))->values()->all(),
             array_map(LedgerRow::of(...), app(LedgerReader::class)->about([$number])),

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Problems\Data;
 
 use App\Http\Api\ListOf;
+use App\Problems\Models\NamedRequest;
 use App\Problems\Models\ProblemReport;
-use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Report\ReportState;
@@ -40,7 +40,7 @@ final readonly class ReportRow
             $report->number, $report->title, $report->source, $report->site, $report->severity, $report->state->value, $report->serial,
             $report->raisedBy->name, $report->raised_at->toIso8601String(),
             $report->items->map(static fn (Item $item): string => $item->number)->values()->all(),
-            $report->requests->map(static fn (ChangeRequest $request): string => $request->number)->values()->all(), $likeness,
+            $report->requests->map(static fn (NamedRequest $request): string => $request->number)->values()->all(), $likeness,
         );
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Problems\Models;
 
+use App\Attachments\Attachable;
 use App\Attachments\Models\ChangeFile;
 use App\Http\SavedInTurn;
 use App\People\Models\Person;
-use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use App\Vocabulary\ChangeRow;
 use Carbon\CarbonImmutable;
@@ -43,10 +43,10 @@ use Orthotaxis\Core\Report\ReportState;
  * @property-read ?ProblemReport $sameAs
  * @property-read Collection<int, ProblemReport> $duplicates
  * @property-read Collection<int, Item> $items
- * @property-read Collection<int, ChangeRequest> $requests
+ * @property-read Collection<int, NamedRequest> $requests
  * @property-read Collection<int, ChangeFile> $files
  */
-final class ProblemReport extends Model
+final class ProblemReport extends Model implements Attachable
 {
     use SavedInTurn;
 
@@ -84,10 +84,10 @@ final class ProblemReport extends Model
         return $this->belongsToMany(Item::class, 'problem_report_items', 'report_id', 'item_id')->orderBy('items.number');
     }
 
-    /** @return BelongsToMany<ChangeRequest, $this> */
+    /** @return BelongsToMany<NamedRequest, $this> */
     public function requests(): BelongsToMany
     {
-        return $this->belongsToMany(ChangeRequest::class, 'problem_report_requests', 'report_id', 'request_id')->orderBy('change_requests.id');
+        return $this->belongsToMany(NamedRequest::class, 'problem_report_requests', 'report_id', 'request_id')->orderBy('request_numbers.id');
     }
 
     /** @return HasMany<ChangeFile, $this> */
@@ -104,5 +104,25 @@ final class ProblemReport extends Model
             $this->raised_at->toIso8601String(), $this->raisedBy->name, $this->site, $this->source, null,
             $this->state === ReportState::Returned ? $this->raisedBy->name : null,
         );
+    }
+
+    public function number(): string
+    {
+        return $this->number;
+    }
+
+    public function fileKey(): string
+    {
+        return 'report_id';
+    }
+
+    public function id(): int
+    {
+        return $this->id;
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->state->isOpen();
     }
 }

@@ -7,7 +7,6 @@ namespace App\Requests\Actions;
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
 use App\People\Models\Person;
-use App\Problems\Actions\GatherReports;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;

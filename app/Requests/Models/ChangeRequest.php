@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Requests\Models;
 
+use App\Attachments\Attachable;
 use App\Attachments\Models\ChangeFile;
 use App\Http\SavedInTurn;
-use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
 use App\Structures\Models\Item;
+use App\Structures\Models\NamedOrder;
 use App\Vocabulary\ChangeRow;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -49,9 +50,9 @@ use Orthotaxis\Core\Change\RequestState;
  * @property-read Person $raisedBy
  * @property-read ?Person $decidedBy
  * @property-read Collection<int, Item> $items
- * @property-read Collection<int, ChangeOrder> $orders
+ * @property-read Collection<int, NamedOrder> $orders
  */
-final class ChangeRequest extends Model
+final class ChangeRequest extends Model implements Attachable
 {
     use SavedInTurn;
 
@@ -77,10 +78,10 @@ final class ChangeRequest extends Model
         return $this->belongsToMany(Item::class, 'change_request_items', 'request_id', 'item_id')->orderBy('items.number');
     }
 
-    /** @return BelongsToMany<ChangeOrder, $this> */
+    /** @return BelongsToMany<NamedOrder, $this> */
     public function orders(): BelongsToMany
     {
-        return $this->belongsToMany(ChangeOrder::class, 'change_order_requests', 'request_id', 'order_id')->orderBy('change_orders.id');
+        return $this->belongsToMany(NamedOrder::class, 'change_order_requests', 'request_id', 'order_id')->orderBy('order_numbers.id');
     }
 
     /** @return BelongsTo<ChangeRequest, $this> */
@@ -128,5 +129,25 @@ final class ChangeRequest extends Model
             $this->raised_at->toIso8601String(), $this->raisedBy->name, $this->site, $this->source, null,
             $this->state === RequestState::Returned ? $this->raisedBy->name : null,
         );
+    }
+
+    public function number(): string
+    {
+        return $this->number;
+    }
+
+    public function fileKey(): string
+    {
+        return 'request_id';
+    }
+
+    public function id(): int
+    {
+        return $this->id;
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->state->isOpen();
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Structures\Data;
 
 use App\Http\Api\ListOf;
-use App\Orders\Models\ChangeOrder;
 use App\Structures\ItemKind;
 use App\Structures\Models\Item;
+use App\Structures\Models\RevisingOrder;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Quantity\Money;
 
@@ -39,7 +39,7 @@ final readonly class ItemRow
             $item->unit->value,
             $item->released?->code,
             $item->released?->status->value ?? 'in_work',
-            $item->revisingOrders->map(static fn (ChangeOrder $order): string => $order->number)->values()->all(),
+            $item->revisingOrders->map(static fn (RevisingOrder $order): string => $order->number)->values()->all(),
             $item->sold,
             $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost),
         );

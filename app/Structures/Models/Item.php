@@ -4,17 +4,13 @@ declare(strict_types=1);
 
 namespace App\Structures\Models;
 
-use App\Orders\Models\ChangeOrder;
 use App\Structures\ItemKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Orthotaxis\Core\Change\OrderState;
-use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Revision\RevisionStatus;
 
@@ -35,7 +31,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  * @property-read Category $category
  * @property-read ?Revision $released
  * @property-read Collection<int, Revision> $revisions
- * @property-read Collection<int, ChangeOrder> $revisingOrders
+ * @property-read Collection<int, RevisingOrder> $revisingOrders
  */
 final class Item extends Model
 {
@@ -70,13 +66,10 @@ final class Item extends Model
         return $this->released ?? $this->revisions()->first();
     }
 
-    /** @return BelongsToMany<ChangeOrder, $this> open orders under which it is being revised now */
-    public function revisingOrders(): BelongsToMany
+    /** @return HasMany<RevisingOrder, $this> open orders under which it is being revised now */
+    public function revisingOrders(): HasMany
     {
-        return $this->belongsToMany(ChangeOrder::class, 'change_order_items', 'item_id', 'order_id')
-            ->wherePivot('outcome', Outcome::Revise->value)
-            ->whereIn('state', [OrderState::Revising->value, OrderState::InReview->value, OrderState::Signed->value])
-            ->orderBy('change_orders.id');
+        return $this->hasMany(RevisingOrder::class)->orderBy('order_id');
     }
 
     /** @return Builder<self> with all that a row on screen shows of it */

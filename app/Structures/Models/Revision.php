@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Structures\Models;
 
-use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -26,7 +25,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  * @property ?CarbonImmutable $released_at
  * @property string $reason
  * @property-read Item $item
- * @property-read ?ChangeOrder $order
+ * @property-read ?NamedOrder $order
  * @property-read ?Person $releasedBy
  */
 final class Revision extends Model
@@ -41,10 +40,10 @@ final class Revision extends Model
         return $this->belongsTo(Item::class);
     }
 
-    /** @return BelongsTo<ChangeOrder, $this> */
+    /** @return BelongsTo<NamedOrder, $this> */
     public function order(): BelongsTo
     {
-        return $this->belongsTo(ChangeOrder::class, 'order_id');
+        return $this->belongsTo(NamedOrder::class, 'order_id');
     }
 
     /** @return BelongsTo<Person, $this> */

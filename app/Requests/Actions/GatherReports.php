@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Problems\Actions;
+namespace App\Requests\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
@@ -42,7 +42,7 @@ final readonly class GatherReports
     {
         DB::transaction(function () use ($by, $number, $request): void {
             $report = ProblemReport::hold($number);
-            if ($report->requests()->where('change_requests.number', $request)->doesntExist()) {
+            if ($report->requests()->where('request_numbers.number', $request)->doesntExist()) {
                 throw Refusal::at('report', "{$number} is not linked to {$request}.");
             }
             $report->requests()->detach(ChangeRequest::query()->where('number', $request)->valueOrFail('id'));

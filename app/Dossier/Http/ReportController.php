@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Problems\Http;
+namespace App\Dossier\Http;
 
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
@@ -12,13 +12,16 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\Http\Version;
 use App\People\Models\Person;
-use App\Problems\Actions\GatherReports;
 use App\Problems\Actions\RaiseReport;
 use App\Problems\Actions\SettleReport;
 use App\Problems\Data\FoundReports;
 use App\Problems\Data\ReportPage;
 use App\Problems\Data\ReportRow;
+use App\Problems\Http\NewReport;
+use App\Problems\Http\SameAs;
+use App\Problems\Http\Word;
 use App\Problems\ReportList;
+use App\Requests\Actions\GatherReports;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
