@@ -101,3 +101,16 @@ it('stops a process when it is told to', function (): void {
     });
     expect($end)->toBe(ConfinedEnd::Stopped)->and($asked)->toBe(3);
 });
+
+it('sweeps away what a killed process left of its temporary files, and nothing younger', function (): void {
+    $old = [sys_get_temp_dir().'/orthotaxis-'.bin2hex(random_bytes(8)), sys_get_temp_dir().'/orthotaxis-file-'.bin2hex(random_bytes(3))];
+    $young = sys_get_temp_dir().'/orthotaxis-'.bin2hex(random_bytes(8));
+    mkdir($old[0]);
+    file_put_contents("{$old[0]}/part", 'x');
+    file_put_contents($old[1], 'x');
+    mkdir($young);
+    array_map(static fn (string $path): bool => touch($path, time() - 4 * 3600), $old);
+    $this->artisan(ForgetExpired::class)->assertSuccessful();
+    expect(file_exists($old[0]))->toBeFalse()->and(file_exists($old[1]))->toBeFalse()->and(file_exists($young))->toBeTrue();
+    rmdir($young);
+});

@@ -62,8 +62,10 @@ $report['kinds']['ledger'] = ['tried' => 0, 'failed' => 0];
 exec('php artisan ledger:verify 2>&1', $said, $status);
 $note('ledger', $round, 'its chain and its anchors', $status === 0 ? null : implode(' ', $said));
 $left = array_filter(glob(sys_get_temp_dir().'/orthotaxis-*') ?: [], static fn (string $path): bool => ! str_ends_with($path, '.sock') && filemtime($path) >= $begin);
+// A worker that is killed leaves the folder of what it was at; the scheduler sweeps it away.
+$killed = 3 * (($report['kinds']['importing']['tried'] ?? 0) + 3 * ($report['kinds']['handing over']['tried'] ?? 0)) + 10;
 $report['kinds']['left behind'] = ['tried' => 0, 'failed' => 0];
-$note('left behind', $round, 'temporary files', count($left) <= 3 * $report['kinds']['importing']['tried'] + 10 ? null : count($left).' of them');
+$note('left behind', $round, 'temporary files', count($left) <= $killed ? null : count($left).' of them');
 
 if (isset($options['json'])) {
     echo json_encode($report, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
