@@ -12,12 +12,23 @@ final readonly class LedgerReader
     /** So many acts are told where nobody says. */
     public const NEWEST = 500;
 
-    /** @return iterable<Record> all records, a few at a time */
-    public function all(): iterable
+    /**
+     * Records that come while they are read are not among them: people go on working while the ledger is verified.
+     *
+     * @return iterable<Record> the records up to this one, a few at a time
+     */
+    public function upTo(int $count): iterable
     {
-        foreach (DB::table('ledger')->orderBy('number')->lazyById(1_000, 'number') as $row) {
+        foreach (DB::table('ledger')->where('number', '<=', $count)->orderBy('number')->lazyById(1_000, 'number') as $row) {
             yield self::record($row);
         }
+    }
+
+    /** @return list<int> the numbers of records that the head does not count, in one statement, thus at one moment */
+    public function uncounted(int $most): array
+    {
+        return DB::table('ledger')->join('ledger_head', 'ledger.number', '>', 'ledger_head.count')->orderBy('number')->limit($most)->pluck('number')
+            ->map(static fn (mixed $number): int => (int) $number)->values()->all();
     }
 
     /**

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Ledger\Anchors;
+use App\Ledger\Ledger;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Ledger\Chain;
 use Orthotaxis\Core\Ledger\Record;
@@ -55,14 +56,31 @@ it('finds a chain that its owner made anew, a tail that was cut with its count, 
         } elseif ($how === 'forged at the end') {
             DB::table('ledger')->insert((array) Chain::append($read($count), '2026-11-23T09:00:00.000000Z', 'mira', 'order.signed', 'ECO-00001', '{}'));
             DB::table('ledger_head')->update(['count' => $count + 1]);
+        } elseif ($how === 'not counted') {
+            DB::table('ledger')->insert((array) Chain::append($read($count), '2026-11-23T09:00:00.000000Z', 'mira', 'order.signed', 'ECO-00001', '{}'));
         } else {
             DB::table('ledger')->whereIn('number', [2, 4])->update(['actor' => 'nobody']);
         }
     });
     $this->artisan('ledger:verify')->expectsOutputToContain($told)->assertFailed();
 })->with([
-    ['made anew', 'not the one that was anchored'], ['cut', 'removed: it was anchored'], ['forged at the end', 'the head has another hash'], ['altered twice', 'Record 4'],
+    ['made anew', 'not the one that was anchored'], ['cut', 'removed: it was anchored'], ['forged at the end', 'the head has another hash'],
+    ['not counted', 'inserted'], ['altered twice', 'Record 4'],
 ]);
+
+it('is whole while people go on working', function (): void {
+    $this->world->opened();
+    $acts = 0;
+    // Between the head and the records, and after each reading of records, somebody acts.
+    DB::listen(function ($query) use (&$acts): void {
+        if ($acts < 2 && preg_match('/^select .* from "ledger(_head)?" (where "number" <=.*|limit \d+)$/', $query->sql) === 1) {
+            $acts++;
+            app(Ledger::class)->record('mira', 'order.planned', 'ECO-00001');
+        }
+    });
+    $this->artisan('ledger:verify')->assertSuccessful();
+    expect($acts)->toBe(2);
+});
 
 it('does not trust anchors that were touched', function (): void {
     $this->world->opened();

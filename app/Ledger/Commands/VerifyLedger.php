@@ -8,6 +8,7 @@ use App\Ledger\Anchors;
 use App\Ledger\LedgerReader;
 use Illuminate\Console\Command;
 use Orthotaxis\Core\Ledger\Chain;
+use Orthotaxis\Core\Ledger\Fault;
 use Orthotaxis\Core\Refusal;
 
 final class VerifyLedger extends Command
@@ -26,7 +27,10 @@ final class VerifyLedger extends Command
             return self::FAILURE;
         }
         [$count, $hash] = $reader->head();
-        $faults = Chain::faults($reader->all(), $count, $hash, $anchored);
+        $faults = [
+            ...Chain::faults($reader->upTo($count), $count, $hash, $anchored),
+            ...array_map(static fn (int $number): Fault => new Fault($number, 'inserted'), $reader->uncounted(Chain::MOST)),
+        ];
         foreach ($faults as $fault) {
             $this->error("Record {$fault->number} of the ledger is {$fault->what}.");
         }
