@@ -24,7 +24,7 @@ final readonly class AssessmentReader
 {
     public function of(string $number, Person $reader): AssessmentPage
     {
-        $request = ChangeRequest::query()->with(['items.category', 'items.released', 'items.revisingOrders'])->where('number', $number)->firstOrFail();
+        $request = ChangeRequest::query()->with(['items.category', 'items.everReleased', 'items.revisingOrders'])->where('number', $number)->firstOrFail();
         $today = Today::day();
         $questions = Question::query()->with(['item', 'person', 'askedBy', 'answeredBy', 'file.person'])->where('request_id', $request->id)->get()->sort(
             static fn (Question $a, Question $b): int => [$a->state !== QuestionState::Waiting, $b->answered_at ?? $b->asked_at, $b->id] <=> [$b->state !== QuestionState::Waiting, $a->answered_at ?? $a->asked_at, $a->id],

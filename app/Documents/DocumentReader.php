@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use App\Days\Today;
 use App\Documents\Data\DocumentPage;
 use App\Documents\Data\DocumentRow;
 use App\Documents\Data\FileRow;
@@ -12,6 +13,7 @@ use App\Documents\Models\ItemFile;
 use App\Structures\ItemRows;
 use App\Structures\Models\Item;
 use Illuminate\Database\Eloquent\Builder;
+use Orthotaxis\Core\Revision\Phase;
 
 /** Reads what is written and drawn about an item. */
 final readonly class DocumentReader
@@ -23,10 +25,15 @@ final readonly class DocumentReader
         $rows = ItemRows::byId($others);
         $sheets = [];
         foreach (self::files()->whereIn('item_id', $others)->where('role', FileRole::Sheet)->whereNotNull('revision_id')->orderBy('brought_at')->get() as $file) {
-            $sheets[$file->item_id] = FileRow::of($file);
+            // What is in force goes before what comes or has ended; of several the newest.
+            $row = FileRow::of($file);
+            if ($row->status === Phase::InForce->value || ($sheets[$file->item_id] ?? null)?->status !== Phase::InForce->value) {
+                $sheets[$file->item_id] = $row;
+            }
         }
+        $today = Today::day();
         $row = static fn (ItemDocument $link, int $other): DocumentRow => new DocumentRow(
-            $rows[$other], $link->shows?->code, $link->shows !== null && $link->shows->status->value !== 'released', $link->adoptingOrder?->number, $sheets[$other] ?? null,
+            $rows[$other], $link->shows?->code, $link->shows?->dated()->phase($today)->isPast() === true, $link->adoptingOrder?->number, $sheets[$other] ?? null,
         );
 
         return new DocumentPage(

@@ -10,6 +10,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\OrderItem;
 use App\Structures\Models\Item;
+use App\Structures\Models\Revision;
 use App\Structures\PinnedRevisions;
 use App\Structures\RevisionSequences;
 use App\Structures\StructureReader;
@@ -35,7 +36,7 @@ final readonly class OrderReader
     public static function load(ChangeOrder $order): ChangeOrder
     {
         return $order->load([
-            'items.item.category', 'items.item.released', 'items.item.revisingOrders', 'items.base', 'items.edits.author',
+            'items.item.category', 'items.item.released', 'items.item.everReleased', 'items.item.revisingOrders', 'items.base', 'items.edits.author',
             'author', 'editor', 'signer', 'signatures.person', 'requests',
         ])->setRelation('items', $order->items->each->setRelation('order', $order));
     }
@@ -63,7 +64,9 @@ final readonly class OrderReader
         }
         // What is released for the first time under the same order is there on the same day.
         $introduced = $order->items->where('outcome', Outcome::Revise)->pluck('item_id');
-        $unreleased = Item::query()->whereIn('number', array_unique($components))->whereNotIn('id', $introduced)->whereDoesntHave('released')->pluck('number')->all();
+        $unreleased = Item::query()->whereIn('number', array_unique($components))->whereNotIn('id', $introduced)
+            ->whereDoesntHave('everReleased', $order->effective_on === null ? null : static fn (Builder $query): mixed => $query->tap(Revision::effectiveOn(Day::parse($order->effective_on))))
+            ->pluck('number')->all();
         $unresolved = $this->unresolved($order, array_column($items, 2));
         $sheets = self::sheets($order);
         // Whoever brought a sheet that is released with the order has made a part of what is signed.

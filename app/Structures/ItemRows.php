@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
+use App\Days\Today;
 use App\Structures\Data\ItemRow;
 use Illuminate\Support\Facades\DB;
 
@@ -11,10 +12,12 @@ use Illuminate\Support\Facades\DB;
 final readonly class ItemRows
 {
     private const SQL = "
-        SELECT i.id, i.number, i.title, i.kind, i.unit, i.sold, i.standard_cost, c.name AS category, r.code AS revision, r.status,
+        SELECT i.id, i.number, i.title, i.kind, i.unit, i.sold, i.standard_cost, c.name AS category,
+            (SELECT json_agg(json_build_array(r.code, r.status, r.effective_from, r.effective_to)) FROM revisions r
+                WHERE r.item_id = i.id AND r.status NOT IN ('in_work', 'in_review')) AS revisions,
             (SELECT string_agg(o.number, ',' ORDER BY o.id) FROM change_order_items oi JOIN change_orders o ON o.id = oi.order_id
                 WHERE oi.item_id = i.id AND oi.outcome = 'revise' AND o.state IN ('revising', 'in_review', 'signed')) AS revised_by
-        FROM items i JOIN categories c ON c.id = i.category_id LEFT JOIN revisions r ON r.item_id = i.id AND r.status = 'released'";
+        FROM items i JOIN categories c ON c.id = i.category_id";
 
     /**
      * @param  list<int>  $ids
@@ -23,8 +26,9 @@ final readonly class ItemRows
     public static function byId(array $ids): array
     {
         $rows = [];
+        $today = Today::day();
         foreach ($ids === [] ? [] : DB::select(self::SQL.' WHERE i.id = ANY (?::bigint[])', ['{'.implode(',', $ids).'}']) as $row) {
-            $rows[$row->id] = ItemRow::read($row);
+            $rows[$row->id] = ItemRow::read($row, $today);
         }
 
         return $rows;
@@ -37,8 +41,9 @@ final readonly class ItemRows
     public static function byNumber(array $numbers): array
     {
         $rows = [];
+        $today = Today::day();
         foreach ($numbers === [] ? [] : DB::select(self::SQL.' WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb))', [json_encode($numbers, JSON_THROW_ON_ERROR)]) as $row) {
-            $rows[$row->number] = ItemRow::read($row);
+            $rows[$row->number] = ItemRow::read($row, $today);
         }
 
         return $rows;

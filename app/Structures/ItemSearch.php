@@ -26,10 +26,10 @@ final readonly class ItemSearch
 
     private const TEXT = "number || ' ' || title";
 
-    /** What rows can be put in order by, and the columns that say it; each order ends with the number, so that it is a total one. */
+    /** What rows can be put in order by, and the columns that say it (the revision by what is in force today); each order ends with the number, so that it is a total one. */
     private const ORDERS = [
         'number' => 'number', 'title' => 'title', 'kind' => 'kind', 'category' => '(SELECT name FROM categories c WHERE c.id = items.category_id)', 'unit' => 'unit', 'cost' => 'standard_cost',
-        'status' => "(SELECT r.code FROM revisions r WHERE r.item_id = items.id AND r.status = 'released')",
+        'status' => '',
     ];
 
     /**
@@ -108,7 +108,7 @@ final readonly class ItemSearch
             $column = self::ORDERS[ltrim($sort, '-')] ?? throw Refusal::at('sort', 'Items are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
 
             // What has no value stands last, whichever way.
-            $query->orderByRaw($column.(str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST');
+            $query->orderByRaw(($column === '' ? ShownRevision::code(Today::day()) : $column).(str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST');
             $query->orderBy('number');
 
             return $query;
@@ -163,6 +163,7 @@ final readonly class ItemSearch
     private function filtered(array $asked): Builder
     {
         $query = Item::query();
+        $today = Today::day();
         foreach (['kind', 'supply'] as $column) {
             if (($asked[$column] ?? '') !== '') {
                 $query->where($column, $asked[$column]);
@@ -174,10 +175,12 @@ final readonly class ItemSearch
         }
         match ($asked['status'] ?? '') {
             '' => null,
-            'released' => $query->whereHas('released'),
-            'in_work' => $query->whereDoesntHave('released'),
+            'in_force' => $query->whereRaw(ShownRevision::inForce($today)),
+            'coming' => $query->whereRaw(ShownRevision::comes($today)),
+            'ended' => $query->whereRaw(ShownRevision::wasEver().' AND NOT '.ShownRevision::inForce($today).' AND NOT '.ShownRevision::comes($today)),
+            'in_work' => $query->whereRaw('NOT '.ShownRevision::wasEver()),
             'being_revised' => $query->whereHas('revisingOrders'),
-            default => throw Refusal::at('status', 'The status is released, in_work or being_revised.'),
+            default => throw Refusal::at('status', 'The status is in_force, coming, ended, in_work or being_revised.'),
         };
         if (($asked['attribute'] ?? '') !== '' && ($asked['value'] ?? '') !== '') {
             $query->whereRaw('attributes ->> ? ILIKE ?', [$asked['attribute'], '%'.addcslashes($asked['value'], '%_\\').'%']);

@@ -17,6 +17,8 @@ use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Revision\DatedRevision;
+use Orthotaxis\Core\Revision\RevisionStatus;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\Tree;
@@ -83,7 +85,7 @@ final readonly class TreeReader
         $applying = self::applying($rows, $components, $pinned, $day);
 
         return new TreePage(
-            $item->number, $picture->kind->value, $picture->plant, (string) $day, $anyTime, $top === null ? null : RevisionRow::of($top), $levels, $more,
+            $item->number, $picture->kind->value, $picture->plant, (string) $day, $anyTime, $top === null ? null : RevisionRow::of($top, $day), $levels, $more,
             array_map(static function (CoreRow $row) use ($shown, $applying, $opens, $components, $day, $planned): TreeRow {
                 $mark = $planned?->mark($row->parent, $row->line->key);
 
@@ -104,7 +106,7 @@ final readonly class TreeReader
      * @param  list<CoreRow>  $rows
      * @param  array<array-key, Item>  $components  by number
      * @param  array<string, int>  $pinned
-     * @return array<string, array{string, string}> code and status, by what is below the line
+     * @return array<string, array{string, string}> code and phase on the day, by what is below the line
      */
     private static function applying(array $rows, array $components, array $pinned, Day $day): array
     {
@@ -118,11 +120,12 @@ final readonly class TreeReader
         }
         $found = [];
         foreach (DB::select("
-            SELECT 'i' || item_id AS of, code, status FROM revisions WHERE item_id = ANY (?::bigint[]) AND status NOT IN ('in_work', 'in_review')
+            SELECT 'i' || item_id AS of, code, status, effective_from, effective_to FROM revisions WHERE item_id = ANY (?::bigint[]) AND status NOT IN ('in_work', 'in_review')
                 AND effective_from <= ? AND (effective_to IS NULL OR effective_to > ?)
-            UNION ALL SELECT 'r' || id, code, status FROM revisions WHERE id = ANY (?::bigint[])",
+            UNION ALL SELECT 'r' || id, code, status, effective_from, effective_to FROM revisions WHERE id = ANY (?::bigint[])",
             ['{'.implode(',', array_unique($items)).'}', (string) $day, (string) $day, '{'.implode(',', $revisions).'}']) as $row) {
-            $found[$row->of] = [$row->code, $row->status];
+            $one = DatedRevision::kept($row->code, RevisionStatus::from($row->status), $row->effective_from, $row->effective_to);
+            $found[$row->of] = [$one->code, $one->phase($day)->value];
         }
 
         return array_filter([

@@ -63,7 +63,7 @@ final readonly class OrderReadiness
                     : "{$item->number} is at revision {$item->latestRevision} by now, the edits start from {$item->baseRevision}: bring the newer revision in.";
             }
             if ($item->unreleased !== []) {
-                $unreleased[] = "{$item->number} uses ".implode(', ', $item->unreleased).', which has no released revision.';
+                $unreleased[] = "{$item->number} uses ".implode(', ', $item->unreleased).', '.($order->effectiveOn === null ? 'which has no released revision.' : "which has no revision in force on {$order->effectiveOn->spelled()}.");
             }
             $broken = [...$broken, ...$item->brokenEdits];
             foreach (StructureFaults::of($item->after) as $fault) {

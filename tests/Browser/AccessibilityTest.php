@@ -18,7 +18,7 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'Desk' => ['mira.okafor', '/', 'Needs you now'],
     'Register' => ['mira.okafor', '/register?show=all', 'changes'],
     'Items' => ['mira.okafor', '/items', 'Standard cost'],
-    'an item' => ['mira.okafor', '/items/200-0010', 'Still on an older revision'],
+    'an item' => ['mira.okafor', '/items/200-0010', 'Not on revision E yet'],
     'a structure summed up' => ['mira.okafor', '/items/200-0001?view=summed', 'Longest lead time'],
     'a tree of all levels' => ['mira.okafor', '/items/100-0012?levels=30', 'lines shown'],
     'a comparison' => ['mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same'],

@@ -48,11 +48,11 @@ it('takes a file that is dropped onto an item, refuses what is none, and runs no
 });
 
 it('keeps a page with its filters, and finds it on the Desk and in the palette', function (): void {
-    $this->screen->signIn('clara.fenn', '/items?category=pump&status=released')->see('Gear motor')->press('Save this view');
+    $this->screen->signIn('clara.fenn', '/items?category=pump&status=in_force')->see('Gear motor')->press('Save this view');
     $this->screen->type('Save view as', 'Pumps that are out')->click('//form//button[normalize-space()="Save"]');
     $this->screen->until('kept', fn (): bool => $this->screen->find('//button[@aria-label="Saved as Pumps that are out"]') !== null);
     $this->screen->visit('/')->see('Needs you now')->click('//a[normalize-space()="Pumps that are out"]')->see('Gear motor');
-    expect($this->screen->driver->getCurrentURL())->toContain('category=pump&status=released');
+    expect($this->screen->driver->getCurrentURL())->toContain('category=pump&status=in_force');
     $this->screen->press('Saved as Pumps that are out')->press('Remove from saved views');
     $this->screen->until('kept no longer', fn (): bool => $this->screen->find('//button[@aria-label="Save this view"]') !== null);
 });
@@ -90,7 +90,7 @@ it('keeps work on a revision, goes back to it, and comes forward again', functio
 });
 
 it('lists who points to an older revision, and lets one adopt the newest under an order', function (): void {
-    $this->screen->signIn('mira.okafor', '/items/200-0010')->see('Still on an older revision, 2')->see('line 10 names revision A');
+    $this->screen->signIn('mira.okafor', '/items/200-0010')->see('Not on revision E yet, 2')->see('line 10 names revision A');
     $this->screen->click('//input[@aria-label="800-0011 adopts E"]')->choose('Under the order', 'ECO-00086')->press('Adopt E in 1')->see('adopted under ECO-00086');
     $this->screen->visit('/orders/ECO-00086/revise/110-0001')->see('Fixed revision');
     $this->screen->until('the old and the new revision', fn (): bool => $this->screen->find('//del[normalize-space()="A"]') !== null && $this->screen->find('//ins[normalize-space()="E"]') !== null);

@@ -77,7 +77,7 @@ it('asks for everything before review and names what is missing', function (): v
         ->assertStatus(422)->assertJsonValidationErrors(['edits' => 'nothing is changed yet']);
     $this->world->edit($order, 'replace', 20, ['component' => '200-0099'])->assertOk();
     $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])
-        ->assertStatus(422)->assertJsonValidationErrors(['edits' => '200-0099, which has no released revision']);
+        ->assertStatus(422)->assertJsonValidationErrors(['edits' => '200-0099, which has no revision in force on']);
     expect($this->world->state($order))->toBe('revising');
 });
 

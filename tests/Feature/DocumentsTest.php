@@ -79,7 +79,9 @@ it('releases a new sheet with its order: signed by content, held still meanwhile
     $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
     $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
     $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
-    $this->world->as('vera', 'GET', '/items/800-0010/documents')->assertJsonPath('files.0.revision', 'B')->assertJsonPath('files.0.status', 'released');
+    $this->world->as('vera', 'GET', '/items/800-0010/documents')->assertJsonPath('files.0.revision', 'B')->assertJsonPath('files.0.status', 'coming')->assertJsonPath('files.0.first_day', World::day(30));
+    $this->travelTo(World::day(30));
+    $this->world->as('vera', 'GET', '/items/800-0010/documents')->assertJsonPath('files.0.status', 'in_force');
     $this->world->as('jonas', 'DELETE', "/items/800-0010/files/{$draft}")->assertStatus(422);
     expect(fn () => DB::transaction(fn () => DB::table('item_files')->delete()))->toThrow(QueryException::class, 'stays with it');
 });
@@ -134,6 +136,18 @@ it('says which drawings describe an item, and when they show an older revision o
     $this->world->as('vera', 'PUT', '/items/200-0010/documents/800-0011')->assertForbidden();
     $order = $this->world->signed();
     $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
+    // Revision A is still in force, and the drawing of it right, until the day of B.
+    $this->world->as('vera', 'GET', '/items/200-0010/documents')->assertJsonPath('documents.0.older', false);
+    $this->world->as('vera', 'GET', '/items/200-0010/older-uses')->assertJsonPath('uses.0.ended', false)->assertJsonPath('uses.0.last_day', World::day(29))->assertJsonPath('newest', 'B');
+    $this->world->as('vera', 'GET', '/items/200-0010')->assertJsonPath('item.revision', 'A')->assertJsonPath('item.status', 'in_force')
+        ->assertJsonPath('item.coming', ['code' => 'B', 'first_day' => World::day(30)])->assertJsonPath('revisions.*.status', ['coming', 'in_force']);
+    $found = fn (string $query): array => $this->world->as('vera', 'GET', "/items?{$query}")->assertOk()->json('rows.*.number');
+    expect($found('status=coming'))->toBe(['200-0010'])->and($found('words=200-&status=in_force'))->toContain('200-0010')->and($found('status=ended'))->toBe([])
+        ->and($this->world->as('vera', 'GET', '/catalogue/csv?words=200-0010')->streamedContent())->toContain(',A')->not->toContain(',B');
+    $this->travelTo(World::day(30));
+    $this->world->as('vera', 'GET', '/items/200-0010')->assertJsonPath('item.revision', 'B')->assertJsonPath('item.coming', null)->assertJsonPath('revisions.*.status', ['in_force', 'superseded']);
+    expect($found('status=coming'))->toBe([])->and($found('words=200-&sort=-status')[0])->toBe('200-0010');
+    $this->world->as('vera', 'GET', '/items/200-0010/older-uses')->assertJsonPath('uses.0.ended', true);
     $this->world->as('vera', 'GET', '/items/200-0010/documents')->assertJsonPath('documents.0.older', true);
     $this->world->as('vera', 'GET', '/items/800-0010/documents')->assertJsonPath('describes.0.item.number', '200-0010')->assertJsonPath('describes.0.older', true);
     $this->world->as('jonas', 'DELETE', '/items/200-0010/documents/800-0010')->assertOk()->assertJsonPath('documents', []);

@@ -48,7 +48,18 @@ it('goes on from what was begun of a first revision', function (): void {
 it('holds the order where a component would have no release by then', function (): void {
     ($this->add)('200-0010', $this->new)->assertOk();
     $this->world->as('jonas', 'POST', "/orders/{$this->order}/review", ['version' => $this->world->version($this->order)])->assertStatus(422)
-        ->assertJsonPath('errors.edits.0', fn (string $told): bool => str_contains($told, "{$this->new}, which has no released revision"));
+        ->assertJsonPath('errors.edits.0', fn (string $told): bool => str_contains($told, "{$this->new}, which has no revision in force on"));
+});
+
+it('holds the order where a component is released for a later day than the order', function (): void {
+    $later = DB::table('revisions')->where('item_id', $this->world->items['200-0099']);
+    $later->update(['status' => 'in_review']);
+    $later->update(['status' => 'released', 'effective_from' => World::day(40), 'released_at' => now()]);
+    ($this->add)('200-0010', '200-0099')->assertOk();
+    $review = fn () => $this->world->as('jonas', 'POST', "/orders/{$this->order}/review", ['version' => $this->world->version($this->order)]);
+    $review()->assertStatus(422)->assertJsonPath('errors.edits.0', fn (string $told): bool => str_contains($told, '200-0099, which has no revision in force on'));
+    $this->world->as('mira', 'PATCH', "/orders/{$this->order}", ['effective_on' => World::day(40), 'version' => $this->world->version($this->order)])->assertOk();
+    $review()->assertOk();
 });
 
 it('gives numbers in work and letters once released, where the kind is set so', function (): void {

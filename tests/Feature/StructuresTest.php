@@ -214,7 +214,7 @@ it('prints a structure as a parts list: level, find, number, title, revision in 
     $list = app(PartsList::class);
     $all = $list->of($item, new Picture, Today::day(), true);
     expect($all->title)->toBe("200-0001 {$item->title}")
-        ->and($all->notes[0])->toStartWith('Revision A, released · Engineering parts list, all levels · as of '.now()->format('j M Y'))
+        ->and($all->notes[0])->toStartWith('Revision A, in force · Engineering parts list, all levels · as of '.now()->format('j M Y'))
         ->and($all->heads)->toBe(['Level', 'Find', 'Number', 'Title', 'Rev.', 'Qty', 'Unit', 'Reference designators', 'Notes'])
         ->and(array_column($all->rows, 0))->toBe([1, 2, 2, 2])->and(array_column($all->rows, 2))->toBe(['200-0010', '· 200-0040', '· 200-0042', '· 600-0014']);
     $html = PrintedTable::html($all);

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Documents\Data;
 
+use App\Days\Today;
 use App\Documents\Models\ItemFile;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Revision\Phase;
 
 /** A file of an item, and what it stands for. */
 #[OA\Schema]
@@ -19,7 +21,8 @@ final readonly class FileRow
         #[OA\Property] public string $media_type,
         #[OA\Property] public int $bytes,
         #[OA\Property(description: 'the revision it belongs to; null for a draft of the coming one')] public ?string $revision,
-        #[OA\Property(description: 'in_work for a draft')] public string $status,
+        #[OA\Property(enum: Phase::class, description: 'what that revision is today; in_work for a draft')] public string $status,
+        #[OA\Property(description: 'when its revision comes into force')] public ?string $first_day,
         #[OA\Property(description: 'the order that brings or brought it')] public ?string $order,
         #[OA\Property] public string $brought_by,
         #[OA\Property] public string $brought_at,
@@ -27,9 +30,11 @@ final readonly class FileRow
 
     public static function of(ItemFile $file): self
     {
+        $today = Today::day();
+
         return new self(
             $file->id, $file->item->number, $file->role->value, $file->name, $file->media_type, $file->bytes, $file->revision?->code,
-            $file->revision?->status->value ?? 'in_work', $file->order?->number, $file->person->name ?? '', $file->brought_at->toIso8601String(),
+            $file->revision?->dated()->phase($today)->value ?? Phase::InWork->value, $file->revision?->effective_from, $file->order?->number, $file->person->name ?? '', $file->brought_at->toIso8601String(),
         );
     }
 }

@@ -44,7 +44,7 @@ final readonly class ReportPage
     public static function of(string $number): self
     {
         $report = ProblemReport::query()->with([
-            'raisedBy', 'settledBy', 'sameAs', 'items.category', 'items.released', 'items.revisingOrders', 'requests',
+            'raisedBy', 'settledBy', 'sameAs', 'items.category', 'items.everReleased', 'items.revisingOrders', 'requests',
             'duplicates.raisedBy', 'duplicates.items', 'duplicates.requests', 'files.person',
         ])->where('number', $number)->firstOrFail();
 

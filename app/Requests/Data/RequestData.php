@@ -18,7 +18,7 @@ final readonly class RequestData
 {
     /** What has to be loaded of a request before it is told: wherever several are, none of it is asked for one by one. */
     public const RELATIONS = [
-        'raisedBy', 'decidedBy', 'orders', 'items.category', 'items.released', 'items.revisingOrders', 'files.person',
+        'raisedBy', 'decidedBy', 'orders', 'items.category', 'items.everReleased', 'items.revisingOrders', 'files.person',
         'reports.raisedBy', 'reports.items', 'reports.requests', 'reports.files.person', 'gathered.raisedBy', 'gathered.files.person',
         'gatheredInto', 'splitFrom', 'splitOff',
     ];

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Structures\Data;
 
+use App\Days\Today;
 use App\Http\Api\ListOf;
 use App\Structures\Models\Item;
+use App\Structures\Models\Revision;
 use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Quantity\FixedPoint;
@@ -33,13 +35,15 @@ final readonly class ItemPage
     /** @param  list<ChangeRow>  $changes */
     public static function of(Item $item, array $changes): self
     {
+        $today = Today::day();
+
         return new self(
             ItemRow::of($item),
             $item->supply,
             $item->lead_time_days,
             $item->supplier,
             $item->material,
-            $item->revisions->map(RevisionRow::of(...))->values()->all(),
+            $item->revisions->map(static fn (Revision $one): RevisionRow => RevisionRow::of($one, $today))->values()->all(),
             $changes,
             self::attributes($item),
             $item->mass === null ? null : FixedPoint::format($item->mass, 6),

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Structures\Data;
 
+use App\Days\Today;
 use App\Http\Api\ListOf;
 use App\Structures\ItemKind;
 use App\Structures\Models\Item;
 use App\Structures\Models\RevisingOrder;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Revision\DatedRevision;
+use Orthotaxis\Core\Revision\InForce;
+use Orthotaxis\Core\Revision\Phase;
+use Orthotaxis\Core\Revision\RevisionStatus;
 
 /** An item as it appears in any table, with its status at a glance. */
 #[OA\Schema]
@@ -22,8 +28,9 @@ final readonly class ItemRow
         #[OA\Property] public string $kind,
         #[OA\Property] public string $category,
         #[OA\Property] public string $unit,
-        #[OA\Property(description: 'the newest released revision')] public ?string $revision,
-        #[OA\Property] public string $status,
+        #[OA\Property(description: 'the one in force today; of what is not in force, the next to come or else the last that was')] public ?string $revision,
+        #[OA\Property(enum: Phase::class, description: 'what that revision is today; in_work where nothing was ever released')] public string $status,
+        #[OA\Property(description: 'the next that is released and begins later')] public ?ComingRevision $coming,
         #[ListOf('string')] public array $being_revised_by,
         #[OA\Property] public bool $sold,
         #[OA\Property] public ?string $standard_cost,
@@ -31,14 +38,17 @@ final readonly class ItemRow
 
     public static function of(Item $item): self
     {
+        $on = $item->inForce(Today::day());
+
         return new self(
             $item->number,
             $item->title,
             $item->kind->label(),
             $item->category->name,
             $item->unit->value,
-            $item->released?->code,
-            $item->released?->status->value ?? 'in_work',
+            $on->shown?->code,
+            $on->phase()->value,
+            ComingRevision::of($on->coming),
             $item->revisingOrders->map(static fn (RevisingOrder $order): string => $order->number)->values()->all(),
             $item->sold,
             $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost),
@@ -46,10 +56,18 @@ final readonly class ItemRow
     }
 
     /** From a row that ItemRows has read. */
-    public static function read(\stdClass $row): self
+    public static function read(\stdClass $row, Day $today): self
     {
+        /** @var list<array{string, string, ?string, ?string}> $revisions */
+        $revisions = $row->revisions === null ? [] : json_decode($row->revisions, true, flags: JSON_THROW_ON_ERROR);
+        $on = InForce::on($today, array_map(
+            static fn (array $one): DatedRevision => DatedRevision::kept($one[0], RevisionStatus::from($one[1]), $one[2], $one[3]),
+            $revisions,
+        ));
+
         return new self(
-            $row->number, $row->title, ItemKind::from($row->kind)->label(), $row->category, $row->unit, $row->revision, $row->status ?? 'in_work',
+            $row->number, $row->title, ItemKind::from($row->kind)->label(), $row->category, $row->unit,
+            $on->shown?->code, $on->phase()->value, ComingRevision::of($on->coming),
             $row->revised_by === null ? [] : explode(',', $row->revised_by), $row->sold,
             $row->standard_cost === null ? null : (string) Money::ofTenThousandths($row->standard_cost),
         );

@@ -7,6 +7,7 @@ namespace App\Structures\Data;
 use App\Structures\Models\Revision;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Revision\Phase;
 
 /** One line of an item's history of revisions. */
 #[OA\Schema]
@@ -14,7 +15,7 @@ final readonly class RevisionRow
 {
     private function __construct(
         #[OA\Property] public string $code,
-        #[OA\Property] public string $status,
+        #[OA\Property(enum: Phase::class, description: 'what it is on the day asked for')] public string $status,
         #[OA\Property] public ?string $first_day,
         #[OA\Property] public ?string $last_day,
         #[OA\Property] public ?string $released_at,
@@ -23,11 +24,11 @@ final readonly class RevisionRow
         #[OA\Property] public string $reason,
     ) {}
 
-    public static function of(Revision $revision): self
+    public static function of(Revision $revision, Day $day): self
     {
         return new self(
             $revision->code,
-            $revision->status->value,
+            $revision->dated()->phase($day)->value,
             $revision->effective_from,
             $revision->effective_to === null ? null : (string) Day::parse($revision->effective_to)->plusDays(-1),
             $revision->released_at?->toIso8601String(),

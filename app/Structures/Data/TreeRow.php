@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Data;
 
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Revision\Phase;
 
 /** A line of a tree and the item it names. */
 #[OA\Schema]
@@ -16,7 +17,7 @@ final readonly class TreeRow
         #[OA\Property] public LineRow $line,
         #[OA\Property] public ItemRow $item,
         #[OA\Property(description: 'the revision that goes in on that day')] public ?string $revision,
-        #[OA\Property(description: 'its status; in_work when none applies on that day')] public string $status,
+        #[OA\Property(enum: Phase::class, description: 'what that revision is on that day; in_work when none applies')] public string $status,
         #[OA\Property(description: 'whether it has components of its own on that day')] public bool $opens,
         #[OA\Property(description: 'how much goes into the top over this path, in the unit of the line')] public string $extended,
         #[OA\Property(description: 'the same in the component\'s own unit: what to ask for when it is opened')] public string $times,

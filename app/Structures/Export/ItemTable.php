@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Structures\Export;
 
+use App\Days\Today;
 use App\Structures\Models\Item;
+use App\Structures\ShownRevision;
 use App\Tables\Table;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
@@ -30,8 +32,7 @@ final readonly class ItemTable
     private static function rows(?Builder $found): \Generator
     {
         $items = DB::table('items')->join('categories', 'categories.id', 'items.category_id')
-            ->leftJoin('revisions', static fn ($join) => $join->on('revisions.item_id', 'items.id')->where('status', 'released'))
-            ->orderBy('items.id')->select(['items.*', 'categories.code AS category', 'revisions.code AS revision']);
+            ->orderBy('items.id')->select(['items.*', 'categories.code AS category'])->selectRaw(ShownRevision::code(Today::day()).' AS revision');
         if ($found !== null) {
             $items->whereIn('items.id', $found->clone()->reorder()->select('items.id'));
         }

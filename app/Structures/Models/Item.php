@@ -11,7 +11,10 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Revision\DatedRevision;
+use Orthotaxis\Core\Revision\InForce;
 use Orthotaxis\Core\Revision\RevisionStatus;
 
 /**
@@ -31,6 +34,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  * @property-read Category $category
  * @property-read ?Revision $released
  * @property-read Collection<int, Revision> $revisions
+ * @property-read Collection<int, Revision> $everReleased
  * @property-read Collection<int, RevisingOrder> $revisingOrders
  */
 final class Item extends Model
@@ -51,13 +55,27 @@ final class Item extends Model
         return $this->hasMany(Revision::class)->orderByDesc('id');
     }
 
-    /** @return HasOne<Revision, $this> the newest released revision */
+    /** @return HasOne<Revision, $this> the one released last, whether it is in force yet or not: what work on the next starts from */
     public function released(): HasOne
     {
         $released = $this->hasOne(Revision::class);
         $released->where('status', RevisionStatus::Released->value);
 
         return $released;
+    }
+
+    /** @return HasMany<Revision, $this> all that were ever released */
+    public function everReleased(): HasMany
+    {
+        $released = $this->hasMany(Revision::class);
+        $released->whereNotIn('status', [RevisionStatus::InWork->value, RevisionStatus::InReview->value]);
+
+        return $released;
+    }
+
+    public function inForce(Day $day): InForce
+    {
+        return InForce::on($day, $this->everReleased->map(static fn (Revision $one): DatedRevision => $one->dated())->values()->all());
     }
 
     /** What work on it starts from: the released revision, or what was begun of the first one, if anything. */
@@ -75,6 +93,6 @@ final class Item extends Model
     /** @return Builder<self> with all that a row on screen shows of it */
     public static function rows(): Builder
     {
-        return self::query()->with(['category', 'released', 'revisingOrders']);
+        return self::query()->with(['category', 'everReleased', 'revisingOrders']);
     }
 }

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Revision\DatedRevision;
 use Orthotaxis\Core\Revision\RevisionStatus;
 
 /**
@@ -50,6 +51,11 @@ final class Revision extends Model
     public function releasedBy(): BelongsTo
     {
         return $this->belongsTo(Person::class, 'released_by');
+    }
+
+    public function dated(): DatedRevision
+    {
+        return DatedRevision::kept($this->code, $this->status, $this->effective_from, $this->effective_to);
     }
 
     /** @return \Closure(Builder<self>): mixed asks for what holds on a day, to be tapped into a query */

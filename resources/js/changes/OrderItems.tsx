@@ -63,7 +63,11 @@ export function OrderItems({ order, editable }: Props) {
       head: 'Status',
       text: ({ item }) => item.status.replaceAll('_', ' '),
       cell: ({ item }) => (
-        <Status status={item.status} revisedBy={item.being_revised_by.filter((number) => number !== order.number)} />
+        <Status
+          status={item.status}
+          coming={item.coming}
+          revisedBy={item.being_revised_by.filter((number) => number !== order.number)}
+        />
       ),
     },
     {

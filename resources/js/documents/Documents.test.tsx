@@ -46,7 +46,7 @@ describe('drawings and documents of an item', () => {
   it('say what a drawing itself describes, and that it is behind', async () => {
     await documents({ describes: [described({ item: head, shows: 'D', older: true })] });
     expect(screen.getByRole('listitem').textContent).toBe(
-      'describes 200-0010 Pump head, shows revision D ▲ it is at A by now',
+      'describes 200-0010 Pump head, shows revision D ▲ A is in force by now',
     );
   });
 

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
+import { day } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { useAct } from '../lib/useAct';
@@ -68,7 +69,13 @@ function DocumentList({ item, page }: { item: Schemas['ItemRow']; page: Page }) 
           <li key={row.item.number} className="border-b border-rule px-2 py-1 last:border-b-0">
             describes <ItemNumber number={row.item.number} /> {row.item.title}
             {row.shows && `, shows revision ${row.shows}`}
-            {row.older && <b className="font-semibold text-warn"> ▲ it is at {row.item.revision} by now</b>}
+            {row.older && <b className="font-semibold text-warn"> ▲ {row.item.revision} is in force by now</b>}
+            {!row.older && row.item.coming && row.shows !== row.item.coming.code && (
+              <span className="text-plum">
+                {' '}
+                · {row.item.coming.code} from {day(row.item.coming.first_day)}
+              </span>
+            )}
           </li>
         ))}
         {page.files.map((file) => (
@@ -116,7 +123,12 @@ function DocumentLine({ row, onUnlink }: { row: Schemas['DocumentRow']; onUnlink
   return (
     <li className="border-b border-rule px-2 py-1 last:border-b-0">
       <ItemNumber number={row.item.number} /> {row.item.title},{' '}
-      <Status status={row.item.status} revision={row.item.revision} revisedBy={row.item.being_revised_by} />
+      <Status
+        status={row.item.status}
+        revision={row.item.revision}
+        coming={row.item.coming}
+        revisedBy={row.item.being_revised_by}
+      />
       {row.sheet && (
         <>
           {' · '}

@@ -9,7 +9,7 @@ import { SheetPage } from './SheetPage';
 const drawing = item('800-0011', 'Drawing, pump head', { kind: 'Drawing' });
 const revisions = [revision('E'), revision('D', { status: 'superseded', last_day: '2026-06-27', order: null })];
 
-async function sheet(files: Schemas['FileRow'][], at = '') {
+async function sheet(files: Schemas['FileRow'][], at = '', of = revisions) {
   server
     .on('GET /api/favourites', [])
     .on('GET /api/items/800-0011', {
@@ -18,7 +18,7 @@ async function sheet(files: Schemas['FileRow'][], at = '') {
       lead_time_days: null,
       supplier: null,
       material: null,
-      revisions,
+      revisions: of,
       changes: [],
       attributes: [],
       mass: null,
@@ -48,7 +48,7 @@ describe('a sheet', () => {
     const history = within(screen.getByRole('region', { name: 'History' })).getAllByRole('listitem');
     expect(history.map((one) => one.textContent)).toEqual([
       expect.stringMatching(/E.*from 28 Jun 2026Note made clear, ECO-00076, Mira Okafor/),
-      expect.stringMatching(/D.*from 28 Jun 2026Note made clear, Mira Okafor/),
+      expect.stringMatching(/D.*from 28 Jun 2026 to 27 Jun 2026Note made clear, Mira Okafor/),
     ]);
     expect(screen.queryByText('Draft')).toBeNull();
   });
@@ -65,14 +65,28 @@ describe('a sheet', () => {
     await sheet([file('7', 'new.svg'), old], '?file=6');
     expect(screen.getAllByText('Superseded').length).toBeGreaterThanOrEqual(3);
     expect(screen.getAllByText('valid until 27 Jun 2026')).toHaveLength(3);
-    expect(beside().getByText('Revision E is released and has a sheet of its own.')).toBeTruthy();
+    expect(beside().getByText('Revision E is in force, with a sheet of its own.')).toBeTruthy();
     const files = within(screen.getByRole('region', { name: 'All files' }));
     expect(files.getByRole('link', { name: 'old.svg' }).getAttribute('aria-current')).toBe('true');
   });
 
   it('says that the newer revision came without a sheet', async () => {
     await sheet([file('6', 'old.svg', { revision: 'D', status: 'superseded' })]);
-    expect(beside().getByText('Revision E is released without a new sheet.')).toBeTruthy();
+    expect(beside().getByText('Revision E is in force, without a new sheet.')).toBeTruthy();
+  });
+
+  it('is in force until the next revision is, also when that is released already, whose own sheet says so', async () => {
+    const coming = { status: 'coming', first_day: '2026-12-08' } as const;
+    const revisions = [revision('G', coming), revision('F', { last_day: '2026-12-07' })];
+    const files = [file('8', 'g.svg', { revision: 'G', ...coming }), file('7', 'f.svg', { revision: 'F' })];
+    await sheet(files, '', revisions);
+    expect(beside().getByRole('heading').textContent).toBe('Revision F');
+    expect(screen.queryByText('Superseded')).toBeNull();
+    expect(beside().getByText('Revision G comes into force on 8 Dec 2026, with a sheet of its own.')).toBeTruthy();
+    document.body.innerHTML = '';
+    await sheet(files, '?file=8', revisions);
+    expect(screen.getAllByText('Not in force yet')).toHaveLength(3);
+    expect(screen.getAllByText('valid from 8 Dec 2026')).toHaveLength(3);
   });
 
   it('shows a drawing as a picture, which runs nothing', async () => {

@@ -8,7 +8,7 @@ import { Notice } from '../ui/Notice';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Status } from '../ui/Status';
-import { firstOf, roles } from './files';
+import { ended, firstOf, roles } from './files';
 import { SheetFrame } from './SheetFrame';
 
 type File = Schemas['FileRow'];
@@ -94,7 +94,8 @@ interface BesideProps {
 }
 
 function Beside({ number, files, shown, revisions }: BesideProps) {
-  const newest = revisions.find(({ status }) => status === 'released');
+  // Only what has ended is out of date: a revision that is released for a later day leaves this one in force until then.
+  const next = revisions.find(({ status }) => status === (ended(shown.status) ? 'in_force' : 'coming'));
   return (
     <div className="space-y-5">
       <section aria-label="This sheet">
@@ -106,12 +107,11 @@ function Beside({ number, files, shown, revisions }: BesideProps) {
           {shown.name}, {roles[shown.role].toLowerCase()}
           {shown.brought_by && `, uploaded by ${shown.brought_by}`} on {day(shown.brought_at.slice(0, 10))}
         </p>
-        {shown.role === 'sheet' && shown.revision !== null && newest && newest.code !== shown.revision && (
-          <p className="mt-1 text-warn">
-            Revision {newest.code} is released{' '}
-            {files.some((file) => file.revision === newest.code)
-              ? 'and has a sheet of its own.'
-              : 'without a new sheet.'}
+        {shown.role === 'sheet' && shown.revision !== null && next && next.code !== shown.revision && (
+          <p className={ended(shown.status) ? 'mt-1 text-warn' : 'mt-1 text-plum'}>
+            Revision {next.code}{' '}
+            {next.status === 'coming' ? `comes into force on ${day(next.first_day)}` : 'is in force'},{' '}
+            {files.some((file) => file.revision === next.code) ? 'with a sheet of its own.' : 'without a new sheet.'}
           </p>
         )}
       </section>
@@ -124,7 +124,10 @@ function Beside({ number, files, shown, revisions }: BesideProps) {
             <li key={revision.code} className="border-b border-rule px-2 py-1.5 last:border-b-0">
               <div className="flex justify-between gap-3">
                 <Status status={revision.status} revision={revision.code} />
-                <span className="text-sm text-soft">from {day(revision.first_day)}</span>
+                <span className="text-sm text-soft">
+                  {revision.first_day !== null && `from ${day(revision.first_day)}`}
+                  {revision.last_day !== null && ` to ${day(revision.last_day)}`}
+                </span>
               </div>
               <div className="text-sm">
                 {revision.reason}

@@ -1919,7 +1919,7 @@ export interface components {
             item: components["schemas"]["ItemRow"];
             /** @description the revision of the described item that it shows */
             shows: string | null;
-            /** @description it shows an older revision than the newest */
+            /** @description it shows a revision that has ended */
             older: boolean;
             /** @description the open order under which it adopts the newest */
             adopted_by: string | null;
@@ -1936,8 +1936,13 @@ export interface components {
             bytes: number;
             /** @description the revision it belongs to; null for a draft of the coming one */
             revision: string | null;
-            /** @description in_work for a draft */
-            status: string;
+            /**
+             * @description what that revision is today; in_work for a draft
+             * @enum {string}
+             */
+            status: "in_work" | "in_review" | "coming" | "in_force" | "superseded" | "obsolete";
+            /** @description when its revision comes into force */
+            first_day: string | null;
             /** @description the order that brings or brought it */
             order: string | null;
             brought_by: string;
@@ -2317,7 +2322,7 @@ export interface components {
             /** @description how many edits held */
             edits: number;
         };
-        /** @description A parent's line, or a document, that still points to an older revision of an item. */
+        /** @description A parent's line, or a document, that points to another revision of an item than the one released last: which holds until it ends. */
         OlderUse: {
             /** @description the parent or the document */
             item: components["schemas"]["ItemRow"];
@@ -2328,6 +2333,10 @@ export interface components {
             find: number | null;
             /** @description the revision it points to */
             revision: string;
+            /** @description the last day on which that revision holds */
+            last_day: string | null;
+            /** @description whether it has ended already */
+            ended: boolean;
             /** @description the open order under which it adopts a newer one */
             adopted_by: string | null;
         };
@@ -2929,6 +2938,11 @@ export interface components {
             attributes: components["schemas"]["AskedAttribute"][];
             dispositions: components["schemas"]["CategoryDisposition"][];
         };
+        /** @description A revision that is released and not yet in force. */
+        ComingRevision: {
+            code: string;
+            first_day: string;
+        };
         /** @description One line that differs, and where it stands. */
         CompareRow: {
             way: string[];
@@ -2997,9 +3011,14 @@ export interface components {
             kind: string;
             category: string;
             unit: string;
-            /** @description the newest released revision */
+            /** @description the one in force today; of what is not in force, the next to come or else the last that was */
             revision: string | null;
-            status: string;
+            /**
+             * @description what that revision is today; in_work where nothing was ever released
+             * @enum {string}
+             */
+            status: "in_work" | "in_review" | "coming" | "in_force" | "superseded" | "obsolete";
+            coming: components["schemas"]["ComingRevision"] | null;
             being_revised_by: string[];
             sold: boolean;
             standard_cost: string | null;
@@ -3036,7 +3055,11 @@ export interface components {
         /** @description One line of an item's history of revisions. */
         RevisionRow: {
             code: string;
-            status: string;
+            /**
+             * @description what it is on the day asked for
+             * @enum {string}
+             */
+            status: "in_work" | "in_review" | "coming" | "in_force" | "superseded" | "obsolete";
             first_day: string | null;
             last_day: string | null;
             released_at: string | null;
@@ -3101,8 +3124,11 @@ export interface components {
             item: components["schemas"]["ItemRow"];
             /** @description the revision that goes in on that day */
             revision: string | null;
-            /** @description its status; in_work when none applies on that day */
-            status: string;
+            /**
+             * @description what that revision is on that day; in_work when none applies
+             * @enum {string}
+             */
+            status: "in_work" | "in_review" | "coming" | "in_force" | "superseded" | "obsolete";
             /** @description whether it has components of its own on that day */
             opens: boolean;
             /** @description how much goes into the top over this path, in the unit of the line */

@@ -178,6 +178,8 @@ export const states: Record<string, string> = {
   closed: 'closed',
   withdrawn: 'withdrawn',
   in_work: 'in work',
+  coming: 'coming',
+  in_force: 'in force',
   superseded: 'superseded',
   obsolete: 'obsolete',
 };

@@ -128,7 +128,12 @@ const reachColumns: Column<Row>[] = [
     text: (row) => row.item?.revision ?? '',
     cell: (row) =>
       row.item && (
-        <Status status={row.item.status} revision={row.item.revision} revisedBy={row.item.being_revised_by} />
+        <Status
+          status={row.item.status}
+          revision={row.item.revision}
+          coming={row.item.coming}
+          revisedBy={row.item.being_revised_by}
+        />
       ),
   },
   {

@@ -80,7 +80,13 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
           facts={[
             [
               'Revision and status',
-              <Status key="s" status={item.status} revision={item.revision} revisedBy={item.being_revised_by} />,
+              <Status
+                key="s"
+                status={item.status}
+                revision={item.revision}
+                coming={item.coming}
+                revisedBy={item.being_revised_by}
+              />,
             ],
             ['Unit', item.unit],
             ['Supply', page.supply === 'make' ? 'Made in house' : page.supply === 'buy' ? 'Bought' : 'Subcontracted'],

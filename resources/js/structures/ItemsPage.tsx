@@ -69,9 +69,11 @@ export function ItemsPage() {
         />
         {filter('kind', 'Any kind', itemKinds)}
         {filter('status', 'Any status', {
-          released: 'Released',
+          in_force: 'In force today',
+          coming: 'Coming',
           being_revised: 'Being revised now',
           in_work: 'Not released',
+          ended: 'Ended',
         })}
         {filter('supply', 'Made or bought', supplies)}
         {category && category.attributes.length > 0 && (

@@ -8,9 +8,28 @@ import { OlderUses } from './OlderUses';
 
 const kit = item('110-0001', 'Spares kit, pump');
 const drawing = item('800-0011', 'Drawing, pump head', { kind: 'drawing' });
+const ended: Schemas['OlderUse'] = {
+  item: kit,
+  what: 'line',
+  line: 'a1',
+  find: 10,
+  revision: 'A',
+  last_day: '2026-06-27',
+  ended: true,
+  adopted_by: null,
+};
 const uses: Schemas['OlderUse'][] = [
-  { item: kit, what: 'line', line: 'a1', find: 10, revision: 'A', adopted_by: null },
-  { item: drawing, what: 'document', line: 'd1', find: null, revision: 'D', adopted_by: null },
+  ended,
+  {
+    item: drawing,
+    what: 'document',
+    line: 'd1',
+    find: null,
+    revision: 'D',
+    last_day: '2026-12-07',
+    ended: false,
+    adopted_by: null,
+  },
 ];
 const orders = [change('ECO-00086', 'Regulator')];
 const ADOPT = 'POST /api/orders/ECO-00086/adoptions';
@@ -28,7 +47,7 @@ describe('what still points to an older revision', () => {
       uses: [
         ...uses,
         {
-          ...(uses[0] ?? { item: kit, what: 'line', line: '', find: 1, revision: 'A' }),
+          ...ended,
           line: 'a2',
           find: 20,
           adopted_by: 'ECO-00086',
@@ -36,9 +55,9 @@ describe('what still points to an older revision', () => {
       ],
     });
     expect((await screen.findAllByRole('row')).slice(1).map((one) => one.textContent)).toEqual([
-      '110-0001 Spares kit, pumpline 10 names revision A',
-      '800-0011 Drawing, pump headshows revision D',
-      '110-0001 Spares kit, pumpline 20 names revision A, adopted under ECO-00086',
+      '110-0001 Spares kit, pumpline 10 names revision A ▲ ended',
+      '800-0011 Drawing, pump headshows revision D, in force until 7 Dec 2026',
+      '110-0001 Spares kit, pumpline 20 names revision A ▲ ended, adopted under ECO-00086',
     ]);
     // What is seen to is not chosen once more.
     expect(screen.getAllByRole('checkbox')).toHaveLength(2);

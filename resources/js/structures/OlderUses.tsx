@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
+import { day } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { useAct } from '../lib/useAct';
@@ -25,6 +26,12 @@ const useColumns: Column<Use>[] = [
     cell: (use) => (
       <>
         {points(use)}
+        {use.last_day !== null &&
+          (use.ended ? (
+            <b className="font-semibold text-warn"> ▲ ended</b>
+          ) : (
+            <span className="text-plum">, in force until {day(use.last_day)}</span>
+          ))}
         {use.adopted_by !== null && ', adopted under '}
         {use.adopted_by !== null && <ChangeNumber number={use.adopted_by} />}
       </>
@@ -69,10 +76,11 @@ function UseList({ number, page }: { number: string; page: Schemas['OlderUses'] 
   return (
     <section aria-labelledby="older-uses">
       <h2 id="older-uses" className="mb-1">
-        Still on an older revision, {page.uses.length}
+        Not on revision {page.newest} yet, {page.uses.length}
       </h2>
       <DataTable
-        label="Still on an older revision"
+        label={`Not on revision ${page.newest} yet`}
+        exportName="older-uses"
         rows={page.uses}
         columns={columns}
         keyOf={keyOf}

@@ -24,7 +24,9 @@ const columns: Column<Row>[] = [
   {
     id: 'status',
     head: 'Revision',
-    cell: ({ item }) => <Status status={item.status} revision={item.revision} revisedBy={item.being_revised_by} />,
+    cell: ({ item }) => (
+      <Status status={item.status} revision={item.revision} coming={item.coming} revisedBy={item.being_revised_by} />
+    ),
     text: ({ item }) => item.revision ?? '',
   },
   { id: 'level', head: 'Level', cell: ({ level }) => level, text: ({ level }) => String(level), numeric: true },

@@ -16,7 +16,7 @@ function ruler(day = now) {
       revisions={[
         {
           code: 'F',
-          status: 'released',
+          status: 'in_force',
           first_day: plusDays(now, -40),
           last_day: null,
           released_at: null,

@@ -15,8 +15,16 @@ export const itemColumns: Column<Item>[] = [
   {
     id: 'status',
     head: 'Revision and status',
-    text: (i) => [i.revision, states[i.status] ?? i.status, ...i.being_revised_by].filter(Boolean).join(' '),
-    cell: (i) => <Status status={i.status} revision={i.revision} revisedBy={i.being_revised_by} />,
+    text: (i) =>
+      [
+        i.revision,
+        states[i.status] ?? i.status,
+        i.coming && `${i.coming.code} from ${i.coming.first_day}`,
+        ...i.being_revised_by,
+      ]
+        .filter(Boolean)
+        .join(' '),
+    cell: (i) => <Status status={i.status} revision={i.revision} coming={i.coming} revisedBy={i.being_revised_by} />,
   },
   { id: 'kind', head: 'Kind', text: (i) => i.kind, cell: (i) => i.kind },
   { id: 'category', head: 'Category', text: (i) => i.category, cell: (i) => i.category },

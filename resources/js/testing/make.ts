@@ -9,7 +9,8 @@ export function item(number: string, title: string, more: Partial<Schemas['ItemR
     category: 'Pump',
     unit: 'm',
     revision: 'A',
-    status: 'released',
+    status: 'in_force',
+    coming: null,
     being_revised_by: [],
     sold: false,
     standard_cost: '9.80',
@@ -319,7 +320,7 @@ export function redline(more: Partial<Schemas['Redline']> = {}): Schemas['Redlin
 export function revision(code: string, more: Partial<Schemas['RevisionRow']> = {}): Schemas['RevisionRow'] {
   return {
     code,
-    status: 'released',
+    status: 'in_force',
     first_day: '2026-06-28',
     last_day: null,
     released_at: '2026-06-20T09:00:00+00:00',
@@ -340,7 +341,8 @@ export function file(id: string, name: string, more: Partial<Schemas['FileRow']>
     media_type: 'image/svg+xml',
     bytes: 1200,
     revision: 'E',
-    status: 'released',
+    status: 'in_force',
+    first_day: '2026-06-28',
     order: null,
     brought_by: 'Jonas Weir',
     brought_at: '2026-11-24T09:00:00+00:00',

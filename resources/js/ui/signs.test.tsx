@@ -23,13 +23,13 @@ describe('signs', () => {
   });
 
   it('of a status are a form and a word, with the revision and who revises it now', () => {
-    const { rerender } = render(<Status status="released" revision="E" revisedBy={['ECO-00086', 'ECO-00090']} />);
-    expect(document.body.textContent).toBe('■Ereleased· being revised, ECO-00086, ECO-00090');
-    const forms = ['in_work', 'in_review', 'released', 'superseded', 'obsolete'].map((status) => {
+    const { rerender } = render(<Status status="in_force" revision="E" revisedBy={['ECO-00086', 'ECO-00090']} />);
+    expect(document.body.textContent).toBe('■Ein force· being revised, ECO-00086, ECO-00090');
+    const forms = ['in_work', 'in_review', 'coming', 'in_force', 'superseded', 'obsolete'].map((status) => {
       rerender(<Status status={status} />);
       return document.body.textContent.slice(0, 1);
     });
-    expect(new Set(forms).size).toBe(5);
+    expect(new Set(forms).size).toBe(6);
   });
 
   it('of priority stand out only where it is out of the ordinary', () => {

@@ -13,7 +13,7 @@ const row = (path: string, level: number, of: typeof tube, more: Partial<TreeRow
   line: line(Number(path.split('/').at(-1)), of.number),
   item: of,
   revision: 'A',
-  status: 'released',
+  status: 'in_force',
   opens: false,
   extended: '1',
   times: '1',
