@@ -21,11 +21,11 @@ use App\Requests\Data\RequestData;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Auth;
-use Orthotaxis\Core\Change\Check;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderOfWork;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Readiness\Check;
 
 /** Puts one change together: its requests, its order, what planning said, who did what. */
 final readonly class DossierReader

@@ -9,12 +9,12 @@ use App\Orders\Data\OrderItemData;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\Structures\Data\ItemRow;
-use Orthotaxis\Core\Change\Check;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
-use Orthotaxis\Core\Change\OrderReadiness;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Readiness\Check;
+use Orthotaxis\Core\Readiness\Readiness;
 
 /** What of an order is shown wherever it is shown whole. */
 final readonly class OrderView
@@ -23,9 +23,9 @@ final readonly class OrderView
     public static function checks(Order $core): array
     {
         return match ($core->state) {
-            OrderState::Planning => OrderReadiness::forRevising($core),
-            OrderState::Revising => OrderReadiness::forReview($core, Today::day()),
-            OrderState::Signed => OrderReadiness::forRelease($core, Today::day()),
+            OrderState::Planning => Readiness::forRevising($core, Today::day()),
+            OrderState::Revising => Readiness::forReview($core, Today::day()),
+            OrderState::Signed => Readiness::forRelease($core, Today::day()),
             default => [],
         };
     }

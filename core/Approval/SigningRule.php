@@ -27,7 +27,7 @@ final readonly class SigningRule
         if ($order->signer !== $person) {
             throw Refusal::at('signer', 'This order names another person to sign.');
         }
-        if ($seenDigest !== $order->digest()) {
+        if ($seenDigest !== Digest::of($order)) {
             throw Refusal::at('order', 'The order is not what you had on screen. Read it again before you sign.');
         }
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Change;
 
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Structure\LineField;
 
 /** A change order as far as the rules look at it. People are named by id. */
 final readonly class Order
@@ -14,6 +13,7 @@ final readonly class Order
      * @param  list<OrderItem>  $items
      * @param  list<int>  $editAuthors  everybody whose edits the order holds
      * @param  ?string  $signedDigest  the digest of the content that was signed
+     * @param  list<Waiver>  $waivers  conditions that are let go
      */
     public function __construct(
         public string $number,
@@ -25,6 +25,7 @@ final readonly class Order
         public array $items,
         public array $editAuthors = [],
         public ?string $signedDigest = null,
+        public array $waivers = [],
     ) {}
 
     /** @return list<OrderItem> */
@@ -37,29 +38,5 @@ final readonly class Order
     public function proposers(): array
     {
         return array_values(array_unique(array_filter([$this->author, $this->editor, ...$this->editAuthors], is_int(...))));
-    }
-
-    /** What a signature stands for: the same content always gives the same digest, any other content another. */
-    public function digest(): string
-    {
-        $items = [];
-        foreach ($this->items as $item) {
-            $lines = [];
-            foreach ($item->after as $line) {
-                $texts = [];
-                foreach (LineField::cases() as $field) {
-                    // Few lines name a revision: those that do not are signed as they always were.
-                    if ($field !== LineField::Revision || $line->revision !== null) {
-                        $texts[] = $line->text($field);
-                    }
-                }
-                $lines[] = $texts;
-            }
-            // Files stand in the digest only where there are some: what was signed before there were files stays signed.
-            $items[] = [$item->number, $item->outcome->value, $item->disposition?->value, $item->baseRevision, $lines, ...($item->files === [] ? [] : [$item->files])];
-        }
-        sort($items);
-
-        return hash('sha256', json_encode([$this->number, (string) $this->effectiveOn, $items], JSON_THROW_ON_ERROR));
     }
 }

@@ -34,6 +34,12 @@ final readonly class OrderItem
         public Sequence $sequence = Sequence::Letters,
     ) {}
 
+    /** @param  array<self>  $items */
+    public static function numbers(array $items): string
+    {
+        return implode(', ', array_map(static fn (self $item): string => $item->number, $items));
+    }
+
     /** The code of the coming revision; null when the item stays as it is. */
     public function becomes(): ?string
     {

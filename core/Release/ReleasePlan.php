@@ -6,7 +6,7 @@ namespace Orthotaxis\Core\Release;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
-use Orthotaxis\Core\Change\OrderReadiness;
+use Orthotaxis\Core\Readiness\Readiness;
 use Orthotaxis\Core\Refusal;
 
 /** All that becomes true when an order is released; the same plan is previewed and carried out. */
@@ -20,16 +20,8 @@ final readonly class ReleasePlan
      */
     public static function of(Order $order, Day $today): self
     {
-        $reasons = [];
-        foreach (OrderReadiness::forRelease($order, $today) as $check) {
-            if (! $check->met) {
-                $reasons[$check->place] = isset($reasons[$check->place]) ? "{$reasons[$check->place]} {$check->reason}" : $check->reason;
-            }
-        }
-        $day = $order->effectiveOn;
-        if ($reasons !== [] || $day === null) {
-            throw Refusal::because($reasons === [] ? ['effective_on' => 'Set the effective date.'] : $reasons);
-        }
+        Readiness::mustHold(Readiness::forRelease($order, $today));
+        $day = $order->effectiveOn ?? throw Refusal::at('effective_on', 'Set the effective date.');
         $items = [];
         foreach ($order->revised() as $item) {
             $items[] = new ItemRelease(

@@ -35,6 +35,7 @@ use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\StructureLine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
+use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
@@ -224,7 +225,7 @@ final class ChangeStory
     public function sign(string $order): void
     {
         $model = ChangeOrder::query()->with('signer')->where('number', $order)->firstOrFail();
-        $digest = app(OrderReader::class)->toCore($model)->digest();
+        $digest = Digest::of(app(OrderReader::class)->toCore($model));
         app(SignOrder::class)->sign($this->people[$model->signer->login ?? ''], $order, self::SIGNING, $digest);
     }
 

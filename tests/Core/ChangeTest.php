@@ -2,18 +2,23 @@
 
 declare(strict_types=1);
 
+use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Approval\SigningRule;
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Change\Check;
+use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\EffectiveDate;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem;
 use Orthotaxis\Core\Change\OrderOfWork;
-use Orthotaxis\Core\Change\OrderReadiness;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Change\StepState;
+use Orthotaxis\Core\Change\Waiver;
+use Orthotaxis\Core\Readiness\AnotherPersonSigns;
+use Orthotaxis\Core\Readiness\Check;
+use Orthotaxis\Core\Readiness\ComponentsAreInForce;
+use Orthotaxis\Core\Readiness\Readiness;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Release\ReleasePlan;
 use Orthotaxis\Core\Structure\Structure;
@@ -40,17 +45,17 @@ it('lets an order be released only when it is signed, and never reopened', funct
 });
 
 it('asks for nothing more when an order is ready for review', function () use ($today, $unmet): void {
-    expect($unmet(OrderReadiness::forReview(Make::order(), $today)))->toBe([]);
+    expect($unmet(Readiness::forReview(Make::order(), $today)))->toBe([]);
 });
 
 it('names what is missing for review, and where', function (Order $order, string $place, string $reason) use ($today): void {
-    $checks = array_filter(OrderReadiness::forReview($order, $today), fn (Check $check): bool => ! $check->met && $check->place === $place);
+    $checks = array_filter(Readiness::forReview($order, $today), fn (Check $check): bool => ! $check->met && $check->place === $place);
     expect(implode(' ', array_map(fn (Check $check): string => $check->reason, $checks)))->toContain($reason);
 })->with([
     'no item' => fn () => [Make::order(items: []), 'items', 'at least one item'],
     'nothing edited' => fn () => [Make::order(items: [Make::orderItem(after: Make::pumpHead())]), 'edits', 'nothing is changed'],
     'a base that moved on' => fn () => [Make::order(items: [Make::orderItem(latest: 'C')]), 'items', 'is at revision C by now'],
-    'an unreleased component' => fn () => [Make::order(items: [new OrderItem('200-0010', Outcome::Revise, null, 'B', 'B', null, Make::pumpHead(), new Structure, ['200-0041'])]), 'edits', '200-0041, which has no released revision'],
+    'an unreleased component' => fn () => [Make::order(items: [new OrderItem('200-0010', Outcome::Revise, null, 'B', 'B', null, Make::pumpHead(), new Structure, ['200-0041'])]), 'edits', '200-0041, which has no revision in force on 1 Feb 2027'],
     'no disposition' => fn () => [Make::order(items: [new OrderItem('200-0010', Outcome::Revise, null, 'B', 'B', null, Make::pumpHead(), new Structure)]), 'items', 'what happens to what exists'],
     'edits that do not fit' => fn () => [Make::order(items: [new OrderItem('200-0010', Outcome::Revise, null, 'B', 'B', null, Make::pumpHead(), new Structure, [], ['Line 30 is gone.'])]), 'items', 'Line 30 is gone'],
     'no date' => fn () => [Make::order(date: null), 'effective_on', 'Set the effective date'],
@@ -68,24 +73,47 @@ it('takes today as effective date', function () use ($today): void {
 
 it('gives the same digest to the same content, and another to any other', function (): void {
     $order = Make::order();
-    expect(Make::order()->digest())->toBe($order->digest())
-        ->and(Make::order(date: '2027-02-02')->digest())->not->toBe($order->digest())
-        ->and(Make::order(items: [Make::orderItem(after: Make::pumpHead()->without('clamp'))])->digest())->not->toBe($order->digest())
-        ->and(Make::order(items: [Make::orderItem(base: 'C')])->digest())->not->toBe($order->digest());
+    expect(Digest::of(Make::order()))->toBe(Digest::of($order))
+        ->and(Digest::of(Make::order(date: '2027-02-02')))->not->toBe(Digest::of($order))
+        ->and(Digest::of(Make::order(items: [Make::orderItem(after: Make::pumpHead()->without('clamp'))])))->not->toBe(Digest::of($order))
+        ->and(Digest::of(Make::order(items: [Make::orderItem(base: 'C')])))->not->toBe(Digest::of($order));
+});
+
+it('keeps what was signed by an earlier version of the digest signed, and nothing that it does not know', function () use ($today): void {
+    // Written down before digests said their version.
+    $old = 'b2995e376c566a949aa759d76069fbee6f6b1f3812d2da71344bbf5a3d241273';
+    $release = fn (string $signed, ?array $items = null): array => Readiness::forRelease(Make::order(OrderState::Signed, $items, signed: $signed), $today);
+    $stands = fn (array $checks): bool => array_filter($checks, static fn (Check $check): bool => $check->stops() && $check->place === 'signature') === [];
+    expect($stands($release($old)))->toBeTrue()
+        ->and($stands($release('1:'.$old)))->toBeTrue()
+        ->and($stands($release($old, [Make::orderItem(after: Make::pumpHead()->without('clamp'))])))->toBeFalse()
+        ->and($stands($release('2:'.$old)))->toBeFalse()
+        ->and($stands($release('3:'.$old)))->toBeFalse()
+        ->and(fn () => SigningRule::check(Make::order(OrderState::InReview), 3, $old))->toThrow(Refusal::class, 'not what you had on screen');
+});
+
+it('lets a condition of judgement be let go with a reason, and no other', function () use ($today): void {
+    $item = new OrderItem('200-0010', Outcome::Revise, Disposition::UseUp, 'B', 'B', null, Make::pumpHead(), Make::pumpHead()->without('screw'), ['200-0041']);
+    $order = fn (string $condition): Order => new Order('ECO-00001', OrderState::Revising, 1, 2, 3, Day::parse('2027-02-01'), [$item], [2], null, [new Waiver($condition, 7, 'Its release is certain.')]);
+    $waived = Readiness::forReview($order(ComponentsAreInForce::class), $today);
+    Readiness::mustHold($waived);
+    $check = array_values(array_filter($waived, static fn (Check $check): bool => ! $check->met))[0];
+    expect($check->reason)->toContain('200-0041')->and($check->waiver?->reason)->toBe('Its release is certain.');
+    expect(fn () => Readiness::mustHold(Readiness::forReview($order(AnotherPersonSigns::class), $today)))->toThrow(Refusal::class, '200-0041');
 });
 
 it('lets only the named other person sign what was on screen', function (): void {
     $order = Make::order(OrderState::InReview);
-    SigningRule::check($order, 3, $order->digest());
-    expect(fn () => SigningRule::check($order, 4, $order->digest()))->toThrow(Refusal::class, 'names another person')
-        ->and(fn () => SigningRule::check($order, 2, $order->digest()))->toThrow(Refusal::class, 'raised or edited')
+    SigningRule::check($order, 3, Digest::of($order));
+    expect(fn () => SigningRule::check($order, 4, Digest::of($order)))->toThrow(Refusal::class, 'names another person')
+        ->and(fn () => SigningRule::check($order, 2, Digest::of($order)))->toThrow(Refusal::class, 'raised or edited')
         ->and(fn () => SigningRule::check($order, 3, str_repeat('0', 64)))->toThrow(Refusal::class, 'not what you had on screen')
-        ->and(fn () => SigningRule::check(Make::order(), 3, $order->digest()))->toThrow(Refusal::class, 'in review');
+        ->and(fn () => SigningRule::check(Make::order(), 3, Digest::of($order)))->toThrow(Refusal::class, 'in review');
 });
 
 it('plans a release: next code, superseded code, lines from the date', function () use ($today): void {
     $order = Make::order(OrderState::Signed);
-    $signed = Make::order(OrderState::Signed, signed: $order->digest());
+    $signed = Make::order(OrderState::Signed, signed: Digest::of($order));
     $plan = ReleasePlan::of($signed, $today);
     expect($plan->items[0]->revision)->toBe('C')->and($plan->items[0]->supersedes)->toBe('B')
         ->and((string) $plan->effectiveFrom)->toBe('2027-02-01')->and(count($plan->items[0]->lines))->toBe(3);
@@ -95,7 +123,7 @@ it('refuses to release what is not signed, or not what was signed', function () 
     expect(fn () => ReleasePlan::of(Make::order(OrderState::InReview), $today))->toThrow(Refusal::class, 'not signed')
         ->and(fn () => ReleasePlan::of(Make::order(OrderState::Signed, signed: str_repeat('0', 64)), $today))->toThrow(Refusal::class, 'not what was signed');
     $late = Make::order(OrderState::Signed);
-    expect(fn () => ReleasePlan::of(Make::order(OrderState::Signed, signed: $late->digest()), Day::parse('2027-02-02')))->toThrow(Refusal::class, 'in the past');
+    expect(fn () => ReleasePlan::of(Make::order(OrderState::Signed, signed: Digest::of($late)), Day::parse('2027-02-02')))->toThrow(Refusal::class, 'in the past');
 });
 
 it('says at which step a change is', function (?RequestState $request, ?OrderState $order, string $now): void {
@@ -115,6 +143,6 @@ it('has no step left when a change is closed, rejected or withdrawn', function (
 
 it('asks for no disposition of what was never released', function () use ($today, $unmet): void {
     $kept = static fn (?string $latest): OrderItem => new OrderItem('200-0099', Outcome::Keep, null, null, $latest, null, new Structure, new Structure);
-    $asked = static fn (?string $latest): array => $unmet(OrderReadiness::forReview(Make::order(items: [Make::orderItem(), $kept($latest)]), $today));
+    $asked = static fn (?string $latest): array => $unmet(Readiness::forReview(Make::order(items: [Make::orderItem(), $kept($latest)]), $today));
     expect($asked(null))->toBe([])->and($asked('A'))->toBe(['items']);
 });

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
+use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Calendar\Validity;
-use Orthotaxis\Core\Change\Check;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\OrderItem;
-use Orthotaxis\Core\Change\OrderReadiness;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Handover\Document;
@@ -15,6 +14,8 @@ use Orthotaxis\Core\Handover\Format;
 use Orthotaxis\Core\Handover\IntroducedItem;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Readiness\Check;
+use Orthotaxis\Core\Readiness\Readiness;
 use Orthotaxis\Core\Release\ReleasePlan;
 use Orthotaxis\Core\Revision\Sequence;
 use Orthotaxis\Core\Structure\Line;
@@ -26,18 +27,18 @@ $new = static fn (Structure $after, ?string $latest = null, Sequence $sequence =
     '200-0060', Outcome::Revise, null, null, $latest, null, new Structure, $after, sequence: $sequence,
 );
 $release = static function (OrderItem $item) use ($today): ReleasePlan {
-    $digest = Make::order(OrderState::Signed, [$item])->digest();
+    $digest = Digest::of(Make::order(OrderState::Signed, [$item]));
 
     return ReleasePlan::of(Make::order(OrderState::Signed, [$item], signed: $digest), $today);
 };
 
 it('needs neither a disposition nor lines for what does not exist yet', function () use ($new, $today): void {
-    $checks = OrderReadiness::forReview(Make::order(items: [$new(new Structure)]), $today);
+    $checks = Readiness::forReview(Make::order(items: [$new(new Structure)]), $today);
     expect(array_filter($checks, static fn (Check $check): bool => ! $check->met))->toBe([]);
 });
 
 it('notices when another order was first', function () use ($new, $today): void {
-    $checks = OrderReadiness::forReview(Make::order(items: [$new(new Structure, 'A')]), $today);
+    $checks = Readiness::forReview(Make::order(items: [$new(new Structure, 'A')]), $today);
     expect(implode(' ', array_map(static fn (Check $check): string => $check->reason, array_filter($checks, static fn (Check $check): bool => ! $check->met))))->toContain('was released as revision A meanwhile');
 });
 
@@ -59,10 +60,10 @@ it('introduces the item to planning, and tells phantoms and days of lines', func
 
 it('takes a new sheet for an edit, and signs it by its content', function () use ($today): void {
     $drawing = static fn (array $files): OrderItem => new OrderItem('800-0001', Outcome::Revise, Disposition::UseUp, 'A', 'A', null, new Structure, new Structure, files: $files);
-    $idle = array_filter(OrderReadiness::forReview(Make::order(items: [$drawing([])]), $today), static fn (Check $check): bool => ! $check->met);
-    $edited = array_filter(OrderReadiness::forReview(Make::order(items: [$drawing(['sheet b.svg 00'])]), $today), static fn (Check $check): bool => ! $check->met);
+    $idle = array_filter(Readiness::forReview(Make::order(items: [$drawing([])]), $today), static fn (Check $check): bool => ! $check->met);
+    $edited = array_filter(Readiness::forReview(Make::order(items: [$drawing(['sheet b.svg 00'])]), $today), static fn (Check $check): bool => ! $check->met);
     expect($idle)->toHaveCount(1)->and($edited)->toBe([])
-        ->and(Make::order(items: [$drawing(['sheet b.svg 00'])])->digest())->not->toBe(Make::order(items: [$drawing(['sheet b.svg 01'])])->digest());
+        ->and(Digest::of(Make::order(items: [$drawing(['sheet b.svg 00'])])))->not->toBe(Digest::of(Make::order(items: [$drawing(['sheet b.svg 01'])])));
 });
 
 it('names saved work between releases', function (): void {

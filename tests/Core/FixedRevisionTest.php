@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\WhereUsed;
+use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Comparison\Comparison;
@@ -46,9 +47,9 @@ it('changes the fixed revision like any field, and drops it with the component',
 });
 
 it('stands in what is signed', function () use ($fixed): void {
-    $order = static fn (?string $revision): string => Make::order(OrderState::Signed, [Make::orderItem(after: Make::pumpHead()->with(
+    $order = static fn (?string $revision): string => Digest::of(Make::order(OrderState::Signed, [Make::orderItem(after: Make::pumpHead()->with(
         $revision === null ? Make::line('x', 90, 'HEAD') : $fixed('x', 90, 'HEAD', $revision),
-    ))])->digest();
+    ))]));
     expect($order('A'))->not->toBe($order('B'))->and($order('A'))->not->toBe($order(null));
 });
 
@@ -97,7 +98,7 @@ it('does not count a revision that is named by a revision nobody uses', function
 
 it('is carried to planning with its line', function () use ($fixed): void {
     $item = Make::orderItem(after: Make::pumpHead()->with($fixed('x', 90, 'HEAD', 'A')));
-    $plan = ReleasePlan::of(Make::order(OrderState::Signed, [$item], signed: Make::order(OrderState::Signed, [$item])->digest()), Day::parse('2026-11-23'));
+    $plan = ReleasePlan::of(Make::order(OrderState::Signed, [$item], signed: Digest::of(Make::order(OrderState::Signed, [$item]))), Day::parse('2026-11-23'));
     $document = Document::of($plan, 'Kit', 3, '2026-11-23T09:00:00Z');
     expect(array_column($document->records(), 'componentRevision', 'component'))->toMatchArray(['HEAD' => 'A', '200-0011' => null])
         ->and(Format::Xml->write($document))->toContain('component="HEAD" componentRevision="A"');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Handover\Document;
@@ -15,7 +16,7 @@ $document = function (string $title = 'Thicker tube'): Document {
         ->with(Make::line('tube', 50, '200-0041', '0.5', Unit::Metre, notes: '=1+1, "wide" & <open>'))
         ->with(Make::line('grease', 80, '710-0001', '2', Unit::Gram));
     $unsigned = Make::order(OrderState::Signed, [Make::orderItem(after: $after)]);
-    $plan = ReleasePlan::of(Make::order(OrderState::Signed, [Make::orderItem(after: $after)], signed: $unsigned->digest()), Day::parse('2026-11-23'));
+    $plan = ReleasePlan::of(Make::order(OrderState::Signed, [Make::orderItem(after: $after)], signed: Digest::of($unsigned)), Day::parse('2026-11-23'));
 
     return Document::of($plan, $title, 17, '2026-11-23T09:00:00Z');
 };

@@ -14,11 +14,10 @@ use App\Orders\OrderReader;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Orthotaxis\Core\Change\Check;
-use Orthotaxis\Core\Change\OrderReadiness;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Readiness\Readiness;
 use Orthotaxis\Core\Refusal;
 
 /** Takes an order from one state of work to the next, when what the next state asks for holds. */
@@ -30,7 +29,7 @@ final readonly class MoveOrder
     public function openForRevision(Person $by, string $number, int $version): void
     {
         $this->move($by, $number, $version, OrderState::Revising, 'order.opened', function (ChangeOrder $order): void {
-            self::mustHold(OrderReadiness::forRevising($this->orders->toCore($order)));
+            Readiness::mustHold(Readiness::forRevising($this->orders->toCore($order), Today::day()));
             foreach ($order->items as $row) {
                 if ($row->outcome === Outcome::Revise) {
                     $row->update(['base_revision_id' => $row->item->workBase()?->id]);
@@ -44,7 +43,7 @@ final readonly class MoveOrder
     {
         $this->move($by, $number, $version, OrderState::InReview, 'order.sent_to_review', function (ChangeOrder $order) use ($by): void {
             OrderPolicy::check(OrderAct::Submit, $by, $order);
-            self::mustHold(OrderReadiness::forReview($this->orders->toCore($order), Today::day()));
+            Readiness::mustHold(Readiness::forReview($this->orders->toCore($order), Today::day()));
             foreach ($order->items as $row) {
                 if ($row->outcome === Outcome::Revise) {
                     KeepIteration::ifChanged($row, $by, 'Sent to review');
@@ -97,19 +96,5 @@ final readonly class MoveOrder
             $order->save();
             $this->ledger->record($by->login, $act, $number, $details);
         });
-    }
-
-    /** @param  list<Check>  $checks */
-    private static function mustHold(array $checks): void
-    {
-        $reasons = [];
-        foreach ($checks as $check) {
-            if (! $check->met) {
-                $reasons[$check->place] = isset($reasons[$check->place]) ? "{$reasons[$check->place]} {$check->reason}" : $check->reason;
-            }
-        }
-        if ($reasons !== []) {
-            throw Refusal::because($reasons);
-        }
     }
 }

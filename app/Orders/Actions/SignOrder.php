@@ -14,6 +14,7 @@ use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Approval\SigningRule;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Refusal;
@@ -45,7 +46,7 @@ final readonly class SignOrder
                 throw Refusal::at('order', 'Only an order in review can be sent back.');
             }
             OrderPolicy::check(OrderAct::SendBack, $by, $order);
-            $this->keep($order, $by, 'sent_back', $reason, $this->orders->toCore($order)->digest());
+            $this->keep($order, $by, 'sent_back', $reason, Digest::of($this->orders->toCore($order)));
             Signature::query()->where('order_id', $order->id)->where('meaning', 'signed')->update(['void' => true]);
             $order->update(['state' => OrderState::Revising, 'version' => $order->version + 1]);
             $this->ledger->record($by->login, 'order.sent_back', $number, ['reason' => $reason]);

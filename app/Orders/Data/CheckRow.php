@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Data;
 
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Change\Check;
+use Orthotaxis\Core\Readiness\Check;
 
 #[OA\Schema]
 final readonly class CheckRow

@@ -10,6 +10,7 @@ use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\People\Models\Person;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Change\Order;
 
 #[OA\Schema]
@@ -57,7 +58,7 @@ final readonly class OrderData
             $order->number, $order->title, $order->description, $order->priority, $order->state->value, $order->effective_on,
             $order->author->name, $order->editor?->login, $order->editor?->name, $order->signer?->login, $order->signer?->name,
             $order->raised_at->toIso8601String(), $order->sent_to_review_at?->toIso8601String(), $order->released_at?->toIso8601String(),
-            $order->closed_at?->toIso8601String(), $order->version, $core->digest(), $items, $checks,
+            $order->closed_at?->toIso8601String(), $order->version, Digest::of($core), $items, $checks,
             $order->signatures->map(SignatureRow::of(...))->values()->all(),
             $order->requests->map(static fn ($request): string => $request->number)->values()->all(),
             $by === null ? [] : array_column(OrderPolicy::acts($by, $order), 'value'),

@@ -19,7 +19,7 @@ final class Signing extends FormRequest
     {
         return [
             'password' => 'required|string|max:200',
-            'digest' => 'required|string|size:64',
+            'digest' => 'required|string|max:70',
         ];
     }
 

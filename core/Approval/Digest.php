@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Approval;
+
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Structure\LineField;
+
+/**
+ * What a signature stands for: the same content always gives the same digest, any other content another.
+ *
+ * A digest says by which version it was reckoned ("2:" and 64 hexadecimal digits; without a number, by the first). When what an
+ * order can hold grows, a version is added that covers it, and the earlier ones stay: what was signed stays signed.
+ */
+final readonly class Digest
+{
+    private const NEWEST = 2;
+
+    public static function of(Order $order): string
+    {
+        return self::NEWEST.':'.self::reckoned(self::NEWEST, $order);
+    }
+
+    /** Whether the order still holds what this digest was made of. */
+    public static function covers(string $digest, Order $order): bool
+    {
+        if (preg_match('/^(?:([1-9]\d{0,3}):)?([0-9a-f]{64})$/D', $digest, $read) !== 1) {
+            return false;
+        }
+        $version = $read[1] === '' ? 1 : (int) $read[1];
+
+        return $version <= self::NEWEST && hash_equals(self::reckoned($version, $order), $read[2]);
+    }
+
+    private static function reckoned(int $version, Order $order): string
+    {
+        return hash('sha256', json_encode($version === 1 ? self::first($order) : self::second($order), JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * Fields that came later, and files, stand in it only where there are some.
+     *
+     * @return list<mixed>
+     */
+    private static function first(Order $order): array
+    {
+        $items = [];
+        foreach ($order->items as $item) {
+            $lines = [];
+            foreach ($item->after as $line) {
+                $texts = [];
+                foreach (LineField::cases() as $field) {
+                    if ($field !== LineField::Revision || $line->revision !== null) {
+                        $texts[] = $line->text($field);
+                    }
+                }
+                $lines[] = $texts;
+            }
+            $items[] = [$item->number, $item->outcome->value, $item->disposition?->value, $item->baseRevision, $lines, ...($item->files === [] ? [] : [$item->files])];
+        }
+        sort($items);
+
+        return [$order->number, (string) $order->effectiveOn, $items];
+    }
+
+    /**
+     * Everything by its name; a field of a line where it says something.
+     *
+     * @return array<string, mixed>
+     */
+    private static function second(Order $order): array
+    {
+        $items = [];
+        foreach ($order->items as $item) {
+            $lines = [];
+            foreach ($item->after as $line) {
+                $fields = [];
+                foreach (LineField::cases() as $field) {
+                    $fields[$field->value] = $line->text($field);
+                }
+                $lines[] = array_filter($fields, static fn (string $text): bool => $text !== '');
+            }
+            $items[$item->number] = [
+                'outcome' => $item->outcome->value, 'disposition' => $item->disposition?->value, 'base' => $item->baseRevision, 'lines' => $lines, 'files' => $item->files,
+            ];
+        }
+        ksort($items, SORT_STRING);
+
+        return ['order' => $order->number, 'effective_on' => (string) $order->effectiveOn, 'items' => $items];
+    }
+}

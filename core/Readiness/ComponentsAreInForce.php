@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Readiness;
+
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\Order;
+
+final readonly class ComponentsAreInForce implements Waivable
+{
+    public function name(): string
+    {
+        return 'Every component is released';
+    }
+
+    public function place(): string
+    {
+        return 'edits';
+    }
+
+    public function fault(Order $order, Day $today): string
+    {
+        $by = $order->effectiveOn === null ? 'which has no released revision.' : "which has no revision in force on {$order->effectiveOn->spelled()}.";
+        $reasons = [];
+        foreach ($order->revised() as $item) {
+            if ($item->unreleased !== []) {
+                $reasons[] = "{$item->number} uses ".implode(', ', $item->unreleased).", {$by}";
+            }
+        }
+
+        return implode(' ', $reasons);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Readiness;
+
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\Order;
+
+final readonly class ItemIsRevised implements Condition
+{
+    public function name(): string
+    {
+        return 'An item gets a new revision';
+    }
+
+    public function place(): string
+    {
+        return 'items';
+    }
+
+    public function fault(Order $order, Day $today): string
+    {
+        return $order->revised() === [] ? 'Name at least one item that gets a new revision.' : '';
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Readiness;
+
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\Waiver;
+use Orthotaxis\Core\Refusal;
+
+/** Which conditions each step of an order asks for. A new one is a class of its own and a word in a list here. */
+final readonly class Readiness
+{
+    /** For opening the items for work. */
+    private const REVISING = [ItemIsRevised::class, EditorIsNamed::class];
+
+    /** For holding the order still and judging it. */
+    private const REVIEW = [
+        ...self::REVISING, RevisedItemsAreEdited::class, ...self::STRUCTURES, StockHasDisposition::class, DateCanBeKept::class, AnotherPersonSigns::class,
+    ];
+
+    /** For making it true. */
+    private const RELEASE = [IsSigned::class, SignedIsUnchanged::class, DateCanBeKept::class, ...self::STRUCTURES];
+
+    private const STRUCTURES = [EditsStartFromNewest::class, ComponentsAreInForce::class, LinesAreClear::class];
+
+    /** @return list<Check> */
+    public static function forRevising(Order $order, Day $today): array
+    {
+        return self::checks(self::REVISING, $order, $today);
+    }
+
+    /** @return list<Check> */
+    public static function forReview(Order $order, Day $today): array
+    {
+        return self::checks(self::REVIEW, $order, $today);
+    }
+
+    /** @return list<Check> */
+    public static function forRelease(Order $order, Day $today): array
+    {
+        return self::checks(self::RELEASE, $order, $today);
+    }
+
+    /**
+     * @param  list<Check>  $checks
+     *
+     * @throws Refusal naming everything that stands in the way, by the place where it is put right
+     */
+    public static function mustHold(array $checks): void
+    {
+        $reasons = [];
+        foreach ($checks as $check) {
+            if ($check->stops()) {
+                $reasons[$check->place] = isset($reasons[$check->place]) ? "{$reasons[$check->place]} {$check->reason}" : $check->reason;
+            }
+        }
+        if ($reasons !== []) {
+            throw Refusal::because($reasons);
+        }
+    }
+
+    /**
+     * @param  list<class-string<Condition>>  $conditions
+     * @return list<Check>
+     */
+    private static function checks(array $conditions, Order $order, Day $today): array
+    {
+        return array_map(static function (string $class) use ($order, $today): Check {
+            $condition = new $class;
+            $fault = $condition->fault($order, $today);
+
+            return $fault === '' ? new Check($condition->name(), true) : new Check(
+                $condition->name(), false, $fault, $condition->place(), $condition instanceof Waivable ? self::waiver($order, $condition) : null,
+            );
+        }, $conditions);
+    }
+
+    private static function waiver(Order $order, Waivable $condition): ?Waiver
+    {
+        foreach ($order->waivers as $waiver) {
+            if ($waiver->condition === $condition::class) {
+                return $waiver;
+            }
+        }
+
+        return null;
+    }
+}
