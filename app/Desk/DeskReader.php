@@ -34,8 +34,8 @@ final readonly class DeskReader
     {
         $requests = ChangeRequest::query()->with('raisedBy')
             ->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
-        $orders = ChangeOrder::query()->with(['author', 'editor', 'signer'])
-            ->whereNotIn('state', [OrderState::Closed->value, OrderState::Withdrawn->value])->latest('raised_at')->get();
+        $orders = ChangeOrder::query()->with(['author', 'editor', 'signer', 'signatures'])
+            ->whereNotIn('state', OrderState::ended())->latest('raised_at')->get();
 
         $handovers = Handover::query()->whereIn('order_id', $orders->modelKeys())->get(['id', 'order_id', 'state'])->groupBy('order_id');
         $reports = ProblemReport::query()->with('raisedBy')->whereIn('state', ReportState::open())->latest('raised_at')->get();
@@ -109,7 +109,7 @@ final readonly class DeskReader
         return match (true) {
             $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
-            $order->state === OrderState::InReview && $order->signer_id === $person->id => 'Read and sign',
+            $order->progress()->awaits($person->id) => 'Read and sign',
             $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
             $order->state === OrderState::Released && $person->mayDo(Ability::SendHandover) && $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty() => 'Resolve rejected hand-over lines',
             $order->state === OrderState::Released && $person->mayDo(Ability::CloseOrder) && $handovers->where('state', '!=', 'taken')->isEmpty() => 'Close',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Dossier;
 
 use App\Dossier\Data\FoundChanges;
+use App\Tables\Quoted;
 use App\Vocabulary\ChangeRow;
 use App\Vocabulary\Priority;
 use Illuminate\Database\Query\Builder;
@@ -86,7 +87,7 @@ final readonly class ChangeSearch
         $acts = "CASE t.state WHEN 'revising' THEN t.editor_id WHEN 'in_review' THEN t.signer_id END";
         $query = DB::table('change_orders AS t')->join('people AS p', 'p.id', '=', 't.author_id')->leftJoin('people AS w', 'w.id', '=', DB::raw("({$acts})"))->selectRaw(self::columns(
             'order', 'priority', 'NULL::text, NULL::text, t.effective_on', 'w.name',
-            array_map(static fn (OrderState $state): array => [$state->value, OrderOfWork::current(null, $state), ! in_array($state, [OrderState::Closed, OrderState::Withdrawn], true)], OrderState::cases()),
+            array_map(static fn (OrderState $state): array => [$state->value, OrderOfWork::current(null, $state), ! $state->hasEnded()], OrderState::cases()),
         ));
         $this->filter($query, $asked, ['author_id', 'editor_id', 'signer_id'], "({$acts})", 'change_order_items', 'order_id');
 
@@ -105,7 +106,7 @@ final readonly class ChangeSearch
         [$site, $source, $effective] = explode(', ', $origin);
 
         return "'{$type}' AS type, t.number, t.title, t.{$priority} AS priority, CASE t.{$priority} {$ranks} END AS rank, t.state, CASE t.state {$steps} END AS step, CASE t.state {$places} END AS place,
-            t.state IN ({$open}) AS open, t.raised_at, p.name AS raised_by, {$site} AS site, {$source} AS source, {$effective} AS effective_on, {$waitsFor} AS waits_for";
+            t.state IN ({$open}) AS open, t.raised_at, p.name AS raised_by, {$site} AS site, {$source} AS source, {$effective} AS effective_on, {$waitsFor} AS waits_for, t.state IN ".Quoted::cases(OrderState::open())." AND '{$type}' = 'order' AS ahead";
     }
 
     /**

@@ -136,7 +136,7 @@ final readonly class EditGuard
     private function plannedElsewhere(OrderItem $row): array
     {
         $rows = OrderItem::query()->with('edits')->where('id', '!=', $row->id)->where('outcome', Outcome::Revise->value)
-            ->whereHas('order', static fn (Builder $order): Builder => $order->whereIn('state', [OrderState::Revising->value, OrderState::InReview->value, OrderState::Signed->value]))
+            ->whereHas('order', static fn (Builder $order): Builder => $order->whereIn('state', OrderState::editing()))
             ->whereHas('edits', static fn (Builder $edits): Builder => $edits->whereNull('withdrawn_at'))
             ->get();
         $numbers = [];

@@ -10,6 +10,7 @@ use App\Orders\Data\OlderUses;
 use App\Orders\Models\ChangeOrder;
 use App\Structures\ItemRows;
 use App\Structures\Models\Item;
+use App\Tables\Quoted;
 use App\Vocabulary\ChangeRow;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
@@ -25,7 +26,7 @@ final readonly class OlderUseReader
         SELECT r.item_id AS holder, l.line_key AS line, l.find, p.code AS revision, p.effective_to AS ends_on, (
             SELECT o.number FROM edits e JOIN change_order_items oi ON oi.id = e.order_item_id JOIN change_orders o ON o.id = oi.order_id
             WHERE oi.item_id = r.item_id AND e.line_key = l.line_key AND e.withdrawn_at IS NULL AND (jsonb_exists(e.fields, 'revision') OR e.operation IN ('remove', 'replace'))
-                AND o.state IN ('revising', 'in_review', 'signed') ORDER BY o.id DESC LIMIT 1) AS adopted_by
+                AND o.state IN {editing} ORDER BY o.id DESC LIMIT 1) AS adopted_by
         FROM structure_lines l JOIN revisions r ON r.id = l.revision_id AND r.status = 'released' JOIN revisions p ON p.id = l.pinned_id
         WHERE p.item_id = :item AND p.status <> 'released' AND l.kind = 'engineering' ORDER BY r.item_id, l.find";
 
@@ -39,7 +40,7 @@ final readonly class OlderUseReader
         $uses = [];
         $today = Today::day();
         foreach (['line' => self::LINES, 'document' => self::DOCUMENTS] as $what => $sql) {
-            foreach (DB::select($sql, ['item' => $item->id]) as $row) {
+            foreach (DB::select(strtr($sql, ['{editing}' => Quoted::cases(OrderState::editing())]), ['item' => $item->id]) as $row) {
                 $uses[] = [$what, $row];
             }
         }

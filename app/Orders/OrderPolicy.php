@@ -26,8 +26,8 @@ final readonly class OrderPolicy
             OrderAct::Plan, OrderAct::Release, OrderAct::Close => null,
             OrderAct::Revise => $order->editor_id === $by->id ? null : "{$order->number} names another person to edit.",
             OrderAct::Submit => $order->editor_id === $by->id || self::coordinates($by) ? null : "Only the editor of {$order->number} or a coordinator sends it to review.",
-            OrderAct::SendBack => $order->signer_id === $by->id || self::coordinates($by) ? null : "Only the signer of {$order->number} or a coordinator sends it back.",
-            OrderAct::Sign => $order->signer_id === $by->id ? null : 'This order names another person to sign.',
+            OrderAct::SendBack => $order->isJudgedBy($by) || self::coordinates($by) ? null : "Only the signer of {$order->number} or a coordinator sends it back.",
+            OrderAct::Sign => $order->isJudgedBy($by) ? null : 'This order names another person to sign.',
         };
     }
 

@@ -80,6 +80,7 @@ final readonly class OrderReader
             array_map(fn (array $parts): CoreOrderItem => $this->item($parts[0], $parts[1], $parts[2], $parts[3], $unreleased, $unresolved, $drafts[$parts[0]->item_id] ?? []), $items),
             array_keys($authors),
             $signed?->digest,
+            signedBy: $order->holdingSigners(),
         );
     }
 

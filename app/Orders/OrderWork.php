@@ -43,7 +43,7 @@ final readonly class OrderWork implements RevisionWork
     public function mayTakeAway(Person $by, Item $item, ?int $order): void
     {
         if ($order === null) {
-            $held = $this->revising($item)->first(static fn (ChangeOrder $order): bool => in_array($order->state, [OrderState::InReview, OrderState::Signed], true));
+            $held = $this->revising($item)->first(static fn (ChangeOrder $order): bool => $order->state->isLocked());
             if ($held !== null) {
                 throw Refusal::at('file', "{$item->number} is locked under {$held->number}.");
             }
@@ -65,7 +65,7 @@ final readonly class OrderWork implements RevisionWork
         if ($revising->isNotEmpty() && ! OrderPolicy::coordinates($by) && ! $revising->contains('editor_id', $by->id)) {
             throw Refusal::at($place, "{$revising->first()->number} is revising this and names another person to edit.");
         }
-        $held = ChangeOrder::query()->whereIn('state', [OrderState::InReview->value, OrderState::Signed->value])
+        $held = ChangeOrder::query()->whereIn('state', OrderState::locked())
             ->whereHas('items', static fn (Builder $rows): Builder => $rows->whereIn('item_id', $items))->orderBy('id')->value('number');
         if (is_string($held)) {
             throw Refusal::at($place, "This is locked under {$held}, which is in review or signed.");
@@ -76,6 +76,6 @@ final readonly class OrderWork implements RevisionWork
     private function revising(Item $item): Collection
     {
         return ChangeOrder::query()->whereHas('items', static fn ($rows) => $rows->where('item_id', $item->id)->where('outcome', Outcome::Revise->value))
-            ->whereIn('state', [OrderState::Planning->value, OrderState::Revising->value, OrderState::InReview->value, OrderState::Signed->value])->orderBy('id')->get();
+            ->whereIn('state', OrderState::open())->orderBy('id')->get();
     }
 }

@@ -29,7 +29,7 @@ final class PlannedStructures implements Overlay
     {
         $numbers = array_map(strval(...), array_keys($structures));
         $orders = ChangeOrder::query()
-            ->whereIn('state', [OrderState::Revising->value, OrderState::InReview->value, OrderState::Signed->value])
+            ->whereIn('state', OrderState::editing())
             ->where('effective_on', '<=', (string) $day)
             ->whereHas('items', static fn (Builder $row): Builder => $row->where('outcome', Outcome::Revise->value)->whereHas('item', static fn (Builder $item): Builder => $item->whereIn('number', $numbers)))
             ->orderBy('effective_on')->orderBy('id')->get();

@@ -9,7 +9,9 @@ use App\Orders\Models\OrderItem;
 use App\Structures\ItemRows;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
+use App\Tables\Quoted;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Structure\Structure;
 
 /** Where open orders would begin or cease to use an item. */
@@ -20,7 +22,7 @@ final readonly class PlannedUseReader
         SELECT DISTINCT oi.id
         FROM edits e JOIN change_order_items oi ON oi.id = e.order_item_id JOIN change_orders o ON o.id = oi.order_id
         LEFT JOIN structure_lines l ON l.revision_id = oi.base_revision_id AND l.kind = 'engineering' AND l.line_key = e.line_key
-        WHERE e.withdrawn_at IS NULL AND o.state IN ('revising', 'in_review', 'signed')
+        WHERE e.withdrawn_at IS NULL AND o.state IN {editing}
             AND (e.fields ->> 'component' = ? OR e.operation IN ('remove', 'replace') AND l.component_id = ?)";
 
     public function __construct(private StructureReader $structures) {}
@@ -28,7 +30,7 @@ final readonly class PlannedUseReader
     /** @return list<PlannedUse> by order and number of the parent */
     public function read(Item $item): array
     {
-        $rows = OrderItem::query()->with(['edits', 'order', 'item'])->whereIn('id', array_column(DB::select(self::EDITED, [$item->number, $item->id]), 'id'))->get();
+        $rows = OrderItem::query()->with(['edits', 'order', 'item'])->whereIn('id', array_column(DB::select(strtr(self::EDITED, ['{editing}' => Quoted::cases(OrderState::editing())]), [$item->number, $item->id]), 'id'))->get();
         $bases = $this->structures->ofRevisions($rows->pluck('base_revision_id')->filter()->values()->all());
         $parents = ItemRows::byId($rows->pluck('item_id')->unique()->values()->all());
         $uses = [];

@@ -53,7 +53,7 @@ final readonly class RedlineReader
             $last = $row->edits->whereNull('withdrawn_at')->keyBy('line_key');
 
             return new Redline(
-                $order->number, $order->title, $order->state->value, $shown->item, $shown->base, $shown->becomes, $shown->moved_on, $mayEdit,
+                $order->number, $order->title, $order->state->value, $order->state->isOpen(), $shown->item, $shown->base, $shown->becomes, $shown->moved_on, $mayEdit,
                 (int) $row->edits->max('number'),
                 $row->edits->contains(static fn (EditRecord $edit): bool => $edit->withdrawn_at === null),
                 $row->edits->contains(static fn (EditRecord $edit): bool => $edit->withdrawn_at !== null && $edit->discarded_at === null),

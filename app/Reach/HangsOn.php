@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Reach;
 
 use App\Requests\Models\ChangeRequest;
+use App\Tables\Quoted;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Impact\ReachReason;
 use Orthotaxis\Core\Report\ReportState;
 
@@ -83,10 +86,10 @@ final readonly class HangsOn
         $known = [$request->number, ...$request->orders->pluck('number')->all(), ...$request->gathered->pluck('number')->all()];
         $reports = $request->reports->pluck('number')->all();
         // First what is open, which is little, then whether it is reached: all that is reached may be most of the items.
-        $states = implode("', '", array_column(ReportState::open(), 'value'));
-        $open = "SELECT number, title, 'Order' AS type, item_id FROM change_order_items n JOIN change_orders c ON c.id = n.order_id AND c.state NOT IN ('closed', 'withdrawn', 'released')
-            UNION ALL SELECT number, title, 'Request', item_id FROM change_request_items n JOIN change_requests c ON c.id = n.request_id AND c.state NOT IN ('rejected', 'ordered', 'gathered')
-            UNION ALL SELECT number, title, 'Report', item_id FROM problem_report_items n JOIN problem_reports c ON c.id = n.report_id AND c.state IN ('{$states}')";
+        [$orders, $closed, $reported] = array_map(Quoted::cases(...), [OrderState::open(), RequestState::closed(), ReportState::open()]);
+        $open = "SELECT number, title, 'Order' AS type, item_id FROM change_order_items n JOIN change_orders c ON c.id = n.order_id AND c.state IN {$orders}
+            UNION ALL SELECT number, title, 'Request', item_id FROM change_request_items n JOIN change_requests c ON c.id = n.request_id AND c.state NOT IN {$closed}
+            UNION ALL SELECT number, title, 'Report', item_id FROM problem_report_items n JOIN problem_reports c ON c.id = n.report_id AND c.state IN {$reported}";
 
         $isAffected = array_fill_keys($affected, true);
         $isReached = $isAffected + array_fill_keys($above, true);

@@ -25,6 +25,7 @@ final readonly class ChangeRow
         #[OA\Property] public ?string $source,
         #[OA\Property] public ?string $effective_on,
         #[OA\Property(description: 'who has to act, when it is one person')] public ?string $waits_for,
+        #[OA\Property(description: 'an order that is not released yet: what it does is still ahead')] public bool $ahead = false,
     ) {}
 
     /** From a row that ChangeSearch has read. */
@@ -32,7 +33,7 @@ final readonly class ChangeRow
     {
         return new self(
             $row->number, $row->type, $row->title, $row->priority, $row->state, $row->step, $row->open, CarbonImmutable::parse($row->raised_at)->toIso8601String(),
-            $row->raised_by, $row->site, $row->source, $row->effective_on, $row->waits_for,
+            $row->raised_by, $row->site, $row->source, $row->effective_on, $row->waits_for, $row->ahead,
         );
     }
 }

@@ -14,6 +14,7 @@ final readonly class Order
      * @param  list<int>  $editAuthors  everybody whose edits the order holds
      * @param  ?string  $signedDigest  the digest of the content that was signed
      * @param  list<Waiver>  $waivers  conditions that are let go
+     * @param  list<int>  $signedBy  people whose signatures hold
      */
     public function __construct(
         public string $number,
@@ -26,6 +27,7 @@ final readonly class Order
         public array $editAuthors = [],
         public ?string $signedDigest = null,
         public array $waivers = [],
+        public array $signedBy = [],
     ) {}
 
     /** @return list<OrderItem> */

@@ -30,7 +30,43 @@ enum OrderState: string
     /** Until release the order may still change what is true; open orders on the same item can collide. */
     public function isOpen(): bool
     {
-        return in_array($this, [self::Planning, self::Revising, self::InReview, self::Signed], true);
+        return in_array($this, self::open(), true);
+    }
+
+    /** @return list<self> */
+    public static function open(): array
+    {
+        return [self::Planning, ...self::editing()];
+    }
+
+    /** @return list<self> those in which its edits count as what is about to come: its items are being revised */
+    public static function editing(): array
+    {
+        return [self::Revising, ...self::locked()];
+    }
+
+    /** Whether what it holds is judged, and must not change. */
+    public function isLocked(): bool
+    {
+        return in_array($this, self::locked(), true);
+    }
+
+    /** @return list<self> */
+    public static function locked(): array
+    {
+        return [self::InReview, self::Signed];
+    }
+
+    /** Whether nothing is left to do for it. */
+    public function hasEnded(): bool
+    {
+        return in_array($this, self::ended(), true);
+    }
+
+    /** @return list<self> */
+    public static function ended(): array
+    {
+        return [self::Closed, self::Withdrawn];
     }
 
     /** What the order names (items, date, people) may be changed. */

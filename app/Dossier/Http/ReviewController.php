@@ -33,7 +33,7 @@ use App\Structures\WhereUsedReader;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Approval\Progress;
 
 /** The one page that a reviewer reads, and what they do there. */
 final readonly class ReviewController
@@ -47,7 +47,7 @@ final readonly class ReviewController
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
         $core = $this->orders->toCore($order);
         $order->requests->load(RequestData::RELATIONS);
-        $maySign = $order->state === OrderState::InReview && OrderPolicy::refusal(OrderAct::Sign, $person, $order) === null && ! in_array($person->id, $core->proposers(), true);
+        $maySign = Progress::of($core)->awaits($person->id) && OrderPolicy::refusal(OrderAct::Sign, $person, $order) === null && ! in_array($person->id, $core->proposers(), true);
 
         return new JsonResponse(new Review(
             OrderData::of($order, $core, $person, OrderView::items($order, $core), array_map(CheckRow::of(...), OrderView::checks($core))),
@@ -56,7 +56,7 @@ final readonly class ReviewController
             $this->reach($order, $whereUsed),
             $this->consequences->read($order, $core),
             $maySign,
-            ($order->state === OrderState::InReview || $order->state === OrderState::Signed) && OrderPolicy::refusal(OrderAct::SendBack, $person, $order) === null,
+            $order->state->isLocked() && OrderPolicy::refusal(OrderAct::SendBack, $person, $order) === null,
         ));
     }
 

@@ -33,7 +33,8 @@ final readonly class SignOrder
                 throw Refusal::at('password', 'This is not your password. Nothing was signed.');
             }
             $this->keep($order, $by, 'signed', '', $digest);
-            $order->update(['state' => OrderState::Signed, 'version' => $order->version + 1]);
+            $order->unsetRelation('signatures');
+            $order->update(['state' => $order->progress()->done ? OrderState::Signed : OrderState::InReview, 'version' => $order->version + 1]);
             $this->ledger->record($by->login, 'order.signed', $number, ['digest' => $digest]);
         });
     }
@@ -42,7 +43,7 @@ final readonly class SignOrder
     {
         DB::transaction(function () use ($by, $number, $reason): void {
             $order = ChangeOrder::hold($number);
-            if ($order->state !== OrderState::InReview && $order->state !== OrderState::Signed) {
+            if (! $order->state->isLocked()) {
                 throw Refusal::at('order', 'Only an order in review can be sent back.');
             }
             OrderPolicy::check(OrderAct::SendBack, $by, $order);

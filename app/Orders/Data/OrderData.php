@@ -29,6 +29,7 @@ final readonly class OrderData
         #[OA\Property] public string $description,
         #[OA\Property(enum: ['critical', 'high', 'normal', 'low'])] public string $priority,
         #[OA\Property(enum: ['planning', 'revising', 'in_review', 'signed', 'released', 'closed', 'withdrawn'])] public string $state,
+        #[OA\Property(description: 'not released yet')] public bool $is_open,
         #[OA\Property] public ?string $effective_on,
         #[OA\Property] public string $author,
         #[OA\Property(description: 'sign-in name')] public ?string $editor,
@@ -55,7 +56,7 @@ final readonly class OrderData
     public static function of(ChangeOrder $order, Order $core, ?Person $by, array $items, array $checks): self
     {
         return new self(
-            $order->number, $order->title, $order->description, $order->priority, $order->state->value, $order->effective_on,
+            $order->number, $order->title, $order->description, $order->priority, $order->state->value, $order->state->isOpen(), $order->effective_on,
             $order->author->name, $order->editor?->login, $order->editor?->name, $order->signer?->login, $order->signer?->name,
             $order->raised_at->toIso8601String(), $order->sent_to_review_at?->toIso8601String(), $order->released_at?->toIso8601String(),
             $order->closed_at?->toIso8601String(), $order->version, Digest::of($core), $items, $checks,

@@ -20,6 +20,7 @@ final readonly class Redline
         #[OA\Property] public string $order,
         #[OA\Property] public string $order_title,
         #[OA\Property] public string $state,
+        #[OA\Property(description: 'whether the order is not released yet')] public bool $is_open,
         #[OA\Property] public ItemRow $item,
         #[OA\Property] public ?string $base,
         #[OA\Property] public ?string $becomes,

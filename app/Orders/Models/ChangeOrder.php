@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Orthotaxis\Core\Approval\Path;
+use Orthotaxis\Core\Approval\Progress;
 use Orthotaxis\Core\Change\OrderOfWork;
 use Orthotaxis\Core\Change\OrderState;
 
@@ -88,6 +90,28 @@ final class ChangeOrder extends Model
         return $this->hasMany(Signature::class, 'order_id')->orderByDesc('id');
     }
 
+    /** @return list<int> ids of those whose signatures hold */
+    public function holdingSigners(): array
+    {
+        return $this->signatures->where('meaning', 'signed')->where('void', false)->pluck('person_id')->unique()->values()->all();
+    }
+
+    /** Whether the path of the order names this person, whoever acts now. */
+    public function isJudgedBy(Person $person): bool
+    {
+        return $this->path()->names($person->id);
+    }
+
+    private function path(): Path
+    {
+        return Path::oneSigner($this->signer_id);
+    }
+
+    public function progress(): Progress
+    {
+        return Progress::on($this->path(), $this->state === OrderState::InReview, $this->holdingSigners());
+    }
+
     /** As it appears in any list. */
     public function row(): ChangeRow
     {
@@ -95,13 +119,14 @@ final class ChangeOrder extends Model
 
         return new ChangeRow(
             $this->number, 'order', $this->title, $this->priority, $this->state->value, $step->value,
-            ! in_array($this->state->value, ['closed', 'withdrawn'], true),
+            ! $this->state->hasEnded(),
             $this->raised_at->toIso8601String(), $this->author->name, null, null, $this->effective_on,
-            match ($this->state->value) {
-                'revising' => $this->editor?->name,
-                'in_review' => $this->signer?->name,
+            match ($this->state) {
+                OrderState::Revising => $this->editor?->name,
+                OrderState::InReview => $this->signer?->name,
                 default => null,
             },
+            $this->state->isOpen(),
         );
     }
 

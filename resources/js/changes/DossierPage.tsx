@@ -59,7 +59,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, on opening; not when a step is done
   }, []);
   const links = [...dossier.requests.map((one) => one.number), ...(dossier.order ? [dossier.order.number] : [])];
-  const open = dossier.order !== null && ['planning', 'revising', 'in_review', 'signed'].includes(dossier.order.state);
+  const open = dossier.order?.is_open === true;
   return (
     <>
       <Page

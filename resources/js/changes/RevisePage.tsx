@@ -25,9 +25,7 @@ export function RevisePage() {
   return redline.data ? (
     <>
       <ReviseView redline={redline.data} />
-      {['planning', 'revising', 'in_review', 'signed'].includes(redline.data.state) && (
-        <ConsequenceStrip order={number} />
-      )}
+      {redline.data.is_open && <ConsequenceStrip order={number} />}
     </>
   ) : (
     <Page title={item}>

@@ -11,6 +11,7 @@ const order: Schemas['OrderData'] = {
   description: '',
   priority: 'normal',
   state: 'in_review',
+  is_open: true,
   effective_on: '2027-01-10',
   author: 'Mira Okafor',
   editor: 'jonas.weir',

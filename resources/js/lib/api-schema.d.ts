@@ -2355,6 +2355,8 @@ export interface components {
             priority: "critical" | "high" | "normal" | "low";
             /** @enum {string} */
             state: "planning" | "revising" | "in_review" | "signed" | "released" | "closed" | "withdrawn";
+            /** @description not released yet */
+            is_open: boolean;
             effective_on: string | null;
             author: string;
             /** @description sign-in name */
@@ -2420,6 +2422,8 @@ export interface components {
             order: string;
             order_title: string;
             state: string;
+            /** @description whether the order is not released yet */
+            is_open: boolean;
             item: components["schemas"]["ItemRow"];
             base: string | null;
             becomes: string | null;
@@ -3232,6 +3236,8 @@ export interface components {
             effective_on: string | null;
             /** @description who has to act, when it is one person */
             waits_for: string | null;
+            /** @description an order that is not released yet: what it does is still ahead */
+            ahead: boolean;
         };
     };
     responses: never;

@@ -142,9 +142,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             day={on}
             onChange={(day) => set('on', day, today())}
             revisions={page.revisions}
-            planned={page.changes.filter(({ state }) =>
-              ['planning', 'revising', 'in_review', 'signed'].includes(state),
-            )}
+            planned={page.changes.filter(({ ahead }) => ahead)}
             lines={marks.data?.rows.map((row) => row.line) ?? []}
           />
           {view === 'summed' ? (

@@ -37,6 +37,7 @@ export function change(number: string, title: string, more: Partial<Schemas['Cha
     source: 'Purchasing',
     effective_on: null,
     waits_for: null,
+    ahead: number.startsWith('ECO'),
     ...more,
   };
 }
@@ -179,6 +180,7 @@ export function order(more: Partial<Schemas['OrderData']> = {}): Schemas['OrderD
     description: '',
     priority: 'critical',
     state: 'planning',
+    is_open: !['released', 'closed', 'withdrawn'].includes(more.state ?? ''),
     effective_on: null,
     author: 'Mira Okafor',
     editor: null,
@@ -302,6 +304,7 @@ export function redline(more: Partial<Schemas['Redline']> = {}): Schemas['Redlin
     order: 'ECO-00090',
     order_title: 'Thicker tube',
     state: 'revising',
+    is_open: true,
     item: head,
     base: 'E',
     becomes: 'F',
