@@ -18,8 +18,8 @@ use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Comparison\DeepComparison;
 use Orthotaxis\Core\Impact\Reach;
 
-require dirname(__DIR__).'/vendor/autoload.php';
-$app = require dirname(__DIR__).'/bootstrap/app.php';
+require dirname(__DIR__) . '/vendor/autoload.php';
+$app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
 [, $kind, $rounds, $file] = $argv;
@@ -27,7 +27,14 @@ $items = array_map(intval(...), array_slice($argv, 4));
 $day = Today::day();
 DB::select('SELECT 1');
 // What a worker has loaded already when the question comes: its classes, not the lists.
-array_map(class_exists(...), [Explosion::class, WhereUsed::class, Reach::class, DeepComparison::class, IndexSide::class, StructureIndex::class]);
+array_map(class_exists(...), [
+    Explosion::class,
+    WhereUsed::class,
+    Reach::class,
+    DeepComparison::class,
+    IndexSide::class,
+    StructureIndex::class,
+]);
 
 $times = [];
 for ($round = 0; $round < (int) $rounds; $round++) {
@@ -39,7 +46,11 @@ for ($round = 0; $round < (int) $rounds; $round++) {
         'r' => $index->reach($items, $day),
         'd' => Explosion::of($index->adjacency, $at[0], $day->number()),
         default => DeepComparison::of(
-            new IndexSide($index, new Picture, $day), $at[0], new IndexSide($index, new Picture, $day), $at[1], moves: false,
+            new IndexSide($index, new Picture(), $day),
+            $at[0],
+            new IndexSide($index, new Picture(), $day),
+            $at[1],
+            moves: false,
         ),
     };
     $totals = $kind === 'd' ? $answer->totals() : null;
@@ -50,20 +61,20 @@ for ($round = 0; $round < (int) $rounds; $round++) {
         if ($answer instanceof DeepComparison) {
             foreach ($answer->parents as $parent) {
                 foreach ($parent->differences as $difference) {
-                    $values[] = ($difference->before->key ?? '-').' '.($difference->after->key ?? '-');
+                    $values[] = ($difference->before->key ?? '-') . ' ' . ($difference->after->key ?? '-');
                 }
             }
         } elseif ($answer instanceof Reach) {
             foreach (array_filter($answer->levels) as $position => $level) {
-                $values[] = $index->positions->item($position).' '.$level;
+                $values[] = $index->positions->item($position) . ' ' . $level;
             }
         } elseif ($answer instanceof WhereUsed) {
             foreach ($answer->parents as $position) {
-                $values[] = $index->positions->item($position).' '.$answer->quantity($position)->millionths;
+                $values[] = $index->positions->item($position) . ' ' . $answer->quantity($position)->millionths;
             }
         } else {
             foreach ($totals as $position => $millionths) {
-                $values[] = $index->positions->item($position).' '.$millionths;
+                $values[] = $index->positions->item($position) . ' ' . $millionths;
             }
         }
         sort($values);

@@ -15,7 +15,9 @@ final class RecursiveSql
                 UNION ALL
                 SELECT DISTINCT r.item_id, sum(a.quantity * l.quantity / 1000000) OVER (PARTITION BY r.item_id)
                 FROM above a JOIN structure_lines l ON l.component_id = a.item AND l.kind = 'engineering' JOIN revisions r ON r.id = l.revision_id
-                WHERE ".self::HOLDS."
+                WHERE " .
+            self::HOLDS .
+            "
             ) SELECT item, trunc(sum(quantity))::bigint AS quantity FROM above WHERE item <> {$item} GROUP BY item";
     }
 
@@ -26,7 +28,9 @@ final class RecursiveSql
                 SELECT {$item}::bigint, 0
                 UNION
                 SELECT r.item_id, a.level + 1 FROM above a JOIN structure_lines l ON l.component_id = a.item AND l.kind = 'engineering' JOIN revisions r ON r.id = l.revision_id
-                WHERE ".self::HOLDS."
+                WHERE " .
+            self::HOLDS .
+            "
             ) SELECT item, min(level) AS quantity FROM above WHERE item <> {$item} GROUP BY item";
     }
 
@@ -37,14 +41,18 @@ final class RecursiveSql
                 UNION ALL
                 SELECT DISTINCT l.component_id, sum(b.quantity * l.quantity / 1000000) OVER (PARTITION BY l.component_id)
                 FROM below b JOIN revisions r ON r.item_id = b.item JOIN structure_lines l ON l.revision_id = r.id AND l.kind = 'engineering'
-                WHERE ".self::HOLDS."
+                WHERE " .
+            self::HOLDS .
+            "
             ) SELECT item, trunc(sum(quantity))::bigint AS quantity FROM below WHERE item <> {$item} GROUP BY item";
     }
 
     /** Lines of paired parents are paired by find number: in the generated pair no identity is shared and no find number moves. */
     public static function comparison(int $left, int $right): string
     {
-        $lines = 'SELECT r.item_id, l.* FROM structure_lines l JOIN revisions r ON r.id = l.revision_id WHERE l.kind = \'engineering\' AND '.self::HOLDS;
+        $lines =
+            'SELECT r.item_id, l.* FROM structure_lines l JOIN revisions r ON r.id = l.revision_id WHERE l.kind = \'engineering\' AND ' .
+            self::HOLDS;
 
         return "WITH RECURSIVE pair (a, b) AS (
                 SELECT {$left}::bigint, {$right}::bigint

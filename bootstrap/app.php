@@ -14,10 +14,7 @@ use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(
-        web: __DIR__.'/../routes/web.php',
-        commands: __DIR__.'/../routes/console.php',
-    )
+    ->withRouting(web: __DIR__ . '/../routes/web.php', commands: __DIR__ . '/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(RefuseUnreadable::class);
         // The application and its API have one origin, so there is nothing for CORS to do.
@@ -27,13 +24,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/');
     })
     ->withCommands([
-        __DIR__.'/../app/Reading/Commands',
-        __DIR__.'/../app/Imports/Commands',
-        __DIR__.'/../app/People/Commands',
-        __DIR__.'/../app/Ledger/Commands',
-        __DIR__.'/../app/Releases/Commands',
-        __DIR__.'/../app/Console/Commands',
-        __DIR__.'/../app/Structures/Commands',
+        __DIR__ . '/../app/Reading/Commands',
+        __DIR__ . '/../app/Imports/Commands',
+        __DIR__ . '/../app/People/Commands',
+        __DIR__ . '/../app/Ledger/Commands',
+        __DIR__ . '/../app/Releases/Commands',
+        __DIR__ . '/../app/Console/Commands',
+        __DIR__ . '/../app/Structures/Commands',
     ])
     ->withExceptions(function (Exceptions $exceptions): void {
         Problem::register($exceptions);

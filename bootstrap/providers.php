@@ -2,6 +2,4 @@
 
 declare(strict_types=1);
 
-return [
-    App\Providers\AppServiceProvider::class,
-];
+return [App\Providers\AppServiceProvider::class];

@@ -9,7 +9,15 @@ return [
     // Receipts due within so many days are not cancelled any more.
     'notice_days' => 14,
     // What cancelling costs, in percent of the value, by kind or status of the document; null: it cannot be cancelled.
-    'cancel_percent' => ['purchase_requisition' => 0, 'ordered' => 5, 'confirmed' => 20, 'planned' => 0, 'last-time buy' => null, 'started' => null, 'other' => 20],
+    'cancel_percent' => [
+        'purchase_requisition' => 0,
+        'ordered' => 5,
+        'confirmed' => 20,
+        'planned' => 0,
+        'last-time buy' => null,
+        'started' => null,
+        'other' => 20,
+    ],
     // What it costs to be rid of one that is left over, in percent of its cost.
     'disposal_percent' => ['use_up' => 0, 'rework' => 40, 'scrap' => 100, 'return' => 30, 'hold' => 10],
     // What one costs more that is wanted before there is any, in percent of its cost.

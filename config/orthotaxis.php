@@ -10,7 +10,14 @@ return [
     'locale' => env('ORTHOTAXIS_LOCALE', 'en-GB'),
 
     // Plants in other zones than ORTHOTAXIS_TIME_ZONE, as PLANT=ZONE parted by commas: their days begin when theirs do.
-    'plant_time_zones' => array_column(array_map(static fn (string $one): array => explode('=', $one, 2) + ['', ''], array_filter(array_map(trim(...), explode(',', (string) env('ORTHOTAXIS_PLANT_TIME_ZONES', ''))))), 1, 0),
+    'plant_time_zones' => array_column(
+        array_map(
+            static fn(string $one): array => explode('=', $one, 2) + ['', ''],
+            array_filter(array_map(trim(...), explode(',', (string) env('ORTHOTAXIS_PLANT_TIME_ZONES', '')))),
+        ),
+        1,
+        0,
+    ),
 
     'planning' => [
         // Where the planning system answers, and how long we wait for it before saying that it does not.

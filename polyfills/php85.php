@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // The functions of PHP 8.5 that packages here call. See README.md in this folder.
 
-if (! function_exists('array_first')) {
+if (!function_exists('array_first')) {
     /** @param  array<mixed>  $array */
     function array_first(array $array): mixed
     {
@@ -12,7 +12,7 @@ if (! function_exists('array_first')) {
     }
 }
 
-if (! function_exists('array_last')) {
+if (!function_exists('array_last')) {
     /** @param  array<mixed>  $array */
     function array_last(array $array): mixed
     {
@@ -20,7 +20,7 @@ if (! function_exists('array_last')) {
     }
 }
 
-if (! function_exists('get_error_handler')) {
+if (!function_exists('get_error_handler')) {
     function get_error_handler(): ?callable
     {
         $handler = set_error_handler(null);
@@ -30,7 +30,7 @@ if (! function_exists('get_error_handler')) {
     }
 }
 
-if (! function_exists('get_exception_handler')) {
+if (!function_exists('get_exception_handler')) {
     function get_exception_handler(): ?callable
     {
         $handler = set_exception_handler(null);

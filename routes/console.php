@@ -11,4 +11,7 @@ use Illuminate\Support\Facades\Schedule;
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
 Schedule::command(ForgetExpired::class)->everyTenMinutes()->withoutOverlapping();
-Schedule::command(IndexStructures::class, ['--when-behind'])->everyMinute()->withoutOverlapping()->runInBackground();
+Schedule::command(IndexStructures::class, ['--when-behind'])
+    ->everyMinute()
+    ->withoutOverlapping()
+    ->runInBackground();

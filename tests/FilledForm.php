@@ -33,7 +33,7 @@ final readonly class FilledForm
     /** @return array<string, string> */
     public function values(): array
     {
-        return array_map(static fn (Control $control): string => $control->value, FormFile::open($this->path)->sheet->controls());
+        return array_map(static fn(Control $control): string => $control->value, FormFile::open($this->path)->sheet->controls());
     }
 
     /** @return array<string, string> */
@@ -49,7 +49,12 @@ final readonly class FilledForm
         foreach ($values as $tag => $value) {
             $body = match (true) {
                 $value === 'yes' => (string) preg_replace("~(<w:tag w:val=\"{$tag}\"/>.*?<w14:checked w14:val=\")0~s", '${1}1', $body, 1),
-                $value === '' => (string) preg_replace("~(<w:tag w:val=\"{$tag}\"/>.*?<w:sdtContent>).*?(</w:sdtContent>)~s", '$1$2', $body, 1),
+                $value === '' => (string) preg_replace(
+                    "~(<w:tag w:val=\"{$tag}\"/>.*?<w:sdtContent>).*?(</w:sdtContent>)~s",
+                    '$1$2',
+                    $body,
+                    1,
+                ),
                 default => FormSheet::read($body)->filled([$tag => new Filling($value)]),
             };
         }
@@ -64,24 +69,40 @@ final readonly class FilledForm
         imagepng(imagecreatetruecolor(7, 5));
         $png = (string) ob_get_clean();
 
-        return $this->withPart('word/media/'.$tag.'.png', $content ?? $png)
-            ->withPart('word/_rels/document.xml.rels', str_replace('media/picture.png', "media/{$tag}.png", $this->part('word/_rels/document.xml.rels')));
+        return $this->withPart('word/media/' . $tag . '.png', $content ?? $png)->withPart(
+            'word/_rels/document.xml.rels',
+            str_replace('media/picture.png', "media/{$tag}.png", $this->part('word/_rels/document.xml.rels')),
+        );
     }
 
     public function without(string $tag): self
     {
-        return $this->withPart('word/document.xml', str_replace("<w:tag w:val=\"{$tag}\"/>", '', (string) preg_replace('~<w:sdt>(?:(?!</w:sdt>).)*w:val="'.$tag.'"(?:(?!</w:sdt>).)*</w:sdt>~s', '', $this->part('word/document.xml'))));
+        return $this->withPart(
+            'word/document.xml',
+            str_replace(
+                "<w:tag w:val=\"{$tag}\"/>",
+                '',
+                (string) preg_replace(
+                    '~<w:sdt>(?:(?!</w:sdt>).)*w:val="' . $tag . '"(?:(?!</w:sdt>).)*</w:sdt>~s',
+                    '',
+                    $this->part('word/document.xml'),
+                ),
+            ),
+        );
     }
 
     public function withoutTags(): self
     {
-        return $this->withPart('word/document.xml', (string) preg_replace('~<w:(tag|alias) [^>]*/>~', '', $this->part('word/document.xml')));
+        return $this->withPart(
+            'word/document.xml',
+            (string) preg_replace('~<w:(tag|alias) [^>]*/>~', '', $this->part('word/document.xml')),
+        );
     }
 
     public function withPart(string $name, string $content): self
     {
         $copy = new self($this->number, $this->path);
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($copy->path);
         $zip->addFromString($name, $content);
         $zip->close();
@@ -91,7 +112,7 @@ final readonly class FilledForm
 
     private function part(string $name): string
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($this->path);
 
         return (string) $zip->getFromName($name);

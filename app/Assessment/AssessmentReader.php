@@ -24,28 +24,62 @@ final readonly class AssessmentReader
 {
     public function of(string $number, Person $reader): AssessmentPage
     {
-        $request = ChangeRequest::query()->with(['items.category', 'items.everReleased', 'items.revisingOrders'])->where('number', $number)->firstOrFail();
+        $request = ChangeRequest::query()
+            ->with(['items.category', 'items.everReleased', 'items.revisingOrders'])
+            ->where('number', $number)
+            ->firstOrFail();
         $today = Today::day();
-        $questions = Question::query()->with(['item', 'person', 'askedBy', 'answeredBy', 'file.person'])->where('request_id', $request->id)->get()->sort(
-            static fn (Question $a, Question $b): int => [$a->state !== QuestionState::Waiting, $b->answered_at ?? $b->asked_at, $b->id] <=> [$b->state !== QuestionState::Waiting, $a->answered_at ?? $a->asked_at, $a->id],
-        );
+        $questions = Question::query()
+            ->with(['item', 'person', 'askedBy', 'answeredBy', 'file.person'])
+            ->where('request_id', $request->id)
+            ->get()
+            ->sort(
+                static fn(Question $a, Question $b): int => [
+                    $a->state !== QuestionState::Waiting,
+                    $b->answered_at ?? $b->asked_at,
+                    $b->id,
+                ] <=> [$b->state !== QuestionState::Waiting, $a->answered_at ?? $a->asked_at, $a->id],
+            );
 
         return new AssessmentPage(
-            $request->items->map(static fn (Item $item): StandingOfItem => new StandingOfItem(
-                ItemRow::of($item),
-                array_map(static fn (Discipline $function): StandingOfFunction => self::standing($function, $questions->where('item_id', $item->id)->where('function', $function), $today), Discipline::cases()),
-            ))->values()->all(),
-            $questions->map(static fn (Question $question): QuestionRow => QuestionRow::of($question, $reader, $today))->values()->all(),
+            $request->items
+                ->map(
+                    static fn(Item $item): StandingOfItem => new StandingOfItem(
+                        ItemRow::of($item),
+                        array_map(
+                            static fn(Discipline $function): StandingOfFunction => self::standing(
+                                $function,
+                                $questions->where('item_id', $item->id)->where('function', $function),
+                                $today,
+                            ),
+                            Discipline::cases(),
+                        ),
+                    ),
+                )
+                ->values()
+                ->all(),
+            $questions->map(static fn(Question $question): QuestionRow => QuestionRow::of($question, $reader, $today))->values()->all(),
         );
     }
 
     /** @param  Collection<int, Question>  $questions */
     private static function standing(Discipline $function, Collection $questions, Day $today): StandingOfFunction
     {
-        $standing = Standing::of($questions->map(static fn (Question $question): array => [$question->state, Day::parse($question->due_on)])->values()->all(), $today);
+        $standing = Standing::of(
+            $questions->map(static fn(Question $question): array => [$question->state, Day::parse($question->due_on)])->values()->all(),
+            $today,
+        );
         $waits = in_array($standing, [Standing::Overdue, Standing::Waiting], true);
-        $by = $questions->filter(static fn (Question $question): bool => $question->state !== QuestionState::Withdrawn && $waits === ($question->state === QuestionState::Waiting))
-            ->map(static fn (Question $question): string => $waits ? $question->person->name ?? $question->role?->label() ?? '' : $question->answeredBy->name ?? '');
+        $by = $questions
+            ->filter(
+                static fn(Question $question): bool => $question->state !== QuestionState::Withdrawn &&
+                    $waits === ($question->state === QuestionState::Waiting),
+            )
+            ->map(
+                static fn(Question $question): string => $waits
+                    ? $question->person->name ?? ($question->role?->label() ?? '')
+                    : $question->answeredBy->name ?? '',
+            );
 
         return new StandingOfFunction($function->value, $standing->value, $by->unique()->values()->all());
     }

@@ -49,16 +49,42 @@ final class GeneratedData
         $products = max(1, (int) ($this->items * self::PRODUCTS));
 
         DB::statement('ALTER TABLE revisions DISABLE TRIGGER USER');
-        $items = new CopyInto('items', ['id', 'number', 'title', 'kind', 'category_id', 'unit', 'supply', 'sold', 'standard_cost', 'lead_time_days']);
+        $items = new CopyInto('items', [
+            'id',
+            'number',
+            'title',
+            'kind',
+            'category_id',
+            'unit',
+            'supply',
+            'sold',
+            'standard_cost',
+            'lead_time_days',
+        ]);
         $revisions = new CopyInto('revisions', ['id', 'item_id', 'code', 'status', 'effective_from', 'released_at', 'reason']);
         for ($i = 0; $i < $this->items; $i++) {
             $assembly = $i < $this->assemblies;
             $items->row([
-                $this->firstItem + $i, sprintf('G-%07d', $i), $i < $products ? "Product {$i}" : ($assembly ? "Assembly {$i}" : "Part {$i}"),
-                $assembly ? 'assembly' : 'part', $category, 'pc', $assembly ? 'make' : 'buy', $i < $products ? 't' : 'f',
-                $this->random->getInt(100, 2_000_000), $this->random->getInt(1, 90),
+                $this->firstItem + $i,
+                sprintf('G-%07d', $i),
+                $i < $products ? "Product {$i}" : ($assembly ? "Assembly {$i}" : "Part {$i}"),
+                $assembly ? 'assembly' : 'part',
+                $category,
+                'pc',
+                $assembly ? 'make' : 'buy',
+                $i < $products ? 't' : 'f',
+                $this->random->getInt(100, 2_000_000),
+                $this->random->getInt(1, 90),
             ]);
-            $revisions->row([$this->firstRevision + $i, $this->firstItem + $i, 'A', 'released', $this->start, $this->start, 'First release']);
+            $revisions->row([
+                $this->firstRevision + $i,
+                $this->firstItem + $i,
+                'A',
+                'released',
+                $this->start,
+                $this->start,
+                'First release',
+            ]);
         }
         $items->flush();
         $revisions->flush();
@@ -80,8 +106,13 @@ final class GeneratedData
                 // Of an assembly one goes into its parent, now and then two; of a part up to eight.
                 $quantity = $component < $this->assemblies ? 1 + intdiv($this->random->getInt(0, 9), 9) : $this->random->getInt(1, 8);
                 $copy->row([
-                    $this->firstRevision + $parent, 'engineering', sprintf('00000000-0000-7000-8000-%012x', ++$key), $n * 10,
-                    $this->firstItem + $component, $quantity * Quantity::ONE, 'pc',
+                    $this->firstRevision + $parent,
+                    'engineering',
+                    sprintf('00000000-0000-7000-8000-%012x', ++$key),
+                    $n * 10,
+                    $this->firstItem + $component,
+                    $quantity * Quantity::ONE,
+                    'pc',
                 ]);
             }
         }
@@ -95,8 +126,8 @@ final class GeneratedData
     private function component(int $parent): int
     {
         $level = intdiv($parent * ($this->levels - 1), $this->assemblies);
-        $next = (int) ceil($this->assemblies * ($level + 1) / ($this->levels - 1));
-        $after = min($this->assemblies, (int) ceil($this->assemblies * ($level + 2) / ($this->levels - 1)));
+        $next = (int) ceil(($this->assemblies * ($level + 1)) / ($this->levels - 1));
+        $after = min($this->assemblies, (int) ceil(($this->assemblies * ($level + 2)) / ($this->levels - 1)));
         if ($next < $after && $this->random->getInt(0, 3) === 0) {
             return $this->random->getInt($next, $after - 1);
         }
@@ -122,11 +153,43 @@ final class GeneratedData
             $random = new Randomizer(new Xoshiro256StarStar(5));
             $item = 1 + (int) DB::table('items')->max('id');
             $revision = 1 + (int) DB::table('revisions')->max('id');
-            $items = new CopyInto('items', ['id', 'number', 'title', 'kind', 'category_id', 'unit', 'supply', 'sold', 'standard_cost', 'lead_time_days']);
+            $items = new CopyInto('items', [
+                'id',
+                'number',
+                'title',
+                'kind',
+                'category_id',
+                'unit',
+                'supply',
+                'sold',
+                'standard_cost',
+                'lead_time_days',
+            ]);
             $revisions = new CopyInto('revisions', ['id', 'item_id', 'code', 'status', 'effective_from', 'released_at', 'reason']);
-            $copy = new CopyInto('structure_lines', ['revision_id', 'kind', 'line_key', 'find', 'component_id', 'quantity', 'unit', 'designators', 'notes']);
+            $copy = new CopyInto('structure_lines', [
+                'revision_id',
+                'kind',
+                'line_key',
+                'find',
+                'component_id',
+                'quantity',
+                'unit',
+                'designators',
+                'notes',
+            ]);
             for ($n = 0; $n <= $assemblies; $n++) {
-                $items->row([$item + $n, $n === 0 ? "PAIR-{$side}" : sprintf('PAIR-%s-%05d', $side, $n), $n === 0 ? "Compared product {$side}" : "Compared assembly {$n}", 'assembly', $category, 'pc', 'make', $n === 0 ? 't' : 'f', 1_000_000, 10]);
+                $items->row([
+                    $item + $n,
+                    $n === 0 ? "PAIR-{$side}" : sprintf('PAIR-%s-%05d', $side, $n),
+                    $n === 0 ? "Compared product {$side}" : "Compared assembly {$n}",
+                    'assembly',
+                    $category,
+                    'pc',
+                    'make',
+                    $n === 0 ? 't' : 'f',
+                    1_000_000,
+                    10,
+                ]);
                 $revisions->row([$revision + $n, $item + $n, 'A', 'released', $this->start, $this->start, 'First release']);
             }
             $items->flush();
@@ -134,15 +197,22 @@ final class GeneratedData
             $find = [];
             for ($n = 0; $n < $lines; $n++) {
                 // The first lines of the product are its assemblies; all others are spread over these.
-                $parent = $n < $assemblies ? 0 : 1 + $n % $assemblies;
+                $parent = $n < $assemblies ? 0 : 1 + ($n % $assemblies);
                 $find[$parent] = ($find[$parent] ?? 0) + 10;
                 $part = $random->getInt(0, count($parts) - 1);
                 $quantity = $random->getInt(1, 8);
                 $other = $differs !== 0 && $parent !== 0 && $n % $differs === 0;
                 $component = $parent === 0 ? $item + 1 + $n : ($other && $n % 100 === 0 ? $others : $parts)[$part];
                 $copy->row([
-                    $revision + $parent, 'engineering', sprintf('00000000-0000-7000-%s-%012x', $side === 'A' ? '9000' : 'a000', $n), $find[$parent],
-                    $component, ($other && $n % 100 !== 0 ? $quantity + 1 : $quantity) * Quantity::ONE, 'pc', '', $n % 7 === 0 ? 'as drawn' : '',
+                    $revision + $parent,
+                    'engineering',
+                    sprintf('00000000-0000-7000-%s-%012x', $side === 'A' ? '9000' : 'a000', $n),
+                    $find[$parent],
+                    $component,
+                    ($other && $n % 100 !== 0 ? $quantity + 1 : $quantity) * Quantity::ONE,
+                    'pc',
+                    '',
+                    $n % 7 === 0 ? 'as drawn' : '',
                 ]);
             }
             $copy->flush();
@@ -157,13 +227,32 @@ final class GeneratedData
 
     public function writeChanges(int $changes): void
     {
-        $person = DB::table('people')->value('id') ?? DB::table('people')->insertGetId([
-            'login' => 'generator', 'name' => 'Generator', 'email' => 'generator@quillback.example', 'password' => '!', 'roles' => '["viewer"]', 'active' => false,
-        ]);
+        $person =
+            DB::table('people')->value('id') ??
+            DB::table('people')->insertGetId([
+                'login' => 'generator',
+                'name' => 'Generator',
+                'email' => 'generator@quillback.example',
+                'password' => '!',
+                'roles' => '["viewer"]',
+                'active' => false,
+            ]);
         $firstRequest = 1 + (int) DB::table('change_requests')->max('id');
         $firstOrder = 1 + (int) DB::table('change_orders')->max('id');
         $today = CarbonImmutable::today();
-        $requests = new CopyInto('change_requests', ['id', 'number', 'title', 'reason', 'source', 'site', 'priority', 'description', 'state', 'raised_by', 'raised_at']);
+        $requests = new CopyInto('change_requests', [
+            'id',
+            'number',
+            'title',
+            'reason',
+            'source',
+            'site',
+            'priority',
+            'description',
+            'state',
+            'raised_by',
+            'raised_at',
+        ]);
         $requestItems = new CopyInto('change_request_items', ['request_id', 'item_id']);
         $orders = new CopyInto('change_orders', ['id', 'number', 'title', 'priority', 'state', 'author_id', 'raised_at', 'closed_at']);
         $orderRequests = new CopyInto('change_order_requests', ['order_id', 'request_id']);
@@ -172,9 +261,30 @@ final class GeneratedData
             $raised = $today->subDays($this->random->getInt(30, 700))->toDateString();
             $item = $this->firstItem + $this->random->getInt(0, $this->items - 1);
             $priority = ['critical', 'high', 'normal', 'normal', 'low'][$this->random->getInt(0, 4)];
-            $requests->row([$firstRequest + $i, sprintf('GCR-%06d', $i), "Generated change {$i}", 'improvement', 'engineering', $i % 2 === 0 ? 'Tarn' : 'Weir', $priority, 'Generated.', 'ordered', $person, $raised]);
+            $requests->row([
+                $firstRequest + $i,
+                sprintf('GCR-%06d', $i),
+                "Generated change {$i}",
+                'improvement',
+                'engineering',
+                $i % 2 === 0 ? 'Tarn' : 'Weir',
+                $priority,
+                'Generated.',
+                'ordered',
+                $person,
+                $raised,
+            ]);
             $requestItems->row([$firstRequest + $i, $item]);
-            $orders->row([$firstOrder + $i, sprintf('GCO-%06d', $i), "Generated change {$i}", $priority, 'closed', $person, $raised, $today->subDays(1)->toDateString()]);
+            $orders->row([
+                $firstOrder + $i,
+                sprintf('GCO-%06d', $i),
+                "Generated change {$i}",
+                $priority,
+                'closed',
+                $person,
+                $raised,
+                $today->subDays(1)->toDateString(),
+            ]);
             $orderRequests->row([$firstOrder + $i, $firstRequest + $i]);
             $orderItems->row([$firstOrder + $i, $item, 'keep', 'use_up']);
         }

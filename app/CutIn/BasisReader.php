@@ -49,8 +49,14 @@ final readonly class BasisReader
         }
         $items = PlannedItem::among(array_values(array_unique([...array_map($index->positions->item(...), $around), ...$parts])));
         $picture = $anew ? null : self::kept("planning-picture-{$key}");
-        if (! $picture instanceof PlanningPicture) {
-            $picture = PlanningPicture::ask($this->exposure, $items, $today, array_values(array_unique($parts)), array_values(array_unique($made)));
+        if (!($picture instanceof PlanningPicture)) {
+            $picture = PlanningPicture::ask(
+                $this->exposure,
+                $items,
+                $today,
+                array_values(array_unique($parts)),
+                array_values(array_unique($made)),
+            );
             self::keep("planning-picture-{$key}", $picture);
         }
         $supply = [];
@@ -80,7 +86,18 @@ final readonly class BasisReader
                 $first = $picture->day($row) - $item->leadDays;
                 $orders["straddles {$row->document}"] = [
                     new OpenOrder($row->document, $first, $picture->day($row)),
-                    new CutInDocument($row->document, $row->kind->value, $item->number, (string) Quantity::ofMillionths($picture->quantity($row, $item->unit)), $item->unit->value, (string) $today->plusDays($first), $row->due?->__toString(), $row->status, null, 'straddles'),
+                    new CutInDocument(
+                        $row->document,
+                        $row->kind->value,
+                        $item->number,
+                        (string) Quantity::ofMillionths($picture->quantity($row, $item->unit)),
+                        $item->unit->value,
+                        (string) $today->plusDays($first),
+                        $row->due?->__toString(),
+                        $row->status,
+                        null,
+                        'straddles',
+                    ),
                 ];
             }
         }

@@ -31,9 +31,15 @@ final readonly class CaseReader
         $today = Today::day();
         /** @var list<array<string, string|int|null>> $asked */
         $asked = $question['pairs'];
-        $items = Item::query()->whereIn('number', [...array_column($asked, 'old'), ...array_column($asked, 'new')])->get()->keyBy('number');
+        $items = Item::query()
+            ->whereIn('number', [...array_column($asked, 'old'), ...array_column($asked, 'new')])
+            ->get()
+            ->keyBy('number');
         $index = StructureIndex::open();
-        $parts = array_map(static fn (array $pair): array => [$items[(string) $pair['old']], $items[(string) $pair['new']]], array_values($asked));
+        $parts = array_map(
+            static fn(array $pair): array => [$items[(string) $pair['old']], $items[(string) $pair['new']]],
+            array_values($asked),
+        );
         $basis = $this->bases->of($parts, $index, $today, $pegged, $anew);
         $expedite = (int) ($question['expedite_percent'] ?? config()->integer('cut-in.expedite_percent'));
         $reader = new PartReader($basis->picture);
@@ -42,8 +48,18 @@ final readonly class CaseReader
             [$old, $new] = $parts[$i];
             $disposition = Disposition::tryFrom((string) ($pair['disposition'] ?? '')) ?? Disposition::Scrap;
             $pairs[] = new Pair(
-                $reader->part($old, $disposition, self::amount($pair['disposal'] ?? null), $expedite, (int) ($pair['rework_percent'] ?? 0), self::amount($pair['rework_cost'] ?? null)), $reader->part($new, Disposition::UseUp, null, $expedite),
-                $basis->demand[$i], self::quantity($pair['ratio'] ?? null, Quantity::ONE), self::expediting($pair),
+                $reader->part(
+                    $old,
+                    $disposition,
+                    self::amount($pair['disposal'] ?? null),
+                    $expedite,
+                    (int) ($pair['rework_percent'] ?? 0),
+                    self::amount($pair['rework_cost'] ?? null),
+                ),
+                $reader->part($new, Disposition::UseUp, null, $expedite),
+                $basis->demand[$i],
+                self::quantity($pair['ratio'] ?? null, Quantity::ONE),
+                self::expediting($pair),
             );
             $keep[$old->number] = self::quantity($pair['keep'] ?? null, 0);
             $documents = [...$documents, ...$reader->documents($old, 'old'), ...$reader->documents($new, 'new')];
@@ -54,7 +70,19 @@ final readonly class CaseReader
 
         [$orders, $straddling] = [array_column($basis->orders, 0), array_column($basis->orders, 1)];
 
-        return new CutInCase($question, $pairs, $basis->pegs, $orders, [...$documents, ...$straddling], $this->levers($question, $keep, $today), $items, $basis->picture, $index, $today, $expedite);
+        return new CutInCase(
+            $question,
+            $pairs,
+            $basis->pegs,
+            $orders,
+            [...$documents, ...$straddling],
+            $this->levers($question, $keep, $today),
+            $items,
+            $basis->picture,
+            $index,
+            $today,
+            $expedite,
+        );
     }
 
     /**
@@ -63,13 +91,16 @@ final readonly class CaseReader
      */
     private function levers(array $question, array $keep, Day $today): Levers
     {
-        $day = static fn (mixed $on): ?int => is_string($on) && $on !== '' ? Day::parse($on)->number() - $today->number() : null;
+        $day = static fn(mixed $on): ?int => is_string($on) && $on !== '' ? Day::parse($on)->number() - $today->number() : null;
         $let = $question['not_cancelled'] ?? [];
 
         return new Levers(
-            $keep, is_array($let) ? array_values(array_filter($let, is_string(...))) : [], (int) ($question['approval_days'] ?? config()->integer('cut-in.approval_days')),
+            $keep,
+            is_array($let) ? array_values(array_filter($let, is_string(...))) : [],
+            (int) ($question['approval_days'] ?? config()->integer('cut-in.approval_days')),
             max(0, $day($question['tooling_on'] ?? null) ?? 0),
-            self::amount($question['per_straddling_order'] ?? null) ?? Money::parse(config()->string('cut-in.per_straddling_order')), $day($question['prescribed_on'] ?? null),
+            self::amount($question['per_straddling_order'] ?? null) ?? Money::parse(config()->string('cut-in.per_straddling_order')),
+            $day($question['prescribed_on'] ?? null),
         );
     }
 

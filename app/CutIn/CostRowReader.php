@@ -40,17 +40,35 @@ final readonly class CostRowReader
         $shown = $rest = [];
         foreach (CostPart::cases() as $part) {
             $rows = $byPart[$part->value] ?? [];
-            usort($rows, static fn (CostRow $a, CostRow $b): int => abs($b->amount->tenThousandths) <=> abs($a->amount->tenThousandths));
+            usort($rows, static fn(CostRow $a, CostRow $b): int => abs($b->amount->tenThousandths) <=> abs($a->amount->tenThousandths));
             array_push($shown, ...array_slice($rows, 0, self::MOST));
             $beyond = array_slice($rows, self::MOST);
-            $rest[$part->value] = $beyond === [] ? [] : [new CutInRow(
-                $part->value, 'rest', count($beyond).' more', '', '', false, null, '', '', (string) array_reduce($beyond, static fn (Money $sum, CostRow $row): Money => $sum->plus($row->amount), Money::zero()),
-            )];
+            $rest[$part->value] =
+                $beyond === []
+                    ? []
+                    : [
+                        new CutInRow(
+                            $part->value,
+                            'rest',
+                            count($beyond) . ' more',
+                            '',
+                            '',
+                            false,
+                            null,
+                            '',
+                            '',
+                            (string) array_reduce(
+                                $beyond,
+                                static fn(Money $sum, CostRow $row): Money => $sum->plus($row->amount),
+                                Money::zero(),
+                            ),
+                        ),
+                    ];
         }
         $told = $this->told($case, $shown);
         $all = [];
         foreach (CostPart::cases() as $part) {
-            $all = [...$all, ...array_filter($told, static fn (CutInRow $row): bool => $row->part === $part->value), ...$rest[$part->value]];
+            $all = [...$all, ...array_filter($told, static fn(CutInRow $row): bool => $row->part === $part->value), ...$rest[$part->value]];
         }
 
         return array_values($all);
@@ -87,8 +105,16 @@ final readonly class CostRowReader
             $counted = $row->pair >= 0 && $what !== 'expediting';
 
             return new CutInRow(
-                $row->part->value, $what, $row->document, $user === null ? ($row->pair < 0 ? $takers[$row->document] ?? '' : $part->number) : $user->number, $user->title ?? '', $row->isNew,
-                $row->day === null ? null : (string) $case->today->plusDays($row->day), $counted ? (string) Quantity::ofMillionths($row->quantity) : '', $counted ? $part->unit->value : '', (string) $row->amount,
+                $row->part->value,
+                $what,
+                $row->document,
+                $user === null ? ($row->pair < 0 ? $takers[$row->document] ?? '' : $part->number) : $user->number,
+                $user->title ?? '',
+                $row->isNew,
+                $row->day === null ? null : (string) $case->today->plusDays($row->day),
+                $counted ? (string) Quantity::ofMillionths($row->quantity) : '',
+                $counted ? $part->unit->value : '',
+                (string) $row->amount,
             );
         }, $rows);
     }

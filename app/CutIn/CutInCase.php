@@ -26,7 +26,16 @@ final readonly class CutInCase
      * @param  Collection<array-key, Item>  $items  by number
      */
     public function __construct(
-        public array $question, public array $pairs, public array $pegs, public array $orders, public array $documents, public Levers $levers,
-        public Collection $items, public PlanningPicture $picture, public StructureIndex $index, public Day $today, public int $expedite,
+        public array $question,
+        public array $pairs,
+        public array $pegs,
+        public array $orders,
+        public array $documents,
+        public Levers $levers,
+        public Collection $items,
+        public PlanningPicture $picture,
+        public StructureIndex $index,
+        public Day $today,
+        public int $expedite,
     ) {}
 }

@@ -28,33 +28,77 @@ final readonly class CutInReader
         $case = $this->cases->read($question, anew: $anew);
         $plan = CutInPlan::of($case->pairs, $case->orders, $case->levers);
         $today = $case->today;
-        $on = static fn (?int $day): ?string => $day === null ? null : (string) $today->plusDays($day);
+        $on = static fn(?int $day): ?string => $day === null ? null : (string) $today->plusDays($day);
         $rows = ItemRows::byNumber(array_map(strval(...), $case->items->keys()->all()));
         $parts = [];
         foreach ($case->pairs as $i => $pair) {
             $course = $plan->courses[$i];
             $parts[] = new CutInPart(
-                $rows[$pair->old->number], $rows[$pair->new->number], (string) Quantity::ofMillionths($pair->ratio), (string) Quantity::ofMillionths($pair->old->stock),
-                $on($course->runOut), (string) $today->plusDays($course->newThere), (string) Quantity::ofMillionths(array_sum($pair->demand)),
-                self::texts($course->old), self::texts($course->new($plan->leastCost ?? 0)), self::texts($pair->demand),
+                $rows[$pair->old->number],
+                $rows[$pair->new->number],
+                (string) Quantity::ofMillionths($pair->ratio),
+                (string) Quantity::ofMillionths($pair->old->stock),
+                $on($course->runOut),
+                (string) $today->plusDays($course->newThere),
+                (string) Quantity::ofMillionths(array_sum($pair->demand)),
+                self::texts($course->old),
+                self::texts($course->new($plan->leastCost ?? 0)),
+                self::texts($pair->demand),
             );
         }
-        $said = static fn (string $name): bool => ($question[$name] ?? '') !== '' && ($question[$name] ?? null) !== null;
+        $said = static fn(string $name): bool => ($question[$name] ?? '') !== '' && ($question[$name] ?? null) !== null;
         $assumptions = [
-            new CutInAssumption('approval_days', 'Days until the change is released', (string) ($question['approval_days'] ?? config()->integer('cut-in.approval_days')), $said('approval_days')),
-            new CutInAssumption('per_straddling_order', 'To see to one work order under way', (string) ($question['per_straddling_order'] ?? config()->string('cut-in.per_straddling_order')), $said('per_straddling_order')),
-            new CutInAssumption('expedite_percent', 'What is short costs more, percent', (string) $case->expedite, $said('expedite_percent')),
-            new CutInAssumption(null, 'Receipts due sooner are not cancelled, days', (string) config()->integer('cut-in.notice_days'), false),
+            new CutInAssumption(
+                'approval_days',
+                'Days until the change is released',
+                (string) ($question['approval_days'] ?? config()->integer('cut-in.approval_days')),
+                $said('approval_days'),
+            ),
+            new CutInAssumption(
+                'per_straddling_order',
+                'To see to one work order under way',
+                (string) ($question['per_straddling_order'] ?? config()->string('cut-in.per_straddling_order')),
+                $said('per_straddling_order'),
+            ),
+            new CutInAssumption(
+                'expedite_percent',
+                'What is short costs more, percent',
+                (string) $case->expedite,
+                $said('expedite_percent'),
+            ),
+            new CutInAssumption(
+                null,
+                'Receipts due sooner are not cancelled, days',
+                (string) config()->integer('cut-in.notice_days'),
+                false,
+            ),
         ];
-        $unknown = $case->items->filter(static fn (Item $item): bool => $item->standard_cost === null)->map(static fn (Item $item): string => $item->number);
+        $unknown = $case->items
+            ->filter(static fn(Item $item): bool => $item->standard_cost === null)
+            ->map(static fn(Item $item): string => $item->number);
 
         $told = $case->picture->told;
 
         return new CutInPage(
-            config()->string('orthotaxis.currency'), (string) $today, $plan->earliest < count($plan->days) ? $on($plan->earliest) : null, $plan->waitsFor,
-            $on($plan->runOut), $on($plan->leastCost), $on($plan->leastDisturbing), $on($plan->prescribed), $plan->againstPrescribed(),
-            array_map(static fn (CutInDay $day): CutInDayRow => CutInDayRow::of($day, (string) $today->plusDays($day->day)), $plan->days),
-            $parts, $case->documents, $assumptions, $told->at?->toIso8601String(), $told->fault, count($told->unknown), array_slice($told->unknown, 0, self::NAMED), array_slice($told->strangers, 0, self::NAMED), array_values($unknown->all()),
+            config()->string('orthotaxis.currency'),
+            (string) $today,
+            $plan->earliest < count($plan->days) ? $on($plan->earliest) : null,
+            $plan->waitsFor,
+            $on($plan->runOut),
+            $on($plan->leastCost),
+            $on($plan->leastDisturbing),
+            $on($plan->prescribed),
+            $plan->againstPrescribed(),
+            array_map(static fn(CutInDay $day): CutInDayRow => CutInDayRow::of($day, (string) $today->plusDays($day->day)), $plan->days),
+            $parts,
+            $case->documents,
+            $assumptions,
+            $told->at?->toIso8601String(),
+            $told->fault,
+            count($told->unknown),
+            array_slice($told->unknown, 0, self::NAMED),
+            array_slice($told->strangers, 0, self::NAMED),
+            array_values($unknown->all()),
         );
     }
 
@@ -64,6 +108,6 @@ final readonly class CutInReader
      */
     private static function texts(array $millionths): array
     {
-        return array_map(static fn (int $one): string => (string) Quantity::ofMillionths($one), $millionths);
+        return array_map(static fn(int $one): string => (string) Quantity::ofMillionths($one), $millionths);
     }
 }

@@ -25,8 +25,14 @@ final readonly class PartReader
      * @param  int  $reworkPercent  of what is left over, that is reworked instead
      * @param  ?Money  $rework  what reworking one costs; else it follows from the rule for rework
      */
-    public function part(Item $item, Disposition $disposition, ?Money $disposal, int $expeditePercent, int $reworkPercent = 0, ?Money $rework = null): Part
-    {
+    public function part(
+        Item $item,
+        Disposition $disposition,
+        ?Money $disposal,
+        int $expeditePercent,
+        int $reworkPercent = 0,
+        ?Money $rework = null,
+    ): Part {
         $cost = Money::ofTenThousandths((int) $item->standard_cost);
         $stock = 0;
         $receipts = [];
@@ -34,13 +40,25 @@ final readonly class PartReader
             if ($row->kind === SupplyKind::Stock && $this->picture->isFree($row)) {
                 $stock += $this->picture->quantity($row, $item->unit);
             } elseif ($row->kind->isReceipt()) {
-                $receipts[] = new Receipt($row->document, $this->picture->day($row), $this->picture->quantity($row, $item->unit), $this->fee($row));
+                $receipts[] = new Receipt(
+                    $row->document,
+                    $this->picture->day($row),
+                    $this->picture->quantity($row, $item->unit),
+                    $this->fee($row),
+                );
             }
         }
 
         return new Part(
-            $item->number, $stock, $receipts, $cost, self::percent($disposal ?? self::rule($cost, $disposition), 100 - $reworkPercent)->plus(self::percent($rework ?? self::rule($cost, Disposition::Rework), $reworkPercent)),
-            self::percent($cost, $expeditePercent), (int) $item->lead_time_days,
+            $item->number,
+            $stock,
+            $receipts,
+            $cost,
+            self::percent($disposal ?? self::rule($cost, $disposition), 100 - $reworkPercent)->plus(
+                self::percent($rework ?? self::rule($cost, Disposition::Rework), $reworkPercent),
+            ),
+            self::percent($cost, $expeditePercent),
+            (int) $item->lead_time_days,
         );
     }
 
@@ -51,8 +69,16 @@ final readonly class PartReader
         foreach ($this->picture->rows($item->number) as $row) {
             if ($row->kind->isReceipt()) {
                 $documents[] = new CutInDocument(
-                    $row->document, $row->kind->value, $item->number, (string) Quantity::ofMillionths($this->picture->quantity($row, $item->unit)), $item->unit->value,
-                    null, $row->due?->__toString(), $row->status, $role === 'old' ? $this->fee($row)?->__toString() : null, $role,
+                    $row->document,
+                    $row->kind->value,
+                    $item->number,
+                    (string) Quantity::ofMillionths($this->picture->quantity($row, $item->unit)),
+                    $item->unit->value,
+                    null,
+                    $row->due?->__toString(),
+                    $row->status,
+                    $role === 'old' ? $this->fee($row)?->__toString() : null,
+                    $role,
                 );
             }
         }
@@ -65,10 +91,16 @@ final readonly class PartReader
     {
         /** @var array<string, ?int> $percents */
         $percents = config('cut-in.cancel_percent');
-        $known = array_key_exists($row->status, $percents) ? $row->status : (array_key_exists($row->kind->value, $percents) ? $row->kind->value : 'other');
+        $known = array_key_exists($row->status, $percents)
+            ? $row->status
+            : (array_key_exists($row->kind->value, $percents)
+                ? $row->kind->value
+                : 'other');
         $percent = $percents[$known];
 
-        return $percent === null || $this->picture->day($row) < config()->integer('cut-in.notice_days') ? null : self::percent($row->value(), $percent);
+        return $percent === null || $this->picture->day($row) < config()->integer('cut-in.notice_days')
+            ? null
+            : self::percent($row->value(), $percent);
     }
 
     private static function rule(Money $cost, Disposition $disposition): Money

@@ -25,7 +25,13 @@ final readonly class PlannedItem
     public static function among(array $ids): array
     {
         $found = [];
-        foreach (DB::table('items')->whereIntegerInRaw('id', $ids)->orderBy('id')->get(['id', 'number', 'unit', 'lead_time_days']) as $row) {
+        foreach (
+            DB::table('items')
+                ->whereIntegerInRaw('id', $ids)
+                ->orderBy('id')
+                ->get(['id', 'number', 'unit', 'lead_time_days'])
+            as $row
+        ) {
             $found[$row->id] = new self($row->id, $row->number, Unit::from($row->unit), (int) $row->lead_time_days);
         }
 

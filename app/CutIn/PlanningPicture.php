@@ -44,26 +44,32 @@ final class PlanningPicture
             $byNumber[$item->number] = $item;
         }
         [$whole, $made] = [array_fill_keys($whole, true), array_fill_keys($made, true)];
-        $picture->told = $reader->each(array_map(static fn (PlannedItem $item): string => $item->number, $items), static function (array $rows) use ($picture, $byNumber, $whole, $made): void {
-            $byItem = [];
-            foreach ($rows as $row) {
-                $byItem[$row->item][] = $row;
-            }
-            foreach (array_intersect_key($byItem, $byNumber) as $number => $of) {
-                $item = $byNumber[$number];
-                $picture->supplies[$item->id] = $picture->reduced($item, $of);
-                $kept = match (true) {
-                    isset($whole[$item->id]) => $of,
-                    isset($made[$item->id]) => array_values(array_filter($of, static fn (Supply $row): bool => $row->kind === SupplyKind::WorkOrder)),
-                    default => [],
-                };
-                if ($kept !== []) {
-                    $picture->rows[$number] = $kept;
+        $picture->told = $reader->each(
+            array_map(static fn(PlannedItem $item): string => $item->number, $items),
+            static function (array $rows) use ($picture, $byNumber, $whole, $made): void {
+                $byItem = [];
+                foreach ($rows as $row) {
+                    $byItem[$row->item][] = $row;
                 }
-            }
-        }, static function () use ($picture): void {
-            $picture->supplies = $picture->rows = [];
-        });
+                foreach (array_intersect_key($byItem, $byNumber) as $number => $of) {
+                    $item = $byNumber[$number];
+                    $picture->supplies[$item->id] = $picture->reduced($item, $of);
+                    $kept = match (true) {
+                        isset($whole[$item->id]) => $of,
+                        isset($made[$item->id]) => array_values(
+                            array_filter($of, static fn(Supply $row): bool => $row->kind === SupplyKind::WorkOrder),
+                        ),
+                        default => [],
+                    };
+                    if ($kept !== []) {
+                        $picture->rows[$number] = $kept;
+                    }
+                }
+            },
+            static function () use ($picture): void {
+                $picture->supplies = $picture->rows = [];
+            },
+        );
 
         return $picture;
     }
@@ -102,7 +108,7 @@ final class PlanningPicture
 
     public function isFree(Supply $row): bool
     {
-        return ! in_array($row->status, (array) config('cut-in.not_free'), true);
+        return !in_array($row->status, (array) config('cut-in.not_free'), true);
     }
 
     /** @param  list<Supply>  $rows  of the item */
@@ -124,8 +130,8 @@ final class PlanningPicture
                 $forecast[] = [$day, $quantity, $row->document];
             } elseif ($row->kind->isReceipt()) {
                 // What is bought takes no parts of ours.
-                $takes = $row->kind === SupplyKind::WorkOrder && ! in_array($row->status, $issued, true);
-                $orders[] = [$day - $item->leadDays, $day, $quantity, $row->document, ! $takes];
+                $takes = $row->kind === SupplyKind::WorkOrder && !in_array($row->status, $issued, true);
+                $orders[] = [$day - $item->leadDays, $day, $quantity, $row->document, !$takes];
             }
         }
         foreach ($forecast as [$day, $quantity, $document]) {

@@ -24,9 +24,13 @@ final readonly class StartReader
     {
         $request->load('items');
         $swaps = Swap::all($this->planned->of($request));
-        $pairs = $swaps === []
-            ? $request->items->filter(static fn (Item $item): bool => ! in_array($item->kind, self::NEVER_STOCKED, true))->map(static fn (Item $item): CutInStartPair => CutInStartPair::item($item->number))->all()
-            : array_map(CutInStartPair::of(...), $swaps);
+        $pairs =
+            $swaps === []
+                ? $request->items
+                    ->filter(static fn(Item $item): bool => !in_array($item->kind, self::NEVER_STOCKED, true))
+                    ->map(static fn(Item $item): CutInStartPair => CutInStartPair::item($item->number))
+                    ->all()
+                : array_map(CutInStartPair::of(...), $swaps);
 
         return new CutInStart(array_slice(array_values($pairs), 0, self::AT_MOST));
     }

@@ -32,12 +32,17 @@ final readonly class DeskReader
 
     public function read(Person $person): DeskPage
     {
-        $requests = ChangeRequest::query()->with('raisedBy')
-            ->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
-        $orders = ChangeOrder::query()->with(['author', 'editor', 'signer', 'signatures'])
-            ->whereNotIn('state', OrderState::ended())->latest('raised_at')->get();
+        $requests = ChangeRequest::query()->with('raisedBy')->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
+        $orders = ChangeOrder::query()
+            ->with(['author', 'editor', 'signer', 'signatures'])
+            ->whereNotIn('state', OrderState::ended())
+            ->latest('raised_at')
+            ->get();
 
-        $handovers = Handover::query()->whereIn('order_id', $orders->modelKeys())->get(['id', 'order_id', 'state'])->groupBy('order_id');
+        $handovers = Handover::query()
+            ->whereIn('order_id', $orders->modelKeys())
+            ->get(['id', 'order_id', 'state'])
+            ->groupBy('order_id');
         $reports = ProblemReport::query()->with('raisedBy')->whereIn('state', ReportState::open())->latest('raised_at')->get();
         $tasks = [];
         foreach ($reports as $report) {
@@ -47,7 +52,12 @@ final readonly class DeskReader
             }
         }
         foreach (self::questions($person) as $question) {
-            $tasks[] = new DeskTask("Answer about {$question->item->number}: ".Str::limit($question->text, 60), $question->request->row(), $question->asked_at->toIso8601String(), $question->due_on);
+            $tasks[] = new DeskTask(
+                "Answer about {$question->item->number}: " . Str::limit($question->text, 60),
+                $question->request->row(),
+                $question->asked_at->toIso8601String(),
+                $question->due_on,
+            );
         }
         foreach ($requests as $request) {
             $todo = self::requestTodo($request, $person);
@@ -56,31 +66,67 @@ final readonly class DeskReader
             }
         }
         foreach ($orders as $order) {
-            $todo = self::orderTodo($order, $handovers[$order->id] ?? new Collection, $person);
+            $todo = self::orderTodo($order, $handovers[$order->id] ?? new Collection(), $person);
             if ($todo !== null) {
-                $tasks[] = new DeskTask($todo, $order->row(), ($order->released_at ?? $order->sent_to_review_at ?? $order->raised_at)->toIso8601String());
+                $tasks[] = new DeskTask(
+                    $todo,
+                    $order->row(),
+                    ($order->released_at ?? ($order->sent_to_review_at ?? $order->raised_at))->toIso8601String(),
+                );
             }
         }
-        usort($tasks, static fn (DeskTask $a, DeskTask $b): int => [Priority::from($a->change->priority)->rank(), $a->since] <=> [Priority::from($b->change->priority)->rank(), $b->since]);
+        usort(
+            $tasks,
+            static fn(DeskTask $a, DeskTask $b): int => [Priority::from($a->change->priority)->rank(), $a->since] <=> [
+                Priority::from($b->change->priority)->rank(),
+                $b->since,
+            ],
+        );
 
-        $rows = [...$reports->map(static fn (ProblemReport $one): ChangeRow => $one->row())->all(), ...$requests->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->all(), ...$orders->map(static fn (ChangeOrder $one): ChangeRow => $one->row())->all()];
-        $newest = $requests->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->values()->all();
-        usort($newest, static fn (ChangeRow $a, ChangeRow $b): int => [Priority::from($a->priority)->rank(), $b->raised_at] <=> [Priority::from($b->priority)->rank(), $a->raised_at]);
-        $critical = $person->mayDo(Ability::WatchCritical) ? array_filter($rows, static fn (ChangeRow $row): bool => $row->priority === Priority::Critical->value && in_array($row->type, ['report', 'request'], true)) : [];
+        $rows = [
+            ...$reports->map(static fn(ProblemReport $one): ChangeRow => $one->row())->all(),
+            ...$requests->map(static fn(ChangeRequest $one): ChangeRow => $one->row())->all(),
+            ...$orders->map(static fn(ChangeOrder $one): ChangeRow => $one->row())->all(),
+        ];
+        $newest = $requests->map(static fn(ChangeRequest $one): ChangeRow => $one->row())->values()->all();
+        usort(
+            $newest,
+            static fn(ChangeRow $a, ChangeRow $b): int => [Priority::from($a->priority)->rank(), $b->raised_at] <=> [
+                Priority::from($b->priority)->rank(),
+                $a->raised_at,
+            ],
+        );
+        $critical = $person->mayDo(Ability::WatchCritical)
+            ? array_filter(
+                $rows,
+                static fn(ChangeRow $row): bool => $row->priority === Priority::Critical->value &&
+                    in_array($row->type, ['report', 'request'], true),
+            )
+            : [];
 
-        return new DeskPage(array_values($critical), $tasks, array_slice($newest, 0, self::NEWEST), count($newest), self::stages(array_values($rows)));
+        return new DeskPage(
+            array_values($critical),
+            $tasks,
+            array_slice($newest, 0, self::NEWEST),
+            count($newest),
+            self::stages(array_values($rows)),
+        );
     }
 
     /** @return Collection<int, Question> that this person, or one of a role that they have, is asked */
     private static function questions(Person $person): Collection
     {
-        return Question::query()->with(['item', 'request.raisedBy'])->where('state', QuestionState::Waiting->value)
+        return Question::query()
+            ->with(['item', 'request.raisedBy'])
+            ->where('state', QuestionState::Waiting->value)
             ->where(static function (Builder $asked) use ($person): void {
                 $asked->where('person_id', $person->id)->orWhereIn('role', $person->roles);
             })
             ->whereHas('request', static function (Builder $request): void {
                 $request->whereNotIn('state', RequestState::closed());
-            })->orderBy('due_on')->get();
+            })
+            ->orderBy('due_on')
+            ->get();
     }
 
     private static function reportTodo(ProblemReport $report, Person $person): ?string
@@ -111,8 +157,14 @@ final readonly class DeskReader
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
             $order->progress()->awaits($person->id) => 'Read and sign',
             $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
-            $order->state === OrderState::Released && $person->mayDo(Ability::SendHandover) && $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty() => 'Resolve rejected hand-over lines',
-            $order->state === OrderState::Released && $person->mayDo(Ability::CloseOrder) && $handovers->where('state', '!=', 'taken')->isEmpty() => 'Close',
+            $order->state === OrderState::Released &&
+                $person->mayDo(Ability::SendHandover) &&
+                $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty()
+                => 'Resolve rejected hand-over lines',
+            $order->state === OrderState::Released &&
+                $person->mayDo(Ability::CloseOrder) &&
+                $handovers->where('state', '!=', 'taken')->isEmpty()
+                => 'Close',
             default => null,
         };
     }
@@ -124,9 +176,13 @@ final readonly class DeskReader
     private static function stages(array $rows): array
     {
         return array_map(static function (WorkStep $step) use ($rows): StageCount {
-            $at = array_filter($rows, static fn (ChangeRow $row): bool => $row->step === $step->value);
+            $at = array_filter($rows, static fn(ChangeRow $row): bool => $row->step === $step->value);
 
-            return new StageCount($step->value, count($at), count(array_filter($at, static fn (ChangeRow $row): bool => $row->priority === Priority::Critical->value)));
+            return new StageCount(
+                $step->value,
+                count($at),
+                count(array_filter($at, static fn(ChangeRow $row): bool => $row->priority === Priority::Critical->value)),
+            );
         }, WorkStep::cases());
     }
 }

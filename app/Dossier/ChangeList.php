@@ -17,12 +17,14 @@ final readonly class ChangeList implements NamingChanges
 {
     public function naming(Item $item): array
     {
-        $names = static fn (Builder $items): Builder => $items->where('items.id', $item->id);
+        $names = static fn(Builder $items): Builder => $items->where('items.id', $item->id);
 
         return self::merged(
             ProblemReport::query()->with('raisedBy')->whereHas('items', $names),
             ChangeRequest::query()->with('raisedBy')->whereHas('items', $names),
-            ChangeOrder::query()->with(['author', 'editor', 'signer'])->whereHas('items', static fn (Builder $rows): Builder => $rows->where('item_id', $item->id)),
+            ChangeOrder::query()
+                ->with(['author', 'editor', 'signer'])
+                ->whereHas('items', static fn(Builder $rows): Builder => $rows->where('item_id', $item->id)),
         );
     }
 
@@ -35,11 +37,11 @@ final readonly class ChangeList implements NamingChanges
     private static function merged(Builder $reports, Builder $requests, Builder $orders): array
     {
         $rows = [
-            ...$reports->get()->map(static fn (ProblemReport $one): ChangeRow => $one->row())->all(),
-            ...$requests->get()->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->all(),
-            ...$orders->get()->map(static fn (ChangeOrder $one): ChangeRow => $one->row())->all(),
+            ...$reports->get()->map(static fn(ProblemReport $one): ChangeRow => $one->row())->all(),
+            ...$requests->get()->map(static fn(ChangeRequest $one): ChangeRow => $one->row())->all(),
+            ...$orders->get()->map(static fn(ChangeOrder $one): ChangeRow => $one->row())->all(),
         ];
-        usort($rows, static fn (ChangeRow $a, ChangeRow $b): int => [$b->raised_at, $b->number] <=> [$a->raised_at, $a->number]);
+        usort($rows, static fn(ChangeRow $a, ChangeRow $b): int => [$b->raised_at, $b->number] <=> [$a->raised_at, $a->number]);
 
         return $rows;
     }

@@ -24,10 +24,25 @@ final readonly class ChangeSearch
     public const MOST = 500;
 
     /** What rows can be put in order by; each order ends with the number, so that it is a total one. */
-    private const ORDERS = ['priority' => 'rank', 'number' => 'number', 'title' => 'title', 'state' => 'state', 'step' => 'place', 'waits' => 'waits_for', 'effective' => 'effective_on', 'by' => 'raised_by', 'age' => '-extract(epoch FROM raised_at)', 'type' => 'type', 'source' => 'source', 'site' => 'site'];
+    private const ORDERS = [
+        'priority' => 'rank',
+        'number' => 'number',
+        'title' => 'title',
+        'state' => 'state',
+        'step' => 'place',
+        'waits' => 'waits_for',
+        'effective' => 'effective_on',
+        'by' => 'raised_by',
+        'age' => '-extract(epoch FROM raised_at)',
+        'type' => 'type',
+        'source' => 'source',
+        'site' => 'site',
+    ];
 
     /**
-     * @param  array{show?: string, words?: string, priority?: list<string>, type?: list<string>, step?: list<string>, person?: string, waits_for?: string, item?: string, since?: string, until?: string}  $asked  sign-in names of somebody who raised it or is named on it (person), or who has to act (waits_for); days it was raised, both included (since, until)
+     * @param  array{show?: string, words?: string, priority?: list<string>, type?: list<string>, step?: list<string>, person?: string,
+     *     waits_for?: string, item?: string, since?: string, until?: string}  $asked  sign-in names of somebody who raised it or is
+     *     named on it (person), or who has to act (waits_for); days it was raised, both included (since, until)
      * @param  string  $sort  a column, with a minus before it for the other way round; the newest first where nobody says
      */
     public function page(array $asked, int $from, int $most, string $sort): FoundChanges
@@ -50,9 +65,15 @@ final readonly class ChangeSearch
             $found->whereRaw('raised_at < ?::date + 1', [$asked['until']]);
         }
         $total = $found->clone()->count();
-        $column = self::ORDERS[ltrim($sort === '' ? 'age' : $sort, '-')] ?? throw Refusal::at('sort', 'Changes are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
-        $rows = $found->orderByRaw($column.(str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST')->orderByDesc('number')
-            ->offset($from)->limit(min($most, self::MOST))->get();
+        $column =
+            self::ORDERS[ltrim($sort === '' ? 'age' : $sort, '-')] ??
+            throw Refusal::at('sort', 'Changes are sorted by ' . implode(', ', array_keys(self::ORDERS)) . '.');
+        $rows = $found
+            ->orderByRaw($column . (str_starts_with($sort, '-') ? ' DESC' : ' ASC') . ' NULLS LAST')
+            ->orderByDesc('number')
+            ->offset($from)
+            ->limit(min($most, self::MOST))
+            ->get();
 
         return new FoundChanges($total, $from, array_values($rows->map(ChangeRow::read(...))->all()));
     }
@@ -60,10 +81,20 @@ final readonly class ChangeSearch
     /** @param  array<string, mixed>  $asked */
     private function reports(array $asked): Builder
     {
-        $query = DB::table('problem_reports AS t')->join('people AS p', 'p.id', '=', 't.raised_by')->selectRaw(self::columns(
-            'report', 'severity', 't.site, t.source, NULL::date', "CASE WHEN t.state = 'returned' THEN p.name END",
-            array_map(static fn (ReportState $state): array => [$state->value, WorkStep::TakeIn, $state->isOpen()], ReportState::cases()),
-        ));
+        $query = DB::table('problem_reports AS t')
+            ->join('people AS p', 'p.id', '=', 't.raised_by')
+            ->selectRaw(
+                self::columns(
+                    'report',
+                    'severity',
+                    't.site, t.source, NULL::date',
+                    "CASE WHEN t.state = 'returned' THEN p.name END",
+                    array_map(
+                        static fn(ReportState $state): array => [$state->value, WorkStep::TakeIn, $state->isOpen()],
+                        ReportState::cases(),
+                    ),
+                ),
+            );
         $this->filter($query, $asked, ['raised_by'], "t.state = 'returned' AND t.raised_by", 'problem_report_items', 'report_id');
 
         return $query;
@@ -72,11 +103,28 @@ final readonly class ChangeSearch
     /** @param  array<string, mixed>  $asked */
     private function requests(array $asked): Builder
     {
-        $query = DB::table('change_requests AS t')->join('people AS p', 'p.id', '=', 't.raised_by')->selectRaw(self::columns(
-            'request', 'priority', 't.site, t.source, NULL::date', "CASE WHEN t.state = 'returned' THEN p.name END",
-            array_map(static fn (RequestState $state): array => [$state->value, OrderOfWork::current($state, null), $state->isOpen()], RequestState::cases()),
-        ));
-        $this->filter($query, $asked, ['raised_by', 'decided_by'], "t.state = 'returned' AND t.raised_by", 'change_request_items', 'request_id');
+        $query = DB::table('change_requests AS t')
+            ->join('people AS p', 'p.id', '=', 't.raised_by')
+            ->selectRaw(
+                self::columns(
+                    'request',
+                    'priority',
+                    't.site, t.source, NULL::date',
+                    "CASE WHEN t.state = 'returned' THEN p.name END",
+                    array_map(
+                        static fn(RequestState $state): array => [$state->value, OrderOfWork::current($state, null), $state->isOpen()],
+                        RequestState::cases(),
+                    ),
+                ),
+            );
+        $this->filter(
+            $query,
+            $asked,
+            ['raised_by', 'decided_by'],
+            "t.state = 'returned' AND t.raised_by",
+            'change_request_items',
+            'request_id',
+        );
 
         return $query;
     }
@@ -85,10 +133,21 @@ final readonly class ChangeSearch
     private function orders(array $asked): Builder
     {
         $acts = "CASE t.state WHEN 'revising' THEN t.editor_id WHEN 'in_review' THEN t.signer_id END";
-        $query = DB::table('change_orders AS t')->join('people AS p', 'p.id', '=', 't.author_id')->leftJoin('people AS w', 'w.id', '=', DB::raw("({$acts})"))->selectRaw(self::columns(
-            'order', 'priority', 'NULL::text, NULL::text, t.effective_on', 'w.name',
-            array_map(static fn (OrderState $state): array => [$state->value, OrderOfWork::current(null, $state), ! $state->hasEnded()], OrderState::cases()),
-        ));
+        $query = DB::table('change_orders AS t')
+            ->join('people AS p', 'p.id', '=', 't.author_id')
+            ->leftJoin('people AS w', 'w.id', '=', DB::raw("({$acts})"))
+            ->selectRaw(
+                self::columns(
+                    'order',
+                    'priority',
+                    'NULL::text, NULL::text, t.effective_on',
+                    'w.name',
+                    array_map(
+                        static fn(OrderState $state): array => [$state->value, OrderOfWork::current(null, $state), !$state->hasEnded()],
+                        OrderState::cases(),
+                    ),
+                ),
+            );
         $this->filter($query, $asked, ['author_id', 'editor_id', 'signer_id'], "({$acts})", 'change_order_items', 'order_id');
 
         return $query;
@@ -99,14 +158,24 @@ final readonly class ChangeSearch
      */
     private static function columns(string $type, string $priority, string $origin, string $waitsFor, array $states): string
     {
-        $steps = implode(' ', array_map(static fn (array $one): string => "WHEN '{$one[0]}' THEN '{$one[1]->value}'", $states));
-        $places = implode(' ', array_map(static fn (array $one): string => "WHEN '{$one[0]}' THEN ".array_search($one[1], WorkStep::cases(), true), $states));
-        $open = implode(', ', array_map(static fn (array $one): string => "'{$one[0]}'", array_filter($states, static fn (array $one): bool => $one[2])));
-        $ranks = implode(' ', array_map(static fn (Priority $one): string => "WHEN '{$one->value}' THEN {$one->rank()}", Priority::cases()));
+        $steps = implode(' ', array_map(static fn(array $one): string => "WHEN '{$one[0]}' THEN '{$one[1]->value}'", $states));
+        $places = implode(
+            ' ',
+            array_map(static fn(array $one): string => "WHEN '{$one[0]}' THEN " . array_search($one[1], WorkStep::cases(), true), $states),
+        );
+        $open = implode(
+            ', ',
+            array_map(static fn(array $one): string => "'{$one[0]}'", array_filter($states, static fn(array $one): bool => $one[2])),
+        );
+        $ranks = implode(' ', array_map(static fn(Priority $one): string => "WHEN '{$one->value}' THEN {$one->rank()}", Priority::cases()));
         [$site, $source, $effective] = explode(', ', $origin);
 
-        return "'{$type}' AS type, t.number, t.title, t.{$priority} AS priority, CASE t.{$priority} {$ranks} END AS rank, t.state, CASE t.state {$steps} END AS step, CASE t.state {$places} END AS place,
-            t.state IN ({$open}) AS open, t.raised_at, p.name AS raised_by, {$site} AS site, {$source} AS source, {$effective} AS effective_on, {$waitsFor} AS waits_for, t.state IN ".Quoted::cases(OrderState::open())." AND '{$type}' = 'order' AS ahead";
+        return "'{$type}' AS type, t.number, t.title, t.{$priority} AS priority,
+            CASE t.{$priority} {$ranks} END AS rank, t.state, CASE t.state {$steps} END AS step, CASE t.state {$places} END AS place,
+            t.state IN ({$open}) AS open, t.raised_at, p.name AS raised_by, {$site} AS site, {$source} AS source,
+            {$effective} AS effective_on, {$waitsFor} AS waits_for, t.state IN " .
+            Quoted::cases(OrderState::open()) .
+            " AND '{$type}' = 'order' AS ahead";
     }
 
     /**
@@ -117,17 +186,26 @@ final readonly class ChangeSearch
     private function filter(Builder $query, array $asked, array $people, string $acts, string $items, string $key): void
     {
         foreach (preg_split('/\s+/', (string) ($asked['words'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $query->whereRaw("(t.number || ' ' || t.title ILIKE ? OR t.words @@ plainto_tsquery('english', ?))", ['%'.addcslashes($word, '%_\\').'%', $word]);
+            $query->whereRaw("(t.number || ' ' || t.title ILIKE ? OR t.words @@ plainto_tsquery('english', ?))", [
+                '%' . addcslashes($word, '%_\\') . '%',
+                $word,
+            ]);
         }
         $person = '(SELECT id FROM people WHERE login = ?)';
         if (($asked['person'] ?? '') !== '') {
-            $query->whereRaw("{$person} IN (".implode(', ', array_map(static fn (string $column): string => "t.{$column}", $people)).')', [$asked['person']]);
+            $query->whereRaw(
+                "{$person} IN (" . implode(', ', array_map(static fn(string $column): string => "t.{$column}", $people)) . ')',
+                [$asked['person']],
+            );
         }
         if (($asked['waits_for'] ?? '') !== '') {
             $query->whereRaw("{$acts} = {$person}", [$asked['waits_for']]);
         }
         if (($asked['item'] ?? '') !== '') {
-            $query->whereRaw("EXISTS (SELECT 1 FROM {$items} named JOIN items i ON i.id = named.item_id WHERE named.{$key} = t.id AND i.number = ?)", [$asked['item']]);
+            $query->whereRaw(
+                "EXISTS (SELECT 1 FROM {$items} named JOIN items i ON i.id = named.item_id WHERE named.{$key} = t.id AND i.number = ?)",
+                [$asked['item']],
+            );
         }
     }
 }

@@ -37,30 +37,51 @@ final readonly class DossierReader
     {
         $order = ChangeOrder::query()->where('number', $number)->first();
         if ($order === null) {
-            $order = ChangeOrder::ofRequest(ChangeRequest::query()->where('number', $number)->firstOrFail())->reorder('id', 'desc')->first();
+            $order = ChangeOrder::ofRequest(ChangeRequest::query()->where('number', $number)->firstOrFail())
+                ->reorder('id', 'desc')
+                ->first();
         }
         $requests = ChangeRequest::query()
             ->with(RequestData::RELATIONS)
             ->when(
                 $order !== null && $order->number === $number,
-                static fn ($query) => $query->whereRelation('orders', 'order_numbers.id', $order?->id),
-                static fn ($query) => $query->where('number', $number),
-            )->orderBy('id')->get();
-        $handovers = $order === null ? new Collection : Handover::query()->with(['entries', 'latestMessage'])->where('order_id', $order->id)->orderBy('id')->get();
+                static fn($query) => $query->whereRelation('orders', 'order_numbers.id', $order?->id),
+                static fn($query) => $query->where('number', $number),
+            )
+            ->orderBy('id')
+            ->get();
+        $handovers =
+            $order === null
+                ? new Collection()
+                : Handover::query()
+                    ->with(['entries', 'latestMessage'])
+                    ->where('order_id', $order->id)
+                    ->orderBy('id')
+                    ->get();
         $core = $order === null ? null : $this->orders->toCore($order);
         $checks = $core === null ? [] : OrderView::checks($core);
         $first = $requests->first();
-        $subjects = array_values(array_map(strval(...), [...$requests->pluck('number')->all(), ...($order === null ? [] : [$order->number])]));
+        $subjects = array_values(
+            array_map(strval(...), [...$requests->pluck('number')->all(), ...$order === null ? [] : [$order->number]]),
+        );
         $acts = $this->ledger->about($subjects);
         $me = Auth::user();
 
         return new Dossier(
             $number,
-            $order->title ?? $first->title ?? '',
-            $order->priority ?? $first->priority ?? 'normal',
+            $order->title ?? ($first->title ?? ''),
+            $order->priority ?? ($first->priority ?? 'normal'),
             self::steps($first, $order, $checks, $handovers),
             $requests->map(RequestData::of(...))->values()->all(),
-            $order === null || $core === null ? null : OrderData::of($order, $core, $me instanceof Person ? $me : null, OrderView::items($order, $core), array_map(CheckRow::of(...), $checks)),
+            $order === null || $core === null
+                ? null
+                : OrderData::of(
+                    $order,
+                    $core,
+                    $me instanceof Person ? $me : null,
+                    OrderView::items($order, $core),
+                    array_map(CheckRow::of(...), $checks),
+                ),
             $handovers->map(HandoverRow::of(...))->values()->all(),
             $order === null ? [] : $this->collisions->of($order),
             array_map(LedgerRow::of(...), $acts),
@@ -77,7 +98,11 @@ final readonly class DossierReader
     {
         $steps = [];
         foreach (OrderOfWork::of($request?->state, $order?->state) as $step => $state) {
-            $steps[] = new StepRow($step, $state->value, $state->value === 'now' ? self::missing($request, $order, $checks, $handovers) : []);
+            $steps[] = new StepRow(
+                $step,
+                $state->value,
+                $state->value === 'now' ? self::missing($request, $order, $checks, $handovers) : [],
+            );
         }
 
         return $steps;
@@ -90,7 +115,12 @@ final readonly class DossierReader
      */
     private static function missing(?ChangeRequest $request, ?ChangeOrder $order, array $checks, Collection $handovers): array
     {
-        $unmet = array_values(array_map(static fn (Check $check): string => $check->reason, array_filter($checks, static fn (Check $check): bool => ! $check->met)));
+        $unmet = array_values(
+            array_map(
+                static fn(Check $check): string => $check->reason,
+                array_filter($checks, static fn(Check $check): bool => !$check->met),
+            ),
+        );
 
         return match ($order?->state) {
             null => match ($request?->state) {
@@ -102,15 +132,21 @@ final readonly class DossierReader
             },
             OrderState::Planning => $unmet === [] ? ['Open the items for revision.'] : $unmet,
             OrderState::Revising => $unmet === [] ? ['Send it to review.'] : $unmet,
-            OrderState::InReview => [($order->signer->name ?? 'Somebody').' signs or sends it back.'],
+            OrderState::InReview => [($order->signer->name ?? 'Somebody') . ' signs or sends it back.'],
             OrderState::Signed => $unmet === [] ? ['Release it.'] : $unmet,
             OrderState::Released => $handovers->where('state', '!=', 'taken')->isEmpty()
                 ? ['Close the order.']
-                : $handovers->where('state', '!=', 'taken')->map(static fn (Handover $handover): string => match ($handover->state) {
-                    'waiting' => "{$handover->name} is on its way to planning.",
-                    'unanswered' => "Planning has not answered {$handover->name}.",
-                    default => "Planning rejected entries of {$handover->name}.",
-                })->values()->all(),
+                : $handovers
+                    ->where('state', '!=', 'taken')
+                    ->map(
+                        static fn(Handover $handover): string => match ($handover->state) {
+                            'waiting' => "{$handover->name} is on its way to planning.",
+                            'unanswered' => "Planning has not answered {$handover->name}.",
+                            default => "Planning rejected entries of {$handover->name}.",
+                        },
+                    )
+                    ->values()
+                    ->all(),
             default => [],
         };
     }

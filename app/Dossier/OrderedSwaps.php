@@ -24,10 +24,13 @@ final readonly class OrderedSwaps implements PlannedSwaps
         $rows = new Collection(ChangeOrder::ofRequest($request)->with('items.edits')->get()->flatMap->items);
         $before = $this->structures->ofRevisions(array_values(array_filter($rows->pluck('base_revision_id')->all(), is_int(...))));
 
-        return $rows->map(static function (OrderItem $row) use ($before): Comparison {
-            $base = $before[$row->base_revision_id] ?? new Structure;
+        return $rows
+            ->map(static function (OrderItem $row) use ($before): Comparison {
+                $base = $before[$row->base_revision_id] ?? new Structure();
 
-            return Comparison::of($base, OrderReader::after($base, OrderReader::activeEdits($row))[0]);
-        })->values()->all();
+                return Comparison::of($base, OrderReader::after($base, OrderReader::activeEdits($row))[0]);
+            })
+            ->values()
+            ->all();
     }
 }

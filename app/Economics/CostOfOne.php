@@ -43,7 +43,14 @@ final readonly class CostOfOne
             array_push($numbers, $item->number, ...$item->before->components(), ...$item->after->components());
         }
         $items = Item::query()->whereIn('number', array_values(array_unique($numbers)))->get()->keyBy('number');
-        $costs = $items->map(static fn (Item $item): array => ['cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost), 'unit' => $item->unit])->all();
+        $costs = $items
+            ->map(
+                static fn(Item $item): array => [
+                    'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost),
+                    'unit' => $item->unit,
+                ],
+            )
+            ->all();
         $day = $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
         $rows = $missing = [];
         foreach ($revised as $item) {
@@ -63,7 +70,10 @@ final readonly class CostOfOne
         $chosen = CutIn::query()->where('request_id', $request->id)->orderByDesc('id')->first();
         /** @var list<array{old: string, new: string, ratio?: ?string}> $pairs */
         $pairs = $chosen->asked['pairs'] ?? [];
-        $items = Item::query()->whereIn('number', [...array_column($pairs, 'old'), ...array_column($pairs, 'new')])->get()->keyBy('number');
+        $items = Item::query()
+            ->whereIn('number', [...array_column($pairs, 'old'), ...array_column($pairs, 'new')])
+            ->get()
+            ->keyBy('number');
         $rows = $missing = [];
         foreach ($pairs as $pair) {
             [$old, $new] = [$items[$pair['old']], $items[$pair['new']]];
@@ -71,7 +81,13 @@ final readonly class CostOfOne
                 $missing = $part->standard_cost === null ? [...$missing, $part->number] : $missing;
             }
             $ratio = ($pair['ratio'] ?? '') === '' ? Quantity::ONE : Quantity::parse((string) $pair['ratio'])->millionths;
-            $rows[] = [$old, "{$new->number} in its place", Money::ofTenThousandths(FixedPoint::scale((int) $new->standard_cost, $ratio, Quantity::ONE))->minus(Money::ofTenThousandths((int) $old->standard_cost))];
+            $rows[] = [
+                $old,
+                "{$new->number} in its place",
+                Money::ofTenThousandths(FixedPoint::scale((int) $new->standard_cost, $ratio, Quantity::ONE))->minus(
+                    Money::ofTenThousandths((int) $old->standard_cost),
+                ),
+            ];
         }
 
         return [$rows, array_values(array_unique($missing))];

@@ -26,11 +26,27 @@ final readonly class Figures
     public static function of(ChangeRequest $request): self
     {
         $said = [];
-        foreach (DB::table('figures as f')->join('people as p', 'p.id', '=', 'f.person_id')->where('request_id', $request->id)->orderBy('f.id')->get(['f.*', 'p.name']) as $row) {
-            $said["{$row->kind} {$row->subject}"] = ['choice' => $row->choice, 'amount' => $row->amount, 'said' => new Said($row->id, $row->name, CarbonImmutable::parse($row->set_at)->toIso8601String(), $row->reason)];
+        foreach (
+            DB::table('figures as f')
+                ->join('people as p', 'p.id', '=', 'f.person_id')
+                ->where('request_id', $request->id)
+                ->orderBy('f.id')
+                ->get(['f.*', 'p.name'])
+            as $row
+        ) {
+            $said["{$row->kind} {$row->subject}"] = [
+                'choice' => $row->choice,
+                'amount' => $row->amount,
+                'said' => new Said($row->id, $row->name, CarbonImmutable::parse($row->set_at)->toIso8601String(), $row->reason),
+            ];
         }
         $usual = [];
-        foreach (DB::table('category_dispositions')->whereIntegerInRaw('category_id', $request->items->pluck('category_id')->unique()->all())->get() as $row) {
+        foreach (
+            DB::table('category_dispositions')
+                ->whereIntegerInRaw('category_id', $request->items->pluck('category_id')->unique()->all())
+                ->get()
+            as $row
+        ) {
             $usual["{$row->category_id} {$row->kind}"] = [$row->disposition, $row->per_unit];
         }
 
@@ -41,12 +57,14 @@ final readonly class Figures
     public function disposition(Item $item, SupplyKind $kind, Money $unitValue): array
     {
         $said = $this->said["disposition {$item->number} {$kind->value}"] ?? null;
-        [$choice, $amount] = $said === null ? $this->usual["{$item->category_id} {$kind->value}"] ?? [null, null] : [$said['choice'], $said['amount']];
+        [$choice, $amount] =
+            $said === null ? $this->usual["{$item->category_id} {$kind->value}"] ?? [null, null] : [$said['choice'], $said['amount']];
         $cost = DispositionCost::usual(Disposition::tryFrom($choice ?? '') ?? Disposition::UseUp, $unitValue);
 
         return [
             $amount === null ? $cost : new DispositionCost($cost->disposition, Money::ofTenThousandths($amount)),
-            $said !== null ? 'said' : ($choice !== null ? 'category' : 'usual'), $said['said'] ?? null,
+            $said !== null ? 'said' : ($choice !== null ? 'category' : 'usual'),
+            $said['said'] ?? null,
         ];
     }
 

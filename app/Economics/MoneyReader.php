@@ -40,7 +40,12 @@ final readonly class MoneyReader
         $figures = Figures::of($request);
         [$supply, $told] = $this->exposure->rows($request->items);
         $dispositions = self::dispositions($request->items, $supply, $figures);
-        $answers = Question::query()->with(['item', 'answeredBy'])->where('request_id', $request->id)->where('state', 'answered')->orderBy('id')->get();
+        $answers = Question::query()
+            ->with(['item', 'answeredBy'])
+            ->where('request_id', $request->id)
+            ->where('state', 'answered')
+            ->orderBy('id')
+            ->get();
         [$each, $missing] = $this->each($request, $answers, $figures);
         [$uses, $products, $left] = self::uses($request->items->merge(array_column($each, 0))->unique('id'));
         [$yearly, $wanted] = $this->yearly->of($products, $anew);
@@ -49,17 +54,36 @@ final readonly class MoneyReader
         $once = self::once($dispositions, $answers, $figures);
         $recurring = self::recurring($each, $uses, $demand);
         $economics = Economics::of(
-            array_map(static fn (array $one): array => [$one[0]->item, $one[1]], $once),
-            array_map(static fn (array $one): array => [$one[0]->item, $one[1], $one[2]], $recurring),
+            array_map(static fn(array $one): array => [$one[0]->item, $one[1]], $once),
+            array_map(static fn(array $one): array => [$one[0]->item, $one[1], $one[2]], $recurring),
         );
         $byItem = [];
-        foreach ([...$request->items->merge(array_column($each, 0))->unique('id')->pluck('title', 'number')->all(), '' => ''] as $number => $title) {
-            $byItem[] = new MoneyOfItem((string) $number, $title, (string) ($economics->oneTimeByItem[$number] ?? Money::zero()), (string) ($economics->yearlyByItem[$number] ?? Money::zero()));
+        foreach (
+            [...$request->items->merge(array_column($each, 0))->unique('id')->pluck('title', 'number')->all(), '' => '']
+            as $number => $title
+        ) {
+            $byItem[] = new MoneyOfItem(
+                (string) $number,
+                $title,
+                (string) ($economics->oneTimeByItem[$number] ?? Money::zero()),
+                (string) ($economics->yearlyByItem[$number] ?? Money::zero()),
+            );
         }
 
         return new MoneyPage(
-            config()->string('orthotaxis.currency'), $told->at?->toIso8601String(), $wanted->at?->toIso8601String(), $told->fault ?? $wanted->fault, array_column($dispositions, 0), array_column($once, 0), array_column($recurring, 0), array_column($demand, 0),
-            $byItem, (string) $economics->oneTime, (string) $economics->yearly, $economics->paybackMonths, self::assumed($left, $missing, $told),
+            config()->string('orthotaxis.currency'),
+            $told->at?->toIso8601String(),
+            $wanted->at?->toIso8601String(),
+            $told->fault ?? $wanted->fault,
+            array_column($dispositions, 0),
+            array_column($once, 0),
+            array_column($recurring, 0),
+            array_column($demand, 0),
+            $byItem,
+            (string) $economics->oneTime,
+            (string) $economics->yearly,
+            $economics->paybackMonths,
+            self::assumed($left, $missing, $told),
         );
     }
 
@@ -77,9 +101,21 @@ final readonly class MoneyReader
                 $total = $exposure->totals[$kind->value] ?? null;
                 if ($total !== null) {
                     [$cost, $from, $said] = $figures->disposition($item, $kind, Money::ofTenThousandths($item->standard_cost ?? 0));
-                    $rows[] = [new DispositionRow(
-                        $item->number, $kind->value, (string) $total->quantity, $total->unit->value, (string) $total->value, $cost->disposition->value, (string) $cost->perUnit, (string) $cost->of($total), $from, $said,
-                    ), $cost->of($total)];
+                    $rows[] = [
+                        new DispositionRow(
+                            $item->number,
+                            $kind->value,
+                            (string) $total->quantity,
+                            $total->unit->value,
+                            (string) $total->value,
+                            $cost->disposition->value,
+                            (string) $cost->perUnit,
+                            (string) $cost->of($total),
+                            $from,
+                            $said,
+                        ),
+                        $cost->of($total),
+                    ];
                 }
             }
         }
@@ -97,14 +133,37 @@ final readonly class MoneyReader
         $rows = [];
         foreach ($dispositions as [$row, $cost]) {
             if ($cost->tenThousandths !== 0) {
-                $rows[] = [new MoneyRow($row->item, ucfirst(str_replace('_', ' ', "{$row->disposition}: {$row->kind}")), $row->cost, null, null, $row->said), $cost];
+                $rows[] = [
+                    new MoneyRow(
+                        $row->item,
+                        ucfirst(str_replace('_', ' ', "{$row->disposition}: {$row->kind}")),
+                        $row->cost,
+                        null,
+                        null,
+                        $row->said,
+                    ),
+                    $cost,
+                ];
             }
         }
         foreach ($answers as $answer) {
             if ($answer->one_time !== null) {
                 [$instead, $said] = $figures->amount(FigureKind::Answered, (string) $answer->id);
                 $amount = Money::ofTenThousandths($instead ?? $answer->one_time);
-                $rows[] = [new MoneyRow($answer->item->number, "{$answer->function->name}: ".($answer->answer ?: $answer->text), (string) $amount, null, null, $said, $answer->answeredBy?->name, FigureKind::Answered->value, (string) $answer->id), $amount];
+                $rows[] = [
+                    new MoneyRow(
+                        $answer->item->number,
+                        "{$answer->function->name}: " . ($answer->answer ?: $answer->text),
+                        (string) $amount,
+                        null,
+                        null,
+                        $said,
+                        $answer->answeredBy?->name,
+                        FigureKind::Answered->value,
+                        (string) $answer->id,
+                    ),
+                    $amount,
+                ];
             }
         }
         foreach ($figures->oneTime() as [$what, $amount, $said]) {
@@ -119,16 +178,22 @@ final readonly class MoneyReader
      * structures. Never both: what a specialist answers for a part is what the edits of its assembly change.
      *
      * @param  Collection<int, Question>  $answers
-     * @return array{list<array{Item, string, Money, ?Said}>, list<string>} item, from where, amount, who said so; components without a standard cost
+     * @return array{list<array{Item, string, Money, ?Said}>, list<string>} item, from where, amount, who said so; components without a
+     *     standard cost
      */
     private function each(ChangeRequest $request, Collection $answers, Figures $figures): array
     {
         $told = [];
         foreach ($request->items as $item) {
             [$amount, $said] = $figures->amount(FigureKind::Recurring, $item->number);
-            $answered = $answers->filter(static fn (Question $answer): bool => $answer->item_id === $item->id && $answer->recurring !== null);
+            $answered = $answers->filter(
+                static fn(Question $answer): bool => $answer->item_id === $item->id && $answer->recurring !== null,
+            );
             if ($amount !== null || $answered->isNotEmpty()) {
-                $from = $said === null ? $answered->map(static fn (Question $answer): string => $answer->function->name)->unique()->implode(', ') : 'Said';
+                $from =
+                    $said === null
+                        ? $answered->map(static fn(Question $answer): string => $answer->function->name)->unique()->implode(', ')
+                        : 'Said';
                 $told[] = [$item, $from, Money::ofTenThousandths($amount ?? (int) $answered->sum('recurring')), $said];
             }
         }
@@ -137,7 +202,7 @@ final readonly class MoneyReader
         }
         [$computed, $missing] = $this->costOfOne->of($request);
 
-        return [array_map(static fn (array $one): array => [...$one, null], $computed), $missing];
+        return [array_map(static fn(array $one): array => [...$one, null], $computed), $missing];
     }
 
     /**
@@ -154,7 +219,21 @@ final readonly class MoneyReader
             foreach ($uses[$item->number] ?? [] as $product => $quantity) {
                 $units = $units->plus($quantity->times($demand[$product][1] ?? Quantity::ofMillionths(0)));
             }
-            $rows[] = [new MoneyRow($item->number, "{$from}: {$item->title}", (string) $perUnit->times($units), (string) $perUnit, (string) $units, $said, null, FigureKind::Recurring->value, $item->number), $perUnit, $units];
+            $rows[] = [
+                new MoneyRow(
+                    $item->number,
+                    "{$from}: {$item->title}",
+                    (string) $perUnit->times($units),
+                    (string) $perUnit,
+                    (string) $units,
+                    $said,
+                    null,
+                    FigureKind::Recurring->value,
+                    $item->number,
+                ),
+                $perUnit,
+                $units,
+            ];
         }
 
         return $rows;
@@ -162,7 +241,8 @@ final readonly class MoneyReader
 
     /**
      * @param  Collection<int, Item>  $items
-     * @return array{array<string, array<string, Quantity>>, Collection<int, Item>, int} item => product => how much; the products; how many were left out
+     * @return array{array<string, array<string, Quantity>>, Collection<int, Item>, int} item => product => how much; the products; how
+     *     many were left out
      */
     private static function uses(Collection $items): array
     {
@@ -181,7 +261,7 @@ final readonly class MoneyReader
         }
         $ids = array_keys(array_replace(...array_values($found) ?: [[]]));
         $asked = Item::query()->where('sold', true)->orderBy('number');
-        $asked->whereRaw('id = ANY (?::bigint[])', ['{'.implode(',', $ids).'}']);
+        $asked->whereRaw('id = ANY (?::bigint[])', ['{' . implode(',', $ids) . '}']);
         $products = $asked->get();
         $told = $products->take(self::PRODUCTS);
         $uses = [];
@@ -208,7 +288,10 @@ final readonly class MoneyReader
             $computed = Quantity::ofMillionths($yearly[$product->id] ?? 0);
             [$amount, $said] = $figures->amount(FigureKind::Demand, $product->number);
             $units = $amount === null ? $computed : Quantity::ofMillionths($amount);
-            $demand[$product->number] = [new DemandRow($product->number, $product->title, (string) $units, (string) $computed, $said), $units];
+            $demand[$product->number] = [
+                new DemandRow($product->number, $product->title, (string) $units, (string) $computed, $said),
+                $units,
+            ];
         }
 
         return $demand;
@@ -225,9 +308,11 @@ final readonly class MoneyReader
             'How much of an item goes into a product: the released engineering structure of today.',
             'What is scrapped costs the standard cost of the item; what is used up, reworked, returned or held costs nothing unless its cost is set for the category or said here.',
             'What every year costs more is what specialists answered for one unit, summed, unless it is said here. Where nobody tells any of it, it is the difference in standard cost that the edits of the order make, or, before there are any, the parts chosen to cut in.',
-            ...($missing === [] ? [] : ['Without a standard cost, counted as nothing: '.implode(', ', $missing).'.']),
-            ...($told->unknown === [] ? [] : ['Planning does not know, so that nothing of it exists here: '.implode(', ', $told->unknown).'.']),
-            ...($left === 0 ? [] : ["The change reaches {$left} more products; their demand is not counted."]),
+            ...$missing === [] ? [] : ['Without a standard cost, counted as nothing: ' . implode(', ', $missing) . '.'],
+            ...$told->unknown === []
+                ? []
+                : ['Planning does not know, so that nothing of it exists here: ' . implode(', ', $told->unknown) . '.'],
+            ...$left === 0 ? [] : ["The change reaches {$left} more products; their demand is not counted."],
         ];
     }
 }

@@ -32,7 +32,7 @@ final readonly class YearlyDemand
     public function of(Collection $products, bool $anew): array
     {
         $seconds = config()->integer('orthotaxis.planning.keep_seconds');
-        $key = 'yearly-demand-'.hash('sha256', json_encode([(string) Today::day(), $products->modelKeys()], JSON_THROW_ON_ERROR));
+        $key = 'yearly-demand-' . hash('sha256', json_encode([(string) Today::day(), $products->modelKeys()], JSON_THROW_ON_ERROR));
         /** @var ?array{demand: array<int, int>, at: ?string} $kept */
         $kept = $seconds === 0 || $anew ? null : Cache::get($key);
         if ($kept !== null) {

@@ -26,10 +26,16 @@ final readonly class Confined
      */
     public static function run(array $arguments, float $seconds, int $megabytes, ?\Closure $stop = null): ConfinedEnd
     {
-        $folder = sys_get_temp_dir().'/orthotaxis-'.Str::random(16);
+        $folder = sys_get_temp_dir() . '/orthotaxis-' . Str::random(16);
         mkdir($folder, 0700);
         $limits = sprintf('ulimit -f %d; exec "$@"', self::BLOCKS);
-        $process = new Process(['/bin/sh', '-c', $limits, 'sh', PHP_BINARY, '-d', "memory_limit={$megabytes}M", ...$arguments], base_path(), ['TMPDIR' => $folder], null, $seconds);
+        $process = new Process(
+            ['/bin/sh', '-c', $limits, 'sh', PHP_BINARY, '-d', "memory_limit={$megabytes}M", ...$arguments],
+            base_path(),
+            ['TMPDIR' => $folder],
+            null,
+            $seconds,
+        );
         try {
             $process->start();
             while ($process->isRunning()) {
@@ -41,7 +47,7 @@ final readonly class Confined
                 }
                 usleep(self::LOOKED_EVERY / ($stop === null ? 10 : 1));
             }
-            $said = $process->getOutput().$process->getErrorOutput();
+            $said = $process->getOutput() . $process->getErrorOutput();
 
             return match (true) {
                 $process->isSuccessful() => ConfinedEnd::Whole,

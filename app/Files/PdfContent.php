@@ -20,7 +20,7 @@ final readonly class PdfContent
     /** @throws Refusal when it is not whole, locked, or runs something */
     public static function check(string $content): void
     {
-        if (! str_contains(substr($content, -2048), '%%EOF') || ! str_contains($content, 'startxref')) {
+        if (!str_contains(substr($content, -2048), '%%EOF') || !str_contains($content, 'startxref')) {
             throw Refusal::at('file', 'This PDF breaks off in the middle. Save it again.');
         }
         foreach (self::objects($content) as $objects) {
@@ -55,6 +55,6 @@ final readonly class PdfContent
     /** Names as they are meant: a letter may be written as its number, /J#53 for /JS. */
     private static function named(string $objects): string
     {
-        return (string) preg_replace_callback('/#([0-9A-Fa-f]{2})/', static fn (array $hex): string => (string) hex2bin($hex[1]), $objects);
+        return (string) preg_replace_callback('/#([0-9A-Fa-f]{2})/', static fn(array $hex): string => (string) hex2bin($hex[1]), $objects);
     }
 }

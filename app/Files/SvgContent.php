@@ -22,9 +22,59 @@ final readonly class SvgContent
 
     /** Elements of a drawing that stands still (SVG 1.1 and 2, without script, animation and pages within). */
     private const DRAWS = [
-        'svg', 'g', 'defs', 'symbol', 'use', 'switch', 'a', 'view', 'title', 'desc', 'metadata', 'style', 'path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon',
-        'text', 'tspan', 'textpath', 'tref', 'image', 'marker', 'clippath', 'mask', 'pattern', 'lineargradient', 'radialgradient', 'meshgradient', 'meshrow', 'meshpatch', 'hatch', 'hatchpath',
-        'stop', 'solidcolor', 'filter', 'color-profile', 'font', 'font-face', 'font-face-name', 'font-face-src', 'font-face-format', 'glyph', 'missing-glyph', 'hkern', 'vkern', 'altglyph', 'glyphref', 'flowroot', 'flowregion', 'flowpara',
+        'svg',
+        'g',
+        'defs',
+        'symbol',
+        'use',
+        'switch',
+        'a',
+        'view',
+        'title',
+        'desc',
+        'metadata',
+        'style',
+        'path',
+        'rect',
+        'circle',
+        'ellipse',
+        'line',
+        'polyline',
+        'polygon',
+        'text',
+        'tspan',
+        'textpath',
+        'tref',
+        'image',
+        'marker',
+        'clippath',
+        'mask',
+        'pattern',
+        'lineargradient',
+        'radialgradient',
+        'meshgradient',
+        'meshrow',
+        'meshpatch',
+        'hatch',
+        'hatchpath',
+        'stop',
+        'solidcolor',
+        'filter',
+        'color-profile',
+        'font',
+        'font-face',
+        'font-face-name',
+        'font-face-src',
+        'font-face-format',
+        'glyph',
+        'missing-glyph',
+        'hkern',
+        'vkern',
+        'altglyph',
+        'glyphref',
+        'flowroot',
+        'flowregion',
+        'flowpara',
     ];
 
     /** Namespaces of the W3C that only tell something; of all others, what is no drawing is a note of some program. */
@@ -43,7 +93,7 @@ final readonly class SvgContent
             throw Refusal::at('file', 'This SVG is not in UTF-8. Save it so.');
         }
         $was = libxml_use_internal_errors(true);
-        $reader = new XMLReader;
+        $reader = new XMLReader();
         try {
             $reader->XML($content, 'UTF-8', LIBXML_NONET | LIBXML_COMPACT);
             self::walk($reader);
@@ -59,7 +109,14 @@ final readonly class SvgContent
         $root = false;
         for ($nodes = 0; $reader->read(); $nodes++) {
             if ($nodes >= self::MOST_NODES || $reader->depth > self::DEEPEST) {
-                throw Refusal::at('file', 'This SVG has more than '.number_format(self::MOST_NODES).' parts, or is nested deeper than '.self::DEEPEST.'. Save it simpler, or as PDF.');
+                throw Refusal::at(
+                    'file',
+                    'This SVG has more than ' .
+                        number_format(self::MOST_NODES) .
+                        ' parts, or is nested deeper than ' .
+                        self::DEEPEST .
+                        '. Save it simpler, or as PDF.',
+                );
             }
             if ($reader->nodeType === XMLReader::PI && $reader->name === 'xml-stylesheet') {
                 throw Refusal::at('file', 'This SVG fetches a style sheet. Save it with its styles inside.');
@@ -67,7 +124,7 @@ final readonly class SvgContent
             if ($reader->nodeType !== XMLReader::ELEMENT) {
                 continue;
             }
-            if (! $root && ($reader->localName !== 'svg' || $reader->namespaceURI !== self::SVG)) {
+            if (!$root && ($reader->localName !== 'svg' || $reader->namespaceURI !== self::SVG)) {
                 throw Refusal::at('file', 'This is XML, but no SVG drawing.');
             }
             $root = true;
@@ -77,8 +134,11 @@ final readonly class SvgContent
             }
         }
         $error = libxml_get_last_error();
-        if ($error !== false || ! $root) {
-            throw Refusal::at('file', 'This is no well-formed SVG'.($error === false ? '.' : ': line '.$error->line.', '.trim($error->message).'.'));
+        if ($error !== false || !$root) {
+            throw Refusal::at(
+                'file',
+                'This is no well-formed SVG' . ($error === false ? '.' : ': line ' . $error->line . ', ' . trim($error->message) . '.'),
+            );
         }
     }
 
@@ -87,7 +147,12 @@ final readonly class SvgContent
     {
         $name = strtolower($reader->localName);
         $draws = $reader->namespaceURI === self::SVG;
-        if ($draws ? ! in_array($name, self::DRAWS, true) && ! str_starts_with($name, 'fe') : ($reader->namespaceURI === '' || (str_starts_with($reader->namespaceURI, 'http://www.w3.org/') && ! in_array($reader->namespaceURI, self::TELLS, true)))) {
+        if (
+            $draws
+                ? !in_array($name, self::DRAWS, true) && !str_starts_with($name, 'fe')
+                : $reader->namespaceURI === '' ||
+                    (str_starts_with($reader->namespaceURI, 'http://www.w3.org/') && !in_array($reader->namespaceURI, self::TELLS, true))
+        ) {
             return "an element “{$reader->localName}”";
         }
         $act = null;
@@ -96,7 +161,8 @@ final readonly class SvgContent
             $attribute = strtolower($reader->localName);
             $act ??= match (true) {
                 str_starts_with($attribute, 'on') => "an attribute “{$reader->localName}”",
-                $draws && in_array($attribute, ['href', 'src'], true) && $plain !== '' && preg_match(self::LINKS, $plain) !== 1 => "a link to “{$reader->value}”",
+                $draws && in_array($attribute, ['href', 'src'], true) && $plain !== '' && preg_match(self::LINKS, $plain) !== 1
+                    => "a link to “{$reader->value}”",
                 preg_match('/(javascript|vbscript):/i', $plain) === 1 => 'a script',
                 default => null,
             };

@@ -32,8 +32,11 @@ final readonly class ReturnedFile
     public static function read(string $path, ChangeRequest $request): self
     {
         $file = FormFile::open($path);
-        $form = HandedForm::query()->with(['template', 'request', 'settledBy'])->where('code', $file->code() ?? '')->first()
-            ?? throw Refusal::at('file', 'This form was not issued here: its form number is missing or unknown.');
+        $form =
+            HandedForm::query()
+                ->with(['template', 'request', 'settledBy'])
+                ->where('code', $file->code() ?? '')
+                ->first() ?? throw Refusal::at('file', 'This form was not issued here: its form number is missing or unknown.');
         if ($form->request_id !== $request->id) {
             throw Refusal::at('file', "This is {$form->number}, a form of {$form->request->number}. Upload it there.");
         }
@@ -41,21 +44,47 @@ final readonly class ReturnedFile
         match (true) {
             $form->state === FormState::TakenIn => throw Refusal::at('file', "{$form->number} was imported already{$told}."),
             $form->state === FormState::Withdrawn => throw Refusal::at('file', "{$form->number} was withdrawn{$told}."),
-            $form->template->sha256 !== $form->template_sha256 => throw Refusal::at('file', "{$form->number} is outdated: its template was replaced on {$form->template->file_changed_at->format('Y-m-d')}. Issue a new one."),
-            ! $request->state->isAssessed() => throw Refusal::at('file', "{$form->number} is outdated: {$request->number} is not being assessed any more."),
+            $form->template->sha256 !== $form->template_sha256 => throw Refusal::at(
+                'file',
+                "{$form->number} is outdated: its template was replaced on {$form->template->file_changed_at->format(
+                    'Y-m-d',
+                )}. Issue a new one.",
+            ),
+            !$request->state->isAssessed() => throw Refusal::at(
+                'file',
+                "{$form->number} is outdated: {$request->number} is not being assessed any more.",
+            ),
             default => null,
         };
         $controls = $file->sheet->controlsLike($form->template->sheet());
-        $returned = new ReturnedForm($form->handed, RecordValues::plain($request), RecordValues::allowed(), array_values($request->items->map(static fn (Item $item): string => $item->number)->all()), Today::day());
+        $returned = new ReturnedForm(
+            $form->handed,
+            RecordValues::plain($request),
+            RecordValues::allowed(),
+            array_values($request->items->map(static fn(Item $item): string => $item->number)->all()),
+            Today::day(),
+        );
         $proposals = $returned->proposals($form->template->mappings(), $file->withPictures($controls));
 
-        $here = Person::query()->whereIn('login', array_filter(array_map(static fn (Proposal $proposal): ?string => $proposal->question?->to, $proposals)))->where('active', true)->pluck('login')->all();
+        $here = Person::query()
+            ->whereIn('login', array_filter(array_map(static fn(Proposal $proposal): ?string => $proposal->question?->to, $proposals)))
+            ->where('active', true)
+            ->pluck('login')
+            ->all();
 
-        return new self($form, array_map(static fn (Proposal $proposal): Proposal => match ($proposal->use) {
-            TagUse::Attachment => self::looked($proposal, $file->picture($controls[$proposal->tag]), $request),
-            TagUse::Question => self::answerable($proposal, $here),
-            default => $proposal,
-        }, $proposals), $file, $controls);
+        return new self(
+            $form,
+            array_map(
+                static fn(Proposal $proposal): Proposal => match ($proposal->use) {
+                    TagUse::Attachment => self::looked($proposal, $file->picture($controls[$proposal->tag]), $request),
+                    TagUse::Question => self::answerable($proposal, $here),
+                    default => $proposal,
+                },
+                $proposals,
+            ),
+            $file,
+            $controls,
+        );
     }
 
     /** @param  array<string>  $here  sign-in names of people who are still here */
@@ -63,7 +92,9 @@ final readonly class ReturnedFile
     {
         $to = $proposal->question->to ?? '';
 
-        return Role::tryFrom($to) !== null || in_array($to, $here, true) ? $proposal : $proposal->withFault("{$to} is not here any more. Set up in the template whom to ask.");
+        return Role::tryFrom($to) !== null || in_array($to, $here, true)
+            ? $proposal
+            : $proposal->withFault("{$to} is not here any more. Set up in the template whom to ask.");
     }
 
     /**
@@ -83,7 +114,9 @@ final readonly class ReturnedFile
     {
         try {
             self::asFile($picture, FileContent::of(...));
-            $fault = ChangeFile::query()->where('request_id', $request->id)->where('sha256', $proposal->after)->exists() ? 'The same picture is attached already.' : null;
+            $fault = ChangeFile::query()->where('request_id', $request->id)->where('sha256', $proposal->after)->exists()
+                ? 'The same picture is attached already.'
+                : null;
         } catch (Refusal $refusal) {
             $fault = $refusal->getMessage();
         }

@@ -16,18 +16,20 @@ final class RefuseForeignForms extends ValidateCsrfToken
 {
     protected function inExceptArray($request): bool
     {
-        return ($request->bearerToken() !== null && ! $request->cookies->has(config()->string('session.cookie')))
-            || self::isOurSignIn($request)
-            || parent::inExceptArray($request);
+        return ($request->bearerToken() !== null && !$request->cookies->has(config()->string('session.cookie'))) ||
+            self::isOurSignIn($request) ||
+            parent::inExceptArray($request);
     }
 
     private static function isOurSignIn(Request $request): bool
     {
         $origin = $request->headers->get('Origin');
 
-        return $request->isMethod('POST') && $request->is('api/session') && $request->isJson()
-            && in_array($request->headers->get('Sec-Fetch-Site'), [null, 'same-origin', 'none'], true)
+        return $request->isMethod('POST') &&
+            $request->is('api/session') &&
+            $request->isJson() &&
+            in_array($request->headers->get('Sec-Fetch-Site'), [null, 'same-origin', 'none'], true) &&
             // Web servers may leave out the port; where browsers tell of it, Sec-Fetch-Site did.
-            && ($origin === null || parse_url($origin, PHP_URL_HOST) === $request->getHost());
+            ($origin === null || parse_url($origin, PHP_URL_HOST) === $request->getHost());
     }
 }

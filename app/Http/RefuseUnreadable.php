@@ -22,7 +22,7 @@ final readonly class RefuseUnreadable
     public function handle(Request $request, \Closure $next): Response
     {
         if (Readable::fault(rawurldecode($request->getPathInfo())) !== null) {
-            throw new NotFoundHttpException;
+            throw new NotFoundHttpException();
         }
         foreach ($request->query->all() as $name => $value) {
             // What is asked for is one text each; a list of them is written with commas.
@@ -63,9 +63,11 @@ final readonly class RefuseUnreadable
             foreach ($value as $name => $inner) {
                 $fault = Readable::fault((string) $name);
                 $fault === null || throw Refusal::at($place, $fault);
-                $depth < self::DEEPEST ? $this->look("{$place}.{$name}", $inner, $depth + 1) : throw Refusal::at($place, 'This is nested too deep.');
+                $depth < self::DEEPEST
+                    ? $this->look("{$place}.{$name}", $inner, $depth + 1)
+                    : throw Refusal::at($place, 'This is nested too deep.');
             }
-        } elseif (is_float($value) && ! is_finite($value)) {
+        } elseif (is_float($value) && !is_finite($value)) {
             throw Refusal::at($place, 'This number is too large.');
         } elseif (is_string($value)) {
             $fault = Readable::fault($value);
@@ -75,7 +77,7 @@ final readonly class RefuseUnreadable
 
     private function lookAtFile(string $place, mixed $file): void
     {
-        if (! $file instanceof UploadedFile) {
+        if (!($file instanceof UploadedFile)) {
             throw Refusal::at($place, 'Choose one file.');
         }
         $name = $file->getClientOriginalName();

@@ -17,7 +17,9 @@ trait SavedInTurn
     public function mustBeAt(int $version): void
     {
         if ($this->version !== $version) {
-            throw new Stale("{$this->number} was changed by somebody else since you opened it. Look at it again; what you typed is still here.");
+            throw new Stale(
+                "{$this->number} was changed by somebody else since you opened it. Look at it again; what you typed is still here.",
+            );
         }
     }
 }

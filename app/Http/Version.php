@@ -8,9 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** The version that was on screen. */
-#[OA\Schema(required: ['version'], properties: [
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[OA\Schema(required: ['version'], properties: [new OA\Property(property: 'version', type: 'integer')])]
 final class Version extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -23,13 +23,13 @@ final readonly class ImportRun
 
     public function __invoke(Import $import): void
     {
-        StoredFile::with($import->file_id, fn (string $path) => $this->run($import, $path));
+        StoredFile::with($import->file_id, fn(string $path) => $this->run($import, $path));
     }
 
     private function run(Import $import, string $path): void
     {
         $importer = $import->subject->importer();
-        $faults = new Faults;
+        $faults = new Faults();
         try {
             $importer->check($this->rows($import, $path), $faults);
             if ($faults->count > 0) {
@@ -38,16 +38,30 @@ final readonly class ImportRun
                 return;
             }
             // Said before the transaction, so that others see it; from here on it cannot be cancelled.
-            if (Import::query()->where('id', $import->id)->where('state', 'checking')->update(['state' => 'writing']) === 0) {
+            if (
+                Import::query()
+                    ->where('id', $import->id)
+                    ->where('state', 'checking')
+                    ->update(['state' => 'writing']) === 0
+            ) {
                 return;
             }
             DB::transaction(function () use ($import, $importer, $path): void {
                 $outcome = $importer->write($this->rows($import, $path, told: false), $import->person, Day::parse($import->first_day));
-                $this->ledger->record($import->person->login, 'import.done', Str::limit($import->file, Ledger::LONGEST_SUBJECT - 3), ['file' => $import->file, 'subject' => $import->subject->value, 'sha256' => $import->sha256, 'outcome' => $outcome]);
+                $this->ledger->record($import->person->login, 'import.done', Str::limit($import->file, Ledger::LONGEST_SUBJECT - 3), [
+                    'file' => $import->file,
+                    'subject' => $import->subject->value,
+                    'sha256' => $import->sha256,
+                    'outcome' => $outcome,
+                ]);
                 $import->update(['state' => 'done', 'outcome' => $outcome, 'ended_at' => CarbonImmutable::now()]);
             });
         } catch (Refusal $refusal) {
-            $this->end($import, ['state' => 'refused', 'fault_count' => 1, 'faults' => [['row' => 0, 'column' => '', 'reason' => $refusal->getMessage()]]]);
+            $this->end($import, [
+                'state' => 'refused',
+                'fault_count' => 1,
+                'faults' => [['row' => 0, 'column' => '', 'reason' => $refusal->getMessage()]],
+            ]);
         } catch (Cancelled) {
             // Nothing was written yet.
         }
@@ -72,7 +86,10 @@ final readonly class ImportRun
      */
     private function end(Import $import, array $as): void
     {
-        $values = array_intersect_key($import->fill($as + ['ended_at' => CarbonImmutable::now()])->getAttributes(), $as + ['ended_at' => true]);
+        $values = array_intersect_key(
+            $import->fill($as + ['ended_at' => CarbonImmutable::now()])->getAttributes(),
+            $as + ['ended_at' => true],
+        );
         Import::query()->where('id', $import->id)->whereNotIn('state', Import::ENDED)->update($values);
     }
 
@@ -94,8 +111,13 @@ final readonly class ImportRun
 
     private function tell(Import $import, int $rows): void
     {
-        if (Import::query()->where('id', $import->id)->where('state', 'checking')->update(['rows' => $rows]) === 0) {
-            throw new Cancelled;
+        if (
+            Import::query()
+                ->where('id', $import->id)
+                ->where('state', 'checking')
+                ->update(['rows' => $rows]) === 0
+        ) {
+            throw new Cancelled();
         }
     }
 }

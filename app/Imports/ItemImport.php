@@ -38,7 +38,7 @@ final class ItemImport implements Importer
 
     public function __construct()
     {
-        $this->mistyped = new MistypedNumbers;
+        $this->mistyped = new MistypedNumbers();
     }
 
     public static function columns(): array
@@ -72,14 +72,36 @@ final class ItemImport implements Importer
     public function write(iterable $rows, Person $by, Day $firstDay): string
     {
         $now = CarbonImmutable::now();
-        $copy = new CopyInto('items', ['number', 'title', 'kind', 'category_id', 'unit', 'supply', 'sold', 'standard_cost', 'lead_time_days', 'supplier', 'mass', 'material']);
+        $copy = new CopyInto('items', [
+            'number',
+            'title',
+            'kind',
+            'category_id',
+            'unit',
+            'supply',
+            'sold',
+            'standard_cost',
+            'lead_time_days',
+            'supplier',
+            'mass',
+            'material',
+        ]);
         $revisions = [];
         foreach ($rows as $row) {
-            $text = static fn (string $column): ?string => ($row[$column] ?? '') === '' ? null : $row[$column];
+            $text = static fn(string $column): ?string => ($row[$column] ?? '') === '' ? null : $row[$column];
             $copy->row([
-                $row['number'], $row['title'], $row['kind'], $this->categories[$row['category']], $row['unit'], $text('supply') ?? 'make', self::yes($row) ? 't' : 'f',
-                $text('standard_cost') === null ? null : Money::parse($row['standard_cost'])->tenThousandths, $text('lead_time_days'), $text('supplier'),
-                $text('mass_kg') === null ? null : FixedPoint::parse($row['mass_kg'], 6), $text('material'),
+                $row['number'],
+                $row['title'],
+                $row['kind'],
+                $this->categories[$row['category']],
+                $row['unit'],
+                $text('supply') ?? 'make',
+                self::yes($row) ? 't' : 'f',
+                $text('standard_cost') === null ? null : Money::parse($row['standard_cost'])->tenThousandths,
+                $text('lead_time_days'),
+                $text('supplier'),
+                $text('mass_kg') === null ? null : FixedPoint::parse($row['mass_kg'], 6),
+                $text('material'),
             ]);
             if ($text('revision') !== null) {
                 $revisions[$row['number']] = $row['revision'];
@@ -88,13 +110,24 @@ final class ItemImport implements Importer
         $copy->flush();
         foreach (array_chunk($revisions, self::AT_ONCE, true) as $some) {
             $ids = DB::table('items')->whereIn('number', array_map(strval(...), array_keys($some)))->pluck('id', 'number');
-            DB::table('revisions')->insert(array_map(static fn (int|string $number): array => [
-                'item_id' => $ids[$number], 'code' => $some[$number], 'status' => 'in_review', 'effective_from' => (string) $firstDay, 'reason' => 'First release, taken over',
-            ], array_keys($some)));
-            DB::table('revisions')->whereIn('item_id', $ids->values()->all())->update(['status' => 'released', 'released_by' => $by->id, 'released_at' => $now]);
+            DB::table('revisions')->insert(
+                array_map(
+                    static fn(int|string $number): array => [
+                        'item_id' => $ids[$number],
+                        'code' => $some[$number],
+                        'status' => 'in_review',
+                        'effective_from' => (string) $firstDay,
+                        'reason' => 'First release, taken over',
+                    ],
+                    array_keys($some),
+                ),
+            );
+            DB::table('revisions')
+                ->whereIn('item_id', $ids->values()->all())
+                ->update(['status' => 'released', 'released_by' => $by->id, 'released_at' => $now]);
         }
 
-        return "{$copy->count} items, ".count($revisions).' of them released';
+        return "{$copy->count} items, " . count($revisions) . ' of them released';
     }
 
     /** @param  array<string, string>  $row */
@@ -119,25 +152,32 @@ final class ItemImport implements Importer
             $faults->add($number, 'number', "{$row['number']} stands in row {$same} already.");
         }
         $this->seen[mb_strtoupper($row['number'])] = $number;
-        $among = static fn (array $codes): string => 'Use one of '.implode(', ', $codes).'.';
+        $among = static fn(array $codes): string => 'Use one of ' . implode(', ', $codes) . '.';
         if (ItemKind::tryFrom($row['kind']) === null) {
             $faults->add($number, 'kind', $among(array_column(ItemKind::cases(), 'value')));
         }
-        if (! isset($this->categories[$row['category']])) {
+        if (!isset($this->categories[$row['category']])) {
             $faults->add($number, 'category', $among(array_keys($this->categories)));
         }
         if (Unit::tryFrom($row['unit']) === null) {
             $faults->add($number, 'unit', $among(array_column(Unit::cases(), 'value')));
         }
-        if (! in_array($row['supply'] ?? '', ['', ...self::SUPPLIES], true)) {
+        if (!in_array($row['supply'] ?? '', ['', ...self::SUPPLIES], true)) {
             $faults->add($number, 'supply', $among(self::SUPPLIES));
         }
-        foreach (['standard_cost' => '/^\d{1,12}(\.\d{1,4})?$/D', 'mass_kg' => '/^\d{1,9}(\.\d{1,6})?$/D', 'lead_time_days' => '/^\d{1,4}$/D'] as $column => $form) {
+        foreach (
+            ['standard_cost' => '/^\d{1,12}(\.\d{1,4})?$/D', 'mass_kg' => '/^\d{1,9}(\.\d{1,6})?$/D', 'lead_time_days' => '/^\d{1,4}$/D']
+            as $column => $form
+        ) {
             if (($row[$column] ?? '') !== '' && preg_match($form, $row[$column]) !== 1) {
-                $faults->add($number, $column, $column === 'lead_time_days' ? 'Write whole days, such as 14.' : 'Write a number with a point, such as 12.50.');
+                $faults->add(
+                    $number,
+                    $column,
+                    $column === 'lead_time_days' ? 'Write whole days, such as 14.' : 'Write a number with a point, such as 12.50.',
+                );
             }
         }
-        if (! in_array(strtolower($row['sold'] ?? ''), ['', 'yes', 'no'], true)) {
+        if (!in_array(strtolower($row['sold'] ?? ''), ['', 'yes', 'no'], true)) {
             $faults->add($number, 'sold', 'Write yes or no.');
         }
     }

@@ -31,8 +31,10 @@ final readonly class MarkedSheet
         $path = (string) tempnam(sys_get_temp_dir(), 'orthotaxis-marked-');
         $writer = WriterEntityFactory::createXLSXWriter();
         $writer->openToFile($path);
-        $bad = (new StyleBuilder)->setBackgroundColor(Color::rgb(255, 199, 190))->setFontBold()->build();
-        $writer->addRow(WriterEntityFactory::createRowFromArray([...$columns, 'row', 'what is wrong'], (new StyleBuilder)->setFontBold()->build()));
+        $bad = (new StyleBuilder())->setBackgroundColor(Color::rgb(255, 199, 190))->setFontBold()->build();
+        $writer->addRow(
+            WriterEntityFactory::createRowFromArray([...$columns, 'row', 'what is wrong'], (new StyleBuilder())->setFontBold()->build()),
+        );
         foreach ((new SheetReader($content, $columns, $importer::needed()))->rows() as $number => $row) {
             $cells = array_map(static function (string $column) use ($row, $reasons, $number, $bad): Cell {
                 $cell = TableFile::cell($row[$column] ?? '');
@@ -42,7 +44,14 @@ final readonly class MarkedSheet
 
                 return $cell;
             }, $columns);
-            $said = implode(' ', array_map(static fn (string $column, string $reason): string => "{$column}: {$reason}", array_keys($reasons[$number] ?? []), $reasons[$number] ?? []));
+            $said = implode(
+                ' ',
+                array_map(
+                    static fn(string $column, string $reason): string => "{$column}: {$reason}",
+                    array_keys($reasons[$number] ?? []),
+                    $reasons[$number] ?? [],
+                ),
+            );
             $writer->addRow(new Row([...$cells, new Cell($number), TableFile::cell($said)], null));
         }
         $writer->close();

@@ -32,7 +32,10 @@ final class NamedRevisionRows
         try {
             // The identity of a line says nothing of what it is.
             $this->parents[Line::pinned($row['parent'], $revision)] ??= [$row['parent'], $revision, []];
-            $this->parents[Line::pinned($row['parent'], $revision)][2][$number] = (new LineReader)->read("row {$number}", FileColumn::fieldsOf($row));
+            $this->parents[Line::pinned($row['parent'], $revision)][2][$number] = (new LineReader())->read(
+                "row {$number}",
+                FileColumn::fieldsOf($row),
+            );
         } catch (Refusal $refusal) {
             foreach ($refusal->reasons as $field => $reason) {
                 $faults->add($number, $field, $reason);
@@ -43,17 +46,25 @@ final class NamedRevisionRows
     /** Names every row that is not what the named revision says. */
     public function compare(StructureKind $kind, Faults $faults): void
     {
-        $ids = PinnedRevisions::named(array_map(static fn (array $parent): array => [$parent[0], $parent[1]], array_values($this->parents)));
-        $there = (new StructureReader)->ofRevisions(array_values($ids), new Picture($kind));
+        $ids = PinnedRevisions::named(array_map(static fn(array $parent): array => [$parent[0], $parent[1]], array_values($this->parents)));
+        $there = (new StructureReader())->ofRevisions(array_values($ids), new Picture($kind));
         foreach ($this->parents as $key => [$number, $revision, $lines]) {
             $first = (int) array_key_first($lines);
-            if (! isset($ids[$key])) {
-                $faults->add($first, FileColumn::ParentRevision->value, "{$number} has no released revision {$revision}. It has to be there before a line can name it.");
+            if (!isset($ids[$key])) {
+                $faults->add(
+                    $first,
+                    FileColumn::ParentRevision->value,
+                    "{$number} has no released revision {$revision}. It has to be there before a line can name it.",
+                );
 
                 continue;
             }
-            foreach (Comparison::of($there[$ids[$key]] ?? new Structure, new Structure($lines))->changes() as $difference) {
-                $faults->add(self::place($difference, $first), FileColumn::ParentRevision->value, "Revision {$revision} of {$number} is released and does not read so: what is released never changes.");
+            foreach (Comparison::of($there[$ids[$key]] ?? new Structure(), new Structure($lines))->changes() as $difference) {
+                $faults->add(
+                    self::place($difference, $first),
+                    FileColumn::ParentRevision->value,
+                    "Revision {$revision} of {$number} is released and does not read so: what is released never changes.",
+                );
             }
         }
     }

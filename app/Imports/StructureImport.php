@@ -32,7 +32,10 @@ final class StructureImport implements Importer
 {
     private const AT_ONCE = 2_000;
 
-    /** @var array<string, array{int, string, Unit, ?int, bool}> number => id, newest released revision ('' for none), unit, newest revision of any status, whether that has design lines */
+    /**
+     * @var array<string, array{int, string, Unit, ?int, bool}> number => id, newest released revision ('' for none), unit, newest
+     * revision of any status, whether that has design lines
+     */
     private array $items = [];
 
     /** @var array<int, array<int, int>> parent => find number => row */
@@ -56,8 +59,8 @@ final class StructureImport implements Importer
 
     public function __construct(private readonly StructureKind $kind = StructureKind::Engineering)
     {
-        $this->mistyped = new MistypedNumbers;
-        $this->named = new NamedRevisionRows;
+        $this->mistyped = new MistypedNumbers();
+        $this->named = new NamedRevisionRows();
     }
 
     public static function columns(): array
@@ -84,14 +87,22 @@ final class StructureImport implements Importer
         }
         $this->named->compare($this->kind, $faults);
         foreach ($this->unreleased as $component => [$row, $number]) {
-            if (! isset($this->components[$component])) {
-                $faults->add($row, 'component', "{$number} is not released. Take it over with its revision first, or give its structure in this file.");
+            if (!isset($this->components[$component])) {
+                $faults->add(
+                    $row,
+                    'component',
+                    "{$number} is not released. Take it over with its revision first, or give its structure in this file.",
+                );
             }
         }
         $loop = LoopSearch::in(array_map(array_values(...), $this->components));
         if ($loop !== null) {
-            $names = array_map(strval(...), array_flip(array_map(static fn (array $item): int => $item[0], $this->items)));
-            $faults->add((int) array_search($loop[1], $this->components[$loop[0]], true), 'component', 'A structure would contain itself: '.implode(' › ', array_map(static fn (int $id): string => $names[$id], $loop)).'.');
+            $names = array_map(strval(...), array_flip(array_map(static fn(array $item): int => $item[0], $this->items)));
+            $faults->add(
+                (int) array_search($loop[1], $this->components[$loop[0]], true),
+                'component',
+                'A structure would contain itself: ' . implode(' › ', array_map(static fn(int $id): string => $names[$id], $loop)) . '.',
+            );
         }
         if ($this->finds === [] && $faults->count === 0) {
             throw Refusal::at('file', 'The file has no lines.');
@@ -103,15 +114,29 @@ final class StructureImport implements Importer
         $revisions = $this->kind === StructureKind::Design ? $this->newestRevisions() : $this->firstRevisions($firstDay);
         $columns = array_keys(StructureLine::columns(new Line('', 1, '', Quantity::one(), Unit::Piece), 0));
         $copy = new CopyInto('structure_lines', ['revision_id', 'kind', ...$columns]);
-        $reader = new LineReader;
+        $reader = new LineReader();
         foreach ($rows as $row) {
             if (self::ofNamedRevision($row)) {
                 continue;
             }
             $line = $reader->read(self::key($row), FileColumn::fieldsOf($row));
             $values = array_map(
-                static fn (mixed $value): string|int|null => $value instanceof \BackedEnum ? $value->value : (is_bool($value) ? ($value ? 't' : 'f') : (is_int($value) || $value === null ? $value : (string) $value)),
-                array_values(StructureLine::columns($line, $this->items[$line->component][0], $line->revision === null ? null : $this->pinned[$line->below()])),
+                static fn(mixed $value): string|int|null => $value instanceof \BackedEnum
+                    ? $value->value
+                    : (is_bool($value)
+                        ? ($value
+                            ? 't'
+                            : 'f')
+                        : (is_int($value) || $value === null
+                            ? $value
+                            : (string) $value)),
+                array_values(
+                    StructureLine::columns(
+                        $line,
+                        $this->items[$line->component][0],
+                        $line->revision === null ? null : $this->pinned[$line->below()],
+                    ),
+                ),
             );
             $copy->row([$revisions[$this->items[$row['parent']][0]], $this->kind->value, ...$values]);
         }
@@ -124,11 +149,11 @@ final class StructureImport implements Importer
         } else {
             // No revision changed its status, so nothing else notes that the index has to read these again.
             foreach (array_chunk(array_keys($revisions), self::AT_ONCE) as $parents) {
-                DB::table('structure_touches')->insert(array_map(static fn (int $parent): array => ['item_id' => $parent], $parents));
+                DB::table('structure_touches')->insert(array_map(static fn(int $parent): array => ['item_id' => $parent], $parents));
             }
         }
 
-        return count($revisions).' structures with '.$copy->count.' lines';
+        return count($revisions) . ' structures with ' . $copy->count . ' lines';
     }
 
     /** @return array<int, int> parent => revision, made for it and not released yet */
@@ -136,11 +161,24 @@ final class StructureImport implements Importer
     {
         $revisions = [];
         foreach (array_chunk(array_keys($this->finds), self::AT_ONCE) as $parents) {
-            $sequences = new RevisionSequences;
-            $codes = Item::query()->with('category')->whereIn('id', $parents)->get()->mapWithKeys(static fn (Item $item): array => [$item->id => $sequences->of($item)->first()]);
-            DB::table('revisions')->insert(array_map(static fn (int $parent): array => [
-                'item_id' => $parent, 'code' => $codes[$parent], 'status' => 'in_review', 'effective_from' => (string) $firstDay, 'reason' => 'First release, taken over',
-            ], $parents));
+            $sequences = new RevisionSequences();
+            $codes = Item::query()
+                ->with('category')
+                ->whereIn('id', $parents)
+                ->get()
+                ->mapWithKeys(static fn(Item $item): array => [$item->id => $sequences->of($item)->first()]);
+            DB::table('revisions')->insert(
+                array_map(
+                    static fn(int $parent): array => [
+                        'item_id' => $parent,
+                        'code' => $codes[$parent],
+                        'status' => 'in_review',
+                        'effective_from' => (string) $firstDay,
+                        'reason' => 'First release, taken over',
+                    ],
+                    $parents,
+                ),
+            );
             $revisions += DB::table('revisions')->whereIn('item_id', $parents)->where('status', 'in_review')->pluck('id', 'item_id')->all();
         }
 
@@ -166,7 +204,9 @@ final class StructureImport implements Importer
         [, $released, , $newest, $drawn] = $this->items[$number];
 
         return match (true) {
-            $this->kind === StructureKind::Engineering => $released === '' ? null : "{$number} is released as revision {$released}: change it under an order.",
+            $this->kind === StructureKind::Engineering => $released === ''
+                ? null
+                : "{$number} is released as revision {$released}: change it under an order.",
             $newest === null => "{$number} has no revision that a model could belong to.",
             $drawn => "The newest revision of {$number} has a design structure already, and that never changes.",
             default => null,
@@ -178,12 +218,16 @@ final class StructureImport implements Importer
     {
         $parent = $this->items[$row['parent']] ?? null;
         if ($parent === null) {
-            $faults->add($number, 'parent', $row['parent'] === '' ? 'Name the parent by its item number.' : $this->mistyped->noSuchItem($row['parent']));
+            $faults->add(
+                $number,
+                'parent',
+                $row['parent'] === '' ? 'Name the parent by its item number.' : $this->mistyped->noSuchItem($row['parent']),
+            );
         } elseif (($refused = $this->refused($row['parent'])) !== null) {
             $faults->add($number, 'parent', $refused);
         }
         try {
-            $line = (new LineReader)->read(self::key($row), FileColumn::fieldsOf($row));
+            $line = (new LineReader())->read(self::key($row), FileColumn::fieldsOf($row));
         } catch (Refusal $refusal) {
             foreach ($refusal->reasons as $field => $reason) {
                 $faults->add($number, $field, $reason);
@@ -198,11 +242,15 @@ final class StructureImport implements Importer
         if ($parent === null || $component === null) {
             return;
         }
-        if (! $line->unit->measuresLike($component[2])) {
-            $faults->add($number, 'unit', "{$line->component} is counted in {$component[2]->value}; {$line->unit->value} does not measure the same.");
+        if (!$line->unit->measuresLike($component[2])) {
+            $faults->add(
+                $number,
+                'unit',
+                "{$line->component} is counted in {$component[2]->value}; {$line->unit->value} does not measure the same.",
+            );
         }
         if ($line->revision !== null) {
-            if (! isset($this->pinned[$line->below()])) {
+            if (!isset($this->pinned[$line->below()])) {
                 $faults->add($number, 'revision', "{$line->component} has no released revision {$line->revision}.");
             }
         }
@@ -210,8 +258,8 @@ final class StructureImport implements Importer
             $this->unreleased[$component[0]] ??= [$number, $line->component];
         }
         if (($row['line'] ?? '') !== '') {
-            $key = $parent[0].' '.$row['line'];
-            if (! Str::isUuid($row['line'])) {
+            $key = $parent[0] . ' ' . $row['line'];
+            if (!Str::isUuid($row['line'])) {
                 $faults->add($number, 'line', 'The identity of a line is a UUID. Leave it empty for a new line.');
             } elseif (isset($this->keys[$key])) {
                 $faults->add($number, 'line', "This line stands in row {$this->keys[$key]} already.");
@@ -219,7 +267,11 @@ final class StructureImport implements Importer
             $this->keys[$key] = $number;
         }
         if (isset($this->finds[$parent[0]][$line->find])) {
-            $faults->add($number, 'find', "Find number {$line->find} of {$row['parent']} stands in row {$this->finds[$parent[0]][$line->find]} already.");
+            $faults->add(
+                $number,
+                'find',
+                "Find number {$line->find} of {$row['parent']} stands in row {$this->finds[$parent[0]][$line->find]} already.",
+            );
         }
         $this->finds[$parent[0]][$line->find] = $number;
         $this->components[$parent[0]][$number] = $component[0];
@@ -235,21 +287,24 @@ final class StructureImport implements Importer
         $numbers = $named = [];
         foreach ($rows as $row) {
             $revision = trim($row['revision'] ?? '');
-            if ($revision !== '' && ! isset($this->pinned[Line::pinned($row['component'], $revision)])) {
+            if ($revision !== '' && !isset($this->pinned[Line::pinned($row['component'], $revision)])) {
                 $named[] = [$row['component'], $revision];
             }
             foreach ([$row['parent'], $row['component']] as $number) {
-                if (! isset($this->items[$number])) {
+                if (!isset($this->items[$number])) {
                     $numbers[$number] = true;
                 }
             }
         }
         $this->pinned += PinnedRevisions::named($named);
-        $rows = DB::select("SELECT i.number, i.id, i.unit, released.code, newest.id AS newest,
+        $rows = DB::select(
+            "SELECT i.number, i.id, i.unit, released.code, newest.id AS newest,
                 EXISTS (SELECT 1 FROM structure_lines l WHERE l.revision_id = newest.id AND l.kind = 'design') AS drawn
             FROM items i LEFT JOIN revisions released ON released.item_id = i.id AND released.status = 'released'
             LEFT JOIN LATERAL (SELECT id FROM revisions r WHERE r.item_id = i.id ORDER BY id DESC LIMIT 1) newest ON true
-            WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb))", [json_encode(array_map(strval(...), array_keys($numbers)))]);
+            WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb))",
+            [json_encode(array_map(strval(...), array_keys($numbers)))],
+        );
         foreach ($rows as $item) {
             $this->items[$item->number] = [$item->id, $item->code ?? '', Unit::from($item->unit), $item->newest, $item->drawn];
         }

@@ -16,8 +16,8 @@ enum Subject: string
     public function importer(): Importer
     {
         return match ($this) {
-            self::Items => new ItemImport,
-            self::Structures => new StructureImport,
+            self::Items => new ItemImport(),
+            self::Structures => new StructureImport(),
             self::Design => new StructureImport(StructureKind::Design),
         };
     }

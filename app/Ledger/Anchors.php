@@ -27,7 +27,16 @@ final readonly class Anchors
             $known = Anchor::readAll(self::lines((string) stream_get_contents($file)), self::key());
             $last = end($known) ?: null;
             if ($last === null || $last->number < (int) $head->count) {
-                fwrite($file, Anchor::after($last, (int) $head->count, CarbonImmutable::now('UTC')->format('Y-m-d\TH:i:s\Z'), $head->hash, self::key())."\n");
+                fwrite(
+                    $file,
+                    Anchor::after(
+                        $last,
+                        (int) $head->count,
+                        CarbonImmutable::now('UTC')->format('Y-m-d\TH:i:s\Z'),
+                        $head->hash,
+                        self::key(),
+                    ) . "\n",
+                );
                 fflush($file);
                 fsync($file);
             }

@@ -27,8 +27,14 @@ final readonly class LedgerReader
     /** @return list<int> the numbers of records that the head does not count, in one statement, thus at one moment */
     public function uncounted(int $most): array
     {
-        return DB::table('ledger')->join('ledger_head', 'ledger.number', '>', 'ledger_head.count')->orderBy('number')->limit($most)->pluck('number')
-            ->map(static fn (mixed $number): int => (int) $number)->values()->all();
+        return DB::table('ledger')
+            ->join('ledger_head', 'ledger.number', '>', 'ledger_head.count')
+            ->orderBy('number')
+            ->limit($most)
+            ->pluck('number')
+            ->map(static fn(mixed $number): int => (int) $number)
+            ->values()
+            ->all();
     }
 
     /**
@@ -37,8 +43,14 @@ final readonly class LedgerReader
      */
     public function about(array $subjects, int $most = self::NEWEST): array
     {
-        return DB::table('ledger')->whereIn('subject', $subjects)->orderByDesc('number')->limit($most)->get()
-            ->map(self::record(...))->values()->all();
+        return DB::table('ledger')
+            ->whereIn('subject', $subjects)
+            ->orderByDesc('number')
+            ->limit($most)
+            ->get()
+            ->map(self::record(...))
+            ->values()
+            ->all();
     }
 
     /** @param  list<string>  $subjects */

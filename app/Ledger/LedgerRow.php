@@ -17,7 +17,7 @@ final readonly class LedgerRow
         #[OA\Property(description: 'sign-in name')] public string $actor,
         #[OA\Property] public string $act,
         #[OA\Property] public string $subject,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties)] public array $details,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties())] public array $details,
     ) {}
 
     public static function of(Record $record): self

@@ -21,11 +21,23 @@ final readonly class MeetingReader
 
     public function read(): MeetingPage
     {
-        $awaiting = ChangeRequest::query()->with(['raisedBy', 'decidedBy'])->where('state', RequestState::Assessing->value)->get()->sortBy(
-            static fn (ChangeRequest $request): array => [$request->meeting_place ?? PHP_INT_MAX, Priority::from($request->priority)->rank(), $request->raised_at->getTimestamp()],
-        );
-        $decided = ChangeRequest::query()->with(['raisedBy', 'decidedBy'])->whereNotIn('state', [RequestState::Assessing->value, RequestState::Raised->value])
-            ->where('decided_at', '>=', CarbonImmutable::now()->subDays(self::DAYS))->orderByDesc('decided_at')->get();
+        $awaiting = ChangeRequest::query()
+            ->with(['raisedBy', 'decidedBy'])
+            ->where('state', RequestState::Assessing->value)
+            ->get()
+            ->sortBy(
+                static fn(ChangeRequest $request): array => [
+                    $request->meeting_place ?? PHP_INT_MAX,
+                    Priority::from($request->priority)->rank(),
+                    $request->raised_at->getTimestamp(),
+                ],
+            );
+        $decided = ChangeRequest::query()
+            ->with(['raisedBy', 'decidedBy'])
+            ->whereNotIn('state', [RequestState::Assessing->value, RequestState::Raised->value])
+            ->where('decided_at', '>=', CarbonImmutable::now()->subDays(self::DAYS))
+            ->orderByDesc('decided_at')
+            ->get();
 
         return new MeetingPage(self::rows($awaiting), self::rows($decided));
     }
@@ -37,12 +49,26 @@ final readonly class MeetingReader
     private static function rows(Collection $requests): array
     {
         $ids = $requests->modelKeys();
-        $waiting = Question::query()->whereIn('request_id', $ids)->where('state', QuestionState::Waiting->value)->get(['request_id'])->countBy('request_id');
+        $waiting = Question::query()
+            ->whereIn('request_id', $ids)
+            ->where('state', QuestionState::Waiting->value)
+            ->get(['request_id'])
+            ->countBy('request_id');
         $days = CutIn::query()->whereIn('request_id', $ids)->orderBy('id')->get()->keyBy('request_id');
 
-        return $requests->map(static fn (ChangeRequest $request): MeetingRow => new MeetingRow(
-            $request->row(), $request->finding, $waiting[$request->id] ?? 0, $days->get($request->id)?->chosen_on,
-            $request->decidedBy?->name, $request->decided_at?->toIso8601String(), $request->decision_reason,
-        ))->values()->all();
+        return $requests
+            ->map(
+                static fn(ChangeRequest $request): MeetingRow => new MeetingRow(
+                    $request->row(),
+                    $request->finding,
+                    $waiting[$request->id] ?? 0,
+                    $days->get($request->id)?->chosen_on,
+                    $request->decidedBy?->name,
+                    $request->decided_at?->toIso8601String(),
+                    $request->decision_reason,
+                ),
+            )
+            ->values()
+            ->all();
     }
 }

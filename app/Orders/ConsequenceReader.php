@@ -28,9 +28,14 @@ final readonly class ConsequenceReader
         $day = $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
         $index = StructureIndex::open();
 
-        $costs = $items->map(static fn (Item $item): array => [
-            'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost), 'unit' => $item->unit,
-        ])->all();
+        $costs = $items
+            ->map(
+                static fn(Item $item): array => [
+                    'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost),
+                    'unit' => $item->unit,
+                ],
+            )
+            ->all();
         $lines = 0;
         $settled = $day;
         $above = $difference = $missing = [];
@@ -53,8 +58,12 @@ final readonly class ConsequenceReader
 
         return new Consequences(
             $lines,
-            $touched->whereIn('id', array_keys($above))->map(static fn (Item $item): string => $item->number)->values()->all(),
-            $touched->where('sold', true)->map(static fn (Item $item): ProductCost => new ProductCost($item->number, $item->title, (string) $difference[$item->id]))->values()->all(),
+            $touched->whereIn('id', array_keys($above))->map(static fn(Item $item): string => $item->number)->values()->all(),
+            $touched
+                ->where('sold', true)
+                ->map(static fn(Item $item): ProductCost => new ProductCost($item->number, $item->title, (string) $difference[$item->id]))
+                ->values()
+                ->all(),
             array_values(array_unique($missing)),
             config()->string('orthotaxis.currency'),
             (string) $settled,

@@ -52,10 +52,9 @@ final readonly class EditGuard
             if ($edit->conflictsWith($other->toCore())) {
                 throw new Stale(
                     sprintf('%s changed this line meanwhile. Yours was not saved; both are shown.', $other->author->name),
-                    $now === null ? ['line' => 'removed'] : array_combine(
-                        array_column(LineField::cases(), 'value'),
-                        array_map($now->text(...), LineField::cases()),
-                    ),
+                    $now === null
+                        ? ['line' => 'removed']
+                        : array_combine(array_column(LineField::cases(), 'value'), array_map($now->text(...), LineField::cases())),
                 );
             }
         }
@@ -69,23 +68,43 @@ final readonly class EditGuard
      */
     public function faults(OrderItem $row, array $changes): array
     {
-        $lines = array_map(static fn (array $change): Line => $change[0], $changes);
-        $components = Item::query()->whereIn('number', array_unique(array_map(static fn (Line $line): string => $line->component, $lines)))->get()->keyBy('number');
+        $lines = array_map(static fn(array $change): Line => $change[0], $changes);
+        $components = Item::query()
+            ->whereIn('number', array_unique(array_map(static fn(Line $line): string => $line->component, $lines)))
+            ->get()
+            ->keyBy('number');
         $pinned = PinnedRevisions::ids($lines);
-        $coming = array_filter($lines, static fn (Line $line): bool => $line->revision !== null && ! isset($pinned[$line->below()])) === [] ? [] : $this->coming($row);
+        $coming =
+            array_filter($lines, static fn(Line $line): bool => $line->revision !== null && !isset($pinned[$line->below()])) === []
+                ? []
+                : $this->coming($row);
         $faults = $new = [];
         foreach ($changes as $at => [$line, $was]) {
             $component = $components[$line->component] ?? null;
             if ($component === null) {
-                $faults[$at] = Refusal::at('component', (new MistypedNumbers)->noSuchItem($line->component));
-            } elseif (! $line->unit->measuresLike($component->unit)) {
-                $faults[$at] = Refusal::at('unit', sprintf(
-                    '%s is counted in %s; %s does not measure the same. Use one of %s.',
-                    $component->number, $component->unit->value, $line->unit->value,
-                    implode(', ', array_map(static fn (Unit $unit): string => $unit->value, array_filter(Unit::cases(), $component->unit->measuresLike(...)))),
-                ));
-            } elseif ($line->revision !== null && ! isset($pinned[$line->below()]) && ! isset($coming[$line->below()])) {
-                $faults[$at] = Refusal::at('revision', "{$line->component} has no released revision {$line->revision}. Leave the field empty for the one of the day.");
+                $faults[$at] = Refusal::at('component', (new MistypedNumbers())->noSuchItem($line->component));
+            } elseif (!$line->unit->measuresLike($component->unit)) {
+                $faults[$at] = Refusal::at(
+                    'unit',
+                    sprintf(
+                        '%s is counted in %s; %s does not measure the same. Use one of %s.',
+                        $component->number,
+                        $component->unit->value,
+                        $line->unit->value,
+                        implode(
+                            ', ',
+                            array_map(
+                                static fn(Unit $unit): string => $unit->value,
+                                array_filter(Unit::cases(), $component->unit->measuresLike(...)),
+                            ),
+                        ),
+                    ),
+                );
+            } elseif ($line->revision !== null && !isset($pinned[$line->below()]) && !isset($coming[$line->below()])) {
+                $faults[$at] = Refusal::at(
+                    'revision',
+                    "{$line->component} has no released revision {$line->revision}. Leave the field empty for the one of the day.",
+                );
             } elseif ($line->component !== $was?->component) {
                 $new[$at] = $component->id;
             }
@@ -116,16 +135,24 @@ final readonly class EditGuard
     {
         // Other open orders may be about to put something below the component: a loop through them counts as well.
         $planned = $this->plannedElsewhere($row);
-        $below = $this->structures->componentsBelow([...array_values(array_unique($components)), ...array_merge(...array_values($planned))], Today::day());
+        $below = $this->structures->componentsBelow(
+            [...array_values(array_unique($components)), ...array_merge(...array_values($planned))],
+            Today::day(),
+        );
         foreach ($planned as $parent => $more) {
-            $below[$parent] = [...($below[$parent] ?? []), ...$more];
+            $below[$parent] = [...$below[$parent] ?? [], ...$more];
         }
         $loops = $faults = [];
         foreach ($components as $at => $component) {
             $loop = $loops[$component] ??= LoopFinder::closedBy($row->item_id, $component, $below) ?? [];
             if ($loop !== []) {
                 $numbers = Item::query()->whereIn('id', $loop)->pluck('number', 'id');
-                $faults[$at] = Refusal::at('component', 'This would put an item inside itself: '.implode(' → ', array_map(static fn (int $id): string => (string) $numbers[$id], $loop)).'.');
+                $faults[$at] = Refusal::at(
+                    'component',
+                    'This would put an item inside itself: ' .
+                        implode(' → ', array_map(static fn(int $id): string => (string) $numbers[$id], $loop)) .
+                        '.',
+                );
             }
         }
 
@@ -135,9 +162,12 @@ final readonly class EditGuard
     /** @return array<int, list<int>> item => components that open orders give it */
     private function plannedElsewhere(OrderItem $row): array
     {
-        $rows = OrderItem::query()->with('edits')->where('id', '!=', $row->id)->where('outcome', Outcome::Revise->value)
-            ->whereHas('order', static fn (Builder $order): Builder => $order->whereIn('state', OrderState::editing()))
-            ->whereHas('edits', static fn (Builder $edits): Builder => $edits->whereNull('withdrawn_at'))
+        $rows = OrderItem::query()
+            ->with('edits')
+            ->where('id', '!=', $row->id)
+            ->where('outcome', Outcome::Revise->value)
+            ->whereHas('order', static fn(Builder $order): Builder => $order->whereIn('state', OrderState::editing()))
+            ->whereHas('edits', static fn(Builder $edits): Builder => $edits->whereNull('withdrawn_at'))
             ->get();
         $numbers = [];
         foreach ($rows as $other) {
@@ -149,6 +179,11 @@ final readonly class EditGuard
         }
         $ids = Item::query()->whereIn('number', array_merge(...array_values($numbers)))->pluck('id', 'number');
 
-        return array_map(static fn (array $named): array => array_values(array_filter(array_map(static fn (string $number): ?int => $ids[$number] ?? null, $named))), $numbers);
+        return array_map(
+            static fn(array $named): array => array_values(
+                array_filter(array_map(static fn(string $number): ?int => $ids[$number] ?? null, $named)),
+            ),
+            $numbers,
+        );
     }
 }

@@ -20,8 +20,14 @@ final readonly class IterationReader
     /** @throws Refusal when there is no such iteration */
     public function structure(OrderItem $row, int $number): Structure
     {
-        $iteration = $row->iterations()->where('number', $number)->first() ?? throw Refusal::at('iteration', "There is no iteration {$number} of this work.");
-        $edits = $row->edits->whereIn('number', $iteration->edits)->map(static fn (EditRecord $edit): Edit => $edit->toCore())->values()->all();
+        $iteration =
+            $row->iterations()->where('number', $number)->first() ??
+            throw Refusal::at('iteration', "There is no iteration {$number} of this work.");
+        $edits = $row->edits
+            ->whereIn('number', $iteration->edits)
+            ->map(static fn(EditRecord $edit): Edit => $edit->toCore())
+            ->values()
+            ->all();
 
         return Apply::all($this->structures->ofRevision($iteration->base_revision_id), $edits);
     }

@@ -44,8 +44,17 @@ final readonly class OlderUseReader
                 $uses[] = [$what, $row];
             }
         }
-        $holders = ItemRows::byId(array_values(array_unique(array_map(static fn (array $use): int => $use[1]->holder, $uses))));
-        $orders = $uses === [] ? [] : ChangeOrder::query()->with(['author', 'editor', 'signer'])->where('state', OrderState::Revising->value)->orderByDesc('id')->limit(50)->get()->all();
+        $holders = ItemRows::byId(array_values(array_unique(array_map(static fn(array $use): int => $use[1]->holder, $uses))));
+        $orders =
+            $uses === []
+                ? []
+                : ChangeOrder::query()
+                    ->with(['author', 'editor', 'signer'])
+                    ->where('state', OrderState::Revising->value)
+                    ->orderByDesc('id')
+                    ->limit(50)
+                    ->get()
+                    ->all();
 
         return new OlderUses(
             $item->released?->code,
@@ -54,11 +63,17 @@ final readonly class OlderUseReader
                 $last = $row->ends_on === null ? null : Day::parse($row->ends_on)->plusDays(-1);
 
                 return new OlderUse(
-                    $holders[$row->holder], $what, $row->line, $row->find, $row->revision,
-                    $last === null ? null : (string) $last, $last?->isBefore($today) === true, $row->adopted_by,
+                    $holders[$row->holder],
+                    $what,
+                    $row->line,
+                    $row->find,
+                    $row->revision,
+                    $last === null ? null : (string) $last,
+                    $last?->isBefore($today) === true,
+                    $row->adopted_by,
                 );
             }, $uses),
-            array_map(static fn (ChangeOrder $one): ChangeRow => $one->row(), $orders),
+            array_map(static fn(ChangeOrder $one): ChangeRow => $one->row(), $orders),
         );
     }
 }

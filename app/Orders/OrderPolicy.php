@@ -18,15 +18,19 @@ final readonly class OrderPolicy
     /** @return ?string why not; null when they may */
     public static function refusal(OrderAct $act, Person $by, ChangeOrder $order): ?string
     {
-        if (! $by->mayDo($act->ability())) {
+        if (!$by->mayDo($act->ability())) {
             return 'Your role does not allow this.';
         }
 
         return match ($act) {
             OrderAct::Plan, OrderAct::Release, OrderAct::Close => null,
             OrderAct::Revise => $order->editor_id === $by->id ? null : "{$order->number} names another person to edit.",
-            OrderAct::Submit => $order->editor_id === $by->id || self::coordinates($by) ? null : "Only the editor of {$order->number} or a coordinator sends it to review.",
-            OrderAct::SendBack => $order->isJudgedBy($by) || self::coordinates($by) ? null : "Only the signer of {$order->number} or a coordinator sends it back.",
+            OrderAct::Submit => $order->editor_id === $by->id || self::coordinates($by)
+                ? null
+                : "Only the editor of {$order->number} or a coordinator sends it to review.",
+            OrderAct::SendBack => $order->isJudgedBy($by) || self::coordinates($by)
+                ? null
+                : "Only the signer of {$order->number} or a coordinator sends it back.",
             OrderAct::Sign => $order->isJudgedBy($by) ? null : 'This order names another person to sign.',
         };
     }
@@ -41,7 +45,7 @@ final readonly class OrderPolicy
     /** @return list<OrderAct> what the person may do with it, when it is time */
     public static function acts(Person $by, ChangeOrder $order): array
     {
-        return array_values(array_filter(OrderAct::cases(), static fn (OrderAct $act): bool => self::refusal($act, $by, $order) === null));
+        return array_values(array_filter(OrderAct::cases(), static fn(OrderAct $act): bool => self::refusal($act, $by, $order) === null));
     }
 
     public static function coordinates(Person $by): bool

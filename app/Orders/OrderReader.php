@@ -35,10 +35,21 @@ final readonly class OrderReader
     /** Loads all that reading the order needs, in a fixed number of queries. */
     public static function load(ChangeOrder $order): ChangeOrder
     {
-        return $order->load([
-            'items.item.category', 'items.item.released', 'items.item.everReleased', 'items.item.revisingOrders', 'items.base', 'items.edits.author',
-            'author', 'editor', 'signer', 'signatures.person', 'requests',
-        ])->setRelation('items', $order->items->each->setRelation('order', $order));
+        return $order
+            ->load([
+                'items.item.category',
+                'items.item.released',
+                'items.item.everReleased',
+                'items.item.revisingOrders',
+                'items.base',
+                'items.edits.author',
+                'author',
+                'editor',
+                'signer',
+                'signatures.person',
+                'requests',
+            ])
+            ->setRelation('items', $order->items->each->setRelation('order', $order));
     }
 
     public function toCore(ChangeOrder $order): Order
@@ -52,7 +63,7 @@ final readonly class OrderReader
         $components = [];
         $authors = [];
         foreach ($order->items as $row) {
-            $base = $before[$row->base_revision_id] ?? new Structure;
+            $base = $before[$row->base_revision_id] ?? new Structure();
             [$after, $broken] = self::after($base, self::activeEdits($row));
             $items[] = [$row, $base, $after, $broken];
             $components = [...$components, ...$after->components()];
@@ -64,20 +75,51 @@ final readonly class OrderReader
         }
         // What is released for the first time under the same order is there on the same day.
         $introduced = $order->items->where('outcome', Outcome::Revise)->pluck('item_id');
-        $unreleased = Item::query()->whereIn('number', array_unique($components))->whereNotIn('id', $introduced)
-            ->whereDoesntHave('everReleased', $order->effective_on === null ? null : static fn (Builder $query): mixed => $query->tap(Revision::effectiveOn(Day::parse($order->effective_on))))
-            ->pluck('number')->all();
+        $unreleased = Item::query()
+            ->whereIn('number', array_unique($components))
+            ->whereNotIn('id', $introduced)
+            ->whereDoesntHave(
+                'everReleased',
+                $order->effective_on === null
+                    ? null
+                    : static fn(Builder $query): mixed => $query->tap(Revision::effectiveOn(Day::parse($order->effective_on))),
+            )
+            ->pluck('number')
+            ->all();
         $unresolved = $this->unresolved($order, array_column($items, 2));
         $sheets = self::sheets($order);
         // Whoever brought a sheet that is released with the order has made a part of what is signed.
         $authors += array_fill_keys($sheets->pluck('person_id')->filter()->all(), true);
-        $drafts = $sheets->groupBy('item_id')->map(static fn (Collection $files): array => $files->map(static fn (ItemFile $file): string => "{$file->role->value} {$file->name} {$file->sha256}")->values()->all())->all();
-        $signed = $order->signatures->first(static fn ($signature): bool => $signature->meaning === 'signed' && ! $signature->void);
+        $drafts = $sheets
+            ->groupBy('item_id')
+            ->map(
+                static fn(Collection $files): array => $files
+                    ->map(static fn(ItemFile $file): string => "{$file->role->value} {$file->name} {$file->sha256}")
+                    ->values()
+                    ->all(),
+            )
+            ->all();
+        $signed = $order->signatures->first(static fn($signature): bool => $signature->meaning === 'signed' && !$signature->void);
 
         return new Order(
-            $order->number, $order->state, $order->author_id, $order->editor_id, $order->signer_id,
+            $order->number,
+            $order->state,
+            $order->author_id,
+            $order->editor_id,
+            $order->signer_id,
             $order->effective_on === null ? null : Day::parse($order->effective_on),
-            array_map(fn (array $parts): CoreOrderItem => $this->item($parts[0], $parts[1], $parts[2], $parts[3], $unreleased, $unresolved, $drafts[$parts[0]->item_id] ?? []), $items),
+            array_map(
+                fn(array $parts): CoreOrderItem => $this->item(
+                    $parts[0],
+                    $parts[1],
+                    $parts[2],
+                    $parts[3],
+                    $unreleased,
+                    $unresolved,
+                    $drafts[$parts[0]->item_id] ?? [],
+                ),
+                $items,
+            ),
             array_keys($authors),
             $signed?->digest,
             signedBy: $order->holdingSigners(),
@@ -87,7 +129,7 @@ final readonly class OrderReader
     /** @return list<Edit> what holds now, in order */
     public static function activeEdits(OrderItem $row): array
     {
-        return $row->edits->whereNull('withdrawn_at')->map(static fn (EditRecord $edit): Edit => $edit->toCore())->values()->all();
+        return $row->edits->whereNull('withdrawn_at')->map(static fn(EditRecord $edit): Edit => $edit->toCore())->values()->all();
     }
 
     /**
@@ -98,7 +140,10 @@ final readonly class OrderReader
      */
     private function unresolved(ChangeOrder $order, array $structures): array
     {
-        $lines = array_filter(array_merge(...array_map(static fn (Structure $one): array => array_values($one->lines), $structures)), static fn (Line $line): bool => $line->revision !== null);
+        $lines = array_filter(
+            array_merge(...array_map(static fn(Structure $one): array => array_values($one->lines), $structures)),
+            static fn(Line $line): bool => $line->revision !== null,
+        );
         $coming = [];
         foreach ($order->items as $row) {
             if ($row->outcome === Outcome::Revise) {
@@ -108,7 +153,7 @@ final readonly class OrderReader
         $known = $coming + PinnedRevisions::ids($lines);
         $unresolved = [];
         foreach ($lines as $line) {
-            if (! isset($known[$line->below()])) {
+            if (!isset($known[$line->below()])) {
                 $unresolved[$line->below()] = "{$line->component} at revision {$line->revision}";
             }
         }
@@ -119,9 +164,16 @@ final readonly class OrderReader
     /** @return Collection<int, ItemFile> the files that the order releases. Data sheets and pictures are no part of what is signed. */
     private static function sheets(ChangeOrder $order): Collection
     {
-        return ItemFile::query()->where('role', FileRole::Sheet)->whereIn('item_id', $order->items->where('outcome', Outcome::Revise)->pluck('item_id'))
-            ->where(static fn (Builder $either): Builder => $either->where('order_id', $order->id)->orWhere(static fn (Builder $draft): Builder => $draft->whereNull('order_id')->whereNull('revision_id')))
-            ->orderBy('id')->get();
+        return ItemFile::query()
+            ->where('role', FileRole::Sheet)
+            ->whereIn('item_id', $order->items->where('outcome', Outcome::Revise)->pluck('item_id'))
+            ->where(
+                static fn(Builder $either): Builder => $either
+                    ->where('order_id', $order->id)
+                    ->orWhere(static fn(Builder $draft): Builder => $draft->whereNull('order_id')->whereNull('revision_id')),
+            )
+            ->orderBy('id')
+            ->get();
     }
 
     /** The released revision that the edits start from, if one does. */
@@ -152,8 +204,15 @@ final readonly class OrderReader
      * @param  array<string, string>  $unresolved
      * @param  list<string>  $files
      */
-    private function item(OrderItem $row, Structure $before, Structure $after, array $broken, array $unreleased, array $unresolved, array $files): CoreOrderItem
-    {
+    private function item(
+        OrderItem $row,
+        Structure $before,
+        Structure $after,
+        array $broken,
+        array $unreleased,
+        array $unresolved,
+        array $files,
+    ): CoreOrderItem {
         $from = $row->base?->effective_from;
         $code = self::baseCode($row);
         $newest = $row->item->released?->code;
@@ -170,7 +229,9 @@ final readonly class OrderReader
             $after,
             [
                 ...array_values(array_intersect($after->components(), array_map(strval(...), array_filter($unreleased, is_string(...))))),
-                ...array_values(array_intersect_key($unresolved, array_flip(array_map(static fn (Line $line): string => $line->below(), $after->lines)))),
+                ...array_values(
+                    array_intersect_key($unresolved, array_flip(array_map(static fn(Line $line): string => $line->below(), $after->lines))),
+                ),
             ],
             $broken,
             $files,

@@ -20,7 +20,9 @@ final readonly class OrderSide implements PlannedSide
         $order = ChangeOrder::query()->where('number', $by)->first() ?? throw Refusal::at($place, "There is no order {$by}.");
         foreach ($this->orders->toCore($order)->revised() as $revised) {
             if ($revised->number === $item->number) {
-                return $iteration === null ? $revised->after : $this->iterations->structure($order->items->firstOrFail('item_id', $item->id), $iteration);
+                return $iteration === null
+                    ? $revised->after
+                    : $this->iterations->structure($order->items->firstOrFail('item_id', $item->id), $iteration);
             }
         }
         throw Refusal::at($place, "{$by} does not revise {$item->number}.");

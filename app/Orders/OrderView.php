@@ -33,17 +33,23 @@ final readonly class OrderView
     /** @return list<OrderItemData> */
     public static function items(ChangeOrder $order, Order $core): array
     {
-        $byNumber = array_column(array_map(static fn (CoreOrderItem $item): array => [$item->number, $item], $core->items), 1, 0);
+        $byNumber = array_column(array_map(static fn(CoreOrderItem $item): array => [$item->number, $item], $core->items), 1, 0);
 
-        return $order->items->map(static function (OrderItem $row) use ($byNumber): OrderItemData {
-            $item = $byNumber[$row->item->number];
+        return $order->items
+            ->map(static function (OrderItem $row) use ($byNumber): OrderItemData {
+                $item = $byNumber[$row->item->number];
 
-            return new OrderItemData(
-                ItemRow::of($row->item), $row->outcome->value, $row->disposition?->value, $item->baseRevision,
-                $item->becomes(),
-                $row->outcome === Outcome::Revise && $row->base_revision_id !== null && $item->baseRevision !== $item->latestRevision,
-                count($item->comparison()->changes()),
-            );
-        })->values()->all();
+                return new OrderItemData(
+                    ItemRow::of($row->item),
+                    $row->outcome->value,
+                    $row->disposition?->value,
+                    $item->baseRevision,
+                    $item->becomes(),
+                    $row->outcome === Outcome::Revise && $row->base_revision_id !== null && $item->baseRevision !== $item->latestRevision,
+                    count($item->comparison()->changes()),
+                );
+            })
+            ->values()
+            ->all();
     }
 }

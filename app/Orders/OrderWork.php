@@ -21,29 +21,42 @@ final readonly class OrderWork implements RevisionWork
     public function of(Person $by, Item $item): ?NamedOrder
     {
         $orders = $this->revising($item);
-        $mine = $orders->first(static fn (ChangeOrder $order): bool => $order->state === OrderState::Revising && $order->editor_id === $by->id);
+        $mine = $orders->first(
+            static fn(ChangeOrder $order): bool => $order->state === OrderState::Revising && $order->editor_id === $by->id,
+        );
         if ($mine !== null) {
             // Held, so that it is not sent to review at the same moment.
             ChangeOrder::hold($mine->number);
 
             return NamedOrder::query()->findOrFail($mine->id);
         }
-        $held = $orders->first(static fn (ChangeOrder $order): bool => $order->state !== OrderState::Planning);
+        $held = $orders->first(static fn(ChangeOrder $order): bool => $order->state !== OrderState::Planning);
         if ($held !== null) {
-            throw Refusal::at('file', $held->state === OrderState::Revising ? "{$held->number} names another person to edit {$item->number}." : "{$item->number} is locked under {$held->number}.");
+            throw Refusal::at(
+                'file',
+                $held->state === OrderState::Revising
+                    ? "{$held->number} names another person to edit {$item->number}."
+                    : "{$item->number} is locked under {$held->number}.",
+            );
         }
         if ($item->released !== null) {
-            throw Refusal::at('file', "{$item->number} is released as revision {$item->released->code}. Its sheet changes under an order only.");
+            throw Refusal::at(
+                'file',
+                "{$item->number} is released as revision {$item->released->code}. Its sheet changes under an order only.",
+            );
         }
 
         return null;
     }
 
-    /** A draft belongs to one order, whose editor alone removes it; one that came before any order had the item is everybody's who may add. */
+    /**
+     * A draft belongs to one order, whose editor alone removes it; one that came before any order had the item is everybody's who may
+     * add.
+     */
     public function mayTakeAway(Person $by, Item $item, ?int $order): void
     {
         if ($order === null) {
-            $held = $this->revising($item)->first(static fn (ChangeOrder $order): bool => $order->state->isLocked());
+            $held = $this->revising($item)->first(static fn(ChangeOrder $order): bool => $order->state->isLocked());
             if ($held !== null) {
                 throw Refusal::at('file', "{$item->number} is locked under {$held->number}.");
             }
@@ -60,13 +73,22 @@ final readonly class OrderWork implements RevisionWork
 
     public function mustBeFree(Person $by, array $items, string $place): void
     {
-        $revising = ChangeOrder::query()->where('state', OrderState::Revising->value)
-            ->whereHas('items', static fn (Builder $rows): Builder => $rows->whereIn('item_id', $items)->where('outcome', Outcome::Revise->value))->orderBy('id')->get();
-        if ($revising->isNotEmpty() && ! OrderPolicy::coordinates($by) && ! $revising->contains('editor_id', $by->id)) {
+        $revising = ChangeOrder::query()
+            ->where('state', OrderState::Revising->value)
+            ->whereHas(
+                'items',
+                static fn(Builder $rows): Builder => $rows->whereIn('item_id', $items)->where('outcome', Outcome::Revise->value),
+            )
+            ->orderBy('id')
+            ->get();
+        if ($revising->isNotEmpty() && !OrderPolicy::coordinates($by) && !$revising->contains('editor_id', $by->id)) {
             throw Refusal::at($place, "{$revising->first()->number} is revising this and names another person to edit.");
         }
-        $held = ChangeOrder::query()->whereIn('state', OrderState::locked())
-            ->whereHas('items', static fn (Builder $rows): Builder => $rows->whereIn('item_id', $items))->orderBy('id')->value('number');
+        $held = ChangeOrder::query()
+            ->whereIn('state', OrderState::locked())
+            ->whereHas('items', static fn(Builder $rows): Builder => $rows->whereIn('item_id', $items))
+            ->orderBy('id')
+            ->value('number');
         if (is_string($held)) {
             throw Refusal::at($place, "This is locked under {$held}, which is in review or signed.");
         }
@@ -75,7 +97,10 @@ final readonly class OrderWork implements RevisionWork
     /** @return Collection<int, ChangeOrder> open orders that give the item a new revision */
     private function revising(Item $item): Collection
     {
-        return ChangeOrder::query()->whereHas('items', static fn ($rows) => $rows->where('item_id', $item->id)->where('outcome', Outcome::Revise->value))
-            ->whereIn('state', OrderState::open())->orderBy('id')->get();
+        return ChangeOrder::query()
+            ->whereHas('items', static fn($rows) => $rows->where('item_id', $item->id)->where('outcome', Outcome::Revise->value))
+            ->whereIn('state', OrderState::open())
+            ->orderBy('id')
+            ->get();
     }
 }

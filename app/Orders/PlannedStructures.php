@@ -31,11 +31,18 @@ final class PlannedStructures implements Overlay
         $orders = ChangeOrder::query()
             ->whereIn('state', OrderState::editing())
             ->where('effective_on', '<=', (string) $day)
-            ->whereHas('items', static fn (Builder $row): Builder => $row->where('outcome', Outcome::Revise->value)->whereHas('item', static fn (Builder $item): Builder => $item->whereIn('number', $numbers)))
-            ->orderBy('effective_on')->orderBy('id')->get();
+            ->whereHas(
+                'items',
+                static fn(Builder $row): Builder => $row
+                    ->where('outcome', Outcome::Revise->value)
+                    ->whereHas('item', static fn(Builder $item): Builder => $item->whereIn('number', $numbers)),
+            )
+            ->orderBy('effective_on')
+            ->orderBy('id')
+            ->get();
         foreach ($orders as $order) {
             foreach ($this->reader->toCore($order)->revised() as $item) {
-                if (! isset($structures[$item->number])) {
+                if (!isset($structures[$item->number])) {
                     continue;
                 }
                 $structures[$item->number] = $item->after->on($day);

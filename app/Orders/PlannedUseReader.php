@@ -30,12 +30,21 @@ final readonly class PlannedUseReader
     /** @return list<PlannedUse> by order and number of the parent */
     public function read(Item $item): array
     {
-        $rows = OrderItem::query()->with(['edits', 'order', 'item'])->whereIn('id', array_column(DB::select(strtr(self::EDITED, ['{editing}' => Quoted::cases(OrderState::editing())]), [$item->number, $item->id]), 'id'))->get();
+        $rows = OrderItem::query()
+            ->with(['edits', 'order', 'item'])
+            ->whereIn(
+                'id',
+                array_column(
+                    DB::select(strtr(self::EDITED, ['{editing}' => Quoted::cases(OrderState::editing())]), [$item->number, $item->id]),
+                    'id',
+                ),
+            )
+            ->get();
         $bases = $this->structures->ofRevisions($rows->pluck('base_revision_id')->filter()->values()->all());
         $parents = ItemRows::byId($rows->pluck('item_id')->unique()->values()->all());
         $uses = [];
-        foreach ($rows->sortBy(static fn (OrderItem $row): array => [$row->order->number, $row->item->number]) as $row) {
-            $base = $bases[$row->base_revision_id] ?? new Structure;
+        foreach ($rows->sortBy(static fn(OrderItem $row): array => [$row->order->number, $row->item->number]) as $row) {
+            $base = $bases[$row->base_revision_id] ?? new Structure();
             $was = in_array($item->number, $base->components(), true);
             $will = in_array($item->number, OrderReader::after($base, OrderReader::activeEdits($row))[0]->components(), true);
             // What was taken out and came back, or moved to another line, is used as before.

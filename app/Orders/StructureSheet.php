@@ -22,7 +22,10 @@ final readonly class StructureSheet
     {
         $rows = [];
         foreach ($after as $line) {
-            $rows[] = array_map(static fn (FileColumn $column): string => StructureTable::value($item, null, $line, $column), FileColumn::ofOneParent());
+            $rows[] = array_map(
+                static fn(FileColumn $column): string => StructureTable::value($item, null, $line, $column),
+                FileColumn::ofOneParent(),
+            );
         }
 
         return new Table($item, [], array_column(FileColumn::ofOneParent(), 'value'), $rows);
@@ -36,10 +39,18 @@ final readonly class StructureSheet
     public static function read(string $path, string $item, Structure $now): Structure
     {
         $lines = $reasons = [];
-        $reader = new LineReader;
-        foreach ((new SheetReader($path, array_column(FileColumn::ofOneParent(), 'value'), array_column(FileColumn::needed(), 'value'), self::MOST + 5_000))->rows() as $number => $row) {
+        $reader = new LineReader();
+        foreach (
+            (new SheetReader(
+                $path,
+                array_column(FileColumn::ofOneParent(), 'value'),
+                array_column(FileColumn::needed(), 'value'),
+                self::MOST + 5_000,
+            ))->rows()
+            as $number => $row
+        ) {
             if (count($lines) > self::MOST) {
-                throw Refusal::at('file', 'At most '.self::MOST.' lines of one item are read from a sheet.');
+                throw Refusal::at('file', 'At most ' . self::MOST . ' lines of one item are read from a sheet.');
             }
             if ($row['parent'] !== $item) {
                 $reasons["row {$number}, parent"] = "Row {$number}, parent: this sheet is read for {$item} alone.";
@@ -47,7 +58,9 @@ final readonly class StructureSheet
             $fields = FileColumn::fieldsOf($row);
             $key = Str::isUuid($row['line'] ?? '') ? $row['line'] : (string) Str::uuid7();
             if (isset($lines[$key])) {
-                $reasons["row {$number}, line"] = "Row {$number}, line: this line stands in the sheet already. Leave the cell of a copied row empty.";
+                $reasons[
+                    "row {$number}, line"
+                ] = "Row {$number}, line: this line stands in the sheet already. Leave the cell of a copied row empty.";
             }
             try {
                 $lines[$key] = $reader->read($key, $fields, $now->line($key));

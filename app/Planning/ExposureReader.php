@@ -18,7 +18,10 @@ use Orthotaxis\Core\Refusal;
 /** What exists and what is coming; when planning is silent, what it last said and how old that is. */
 final readonly class ExposureReader
 {
-    /** Planning is asked about so many items at first; fewer where it has much to tell, more where it has little. Nobody has to hold an answer about tens of thousands. */
+    /**
+     * Planning is asked about so many items at first; fewer where it has much to tell, more where it has little. Nobody has to hold an
+     * answer about tens of thousands.
+     */
     private const AT_FIRST = 100;
 
     private const AT_MOST = 3200;
@@ -33,26 +36,42 @@ final readonly class ExposureReader
     {
         /** @var array<string, Exposure> $byItem */
         $byItem = [];
-        $told = $this->each($items->pluck('number', 'id')->all(), static function (array $rows) use ($items, &$byItem): void {
-            $some = [];
-            foreach ($rows as $row) {
-                $some[$row->item][] = $row;
-            }
-            foreach ($items as $item) {
-                if (isset($some[$item->number])) {
-                    $byItem[$item->number] = Exposure::of($item->number, $item->unit, $some[$item->number]);
+        $told = $this->each(
+            $items->pluck('number', 'id')->all(),
+            static function (array $rows) use ($items, &$byItem): void {
+                $some = [];
+                foreach ($rows as $row) {
+                    $some[$row->item][] = $row;
                 }
-            }
-        }, static function () use (&$byItem): void {
-            $byItem = [];
-        });
-        $at = $told->fault === null ? [] : DB::table('exposure_memory')->whereIntegerInRaw('item_id', $items->modelKeys())->pluck('fetched_at', 'item_id');
+                foreach ($items as $item) {
+                    if (isset($some[$item->number])) {
+                        $byItem[$item->number] = Exposure::of($item->number, $item->unit, $some[$item->number]);
+                    }
+                }
+            },
+            static function () use (&$byItem): void {
+                $byItem = [];
+            },
+        );
+        $at =
+            $told->fault === null
+                ? []
+                : DB::table('exposure_memory')->whereIntegerInRaw('item_id', $items->modelKeys())->pluck('fetched_at', 'item_id');
 
-        return new ExposurePage($items->map(static fn (Item $item): ExposureOfItem => ExposureOfItem::of(
-            $byItem[$item->number] ?? Exposure::of($item->number, $item->unit, []),
-            $told->fault === null ? $told->at : (isset($at[$item->id]) ? CarbonImmutable::parse($at[$item->id]) : null),
-            ! in_array($item->number, $told->unknown, true), $told->fault,
-        ))->values()->all(), $told->strangers);
+        return new ExposurePage(
+            $items
+                ->map(
+                    static fn(Item $item): ExposureOfItem => ExposureOfItem::of(
+                        $byItem[$item->number] ?? Exposure::of($item->number, $item->unit, []),
+                        $told->fault === null ? $told->at : (isset($at[$item->id]) ? CarbonImmutable::parse($at[$item->id]) : null),
+                        !in_array($item->number, $told->unknown, true),
+                        $told->fault,
+                    ),
+                )
+                ->values()
+                ->all(),
+            $told->strangers,
+        );
     }
 
     /**
@@ -64,11 +83,15 @@ final readonly class ExposureReader
     public function rows(Collection $items): array
     {
         $rows = [];
-        $told = $this->each($items->pluck('number', 'id')->all(), static function (array $some) use (&$rows): void {
-            array_push($rows, ...$some);
-        }, static function () use (&$rows): void {
-            $rows = [];
-        });
+        $told = $this->each(
+            $items->pluck('number', 'id')->all(),
+            static function (array $some) use (&$rows): void {
+                array_push($rows, ...$some);
+            },
+            static function () use (&$rows): void {
+                $rows = [];
+            },
+        );
 
         return [$rows, $told];
     }
@@ -101,7 +124,7 @@ final readonly class ExposureReader
             }
 
             return new Told($now, null, $unknown, array_values(array_unique($strangers)));
-        } catch (PlanningSilent|Refusal $fault) {
+        } catch (PlanningSilent | Refusal $fault) {
             $anew();
             if ($fault instanceof PlanningSilent && PlanningGateway::isAwaited()) {
                 AskPlanning::inBackground($numbers);
@@ -124,7 +147,7 @@ final readonly class ExposureReader
             foreach (DB::table('exposure_memory')->whereIntegerInRaw('item_id', array_keys($batch))->orderBy('item_id')->get() as $kept) {
                 array_push($rows, ...self::read($kept->rows));
                 $oldest = min($oldest ?? $kept->fetched_at, $kept->fetched_at);
-                if (! $kept->known) {
+                if (!$kept->known) {
                     $unknown[] = $batch[$kept->item_id];
                 }
             }
@@ -141,14 +164,28 @@ final readonly class ExposureReader
         $rows = array_fill_keys(array_keys($numbers), []);
         foreach ($answer->rows as $row) {
             $rows[$ids[$row->item]][] = [
-                'kind' => $row->kind->value, 'document' => $row->document, 'item' => $row->item, 'revision' => $row->revision,
-                'quantity' => (string) $row->quantity, 'unit' => $row->unit->value, 'unit_value' => (string) $row->unitValue,
-                'due' => $row->due?->__toString(), 'place' => $row->place, 'status' => $row->status, 'serial' => $row->serial,
+                'kind' => $row->kind->value,
+                'document' => $row->document,
+                'item' => $row->item,
+                'revision' => $row->revision,
+                'quantity' => (string) $row->quantity,
+                'unit' => $row->unit->value,
+                'unit_value' => (string) $row->unitValue,
+                'due' => $row->due?->__toString(),
+                'place' => $row->place,
+                'status' => $row->status,
+                'serial' => $row->serial,
             ];
         }
-        DB::statement('INSERT INTO exposure_memory (item_id, rows, fetched_at, known) SELECT key::bigint, value::text, ?, NOT key::bigint = ANY (?::bigint[]) FROM json_each(?::json)
+        DB::statement(
+            'INSERT INTO exposure_memory (item_id, rows, fetched_at, known) SELECT key::bigint, value::text, ?, NOT key::bigint = ANY (?::bigint[]) FROM json_each(?::json)
             ON CONFLICT (item_id) DO UPDATE SET rows = excluded.rows, fetched_at = excluded.fetched_at, known = excluded.known',
-            [$now, '{'.implode(',', array_intersect_key($ids, array_flip($answer->unknown))).'}', json_encode((object) $rows, JSON_THROW_ON_ERROR)]);
+            [
+                $now,
+                '{' . implode(',', array_intersect_key($ids, array_flip($answer->unknown))) . '}',
+                json_encode((object) $rows, JSON_THROW_ON_ERROR),
+            ],
+        );
     }
 
     /** @return list<Supply> */

@@ -24,27 +24,35 @@ final readonly class PlanningGateway
      */
     public function supply(array $items): SupplyAnswer
     {
-        $ask = fn (): array => $this->ask(static fn (PendingRequest $http): Response => $http->post('/supply', ['items' => $items]));
-        if (self::isAwaited() && ! Breaker::allows()) {
+        $ask = fn(): array => $this->ask(static fn(PendingRequest $http): Response => $http->post('/supply', ['items' => $items]));
+        if (self::isAwaited() && !Breaker::allows()) {
             // What does not answer is not waited for again and again.
             throw new PlanningSilent('Planning does not answer.');
         }
         // Two people at most wait for planning at the same time; the others go on at once with what was last known.
         $answer = self::isAwaited()
-            ? Slots::in('planning is asked', config()->integer('orthotaxis.planning.at_once'), 30, $ask, static fn (): PlanningSilent => new PlanningSilent('Planning is slow at the moment.'))
+            ? Slots::in(
+                'planning is asked',
+                config()->integer('orthotaxis.planning.at_once'),
+                30,
+                $ask,
+                static fn(): PlanningSilent => new PlanningSilent('Planning is slow at the moment.'),
+            )
             : $ask();
         $rows = $answer['rows'] ?? null;
-        if (! is_array($rows)) {
+        if (!is_array($rows)) {
             throw new PlanningSilent('Planning answered without rows.');
         }
         try {
             $told = array_map(
-                static fn (mixed $row, int $i): Supply => is_array($row) ? Supply::read($row, $i + 1) : throw Refusal::at('row', 'Planning sent a row that cannot be read.'),
+                static fn(mixed $row, int $i): Supply => is_array($row)
+                    ? Supply::read($row, $i + 1)
+                    : throw Refusal::at('row', 'Planning sent a row that cannot be read.'),
                 array_values($rows),
                 array_keys(array_values($rows)),
             );
         } catch (Refusal $refusal) {
-            throw new PlanningSilent('Planning answered something that makes no sense: '.$refusal->getMessage(), 0, $refusal);
+            throw new PlanningSilent('Planning answered something that makes no sense: ' . $refusal->getMessage(), 0, $refusal);
         }
         $asked = array_fill_keys($items, true);
         $own = $strangers = [];
@@ -55,7 +63,12 @@ final readonly class PlanningGateway
                 $strangers[$row->item] = true;
             }
         }
-        $unknown = array_values(array_filter(is_array($answer['unknown'] ?? null) ? $answer['unknown'] : [], static fn (mixed $number): bool => is_string($number) && isset($asked[$number])));
+        $unknown = array_values(
+            array_filter(
+                is_array($answer['unknown'] ?? null) ? $answer['unknown'] : [],
+                static fn(mixed $number): bool => is_string($number) && isset($asked[$number]),
+            ),
+        );
 
         return new SupplyAnswer($own, $unknown, array_map(strval(...), array_keys($strangers)));
     }
@@ -69,16 +82,18 @@ final readonly class PlanningGateway
      */
     public function handOver(string $name, string $xml): array
     {
-        $answer = $this->ask(static fn (PendingRequest $http): Response => $http
-            ->withHeaders(['Idempotency-Key' => $name])
-            ->withBody($xml, 'application/xml')
-            ->post('/hand-overs'));
+        $answer = $this->ask(
+            static fn(PendingRequest $http): Response => $http
+                ->withHeaders(['Idempotency-Key' => $name])
+                ->withBody($xml, 'application/xml')
+                ->post('/hand-overs'),
+        );
         $answers = [];
         foreach (is_array($answer['entries'] ?? null) ? $answer['entries'] : [] as $entry) {
-            $number = is_array($entry) ? ($entry['entry'] ?? null) : null;
-            $said = is_array($entry) ? ($entry['answer'] ?? null) : null;
-            $reason = is_array($entry) ? ($entry['reason'] ?? '') : '';
-            if (! is_int($number) || ($said !== 'taken' && $said !== 'refused') || ! is_string($reason)) {
+            $number = is_array($entry) ? $entry['entry'] ?? null : null;
+            $said = is_array($entry) ? $entry['answer'] ?? null : null;
+            $reason = is_array($entry) ? $entry['reason'] ?? '' : '';
+            if (!is_int($number) || ($said !== 'taken' && $said !== 'refused') || !is_string($reason)) {
                 throw new PlanningSilent('Planning answered the hand-over with something that makes no sense.');
             }
             $answers[$number] = ['answer' => $said, 'reason' => mb_substr($reason, 0, 500)];
@@ -95,11 +110,13 @@ final readonly class PlanningGateway
     {
         $begin = hrtime(true);
         try {
-            $response = $call(Http::baseUrl(config()->string('orthotaxis.planning.url'))
-                ->withToken(config()->string('orthotaxis.planning.token'))
-                ->acceptJson()
-                ->connectTimeout(config()->float('orthotaxis.planning.connect_seconds'))
-                ->timeout(self::patience()));
+            $response = $call(
+                Http::baseUrl(config()->string('orthotaxis.planning.url'))
+                    ->withToken(config()->string('orthotaxis.planning.token'))
+                    ->acceptJson()
+                    ->connectTimeout(config()->float('orthotaxis.planning.connect_seconds'))
+                    ->timeout(self::patience()),
+            );
         } catch (ConnectionException $e) {
             Breaker::inVain();
             throw new PlanningSilent('Planning does not answer.', 0, $e);
@@ -108,7 +125,7 @@ final readonly class PlanningGateway
         if ((hrtime(true) - $begin) / 1e9 <= config()->float('orthotaxis.planning.request_seconds')) {
             Breaker::answered();
         }
-        if (! $response->successful()) {
+        if (!$response->successful()) {
             throw new PlanningSilent("Planning answered with an error ({$response->status()}).");
         }
         $answer = $response->json();

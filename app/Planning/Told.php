@@ -15,5 +15,10 @@ final readonly class Told
      * @param  list<string>  $unknown  our numbers that planning does not know
      * @param  list<string>  $strangers  its numbers that nobody asked about
      */
-    public function __construct(public ?CarbonImmutable $at, public ?string $fault = null, public array $unknown = [], public array $strangers = []) {}
+    public function __construct(
+        public ?CarbonImmutable $at,
+        public ?string $fault = null,
+        public array $unknown = [],
+        public array $strangers = [],
+    ) {}
 }

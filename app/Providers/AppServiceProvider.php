@@ -59,23 +59,39 @@ final class AppServiceProvider extends ServiceProvider
         // kept from their work by it: it is logged.
         Model::preventLazyLoading();
         if ($this->app->environment('production')) {
-            Model::handleLazyLoadingViolationUsing(static fn (Model $model, string $relation) => Log::warning('A relation was loaded row by row.', ['model' => $model::class, 'relation' => $relation]));
+            Model::handleLazyLoadingViolationUsing(
+                static fn(Model $model, string $relation) => Log::warning('A relation was loaded row by row.', [
+                    'model' => $model::class,
+                    'relation' => $relation,
+                ]),
+            );
         }
         Model::preventAccessingMissingAttributes();
         Model::unguard();
 
         foreach (Ability::cases() as $ability) {
-            Gate::define($ability->value, static fn (Person $person): bool => $person->mayDo($ability));
+            Gate::define($ability->value, static fn(Person $person): bool => $person->mayDo($ability));
         }
 
         TrustProxies::at(config()->array('security.trusted_proxies'));
 
-        Session::extend('database', static fn (Application $app): KnownSessions => new KnownSessions($app->make('db')->connection(), config()->string('session.table'), config()->integer('session.lifetime'), $app));
+        Session::extend(
+            'database',
+            static fn(Application $app): KnownSessions => new KnownSessions(
+                $app->make('db')->connection(),
+                config()->string('session.table'),
+                config()->integer('session.lifetime'),
+                $app,
+            ),
+        );
 
         // Scripts and styles come from where the page comes from, whatever name or port that has.
-        Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
+        Vite::createAssetPathsUsing(static fn(string $path): string => '/' . $path);
 
-        Auth::provider('active-people', static fn (Application $app, array $config): ActivePeople => new ActivePeople($app->make(Hasher::class), $config['model']));
+        Auth::provider(
+            'active-people',
+            static fn(Application $app, array $config): ActivePeople => new ActivePeople($app->make(Hasher::class), $config['model']),
+        );
         Sanctum::authenticateAccessTokensUsing(static function (PersonalAccessToken $token, bool $valid): bool {
             $person = $token->getRelationValue('tokenable');
 
@@ -84,16 +100,25 @@ final class AppServiceProvider extends ServiceProvider
 
         // Only what was refused counts: whoever knows the password is never locked out by using it. A name is locked for the
         // address that fails, never for its owner elsewhere; and one address does not try name after name.
-        $refused = static fn (Response $response): bool => $response->getStatusCode() >= 400;
+        $refused = static fn(Response $response): bool => $response->getStatusCode() >= 400;
         RateLimiter::for('sign-in', static function (Request $request) use ($refused): array {
             $login = $request->input('login');
 
             return [
-                Limit::perMinute(10)->by('name|'.(is_string($login) ? mb_strtolower($login) : '').'|'.$request->ip())->after($refused),
-                Limit::perMinute(30)->by('address|'.$request->ip())->after($refused),
+                Limit::perMinute(10)
+                    ->by('name|' . (is_string($login) ? mb_strtolower($login) : '') . '|' . $request->ip())
+                    ->after($refused),
+                Limit::perMinute(30)
+                    ->by('address|' . $request->ip())
+                    ->after($refused),
             ];
         });
         // A signature is asked of the person who is signed in, whatever they send and from wherever.
-        RateLimiter::for('signature', static fn (Request $request): Limit => Limit::perMinute(10)->by('person|'.$request->user()?->getAuthIdentifier())->after($refused));
+        RateLimiter::for(
+            'signature',
+            static fn(Request $request): Limit => Limit::perMinute(10)
+                ->by('person|' . $request->user()?->getAuthIdentifier())
+                ->after($refused),
+        );
     }
 }

@@ -16,7 +16,8 @@ use Orthotaxis\Core\Report\ReportState;
 /**
  * What hangs on items without being above them: drawings and documents, operations and tools, other open changes.
  *
- * @phpstan-type Found array{reason: ReachReason, subject: string, item: ?int, number: string, title: string, why: string, level: int, via: int}
+ * @phpstan-type Found array{reason: ReachReason, subject: string, item: ?int, number: string, title: string, why: string, level: int,
+ *     via: int}
  */
 final readonly class HangsOn
 {
@@ -27,12 +28,29 @@ final readonly class HangsOn
      */
     public static function documents(array $affected, array $parents): array
     {
-        return array_values(array_map(static fn (\stdClass $row): array => [
-            'reason' => ReachReason::Document, 'subject' => "document {$row->document}", 'item' => $row->id, 'number' => $row->document, 'title' => $row->title,
-            'why' => ($row->kind === 'drawing' ? 'Shows ' : 'Describes ').$row->number.($row->code === null ? '' : ", revision {$row->code}"), 'level' => $row->affected ? 0 : 1, 'via' => $row->item_id,
-        ], DB::select('SELECT DISTINCT ON (d.number) d.id, d.number AS document, d.title, d.kind, i.number, i.id AS item_id, r.code, i.id = ANY (?::bigint[]) AS affected
+        return array_values(
+            array_map(
+                static fn(\stdClass $row): array => [
+                    'reason' => ReachReason::Document,
+                    'subject' => "document {$row->document}",
+                    'item' => $row->id,
+                    'number' => $row->document,
+                    'title' => $row->title,
+                    'why' =>
+                        ($row->kind === 'drawing' ? 'Shows ' : 'Describes ') .
+                        $row->number .
+                        ($row->code === null ? '' : ", revision {$row->code}"),
+                    'level' => $row->affected ? 0 : 1,
+                    'via' => $row->item_id,
+                ],
+                DB::select(
+                    'SELECT DISTINCT ON (d.number) d.id, d.number AS document, d.title, d.kind, i.number, i.id AS item_id, r.code, i.id = ANY (?::bigint[]) AS affected
             FROM item_documents l JOIN items d ON d.id = l.document_id JOIN items i ON i.id = l.item_id LEFT JOIN revisions r ON r.id = l.shows_revision_id
-            WHERE l.item_id = ANY (?::bigint[]) ORDER BY d.number, 8 DESC, i.number', [self::list($affected), self::list([...$affected, ...$parents])])));
+            WHERE l.item_id = ANY (?::bigint[]) ORDER BY d.number, 8 DESC, i.number',
+                    [self::list($affected), self::list([...$affected, ...$parents])],
+                ),
+            ),
+        );
     }
 
     /**
@@ -44,7 +62,9 @@ final readonly class HangsOn
     public static function operations(array $affected, Day $day): array
     {
         $found = [];
-        foreach (DB::select("WITH of AS (SELECT ?::date AS day),
+        foreach (
+            DB::select(
+                "WITH of AS (SELECT ?::date AS day),
             applying AS NOT MATERIALIZED (
                 SELECT l.* FROM of, structure_lines l JOIN revisions r ON r.id = l.revision_id
                 WHERE l.kind = 'manufacturing' AND l.operation IS NOT NULL AND r.status IN ('released', 'superseded', 'obsolete')
@@ -57,18 +77,34 @@ final readonly class HangsOn
                 (SELECT json_agg(json_build_array(t.id, t.number, t.title) ORDER BY t.number) FROM applying l JOIN items t ON t.id = l.component_id AND t.kind = 'tool'
                     WHERE l.revision_id = u.revision_id AND l.plant = u.plant AND l.operation = u.operation) AS tools
             FROM used u JOIN revisions r ON r.id = u.revision_id JOIN items p ON p.id = r.item_id
-            GROUP BY p.number, p.title, u.revision_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation", [(string) $day, self::list($affected)]) as $row) {
+            GROUP BY p.number, p.title, u.revision_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation",
+                [(string) $day, self::list($affected)],
+            )
+            as $row
+        ) {
             $place = "{$row->number} at {$row->plant}";
             $found[] = [
-                'reason' => ReachReason::Operation, 'subject' => "operation {$row->operation} {$row->number} {$row->plant}", 'item' => null, 'number' => $row->number,
-                'title' => "Operation {$row->operation}, {$row->plant}: {$row->title}", 'why' => "Uses up {$row->components}", 'level' => 1, 'via' => $row->via,
+                'reason' => ReachReason::Operation,
+                'subject' => "operation {$row->operation} {$row->number} {$row->plant}",
+                'item' => null,
+                'number' => $row->number,
+                'title' => "Operation {$row->operation}, {$row->plant}: {$row->title}",
+                'why' => "Uses up {$row->components}",
+                'level' => 1,
+                'via' => $row->via,
             ];
             /** @var list<array{int, string, string}> $tools */
             $tools = json_decode($row->tools ?? '[]', true, flags: JSON_THROW_ON_ERROR);
             foreach ($tools as [$id, $number, $title]) {
                 $found[] = [
-                    'reason' => ReachReason::Tool, 'subject' => "tool {$number}", 'item' => $id, 'number' => $number, 'title' => $title,
-                    'why' => "Used at operation {$row->operation} of {$place}", 'level' => 1, 'via' => $row->via,
+                    'reason' => ReachReason::Tool,
+                    'subject' => "tool {$number}",
+                    'item' => $id,
+                    'number' => $number,
+                    'title' => $title,
+                    'why' => "Used at operation {$row->operation} of {$place}",
+                    'level' => 1,
+                    'via' => $row->via,
                 ];
             }
         }
@@ -94,15 +130,28 @@ final readonly class HangsOn
         $isAffected = array_fill_keys($affected, true);
         $isReached = $isAffected + array_fill_keys($above, true);
         $found = [];
-        foreach (DB::select("WITH o AS MATERIALIZED ({$open}) SELECT o.number, o.title, o.type, o.item_id, i.number AS item FROM o JOIN items i ON i.id = o.item_id
-            WHERE NOT o.number = ANY (?::text[]) ORDER BY o.number, i.number", ['{'.implode(',', [...$known, ...$reports]).'}']) as $row) {
-            if (! isset($isReached[$row->item_id])) {
+        foreach (
+            DB::select(
+                "WITH o AS MATERIALIZED ({$open}) SELECT o.number, o.title, o.type, o.item_id, i.number AS item FROM o JOIN items i ON i.id = o.item_id
+            WHERE NOT o.number = ANY (?::text[]) ORDER BY o.number, i.number",
+                ['{' . implode(',', [...$known, ...$reports]) . '}'],
+            )
+            as $row
+        ) {
+            if (!isset($isReached[$row->item_id])) {
                 continue;
             }
             $found[$row->number] ??= [
-                'reason' => ReachReason::OpenChange, 'subject' => "change {$row->number}", 'item' => null, 'number' => $row->number, 'title' => $row->title, 'why' => '', 'level' => 1, 'via' => $row->item_id,
+                'reason' => ReachReason::OpenChange,
+                'subject' => "change {$row->number}",
+                'item' => null,
+                'number' => $row->number,
+                'title' => $row->title,
+                'why' => '',
+                'level' => 1,
+                'via' => $row->item_id,
             ];
-            $named = ($found[$row->number]['why'] === '' ? "{$row->type} that names " : "{$found[$row->number]['why']}, ").$row->item;
+            $named = ($found[$row->number]['why'] === '' ? "{$row->type} that names " : "{$found[$row->number]['why']}, ") . $row->item;
             // Five are enough to know it by.
             $found[$row->number]['why'] = substr_count($named, ', ') < 5 ? $named : $found[$row->number]['why'];
             if (isset($isAffected[$row->item_id])) {
@@ -116,6 +165,6 @@ final readonly class HangsOn
     /** @param  list<int>  $ids */
     private static function list(array $ids): string
     {
-        return '{'.implode(',', $ids).'}';
+        return '{' . implode(',', $ids) . '}';
     }
 }

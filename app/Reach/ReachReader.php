@@ -41,8 +41,14 @@ final readonly class ReachReader
         [$index, $reach] = self::reach($request, $day);
         $decisions = self::decisions($request);
         $found = self::rows($request, $index, $reach, $day, $decisions);
-        $counts = array_count_values(array_map(static fn (array $row): string => $row['reason']->value, $found));
-        $asked = array_values(array_filter($found, static fn (array $row): bool => ($reason === '' || $row['reason']->value === $reason) && (! $decided || isset($decisions[$row['subject']]))));
+        $counts = array_count_values(array_map(static fn(array $row): string => $row['reason']->value, $found));
+        $asked = array_values(
+            array_filter(
+                $found,
+                static fn(array $row): bool => ($reason === '' || $row['reason']->value === $reason) &&
+                    (!$decided || isset($decisions[$row['subject']])),
+            ),
+        );
         $counted = [];
         foreach (ReachReason::cases() as $case) {
             if (isset($counts[$case->value])) {
@@ -51,7 +57,14 @@ final readonly class ReachReader
         }
         $settled = count(array_intersect_key($decisions, array_column($found, 'subject', 'subject')));
 
-        return new ReachPage((string) $day, $counted, count($asked), $settled, $from, self::named($index, $reach, array_slice($asked, $from, self::AT_MOST), $decisions));
+        return new ReachPage(
+            (string) $day,
+            $counted,
+            count($asked),
+            $settled,
+            $from,
+            self::named($index, $reach, array_slice($asked, $from, self::AT_MOST), $decisions),
+        );
     }
 
     public function picture(ChangeRequest $request, Day $day): ReachPicture
@@ -70,7 +83,10 @@ final readonly class ReachReader
         asort($shown);
 
         $positions = array_keys($shown);
-        $known = DB::table('items')->whereIntegerInRaw('id', array_map($index->positions->item(...), $positions))->get(['id', 'number', 'title', 'sold'])->keyBy('id');
+        $known = DB::table('items')
+            ->whereIntegerInRaw('id', array_map($index->positions->item(...), $positions))
+            ->get(['id', 'number', 'title', 'sold'])
+            ->keyBy('id');
         $revisions = $index->revisionsAt($positions);
         $places = array_flip($positions);
         $nodes = $edges = [];
@@ -106,22 +122,44 @@ final readonly class ReachReader
         $direct = self::ids($index, array_keys($reach->levels, 1, true));
         $sold = $index->sold();
         $products = array_keys(array_intersect_key($reach->levels, $sold));
-        $item = static fn (ReachReason $reason, int $position, string $why): array => [
-            'reason' => $reason, 'subject' => $reason->value.' '.$index->positions->item($position), 'item' => $index->positions->item($position), 'number' => '', 'title' => '', 'why' => $why,
-            'level' => $reach->levels[$position] ?? 0, 'via' => $position,
+        $item = static fn(ReachReason $reason, int $position, string $why): array => [
+            'reason' => $reason,
+            'subject' => $reason->value . ' ' . $index->positions->item($position),
+            'item' => $index->positions->item($position),
+            'number' => '',
+            'title' => '',
+            'why' => $why,
+            'level' => $reach->levels[$position] ?? 0,
+            'via' => $position,
         ];
         $rows = [];
         foreach (array_keys($reach->levels, 0, true) as $position) {
             // What was taken in stays under what it was taken in by, so that it can be taken back.
             $id = $index->positions->item($position);
-            $taken = array_values(array_filter(["parent {$id}", "product {$id}", "sibling {$id}", "document {$numbers[$id]}", "tool {$numbers[$id]}"], static fn (string $subject): bool => ($decisions[$subject] ?? null)?->taken === true));
-            $rows[] = $taken === [] ? $item(ReachReason::Affected, $position, 'Named by the request') : ['subject' => $taken[0]] + $item(ReachReason::Affected, $position, 'Taken in');
+            $taken = array_values(
+                array_filter(
+                    ["parent {$id}", "product {$id}", "sibling {$id}", "document {$numbers[$id]}", "tool {$numbers[$id]}"],
+                    static fn(string $subject): bool => ($decisions[$subject] ?? null)?->taken === true,
+                ),
+            );
+            $rows[] =
+                $taken === []
+                    ? $item(ReachReason::Affected, $position, 'Named by the request')
+                    : ['subject' => $taken[0]] + $item(ReachReason::Affected, $position, 'Taken in');
         }
         $hangs = [
-            ...HangsOn::documents($affected, $direct), ...HangsOn::operations($affected, $day),
+            ...HangsOn::documents($affected, $direct),
+            ...HangsOn::operations($affected, $day),
             ...HangsOn::openChanges($request, $affected, self::ids($index, array_keys(array_filter($reach->levels)))),
         ];
-        usort($hangs, static fn (array $a, array $b): int => [array_search($a['reason'], ReachReason::cases(), true), $a['level'], $a['subject']] <=> [array_search($b['reason'], ReachReason::cases(), true), $b['level'], $b['subject']]);
+        usort(
+            $hangs,
+            static fn(array $a, array $b): int => [array_search($a['reason'], ReachReason::cases(), true), $a['level'], $a['subject']] <=> [
+                array_search($b['reason'], ReachReason::cases(), true),
+                $b['level'],
+                $b['subject'],
+            ],
+        );
         foreach ($hangs as $row) {
             $rows[] = ['via' => $index->positions->of($row['via'])] + $row;
         }
@@ -134,8 +172,12 @@ final readonly class ReachReader
             $rows[] = ['via' => $product] + $item(ReachReason::Sibling, $sibling, '');
         }
         foreach ($reach->levels as $position => $level) {
-            if ($level > 0 && ! isset($sold[$position])) {
-                $rows[] = $item(ReachReason::Parent, $position, $level === 1 ? 'Has it in a line of its own' : "Has it inside, {$level} levels down");
+            if ($level > 0 && !isset($sold[$position])) {
+                $rows[] = $item(
+                    ReachReason::Parent,
+                    $position,
+                    $level === 1 ? 'Has it in a line of its own' : "Has it inside, {$level} levels down",
+                );
             }
         }
 
@@ -155,17 +197,26 @@ final readonly class ReachReader
      */
     private static function named(StructureIndex $index, Reach $reach, array $rows, array $decisions): array
     {
-        $paths = array_map(static fn (array $row): array => self::ids($index, $reach->path($row['via'])), $rows);
+        $paths = array_map(static fn(array $row): array => self::ids($index, $reach->path($row['via'])), $rows);
         $items = ItemRows::byId(array_values(array_unique(array_filter(array_column($rows, 'item')))));
-        $numbers = Item::query()->toBase()->whereIntegerInRaw('id', array_values(array_unique(array_merge(...$paths))))->pluck('number', 'id');
+        $numbers = Item::query()
+            ->toBase()
+            ->whereIntegerInRaw('id', array_values(array_unique(array_merge(...$paths))))
+            ->pluck('number', 'id');
         $named = [];
         foreach ($rows as $i => $row) {
             $item = $row['item'] === null ? null : $items[$row['item']];
-            $path = array_map(static fn (int $id): string => $numbers[$id], $paths[$i]);
+            $path = array_map(static fn(int $id): string => $numbers[$id], $paths[$i]);
             $named[] = new ReachRow(
-                $row['subject'], $row['reason']->value, $item->number ?? $row['number'], $item->title ?? $row['title'],
-                $row['reason'] === ReachReason::Sibling ? 'Shares at least half of its components with '.end($path) : $row['why'],
-                $row['level'], $path, $item, $decisions[$row['subject']] ?? null,
+                $row['subject'],
+                $row['reason']->value,
+                $item->number ?? $row['number'],
+                $item->title ?? $row['title'],
+                $row['reason'] === ReachReason::Sibling ? 'Shares at least half of its components with ' . end($path) : $row['why'],
+                $row['level'],
+                $path,
+                $item,
+                $decisions[$row['subject']] ?? null,
             );
         }
 
@@ -175,8 +226,16 @@ final readonly class ReachReader
     /** @return array<string, ReachDecision> by subject */
     private static function decisions(ChangeRequest $request): array
     {
-        return DB::table('reach_decisions as d')->join('people as p', 'p.id', '=', 'd.person_id')->where('request_id', $request->id)->get(['d.id', 'subject', 'taken', 'reason', 'name', 'decided_at'])
-            ->mapWithKeys(static fn (\stdClass $row): array => [$row->subject => new ReachDecision($row->id, $row->taken, $row->reason, $row->name, $row->decided_at)])->all();
+        return DB::table('reach_decisions as d')
+            ->join('people as p', 'p.id', '=', 'd.person_id')
+            ->where('request_id', $request->id)
+            ->get(['d.id', 'subject', 'taken', 'reason', 'name', 'decided_at'])
+            ->mapWithKeys(
+                static fn(\stdClass $row): array => [
+                    $row->subject => new ReachDecision($row->id, $row->taken, $row->reason, $row->name, $row->decided_at),
+                ],
+            )
+            ->all();
     }
 
     /**

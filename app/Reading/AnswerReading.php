@@ -22,7 +22,7 @@ final readonly class AnswerReading
 
     public function __invoke(Reading $reading): void
     {
-        if (! $reading->person->active) {
+        if (!$reading->person->active) {
             $reading->end(401, (string) json_encode(['message' => 'Sign in first.', 'errors' => (object) []]));
 
             return;
@@ -43,14 +43,21 @@ final readonly class AnswerReading
             return $this->answer($reading, $ready);
         }
 
-        return StoredFile::with($file['id'], fn (string $path): Response => $this->withFiles($reading, $left, $ready + [$file['field'] => new UploadedFile($path, $file['name'], null, null, true)]));
+        return StoredFile::with(
+            $file['id'],
+            fn(string $path): Response => $this->withFiles(
+                $reading,
+                $left,
+                $ready + [$file['field'] => new UploadedFile($path, $file['name'], null, null, true)],
+            ),
+        );
     }
 
     /** @param  array<string, UploadedFile>  $files */
     private function answer(Reading $reading, array $files): Response
     {
         $request = Request::create($reading->address, 'POST', $reading->input, [], $files, ['HTTP_ACCEPT' => 'application/json']);
-        $request->setUserResolver(static fn () => $reading->person);
+        $request->setUserResolver(static fn() => $reading->person);
         $outer = app('request');
         app()->instance('request', $request);
         app()->instance('middleware.disable', true);

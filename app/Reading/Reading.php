@@ -42,7 +42,9 @@ final class Reading extends Model
     /** The first answer counts; the files as they were brought are not needed any more. */
     public function end(int $status, string $answer): void
     {
-        $ended = self::query()->where('id', $this->id)->whereNull('ended_at')
+        $ended = self::query()
+            ->where('id', $this->id)
+            ->whereNull('ended_at')
             ->update(['status' => $status, 'answer' => $answer, 'ended_at' => CarbonImmutable::now()]);
         if ($ended > 0) {
             DB::table('stored_files')->whereIn('id', array_column($this->files, 'id'))->delete();

@@ -14,10 +14,22 @@ use OpenApi\Attributes as OA;
 
 final class ReadingController
 {
-    #[OA\Get(path: '/api/readings/{id}', operationId: 'reading', tags: ['files'], description: 'What came of a request that brought a file and was answered with 202: the answer to that request itself, as soon as there is one, with its status; until then 202 again. It is kept for a day.', responses: [
-        new OA\Response(response: 200, description: 'The answer to the request that brought the file.', content: new OA\JsonContent(type: 'object')),
-        new OA\Response(response: 202, description: 'The file is still being read. Ask again after Retry-After seconds.'),
-    ])]
+    #[
+        OA\Get(
+            path: '/api/readings/{id}',
+            operationId: 'reading',
+            tags: ['files'],
+            description: 'What came of a request that brought a file and was answered with 202: the answer to that request itself, as soon as there is one, with its status; until then 202 again. It is kept for a day.',
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'The answer to the request that brought the file.',
+                    content: new OA\JsonContent(type: 'object'),
+                ),
+                new OA\Response(response: 202, description: 'The file is still being read. Ask again after Retry-After seconds.'),
+            ],
+        ),
+    ]
     #[InPath('id'), Refused]
     public function show(string $id, #[CurrentUser] Person $person): JsonResponse
     {
@@ -31,7 +43,14 @@ final class ReadingController
             return new JsonResponse($reading->answer, $reading->status, json: true);
         }
         if ($reading->asked_at < CarbonImmutable::now()->subSeconds(ReadFile::SECONDS)) {
-            return new JsonResponse(['message' => 'Nobody reads files at the moment. Tell the administrator that the workers may have stopped.', 'errors' => (object) []], 503, ['Retry-After' => '60']);
+            return new JsonResponse(
+                [
+                    'message' => 'Nobody reads files at the moment. Tell the administrator that the workers may have stopped.',
+                    'errors' => (object) [],
+                ],
+                503,
+                ['Retry-After' => '60'],
+            );
         }
 
         return new JsonResponse(['reading' => $reading->id], 202, ['Location' => "/api/readings/{$reading->id}", 'Retry-After' => '1']);

@@ -14,7 +14,13 @@ final readonly class RequestsOfReports implements GatheringRequests
 {
     public function of(ProblemReport $report): array
     {
-        return ChangeRequest::query()->with('raisedBy')->whereRelation('reports', 'problem_reports.id', $report->id)->orderBy('id')->get()
-            ->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->values()->all();
+        return ChangeRequest::query()
+            ->with('raisedBy')
+            ->whereRelation('reports', 'problem_reports.id', $report->id)
+            ->orderBy('id')
+            ->get()
+            ->map(static fn(ChangeRequest $one): ChangeRow => $one->row())
+            ->values()
+            ->all();
     }
 }

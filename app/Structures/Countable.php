@@ -29,7 +29,10 @@ final readonly class Countable
         $below = self::largest($item, $kind, $day, 'r.item_id', 'l.component_id');
         // What is above is asked only where there is something to multiply.
         if ($below > 1.0 && $below * self::largest($item, $kind, $day, 'l.component_id', 'r.item_id') > self::MOST) {
-            throw Refusal::at('edits', "Through {$number}, more than a million million of one component would go into one product. Look at its quantities, and at those above it.");
+            throw Refusal::at(
+                'edits',
+                "Through {$number}, more than a million million of one component would go into one product. Look at its quantities, and at those above it.",
+            );
         }
     }
 
@@ -39,11 +42,14 @@ final readonly class Countable
         $totals = [];
         $frontier = [$item => 1.0];
         for ($level = 0; $frontier !== [] && $level < self::DEEPEST; $level++) {
-            $lines = DB::select("
+            $lines = DB::select(
+                "
                 SELECT {$from} AS a, {$to} AS b, sum(l.quantity) / 1e6 AS quantity
                 FROM structure_lines l JOIN revisions r ON r.id = l.revision_id
                 WHERE {$from} = ANY (?::bigint[]) AND l.kind = ? AND r.status IN ('released', 'superseded') AND r.effective_from <= ? AND (r.effective_to IS NULL OR r.effective_to > ?)
-                GROUP BY 1, 2", ['{'.implode(',', array_keys($frontier)).'}', $kind, (string) $day, (string) $day]);
+                GROUP BY 1, 2",
+                ['{' . implode(',', array_keys($frontier)) . '}', $kind, (string) $day, (string) $day],
+            );
             $next = [];
             foreach ($lines as $line) {
                 $amount = $frontier[$line->a] * (float) $line->quantity;

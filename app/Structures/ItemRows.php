@@ -26,7 +26,7 @@ final readonly class ItemRows
     {
         $rows = [];
         $today = Today::day();
-        foreach ($ids === [] ? [] : DB::select(self::SQL.' WHERE i.id = ANY (?::bigint[])', ['{'.implode(',', $ids).'}']) as $row) {
+        foreach ($ids === [] ? [] : DB::select(self::SQL . ' WHERE i.id = ANY (?::bigint[])', ['{' . implode(',', $ids) . '}']) as $row) {
             $rows[$row->id] = ItemRow::read($row, $today);
         }
 
@@ -41,7 +41,14 @@ final readonly class ItemRows
     {
         $rows = [];
         $today = Today::day();
-        foreach ($numbers === [] ? [] : DB::select(self::SQL.' WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb))', [json_encode($numbers, JSON_THROW_ON_ERROR)]) as $row) {
+        foreach (
+            $numbers === []
+                ? []
+                : DB::select(self::SQL . ' WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb))', [
+                    json_encode($numbers, JSON_THROW_ON_ERROR),
+                ])
+            as $row
+        ) {
             $rows[$row->number] = ItemRow::read($row, $today);
         }
 

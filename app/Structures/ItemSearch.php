@@ -26,15 +26,25 @@ final readonly class ItemSearch
 
     private const TEXT = "number || ' ' || title";
 
-    /** What rows can be put in order by, and the columns that say it (the revision by what is in force today); each order ends with the number, so that it is a total one. */
+    /**
+     * What rows can be put in order by, and the columns that say it (the revision by what is in force today); each order ends with the
+     * number, so that it is a total one.
+     */
     private const ORDERS = [
-        'number' => 'number', 'title' => 'title', 'kind' => 'kind', 'category' => '(SELECT name FROM categories c WHERE c.id = items.category_id)', 'unit' => 'unit', 'cost' => 'standard_cost',
+        'number' => 'number',
+        'title' => 'title',
+        'kind' => 'kind',
+        'category' => '(SELECT name FROM categories c WHERE c.id = items.category_id)',
+        'unit' => 'unit',
+        'cost' => 'standard_cost',
         'status' => '',
     ];
 
     /**
-     * @param  array<string, string>  $asked  words, kind, category (with all that stand under it), status, used_in, supply, attribute and value: what is empty is not asked
-     * @param  string  $sort  a column, with a minus before it for the other way round; empty: an exact number, products, by number; if they are nearly so only, the nearest first
+     * @param  array<string, string>  $asked  words, kind, category (with all that stand under it), status, used_in, supply, attribute
+     *     and value: what is empty is not asked
+     * @param  string  $sort  a column, with a minus before it for the other way round; empty: an exact number, products, by number; if
+     *     they are nearly so only, the nearest first
      */
     public function page(array $asked, int $from, int $most, string $sort = ''): ItemList
     {
@@ -49,8 +59,11 @@ final readonly class ItemSearch
         $words = trim($asked['words'] ?? '');
 
         return new ItemList(
-            $total, $from, array_map(static fn (int $id): ItemRow => $rows[$id], $ids), $nearly,
-            $words === '' || ($total > 0 && ! $nearly) ? null : (new MistypedNumbers)->slip($words),
+            $total,
+            $from,
+            array_map(static fn(int $id): ItemRow => $rows[$id], $ids),
+            $nearly,
+            $words === '' || ($total > 0 && !$nearly) ? null : (new MistypedNumbers())->slip($words),
         );
     }
 
@@ -64,21 +77,31 @@ final readonly class ItemSearch
     {
         $words = preg_split('/\s+/', $asked['words'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
         // Any part of a number or title first: that is what people type, and what the trigram index answers at once.
-        $found = $this->reading($asked, $words, '('.self::TEXT.' ILIKE ?)', static fn (string $word): array => [self::part($word)]);
+        $found = $this->reading($asked, $words, '(' . self::TEXT . ' ILIKE ?)', static fn(string $word): array => [self::part($word)]);
         if ($words === [] || $found->exists()) {
             return [self::inOrder($found, $sort, $words), false];
         }
-        $found = $this->reading($asked, $words, '('.self::TEXT." ILIKE ? OR words @@ plainto_tsquery('english', ?))", static fn (string $word): array => [self::part($word), $word]);
+        $found = $this->reading(
+            $asked,
+            $words,
+            '(' . self::TEXT . " ILIKE ? OR words @@ plainto_tsquery('english', ?))",
+            static fn(string $word): array => [self::part($word), $word],
+        );
         if ($found->exists()) {
             return [self::inOrder($found, $sort, $words), false];
         }
         $near = $this->filtered($asked);
         foreach ($words as $word) {
-            $near->whereRaw('(? <% ('.self::TEXT.') OR '.self::TEXT.' ILIKE ANY (?::text[]))', [$word, self::swapped($word)]);
+            $near->whereRaw('(? <% (' . self::TEXT . ') OR ' . self::TEXT . ' ILIKE ANY (?::text[]))', [$word, self::swapped($word)]);
         }
-        $near->orderByRaw('word_similarity(?, '.self::TEXT.') DESC, number', [implode(' ', $words)])->limit(self::NEAR);
+        $near->orderByRaw('word_similarity(?, ' . self::TEXT . ') DESC, number', [implode(' ', $words)])->limit(self::NEAR);
 
-        return [Item::query()->whereIn('id', self::ids($near))->tap(static fn (Builder $query): Builder => self::inOrder($query, $sort, $words, true)), true];
+        return [
+            Item::query()
+                ->whereIn('id', self::ids($near))
+                ->tap(static fn(Builder $query): Builder => self::inOrder($query, $sort, $words, true)),
+            true,
+        ];
     }
 
     /**
@@ -105,10 +128,16 @@ final readonly class ItemSearch
     private static function inOrder(Builder $query, string $sort, array $words, bool $nearest = false): Builder
     {
         if ($sort !== '') {
-            $column = self::ORDERS[ltrim($sort, '-')] ?? throw Refusal::at('sort', 'Items are sorted by '.implode(', ', array_keys(self::ORDERS)).'.');
+            $column =
+                self::ORDERS[ltrim($sort, '-')] ??
+                throw Refusal::at('sort', 'Items are sorted by ' . implode(', ', array_keys(self::ORDERS)) . '.');
 
             // What has no value stands last, whichever way.
-            $query->orderByRaw(($column === '' ? ShownRevision::code(Today::day()) : $column).(str_starts_with($sort, '-') ? ' DESC' : ' ASC').' NULLS LAST');
+            $query->orderByRaw(
+                ($column === '' ? ShownRevision::code(Today::day()) : $column) .
+                    (str_starts_with($sort, '-') ? ' DESC' : ' ASC') .
+                    ' NULLS LAST',
+            );
             $query->orderBy('number');
 
             return $query;
@@ -118,7 +147,7 @@ final readonly class ItemSearch
         }
 
         if ($nearest) {
-            $query->orderByRaw('word_similarity(?, '.self::TEXT.') DESC', [implode(' ', $words)]);
+            $query->orderByRaw('word_similarity(?, ' . self::TEXT . ') DESC', [implode(' ', $words)]);
         } else {
             $query->orderByDesc('sold');
         }
@@ -139,7 +168,7 @@ final readonly class ItemSearch
     /** The word as any part of a text. */
     private static function part(string $word): string
     {
-        return '%'.addcslashes($word, '%_\\').'%';
+        return '%' . addcslashes($word, '%_\\') . '%';
     }
 
     /** The word with each two neighbouring letters swapped: the error that trigrams forgive least. As an array of PostgreSQL. */
@@ -153,7 +182,9 @@ final readonly class ItemSearch
             $patterns[] = self::part(implode('', $swapped));
         }
 
-        return '{'.implode(',', array_map(static fn (string $pattern): string => '"'.addcslashes($pattern, '"\\').'"', $patterns)).'}';
+        return '{' .
+            implode(',', array_map(static fn(string $pattern): string => '"' . addcslashes($pattern, '"\\') . '"', $patterns)) .
+            '}';
     }
 
     /**
@@ -170,20 +201,25 @@ final readonly class ItemSearch
             }
         }
         if (($asked['category'] ?? '') !== '') {
-            $query->whereRaw('category_id IN (WITH RECURSIVE inside AS (SELECT id FROM categories WHERE code = ?
-                UNION SELECT c.id FROM inside JOIN categories c ON c.parent_id = inside.id) SELECT id FROM inside)', [$asked['category']]);
+            $query->whereRaw(
+                'category_id IN (WITH RECURSIVE inside AS (SELECT id FROM categories WHERE code = ?
+                UNION SELECT c.id FROM inside JOIN categories c ON c.parent_id = inside.id) SELECT id FROM inside)',
+                [$asked['category']],
+            );
         }
         match ($asked['status'] ?? '') {
             '' => null,
             'in_force' => $query->whereRaw(ShownRevision::inForce($today)),
             'coming' => $query->whereRaw(ShownRevision::comes($today)),
-            'ended' => $query->whereRaw(ShownRevision::wasEver().' AND NOT '.ShownRevision::inForce($today).' AND NOT '.ShownRevision::comes($today)),
-            'in_work' => $query->whereRaw('NOT '.ShownRevision::wasEver()),
+            'ended' => $query->whereRaw(
+                ShownRevision::wasEver() . ' AND NOT ' . ShownRevision::inForce($today) . ' AND NOT ' . ShownRevision::comes($today),
+            ),
+            'in_work' => $query->whereRaw('NOT ' . ShownRevision::wasEver()),
             'being_revised' => $query->whereHas('revisingOrders'),
             default => throw Refusal::at('status', 'The status is in_force, coming, ended, in_work or being_revised.'),
         };
         if (($asked['attribute'] ?? '') !== '' && ($asked['value'] ?? '') !== '') {
-            $query->whereRaw('attributes ->> ? ILIKE ?', [$asked['attribute'], '%'.addcslashes($asked['value'], '%_\\').'%']);
+            $query->whereRaw('attributes ->> ? ILIKE ?', [$asked['attribute'], '%' . addcslashes($asked['value'], '%_\\') . '%']);
         }
         if (($asked['used_in'] ?? '') !== '') {
             $query->whereIntegerInRaw('id', $this->inside($asked['used_in']));
@@ -195,7 +231,8 @@ final readonly class ItemSearch
     /** @return list<int> ids of all that is in an item today */
     private function inside(string $number): array
     {
-        $item = Item::query()->where('number', $number)->first() ?? throw Refusal::at('used_in', (new MistypedNumbers)->noSuchItem($number));
+        $item =
+            Item::query()->where('number', $number)->first() ?? throw Refusal::at('used_in', (new MistypedNumbers())->noSuchItem($number));
         $index = StructureIndex::open();
         $explosion = $index->explosion($item->id, Today::day());
 

@@ -32,7 +32,15 @@ final readonly class LineLoader
     public function byId(array $ids): array
     {
         $lines = [];
-        foreach (DB::select('SELECT '.self::COLUMNS.' FROM unnest(?::bigint[]) AS wanted (id) JOIN structure_lines l USING (id) JOIN items c ON c.id = l.component_id', [self::list($ids)]) as $row) {
+        foreach (
+            DB::select(
+                'SELECT ' .
+                    self::COLUMNS .
+                    ' FROM unnest(?::bigint[]) AS wanted (id) JOIN structure_lines l USING (id) JOIN items c ON c.id = l.component_id',
+                [self::list($ids)],
+            )
+            as $row
+        ) {
             $lines[$row->id] = $this->line($row);
         }
 
@@ -46,7 +54,16 @@ final readonly class LineLoader
     public function ofRevisions(array $revisions, Picture $picture): array
     {
         $lines = [];
-        foreach (DB::select('SELECT '.self::COLUMNS.', l.revision_id FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.revision_id = ANY (?::bigint[]) AND '.$picture->lines(), [self::list($revisions)]) as $row) {
+        foreach (
+            DB::select(
+                'SELECT ' .
+                    self::COLUMNS .
+                    ', l.revision_id FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.revision_id = ANY (?::bigint[]) AND ' .
+                    $picture->lines(),
+                [self::list($revisions)],
+            )
+            as $row
+        ) {
             $lines[$row->revision_id][] = $this->line($row);
         }
 
@@ -56,29 +73,64 @@ final readonly class LineLoader
     /** @param  list<string>  $texts  as LineTexts keeps them */
     public function ofTexts(array $texts): Line
     {
-        [$key, $find, $component, $quantity, $unit, $designators, $notes, $operation, $notModelled, $phantom, $from, $to, $revision] = $texts;
+        [
+            $key,
+            $find,
+            $component,
+            $quantity,
+            $unit,
+            $designators,
+            $notes,
+            $operation,
+            $notModelled,
+            $phantom,
+            $from,
+            $to,
+            $revision,
+        ] = $texts;
 
         return new Line(
-            $key, (int) $find, $component, Quantity::ofMillionths((int) $quantity), Unit::from($unit), $designators, $notes, $operation === '' ? null : (int) $operation, $notModelled === 't',
-            $from === '' && $to === '' ? $this->always : new Validity($from === '' ? null : Day::parse($from), $to === '' ? null : Day::parse($to)), $phantom === 't', $revision === '' ? null : $revision,
+            $key,
+            (int) $find,
+            $component,
+            Quantity::ofMillionths((int) $quantity),
+            Unit::from($unit),
+            $designators,
+            $notes,
+            $operation === '' ? null : (int) $operation,
+            $notModelled === 't',
+            $from === '' && $to === ''
+                ? $this->always
+                : new Validity($from === '' ? null : Day::parse($from), $to === '' ? null : Day::parse($to)),
+            $phantom === 't',
+            $revision === '' ? null : $revision,
         );
     }
 
     /** @param  list<int>  $ids */
     private static function list(array $ids): string
     {
-        return '{'.implode(',', $ids).'}';
+        return '{' . implode(',', $ids) . '}';
     }
 
     private function line(\stdClass $row): Line
     {
         return new Line(
-            $row->line_key, $row->find, $row->component, Quantity::ofMillionths($row->quantity), Unit::from($row->unit),
-            $row->designators, $row->notes, $row->operation, $row->not_modelled,
-            $row->valid_from === null && $row->valid_to === null ? $this->always : new Validity(
-                $row->valid_from === null ? null : Day::parse($row->valid_from),
-                $row->valid_to === null ? null : Day::parse($row->valid_to),
-            ),
+            $row->line_key,
+            $row->find,
+            $row->component,
+            Quantity::ofMillionths($row->quantity),
+            Unit::from($row->unit),
+            $row->designators,
+            $row->notes,
+            $row->operation,
+            $row->not_modelled,
+            $row->valid_from === null && $row->valid_to === null
+                ? $this->always
+                : new Validity(
+                    $row->valid_from === null ? null : Day::parse($row->valid_from),
+                    $row->valid_to === null ? null : Day::parse($row->valid_to),
+                ),
             $row->phantom,
             $row->revision,
         );

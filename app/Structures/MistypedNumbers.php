@@ -22,21 +22,30 @@ final class MistypedNumbers
     {
         $slip = $this->slip($number);
 
-        return "There is no item {$number}.".($slip === null ? '' : " {$slip}");
+        return "There is no item {$number}." . ($slip === null ? '' : " {$slip}");
     }
 
     /** What is wrong with a number by its check digit, and what was likely meant; null when nothing is wrong with it. */
     public function slip(string $number): ?string
     {
         foreach ($this->rules() as $rule) {
-            if (! $rule->isMistyped($number)) {
+            if (!$rule->isMistyped($number)) {
                 continue;
             }
             $likely = $rule->likely($number);
-            $known = Item::query()->whereIn('number', array_map(strval(...), array_keys($likely)))->orderBy('number')->limit(self::NAMED)->pluck('number')->all();
-            $named = array_map(static fn (string $one): string => "{$one} (differs at character {$likely[$one]})", array_map(strval(...), $known));
+            $known = Item::query()
+                ->whereIn('number', array_map(strval(...), array_keys($likely)))
+                ->orderBy('number')
+                ->limit(self::NAMED)
+                ->pluck('number')
+                ->all();
+            $named = array_map(
+                static fn(string $one): string => "{$one} (differs at character {$likely[$one]})",
+                array_map(strval(...), $known),
+            );
 
-            return 'Its check digit does not fit: a digit is mistyped, or two are swapped.'.($named === [] ? '' : ' Likely meant: '.implode(', ', $named).'.');
+            return 'Its check digit does not fit: a digit is mistyped, or two are swapped.' .
+                ($named === [] ? '' : ' Likely meant: ' . implode(', ', $named) . '.');
         }
 
         return null;
@@ -45,8 +54,15 @@ final class MistypedNumbers
     /** @return list<NumberRule> those with a check digit, each once */
     private function rules(): array
     {
-        return $this->rules ??= array_values(Category::query()->where('number_check', true)->distinct()->orderBy('number_prefix')->orderBy('number_width')
-            ->get(['number_prefix', 'number_width', 'number_check'])
-            ->map(static fn (Category $one): NumberRule => NumberRule::of($one->number_prefix, $one->number_width, true))->all());
+        return $this->rules ??= array_values(
+            Category::query()
+                ->where('number_check', true)
+                ->distinct()
+                ->orderBy('number_prefix')
+                ->orderBy('number_width')
+                ->get(['number_prefix', 'number_width', 'number_check'])
+                ->map(static fn(Category $one): NumberRule => NumberRule::of($one->number_prefix, $one->number_width, true))
+                ->all(),
+        );
     }
 }

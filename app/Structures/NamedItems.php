@@ -21,6 +21,8 @@ final readonly class NamedItems
         $found = Item::query()->whereIn('number', $numbers)->pluck('id', 'number');
         $unknown = array_diff($numbers, $found->keys()->all());
 
-        return $unknown === [] ? $found->values()->all() : throw Refusal::at('items', implode(' ', array_map((new MistypedNumbers)->noSuchItem(...), $unknown)));
+        return $unknown === []
+            ? $found->values()->all()
+            : throw Refusal::at('items', implode(' ', array_map((new MistypedNumbers())->noSuchItem(...), $unknown)));
     }
 }

@@ -26,12 +26,16 @@ final readonly class Picture
      */
     public static function asked(Request $request, string $prefix = ''): self
     {
-        $text = static fn (string $name): string => trim($request->string($prefix.$name)->toString());
-        $kind = StructureKind::tryFrom($text('kind') ?: StructureKind::Engineering->value)
-            ?? throw Refusal::at("{$prefix}kind", 'A structure is design, engineering or manufacturing.');
+        $text = static fn(string $name): string => trim($request->string($prefix . $name)->toString());
+        $kind =
+            StructureKind::tryFrom($text('kind') ?: StructureKind::Engineering->value) ??
+            throw Refusal::at("{$prefix}kind", 'A structure is design, engineering or manufacturing.');
         $plant = $text('plant');
         if ($plant !== '' && ($kind !== StructureKind::Manufacturing || Site::tryFrom($plant) === null)) {
-            throw Refusal::at("{$prefix}plant", $kind === StructureKind::Manufacturing ? "There is no plant {$plant}." : 'Only manufacturing structures differ by plant.');
+            throw Refusal::at(
+                "{$prefix}plant",
+                $kind === StructureKind::Manufacturing ? "There is no plant {$plant}." : 'Only manufacturing structures differ by plant.',
+            );
         }
 
         return new self($kind, $plant);
@@ -41,8 +45,8 @@ final readonly class Picture
     public static function all(): array
     {
         return [
-            ...array_map(static fn (StructureKind $kind): self => new self($kind), StructureKind::cases()),
-            ...array_map(static fn (Site $site): self => new self(StructureKind::Manufacturing, $site->value), Site::cases()),
+            ...array_map(static fn(StructureKind $kind): self => new self($kind), StructureKind::cases()),
+            ...array_map(static fn(Site $site): self => new self(StructureKind::Manufacturing, $site->value), Site::cases()),
         ];
     }
 
@@ -59,7 +63,7 @@ final readonly class Picture
             return "l.kind = '{$this->kind->value}'";
         }
         $others = "SELECT o.plant FROM structure_lines o WHERE o.revision_id = l.revision_id AND o.kind = 'manufacturing'";
-        $own = $this->plant === '' ? '' : "({$others} AND o.plant = ".DB::getPdo()->quote($this->plant).' LIMIT 1), ';
+        $own = $this->plant === '' ? '' : "({$others} AND o.plant = " . DB::getPdo()->quote($this->plant) . ' LIMIT 1), ';
 
         return "l.kind = 'manufacturing' AND l.plant = COALESCE({$own}({$others} ORDER BY o.plant LIMIT 1))";
     }

@@ -36,9 +36,15 @@ final readonly class PinnedRevisions
             return [];
         }
         $ids = [];
-        foreach (DB::select("SELECT i.number, r.code, r.id FROM jsonb_array_elements(?::jsonb) AS named
+        foreach (
+            DB::select(
+                "SELECT i.number, r.code, r.id FROM jsonb_array_elements(?::jsonb) AS named
             JOIN items i ON i.number = named ->> 0 JOIN revisions r ON r.item_id = i.id AND r.code = named ->> 1
-            WHERE r.status IN ('released', 'superseded', 'obsolete')", [json_encode($named, JSON_THROW_ON_ERROR)]) as $row) {
+            WHERE r.status IN ('released', 'superseded', 'obsolete')",
+                [json_encode($named, JSON_THROW_ON_ERROR)],
+            )
+            as $row
+        ) {
             $ids[Line::pinned($row->number, $row->code)] = $row->id;
         }
 

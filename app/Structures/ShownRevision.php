@@ -14,7 +14,11 @@ final readonly class ShownRevision
     /** The code of the revision that stands for an item on a day: in force, or else the next to come, or else the last that was. */
     public static function code(Day $day, string $item = 'items.id'): string
     {
-        return "(SELECT r.code FROM revisions r WHERE r.item_id = {$item} AND ".self::RELEASED.' ORDER BY NOT '.self::holds($day).", r.effective_from <= '{$day}', abs(r.effective_from - '{$day}'::date) LIMIT 1)";
+        return "(SELECT r.code FROM revisions r WHERE r.item_id = {$item} AND " .
+            self::RELEASED .
+            ' ORDER BY NOT ' .
+            self::holds($day) .
+            ", r.effective_from <= '{$day}', abs(r.effective_from - '{$day}'::date) LIMIT 1)";
     }
 
     /** Whether a revision of the item is in force on a day. */
@@ -41,6 +45,6 @@ final readonly class ShownRevision
 
     private static function some(string $condition): string
     {
-        return 'EXISTS (SELECT 1 FROM revisions r WHERE r.item_id = items.id AND '.self::RELEASED." AND {$condition})";
+        return 'EXISTS (SELECT 1 FROM revisions r WHERE r.item_id = items.id AND ' . self::RELEASED . " AND {$condition})";
     }
 }

@@ -18,14 +18,17 @@ final readonly class StructureReader
      * @param  list<int>  $revisions  ids
      * @return array<int, Structure> by revision id; empty structures are left out
      */
-    public function ofRevisions(array $revisions, Picture $picture = new Picture): array
+    public function ofRevisions(array $revisions, Picture $picture = new Picture()): array
     {
-        return array_map(static fn (array $lines): Structure => new Structure($lines), $revisions === [] ? [] : (new LineLoader)->ofRevisions($revisions, $picture));
+        return array_map(
+            static fn(array $lines): Structure => new Structure($lines),
+            $revisions === [] ? [] : (new LineLoader())->ofRevisions($revisions, $picture),
+        );
     }
 
-    public function ofRevision(?int $revision, Picture $picture = new Picture): Structure
+    public function ofRevision(?int $revision, Picture $picture = new Picture()): Structure
     {
-        return $revision === null ? new Structure : ($this->ofRevisions([$revision], $picture)[$revision] ?? new Structure);
+        return $revision === null ? new Structure() : $this->ofRevisions([$revision], $picture)[$revision] ?? new Structure();
     }
 
     /**
@@ -37,7 +40,8 @@ final readonly class StructureReader
      */
     public function componentsBelow(array $items, Day $from, StructureKind $kind = StructureKind::Engineering): array
     {
-        $rows = DB::select("
+        $rows = DB::select(
+            "
             WITH RECURSIVE below (item) AS (
                 SELECT unnest(?::bigint[])
                 UNION
@@ -48,7 +52,7 @@ final readonly class StructureReader
             SELECT DISTINCT r.item_id AS parent, l.component_id AS component
             FROM below JOIN revisions r ON r.item_id = below.item JOIN structure_lines l ON l.revision_id = r.id AND l.kind = ?
             WHERE r.status IN ('released','superseded') AND (r.effective_to IS NULL OR r.effective_to > ?)",
-            ['{'.implode(',', $items).'}', $kind->value, (string) $from, $kind->value, (string) $from],
+            ['{' . implode(',', $items) . '}', $kind->value, (string) $from, $kind->value, (string) $from],
         );
         $components = [];
         foreach ($rows as $row) {

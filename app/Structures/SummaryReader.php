@@ -49,21 +49,37 @@ final readonly class SummaryReader
         $revisions = $index->revisionsAt($shown);
         $numbers = Item::query()->whereIn('id', $named)->pluck('number', 'id');
         /** @param  list<int>  $positions */
-        $names = static fn (array $positions): array => array_values(array_map(
-            static fn (int $position): string => (string) $numbers[$index->positions->item($position)], array_slice($positions, 0, self::NAMED),
-        ));
+        $names = static fn(array $positions): array => array_values(
+            array_map(
+                static fn(int $position): string => (string) $numbers[$index->positions->item($position)],
+                array_slice($positions, 0, self::NAMED),
+            ),
+        );
 
         return new SummaryPage(
-            count($totals), $explosion->linesWalked(), $from, config()->string('orthotaxis.currency'),
-            (string) Money::ofTenThousandths($rollUp->cost), FixedPoint::format($rollUp->mass, self::MASS_PLACES), $rollUp->lead, $names($rollUp->chain),
-            count($rollUp->withoutCost), count($rollUp->withoutMass), count($rollUp->withoutLead),
-            $names($rollUp->withoutCost), $names($rollUp->withoutMass), $names($rollUp->withoutLead),
+            count($totals),
+            $explosion->linesWalked(),
+            $from,
+            config()->string('orthotaxis.currency'),
+            (string) Money::ofTenThousandths($rollUp->cost),
+            FixedPoint::format($rollUp->mass, self::MASS_PLACES),
+            $rollUp->lead,
+            $names($rollUp->chain),
+            count($rollUp->withoutCost),
+            count($rollUp->withoutMass),
+            count($rollUp->withoutLead),
+            $names($rollUp->withoutCost),
+            $names($rollUp->withoutMass),
+            $names($rollUp->withoutLead),
             array_map(static function (int $position) use ($index, $items, $costs, $explosion, $revisions): SummaryRow {
                 $id = $index->positions->item($position);
                 $quantity = $explosion->quantity($position);
 
                 return new SummaryRow(
-                    $items[$id], $revisions[$position] ?? null, $explosion->level($position), (string) $quantity,
+                    $items[$id],
+                    $revisions[$position] ?? null,
+                    $explosion->level($position),
+                    (string) $quantity,
                     $costs[$id] === null ? null : (string) Money::ofTenThousandths($costs[$id])->times($quantity),
                 );
             }, $shown),
@@ -80,7 +96,13 @@ final readonly class SummaryReader
             $at[$id][] = $positions[$i];
         }
         $ids = implode(',', $ids);
-        foreach (DB::select('SELECT DISTINCT id, standard_cost, mass, lead_time_days FROM unnest(?::bigint[]) AS wanted (id) JOIN items USING (id)', ["{{$ids}}"]) as $row) {
+        foreach (
+            DB::select(
+                'SELECT DISTINCT id, standard_cost, mass, lead_time_days FROM unnest(?::bigint[]) AS wanted (id) JOIN items USING (id)',
+                ["{{$ids}}"],
+            )
+            as $row
+        ) {
             foreach ($at[$row->id] as $position) {
                 $costs[$position] = $row->standard_cost;
                 $masses[$position] = $row->mass;

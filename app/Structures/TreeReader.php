@@ -38,18 +38,34 @@ final readonly class TreeReader
      * @param  bool  $anyTime  every line of the revisions of that day, whenever it holds
      * @param  ?Overlay  $planned  given, what is planned is laid over what is released
      */
-    public function read(Item $item, Picture $picture, Day $day, bool $anyTime, int $levels, Quantity $times, ?string $revision = null, ?Overlay $planned = null): TreePage
-    {
+    public function read(
+        Item $item,
+        Picture $picture,
+        Day $day,
+        bool $anyTime,
+        int $levels,
+        Quantity $times,
+        ?string $revision = null,
+        ?Overlay $planned = null,
+    ): TreePage {
         $index = StructureIndex::open($picture);
-        $revisions = Revision::query()->with(['order', 'releasedBy'])->where('item_id', $item->id);
-        $top = $revision === null ? $revisions->tap(Revision::effectiveOn($day))->first() : $revisions->where('code', $revision)->firstOrFail();
+        $revisions = Revision::query()
+            ->with(['order', 'releasedBy'])
+            ->where('item_id', $item->id);
+        $top =
+            $revision === null
+                ? $revisions->tap(Revision::effectiveOn($day))->first()
+                : $revisions->where('code', $revision)->firstOrFail();
         $structures = [$item->number => $this->top($top?->id, $picture, $day, $anyTime)];
         $structures = $planned?->over($structures, $day) ?? $structures;
         $components = $pinned = [];
         $open = [$structures[$item->number]];
         for ($level = 1; $open !== []; $level++) {
-            $lines = array_merge(...array_values(array_map(static fn (Structure $one): array => array_values($one->lines), $open)));
-            $wanted = array_diff(array_unique(array_map(static fn (Line $line): string => $line->component, $lines)), array_map(strval(...), array_keys($components)));
+            $lines = array_merge(...array_values(array_map(static fn(Structure $one): array => array_values($one->lines), $open)));
+            $wanted = array_diff(
+                array_unique(array_map(static fn(Line $line): string => $line->component, $lines)),
+                array_map(strval(...), array_keys($components)),
+            );
             $components += Item::query()->whereIn('number', $wanted)->get()->keyBy('number')->all();
             $pinned += PinnedRevisions::ids($lines);
             if ($level >= $levels || count($components) > self::AT_MOST) {
@@ -57,7 +73,7 @@ final readonly class TreeReader
             }
             $opening = [];
             foreach ($lines as $line) {
-                if (! isset($structures[$line->below()]) && self::opens($index, self::node($line, $components, $pinned), $day)) {
+                if (!isset($structures[$line->below()]) && self::opens($index, self::node($line, $components, $pinned), $day)) {
                     $opening[$line->below()] = $line;
                 }
             }
@@ -68,7 +84,10 @@ final readonly class TreeReader
 
         $rows = $numbers = [];
         $more = false;
-        foreach (Tree::rows($item->number, $structures, array_map(static fn (Item $one): Unit => $one->unit, $components), $levels, $times) as $row) {
+        foreach (
+            Tree::rows($item->number, $structures, array_map(static fn(Item $one): Unit => $one->unit, $components), $levels, $times)
+            as $row
+        ) {
             if (count($rows) === self::AT_MOST) {
                 $more = true;
                 break;
@@ -85,15 +104,29 @@ final readonly class TreeReader
         $applying = self::applying($rows, $components, $pinned, $day);
 
         return new TreePage(
-            $item->number, $picture->kind->value, $picture->plant, (string) $day, $anyTime, $top === null ? null : RevisionRow::of($top, $day), $levels, $more,
+            $item->number,
+            $picture->kind->value,
+            $picture->plant,
+            (string) $day,
+            $anyTime,
+            $top === null ? null : RevisionRow::of($top, $day),
+            $levels,
+            $more,
             array_map(static function (CoreRow $row) use ($shown, $applying, $opens, $components, $day, $planned): TreeRow {
                 $mark = $planned?->mark($row->parent, $row->line->key);
 
                 return new TreeRow(
-                    implode('/', $row->path), $row->level(), LineRow::of($row->line), $shown[$row->line->component],
-                    $applying[$row->line->below()][0] ?? null, $applying[$row->line->below()][1] ?? 'in_work', $opens[$row->line->below()],
-                    (string) $row->extended, (string) $row->line->unit->convert($row->extended, $components[$row->line->component]->unit),
-                    $row->line->validity->holdsOn($day), $mark?->value,
+                    implode('/', $row->path),
+                    $row->level(),
+                    LineRow::of($row->line),
+                    $shown[$row->line->component],
+                    $applying[$row->line->below()][0] ?? null,
+                    $applying[$row->line->below()][1] ?? 'in_work',
+                    $opens[$row->line->below()],
+                    (string) $row->extended,
+                    (string) $row->line->unit->convert($row->extended, $components[$row->line->component]->unit),
+                    $row->line->validity->holdsOn($day),
+                    $mark?->value,
                     $mark === null ? null : $planned->plannedBy($row->parent),
                 );
             }, $rows),
@@ -119,18 +152,23 @@ final readonly class TreeReader
             }
         }
         $found = [];
-        foreach (DB::select("
+        foreach (
+            DB::select(
+                "
             SELECT 'i' || item_id AS of, code, status, effective_from, effective_to FROM revisions WHERE item_id = ANY (?::bigint[]) AND status NOT IN ('in_work', 'in_review')
                 AND effective_from <= ? AND (effective_to IS NULL OR effective_to > ?)
             UNION ALL SELECT 'r' || id, code, status, effective_from, effective_to FROM revisions WHERE id = ANY (?::bigint[])",
-            ['{'.implode(',', array_unique($items)).'}', (string) $day, (string) $day, '{'.implode(',', $revisions).'}']) as $row) {
+                ['{' . implode(',', array_unique($items)) . '}', (string) $day, (string) $day, '{' . implode(',', $revisions) . '}'],
+            )
+            as $row
+        ) {
             $one = DatedRevision::kept($row->code, RevisionStatus::from($row->status), $row->effective_from, $row->effective_to);
             $found[$row->of] = [$one->code, $one->phase($day)->value];
         }
 
         return array_filter([
-            ...array_map(static fn (int $id): ?array => $found["i{$id}"] ?? null, $items),
-            ...array_map(static fn (int $id): ?array => $found["r{$id}"] ?? null, $revisions),
+            ...array_map(static fn(int $id): ?array => $found["i{$id}"] ?? null, $items),
+            ...array_map(static fn(int $id): ?array => $found["r{$id}"] ?? null, $revisions),
         ]);
     }
 
@@ -149,7 +187,10 @@ final readonly class TreeReader
      */
     private function below(array $lines, array $components, array $pinned, Picture $picture, Day $day, bool $anyTime): array
     {
-        $items = array_map(static fn (Line $line): int => $components[$line->component]->id, array_filter($lines, static fn (Line $line): bool => $line->revision === null));
+        $items = array_map(
+            static fn(Line $line): int => $components[$line->component]->id,
+            array_filter($lines, static fn(Line $line): bool => $line->revision === null),
+        );
         $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $items)->pluck('id', 'item_id');
         $wanted = [];
         foreach ($lines as $below => $line) {

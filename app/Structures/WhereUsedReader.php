@@ -28,7 +28,12 @@ final readonly class WhereUsedReader
         $index = StructureIndex::open($picture);
         $kept = $index->keptWhereUsed($item->id, $day);
         if ($kept !== null) {
-            return new UsedInPage($kept->total, $kept->tops, $from, self::keptRows($index, $item, $day, $kept, $kept->page($topsOnly, $from, self::AT_MOST)));
+            return new UsedInPage(
+                $kept->total,
+                $kept->tops,
+                $from,
+                self::keptRows($index, $item, $day, $kept, $kept->page($topsOnly, $from, self::AT_MOST)),
+            );
         }
         $used = $index->whereUsed($item->id, $day);
         $index->keep($item->id, $day, $used);
@@ -63,15 +68,23 @@ final readonly class WhereUsedReader
         $rows = [];
         foreach ($page as $position => [$level, $quantity]) {
             $rows[] = new UsedInRow(
-                $known[$index->positions->item($position)], $revisions[$position] ?? null, $level, (string) $quantity, $item->unit->value,
-                array_map(static fn (int $id): string => $numbers[$id], array_keys($through[$position])), ! $inUse->isUsed($position),
+                $known[$index->positions->item($position)],
+                $revisions[$position] ?? null,
+                $level,
+                (string) $quantity,
+                $item->unit->value,
+                array_map(static fn(int $id): string => $numbers[$id], array_keys($through[$position])),
+                !$inUse->isUsed($position),
             );
         }
 
         return $rows;
     }
 
-    /** One step up: the parents that have the item in a line of their own, with what these lines say. For a tree, opened branch by branch. */
+    /**
+     * One step up: the parents that have the item in a line of their own, with what these lines say. For a tree, opened branch by
+     * branch.
+     */
     public function direct(Item $item, Day $day, Picture $picture): UsedInPage
     {
         $index = StructureIndex::open($picture);
@@ -81,7 +94,9 @@ final readonly class WhereUsedReader
             $list = $index->adjacency->upOf($position);
             for ($i = 2; $i < count($list); $i += 3) {
                 if (Span::holdsOn($list[$i + 2], $day->number()) && $inUse->counts($list[$i])) {
-                    $quantities[$list[$i]] = Quantity::ofMillionths($list[$i + 1])->plus($quantities[$list[$i]] ?? Quantity::ofMillionths(0));
+                    $quantities[$list[$i]] = Quantity::ofMillionths($list[$i + 1])->plus(
+                        $quantities[$list[$i]] ?? Quantity::ofMillionths(0),
+                    );
                 }
             }
         }
@@ -91,11 +106,16 @@ final readonly class WhereUsedReader
         $rows = [];
         foreach ($shown as $parent => $quantity) {
             $rows[] = new UsedInRow(
-                $known[$index->positions->item($parent)], $revisions[$parent] ?? null, 1, (string) $quantity, $item->unit->value, [$item->number],
-                ! $inUse->isUsed($parent),
+                $known[$index->positions->item($parent)],
+                $revisions[$parent] ?? null,
+                1,
+                (string) $quantity,
+                $item->unit->value,
+                [$item->number],
+                !$inUse->isUsed($parent),
             );
         }
-        usort($rows, static fn (UsedInRow $a, UsedInRow $b): int => [$a->item->number, $a->revision] <=> [$b->item->number, $b->revision]);
+        usort($rows, static fn(UsedInRow $a, UsedInRow $b): int => [$a->item->number, $a->revision] <=> [$b->item->number, $b->revision]);
 
         return new UsedInPage(count($quantities), 0, 0, $rows);
     }
@@ -104,7 +124,7 @@ final readonly class WhereUsedReader
      * @param  list<Item>  $items
      * @return array<string, array{int, list<UsedInRow>}> by item number: of how many, and the nearest of them, at most AT_MOST each
      */
-    public function rowsOfAll(array $items, Day $day, Picture $picture = new Picture): array
+    public function rowsOfAll(array $items, Day $day, Picture $picture = new Picture()): array
     {
         $index = StructureIndex::open($picture);
         $asked = $totals = [];
@@ -141,15 +161,18 @@ final readonly class WhereUsedReader
 
         $answer = [];
         foreach ($asked as [$item, $used, $shown]) {
-            $answer[$item->number] = array_map(static fn (int $parent): UsedInRow => new UsedInRow(
-                $known[$index->positions->item($parent)],
-                $revisions[$parent] ?? null,
-                $used->level($parent),
-                (string) $used->quantity($parent),
-                $item->unit->value,
-                array_map(static fn (int $id): string => $numbers[$id], $through[$item->id][$parent]),
-                $used->isTop($parent),
-            ), $shown);
+            $answer[$item->number] = array_map(
+                static fn(int $parent): UsedInRow => new UsedInRow(
+                    $known[$index->positions->item($parent)],
+                    $revisions[$parent] ?? null,
+                    $used->level($parent),
+                    (string) $used->quantity($parent),
+                    $item->unit->value,
+                    array_map(static fn(int $id): string => $numbers[$id], $through[$item->id][$parent]),
+                    $used->isTop($parent),
+                ),
+                $shown,
+            );
         }
 
         return $answer;

@@ -24,7 +24,13 @@ final class CopyInto
     /** @param  list<string|int|null>  $values */
     public function row(array $values): void
     {
-        $this->rows[] = implode("\t", array_map(static fn (string|int|null $value): string => $value === null ? '\\N' : strtr((string) $value, self::ESCAPES), $values));
+        $this->rows[] = implode(
+            "\t",
+            array_map(
+                static fn(string|int|null $value): string => $value === null ? '\\N' : strtr((string) $value, self::ESCAPES),
+                $values,
+            ),
+        );
         $this->count++;
         if (count($this->rows) === self::BLOCK) {
             $this->flush();

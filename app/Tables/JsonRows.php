@@ -28,13 +28,20 @@ final readonly class JsonRows
             throw Refusal::at('file', 'A JSON file has at most 20 megabytes. Use CSV or XLSX for larger ones.');
         }
         $content = json_decode((string) file_get_contents($this->path), true, self::DEEPEST);
-        if (! is_array($content) || ! in_array($content['format'] ?? '', ['orthotaxis-structure', 'orthotaxis-items'], true) || ($content['version'] ?? 0) !== 1) {
+        if (
+            !is_array($content) ||
+            !in_array($content['format'] ?? '', ['orthotaxis-structure', 'orthotaxis-items'], true) ||
+            ($content['version'] ?? 0) !== 1
+        ) {
             throw Refusal::at('file', 'This JSON is neither orthotaxis-structure nor orthotaxis-items of version 1.');
         }
         $number = 1;
         yield $number++ => $this->columns;
         foreach (self::records($content) as $record) {
-            yield $number++ => array_map(static fn (string $column): string => is_scalar($record[$column] ?? '') ? (string) ($record[$column] ?? '') : '', $this->columns);
+            yield $number++ => array_map(
+                static fn(string $column): string => is_scalar($record[$column] ?? '') ? (string) ($record[$column] ?? '') : '',
+                $this->columns,
+            );
         }
     }
 

@@ -35,12 +35,18 @@ final readonly class PrintedTable
     public static function write(Table $table, string $path): void
     {
         $html = self::html($table);
-        Slots::in('a table is printed', self::AT_ONCE, 60, static fn () => self::draw($table, $html, $path), static fn (): Refusal => Refusal::at('format', 'Others are printing at the moment. Try again in a few seconds, or export XLSX.'));
+        Slots::in(
+            'a table is printed',
+            self::AT_ONCE,
+            60,
+            static fn() => self::draw($table, $html, $path),
+            static fn(): Refusal => Refusal::at('format', 'Others are printing at the moment. Try again in a few seconds, or export XLSX.'),
+        );
     }
 
     private static function draw(Table $table, string $html, string $path): void
     {
-        $options = new Options;
+        $options = new Options();
         $options->setIsRemoteEnabled(false);
         $options->setIsPhpEnabled(false);
         $options->setDefaultFont(self::FONT);
@@ -50,7 +56,7 @@ final readonly class PrintedTable
         $pdf->render();
         $canvas = $pdf->getCanvas();
         $font = (string) $pdf->getFontMetrics()->getFont(self::FONT);
-        $canvas->page_text(34, 565, "{$table->title} · printed ".CarbonImmutable::now()->format('j M Y'), $font, 7);
+        $canvas->page_text(34, 565, "{$table->title} · printed " . CarbonImmutable::now()->format('j M Y'), $font, 7);
         $canvas->page_text(750, 565, 'Page {PAGE_NUM} of {PAGE_COUNT}', $font, 7);
         file_put_contents($path, $pdf->output());
     }
@@ -58,19 +64,30 @@ final readonly class PrintedTable
     /** @throws Refusal when it is too long to print */
     public static function html(Table $table): string
     {
-        $places = array_map(static fn (string $head): string => in_array($head, $table->right, true) ? ' class="right"' : '', $table->heads);
+        $places = array_map(static fn(string $head): string => in_array($head, $table->right, true) ? ' class="right"' : '', $table->heads);
         $rows = '';
         $count = 0;
         foreach ($table->rows as $row) {
             if (++$count > self::MOST_ROWS || $count * count($table->heads) > self::MOST_CELLS) {
-                throw Refusal::at('format', 'More than '.min(self::MOST_ROWS, intdiv(self::MOST_CELLS, count($table->heads))).' rows of this table are too many to print. Export XLSX, or choose fewer.');
+                throw Refusal::at(
+                    'format',
+                    'More than ' .
+                        min(self::MOST_ROWS, intdiv(self::MOST_CELLS, count($table->heads))) .
+                        ' rows of this table are too many to print. Export XLSX, or choose fewer.',
+                );
             }
-            $rows .= '<tr>'.self::cells('td', $row, $places).'</tr>';
+            $rows .= '<tr>' . self::cells('td', $row, $places) . '</tr>';
         }
 
-        return '<!doctype html><html><head><meta charset="utf-8"><style>'.self::STYLE.'</style></head><body><h1>'.self::text($table->title).'</h1>'.
-            implode('', array_map(static fn (string $note): string => '<p>'.self::text($note).'</p>', $table->notes)).
-            '<table><thead><tr>'.self::cells('th', $table->heads, $places)."</tr></thead><tbody>{$rows}</tbody></table></body></html>";
+        return '<!doctype html><html><head><meta charset="utf-8"><style>' .
+            self::STYLE .
+            '</style></head><body><h1>' .
+            self::text($table->title) .
+            '</h1>' .
+            implode('', array_map(static fn(string $note): string => '<p>' . self::text($note) . '</p>', $table->notes)) .
+            '<table><thead><tr>' .
+            self::cells('th', $table->heads, $places) .
+            "</tr></thead><tbody>{$rows}</tbody></table></body></html>";
     }
 
     /**
@@ -79,7 +96,14 @@ final readonly class PrintedTable
      */
     private static function cells(string $tag, array $values, array $places): string
     {
-        return implode('', array_map(static fn (string|int|null $value, string $place): string => "<{$tag}{$place}>".self::text($value)."</{$tag}>", $values, $places));
+        return implode(
+            '',
+            array_map(
+                static fn(string|int|null $value, string $place): string => "<{$tag}{$place}>" . self::text($value) . "</{$tag}>",
+                $values,
+                $places,
+            ),
+        );
     }
 
     private static function text(string|int|null $value): string

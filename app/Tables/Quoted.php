@@ -10,6 +10,6 @@ final readonly class Quoted
     /** @param  list<\BackedEnum>  $cases  of texts that are words */
     public static function cases(array $cases): string
     {
-        return "('".implode("', '", array_column($cases, 'value'))."')";
+        return "('" . implode("', '", array_column($cases, 'value')) . "')";
     }
 }

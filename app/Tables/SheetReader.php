@@ -45,7 +45,14 @@ final readonly class SheetReader
         $seen = 0;
         foreach ($table as $number => $cells) {
             if (++$seen > $this->most || count($cells) > self::MOST_COLUMNS) {
-                throw Refusal::at('file', 'At most '.number_format($this->most).' rows, empty ones among them, and '.self::MOST_COLUMNS.' columns are read from a file.');
+                throw Refusal::at(
+                    'file',
+                    'At most ' .
+                        number_format($this->most) .
+                        ' rows, empty ones among them, and ' .
+                        self::MOST_COLUMNS .
+                        ' columns are read from a file.',
+                );
             }
             if ($columns === null) {
                 $columns = $this->columns($cells);
@@ -79,8 +86,11 @@ final readonly class SheetReader
             if ($name === '') {
                 continue;
             }
-            if (! in_array($name, $this->known, true)) {
-                throw Refusal::at('file', "The first row names a column “{$head}” that is not known. Known are ".implode(', ', $this->known).'.');
+            if (!in_array($name, $this->known, true)) {
+                throw Refusal::at(
+                    'file',
+                    "The first row names a column “{$head}” that is not known. Known are " . implode(', ', $this->known) . '.',
+                );
             }
             if (in_array($name, $columns, true)) {
                 throw Refusal::at('file', "The column “{$head}” is there twice.");
@@ -89,7 +99,7 @@ final readonly class SheetReader
         }
         $missing = array_diff($this->needed, $columns);
         if ($missing !== []) {
-            throw Refusal::at('file', 'The first row has to name the columns; missing: '.implode(', ', $missing).'.');
+            throw Refusal::at('file', 'The first row has to name the columns; missing: ' . implode(', ', $missing) . '.');
         }
 
         return $columns;
@@ -103,7 +113,7 @@ final readonly class SheetReader
     /** @return \Generator<int, list<string>> */
     private function sheet(): \Generator
     {
-        $zip = new \ZipArchive;
+        $zip = new \ZipArchive();
         if ($zip->open($this->path) !== true || $zip->locateName('xl/workbook.xml') === false) {
             throw Refusal::at('file', 'This is neither a spreadsheet (XLSX) nor a text table (CSV).');
         }
@@ -129,7 +139,7 @@ final readonly class SheetReader
                 }
                 break;
             }
-        } catch (\OpenSpout\Common\Exception\SpoutException|\ErrorException) {
+        } catch (\OpenSpout\Common\Exception\SpoutException | \ErrorException) {
             // A damaged part of it is told by a warning where it is unpacked.
             throw Refusal::at('file', 'The spreadsheet is damaged.');
         } finally {
@@ -149,12 +159,12 @@ final readonly class SheetReader
         if (str_starts_with($first, "\u{FEFF}")) {
             fseek($file, 3);
         }
-        $counts = array_map(static fn (string $mark): int => substr_count($first, $mark), [',' => ',', ';' => ';', "\t" => "\t"]);
+        $counts = array_map(static fn(string $mark): int => substr_count($first, $mark), [',' => ',', ';' => ';', "\t" => "\t"]);
         arsort($counts);
         for ($number = 1; ($cells = fgetcsv($file, null, (string) array_key_first($counts), '"', '')) !== false; $number++) {
-            $cells = array_map(static fn (?string $cell): string => $cell ?? '', $cells);
+            $cells = array_map(static fn(?string $cell): string => $cell ?? '', $cells);
             foreach ($cells as $cell) {
-                if (! mb_check_encoding($cell, 'UTF-8') || str_contains($cell, "\0")) {
+                if (!mb_check_encoding($cell, 'UTF-8') || str_contains($cell, "\0")) {
                     throw Refusal::at('file', "Row {$number} is not text in UTF-8. Save the table as XLSX or as CSV in UTF-8.");
                 }
             }

@@ -41,7 +41,7 @@ final readonly class StepRows
         if ($file === false) {
             throw Refusal::at('file', 'The file cannot be read.');
         }
-        while (! feof($file)) {
+        while (!feof($file)) {
             yield (string) fread($file, self::PIECE);
         }
         fclose($file);

@@ -14,5 +14,11 @@ final readonly class Table
      * @param  iterable<list<string|int|null>>  $rows
      * @param  list<string>  $right  those of the heads whose values stand at the right when printed: amounts and numbers
      */
-    public function __construct(public string $title, public array $notes, public array $heads, public iterable $rows, public array $right = []) {}
+    public function __construct(
+        public string $title,
+        public array $notes,
+        public array $heads,
+        public iterable $rows,
+        public array $right = [],
+    ) {}
 }

@@ -16,11 +16,15 @@ use Symfony\Component\HttpFoundation\Response;
 /** Writes a table as CSV (RFC 4180, UTF-8), XLSX (ISO/IEC 29500) or PDF. Rows are written as they come, so memory stays small. */
 final readonly class TableFile
 {
-    private const TYPES = ['csv' => 'text/csv; charset=UTF-8', 'xlsx' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'pdf' => 'application/pdf'];
+    private const TYPES = [
+        'csv' => 'text/csv; charset=UTF-8',
+        'xlsx' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+        'pdf' => 'application/pdf',
+    ];
 
     public static function answer(Table $table, string $format, string $name): Response
     {
-        if (! isset(self::TYPES[$format])) {
+        if (!isset(self::TYPES[$format])) {
             throw Refusal::at('format', 'A table can be had as csv, xlsx or pdf.');
         }
         $path = tempnam(sys_get_temp_dir(), 'orthotaxis-table-');
@@ -41,7 +45,9 @@ final readonly class TableFile
         }
         $safe = trim((string) preg_replace('/[^A-Za-z0-9._-]+/', '-', $name), '-.');
 
-        return (new BinaryFileResponse($path, 200, ['Content-Type' => self::TYPES[$format]]))->setContentDisposition('attachment', "{$safe}.{$format}")->deleteFileAfterSend();
+        return (new BinaryFileResponse($path, 200, ['Content-Type' => self::TYPES[$format]]))
+            ->setContentDisposition('attachment', "{$safe}.{$format}")
+            ->deleteFileAfterSend();
     }
 
     private static function csv(Table $table, string $path): void
@@ -61,7 +67,7 @@ final readonly class TableFile
     {
         $writer = WriterEntityFactory::createXLSXWriter();
         $writer->openToFile($path);
-        $writer->addRow(WriterEntityFactory::createRowFromArray($table->heads, (new StyleBuilder)->setFontBold()->build()));
+        $writer->addRow(WriterEntityFactory::createRowFromArray($table->heads, (new StyleBuilder())->setFontBold()->build()));
         foreach ($table->rows as $row) {
             $writer->addRow(new Row(array_map(self::cell(...), $row), null));
         }

@@ -32,8 +32,20 @@ final readonly class ChangeRow
     public static function read(\stdClass $row): self
     {
         return new self(
-            $row->number, $row->type, $row->title, $row->priority, $row->state, $row->step, $row->open, CarbonImmutable::parse($row->raised_at)->toIso8601String(),
-            $row->raised_by, $row->site, $row->source, $row->effective_on, $row->waits_for, $row->ahead,
+            $row->number,
+            $row->type,
+            $row->title,
+            $row->priority,
+            $row->state,
+            $row->step,
+            $row->open,
+            CarbonImmutable::parse($row->raised_at)->toIso8601String(),
+            $row->raised_by,
+            $row->site,
+            $row->source,
+            $row->effective_on,
+            $row->waits_for,
+            $row->ahead,
         );
     }
 }

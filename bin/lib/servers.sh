@@ -31,6 +31,7 @@ write_servers() {
     socket=$(mktemp -u /tmp/orthotaxis-XXXXXXXX.sock)
     [ "$(id -u)" = 0 ] && user=root
     sed -e "s#@DIR@#$dir#g" -e "s#@TOP@#$top#g" -e "s#@PORT@#$port#g" -e "s#@SOCKET@#$socket#g" \
+        -e "s#@VITE@#${vite:+ 'unsafe-inline' http://127.0.0.1:$vite ws://127.0.0.1:$vite}#g" \
         -e "s#@USER_LINE@#${user:+user $user;}#" bin/lib/nginx.conf >"$dir/nginx.conf"
     sed -e "s#@DIR@#$dir#g" -e "s#@SOCKET@#$socket#g" -e "s#@USER_LINE@#${user:+user = $user}#" \
         -e "s#@GROUP_LINE@#${user:+group = $user}#" bin/lib/php-fpm.conf >"$dir/php-fpm.conf"
@@ -43,8 +44,8 @@ start_web() {
     web=$dir
     [ "$(id -u)" = 0 ] && root_flag=-R
     for try in $(seq 10); do
-        # The settings that are written down hold passwords and keys.
-        (umask 077 && quietly optimize php artisan optimize --except=views) || exit 1
+        # The settings that are written down hold passwords and keys. Who works on the code has each change of it at once.
+        [ -n "${vite:-}" ] || (umask 077 && quietly optimize php artisan optimize --except=views) || exit 1
         write_servers "$dir" "$port"
         start_child php-fpm php-fpm8.2 -F $root_flag -y "$dir/php-fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=512 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=16000 -d apc.enabled=1
         wait_for 20 "php-fpm" test -S "$socket"
@@ -86,6 +87,12 @@ start_worker() {
     for try in 1 2 3; do
         start_child "queue-reading-$try" bash -c "while :; do php artisan queue:work --queue=reading --sleep=0.2 --tries=0 --max-time=3600; sleep 1; done"
     done
+}
+
+# start_vite: serves the interface as it is written, at $vite, and tells browsers of every change.
+start_vite() {
+    start_child vite npx vite --host 127.0.0.1 --port "$vite" --strictPort
+    wait_for 60 "the interface" test -f public/hot
 }
 
 start_scheduler() { start_child scheduler php artisan schedule:work; }

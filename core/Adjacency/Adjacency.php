@@ -57,7 +57,7 @@ final readonly class Adjacency
     {
         $block = $position >> self::BLOCK;
 
-        return $this->newDown[$block][$position] ?? $this->lists->down($block)[$position] ?? [];
+        return $this->newDown[$block][$position] ?? ($this->lists->down($block)[$position] ?? []);
     }
 
     /** @return list<int> */
@@ -65,7 +65,7 @@ final readonly class Adjacency
     {
         $block = $position >> self::BLOCK;
 
-        return $this->newUp[$block][$position] ?? $this->lists->up($block)[$position] ?? [];
+        return $this->newUp[$block][$position] ?? ($this->lists->up($block)[$position] ?? []);
     }
 
     /**

@@ -27,7 +27,7 @@ final readonly class Explosion
         unset($totals[$this->flow->start]);
         foreach ($totals as $total) {
             // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
-            if (! is_int($total)) {
+            if (!is_int($total)) {
                 throw Flow::tooLarge();
             }
         }

@@ -49,7 +49,7 @@ final class Flow
         $flow = new self($start, $day);
         $flow->totals = [$start => Quantity::ONE];
         $flow->levels = [$start => 1];
-        if (! $adjacency->ordered) {
+        if (!$adjacency->ordered) {
             $flow->totals += array_fill(0, $adjacency->size, 0);
             $flow->levels += array_fill(0, $adjacency->size, 0);
             foreach ($down ? Order::below($adjacency, $start, $day) : Order::above($adjacency, $start, $day) as $position) {
@@ -58,7 +58,7 @@ final class Flow
 
             return $flow;
         }
-        if (! $flow->few($adjacency, $down)) {
+        if (!$flow->few($adjacency, $down)) {
             $flow->many($adjacency, $down);
         }
 
@@ -72,16 +72,16 @@ final class Flow
      */
     private function few(Adjacency $adjacency, bool $down): bool
     {
-        $waiting = new \SplMaxHeap;
+        $waiting = new \SplMaxHeap();
         $waiting->insert($down ? -$this->start : $this->start);
         $waitingFor = 1;
-        while (! $waiting->isEmpty()) {
+        while (!$waiting->isEmpty()) {
             /** @var int $top */
             $top = $waiting->extract();
             $position = $down ? -$top : $top;
             $list = $down ? $adjacency->downOf($position) : $adjacency->upOf($position);
             for ($i = 2, $n = count($list); $i < $n; $i += 3) {
-                if (! isset($this->totals[$list[$i]]) && Span::holdsOn($list[$i + 2], $this->day)) {
+                if (!isset($this->totals[$list[$i]]) && Span::holdsOn($list[$i + 2], $this->day)) {
                     $this->totals[$list[$i]] = $this->levels[$list[$i]] = 0;
                     $waiting->insert($down ? -$list[$i] : $list[$i]);
                     if (++$waitingFor > self::FEW) {
@@ -159,7 +159,7 @@ final class Flow
                 continue;
             }
             // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
-            if (! is_int($total)) {
+            if (!is_int($total)) {
                 throw self::tooLarge();
             }
             $level = $levels[$position] + 1;
@@ -179,7 +179,7 @@ final class Flow
             }
             for ($i = 2; $i < $count; $i += 3) {
                 $span = $list[$i + 2];
-                if (! Span::holdsOn($span, $day)) {
+                if (!Span::holdsOn($span, $day)) {
                     continue;
                 }
                 $to = $list[$i];

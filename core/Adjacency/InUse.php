@@ -25,10 +25,10 @@ final class InUse
     /** Whether it counts: always for an item, for a single revision when it is used. */
     public function counts(int $position): bool
     {
-        if (! isset($this->ifUsed[$position])) {
+        if (!isset($this->ifUsed[$position])) {
             return true;
         }
-        if (! isset($this->known[$position])) {
+        if (!isset($this->known[$position])) {
             // Where revisions go round in a circle, none of them is used by being in it.
             $this->known[$position] = false;
             $this->known[$position] = $this->isUsed($position);
@@ -42,7 +42,7 @@ final class InUse
     {
         $list = $this->adjacency->upOf($position);
         for ($i = 2, $n = count($list); $i < $n; $i += 3) {
-            if (Span::holdsOn($list[$i + 2], $this->day) && (! isset($this->ifUsed[$list[$i]]) || $this->counts($list[$i]))) {
+            if (Span::holdsOn($list[$i + 2], $this->day) && (!isset($this->ifUsed[$list[$i]]) || $this->counts($list[$i]))) {
                 return true;
             }
         }

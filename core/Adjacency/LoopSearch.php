@@ -21,7 +21,7 @@ final readonly class LoopSearch
             $way = [$start];
             $at = [0];
             $state[$start] = 1;
-            for ($depth = 0; $depth >= 0;) {
+            for ($depth = 0; $depth >= 0; ) {
                 $item = $way[$depth];
                 $next = $components[$item][$at[$depth]++] ?? null;
                 if ($next === null) {
@@ -31,7 +31,7 @@ final readonly class LoopSearch
                     $depth--;
                 } elseif (($state[$next] ?? 0) === 1) {
                     return [...array_slice($way, (int) array_search($next, $way, true)), $next];
-                } elseif (! isset($state[$next])) {
+                } elseif (!isset($state[$next])) {
                     $state[$next] = 1;
                     $depth++;
                     $way[$depth] = $next;

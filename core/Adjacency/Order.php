@@ -38,10 +38,10 @@ final readonly class Order
         $way = [$start];
         $lists = [$listOf($start)];
         $at = [2];
-        for ($depth = 0; $depth >= 0;) {
+        for ($depth = 0; $depth >= 0; ) {
             $list = $lists[$depth];
             $next = $at[$depth];
-            if (! isset($list[$next])) {
+            if (!isset($list[$next])) {
                 $state[$way[$depth]] = 2;
                 $finished[] = $way[$depth];
                 unset($way[$depth], $lists[$depth], $at[$depth]);
@@ -50,7 +50,7 @@ final readonly class Order
                 continue;
             }
             $at[$depth] = $next + 3;
-            if (! Span::holdsOn($list[$next + 2], $day)) {
+            if (!Span::holdsOn($list[$next + 2], $day)) {
                 continue;
             }
             $to = $list[$next];

@@ -22,8 +22,13 @@ final readonly class RollUp
      * @param  list<int>  $withoutLead
      */
     private function __construct(
-        public int $cost, public int $mass, public int $lead, public array $chain,
-        public array $withoutCost, public array $withoutMass, public array $withoutLead,
+        public int $cost,
+        public int $mass,
+        public int $lead,
+        public array $chain,
+        public array $withoutCost,
+        public array $withoutMass,
+        public array $withoutLead,
     ) {}
 
     /**
@@ -55,11 +60,11 @@ final readonly class RollUp
                 }
             }
             $longest[$position] = ($leads[$position] ?? 0) + $below;
-            if (! isset($leads[$position])) {
+            if (!isset($leads[$position])) {
                 $withoutLead[] = $position;
             }
             $total = $totals[$position] ?? 0;
-            if (! $bottom || $total === 0) {
+            if (!$bottom || $total === 0) {
                 continue;
             }
             if (isset($costs[$position])) {
@@ -78,6 +83,14 @@ final readonly class RollUp
             $chain[] = $next[$at];
         }
 
-        return new self($cost, $mass, $longest[$item], $chain, array_reverse($withoutCost), array_reverse($withoutMass), array_reverse($withoutLead));
+        return new self(
+            $cost,
+            $mass,
+            $longest[$item],
+            $chain,
+            array_reverse($withoutCost),
+            array_reverse($withoutMass),
+            array_reverse($withoutLead),
+        );
     }
 }

@@ -11,7 +11,7 @@ namespace Orthotaxis\Core\Adjacency;
  */
 final readonly class Span
 {
-    public const EVER = 0xFFFFF;
+    public const EVER = 0xfffff;
 
     public const PHANTOM = 1 << 40;
 

@@ -13,12 +13,20 @@ final readonly class WhereUsed
      * @param  list<int>  $parents  positions, nearest first; the shortest way counts
      * @param  array<int, int>  $same  positions that stand for the item as well, and where it stands
      */
-    private function __construct(private Adjacency $adjacency, private Flow $flow, private int $day, public array $parents, private array $same, private InUse $inUse) {}
+    private function __construct(
+        private Adjacency $adjacency,
+        private Flow $flow,
+        private int $day,
+        public array $parents,
+        private array $same,
+        private InUse $inUse,
+    ) {}
 
     /**
      * @param  list<int>  $same  positions of single revisions of the item: what uses these uses the item
      * @param  list<int>  $ifUsed  positions of single revisions: they count only on days on which something uses them
-     * @param  null|\Closure(list<int>): list<int>  $rank  a number for each position: those of one level stand in the order of these, whatever their positions
+     * @param  null|\Closure(list<int>): list<int>  $rank  a number for each position: those of one level stand in the order of these,
+     *     whatever their positions
      *
      * @throws Loop when something contains itself
      */
@@ -30,12 +38,12 @@ final readonly class WhereUsed
         $inUse = new InUse($adjacency, $day, $ifUsed);
         $unused = [];
         foreach ($ifUsed as $position) {
-            if (($flow->levels[$position] ?? 0) > 1 && ! $inUse->counts($position)) {
+            if (($flow->levels[$position] ?? 0) > 1 && !$inUse->counts($position)) {
                 $unused[$position] = true;
             }
         }
         foreach ($flow->levels as $position => $level) {
-            if ($level > 1 && ! isset($unused[$position])) {
+            if ($level > 1 && !isset($unused[$position])) {
                 $byLevel[$level][] = $position;
             }
         }
@@ -78,7 +86,7 @@ final readonly class WhereUsed
     /** Whether nothing uses it on that day. */
     public function isTop(int $parent): bool
     {
-        return ! $this->inUse->isUsed($parent);
+        return !$this->inUse->isUsed($parent);
     }
 
     /** @return list<int> the parents that nothing uses, nearest first: what leaves the house */
@@ -89,7 +97,7 @@ final readonly class WhereUsed
         foreach ($this->parents as $parent) {
             $block = $parent >> Adjacency::BLOCK;
             $lists[$block] ??= $this->adjacency->up($block);
-            if (! isset($lists[$block][$parent]) || $this->isTop($parent)) {
+            if (!isset($lists[$block][$parent]) || $this->isTop($parent)) {
                 $tops[] = $parent;
             }
         }

@@ -19,7 +19,7 @@ final readonly class Digest
 
     public static function of(Order $order): string
     {
-        return self::NEWEST.':'.self::reckoned(self::NEWEST, $order);
+        return self::NEWEST . ':' . self::reckoned(self::NEWEST, $order);
     }
 
     /** Whether the order still holds what this digest was made of. */
@@ -57,7 +57,14 @@ final readonly class Digest
                 }
                 $lines[] = $texts;
             }
-            $items[] = [$item->number, $item->outcome->value, $item->disposition?->value, $item->baseRevision, $lines, ...($item->files === [] ? [] : [$item->files])];
+            $items[] = [
+                $item->number,
+                $item->outcome->value,
+                $item->disposition?->value,
+                $item->baseRevision,
+                $lines,
+                ...$item->files === [] ? [] : [$item->files],
+            ];
         }
         sort($items);
 
@@ -79,10 +86,14 @@ final readonly class Digest
                 foreach (LineField::cases() as $field) {
                     $fields[$field->value] = $line->text($field);
                 }
-                $lines[] = array_filter($fields, static fn (string $text): bool => $text !== '');
+                $lines[] = array_filter($fields, static fn(string $text): bool => $text !== '');
             }
             $items[$item->number] = [
-                'outcome' => $item->outcome->value, 'disposition' => $item->disposition?->value, 'base' => $item->baseRevision, 'lines' => $lines, 'files' => $item->files,
+                'outcome' => $item->outcome->value,
+                'disposition' => $item->disposition?->value,
+                'base' => $item->baseRevision,
+                'lines' => $lines,
+                'files' => $item->files,
             ];
         }
         ksort($items, SORT_STRING);

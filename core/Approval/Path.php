@@ -12,7 +12,7 @@ final readonly class Path
 
     public function names(int $person): bool
     {
-        return array_filter($this->steps, static fn (PathStep $step): bool => in_array($person, $step->people, true)) !== [];
+        return array_filter($this->steps, static fn(PathStep $step): bool => in_array($person, $step->people, true)) !== [];
     }
 
     /** One person signs: the path of every order until others are set up. */

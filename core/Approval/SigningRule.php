@@ -24,7 +24,7 @@ final readonly class SigningRule
         if (in_array($person, $order->proposers(), true)) {
             throw Refusal::at('signer', 'You raised or edited this order, so another person must sign it.');
         }
-        if (! Progress::of($order)->awaits($person)) {
+        if (!Progress::of($order)->awaits($person)) {
             throw Refusal::at('signer', 'This order names another person to sign.');
         }
         if ($seenDigest !== Digest::of($order)) {

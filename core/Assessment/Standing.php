@@ -23,14 +23,14 @@ enum Standing: string
      */
     public static function of(array $questions, Day $today): self
     {
-        $asked = array_filter($questions, static fn (array $one): bool => $one[0] !== QuestionState::Withdrawn);
-        $waiting = array_filter($asked, static fn (array $one): bool => $one[0] === QuestionState::Waiting);
+        $asked = array_filter($questions, static fn(array $one): bool => $one[0] !== QuestionState::Withdrawn);
+        $waiting = array_filter($asked, static fn(array $one): bool => $one[0] === QuestionState::Waiting);
 
         return match (true) {
             $asked === [] => self::NotAsked,
-            array_filter($waiting, static fn (array $one): bool => $one[1]->isBefore($today)) !== [] => self::Overdue,
+            array_filter($waiting, static fn(array $one): bool => $one[1]->isBefore($today)) !== [] => self::Overdue,
             $waiting !== [] => self::Waiting,
-            array_filter($asked, static fn (array $one): bool => $one[0] === QuestionState::Answered) !== [] => self::Answered,
+            array_filter($asked, static fn(array $one): bool => $one[0] === QuestionState::Answered) !== [] => self::Answered,
             default => self::NoEffect,
         };
     }

@@ -14,7 +14,7 @@ final readonly class Day implements \Stringable
     /** @throws Refusal when the text is no day of the calendar */
     public static function parse(string $iso, string $place = 'date'): self
     {
-        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $iso, $read) !== 1 || ! checkdate((int) $read[2], (int) $read[3], (int) $read[1])) {
+        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $iso, $read) !== 1 || !checkdate((int) $read[2], (int) $read[3], (int) $read[1])) {
             throw Refusal::at($place, 'Write the day as year-month-day, such as 2027-03-01.');
         }
 

@@ -11,14 +11,14 @@ final readonly class Validity
 {
     public function __construct(public ?Day $from = null, public ?Day $to = null)
     {
-        if ($from !== null && $to !== null && ! $from->isBefore($to)) {
+        if ($from !== null && $to !== null && !$from->isBefore($to)) {
             throw Refusal::at('validity', "Ends on {$to}, which is not after its first day {$from}.");
         }
     }
 
     public static function always(): self
     {
-        return new self;
+        return new self();
     }
 
     /** From the first day to the last, both included, as people say it. */
@@ -34,13 +34,12 @@ final readonly class Validity
 
     public function holdsOn(Day $day): bool
     {
-        return ($this->from === null || ! $day->isBefore($this->from))
-            && ($this->to === null || $day->isBefore($this->to));
+        return ($this->from === null || !$day->isBefore($this->from)) && ($this->to === null || $day->isBefore($this->to));
     }
 
     public function overlaps(self $other): bool
     {
-        return ($this->from === null || $other->to === null || $this->from->isBefore($other->to))
-            && ($other->from === null || $this->to === null || $other->from->isBefore($this->to));
+        return ($this->from === null || $other->to === null || $this->from->isBefore($other->to)) &&
+            ($other->from === null || $this->to === null || $other->from->isBefore($this->to));
     }
 }

@@ -20,7 +20,7 @@ final readonly class EffectiveDate
             return "{$date} is in the past. Set today or a later day.";
         }
         foreach ($order->revised() as $item) {
-            if ($item->baseEffectiveFrom !== null && ! $item->baseEffectiveFrom->isBefore($date)) {
+            if ($item->baseEffectiveFrom !== null && !$item->baseEffectiveFrom->isBefore($date)) {
                 return "{$item->number} revision {$item->baseRevision} itself takes effect on {$item->baseEffectiveFrom}. Set a later day.";
             }
         }

@@ -33,7 +33,7 @@ final readonly class Order
     /** @return list<OrderItem> */
     public function revised(): array
     {
-        return array_values(array_filter($this->items, static fn (OrderItem $item): bool => $item->outcome === Outcome::Revise));
+        return array_values(array_filter($this->items, static fn(OrderItem $item): bool => $item->outcome === Outcome::Revise));
     }
 
     /** @return list<int> those who may not sign: who raised the order, who edits, who has edited */

@@ -15,7 +15,8 @@ final readonly class OrderItem
     /**
      * @param  ?string  $baseRevision  the released revision the edits start from; null when the item has none yet
      * @param  ?string  $latestRevision  the newest released revision there is now
-     * @param  list<string>  $unreleased  components of the after-structure that have no revision in force on the effective day (while none is said: no released one)
+     * @param  list<string>  $unreleased  components of the after-structure that have no revision in force on the effective day (while
+     *     none is said: no released one)
      * @param  list<string>  $brokenEdits  why the edits no longer fit the base, if they do not
      * @param  list<string>  $files  what was brought for the coming revision: role, name and SHA-256 of each file
      */
@@ -37,7 +38,7 @@ final readonly class OrderItem
     /** @param  array<self>  $items */
     public static function numbers(array $items): string
     {
-        return implode(', ', array_map(static fn (self $item): string => $item->number, $items));
+        return implode(', ', array_map(static fn(self $item): string => $item->number, $items));
     }
 
     /** The code of the coming revision; null when the item stays as it is. */

@@ -15,7 +15,9 @@ final readonly class OrderOfWork
     public static function of(?RequestState $request, ?OrderState $order): array
     {
         $now = self::current($request, $order);
-        $ended = in_array($request, [RequestState::Rejected, RequestState::Gathered], true) && $order === null || $order === OrderState::Withdrawn;
+        $ended =
+            (in_array($request, [RequestState::Rejected, RequestState::Gathered], true) && $order === null) ||
+            $order === OrderState::Withdrawn;
         $states = [];
         $passed = true;
         foreach (WorkStep::cases() as $step) {

@@ -17,14 +17,18 @@ enum OrderState: string
 
     public function mayBecome(self $next): bool
     {
-        return in_array($next, match ($this) {
-            self::Planning => [self::Revising, self::Withdrawn],
-            self::Revising => [self::InReview, self::Withdrawn],
-            self::InReview => [self::Signed, self::Revising],
-            self::Signed => [self::Released, self::Revising],
-            self::Released => [self::Closed],
-            self::Closed, self::Withdrawn => [],
-        }, true);
+        return in_array(
+            $next,
+            match ($this) {
+                self::Planning => [self::Revising, self::Withdrawn],
+                self::Revising => [self::InReview, self::Withdrawn],
+                self::InReview => [self::Signed, self::Revising],
+                self::Signed => [self::Released, self::Revising],
+                self::Released => [self::Closed],
+                self::Closed, self::Withdrawn => [],
+            },
+            true,
+        );
     }
 
     /** Until release the order may still change what is true; open orders on the same item can collide. */

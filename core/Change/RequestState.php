@@ -18,20 +18,24 @@ enum RequestState: string
 
     public function mayBecome(self $next): bool
     {
-        return in_array($next, match ($this) {
-            self::Raised => [self::Assessing, self::Gathered],
-            self::Returned => [self::Assessing, self::Raised, self::Gathered],
-            self::Assessing => [self::Approved, self::Rejected, self::Returned, self::Gathered],
-            self::Approved => [self::Ordered],
-            self::Ordered => [self::Approved],
-            self::Rejected => [],
-            self::Gathered => [self::Raised],
-        }, true);
+        return in_array(
+            $next,
+            match ($this) {
+                self::Raised => [self::Assessing, self::Gathered],
+                self::Returned => [self::Assessing, self::Raised, self::Gathered],
+                self::Assessing => [self::Approved, self::Rejected, self::Returned, self::Gathered],
+                self::Approved => [self::Ordered],
+                self::Ordered => [self::Approved],
+                self::Rejected => [],
+                self::Gathered => [self::Raised],
+            },
+            true,
+        );
     }
 
     public function isOpen(): bool
     {
-        return ! in_array($this, self::closed(), true);
+        return !in_array($this, self::closed(), true);
     }
 
     /** Whether it is looked into, so that findings and corrections may still come. */

@@ -30,9 +30,9 @@ final readonly class Comparison
         $left = array_diff_key($left, $right);
         $right = array_diff_key($right, $before->lines);
         $rules = [
-            static fn (Line $line): string => $line->find.'|'.$line->component,
-            static fn (Line $line): string => $line->component.'|'.$line->designators,
-            static fn (Line $line): string => (string) $line->find,
+            static fn(Line $line): string => $line->find . '|' . $line->component,
+            static fn(Line $line): string => $line->component . '|' . $line->designators,
+            static fn(Line $line): string => (string) $line->find,
         ];
         foreach ($rules as $rule) {
             if ($left === [] || $right === []) {
@@ -57,8 +57,12 @@ final readonly class Comparison
         foreach ($right as $line) {
             $differences[] = new Difference(null, $line);
         }
-        usort($differences, static fn (Difference $a, Difference $b): int => ($a->find <=> $b->find)
-            ?: strcmp($a->kind->value, $b->kind->value) ?: strcmp(($a->before ?? $a->after)->key ?? '', ($b->before ?? $b->after)->key ?? ''));
+        usort(
+            $differences,
+            static fn(Difference $a, Difference $b): int => $a->find <=> $b->find ?:
+            strcmp($a->kind->value, $b->kind->value) ?:
+            strcmp(($a->before ?? $a->after)->key ?? '', ($b->before ?? $b->after)->key ?? ''),
+        );
 
         return new self($differences);
     }
@@ -66,7 +70,7 @@ final readonly class Comparison
     /** @return list<Difference> all but the unchanged */
     public function changes(): array
     {
-        return array_values(array_filter($this->differences, static fn (Difference $d): bool => $d->kind !== DifferenceKind::Unchanged));
+        return array_values(array_filter($this->differences, static fn(Difference $d): bool => $d->kind !== DifferenceKind::Unchanged));
     }
 
     /** @return array<value-of<DifferenceKind>, int> how many of each kind, unchanged included */

@@ -69,7 +69,7 @@ final class DeepComparison
         $below = $matches = [];
         $left = $right = [];
         foreach ($pairs as $at => [$a, $b]) {
-            $match = new LineMatch($this->before->lines($a), $this->after->lines($b), ! $agree);
+            $match = new LineMatch($this->before->lines($a), $this->after->lines($b), !$agree);
             $this->unchanged += $match->same;
             foreach ($match->components as $components) {
                 $below[] = [...$components, $at];
@@ -106,9 +106,9 @@ final class DeepComparison
         }
         $next = [];
         foreach ($below as [$a, $b, $at]) {
-            if (! isset($this->met["{$a} {$b}"])) {
+            if (!isset($this->met["{$a} {$b}"])) {
                 $this->met["{$a} {$b}"] = true;
-                if (! $this->before->isSame($a, $this->after, $b)) {
+                if (!$this->before->isSame($a, $this->after, $b)) {
                     $next[] = [$a, $b, [...$pairs[$at][2], [$pairs[$at][0], $pairs[$at][1]]]];
                 }
             }

@@ -44,7 +44,9 @@ final readonly class LineMatch
         // Nearly all parents of two large structures read alike, line by line.
         if ($both === [] && $left->digests === $right->digests) {
             $this->same = count($left->digests);
-            $this->components = $wantComponents ? array_map(static fn (int $a, int $b): array => [$a, $b], $left->components, $right->components) : [];
+            $this->components = $wantComponents
+                ? array_map(static fn(int $a, int $b): array => [$a, $b], $left->components, $right->components)
+                : [];
             $this->left = $this->right = [];
 
             return;

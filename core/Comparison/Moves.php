@@ -24,7 +24,7 @@ final readonly class Moves
                 }
             }
         }
-        $differences = array_map(static fn (ParentDifference $parent): array => $parent->differences, $parents);
+        $differences = array_map(static fn(ParentDifference $parent): array => $parent->differences, $parents);
         foreach ($parents as $to => $parent) {
             foreach ($parent->differences as $at => $difference) {
                 if ($difference->kind !== DifferenceKind::Added) {
@@ -32,7 +32,11 @@ final readonly class Moves
                 }
                 foreach ($gone[self::what($difference)] ?? [] as $i => [$from, $was]) {
                     if ($from !== $to) {
-                        $differences[$to][$at] = new Difference($parents[$from]->differences[$was]->before, $difference->after, $parents[$from]);
+                        $differences[$to][$at] = new Difference(
+                            $parents[$from]->differences[$was]->before,
+                            $difference->after,
+                            $parents[$from],
+                        );
                         unset($differences[$from][$was], $gone[self::what($difference)][$i]);
                         break;
                     }

@@ -18,6 +18,13 @@ final readonly class CostRow
      * @param  int  $quantity  millionths
      */
     public function __construct(
-        public CostPart $part, public int $pair, public bool $isNew, public string $document, public ?int $position, public ?int $day, public int $quantity, public Money $amount,
+        public CostPart $part,
+        public int $pair,
+        public bool $isNew,
+        public string $document,
+        public ?int $position,
+        public ?int $day,
+        public int $quantity,
+        public Money $amount,
     ) {}
 }

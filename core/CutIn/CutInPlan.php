@@ -20,8 +20,14 @@ final readonly class CutInPlan
      * @param  list<string>  $waitsFor  what the earliest day waits for
      */
     private function __construct(
-        public array $days, public array $courses, public int $earliest, public ?int $runOut, public ?int $leastCost, public ?int $leastDisturbing,
-        public ?int $prescribed, public array $waitsFor,
+        public array $days,
+        public array $courses,
+        public int $earliest,
+        public ?int $runOut,
+        public ?int $leastCost,
+        public ?int $leastDisturbing,
+        public ?int $prescribed,
+        public array $waitsFor,
     ) {}
 
     /**
@@ -31,7 +37,7 @@ final readonly class CutInPlan
     public static function of(array $pairs, array $orders, Levers $levers): self
     {
         $count = count($pairs[0]->demand);
-        $courses = array_map(static fn (Pair $pair): PairCourse => new PairCourse($pair, $levers), $pairs);
+        $courses = array_map(static fn(Pair $pair): PairCourse => new PairCourse($pair, $levers), $pairs);
         $straddling = self::straddling($orders, $count);
         $days = [];
         $none = Money::zero();
@@ -48,10 +54,18 @@ final readonly class CutInPlan
             }
             // What overflows becomes a float, and stays one: looked at once for all of them.
             // @phpstan-ignore function.alreadyNarrowedType
-            is_int($left + $cancelled + $short + $more) || throw new \OverflowException('What a day costs becomes too large here to be kept exactly.');
+            is_int($left + $cancelled + $short + $more) ||
+                throw new \OverflowException('What a day costs becomes too large here to be kept exactly.');
             $days[] = new CutInDay(
-                $day, $left === 0 ? $none : Money::ofTenThousandths($left), $cancelled === 0 ? $none : Money::ofTenThousandths($cancelled), $short === 0 ? $none : Money::ofTenThousandths($short),
-                $straddling[$day] === 0 ? $none : Money::ofTenThousandths(FixedPoint::scale($levers->perStraddle->tenThousandths, $straddling[$day], 1)), $more === 0 ? $none : Money::ofTenThousandths($more), $disturbed,
+                $day,
+                $left === 0 ? $none : Money::ofTenThousandths($left),
+                $cancelled === 0 ? $none : Money::ofTenThousandths($cancelled),
+                $short === 0 ? $none : Money::ofTenThousandths($short),
+                $straddling[$day] === 0
+                    ? $none
+                    : Money::ofTenThousandths(FixedPoint::scale($levers->perStraddle->tenThousandths, $straddling[$day], 1)),
+                $more === 0 ? $none : Money::ofTenThousandths($more),
+                $disturbed,
             );
         }
         $waits = ['approval' => $levers->approvalDays, 'tooling' => $levers->toolingDay];
@@ -60,11 +74,15 @@ final readonly class CutInPlan
         }
         $earliest = max(0, ...array_values($waits));
         [$leastCost, $leastDisturbing] = self::best(array_slice($days, $earliest));
-        $runOuts = array_filter(array_map(static fn (PairCourse $course): ?int => $course->runOut, $courses), is_int(...));
+        $runOuts = array_filter(array_map(static fn(PairCourse $course): ?int => $course->runOut, $courses), is_int(...));
 
         return new self(
-            $days, $courses, min($count, $earliest), $runOuts === [] ? null : min($runOuts),
-            $leastCost?->day, $leastDisturbing?->day,
+            $days,
+            $courses,
+            min($count, $earliest),
+            $runOuts === [] ? null : min($runOuts),
+            $leastCost?->day,
+            $leastDisturbing?->day,
             $levers->prescribed,
             $earliest === 0 ? [] : array_map(strval(...), array_keys($waits, $earliest, true)),
         );
@@ -121,7 +139,10 @@ final readonly class CutInPlan
             if ($total < $cheapest->total->tenThousandths) {
                 $cheapest = $day;
             }
-            if ($day->disturbed < $calmest->disturbed || ($day->disturbed === $calmest->disturbed && $total < $calmest->total->tenThousandths)) {
+            if (
+                $day->disturbed < $calmest->disturbed ||
+                ($day->disturbed === $calmest->disturbed && $total < $calmest->total->tenThousandths)
+            ) {
                 $calmest = $day;
             }
         }

@@ -26,7 +26,10 @@ final readonly class DayRows
     {
         $rows = [];
         foreach ($pairs as $i => $pair) {
-            $more = FixedPoint::add(FixedPoint::scale($pair->new->cost->tenThousandths, $pair->ratio, Quantity::ONE), -$pair->old->cost->tenThousandths);
+            $more = FixedPoint::add(
+                FixedPoint::scale($pair->new->cost->tenThousandths, $pair->ratio, Quantity::ONE),
+                -$pair->old->cost->tenThousandths,
+            );
             $byDay = [];
             foreach ($pegs[$i] as $peg) {
                 $byDay[$peg->day][] = $peg;
@@ -36,9 +39,14 @@ final readonly class DayRows
             $expedited = $course->isExpedited($day);
             $lead = $course->leadDays($expedited);
             $rows = [
-                ...$rows, ...self::priced(CostPart::Leftover, $i, false, $left, $pair->old->disposal), ...self::cancelled($pair, $i, $levers, $day),
-                ...self::priced(CostPart::Shortage, $i, false, $short, $pair->old->expedite), ...self::priced(CostPart::Shortage, $i, true, self::newShort($pair, $byDay, $day, $lead), $pair->new->expedite),
-                ...($expedited && $pair->expediting !== null ? [new CostRow(CostPart::Shortage, $i, true, '', null, $lead, 0, $pair->expediting->fee)] : []),
+                ...$rows,
+                ...self::priced(CostPart::Leftover, $i, false, $left, $pair->old->disposal),
+                ...self::cancelled($pair, $i, $levers, $day),
+                ...self::priced(CostPart::Shortage, $i, false, $short, $pair->old->expedite),
+                ...self::priced(CostPart::Shortage, $i, true, self::newShort($pair, $byDay, $day, $lead), $pair->new->expedite),
+                ...$expedited && $pair->expediting !== null
+                    ? [new CostRow(CostPart::Shortage, $i, true, '', null, $lead, 0, $pair->expediting->fee)]
+                    : [],
                 ...self::priced(CostPart::Recurring, $i, false, self::after($pegs[$i], $day), Money::ofTenThousandths($more)),
             ];
         }
@@ -96,7 +104,16 @@ final readonly class DayRows
         $rows = [];
         foreach ($pair->old->receipts as $receipt) {
             if (max(0, $receipt->day) >= $cutIn && $receipt->cancelFee !== null && self::isStopped($receipt, $levers)) {
-                $rows[] = new CostRow(CostPart::Cancellation, $i, false, $receipt->document, null, $receipt->day, $receipt->quantity, $receipt->cancelFee);
+                $rows[] = new CostRow(
+                    CostPart::Cancellation,
+                    $i,
+                    false,
+                    $receipt->document,
+                    null,
+                    $receipt->day,
+                    $receipt->quantity,
+                    $receipt->cancelFee,
+                );
             }
         }
 
@@ -105,7 +122,7 @@ final readonly class DayRows
 
     private static function isStopped(Receipt $receipt, Levers $levers): bool
     {
-        return $receipt->cancelFee !== null && ! in_array($receipt->document, $levers->notCancelled, true);
+        return $receipt->cancelFee !== null && !in_array($receipt->document, $levers->notCancelled, true);
     }
 
     /**
@@ -127,7 +144,11 @@ final readonly class DayRows
             }
             $stock = FixedPoint::subtract($stock, FixedPoint::scale($pair->demand[$day], $pair->ratio, Quantity::ONE));
             if ($stock < 0) {
-                $wanted = array_map(static fn (Peg $peg): array => ['quantity' => FixedPoint::scale($peg->quantity, $pair->ratio, Quantity::ONE)] + self::ofPeg($peg), $byDay[$day] ?? []);
+                $wanted = array_map(
+                    static fn(Peg $peg): array => ['quantity' => FixedPoint::scale($peg->quantity, $pair->ratio, Quantity::ONE)] +
+                        self::ofPeg($peg),
+                    $byDay[$day] ?? [],
+                );
                 array_push($short, ...self::last($wanted, -$stock));
                 $stock = 0;
             }
@@ -185,7 +206,16 @@ final readonly class DayRows
         foreach ($shares as $share) {
             $sum = FixedPoint::add($sum, $share['quantity']);
             $now = FixedPoint::scale($each->tenThousandths, $sum, Quantity::ONE);
-            $rows[] = new CostRow($part, $pair, $isNew, $share['document'], $share['position'], $share['day'], $share['quantity'], Money::ofTenThousandths($now - $paid));
+            $rows[] = new CostRow(
+                $part,
+                $pair,
+                $isNew,
+                $share['document'],
+                $share['position'],
+                $share['day'],
+                $share['quantity'],
+                Money::ofTenThousandths($now - $paid),
+            );
             $paid = $now;
         }
 

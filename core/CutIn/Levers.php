@@ -12,7 +12,8 @@ final readonly class Levers
     public Money $perStraddle;
 
     /**
-     * @param  array<string, int>  $keep  millionths of an old part to keep for service, by number: nothing else uses it, and it is nothing to be rid of
+     * @param  array<string, int>  $keep  millionths of an old part to keep for service, by number: nothing else uses it, and it is
+     *     nothing to be rid of
      * @param  list<string>  $notCancelled  documents of receipts that are let come
      * @param  int  $approvalDays  until the change can be released
      * @param  int  $toolingDay  from today: when tools and programs are ready
@@ -20,8 +21,12 @@ final readonly class Levers
      * @param  ?int  $prescribed  a day that somebody prescribes, from today
      */
     public function __construct(
-        public array $keep = [], public array $notCancelled = [], public int $approvalDays = 0, public int $toolingDay = 0,
-        ?Money $perStraddle = null, public ?int $prescribed = null,
+        public array $keep = [],
+        public array $notCancelled = [],
+        public int $approvalDays = 0,
+        public int $toolingDay = 0,
+        ?Money $perStraddle = null,
+        public ?int $prescribed = null,
     ) {
         $this->perStraddle = $perStraddle ?? Money::zero();
     }

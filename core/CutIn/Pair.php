@@ -14,5 +14,11 @@ final readonly class Pair
      * @param  int  $ratio  millionths of the new part for one of the old
      * @param  ?Expediting  $expediting  of a new order of the new part, where somebody asks for it
      */
-    public function __construct(public Part $old, public Part $new, public array $demand, public int $ratio = Quantity::ONE, public ?Expediting $expediting = null) {}
+    public function __construct(
+        public Part $old,
+        public Part $new,
+        public array $demand,
+        public int $ratio = Quantity::ONE,
+        public ?Expediting $expediting = null,
+    ) {}
 }

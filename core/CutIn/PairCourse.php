@@ -93,8 +93,11 @@ final class PairCourse
                 $free = FixedPoint::subtract($free, $demand);
             }
         }
-        $this->more = FixedPoint::add(FixedPoint::scale($pair->new->cost->tenThousandths, $pair->ratio, Quantity::ONE), -$pair->old->cost->tenThousandths);
-        $this->newDemand = array_map(static fn (int $demand): int => FixedPoint::scale($demand, $pair->ratio, Quantity::ONE), $pair->demand);
+        $this->more = FixedPoint::add(
+            FixedPoint::scale($pair->new->cost->tenThousandths, $pair->ratio, Quantity::ONE),
+            -$pair->old->cost->tenThousandths,
+        );
+        $this->newDemand = array_map(static fn(int $demand): int => FixedPoint::scale($demand, $pair->ratio, Quantity::ONE), $pair->demand);
         foreach ($pair->new->receipts as $receipt) {
             $this->newComing[max(0, $receipt->day)] = FixedPoint::add($this->newComing[max(0, $receipt->day)] ?? 0, $receipt->quantity);
         }
@@ -104,7 +107,13 @@ final class PairCourse
             $waiting = FixedPoint::add($waiting, $this->newComing[$day] ?? 0);
         }
         $this->soonest = max(0, $pair->new->leadDays - ($pair->expediting->days ?? 0));
-        $this->newThereUnhurried = $pair->new->stock > 0 ? 0 : min([$pair->new->leadDays, ...array_map(static fn (Receipt $receipt): int => max(0, $receipt->day), $pair->new->receipts)]);
+        $this->newThereUnhurried =
+            $pair->new->stock > 0
+                ? 0
+                : min([
+                    $pair->new->leadDays,
+                    ...array_map(static fn(Receipt $receipt): int => max(0, $receipt->day), $pair->new->receipts),
+                ]);
         $this->newThere = min($this->newThereUnhurried, $this->soonest);
     }
 
@@ -132,7 +141,10 @@ final class PairCourse
         $course = [];
         foreach (array_keys($this->pair->demand) as $day) {
             $course[] = $stock;
-            $stock = max(0, FixedPoint::subtract(FixedPoint::add($stock, $this->newComing[$day] ?? 0), $day >= $from ? $this->newDemand[$day] : 0));
+            $stock = max(
+                0,
+                FixedPoint::subtract(FixedPoint::add($stock, $this->newComing[$day] ?? 0), $day >= $from ? $this->newDemand[$day] : 0),
+            );
         }
 
         return $course;
@@ -141,7 +153,8 @@ final class PairCourse
     /** Whether a new order of the new part is expedited when it is used from a day on: where it has to be, and where that costs less. */
     public function isExpedited(int $day): bool
     {
-        return $this->pair->expediting !== null && ($day < $this->newThereUnhurried || $this->newCost($day, true) < $this->newCost($day, false));
+        return $this->pair->expediting !== null &&
+            ($day < $this->newThereUnhurried || $this->newCost($day, true) < $this->newCost($day, false));
     }
 
     /** Until a new order of the new part arrives. */

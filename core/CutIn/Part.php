@@ -18,6 +18,12 @@ final readonly class Part
      * @param  int  $leadDays  until a new order of it arrives
      */
     public function __construct(
-        public string $number, public int $stock, public array $receipts, public Money $cost, public Money $disposal, public Money $expedite, public int $leadDays = 0,
+        public string $number,
+        public int $stock,
+        public array $receipts,
+        public Money $cost,
+        public Money $disposal,
+        public Money $expedite,
+        public int $leadDays = 0,
     ) {}
 }

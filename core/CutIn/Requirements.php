@@ -26,7 +26,10 @@ final class Requirements
     /** More than anybody looks through, and than fits the memory of a request. */
     private const MOST_PEGS = 300_000;
 
-    /** @var array<int, array<int, int>> position => day => millionths wanted by orders of parents; only days that have any: tens of thousands of items wait here */
+    /**
+     * @var array<int, array<int, int>> position => day => millionths wanted by orders of parents; only days that have any: tens of
+     * thousands of items wait here
+     */
     private array $dependent = [];
 
     /** @var array<int, int> day => millionths of the component, without gaps */
@@ -41,8 +44,13 @@ final class Requirements
     /** @var list<int> positions of the parents whose orders take any of it */
     public array $parents = [];
 
-    private function __construct(private readonly Adjacency $web, private readonly int $component, private readonly int $today, private readonly int $days, private readonly bool $pegged = false)
-    {
+    private function __construct(
+        private readonly Adjacency $web,
+        private readonly int $component,
+        private readonly int $today,
+        private readonly int $days,
+        private readonly bool $pegged = false,
+    ) {
         $this->wanted = $this->nothing = array_fill(0, $days, 0);
     }
 
@@ -58,7 +66,7 @@ final class Requirements
     {
         $requirements = new self($web, $component, $today, $days, $pegged);
         // What is sold of the component itself.
-        $own = $supply[$component] ?? new NodeSupply;
+        $own = $supply[$component] ?? new NodeSupply();
         foreach ($own->wantedOn as $i => $day) {
             if ($day < $days) {
                 $requirements->wanted[max(0, $day)] += $own->wanted[$i];
@@ -67,7 +75,7 @@ final class Requirements
         }
         [$above, $order] = $requirements->above();
         foreach ($order as $position) {
-            $requirements->explode($position, $supply[$position] ?? new NodeSupply, $above);
+            $requirements->explode($position, $supply[$position] ?? new NodeSupply(), $above);
         }
 
         return $requirements;
@@ -90,7 +98,7 @@ final class Requirements
     {
         foreach ($this->wanted as $sum) {
             // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
-            if (! is_int($sum)) {
+            if (!is_int($sum)) {
                 throw new \OverflowException('The demand of a day becomes too large here to be kept exactly.');
             }
         }
@@ -101,7 +109,8 @@ final class Requirements
     /**
      * All that is above the component on any of the days.
      *
-     * @return array{array<int, int>, list<int>} position => how many of its users are above too, the component included; every item after all that use it
+     * @return array{array<int, int>, list<int>} position => how many of its users are above too, the component included; every item
+     *     after all that use it
      */
     private function above(): array
     {
@@ -111,20 +120,20 @@ final class Requirements
             $seen = [];
             $list = $this->web->upOf($queue[$i]);
             for ($at = 2, $n = count($list); $at < $n; $at += 3) {
-                if (isset($seen[$list[$at]]) || ! $this->holdsSometime($list[$at + 2])) {
+                if (isset($seen[$list[$at]]) || !$this->holdsSometime($list[$at + 2])) {
                     continue;
                 }
                 $seen[$list[$at]] = true;
                 $users[$queue[$i]]++;
                 $below[$list[$at]][] = $queue[$i];
-                if (! isset($users[$list[$at]])) {
+                if (!isset($users[$list[$at]])) {
                     $users[$list[$at]] = 0;
                     $queue[] = $list[$at];
                 }
             }
         }
         $waiting = $users;
-        $order = array_keys(array_filter($waiting, static fn (int $count): bool => $count === 0));
+        $order = array_keys(array_filter($waiting, static fn(int $count): bool => $count === 0));
         for ($i = 0; $i < count($order); $i++) {
             foreach ($below[$order[$i]] ?? [] as $position) {
                 if (--$waiting[$position] === 0) {
@@ -138,7 +147,7 @@ final class Requirements
             throw new Loop([$this->component, $this->component]);
         }
 
-        return [$users, array_values(array_filter($order, fn (int $position): bool => $position !== $this->component))];
+        return [$users, array_values(array_filter($order, fn(int $position): bool => $position !== $this->component))];
     }
 
     private function holdsSometime(int $span): bool
@@ -158,7 +167,7 @@ final class Requirements
         $list = $this->web->downOf($position);
         for ($at = 2, $n = count($list); $at < $n; $at += 3) {
             $to = $list[$at];
-            if (! isset($above[$to])) {
+            if (!isset($above[$to])) {
                 continue;
             }
             if ($to === $this->component) {
@@ -174,8 +183,8 @@ final class Requirements
             foreach ($begins as $i => $day) {
                 if ($always || ($day >= $from && $day < $until)) {
                     // Divides without a rest to an integer; anything else becomes a float.
-                    $quantity = $quantities[$i] * $each / Quantity::ONE;
-                    if (! is_int($quantity)) {
+                    $quantity = ($quantities[$i] * $each) / Quantity::ONE;
+                    if (!is_int($quantity)) {
                         $quantity = FixedPoint::scale($quantities[$i], $each, Quantity::ONE);
                     }
                     $wanted[$day] = ($wanted[$day] ?? 0) + $quantity;
@@ -217,7 +226,7 @@ final class Requirements
             if ($done < $end) {
                 $changes[max(0, $done)] += $quantity;
             }
-            if (! $issued && $first < $end) {
+            if (!$issued && $first < $end) {
                 $begins[] = max(0, $first);
                 $quantities[] = $quantity;
             }
@@ -243,7 +252,7 @@ final class Requirements
     {
         $placed = [];
         foreach ($supply->orders as [$first, , , $document, $issued]) {
-            if (! $issued && $first < $this->days) {
+            if (!$issued && $first < $this->days) {
                 $placed[] = $document;
             }
         }
@@ -255,7 +264,10 @@ final class Requirements
     {
         if ($this->pegged && $quantity !== 0) {
             if (count($this->pegs) === self::MOST_PEGS) {
-                throw Refusal::at('on', sprintf('More than %s orders take this part: they cannot be told one by one.', number_format(self::MOST_PEGS)));
+                throw Refusal::at(
+                    'on',
+                    sprintf('More than %s orders take this part: they cannot be told one by one.', number_format(self::MOST_PEGS)),
+                );
             }
             $this->pegs[] = new Peg($position, $day, $quantity, $document);
         }

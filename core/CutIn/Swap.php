@@ -51,8 +51,9 @@ final readonly class Swap
         }
 
         return new self(
-            $lines[0]->before->component ?? '', $lines[0]->after->component ?? '',
-            $sameUnit && $before > 0 ? Quantity::ofMillionths((int) round($after / $before * Quantity::ONE)) : null,
+            $lines[0]->before->component ?? '',
+            $lines[0]->after->component ?? '',
+            $sameUnit && $before > 0 ? Quantity::ofMillionths((int) round(($after / $before) * Quantity::ONE)) : null,
         );
     }
 }

@@ -35,9 +35,10 @@ final class Draft
     {
         $line = $this->line($edit->line);
         if ($edit->operation === EditOperation::Add) {
-            return $this->lines[$edit->line] = $line === null
-                ? (new LineReader)->read($edit->line, $edit->fields)
-                : throw Refusal::at('line', 'This line is in the structure already.');
+            return $this->lines[$edit->line] =
+                $line === null
+                    ? (new LineReader())->read($edit->line, $edit->fields)
+                    : throw Refusal::at('line', 'This line is in the structure already.');
         }
         if ($line === null) {
             throw Refusal::at('line', 'This line is no longer in the structure: it was removed under this order.');
@@ -48,7 +49,8 @@ final class Draft
             return null;
         }
 
-        return $this->lines[$edit->line] = $edit->operation === EditOperation::Replace ? self::replaced($line, $edit) : self::changed($line, $edit);
+        return $this->lines[$edit->line] =
+            $edit->operation === EditOperation::Replace ? self::replaced($line, $edit) : self::changed($line, $edit);
     }
 
     public function structure(): Structure

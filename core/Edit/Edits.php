@@ -30,16 +30,21 @@ final readonly class Edits
             }
             $replaced = $difference->kind === DifferenceKind::Replaced;
             // A replacement that names no revision drops the one of the old component, also where both have the same letter.
-            $named = $before === null ? LineField::cases() : ($replaced ? [...$difference->fields, LineField::Revision] : $difference->fields);
+            $named =
+                $before === null ? LineField::cases() : ($replaced ? [...$difference->fields, LineField::Revision] : $difference->fields);
             $fields = [];
             foreach ($named as $field) {
                 $fields[$field->value] = $after->text($field);
             }
-            $edits[] = new Edit(match (true) {
-                $before === null => EditOperation::Add,
-                $replaced => EditOperation::Replace,
-                default => EditOperation::Change,
-            }, $before->key ?? $after->key, $fields);
+            $edits[] = new Edit(
+                match (true) {
+                    $before === null => EditOperation::Add,
+                    $replaced => EditOperation::Replace,
+                    default => EditOperation::Change,
+                },
+                $before->key ?? $after->key,
+                $fields,
+            );
         }
 
         return $edits;

@@ -32,7 +32,9 @@ final readonly class Rebase
                     $what = array_keys(array_intersect_key($mine->fields, $their->fields));
                     $reasons[$mine->line] = sprintf(
                         'Line %d %s: %s was changed in both. Undo your edit of it first.',
-                        $line->find ?? 0, $line->component ?? '', $what === [] ? 'the line' : implode(' and ', $what),
+                        $line->find ?? 0,
+                        $line->component ?? '',
+                        $what === [] ? 'the line' : implode(' and ', $what),
                     );
                 }
             }
@@ -46,7 +48,10 @@ final readonly class Rebase
                 $now[$difference->before->key] = $difference->after->key;
             }
         }
-        $moved = array_map(static fn (Edit $edit): Edit => new Edit($edit->operation, $now[$edit->line] ?? $edit->line, $edit->fields), $edits);
+        $moved = array_map(
+            static fn(Edit $edit): Edit => new Edit($edit->operation, $now[$edit->line] ?? $edit->line, $edit->fields),
+            $edits,
+        );
         Apply::all($newer, $moved);
 
         return $moved;

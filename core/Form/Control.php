@@ -15,7 +15,14 @@ final readonly class Control
      * @param  array<string, string>  $options  what may be chosen: value => text
      * @param  string  $hint  what stands in it as long as nobody wrote anything
      */
-    public function __construct(public string $tag, public ControlKind $kind, public string $title, public string $value, public array $options = [], public string $hint = '') {}
+    public function __construct(
+        public string $tag,
+        public ControlKind $kind,
+        public string $title,
+        public string $value,
+        public array $options = [],
+        public string $hint = '',
+    ) {}
 
     public function saying(string $value): self
     {

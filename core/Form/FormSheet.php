@@ -25,10 +25,15 @@ final readonly class FormSheet
         if (substr_count($xml, '<') > self::MOST_TAGS) {
             throw Refusal::at('file', 'This form has far more in it than a form: it is not read.');
         }
-        $document = new \DOMDocument;
+        $document = new \DOMDocument();
         $was = libxml_use_internal_errors(true);
         try {
-            if ($xml === '' || ! $document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT) || $document->doctype !== null || $document->documentElement?->localName !== 'document') {
+            if (
+                $xml === '' ||
+                !$document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT) ||
+                $document->doctype !== null ||
+                $document->documentElement?->localName !== 'document'
+            ) {
                 throw Refusal::at('file', 'The file is damaged: its text cannot be read.');
             }
         } finally {
@@ -63,7 +68,7 @@ final readonly class FormSheet
         if (array_diff_key($expected, $found) !== []) {
             $places = $handed->places();
             $here = $this->places();
-            $kind = static fn (Control $control): ControlKind => $control->kind;
+            $kind = static fn(Control $control): ControlKind => $control->kind;
             if (array_map($kind, $places) === array_map($kind, $here)) {
                 foreach ($places as $i => $place) {
                     $found[$place->tag] ??= new Control($place->tag, $place->kind, $place->title, $here[$i]->value, $here[$i]->options);
@@ -86,7 +91,8 @@ final readonly class FormSheet
         foreach ($this->all('//*[local-name()="sdt"][not(.//*[local-name()="sdt"])]', $this->xml) as $inner) {
             // A control that was saved as two, one around the other: the one that says what can be done in it counts.
             $outer = $this->all('ancestor::*[local-name()="sdt"][1][count(.//*[local-name()="sdt"])=1]', $inner)[0] ?? null;
-            $control = $outer !== null && $this->kind($inner) === ControlKind::Text && $this->kind($outer) !== ControlKind::Text ? $outer : $inner;
+            $control =
+                $outer !== null && $this->kind($inner) === ControlKind::Text && $this->kind($outer) !== ControlKind::Text ? $outer : $inner;
             $places[] = $this->control($this->tag($control), $control);
         }
 
@@ -134,23 +140,42 @@ final readonly class FormSheet
         $title = $this->value('*[local-name()="sdtPr"]/*[local-name()="alias"]/@*[local-name()="val"]', $control);
         $kind = $this->kind($control);
         $options = [];
-        foreach ($this->all('*[local-name()="sdtPr"]/*[local-name()="dropDownList" or local-name()="comboBox"]/*[local-name()="listItem"]', $control) as $item) {
+        foreach (
+            $this->all(
+                '*[local-name()="sdtPr"]/*[local-name()="dropDownList" or local-name()="comboBox"]/*[local-name()="listItem"]',
+                $control,
+            )
+            as $item
+        ) {
             $value = $this->value('@*[local-name()="value"]', $item);
             $options[$value] = $this->value('@*[local-name()="displayText"]', $item) ?: $value;
         }
 
-        return new Control($tag, $kind, $title, match ($kind) {
-            ControlKind::Check => $this->ticked($control) ? Control::TICKED : '',
-            ControlKind::Picture => $this->value('*[local-name()="sdtContent"]//*[local-name()="blip"]/@*[local-name()="embed"]', $control),
-            ControlKind::Choice => self::chosen($this->text($control), $options),
-            ControlKind::Date => $this->day($control),
-            ControlKind::Text => $this->text($control),
-        }, $options, $this->hint($control) === null ? '' : $this->raw($control));
+        return new Control(
+            $tag,
+            $kind,
+            $title,
+            match ($kind) {
+                ControlKind::Check => $this->ticked($control) ? Control::TICKED : '',
+                ControlKind::Picture => $this->value(
+                    '*[local-name()="sdtContent"]//*[local-name()="blip"]/@*[local-name()="embed"]',
+                    $control,
+                ),
+                ControlKind::Choice => self::chosen($this->text($control), $options),
+                ControlKind::Date => $this->day($control),
+                ControlKind::Text => $this->text($control),
+            },
+            $options,
+            $this->hint($control) === null ? '' : $this->raw($control),
+        );
     }
 
     private function kind(\DOMElement $control): ControlKind
     {
-        $names = array_map(static fn (\DOMElement $one): string => (string) $one->localName, $this->all('*[local-name()="sdtPr"]/*', $control));
+        $names = array_map(
+            static fn(\DOMElement $one): string => (string) $one->localName,
+            $this->all('*[local-name()="sdtPr"]/*', $control),
+        );
 
         return match (true) {
             in_array('checkbox', $names, true) => ControlKind::Check,
@@ -164,7 +189,10 @@ final readonly class FormSheet
     /** By what the word processor keeps, or by the sign that somebody put there by hand. */
     private function ticked(\DOMElement $control): bool
     {
-        $kept = $this->value('*[local-name()="sdtPr"]/*[local-name()="checkbox"]/*[local-name()="checked"]/@*[local-name()="val"]', $control);
+        $kept = $this->value(
+            '*[local-name()="sdtPr"]/*[local-name()="checkbox"]/*[local-name()="checked"]/@*[local-name()="val"]',
+            $control,
+        );
 
         return in_array($kept, ['1', 'true', 'on'], true) || in_array(trim($this->raw($control)), ['☒', '☑', '✓', '✗', 'x', 'X'], true);
     }
@@ -197,7 +225,13 @@ final readonly class FormSheet
     private function raw(\DOMElement $control): string
     {
         $text = '';
-        foreach ($this->all('*[local-name()="sdtContent"]//*[local-name()="t" or local-name()="tab" or local-name()="br" or local-name()="cr" or local-name()="p"]', $control) as $piece) {
+        foreach (
+            $this->all(
+                '*[local-name()="sdtContent"]//*[local-name()="t" or local-name()="tab" or local-name()="br" or local-name()="cr" or local-name()="p"]',
+                $control,
+            )
+            as $piece
+        ) {
             $text .= match ($piece->localName) {
                 't' => $piece->textContent,
                 'tab' => $piece->parentNode?->localName === 'r' ? "\t" : '',
@@ -212,14 +246,17 @@ final readonly class FormSheet
 
     private function hint(\DOMElement $control): ?\DOMElement
     {
-        return $this->all('*[local-name()="sdtPr"]/*[local-name()="showingPlcHdr" and not(@*[local-name()="val"]="0" or @*[local-name()="val"]="false")]', $control)[0] ?? null;
+        return $this->all(
+            '*[local-name()="sdtPr"]/*[local-name()="showingPlcHdr" and not(@*[local-name()="val"]="0" or @*[local-name()="val"]="false")]',
+            $control,
+        )[0] ?? null;
     }
 
     private function fill(\DOMElement $control, Filling $filling): void
     {
         $this->offer($control, $filling->options);
         $now = $this->control('', $control);
-        $text = $now->options[$filling->value] ?? ($now->kind === ControlKind::Text ? $filling->text : null) ?? $filling->value;
+        $text = $now->options[$filling->value] ?? (($now->kind === ControlKind::Text ? $filling->text : null) ?? $filling->value);
         if ($text === '') {
             return;
         }
@@ -283,14 +320,18 @@ final readonly class FormSheet
             $words = $run->appendChild($this->xml->createElementNS((string) $control->namespaceURI, self::named($control, 't')));
             $words->setAttributeNS('http://www.w3.org/XML/1998/namespace', 'xml:space', 'preserve');
             // What XML cannot hold at all is left out.
-            $words->appendChild($this->xml->createTextNode((string) preg_replace('/[^\x{9}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', $line)));
+            $words->appendChild(
+                $this->xml->createTextNode(
+                    (string) preg_replace('/[^\x{9}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', $line),
+                ),
+            );
         }
     }
 
     /** A name beside that of another element; attributes have to have a prefix. */
     private static function named(\DOMElement $beside, string $name): string
     {
-        return ($beside->prefix === '' ? 'w' : $beside->prefix).":{$name}";
+        return ($beside->prefix === '' ? 'w' : $beside->prefix) . ":{$name}";
     }
 
     /** @return list<\DOMElement> */
@@ -298,7 +339,9 @@ final readonly class FormSheet
     {
         $found = $this->path->query($path, $at);
 
-        return $found === false ? [] : array_values(array_filter(iterator_to_array($found), static fn (mixed $node): bool => $node instanceof \DOMElement));
+        return $found === false
+            ? []
+            : array_values(array_filter(iterator_to_array($found), static fn(mixed $node): bool => $node instanceof \DOMElement));
     }
 
     private function value(string $path, \DOMNode $at): string

@@ -37,13 +37,13 @@ final readonly class Mapping
 
                 continue;
             }
-            if (! in_array($control->kind, $mapping->use->kinds(), true)) {
+            if (!in_array($control->kind, $mapping->use->kinds(), true)) {
                 $faults["mapping.{$i}.use"] = "A control of the kind {$control->kind->value} cannot be used as {$mapping->use->value}.";
             }
             if ($mapping->fill !== null && in_array($control->kind, [ControlKind::Check, ControlKind::Picture], true)) {
                 $faults["mapping.{$i}.fill"] = 'Boxes and pictures are not filled from the record.';
             }
-            if ($mapping->use === TagUse::Field && ($mapping->field === null || ! $mapping->field->isWritten())) {
+            if ($mapping->use === TagUse::Field && ($mapping->field === null || !$mapping->field->isWritten())) {
                 $faults["mapping.{$i}.field"] = 'Choose a field of the request that a form may correct.';
             } elseif ($mapping->use === TagUse::Field && $mapping->fill !== $mapping->field) {
                 $faults["mapping.{$i}.fill"] = 'What is corrected in a form has to be filled with the same field.';
@@ -70,7 +70,14 @@ final readonly class Mapping
             return ["{$place}.text" => 'Write the question.'];
         }
         $faults = [];
-        foreach ([['text_tag', $plan->textTag, ControlKind::Text], ['due_tag', $plan->dueTag, ControlKind::Date], ['item_tag', $plan->itemTag, ControlKind::Choice]] as [$at, $tag, $kind]) {
+        foreach (
+            [
+                ['text_tag', $plan->textTag, ControlKind::Text],
+                ['due_tag', $plan->dueTag, ControlKind::Date],
+                ['item_tag', $plan->itemTag, ControlKind::Choice],
+            ]
+            as [$at, $tag, $kind]
+        ) {
             if ($tag !== null && ($controls[$tag]->kind ?? null) !== $kind) {
                 $faults["{$place}.{$at}"] = "The template has no control of the kind {$kind->value} tagged {$tag}.";
             }

@@ -28,6 +28,17 @@ final readonly class Proposal
 
     public function withFault(string $fault): self
     {
-        return new self($this->tag, $this->label, $this->use, $this->before, $this->after, $this->field, $this->question, $this->item, $this->due, $fault);
+        return new self(
+            $this->tag,
+            $this->label,
+            $this->use,
+            $this->before,
+            $this->after,
+            $this->field,
+            $this->question,
+            $this->item,
+            $this->due,
+            $fault,
+        );
     }
 }

@@ -18,7 +18,13 @@ final readonly class ReturnedForm
      * @param  array<string, list<string>>  $allowed  the values that a field takes, by RecordField; of others anything
      * @param  list<string>  $items  numbers of the items of the record
      */
-    public function __construct(private array $handed, private array $record, private array $allowed, private array $items, private Day $today) {}
+    public function __construct(
+        private array $handed,
+        private array $record,
+        private array $allowed,
+        private array $items,
+        private Day $today,
+    ) {}
 
     /**
      * @param  list<Mapping>  $mappings
@@ -31,7 +37,9 @@ final readonly class ReturnedForm
     {
         $proposals = [];
         foreach ($mappings as $mapping) {
-            $control = $controls[$mapping->tag] ?? throw Refusal::at('file', "The form is damaged: the place for \"{$mapping->label}\" is no longer in it.");
+            $control =
+                $controls[$mapping->tag] ??
+                throw Refusal::at('file', "The form is damaged: the place for \"{$mapping->label}\" is no longer in it.");
             if (self::same($control->value, $this->handed[$mapping->tag] ?? '')) {
                 continue;
             }
@@ -39,8 +47,17 @@ final readonly class ReturnedForm
                 TagUse::Nothing => null,
                 TagUse::Field => $this->field($mapping, $control->value),
                 TagUse::Finding => $this->finding($mapping, $control),
-                TagUse::Question => $control->value === '' ? null : $this->question($mapping, $mapping->question ?? throw new \LogicException('A question has a plan.'), $control, $controls),
-                TagUse::Attachment => $control->value === '' ? null : new Proposal($mapping->tag, $mapping->label, $mapping->use, '', $control->value),
+                TagUse::Question => $control->value === ''
+                    ? null
+                    : $this->question(
+                        $mapping,
+                        $mapping->question ?? throw new \LogicException('A question has a plan.'),
+                        $control,
+                        $controls,
+                    ),
+                TagUse::Attachment => $control->value === ''
+                    ? null
+                    : new Proposal($mapping->tag, $mapping->label, $mapping->use, '', $control->value),
             };
             if ($proposal !== null) {
                 $proposals[] = $proposal;
@@ -61,8 +78,9 @@ final readonly class ReturnedForm
         $fault = match (true) {
             trim($value) === '' => 'It may not be empty.',
             mb_strlen($value) > $longest => "At most {$longest} characters.",
-            isset($this->allowed[$field]) && ! in_array($value, $this->allowed[$field], true) => "\"{$value}\" is none of the values that may be chosen.",
-            ! self::same($now, $this->handed[$mapping->tag] ?? '') => 'The record was changed meanwhile, after the form was handed out.',
+            isset($this->allowed[$field]) && !in_array($value, $this->allowed[$field], true)
+                => "\"{$value}\" is none of the values that may be chosen.",
+            !self::same($now, $this->handed[$mapping->tag] ?? '') => 'The record was changed meanwhile, after the form was handed out.',
             default => null,
         };
 
@@ -79,13 +97,18 @@ final readonly class ReturnedForm
     /** @param  array<string, Control>  $controls */
     private function question(Mapping $mapping, QuestionPlan $plan, Control $control, array $controls): Proposal
     {
-        $more = $plan->textTag === null ? ($control->kind === ControlKind::Text ? $control->value : '') : $controls[$plan->textTag]->value ?? '';
+        $more =
+            $plan->textTag === null
+                ? ($control->kind === ControlKind::Text
+                    ? $control->value
+                    : '')
+                : $controls[$plan->textTag]->value ?? '';
         $asked = $plan->dueTag === null ? '' : $controls[$plan->dueTag]->value ?? '';
         $item = $plan->itemTag === null ? '' : $controls[$plan->itemTag]->value ?? '';
         $due = null;
         $fault = match (true) {
             $this->items === [] => 'The request names no item that it could be about.',
-            $item !== '' && ! in_array($item, $this->items, true) => "{$item} is not affected.",
+            $item !== '' && !in_array($item, $this->items, true) => "{$item} is not affected.",
             default => null,
         };
         try {
@@ -96,8 +119,15 @@ final readonly class ReturnedForm
         }
 
         return new Proposal(
-            $mapping->tag, $mapping->label, $mapping->use, '', rtrim($plan->text.($more === '' ? '' : "\n{$more}")),
-            question: $plan, item: $item === '' ? $this->items[0] ?? '' : $item, due: $due, fault: $fault,
+            $mapping->tag,
+            $mapping->label,
+            $mapping->use,
+            '',
+            rtrim($plan->text . ($more === '' ? '' : "\n{$more}")),
+            question: $plan,
+            item: $item === '' ? $this->items[0] ?? '' : $item,
+            due: $due,
+            fault: $fault,
         );
     }
 

@@ -25,15 +25,20 @@ final readonly class Document
 
     /**
      * @param  int  $number  the running number of hand-overs, never used twice
-     * @param  array<string, IntroducedItem>  $introduced  what planning has to know of items that are released for the first time, by number
+     * @param  array<string, IntroducedItem>  $introduced  what planning has to know of items that are released for the first time, by
+     *     number
      */
     public static function of(ReleasePlan $plan, string $title, int $number, string $written, array $introduced = []): self
     {
         $entries = [];
         foreach ($plan->items as $item) {
             $entries[] = new Entry(
-                count($entries) + 1, $item->supersedes === null ? EntryAction::Introduce : EntryAction::Supersede,
-                $item->number, $item->revision, $item->supersedes, disposition: $item->disposition?->value,
+                count($entries) + 1,
+                $item->supersedes === null ? EntryAction::Introduce : EntryAction::Supersede,
+                $item->number,
+                $item->revision,
+                $item->supersedes,
+                disposition: $item->disposition?->value,
                 introduced: $item->supersedes === null ? $introduced[$item->number] ?? null : null,
             );
             foreach ($item->comparison->differences as $difference) {
@@ -57,29 +62,38 @@ final readonly class Document
         return sprintf('%s_%s_%06d', $this->order, $this->effectiveFrom, $this->number);
     }
 
-    /** @return list<array<string, string|int|null>> one flat record an entry, the same in every format; what says nothing is null, never an empty text */
+    /**
+     * @return list<array<string, string|int|null>> one flat record an entry, the same in every format; what says nothing is null, never
+     * an empty text
+     */
     public function records(): array
     {
-        return array_map(static fn (Entry $entry): array => array_map(static fn (string|int|null $value): string|int|null => $value === '' ? null : $value, [
-            'entry' => $entry->number,
-            'action' => $entry->action->value,
-            'item' => $entry->item,
-            'revision' => $entry->revision,
-            'supersedes' => $entry->supersedes,
-            'disposition' => $entry->disposition,
-            'find' => $entry->line?->find,
-            'component' => $entry->line?->component,
-            'componentRevision' => $entry->line?->revision,
-            'replaces' => $entry->replaces,
-            'quantity' => $entry->line === null ? null : (string) $entry->line->quantity,
-            'unit' => $entry->line?->unit->value,
-            'designators' => $entry->line?->designators,
-            'notes' => $entry->line?->notes,
-            'phantom' => $entry->line?->phantom === true ? 'yes' : null,
-            'firstDay' => $entry->line?->validity->from?->__toString(),
-            'lastDay' => $entry->line?->validity->lastDay()?->__toString(),
-            'title' => $entry->introduced?->title,
-            'itemUnit' => $entry->introduced?->unit->value,
-        ]), $this->entries);
+        return array_map(
+            static fn(Entry $entry): array => array_map(
+                static fn(string|int|null $value): string|int|null => $value === '' ? null : $value,
+                [
+                    'entry' => $entry->number,
+                    'action' => $entry->action->value,
+                    'item' => $entry->item,
+                    'revision' => $entry->revision,
+                    'supersedes' => $entry->supersedes,
+                    'disposition' => $entry->disposition,
+                    'find' => $entry->line?->find,
+                    'component' => $entry->line?->component,
+                    'componentRevision' => $entry->line?->revision,
+                    'replaces' => $entry->replaces,
+                    'quantity' => $entry->line === null ? null : (string) $entry->line->quantity,
+                    'unit' => $entry->line?->unit->value,
+                    'designators' => $entry->line?->designators,
+                    'notes' => $entry->line?->notes,
+                    'phantom' => $entry->line?->phantom === true ? 'yes' : null,
+                    'firstDay' => $entry->line?->validity->from?->__toString(),
+                    'lastDay' => $entry->line?->validity->lastDay()?->__toString(),
+                    'title' => $entry->introduced?->title,
+                    'itemUnit' => $entry->introduced?->unit->value,
+                ],
+            ),
+            $this->entries,
+        );
     }
 }

@@ -35,12 +35,20 @@ enum Format: string
 
     private static function xml(Document $document): string
     {
-        $xml = new \XMLWriter;
+        $xml = new \XMLWriter();
         $xml->openMemory();
         $xml->setIndent(true);
         $xml->startDocument('1.0', 'UTF-8');
         $xml->startElementNs(null, 'handOver', self::XML_NAMESPACE);
-        foreach (['order' => $document->order, 'number' => $document->number, 'written' => $document->written, 'effectiveFrom' => $document->effectiveFrom] as $name => $value) {
+        foreach (
+            [
+                'order' => $document->order,
+                'number' => $document->number,
+                'written' => $document->written,
+                'effectiveFrom' => $document->effectiveFrom,
+            ]
+            as $name => $value
+        ) {
             $xml->writeAttribute($name, (string) $value);
         }
         $xml->writeElement('title', $document->title);
@@ -64,14 +72,17 @@ enum Format: string
 
     private static function json(Document $document): string
     {
-        return json_encode([
-            'order' => $document->order,
-            'number' => $document->number,
-            'written' => $document->written,
-            'effective_from' => $document->effectiveFrom,
-            'title' => $document->title,
-            'entries' => $document->records(),
-        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            [
+                'order' => $document->order,
+                'number' => $document->number,
+                'written' => $document->written,
+                'effective_from' => $document->effectiveFrom,
+                'title' => $document->title,
+                'entries' => $document->records(),
+            ],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        ) . "\n";
     }
 
     /** RFC 4180: comma, double quotes, CRLF, a header row. */
@@ -86,13 +97,13 @@ enum Format: string
             $rows[] = array_values($record);
         }
 
-        return implode('', array_map(static fn (array $row): string => implode(',', array_map(self::cell(...), $row))."\r\n", $rows));
+        return implode('', array_map(static fn(array $row): string => implode(',', array_map(self::cell(...), $row)) . "\r\n", $rows));
     }
 
     private static function cell(string|int|null $value): string
     {
         $text = is_string($value) ? SpreadsheetText::written($value) : (string) $value;
 
-        return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
+        return preg_match('/[",\r\n]/', $text) === 1 ? '"' . str_replace('"', '""', $text) . '"' : $text;
     }
 }

@@ -12,7 +12,10 @@ final readonly class DispositionCost
 {
     public function __construct(public Disposition $disposition, public Money $perUnit) {}
 
-    /** Unless somebody says otherwise: what is scrapped costs its value, using up costs nothing, and for the rest nothing is known but what is said. */
+    /**
+     * Unless somebody says otherwise: what is scrapped costs its value, using up costs nothing, and for the rest nothing is known but
+     * what is said.
+     */
     public static function usual(Disposition $disposition, Money $unitValue): self
     {
         return new self($disposition, $disposition === Disposition::Scrap ? $unitValue : Money::zero());
@@ -21,7 +24,13 @@ final readonly class DispositionCost
     /** @return list<SupplyKind> of which something has to become something */
     public static function kinds(): array
     {
-        return [SupplyKind::Stock, SupplyKind::WorkOrder, SupplyKind::PurchaseRequisition, SupplyKind::PurchaseOrder, SupplyKind::SubcontractOrder];
+        return [
+            SupplyKind::Stock,
+            SupplyKind::WorkOrder,
+            SupplyKind::PurchaseRequisition,
+            SupplyKind::PurchaseOrder,
+            SupplyKind::SubcontractOrder,
+        ];
     }
 
     public function of(ExposureTotal $total): Money

@@ -18,7 +18,13 @@ final readonly class Reach
      * @param  array<int, int>  $levels  by position, nearest first; 0 for what is affected itself
      * @param  array<int, int>  $via  by position: the next one on the way back to what is affected
      */
-    private function __construct(private Adjacency $adjacency, private int $day, public array $levels, public array $via, private InUse $inUse) {}
+    private function __construct(
+        private Adjacency $adjacency,
+        private int $day,
+        public array $levels,
+        public array $via,
+        private InUse $inUse,
+    ) {}
 
     /**
      * @param  array<int, list<int>>  $affected  position => positions of single revisions of the same item: what uses these uses the item
@@ -44,10 +50,10 @@ final readonly class Reach
                 $list = $adjacency->upOf($position);
                 for ($i = 2, $n = count($list); $i < $n; $i += 3) {
                     $parent = $list[$i];
-                    if (isset($levels[$parent]) || isset($stands[$parent]) || ! Span::holdsOn($list[$i + 2], $day)) {
+                    if (isset($levels[$parent]) || isset($stands[$parent]) || !Span::holdsOn($list[$i + 2], $day)) {
                         continue;
                     }
-                    if (! $inUse->counts($parent)) {
+                    if (!$inUse->counts($parent)) {
                         continue;
                     }
                     $levels[$parent] = $level;
@@ -79,7 +85,7 @@ final readonly class Reach
     /** Whether nothing uses it on the day. */
     public function isTop(int $position): bool
     {
-        return ! $this->inUse->isUsed($position);
+        return !$this->inUse->isUsed($position);
     }
 
     /** @return list<int> what uses it on the day, each once */

@@ -43,7 +43,9 @@ final readonly class Supply
     public static function read(array $row, int $number): self
     {
         $place = "row {$number}";
-        $text = static fn (string $name): string => is_string($row[$name] ?? null) ? $row[$name] : throw Refusal::at($place, "Planning gave no {$name} in row {$number}.");
+        $text = static fn(string $name): string => is_string($row[$name] ?? null)
+            ? $row[$name]
+            : throw Refusal::at($place, "Planning gave no {$name} in row {$number}.");
         $due = $row['due'] ?? null;
 
         return new self(

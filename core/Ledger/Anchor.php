@@ -31,8 +31,8 @@ final readonly class Anchor implements \Stringable
         foreach ($lines as $at => $line) {
             $parts = explode(' ', $line);
             $last = end($anchors) ?: null;
-            if (count($parts) !== 4 || ! hash_equals(self::seal($last, (int) $parts[0], $parts[1], $parts[2], $key), $parts[3])) {
-                throw Refusal::at('anchors', 'Line '.($at + 1).' of the anchors is not as it was written.');
+            if (count($parts) !== 4 || !hash_equals(self::seal($last, (int) $parts[0], $parts[1], $parts[2], $key), $parts[3])) {
+                throw Refusal::at('anchors', 'Line ' . ($at + 1) . ' of the anchors is not as it was written.');
             }
             $anchors[] = new self((int) $parts[0], $parts[1], $parts[2], $parts[3]);
         }
@@ -47,6 +47,6 @@ final readonly class Anchor implements \Stringable
 
     private static function seal(?self $last, int $number, string $at, string $hash, string $key): string
     {
-        return hash_hmac('sha256', "{$number} {$at} {$hash} ".($last->seal ?? ''), $key);
+        return hash_hmac('sha256', "{$number} {$at} {$hash} " . ($last->seal ?? ''), $key);
     }
 }

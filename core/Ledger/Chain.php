@@ -17,7 +17,16 @@ final readonly class Chain
         $number = ($last->number ?? 0) + 1;
         $before = $last->hash ?? self::START;
 
-        return new Record($number, $at, $actor, $act, $subject, $details, $before, self::hash($number, $at, $actor, $act, $subject, $details, $before));
+        return new Record(
+            $number,
+            $at,
+            $actor,
+            $act,
+            $subject,
+            $details,
+            $before,
+            self::hash($number, $at, $actor, $act, $subject, $details, $before),
+        );
     }
 
     /**
@@ -44,7 +53,10 @@ final readonly class Chain
             if ($record->before !== $hash) {
                 $faults[] = new Fault($number, 'out of chain: it does not carry the hash of the record before');
             }
-            if ($record->hash !== self::hash($record->number, $record->at, $record->actor, $record->act, $record->subject, $record->details, $record->before)) {
+            if (
+                $record->hash !==
+                self::hash($record->number, $record->at, $record->actor, $record->act, $record->subject, $record->details, $record->before)
+            ) {
                 $faults[] = new Fault($number, 'altered');
             }
             if (isset($anchored[$number]) && $anchored[$number] !== $record->hash) {
@@ -69,8 +81,18 @@ final readonly class Chain
         return $faults;
     }
 
-    private static function hash(int $number, string $at, string $actor, string $act, string $subject, string $details, string $before): string
-    {
-        return hash('sha256', json_encode([$number, $at, $actor, $act, $subject, $details, $before], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+    private static function hash(
+        int $number,
+        string $at,
+        string $actor,
+        string $act,
+        string $subject,
+        string $details,
+        string $before,
+    ): string {
+        return hash(
+            'sha256',
+            json_encode([$number, $at, $actor, $act, $subject, $details, $before], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+        );
     }
 }

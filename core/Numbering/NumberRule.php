@@ -25,11 +25,11 @@ final readonly class NumberRule
     public static function of(string $prefix, int $width, bool $checkDigit): self
     {
         $reasons = [];
-        if (preg_match('/^[A-Z0-9._-]{0,'.self::LONGEST_PREFIX.'}$/D', $prefix) !== 1) {
-            $reasons['number_prefix'] = 'At most '.self::LONGEST_PREFIX.' capitals, digits, points and dashes.';
+        if (preg_match('/^[A-Z0-9._-]{0,' . self::LONGEST_PREFIX . '}$/D', $prefix) !== 1) {
+            $reasons['number_prefix'] = 'At most ' . self::LONGEST_PREFIX . ' capitals, digits, points and dashes.';
         }
         if ($width < 1 || $width > self::WIDEST) {
-            $reasons['number_width'] = 'The counter has 1 to '.self::WIDEST.' digits.';
+            $reasons['number_width'] = 'The counter has 1 to ' . self::WIDEST . ' digits.';
         }
 
         return $reasons === [] ? new self($prefix, $width, $checkDigit) : throw Refusal::because($reasons);
@@ -43,7 +43,7 @@ final readonly class NumberRule
             throw Refusal::at('category', "The numbers {$this->prefix}… are used up. An administrator can make the counter wider.");
         }
 
-        return $this->prefix.$digits.($this->checkDigit ? '-'.self::checkDigit($this->before().$digits) : '');
+        return $this->prefix . $digits . ($this->checkDigit ? '-' . self::checkDigit($this->before() . $digits) : '');
     }
 
     /**
@@ -53,7 +53,7 @@ final readonly class NumberRule
     {
         $digits = $this->digits($number);
 
-        return $digits !== null && self::checkDigit($this->before().substr($digits, 0, -1)) !== (int) substr($digits, -1);
+        return $digits !== null && self::checkDigit($this->before() . substr($digits, 0, -1)) !== (int) substr($digits, -1);
     }
 
     /**
@@ -65,13 +65,13 @@ final readonly class NumberRule
     public function likely(string $number): array
     {
         $digits = $this->digits($number);
-        if ($digits === null || ! $this->isMistyped($number)) {
+        if ($digits === null || !$this->isMistyped($number)) {
             return [];
         }
         $likely = [];
         $try = function (string $other, int $at) use (&$likely): void {
-            $number = $this->prefix.substr($other, 0, -1).'-'.substr($other, -1);
-            if (! $this->isMistyped($number)) {
+            $number = $this->prefix . substr($other, 0, -1) . '-' . substr($other, -1);
+            if (!$this->isMistyped($number)) {
                 // The check digit stands behind a dash.
                 $likely[$number] ??= strlen($this->prefix) + $at + ($at === $this->width ? 2 : 1);
             }
@@ -93,7 +93,10 @@ final readonly class NumberRule
     /** The digits of counter and check digit of a number of this shape; null for any other text. */
     private function digits(string $number): ?string
     {
-        return $this->checkDigit && preg_match('/^'.preg_quote($this->prefix, '/').'(\d{'.$this->width.'})-(\d)$/D', $number, $read) === 1 ? $read[1].$read[2] : null;
+        return $this->checkDigit &&
+            preg_match('/^' . preg_quote($this->prefix, '/') . '(\d{' . $this->width . '})-(\d)$/D', $number, $read) === 1
+            ? $read[1] . $read[2]
+            : null;
     }
 
     /** The digits that stand before the counter, and count for the check digit. */

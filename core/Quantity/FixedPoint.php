@@ -27,7 +27,11 @@ final readonly class FixedPoint
     public static function parse(string $text, int $places): ?int
     {
         // What planning tells comes by the hundred thousand: short decimals are read without an object each.
-        if ($places <= self::SHORT && preg_match('/^(-?)(\d{1,12})(?:\.(\d{1,6}))?$/D', $text, $read) === 1 && strlen($fraction = $read[3] ?? '') <= $places) {
+        if (
+            $places <= self::SHORT &&
+            preg_match('/^(-?)(\d{1,12})(?:\.(\d{1,6}))?$/D', $text, $read) === 1 &&
+            strlen($fraction = $read[3] ?? '') <= $places
+        ) {
             $value = (int) $read[2] * 10 ** $places + (int) str_pad($fraction, $places, '0');
 
             return $read[1] === '-' ? -$value : $value;
@@ -50,7 +54,7 @@ final readonly class FixedPoint
         }
         // The digits as text: the least of all integers has no positive counterpart.
         $digits = str_pad(ltrim((string) $value, '-'), $places + 1, '0', STR_PAD_LEFT);
-        $whole = ($value < 0 ? '-' : '').substr($digits, 0, -$places);
+        $whole = ($value < 0 ? '-' : '') . substr($digits, 0, -$places);
         $fraction = str_pad(rtrim(substr($digits, -$places), '0'), $least, '0');
 
         return $fraction === '' ? $whole : "{$whole}.{$fraction}";
@@ -89,7 +93,7 @@ final readonly class FixedPoint
             $rest = abs($product % $denominator);
             $whole = intdiv($product, $denominator);
 
-            return $rest < abs($denominator) - $rest ? $whole : $whole + (($product < 0) === ($denominator < 0) ? 1 : -1);
+            return $rest < abs($denominator) - $rest ? $whole : $whole + ($product < 0 === $denominator < 0 ? 1 : -1);
         }
         // @phpstan-ignore deadCode.unreachable (reached by products that overflow)
         try {

@@ -53,11 +53,11 @@ enum Unit: string
     /** @throws Refusal when the unit is not one we know */
     public static function parse(string $code, string $place = 'unit'): self
     {
-        return self::tryFrom(trim($code)) ?? throw Refusal::at($place, sprintf(
-            '"%s" is no unit in use here. Use one of %s.',
-            $code,
-            implode(', ', array_column(self::cases(), 'value')),
-        ));
+        return self::tryFrom(trim($code)) ??
+            throw Refusal::at(
+                $place,
+                sprintf('"%s" is no unit in use here. Use one of %s.', $code, implode(', ', array_column(self::cases(), 'value'))),
+            );
     }
 
     public function measuresLike(self $other): bool
@@ -71,7 +71,7 @@ enum Unit: string
         if ($this === $to) {
             return $quantity;
         }
-        if (! $this->measuresLike($to)) {
+        if (!$this->measuresLike($to)) {
             throw Refusal::at('unit', "{$this->value} cannot be converted to {$to->value}.");
         }
 

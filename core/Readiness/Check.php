@@ -9,11 +9,17 @@ use Orthotaxis\Core\Change\Waiver;
 /** A condition as it was found: met, or not and why, with the place where it can be put right, and the waiver that lets it go. */
 final readonly class Check
 {
-    public function __construct(public string $name, public bool $met, public string $reason = '', public string $place = '', public ?Waiver $waiver = null) {}
+    public function __construct(
+        public string $name,
+        public bool $met,
+        public string $reason = '',
+        public string $place = '',
+        public ?Waiver $waiver = null,
+    ) {}
 
     /** Whether it stands in the way. */
     public function stops(): bool
     {
-        return ! $this->met && $this->waiver === null;
+        return !$this->met && $this->waiver === null;
     }
 }

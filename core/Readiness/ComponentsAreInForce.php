@@ -21,11 +21,14 @@ final readonly class ComponentsAreInForce implements Waivable
 
     public function fault(Order $order, Day $today): string
     {
-        $by = $order->effectiveOn === null ? 'which has no released revision.' : "which has no revision in force on {$order->effectiveOn->spelled()}.";
+        $by =
+            $order->effectiveOn === null
+                ? 'which has no released revision.'
+                : "which has no revision in force on {$order->effectiveOn->spelled()}.";
         $reasons = [];
         foreach ($order->revised() as $item) {
             if ($item->unreleased !== []) {
-                $reasons[] = "{$item->number} uses ".implode(', ', $item->unreleased).", {$by}";
+                $reasons[] = "{$item->number} uses " . implode(', ', $item->unreleased) . ", {$by}";
             }
         }
 

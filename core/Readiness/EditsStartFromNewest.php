@@ -25,12 +25,16 @@ final readonly class EditsStartFromNewest implements Condition
         $reasons = [];
         foreach ($order->revised() as $item) {
             if ($item->baseRevision !== $item->latestRevision) {
-                $reasons[] = $item->baseRevision === null
-                    ? "{$item->number} was released as revision {$item->latestRevision} meanwhile: bring that revision in."
-                    : "{$item->number} is at revision {$item->latestRevision} by now, the edits start from {$item->baseRevision}: bring the newer revision in.";
+                $reasons[] =
+                    $item->baseRevision === null
+                        ? "{$item->number} was released as revision {$item->latestRevision} meanwhile: bring that revision in."
+                        : "{$item->number} is at revision {$item->latestRevision} by now, the edits start from {$item->baseRevision}: bring the newer revision in.";
             }
         }
 
-        return implode(' ', [...$reasons, ...array_merge(...array_map(static fn (OrderItem $item): array => $item->brokenEdits, $order->revised()))]);
+        return implode(' ', [
+            ...$reasons,
+            ...array_merge(...array_map(static fn(OrderItem $item): array => $item->brokenEdits, $order->revised())),
+        ]);
     }
 }

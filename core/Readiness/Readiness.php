@@ -17,7 +17,12 @@ final readonly class Readiness
 
     /** For holding the order still and judging it. */
     private const REVIEW = [
-        ...self::REVISING, RevisedItemsAreEdited::class, ...self::STRUCTURES, StockHasDisposition::class, DateCanBeKept::class, AnotherPersonSigns::class,
+        ...self::REVISING,
+        RevisedItemsAreEdited::class,
+        ...self::STRUCTURES,
+        StockHasDisposition::class,
+        DateCanBeKept::class,
+        AnotherPersonSigns::class,
     ];
 
     /** For making it true. */
@@ -68,12 +73,18 @@ final readonly class Readiness
     private static function checks(array $conditions, Order $order, Day $today): array
     {
         return array_map(static function (string $class) use ($order, $today): Check {
-            $condition = new $class;
+            $condition = new $class();
             $fault = $condition->fault($order, $today);
 
-            return $fault === '' ? new Check($condition->name(), true) : new Check(
-                $condition->name(), false, $fault, $condition->place(), $condition instanceof Waivable ? self::waiver($order, $condition) : null,
-            );
+            return $fault === ''
+                ? new Check($condition->name(), true)
+                : new Check(
+                    $condition->name(),
+                    false,
+                    $fault,
+                    $condition->place(),
+                    $condition instanceof Waivable ? self::waiver($order, $condition) : null,
+                );
         }, $conditions);
     }
 

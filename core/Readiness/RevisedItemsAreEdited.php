@@ -22,8 +22,8 @@ final readonly class RevisedItemsAreEdited implements Condition
 
     public function fault(Order $order, Day $today): string
     {
-        $idle = array_filter($order->revised(), static fn (OrderItem $item): bool => ! $item->isEdited());
+        $idle = array_filter($order->revised(), static fn(OrderItem $item): bool => !$item->isEdited());
 
-        return $idle === [] ? '' : OrderItem::numbers($idle).': nothing is changed yet.';
+        return $idle === [] ? '' : OrderItem::numbers($idle) . ': nothing is changed yet.';
     }
 }

@@ -22,6 +22,8 @@ final readonly class SignedIsUnchanged implements Condition
 
     public function fault(Order $order, Day $today): string
     {
-        return $order->signedDigest !== null && Digest::covers($order->signedDigest, $order) ? '' : 'The content is not what was signed. Send it back and have it signed again.';
+        return $order->signedDigest !== null && Digest::covers($order->signedDigest, $order)
+            ? ''
+            : 'The content is not what was signed. Send it back and have it signed again.';
     }
 }

@@ -25,7 +25,13 @@ final readonly class ReleasePlan
         $items = [];
         foreach ($order->revised() as $item) {
             $items[] = new ItemRelease(
-                $item->number, $item->baseRevision, (string) $item->becomes(), $day, $item->disposition, $item->after, $item->comparison(),
+                $item->number,
+                $item->baseRevision,
+                (string) $item->becomes(),
+                $day,
+                $item->disposition,
+                $item->after,
+                $item->comparison(),
             );
         }
 

@@ -15,12 +15,16 @@ enum ReportState: string
 
     public function mayBecome(self $next): bool
     {
-        return in_array($next, match ($this) {
-            self::Open => [self::Returned, self::Answered, self::Gathered, self::Duplicate],
-            self::Returned => [self::Open, self::Answered, self::Gathered, self::Duplicate],
-            self::Gathered => [self::Gathered, self::Open],
-            self::Answered, self::Duplicate => [self::Open],
-        }, true);
+        return in_array(
+            $next,
+            match ($this) {
+                self::Open => [self::Returned, self::Answered, self::Gathered, self::Duplicate],
+                self::Returned => [self::Open, self::Answered, self::Gathered, self::Duplicate],
+                self::Gathered => [self::Gathered, self::Open],
+                self::Answered, self::Duplicate => [self::Open],
+            },
+            true,
+        );
     }
 
     /** Whether somebody still has to do something about it; what is gathered is seen to with its requests. */

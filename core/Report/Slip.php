@@ -19,16 +19,18 @@ final readonly class Slip
         }
         $from = 0;
         while (($a[$from] ?? null) === ($b[$from] ?? null)) {
-            if (! isset($a[$from])) {
+            if (!isset($a[$from])) {
                 return false;
             }
             $from++;
         }
-        $rest = static fn (string $word, int $after): string => mb_substr($word, $from + $after);
+        $rest = static fn(string $word, int $after): string => mb_substr($word, $from + $after);
 
-        return $rest($one, 1) === $rest($other, 1)
-            || $rest($one, 1) === $rest($other, 0)
-            || $rest($one, 0) === $rest($other, 1)
-            || (($a[$from] ?? null) === ($b[$from + 1] ?? null) && ($a[$from + 1] ?? null) === ($b[$from] ?? null) && $rest($one, 2) === $rest($other, 2));
+        return $rest($one, 1) === $rest($other, 1) ||
+            $rest($one, 1) === $rest($other, 0) ||
+            $rest($one, 0) === $rest($other, 1) ||
+            (($a[$from] ?? null) === ($b[$from + 1] ?? null) &&
+                ($a[$from + 1] ?? null) === ($b[$from] ?? null) &&
+                $rest($one, 2) === $rest($other, 2));
     }
 }

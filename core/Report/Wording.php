@@ -17,7 +17,43 @@ final readonly class Wording
     /** Shorter words say nothing. */
     private const SHORTEST = 4;
 
-    private const COMMON = ['after', 'again', 'also', 'because', 'been', 'before', 'found', 'from', 'have', 'into', 'more', 'often', 'only', 'over', 'problem', 'reported', 'some', 'than', 'that', 'their', 'them', 'then', 'there', 'these', 'they', 'this', 'unit', 'units', 'very', 'were', 'when', 'where', 'which', 'will', 'with'];
+    private const COMMON = [
+        'after',
+        'again',
+        'also',
+        'because',
+        'been',
+        'before',
+        'found',
+        'from',
+        'have',
+        'into',
+        'more',
+        'often',
+        'only',
+        'over',
+        'problem',
+        'reported',
+        'some',
+        'than',
+        'that',
+        'their',
+        'them',
+        'then',
+        'there',
+        'these',
+        'they',
+        'this',
+        'unit',
+        'units',
+        'very',
+        'were',
+        'when',
+        'where',
+        'which',
+        'will',
+        'with',
+    ];
 
     /** From here on another report is likely the same. */
     public const LIKELY = 30;
@@ -33,7 +69,7 @@ final readonly class Wording
     {
         $stems = [];
         foreach (preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower("{$title} {$description}"), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            if (mb_strlen($word) >= self::SHORTEST && ! in_array($word, self::COMMON, true)) {
+            if (mb_strlen($word) >= self::SHORTEST && !in_array($word, self::COMMON, true)) {
                 $word = (string) preg_replace('/(?<=\p{L}{3})(ing|ed|es|s)$/Du', '', $word);
                 $stems[mb_substr($word, 0, self::STEM)] = $word;
             }
@@ -51,8 +87,8 @@ final readonly class Wording
         $items = min(count($this->items), count($other->items));
         $words = min(count($this->stems), count($other->stems));
 
-        return intdiv(50 * count(array_intersect($this->items, $other->items)), max(1, $items))
-            + intdiv(50 * min($this->wordsKnownTo($other), $other->wordsKnownTo($this)), max(1, $words));
+        return intdiv(50 * count(array_intersect($this->items, $other->items)), max(1, $items)) +
+            intdiv(50 * min($this->wordsKnownTo($other), $other->wordsKnownTo($this)), max(1, $words));
     }
 
     private function wordsKnownTo(self $other): int

@@ -26,14 +26,14 @@ final readonly class InForce
         $holds = $coming = $past = null;
         foreach ($revisions as $one) {
             match ($one->phase($day)) {
-                Phase::InForce => $holds = $one,
-                Phase::Coming => $coming = self::begins($one) < self::begins($coming) || $coming === null ? $one : $coming,
-                Phase::Superseded, Phase::Obsolete => $past = $past === null || self::begins($one) > self::begins($past) ? $one : $past,
+                Phase::InForce => ($holds = $one),
+                Phase::Coming => ($coming = self::begins($one) < self::begins($coming) || $coming === null ? $one : $coming),
+                Phase::Superseded, Phase::Obsolete => ($past = $past === null || self::begins($one) > self::begins($past) ? $one : $past),
                 default => null,
             };
         }
 
-        return new self($day, $holds ?? $coming ?? $past, $coming);
+        return new self($day, $holds ?? ($coming ?? $past), $coming);
     }
 
     /** What the item is on the day: in work where nothing of it was ever released. */

@@ -15,13 +15,17 @@ enum RevisionStatus: string
 
     public function mayBecome(self $next): bool
     {
-        return in_array($next, match ($this) {
-            self::InWork => [self::InReview],
-            self::InReview => [self::InWork, self::Released],
-            self::Released => [self::Superseded, self::Obsolete],
-            self::Superseded => [self::Obsolete],
-            self::Obsolete => [],
-        }, true);
+        return in_array(
+            $next,
+            match ($this) {
+                self::InWork => [self::InReview],
+                self::InReview => [self::InWork, self::Released],
+                self::Released => [self::Superseded, self::Obsolete],
+                self::Superseded => [self::Obsolete],
+                self::Obsolete => [],
+            },
+            true,
+        );
     }
 
     public function isFrozen(): bool

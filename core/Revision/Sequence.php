@@ -71,7 +71,7 @@ enum Sequence: string
             $code[$i] = 'A';
         }
 
-        return 'A'.$code;
+        return 'A' . $code;
     }
 
     private static function foreign(string $code, string $sequence): Refusal

@@ -25,7 +25,8 @@ final readonly class Entity
         if ($begin[2] === '') {
             $open = strpos($statement, '(');
 
-            return $open === false || ! in_array($begin[3], $types, true) ? null
+            return $open === false || !in_array($begin[3], $types, true)
+                ? null
                 : new self($begin[1], false, [$begin[3] => Value::arguments(substr($statement, $open + 1))]);
         }
         // Names and lists take turns: A(…)B(…)
@@ -33,7 +34,10 @@ final readonly class Entity
         $parts = [];
         for ($i = 0; $i + 1 < count($items); $i += 2) {
             if (is_string($items[$i]) && is_array($items[$i + 1])) {
-                $parts[$items[$i]] = array_map(static fn (mixed $value): string|array => is_array($value) ? array_values($value) : (is_string($value) ? $value : ''), $items[$i + 1]);
+                $parts[$items[$i]] = array_map(
+                    static fn(mixed $value): string|array => is_array($value) ? array_values($value) : (is_string($value) ? $value : ''),
+                    $items[$i + 1],
+                );
             }
         }
 

@@ -73,10 +73,10 @@ final readonly class ProductStructure
             }
             foreach ($entity->parts as $type => $values) {
                 match (true) {
-                    $type === 'PRODUCT' => $products[$entity->id] = [self::number($entity), $entity->text($type, 1)],
-                    in_array($type, self::FORMATIONS, true) => $formations[$entity->id] = $entity->text($type, 2),
-                    in_array($type, self::DEFINITIONS, true) => $definitions[$entity->id] = $entity->text($type, 2),
-                    $type === self::MEASURE => $measures[$entity->id] = $values,
+                    $type === 'PRODUCT' => ($products[$entity->id] = [self::number($entity), $entity->text($type, 1)]),
+                    in_array($type, self::FORMATIONS, true) => ($formations[$entity->id] = $entity->text($type, 2)),
+                    in_array($type, self::DEFINITIONS, true) => ($definitions[$entity->id] = $entity->text($type, 2)),
+                    $type === self::MEASURE => ($measures[$entity->id] = $values),
                     default => null,
                 };
             }
@@ -84,7 +84,7 @@ final readonly class ProductStructure
         if ($section !== 'END-ISO-10303-21') {
             throw $section === '' ? Refusal::at('file', 'This is no ISO 10303-21 file.') : self::cutShort();
         }
-        if (! $known) {
+        if (!$known) {
             throw Refusal::at('file', 'The file does not say that it is of AP203, AP214 or AP242 (FILE_SCHEMA).');
         }
 
@@ -110,11 +110,17 @@ final readonly class ProductStructure
 
         return $entity->complex
             ? [
-                'id' => $entity->id, 'parent' => $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 3), 'component' => $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 4),
-                'designator' => $entity->text('ASSEMBLY_COMPONENT_USAGE', 0), 'quantity' => $quantified ? $entity->text($type, 0) : null,
+                'id' => $entity->id,
+                'parent' => $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 3),
+                'component' => $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 4),
+                'designator' => $entity->text('ASSEMBLY_COMPONENT_USAGE', 0),
+                'quantity' => $quantified ? $entity->text($type, 0) : null,
             ]
             : [
-                'id' => $entity->id, 'parent' => $entity->text($type, 3), 'component' => $entity->text($type, 4), 'designator' => $entity->text($type, 5),
+                'id' => $entity->id,
+                'parent' => $entity->text($type, 3),
+                'component' => $entity->text($type, 4),
+                'designator' => $entity->text($type, 5),
                 'quantity' => $quantified ? $entity->text($type, 6) : null,
             ];
     }
@@ -131,7 +137,9 @@ final readonly class ProductStructure
         $product = static function (string $definition) use ($products, $formations, $definitions): string {
             $id = $formations[$definitions[$definition] ?? ''] ?? '';
 
-            return isset($products[$id]) ? $id : throw Refusal::at('file', "The file names a product definition {$definition} that it does not have.");
+            return isset($products[$id])
+                ? $id
+                : throw Refusal::at('file', "The file names a product definition {$definition} that it does not have.");
         };
         $uses = $has = $seen = [];
         foreach ($occurrences as $occurrence) {
@@ -140,7 +148,10 @@ final readonly class ProductStructure
                 $number = $products[$id][0];
                 $seen[$number] ??= $id;
                 if ($seen[$number] !== $id) {
-                    throw Refusal::at('file', "Two products of the file ({$seen[$number]} and {$id}) have the number “{$number}”. Give each its own and export again.");
+                    throw Refusal::at(
+                        'file',
+                        "Two products of the file ({$seen[$number]} and {$id}) have the number “{$number}”. Give each its own and export again.",
+                    );
                 }
             }
             [$in, $what] = [$products[$ids[0]][0], $products[$ids[1]][0]];
@@ -168,8 +179,15 @@ final readonly class ProductStructure
     {
         $measure = $measures[(string) $occurrence['quantity']] ?? [];
         $value = is_array($measure[1] ?? null) ? $measure[1][0] ?? '' : '';
-        if (($measure[0] ?? '') !== 'COUNT_MEASURE' || ! is_string($value) || preg_match('/^([1-9]\d{0,8})(\.0*)?$/D', $value, $read) !== 1) {
-            throw Refusal::at('file', "The quantity of occurrence {$occurrence['id']} is not a whole number of pieces (COUNT_MEASURE). Import that structure as CSV or XLSX, with its unit.");
+        if (
+            ($measure[0] ?? '') !== 'COUNT_MEASURE' ||
+            !is_string($value) ||
+            preg_match('/^([1-9]\d{0,8})(\.0*)?$/D', $value, $read) !== 1
+        ) {
+            throw Refusal::at(
+                'file',
+                "The quantity of occurrence {$occurrence['id']} is not a whole number of pieces (COUNT_MEASURE). Import that structure as CSV or XLSX, with its unit.",
+            );
         }
 
         return (int) $read[1];

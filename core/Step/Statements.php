@@ -19,10 +19,10 @@ final readonly class Statements
         $rest = '';
         $mode = ''; // ' inside a text, * inside a comment
         foreach ($pieces as $piece) {
-            $text = $rest.$piece;
+            $text = $rest . $piece;
             $rest = '';
             $length = strlen($text);
-            for ($at = 0; $at < $length;) {
+            for ($at = 0; $at < $length; ) {
                 if ($mode === '*') {
                     $end = strpos($text, '*/', $at);
                     if ($end === false) {

@@ -65,11 +65,25 @@ final class Value
     /** \X2\00E4\X0\ and \X4\…\X0\ are letters by their code, \X\E4 and \S\d those of ISO 8859-1, \\ a backslash. */
     private static function decoded(string $words): string
     {
-        $words = (string) preg_replace_callback('/\\\\X([24])\\\\([0-9A-Fa-f]+)\\\\X0\\\\/', static fn (array $match): string => (string) mb_convert_encoding(
-            (string) hex2bin(str_pad($match[2], (int) ceil(strlen($match[2]) / 4) * 4, '0')), 'UTF-8', $match[1] === '2' ? 'UTF-16BE' : 'UTF-32BE',
-        ), $words);
-        $words = (string) preg_replace_callback('/\\\\X\\\\([0-9A-Fa-f]{2})/', static fn (array $match): string => (string) mb_chr((int) hexdec($match[1]), 'UTF-8'), $words);
-        $words = (string) preg_replace_callback('/\\\\S\\\\(.)/', static fn (array $match): string => (string) mb_chr(ord($match[1]) + 128, 'UTF-8'), $words);
+        $words = (string) preg_replace_callback(
+            '/\\\\X([24])\\\\([0-9A-Fa-f]+)\\\\X0\\\\/',
+            static fn(array $match): string => (string) mb_convert_encoding(
+                (string) hex2bin(str_pad($match[2], (int) ceil(strlen($match[2]) / 4) * 4, '0')),
+                'UTF-8',
+                $match[1] === '2' ? 'UTF-16BE' : 'UTF-32BE',
+            ),
+            $words,
+        );
+        $words = (string) preg_replace_callback(
+            '/\\\\X\\\\([0-9A-Fa-f]{2})/',
+            static fn(array $match): string => (string) mb_chr((int) hexdec($match[1]), 'UTF-8'),
+            $words,
+        );
+        $words = (string) preg_replace_callback(
+            '/\\\\S\\\\(.)/',
+            static fn(array $match): string => (string) mb_chr(ord($match[1]) + 128, 'UTF-8'),
+            $words,
+        );
 
         return str_replace('\\\\', '\\', $words);
     }

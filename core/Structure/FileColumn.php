@@ -31,7 +31,7 @@ enum FileColumn: string
     /** @return list<self> of a table that is about one parent, in its coming revision */
     public static function ofOneParent(): array
     {
-        return array_values(array_filter(self::cases(), static fn (self $column): bool => $column !== self::ParentRevision));
+        return array_values(array_filter(self::cases(), static fn(self $column): bool => $column !== self::ParentRevision));
     }
 
     /** The field of a line that it holds; null for what is not one. */

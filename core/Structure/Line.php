@@ -31,7 +31,7 @@ final readonly class Line
         public string $notes = '',
         public ?int $operation = null,
         public bool $notModelled = false,
-        public Validity $validity = new Validity,
+        public Validity $validity = new Validity(),
         public bool $phantom = false,
         public ?string $revision = null,
     ) {}
@@ -120,10 +120,22 @@ final readonly class Line
     /** As engineering sees it, who knows of no operations. */
     public function withoutOperation(): self
     {
-        return $this->operation === null ? $this : new self(
-            $this->key, $this->find, $this->component, $this->quantity, $this->unit, $this->designators, $this->notes, null,
-            $this->notModelled, $this->validity, $this->phantom, $this->revision,
-        );
+        return $this->operation === null
+            ? $this
+            : new self(
+                $this->key,
+                $this->find,
+                $this->component,
+                $this->quantity,
+                $this->unit,
+                $this->designators,
+                $this->notes,
+                null,
+                $this->notModelled,
+                $this->validity,
+                $this->phantom,
+                $this->revision,
+            );
     }
 
     /**
@@ -135,6 +147,6 @@ final readonly class Line
      */
     public function with(array $fields): self
     {
-        return (new LineReader)->read($this->key, $fields, $this);
+        return (new LineReader())->read($this->key, $fields, $this);
     }
 }

@@ -24,20 +24,25 @@ final class LineReader
     public function read(string $key, array $fields, ?Line $was = null): Line
     {
         $this->reasons = [];
-        $text = static fn (LineField $field): ?string => isset($fields[$field->value]) ? trim($fields[$field->value]) : null;
+        $text = static fn(LineField $field): ?string => isset($fields[$field->value]) ? trim($fields[$field->value]) : null;
 
         $find = $this->whole(LineField::Find, $text(LineField::Find), $was?->find, 'find number', 99_999);
-        $component = $text(LineField::Component) ?? $was->component ?? '';
+        $component = $text(LineField::Component) ?? ($was->component ?? '');
         if ($component === '') {
             $this->reasons['component'] = 'Name the component by its item number.';
         }
         $quantity = $this->quantity($text(LineField::Quantity), $was?->quantity);
         $unit = $this->unit($text(LineField::Unit), $was?->unit);
-        $designators = $this->short(LineField::Designators, self::tidy($text(LineField::Designators)) ?? $was?->designators, Line::LONGEST_DESIGNATORS);
+        $designators = $this->short(
+            LineField::Designators,
+            self::tidy($text(LineField::Designators)) ?? $was?->designators,
+            Line::LONGEST_DESIGNATORS,
+        );
         $notes = $this->short(LineField::Notes, $text(LineField::Notes) ?? $was?->notes, Line::LONGEST_NOTE);
-        $operation = $text(LineField::Operation) === ''
-            ? null
-            : $this->whole(LineField::Operation, $text(LineField::Operation), $was->operation ?? 0, 'operation', 9_999);
+        $operation =
+            $text(LineField::Operation) === ''
+                ? null
+                : $this->whole(LineField::Operation, $text(LineField::Operation), $was->operation ?? 0, 'operation', 9_999);
         $validity = $this->validity($text(LineField::FirstDay), $text(LineField::LastDay), $was->validity ?? Validity::always());
         $revision = $this->short(LineField::Revision, $text(LineField::Revision) ?? $was?->revision, 20);
         $this->checkCount($quantity, $unit, $designators);
@@ -47,7 +52,13 @@ final class LineReader
         }
 
         return new Line(
-            $key, (int) $find, $component, $quantity ?? Quantity::one(), $unit ?? Unit::Piece, $designators, $notes,
+            $key,
+            (int) $find,
+            $component,
+            $quantity ?? Quantity::one(),
+            $unit ?? Unit::Piece,
+            $designators,
+            $notes,
             $operation === 0 ? null : $operation,
             self::yes($fields, LineField::NotModelled, $was->notModelled ?? false),
             $validity,
@@ -88,7 +99,7 @@ final class LineReader
     {
         return $designators === null
             ? null
-            : implode(', ', array_filter(preg_split('/[\s,;]+/', $designators) ?: [], static fn (string $part): bool => $part !== ''));
+            : implode(', ', array_filter(preg_split('/[\s,;]+/', $designators) ?: [], static fn(string $part): bool => $part !== ''));
     }
 
     private function whole(LineField $field, ?string $text, ?int $was, string $name, int $most): ?int
@@ -117,7 +128,7 @@ final class LineReader
 
             return null;
         }
-        if (! $quantity->isPositive()) {
+        if (!$quantity->isPositive()) {
             $this->reasons['quantity'] = 'The quantity must be more than zero. To drop the component, remove the line.';
 
             return null;
@@ -143,7 +154,7 @@ final class LineReader
     private function short(LineField $field, ?string $text, int $longest): string
     {
         if ($text !== null && mb_strlen($text) > $longest) {
-            $this->reasons[$field->value] = "At most {$longest} characters; this is ".mb_strlen($text).'.';
+            $this->reasons[$field->value] = "At most {$longest} characters; this is " . mb_strlen($text) . '.';
         }
 
         return $text ?? '';

@@ -19,9 +19,9 @@ final readonly class LoopFinder
             return [$parent, $component];
         }
         $cameFrom = [$component => $parent];
-        $queue = new \SplQueue;
+        $queue = new \SplQueue();
         $queue->enqueue($component);
-        while (! $queue->isEmpty()) {
+        while (!$queue->isEmpty()) {
             /** @var int $item */
             $item = $queue->dequeue();
             foreach ($components[$item] ?? [] as $below) {
@@ -33,7 +33,7 @@ final readonly class LoopFinder
 
                     return [$parent, ...$way];
                 }
-                if (! isset($cameFrom[$below])) {
+                if (!isset($cameFrom[$below])) {
                     $cameFrom[$below] = $item;
                     $queue->enqueue($below);
                 }

@@ -23,7 +23,7 @@ final readonly class Structure implements \Countable, \IteratorAggregate
         foreach ($lines as $line) {
             $byKey[$line->key] = $line;
         }
-        uasort($byKey, static fn (Line $a, Line $b): int => ($a->find <=> $b->find) ?: strcmp($a->key, $b->key));
+        uasort($byKey, static fn(Line $a, Line $b): int => $a->find <=> $b->find ?: strcmp($a->key, $b->key));
         $this->lines = $byKey;
     }
 
@@ -34,7 +34,7 @@ final readonly class Structure implements \Countable, \IteratorAggregate
 
     public function on(Day $day): self
     {
-        return new self(array_filter($this->lines, static fn (Line $line): bool => $line->validity->holdsOn($day)));
+        return new self(array_filter($this->lines, static fn(Line $line): bool => $line->validity->holdsOn($day)));
     }
 
     public function with(Line $line): self
@@ -50,7 +50,7 @@ final readonly class Structure implements \Countable, \IteratorAggregate
     /** @return list<string> the item numbers of the components, each once */
     public function components(): array
     {
-        return array_values(array_unique(array_map(static fn (Line $line): string => $line->component, array_values($this->lines))));
+        return array_values(array_unique(array_map(static fn(Line $line): string => $line->component, array_values($this->lines))));
     }
 
     public function count(): int

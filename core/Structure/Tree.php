@@ -19,7 +19,7 @@ final readonly class Tree
      */
     public static function rows(string $top, array $structures, array $units, int $levels, Quantity $times): \Generator
     {
-        $stack = [[$top, [], $times, array_values(($structures[$top] ?? new Structure)->lines), 0]];
+        $stack = [[$top, [], $times, array_values(($structures[$top] ?? new Structure())->lines), 0]];
         while ($stack !== []) {
             [$parent, $path, $parents, $lines, $at] = array_pop($stack);
             $line = $lines[$at] ?? null;
@@ -32,7 +32,13 @@ final readonly class Tree
             yield new TreeRow($parent, $here, $line, $extended);
             $below = $structures[$line->below()] ?? null;
             if ($below !== null && count($here) < $levels) {
-                $stack[] = [$line->below(), $here, $line->unit->convert($extended, $units[$line->component] ?? $line->unit), array_values($below->lines), 0];
+                $stack[] = [
+                    $line->below(),
+                    $here,
+                    $line->unit->convert($extended, $units[$line->component] ?? $line->unit),
+                    array_values($below->lines),
+                    0,
+                ];
             }
         }
     }

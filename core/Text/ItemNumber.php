@@ -17,8 +17,9 @@ final readonly class ItemNumber
     {
         return match (true) {
             Readable::fault($number) !== null => Readable::fault($number),
-            preg_match('/^.{1,'.self::LONGEST.'}$/uD', $number) !== 1 => 'A number has 1 to '.self::LONGEST.' characters.',
-            preg_match('/^[\p{L}\p{N}][\p{L}\p{N}._-]*$/uD', $number) !== 1 || str_contains($number, '..') => 'A number has letters, digits, points, hyphens and underscores only, and begins with a letter or digit.',
+            preg_match('/^.{1,' . self::LONGEST . '}$/uD', $number) !== 1 => 'A number has 1 to ' . self::LONGEST . ' characters.',
+            preg_match('/^[\p{L}\p{N}][\p{L}\p{N}._-]*$/uD', $number) !== 1 || str_contains($number, '..')
+                => 'A number has letters, digits, points, hyphens and underscores only, and begins with a letter or digit.',
             default => null,
         };
     }

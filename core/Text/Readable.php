@@ -26,7 +26,9 @@ final readonly class Readable
             preg_match('//u', $text) !== 1 => 'This is not text in UTF-8.',
             preg_match(self::CONTROL, $text) === 1 => 'Control characters cannot be kept. Write it again.',
             preg_match(self::TURNS, $text) === 1 => 'Characters that turn the direction of text cannot be kept. Write it again.',
-            preg_match(self::UNSEEN, $text) === 1 && preg_match('/^[\p{Latin}\p{N}._\/+-]*$/uD', (string) preg_replace(self::UNSEEN, '', $text)) === 1 => 'There are invisible characters in it. Write it again.',
+            preg_match(self::UNSEEN, $text) === 1 &&
+                preg_match('/^[\p{Latin}\p{N}._\/+-]*$/uD', (string) preg_replace(self::UNSEEN, '', $text)) === 1
+                => 'There are invisible characters in it. Write it again.',
             default => null,
         };
     }

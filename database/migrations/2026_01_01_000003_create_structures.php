@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         DB::statement('CREATE EXTENSION IF NOT EXISTS btree_gist');
@@ -56,9 +55,15 @@ return new class extends Migration
             $table->timestampTz('created_at')->useCurrent();
             $table->unique(['item_id', 'code']);
         });
-        DB::statement("ALTER TABLE revisions ADD CONSTRAINT revisions_status CHECK (status IN ('in_work','in_review','released','superseded','obsolete'))");
-        DB::statement("ALTER TABLE revisions ADD CONSTRAINT revisions_dated CHECK (status IN ('in_work','in_review') OR effective_from IS NOT NULL)");
-        DB::statement("ALTER TABLE revisions ADD CONSTRAINT revisions_one_on_a_day EXCLUDE USING gist (item_id WITH =, daterange(effective_from, effective_to) WITH &&) WHERE (status IN ('released','superseded','obsolete'))");
+        DB::statement(
+            "ALTER TABLE revisions ADD CONSTRAINT revisions_status CHECK (status IN ('in_work','in_review','released','superseded','obsolete'))",
+        );
+        DB::statement(
+            "ALTER TABLE revisions ADD CONSTRAINT revisions_dated CHECK (status IN ('in_work','in_review') OR effective_from IS NOT NULL)",
+        );
+        DB::statement(
+            "ALTER TABLE revisions ADD CONSTRAINT revisions_one_on_a_day EXCLUDE USING gist (item_id WITH =, daterange(effective_from, effective_to) WITH &&) WHERE (status IN ('released','superseded','obsolete'))",
+        );
         DB::statement("CREATE UNIQUE INDEX revisions_one_released ON revisions (item_id) WHERE status = 'released'");
 
         Schema::create('structure_lines', function (Blueprint $table): void {
@@ -79,12 +84,18 @@ return new class extends Migration
             $table->date('valid_to')->nullable()->comment('the first day it no longer holds');
             $table->index(['component_id', 'kind']);
         });
-        DB::statement("ALTER TABLE structure_lines ADD CONSTRAINT structure_lines_kind CHECK (kind IN ('design','engineering','manufacturing'))");
+        DB::statement(
+            "ALTER TABLE structure_lines ADD CONSTRAINT structure_lines_kind CHECK (kind IN ('design','engineering','manufacturing'))",
+        );
         DB::statement('ALTER TABLE structure_lines ADD CONSTRAINT structure_lines_quantity CHECK (quantity > 0)');
         DB::statement('ALTER TABLE structure_lines ADD CONSTRAINT structure_lines_find CHECK (find > 0)');
         // A line stands once on a day. Nearly all lines hold always: for them a plain index does it (a million are indexed
         // in seconds); for dated ones an exclusion constraint; a dated beside an undated one is refused by the trigger.
-        DB::statement('CREATE UNIQUE INDEX structure_lines_once ON structure_lines (revision_id, kind, plant, line_key, valid_from) NULLS NOT DISTINCT');
-        DB::statement('ALTER TABLE structure_lines ADD CONSTRAINT structure_lines_once_on_a_day EXCLUDE USING gist (revision_id WITH =, kind WITH =, plant WITH =, line_key WITH =, daterange(valid_from, valid_to) WITH &&) WHERE (valid_from IS NOT NULL OR valid_to IS NOT NULL)');
+        DB::statement(
+            'CREATE UNIQUE INDEX structure_lines_once ON structure_lines (revision_id, kind, plant, line_key, valid_from) NULLS NOT DISTINCT',
+        );
+        DB::statement(
+            'ALTER TABLE structure_lines ADD CONSTRAINT structure_lines_once_on_a_day EXCLUDE USING gist (revision_id WITH =, kind WITH =, plant WITH =, line_key WITH =, daterange(valid_from, valid_to) WITH &&) WHERE (valid_from IS NOT NULL OR valid_to IS NOT NULL)',
+        );
     }
 };

@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('number_ranges', function (Blueprint $table): void {
@@ -34,7 +33,10 @@ return new class extends Migration
             $table->foreignId('decided_by')->nullable()->constrained('people');
             $table->timestampTz('raised_at');
             $table->timestampTz('decided_at')->nullable();
-            $table->unsignedInteger('version')->default(1)->comment('rises with every save, so that nobody overwrites what they have not seen');
+            $table
+                ->unsignedInteger('version')
+                ->default(1)
+                ->comment('rises with every save, so that nobody overwrites what they have not seen');
             $table->index(['state', 'priority']);
         });
 

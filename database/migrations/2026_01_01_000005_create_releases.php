@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         DB::statement('CREATE SEQUENCE hand_over_number');
@@ -22,7 +21,9 @@ return new class extends Migration
             $table->timestampTz('written_at');
             $table->timestampTz('answered_at')->nullable();
         });
-        DB::statement("ALTER TABLE handovers ADD CONSTRAINT handovers_state CHECK (state IN ('waiting','taken','partly_refused','refused','unanswered'))");
+        DB::statement(
+            "ALTER TABLE handovers ADD CONSTRAINT handovers_state CHECK (state IN ('waiting','taken','partly_refused','refused','unanswered'))",
+        );
 
         Schema::create('handover_files', function (Blueprint $table): void {
             $table->id();

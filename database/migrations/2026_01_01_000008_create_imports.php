@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         // Files are rows of the database: any machine may work on them, and a backup holds them.
@@ -32,6 +31,8 @@ return new class extends Migration
             $table->timestampTz('asked_at');
             $table->timestampTz('ended_at')->nullable();
         });
-        DB::statement("ALTER TABLE imports ADD CONSTRAINT imports_state CHECK (state IN ('waiting','checking','writing','done','refused','failed','cancelled'))");
+        DB::statement(
+            "ALTER TABLE imports ADD CONSTRAINT imports_state CHECK (state IN ('waiting','checking','writing','done','refused','failed','cancelled'))",
+        );
     }
 };

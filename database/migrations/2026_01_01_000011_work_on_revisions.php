@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** Revision sequences by kind of item, saved work between releases, and lines that name one revision of their component. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('kind_sequences', function (Blueprint $table): void {
@@ -33,7 +32,11 @@ return new class extends Migration
         });
 
         Schema::table('structure_lines', function (Blueprint $table): void {
-            $table->foreignId('pinned_id')->nullable()->comment('the one revision of the component that goes in; else the one of the day')->constrained('revisions');
+            $table
+                ->foreignId('pinned_id')
+                ->nullable()
+                ->comment('the one revision of the component that goes in; else the one of the day')
+                ->constrained('revisions');
         });
         DB::statement('CREATE INDEX structure_lines_pinned ON structure_lines (pinned_id) WHERE pinned_id IS NOT NULL');
     }

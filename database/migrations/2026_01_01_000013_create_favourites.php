@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** Pages that somebody keeps at hand. The address holds all of a view, so a kept page is a saved view too. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('favourites', function (Blueprint $table): void {

@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** Days chosen for cutting in, with what was asked and why: the last one counts, the others stay readable. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('cut_ins', function (Blueprint $table): void {

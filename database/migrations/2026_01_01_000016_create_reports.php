@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** Problem reports, what links them to requests, requests gathered and split, and files that belong to a report or request. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('problem_reports', function (Blueprint $table): void {
@@ -31,7 +30,9 @@ return new class extends Migration
             $table->unsignedInteger('version')->default(1);
             $table->index(['state', 'severity']);
         });
-        DB::statement("ALTER TABLE problem_reports ADD COLUMN words tsvector GENERATED ALWAYS AS (to_tsvector('english', title || ' ' || description || ' ' || serial)) STORED");
+        DB::statement(
+            "ALTER TABLE problem_reports ADD COLUMN words tsvector GENERATED ALWAYS AS (to_tsvector('english', title || ' ' || description || ' ' || serial)) STORED",
+        );
         DB::statement('CREATE INDEX problem_reports_full_text ON problem_reports USING gin (words)');
         Schema::create('problem_report_items', function (Blueprint $table): void {
             $table->foreignId('report_id')->constrained('problem_reports');

@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** What the coordinator asks specialists about one item of a request. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('questions', function (Blueprint $table): void {
@@ -34,7 +33,9 @@ return new class extends Migration
             $table->index(['request_id', 'item_id']);
             $table->index(['state', 'person_id']);
         });
-        DB::statement("ALTER TABLE questions ADD CONSTRAINT questions_state CHECK (state IN ('waiting','answered','no_effect','withdrawn'))");
+        DB::statement(
+            "ALTER TABLE questions ADD CONSTRAINT questions_state CHECK (state IN ('waiting','answered','no_effect','withdrawn'))",
+        );
         DB::statement('ALTER TABLE questions ADD CONSTRAINT questions_to CHECK (num_nonnulls(person_id, role) = 1)');
     }
 };

@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /** In which order the board takes the requests that await its decision. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::table('change_requests', function (Blueprint $table): void {

@@ -5,8 +5,7 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-return new class extends Migration
-{
+return new class extends Migration {
     /** It is read and written whole: taking a hundred thousand rows apart takes a second, and a better packing half of another. */
     public function up(): void
     {

@@ -6,9 +6,11 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Requests that bring a file wait here until a worker has read it, and their answers until they are fetched. A refused import keeps its marked file. */
-return new class extends Migration
-{
+/**
+ * Requests that bring a file wait here until a worker has read it, and their answers until they are fetched. A refused import keeps its
+ * marked file.
+ */
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('readings', static function (Blueprint $table): void {

@@ -5,9 +5,11 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** What lower floors know of requests and orders: which one it is, and which orders work on an item now. They need no more, and read no more. */
-return new class extends Migration
-{
+/**
+ * What lower floors know of requests and orders: which one it is, and which orders work on an item now. They need no more, and read no
+ * more.
+ */
+return new class extends Migration {
     public function up(): void
     {
         DB::statement('CREATE VIEW request_numbers AS SELECT id, number FROM change_requests');

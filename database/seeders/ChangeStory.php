@@ -61,7 +61,9 @@ final class ChangeStory
         $this->today = CarbonImmutable::today();
         foreach (Person::query()->get() as $person) {
             // For the signatures of the demo's past a cheap password does, kept nowhere.
-            $person->setRawAttributes(['password' => password_hash(self::SIGNING, PASSWORD_BCRYPT, ['cost' => 4])] + $person->getAttributes());
+            $person->setRawAttributes(
+                ['password' => password_hash(self::SIGNING, PASSWORD_BCRYPT, ['cost' => 4])] + $person->getAttributes(),
+            );
             $this->people[$person->login] = $person;
         }
     }
@@ -85,15 +87,36 @@ final class ChangeStory
     }
 
     /** @param  list<string>  $items */
-    public function request(string $by, string $title, string $reason, string $source, string $site, string $priority, string $description, array $items): string
-    {
-        return app(RaiseRequest::class)->raise($this->people[$by], compact('title', 'reason', 'source', 'site', 'priority', 'description'), $items)->number;
+    public function request(
+        string $by,
+        string $title,
+        string $reason,
+        string $source,
+        string $site,
+        string $priority,
+        string $description,
+        array $items,
+    ): string {
+        return app(RaiseRequest::class)->raise(
+            $this->people[$by],
+            compact('title', 'reason', 'source', 'site', 'priority', 'description'),
+            $items,
+        )->number;
     }
 
     /** @param  list<string>  $items */
-    public function report(string $by, string $title, string $source, string $site, string $severity, string $description, string $serial, array $items): string
-    {
-        return app(RaiseReport::class)($this->people[$by], compact('title', 'source', 'site', 'severity', 'description', 'serial'), $items)->number;
+    public function report(
+        string $by,
+        string $title,
+        string $source,
+        string $site,
+        string $severity,
+        string $description,
+        string $serial,
+        array $items,
+    ): string {
+        return app(RaiseReport::class)($this->people[$by], compact('title', 'source', 'site', 'severity', 'description', 'serial'), $items)
+            ->number;
     }
 
     public function settle(string $report, ReportState $state, string $text): void
@@ -109,18 +132,37 @@ final class ChangeStory
     /** @param  list<string>  $reports */
     public function gather(string $request, array $reports): void
     {
-        app(GatherReports::class)->into($this->people['mira.okafor'], ChangeRequest::query()->where('number', $request)->firstOrFail(), $reports);
+        app(GatherReports::class)->into(
+            $this->people['mira.okafor'],
+            ChangeRequest::query()->where('number', $request)->firstOrFail(),
+            $reports,
+        );
     }
 
     /** @param  list<string>  $items */
     public function ask(string $request, array $items, string $function, string $topic, string $text, string $to, int $inDays): void
     {
-        app(AskQuestion::class)->ask($this->people['mira.okafor'], $request, $items, compact('function', 'topic', 'text') + ['due_on' => CarbonImmutable::today()->addDays($inDays)->toDateString()], $to);
+        app(AskQuestion::class)->ask(
+            $this->people['mira.okafor'],
+            $request,
+            $items,
+            compact('function', 'topic', 'text') + ['due_on' => CarbonImmutable::today()->addDays($inDays)->toDateString()],
+            $to,
+        );
     }
 
     public function answer(string $request, string $item, string $by, string $text, ?string $once, ?string $perUnit): void
     {
-        app(AnswerQuestion::class)($this->people[$by], $this->asked($request, $item, $by)->id, false, $text, $once === null ? null : Money::parse($once), $perUnit === null ? null : Money::parse($perUnit), null);
+        $answer = app(AnswerQuestion::class);
+        $answer(
+            $this->people[$by],
+            $this->asked($request, $item, $by)->id,
+            false,
+            $text,
+            $once === null ? null : Money::parse($once),
+            $perUnit === null ? null : Money::parse($perUnit),
+            null,
+        );
     }
 
     public function figure(string $request, FigureKind $kind, string $subject, ?string $choice, ?int $amount, string $reason): void
@@ -156,7 +198,12 @@ final class ChangeStory
 
     private function asked(string $request, string $item, string $of): Question
     {
-        return Question::query()->whereRelation('request', 'number', $request)->whereRelation('item', 'number', $item)->where('person_id', $this->people[$of]->id)->latest('id')->firstOrFail();
+        return Question::query()
+            ->whereRelation('request', 'number', $request)
+            ->whereRelation('item', 'number', $item)
+            ->where('person_id', $this->people[$of]->id)
+            ->latest('id')
+            ->firstOrFail();
     }
 
     private function reportVersion(string $report): int
@@ -177,7 +224,9 @@ final class ChangeStory
     /** @param  list<array<string, string>>  $pairs */
     public function cutIn(string $request, array $pairs, int $inDays, string $reason): void
     {
-        app(ChooseCutIn::class)($this->people['mira.okafor'], $request, ['pairs' => $pairs], CarbonImmutable::today()->addDays($inDays)->toDateString(), $reason);
+        app(
+            ChooseCutIn::class,
+        )($this->people['mira.okafor'], $request, ['pairs' => $pairs], CarbonImmutable::today()->addDays($inDays)->toDateString(), $reason);
     }
 
     public function order(string $request): string
@@ -187,9 +236,16 @@ final class ChangeStory
 
     public function plan(string $order, string $editor, string $signer, int $effectiveInDays): void
     {
-        app(PlanOrder::class)->plan($this->people['mira.okafor'], $order, [
-            'editor' => $editor, 'signer' => $signer, 'effective_on' => CarbonImmutable::today()->addDays($effectiveInDays)->toDateString(),
-        ], $this->version($order));
+        app(PlanOrder::class)->plan(
+            $this->people['mira.okafor'],
+            $order,
+            [
+                'editor' => $editor,
+                'signer' => $signer,
+                'effective_on' => CarbonImmutable::today()->addDays($effectiveInDays)->toDateString(),
+            ],
+            $this->version($order),
+        );
     }
 
     public function name(string $order, string $item, Outcome $outcome, Disposition $disposition): void
@@ -213,7 +269,9 @@ final class ChangeStory
 
     public function keep(string $order, string $item, string $note): void
     {
-        $editor = ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor ?? throw new \LogicException("{$order} has no editor.");
+        $editor =
+            ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor ??
+            throw new \LogicException("{$order} has no editor.");
         app(KeepIteration::class)->keep($editor, $order, $item, $note);
     }
 
@@ -247,11 +305,14 @@ final class ChangeStory
     /** @return string the key of the line of an item's newest released engineering structure that names a component */
     public function line(string $item, string $component): string
     {
-        return (string) StructureLine::query()->where('structure_lines.kind', 'engineering')
+        return (string) StructureLine::query()
+            ->where('structure_lines.kind', 'engineering')
             ->join('revisions', 'revisions.id', '=', 'structure_lines.revision_id')
             ->join('items AS parent', 'parent.id', '=', 'revisions.item_id')
             ->join('items AS child', 'child.id', '=', 'structure_lines.component_id')
-            ->where('revisions.status', 'released')->where('parent.number', $item)->where('child.number', $component)
+            ->where('revisions.status', 'released')
+            ->where('parent.number', $item)
+            ->where('child.number', $component)
             ->valueOrFail('line_key');
     }
 

@@ -31,7 +31,7 @@ final class ClosedChangesSeeder extends Seeder
 
     public function run(): void
     {
-        $story = new ChangeStory;
+        $story = new ChangeStory();
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937(34));
         foreach (self::schedule($random) as $i => [$daysAgo, $item, $step]) {
             $series = DemoStructures::steps()[$item];
@@ -39,11 +39,18 @@ final class ClosedChangesSeeder extends Seeder
             $editor = str_starts_with($item, '3') ? 'edda.roth' : ($i % 3 === 0 ? 'samir.bello' : 'jonas.weir');
             $raisedBy = self::RAISED_BY[$i % count(self::RAISED_BY)];
 
-            $request = $story->on($daysAgo)->request(
-                $raisedBy, "{$title}, {$item}", $reason, $source, $i % 2 === 0 ? 'Tarn' : 'Weir',
-                ['normal', 'normal', 'low', 'high', 'normal', 'critical'][$i % 6],
-                "{$title}. Seen on {$item}.", [$item],
-            );
+            $request = $story
+                ->on($daysAgo)
+                ->request(
+                    $raisedBy,
+                    "{$title}, {$item}",
+                    $reason,
+                    $source,
+                    $i % 2 === 0 ? 'Tarn' : 'Weir',
+                    ['normal', 'normal', 'low', 'high', 'normal', 'critical'][$i % 6],
+                    "{$title}. Seen on {$item}.",
+                    [$item],
+                );
             $story->on($daysAgo - 2)->assess($request, 'Feasible without new tools. No effect on certificates.');
             $story->decide($request, RequestState::Approved, 'Small effort, clear gain.');
             $order = $story->on($daysAgo - 4)->order($request);
@@ -71,7 +78,7 @@ final class ClosedChangesSeeder extends Seeder
                 $schedule[] = [545 - intdiv(490 * $step, max(1, $steps)) - $random->getInt(0, 12), $item, $step];
             }
         }
-        usort($schedule, static fn (array $a, array $b): int => [$b[0], $a[1], $a[2]] <=> [$a[0], $b[1], $b[2]]);
+        usort($schedule, static fn(array $a, array $b): int => [$b[0], $a[1], $a[2]] <=> [$a[0], $b[1], $b[2]]);
 
         return $schedule;
     }
@@ -80,7 +87,9 @@ final class ClosedChangesSeeder extends Seeder
     private static function taken(string $order): void
     {
         $handover = Handover::query()->whereRelation('order', 'number', $order)->firstOrFail();
-        HandoverEntry::query()->where('handover_id', $handover->id)->update(['answer' => 'taken']);
+        HandoverEntry::query()
+            ->where('handover_id', $handover->id)
+            ->update(['answer' => 'taken']);
         $handover->update(['state' => 'taken', 'answered_at' => now()]);
         $handover->latestMessage()->update(['delivered_at' => now(), 'tries' => 1]);
     }

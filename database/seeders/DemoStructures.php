@@ -16,10 +16,30 @@ final class DemoStructures
 {
     /** How many closed changes each parent has seen; the products of daily work have seen more. */
     private const CHANGED = [
-        '100-0012' => 6, '100-0024' => 6, '100-0034' => 7, '200-0001' => 5, '200-0010' => 4, '200-0020' => 3, '200-0030' => 2,
-        '200-0056' => 2, '210-0001' => 3, '210-0100' => 3, '210-0101' => 3, '230-0001' => 4, '230-0002' => 4, '230-0012' => 2,
-        '240-0001' => 2, '300-0001' => 3, '300-0010' => 5, '300-0020' => 4, '300-0030' => 2, '400-0001' => 3, '450-0001' => 4,
-        '500-0001' => 2, '110-0001' => 1, '110-0002' => 1,
+        '100-0012' => 6,
+        '100-0024' => 6,
+        '100-0034' => 7,
+        '200-0001' => 5,
+        '200-0010' => 4,
+        '200-0020' => 3,
+        '200-0030' => 2,
+        '200-0056' => 2,
+        '210-0001' => 3,
+        '210-0100' => 3,
+        '210-0101' => 3,
+        '230-0001' => 4,
+        '230-0002' => 4,
+        '230-0012' => 2,
+        '240-0001' => 2,
+        '300-0001' => 3,
+        '300-0010' => 5,
+        '300-0020' => 4,
+        '300-0030' => 2,
+        '400-0001' => 3,
+        '450-0001' => 4,
+        '500-0001' => 2,
+        '110-0001' => 1,
+        '110-0002' => 1,
     ];
 
     /** @var ?array<string, list<Structure>> parent => its structure before the first closed change, after it, after the second … */
@@ -30,7 +50,7 @@ final class DemoStructures
     {
         self::$steps = null;
 
-        return array_map(static fn (array $steps): Structure => $steps[0], self::steps());
+        return array_map(static fn(array $steps): Structure => $steps[0], self::steps());
     }
 
     /** @return array<string, list<Structure>> */
@@ -60,7 +80,7 @@ final class DemoStructures
 
         return match ($kind % 4) {
             0 => $structure->without($line->key),
-            1 => $structure->with($line->with(['notes' => trim($line->notes.' (trial)')])),
+            1 => $structure->with($line->with(['notes' => trim($line->notes . ' (trial)')])),
             2 => $structure->with($line->with(['find' => (string) ($line->find + 5)])),
             default => $line->designators === ''
                 ? $structure->with($line->with(['quantity' => (string) $line->quantity->plus(Quantity::one())]))
@@ -74,7 +94,7 @@ final class DemoStructures
         $units = Item::query()->pluck('unit', 'number');
         $structures = [];
         $parent = '';
-        foreach (file(__DIR__.'/demo/structures.txt', FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $text) {
+        foreach (file(__DIR__ . '/demo/structures.txt', FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $text) {
             if ($text[0] === '#') {
                 continue;
             }
@@ -99,6 +119,6 @@ final class DemoStructures
             );
         }
 
-        return array_map(static fn (array $lines): Structure => new Structure($lines), $structures);
+        return array_map(static fn(array $lines): Structure => new Structure($lines), $structures);
     }
 }

@@ -22,10 +22,23 @@ final class DocumentSeeder extends Seeder
 
     /** Document => items that it describes. */
     private const WRITTEN = [
-        '820-0001' => ['200-0010'], '820-0002' => ['200-0001'], '820-0003' => ['200-0020'], '820-0004' => ['210-0001'], '820-0005' => ['230-0001', '230-0002'],
-        '820-0006' => ['300-0001'], '820-0008' => ['100-0012', '100-0024', '100-0034'], '830-0001' => ['200-0001'], '830-0002' => ['300-0001'],
-        '830-0003' => ['100-0012', '100-0024', '100-0034'], '830-0010' => ['100-0012'], '830-0011' => ['100-0024'], '830-0012' => ['100-0034'],
-        '840-0001' => ['100-0012', '100-0024'], '840-0002' => ['100-0034'], '850-0001' => ['200-0050'], '850-0004' => ['310-0002'],
+        '820-0001' => ['200-0010'],
+        '820-0002' => ['200-0001'],
+        '820-0003' => ['200-0020'],
+        '820-0004' => ['210-0001'],
+        '820-0005' => ['230-0001', '230-0002'],
+        '820-0006' => ['300-0001'],
+        '820-0008' => ['100-0012', '100-0024', '100-0034'],
+        '830-0001' => ['200-0001'],
+        '830-0002' => ['300-0001'],
+        '830-0003' => ['100-0012', '100-0024', '100-0034'],
+        '830-0010' => ['100-0012'],
+        '830-0011' => ['100-0024'],
+        '830-0012' => ['100-0034'],
+        '840-0001' => ['100-0012', '100-0024'],
+        '840-0002' => ['100-0034'],
+        '850-0001' => ['200-0050'],
+        '850-0004' => ['310-0002'],
     ];
 
     /** @var array<string, Item> by number */
@@ -33,7 +46,11 @@ final class DocumentSeeder extends Seeder
 
     public function run(): void
     {
-        $this->items = Item::query()->with(['revisions', 'released'])->get()->keyBy('number')->all();
+        $this->items = Item::query()
+            ->with(['revisions', 'released'])
+            ->get()
+            ->keyBy('number')
+            ->all();
         $this->drawings();
         foreach (self::WRITTEN as $document => $described) {
             foreach ($described as $number) {
@@ -51,25 +68,46 @@ final class DocumentSeeder extends Seeder
     {
         $byTitle = [];
         foreach ($this->items as $item) {
-            if (! isset($byTitle[$item->title]) && $item->kind->value !== 'drawing') {
+            if (!isset($byTitle[$item->title]) && $item->kind->value !== 'drawing') {
                 $byTitle[$item->title] = $item;
             }
         }
-        $ids = array_filter(array_map(static fn (Item $item): ?int => $item->released?->id, $this->items));
-        $structures = (new StructureReader)->ofRevisions(array_values($ids));
+        $ids = array_filter(array_map(static fn(Item $item): ?int => $item->released?->id, $this->items));
+        $structures = (new StructureReader())->ofRevisions(array_values($ids));
         foreach ($this->items as $drawing) {
             $of = $byTitle[substr($drawing->title, 9)] ?? null;
             if ($drawing->kind->value !== 'drawing' || $of === null) {
                 continue;
             }
             $this->link($of->number, $drawing->number, in_array($of->number, self::BEHIND, true));
-            $parts = array_values(array_map(fn (Line $line): array => [
-                'find' => $line->find, 'number' => $line->component, 'title' => $this->items[$line->component]->title, 'quantity' => "{$line->quantity} {$line->unit->value}",
-            ], ($structures[$of->released->id ?? 0] ?? null)->lines ?? []));
-            $this->sheet($drawing->number, 'image/svg+xml', "{$drawing->number}.svg", DemoSheet::svg([
-                'number' => $drawing->number, 'title' => $of->title, 'of' => $of->number, 'revision' => (string) $drawing->released?->code,
-                'date' => (string) $drawing->released?->effective_from, 'material' => $of->material ?? 'as listed',
-            ], $parts), FileRole::Sheet);
+            $parts = array_values(
+                array_map(
+                    fn(Line $line): array => [
+                        'find' => $line->find,
+                        'number' => $line->component,
+                        'title' => $this->items[$line->component]->title,
+                        'quantity' => "{$line->quantity} {$line->unit->value}",
+                    ],
+                    ($structures[$of->released->id ?? 0] ?? null)->lines ?? [],
+                ),
+            );
+            $this->sheet(
+                $drawing->number,
+                'image/svg+xml',
+                "{$drawing->number}.svg",
+                DemoSheet::svg(
+                    [
+                        'number' => $drawing->number,
+                        'title' => $of->title,
+                        'of' => $of->number,
+                        'revision' => (string) $drawing->released?->code,
+                        'date' => (string) $drawing->released?->effective_from,
+                        'material' => $of->material ?? 'as listed',
+                    ],
+                    $parts,
+                ),
+                FileRole::Sheet,
+            );
         }
     }
 
@@ -77,14 +115,34 @@ final class DocumentSeeder extends Seeder
     private function draft(): void
     {
         $board = $this->items['300-0010'];
-        $row = OrderItem::query()->with('item.released')->whereRelation('item', 'title', "Drawing, {$board->title}")->whereRelation('order', 'state', 'revising')->firstOrFail();
+        $row = OrderItem::query()
+            ->with('item.released')
+            ->whereRelation('item', 'title', "Drawing, {$board->title}")
+            ->whereRelation('order', 'state', 'revising')
+            ->firstOrFail();
         $number = $row->item->number;
-        $structure = (new StructureReader)->ofRevision($board->released?->id);
-        $content = DemoSheet::svg([
-            'number' => $number, 'title' => $board->title, 'of' => $board->number, 'revision' => 'B', 'date' => '', 'material' => 'as listed',
-        ], array_values(array_map(fn (Line $line): array => [
-            'find' => $line->find, 'number' => $line->component, 'title' => $this->items[$line->component]->title, 'quantity' => "{$line->quantity} {$line->unit->value}",
-        ], $structure->lines)));
+        $structure = (new StructureReader())->ofRevision($board->released?->id);
+        $content = DemoSheet::svg(
+            [
+                'number' => $number,
+                'title' => $board->title,
+                'of' => $board->number,
+                'revision' => 'B',
+                'date' => '',
+                'material' => 'as listed',
+            ],
+            array_values(
+                array_map(
+                    fn(Line $line): array => [
+                        'find' => $line->find,
+                        'number' => $line->component,
+                        'title' => $this->items[$line->component]->title,
+                        'quantity' => "{$line->quantity} {$line->unit->value}",
+                    ],
+                    $structure->lines,
+                ),
+            ),
+        );
         $this->sheet($number, 'image/svg+xml', "{$number}-B.svg", $content, FileRole::Sheet, $row->order_id);
     }
 
@@ -93,7 +151,9 @@ final class DocumentSeeder extends Seeder
         $revisions = $this->items[$item]->revisions;
         $before = $behind ? $revisions->firstWhere('status.value', 'superseded') : null;
         ItemDocument::query()->create([
-            'item_id' => $this->items[$item]->id, 'document_id' => $this->items[$document]->id, 'shows_revision_id' => $before->id ?? $this->items[$item]->released?->id,
+            'item_id' => $this->items[$item]->id,
+            'document_id' => $this->items[$document]->id,
+            'shows_revision_id' => $before->id ?? $this->items[$item]->released?->id,
         ]);
     }
 
@@ -103,8 +163,17 @@ final class DocumentSeeder extends Seeder
         DB::insert("INSERT INTO stored_files (id, content) VALUES (?, decode(?, 'base64'))", [$id, base64_encode($content)]);
         $item = $this->items[$number];
         DB::table('item_files')->insert([
-            'id' => (string) Str::uuid7(), 'item_id' => $item->id, 'revision_id' => $draftOf === null ? $item->released?->id : null, 'order_id' => $draftOf, 'role' => $role->value, 'name' => $name, 'media_type' => $type,
-            'bytes' => strlen($content), 'sha256' => hash('sha256', $content), 'file_id' => $id, 'brought_at' => $draftOf === null ? $item->released?->released_at : now(),
+            'id' => (string) Str::uuid7(),
+            'item_id' => $item->id,
+            'revision_id' => $draftOf === null ? $item->released?->id : null,
+            'order_id' => $draftOf,
+            'role' => $role->value,
+            'name' => $name,
+            'media_type' => $type,
+            'bytes' => strlen($content),
+            'sha256' => hash('sha256', $content),
+            'file_id' => $id,
+            'brought_at' => $draftOf === null ? $item->released?->released_at : now(),
         ]);
     }
 
@@ -113,13 +182,15 @@ final class DocumentSeeder extends Seeder
     {
         $title = htmlspecialchars($this->items[$number]->title);
 
-        return str_starts_with($number, '850') ? [
-            "<h1>{$title}</h1><p>Almroth Drives and others, as supplied to Quillback Field Instruments</p><table><tr><th>Property</th><th>Value</th></tr><tr><td>Rated voltage</td><td>12 V</td></tr><tr><td>Speed, no load</td><td>86 / min</td></tr><tr><td>Rated torque</td><td>1.4 Nm</td></tr><tr><td>Operating temperature</td><td>−20 … 60 °C</td></tr></table>",
-            '<h1>Dimensions and connection</h1><p>Shaft 6 mm with flat. Four fixing holes M4 on a circle of 32 mm. Leads 200 mm, red plus, black minus.</p>',
-        ] : [
-            "<h1>{$title}</h1><p>Document {$number}. For the work place: read every step before you begin.</p><ol><li>Lay out the kit and check it against the list.</li><li>Check the revision on the label of the kit.</li><li>Clean the sealing faces.</li><li>Fit the parts in the order of the find numbers.</li></ol>",
-            '<h1>Check</h1><table><tr><th>What</th><th>How</th><th>Good if</th></tr><tr><td>Runs freely</td><td>by hand</td><td>no grinding</td></tr><tr><td>Tight</td><td>0.5 bar, 60 s</td><td>no bubbles</td></tr></table>',
-            '<h1>Record</h1><p>Write the serial number, the revision and your name on the card of the unit.</p>',
-        ];
+        return str_starts_with($number, '850')
+            ? [
+                "<h1>{$title}</h1><p>Almroth Drives and others, as supplied to Quillback Field Instruments</p><table><tr><th>Property</th><th>Value</th></tr><tr><td>Rated voltage</td><td>12 V</td></tr><tr><td>Speed, no load</td><td>86 / min</td></tr><tr><td>Rated torque</td><td>1.4 Nm</td></tr><tr><td>Operating temperature</td><td>−20 … 60 °C</td></tr></table>",
+                '<h1>Dimensions and connection</h1><p>Shaft 6 mm with flat. Four fixing holes M4 on a circle of 32 mm. Leads 200 mm, red plus, black minus.</p>',
+            ]
+            : [
+                "<h1>{$title}</h1><p>Document {$number}. For the work place: read every step before you begin.</p><ol><li>Lay out the kit and check it against the list.</li><li>Check the revision on the label of the kit.</li><li>Clean the sealing faces.</li><li>Fit the parts in the order of the find numbers.</li></ol>",
+                '<h1>Check</h1><table><tr><th>What</th><th>How</th><th>Good if</th></tr><tr><td>Runs freely</td><td>by hand</td><td>no grinding</td></tr><tr><td>Tight</td><td>0.5 bar, 60 s</td><td>no bubbles</td></tr></table>',
+                '<h1>Record</h1><p>Write the serial number, the revision and your name on the card of the unit.</p>',
+            ];
     }
 }

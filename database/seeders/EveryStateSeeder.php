@@ -34,7 +34,7 @@ final class EveryStateSeeder extends Seeder
 
     public function run(): void
     {
-        $this->story = new ChangeStory;
+        $this->story = new ChangeStory();
         $this->mira = Person::query()->where('login', 'mira.okafor')->firstOrFail();
         $this->requests();
         $this->withdrawnOrder();
@@ -50,18 +50,47 @@ final class EveryStateSeeder extends Seeder
     private function requests(): void
     {
         $s = $this->story->on(12);
-        $approved = $s->request('samir.bello', 'Captive screws on the battery lid', 'improvement', 'shop_floor', 'Tarn', 'low', 'Loose screws fall into the case when the battery is changed.', ['400-0001']);
+        $approved = $s->request(
+            'samir.bello',
+            'Captive screws on the battery lid',
+            'improvement',
+            'shop_floor',
+            'Tarn',
+            'low',
+            'Loose screws fall into the case when the battery is changed.',
+            ['400-0001'],
+        );
         $s->on(11)->assess($approved, 'A standard captive screw fits the holes.');
         $s->decide($approved, RequestState::Approved, 'With the next change of the lid.');
         $s->on(10);
-        $gathered = $s->request('petra.quist', 'Hose of the suction line kinks when it is rolled up', 'improvement', 'sales', 'Weir', 'low', 'Customers ask for a longer line that can be rolled up.', ['240-0001']);
-        $s->gatherRequests((string) ChangeRequest::query()->where('title', 'Suction line of 12 m as an option')->valueOrFail('number'), [$gathered]);
+        $gathered = $s->request(
+            'petra.quist',
+            'Hose of the suction line kinks when it is rolled up',
+            'improvement',
+            'sales',
+            'Weir',
+            'low',
+            'Customers ask for a longer line that can be rolled up.',
+            ['240-0001'],
+        );
+        $s->gatherRequests((string) ChangeRequest::query()->where('title', 'Suction line of 12 m as an option')->valueOrFail('number'), [
+            $gathered,
+        ]);
     }
 
     private function withdrawnOrder(): void
     {
         $s = $this->story->on(44);
-        $request = $s->request('jonas.weir', 'Thinner bottle clips', 'cost_saving', 'engineering', 'Tarn', 'low', 'Clips of 0.6 mm in place of 0.8 mm.', ['220-0033']);
+        $request = $s->request(
+            'jonas.weir',
+            'Thinner bottle clips',
+            'cost_saving',
+            'engineering',
+            'Tarn',
+            'low',
+            'Clips of 0.6 mm in place of 0.8 mm.',
+            ['220-0033'],
+        );
         $s->on(42)->assess($request, 'Holds a full bottle in the trial.');
         $s->decide($request, RequestState::Approved, 'Small saving.');
         $order = $s->on(40)->order($request);
@@ -79,19 +108,32 @@ final class EveryStateSeeder extends Seeder
     private function unansweredByPlanning(): void
     {
         $order = $this->released('Desiccant bag in the chilled case', '230-0002', '710-0004', 14);
-        $planning = config()->string('orthotaxis.planning.url').'/behaviour';
-        Http::asForm()->withoutRedirecting()->post($planning, ['mode' => 'down']);
+        $planning = config()->string('orthotaxis.planning.url') . '/behaviour';
+        Http::asForm()
+            ->withoutRedirecting()
+            ->post($planning, ['mode' => 'down']);
         for ($i = 0; $i < config()->integer('orthotaxis.handover.tries'); $i++) {
             DeliverHandover::dispatchSync($this->messageOf($order));
         }
-        Http::asForm()->withoutRedirecting()->post($planning, ['mode' => 'normal']);
+        Http::asForm()
+            ->withoutRedirecting()
+            ->post($planning, ['mode' => 'normal']);
     }
 
     /** An order that adds one thing to one item, and is released. */
     private function released(string $title, string $item, string $component, int $daysAgo): string
     {
         $s = $this->story->on($daysAgo + 9);
-        $request = $s->request('samir.bello', $title, 'defect', 'shop_floor', 'Weir', 'normal', 'Seen on the shelf: without it the part suffers.', [$item]);
+        $request = $s->request(
+            'samir.bello',
+            $title,
+            'defect',
+            'shop_floor',
+            'Weir',
+            'normal',
+            'Seen on the shelf: without it the part suffers.',
+            [$item],
+        );
         $s->on($daysAgo + 8)->assess($request, 'Cheap, no new tool.');
         $s->decide($request, RequestState::Approved, 'Do it.');
         $order = $s->on($daysAgo + 7)->order($request);
@@ -99,7 +141,15 @@ final class EveryStateSeeder extends Seeder
         $s->name($order, $item, Outcome::Revise, Disposition::UseUp);
         $s->open($order);
         $unit = Item::query()->where('number', $component)->firstOrFail()->unit->value;
-        $s->on($daysAgo + 4)->edit($order, $item, [new Edit(EditOperation::Add, '', ['find' => '990', 'component' => $component, 'quantity' => '1', 'unit' => $unit, 'not_modelled' => 'yes'])]);
+        $s->on($daysAgo + 4)->edit($order, $item, [
+            new Edit(EditOperation::Add, '', [
+                'find' => '990',
+                'component' => $component,
+                'quantity' => '1',
+                'unit' => $unit,
+                'not_modelled' => 'yes',
+            ]),
+        ]);
         $s->submit($order);
         $s->on($daysAgo + 2)->sign($order);
         $s->on($daysAgo)->release($order);
@@ -109,7 +159,10 @@ final class EveryStateSeeder extends Seeder
 
     private function messageOf(string $order): int
     {
-        return OutboxMessage::query()->whereHas('handover.order', static fn ($query) => $query->where('number', $order))->latest('id')->firstOrFail()->id;
+        return OutboxMessage::query()
+            ->whereHas('handover.order', static fn($query) => $query->where('number', $order))
+            ->latest('id')
+            ->firstOrFail()->id;
     }
 
     private function questions(): void
@@ -130,7 +183,10 @@ final class EveryStateSeeder extends Seeder
         $out = app(HandOutForm::class);
         $taken = $out->out($this->mira, $request, $template);
         $version = (int) ChangeRequest::query()->where('number', $request)->valueOrFail('version');
-        StoredFile::with($taken->file_id, fn (string $path) => app(TakeInForm::class)->in($this->mira, $request, $path, 'field-check.docx', [], $version));
+        StoredFile::with(
+            $taken->file_id,
+            fn(string $path) => app(TakeInForm::class)->in($this->mira, $request, $path, 'field-check.docx', [], $version),
+        );
         $out->withdraw($this->mira, $out->out($this->mira, $request, $template)->number);
         $s->backToToday();
     }
@@ -142,13 +198,33 @@ final class EveryStateSeeder extends Seeder
         $long = CarbonImmutable::today()->subYears(6);
         $released = ['status' => 'released', 'effective_from' => $long->toDateString(), 'released_at' => $long];
         $ended = ['effective_to' => CarbonImmutable::today()->subYears(3)->toDateString()];
-        foreach ([
-            ['209-0001', 'Motor bracket, cast, for trial', []],
-            ['209-0002', 'Motor bracket, printed, for trial', [['status' => 'in_review']]],
-            ['209-0003', 'Motor bracket, welded', [['status' => 'in_review'], $released, ['status' => 'superseded'] + $ended, ['status' => 'obsolete']]],
-        ] as [$number, $title, $steps]) {
-            $item = Item::query()->create(['number' => $number, 'title' => $title, 'kind' => 'part', 'category_id' => $category, 'unit' => 'pc', 'supply' => 'buy', 'sold' => false]);
-            $revision = DB::table('revisions')->insertGetId(['item_id' => $item->id, 'code' => 'A', 'status' => 'in_work', 'reason' => 'First release']);
+        foreach (
+            [
+                ['209-0001', 'Motor bracket, cast, for trial', []],
+                ['209-0002', 'Motor bracket, printed, for trial', [['status' => 'in_review']]],
+                [
+                    '209-0003',
+                    'Motor bracket, welded',
+                    [['status' => 'in_review'], $released, ['status' => 'superseded'] + $ended, ['status' => 'obsolete']],
+                ],
+            ]
+            as [$number, $title, $steps]
+        ) {
+            $item = Item::query()->create([
+                'number' => $number,
+                'title' => $title,
+                'kind' => 'part',
+                'category_id' => $category,
+                'unit' => 'pc',
+                'supply' => 'buy',
+                'sold' => false,
+            ]);
+            $revision = DB::table('revisions')->insertGetId([
+                'item_id' => $item->id,
+                'code' => 'A',
+                'status' => 'in_work',
+                'reason' => 'First release',
+            ]);
             foreach ($steps as $step) {
                 DB::table('revisions')->where('id', $revision)->update($step);
             }
@@ -158,10 +234,23 @@ final class EveryStateSeeder extends Seeder
     private function imports(): void
     {
         $head = "number,title,kind,category,unit,supply\n";
-        $this->import('washers.csv', $head."600-0901,Washer M3 nylon,part,fastener,pc,buy\n600-0902,Washer M4 nylon,part,fastener,pc,buy\n", 5, true);
-        $this->import('washers-again.csv', $head."600-0901,Washer M3 nylon,part,fastener,pc,buy\n600-0903,,part,bolts,pcs,buy\n", 4, true);
-        $this->import('old-catalogue.csv', $head."600-0904,Washer M5 nylon,part,fastener,pc,buy\n", 3, false)->update(['state' => 'cancelled', 'ended_at' => CarbonImmutable::now()->subDays(3)]);
-        $failed = $this->import('very-large.csv', $head."600-0905,Washer M6 nylon,part,fastener,pc,buy\n", 2, false);
+        $this->import(
+            'washers.csv',
+            $head . "600-0901,Washer M3 nylon,part,fastener,pc,buy\n600-0902,Washer M4 nylon,part,fastener,pc,buy\n",
+            5,
+            true,
+        );
+        $this->import(
+            'washers-again.csv',
+            $head . "600-0901,Washer M3 nylon,part,fastener,pc,buy\n600-0903,,part,bolts,pcs,buy\n",
+            4,
+            true,
+        );
+        $this->import('old-catalogue.csv', $head . "600-0904,Washer M5 nylon,part,fastener,pc,buy\n", 3, false)->update([
+            'state' => 'cancelled',
+            'ended_at' => CarbonImmutable::now()->subDays(3),
+        ]);
+        $failed = $this->import('very-large.csv', $head . "600-0905,Washer M6 nylon,part,fastener,pc,buy\n", 2, false);
         $failed->update(['state' => 'waiting']);
         (new RunImport($failed->id))->failed(new \RuntimeException('The worker was stopped.'));
     }
@@ -171,8 +260,14 @@ final class EveryStateSeeder extends Seeder
         $path = (string) tempnam(sys_get_temp_dir(), 'orthotaxis-import-');
         file_put_contents($path, $content);
         $import = Import::query()->create([
-            'subject' => 'items', 'file' => $name, 'file_id' => StoredFile::keep($path), 'sha256' => hash_file('sha256', $path), 'first_day' => CarbonImmutable::today()->toDateString(),
-            'state' => 'waiting', 'person_id' => $this->mira->id, 'asked_at' => CarbonImmutable::now()->subDays($daysAgo),
+            'subject' => 'items',
+            'file' => $name,
+            'file_id' => StoredFile::keep($path),
+            'sha256' => hash_file('sha256', $path),
+            'first_day' => CarbonImmutable::today()->toDateString(),
+            'state' => 'waiting',
+            'person_id' => $this->mira->id,
+            'asked_at' => CarbonImmutable::now()->subDays($daysAgo),
         ]);
         unlink($path);
         if ($run) {

@@ -29,17 +29,28 @@ final class GeneratedPlanningSeeder extends Seeder
         $rows = 0;
         $more = false;
         Item::query()->chunkById(self::AT_ONCE, static function (Collection $items) use ($most, &$rows, &$more): void {
-            $answer = Http::withToken(config()->string('orthotaxis.planning.token'))->timeout(120)
-                ->post(config()->string('orthotaxis.planning.url').'/load', [
+            $answer = Http::withToken(config()->string('orthotaxis.planning.token'))
+                ->timeout(120)
+                ->post(config()->string('orthotaxis.planning.url') . '/load', [
                     'today' => CarbonImmutable::today()->toDateString(),
                     'more' => $more,
                     'most' => $most - $rows,
-                    'items' => $items->values()->map(static fn (Item $item): array => [
-                        'number' => $item->number, 'revision' => 'A', 'unit' => $item->unit->value,
-                        'cost' => (string) Money::ofTenThousandths((int) $item->standard_cost),
-                        'supply' => $item->supply, 'sold' => $item->sold, 'kind' => $item->kind->value,
-                    ])->all(),
-                ])->throw();
+                    'items' => $items
+                        ->values()
+                        ->map(
+                            static fn(Item $item): array => [
+                                'number' => $item->number,
+                                'revision' => 'A',
+                                'unit' => $item->unit->value,
+                                'cost' => (string) Money::ofTenThousandths((int) $item->standard_cost),
+                                'supply' => $item->supply,
+                                'sold' => $item->sold,
+                                'kind' => $item->kind->value,
+                            ],
+                        )
+                        ->all(),
+                ])
+                ->throw();
             $rows += $answer->json('rows');
             $more = true;
         });

@@ -17,21 +17,28 @@ final class PeopleSeeder extends Seeder
     public function run(): void
     {
         $password = Hash::make(self::PASSWORD);
-        foreach ([
-            ['mira.okafor', 'Mira Okafor', Role::Coordinator],
-            ['jonas.weir', 'Jonas Weir', Role::DesignEngineer],
-            ['edda.roth', 'Edda Roth', Role::ElectronicsEngineer],
-            ['samir.bello', 'Samir Bello', Role::ManufacturingEngineer],
-            ['tomas.lind', 'Tomas Lind', Role::Planner],
-            ['petra.quist', 'Petra Quist', Role::Buyer],
-            ['nils.aarden', 'Nils Aarden', Role::Quality],
-            ['clara.fenn', 'Clara Fenn', Role::Service],
-            ['helen.marsh', 'Helen Marsh', Role::BoardMember],
-            ['ivo.tanner', 'Ivo Tanner', Role::Administrator],
-            ['vera.stone', 'Vera Stone', Role::Viewer],
-        ] as [$login, $name, $role]) {
+        foreach (
+            [
+                ['mira.okafor', 'Mira Okafor', Role::Coordinator],
+                ['jonas.weir', 'Jonas Weir', Role::DesignEngineer],
+                ['edda.roth', 'Edda Roth', Role::ElectronicsEngineer],
+                ['samir.bello', 'Samir Bello', Role::ManufacturingEngineer],
+                ['tomas.lind', 'Tomas Lind', Role::Planner],
+                ['petra.quist', 'Petra Quist', Role::Buyer],
+                ['nils.aarden', 'Nils Aarden', Role::Quality],
+                ['clara.fenn', 'Clara Fenn', Role::Service],
+                ['helen.marsh', 'Helen Marsh', Role::BoardMember],
+                ['ivo.tanner', 'Ivo Tanner', Role::Administrator],
+                ['vera.stone', 'Vera Stone', Role::Viewer],
+            ]
+            as [$login, $name, $role]
+        ) {
             Person::query()->create([
-                'login' => $login, 'name' => $name, 'email' => "{$login}@quillback.example", 'password' => $password, 'roles' => [$role->value],
+                'login' => $login,
+                'name' => $name,
+                'email' => "{$login}@quillback.example",
+                'password' => $password,
+                'roles' => [$role->value],
             ]);
         }
         DB::table('number_ranges')->insert([

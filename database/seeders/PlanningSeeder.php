@@ -22,34 +22,58 @@ final class PlanningSeeder extends Seeder
 
     public function run(): void
     {
-        $changed = array_map(static fn (array $steps): int => count($steps) - 1, DemoStructures::steps());
-        $sequences = new RevisionSequences;
-        $items = Item::query()->with('category')->whereNotIn('number', self::UNKNOWN)->orderBy('number')->get()->map(static function (Item $item) use ($changed, $sequences): array {
-            $revision = $sequences->of($item)->first();
-            for ($i = 0; $i < ($changed[$item->number] ?? 0); $i++) {
-                $revision = $sequences->of($item)->after($revision);
-            }
+        $changed = array_map(static fn(array $steps): int => count($steps) - 1, DemoStructures::steps());
+        $sequences = new RevisionSequences();
+        $items = Item::query()
+            ->with('category')
+            ->whereNotIn('number', self::UNKNOWN)
+            ->orderBy('number')
+            ->get()
+            ->map(static function (Item $item) use ($changed, $sequences): array {
+                $revision = $sequences->of($item)->first();
+                for ($i = 0; $i < ($changed[$item->number] ?? 0); $i++) {
+                    $revision = $sequences->of($item)->after($revision);
+                }
 
-            return [
-                'number' => $item->number, 'revision' => $revision, 'unit' => $item->unit->value,
-                'cost' => (string) Money::ofTenThousandths((int) $item->standard_cost),
-                'supply' => $item->supply, 'sold' => $item->sold, 'kind' => $item->kind->value,
-            ];
-        });
-        Http::withToken(config()->string('orthotaxis.planning.token'))->timeout(30)
-            ->post(config()->string('orthotaxis.planning.url').'/load', [
-                'today' => CarbonImmutable::today()->toDateString(), 'items' => $items, 'rows' => self::stories(),
-            ])->throw();
+                return [
+                    'number' => $item->number,
+                    'revision' => $revision,
+                    'unit' => $item->unit->value,
+                    'cost' => (string) Money::ofTenThousandths((int) $item->standard_cost),
+                    'supply' => $item->supply,
+                    'sold' => $item->sold,
+                    'kind' => $item->kind->value,
+                ];
+            });
+        Http::withToken(config()->string('orthotaxis.planning.token'))
+            ->timeout(30)
+            ->post(config()->string('orthotaxis.planning.url') . '/load', [
+                'today' => CarbonImmutable::today()->toDateString(),
+                'items' => $items,
+                'rows' => self::stories(),
+            ])
+            ->throw();
     }
 
     /** @return list<array<string, ?string>> */
     private static function stories(): array
     {
-        $day = static fn (int $days): string => CarbonImmutable::today()->addDays($days)->toDateString();
+        $day = static fn(int $days): string => CarbonImmutable::today()->addDays($days)->toDateString();
         $rows = [];
         $add = static function (string $item, string $unit, string $value, array $supply) use (&$rows): void {
             foreach ($supply as [$kind, $document, $revision, $quantity, $due, $place, $status]) {
-                $rows[] = ['kind' => $kind, 'document' => $document, 'item' => $item, 'revision' => $revision, 'quantity' => $quantity, 'unit' => $unit, 'unit_value' => $value, 'due' => $due, 'place' => $place, 'status' => $status];
+                $rows[] = [
+                    'kind' => $kind,
+                    'document' => $document,
+                    'item' => $item,
+                    'revision' => $revision,
+                    'quantity' => $quantity,
+                    'unit' => $unit,
+                    'unit_value' => $value,
+                    'due' => $due,
+                    'place' => $place,
+                    'status' => $status,
+                ];
             }
         };
         $add('200-0040', 'm', '9.80', [

@@ -26,43 +26,75 @@ final class StructureSeeder extends Seeder
     private const IN_WORK = ['200-0041', '700-0006'];
 
     /** Tools of operations: parent, tool, operation. */
-    private const TOOLS = [['200-0010', '900-0001', 20], ['200-0010', '900-0002', 20], ['200-0030', '900-0001', 10], ['230-0001', '900-0003', 10]];
+    private const TOOLS = [
+        ['200-0010', '900-0001', 20],
+        ['200-0010', '900-0002', 20],
+        ['200-0030', '900-0001', 10],
+        ['230-0001', '900-0003', 10],
+    ];
 
     public function run(): void
     {
         $start = CarbonImmutable::today()->subDays(900);
         $items = Item::query()->get()->keyBy('number');
-        $documents = $items->filter(static fn (Item $item): bool => $item->kind->value === 'document')->keys()->flip();
-        $first = static fn (string $number): string => $documents->has($number) ? '1' : 'A';
-        DB::table('revisions')->insert($items->map(static fn (Item $item): array => [
-            'item_id' => $item->id, 'code' => $first($item->number), 'status' => 'in_work', 'reason' => 'First release',
-            'created_at' => $start,
-        ])->values()->all());
+        $documents = $items->filter(static fn(Item $item): bool => $item->kind->value === 'document')->keys()->flip();
+        $first = static fn(string $number): string => $documents->has($number) ? '1' : 'A';
+        DB::table('revisions')->insert(
+            $items
+                ->map(
+                    static fn(Item $item): array => [
+                        'item_id' => $item->id,
+                        'code' => $first($item->number),
+                        'status' => 'in_work',
+                        'reason' => 'First release',
+                        'created_at' => $start,
+                    ],
+                )
+                ->values()
+                ->all(),
+        );
         $revisions = DB::table('revisions')->pluck('id', 'item_id');
 
         $lines = [];
         foreach (DemoStructures::first() as $parent => $structure) {
             $revision = $revisions[$items[$parent]->id];
             foreach ($structure as $line) {
-                $columns = StructureLine::columns($line, $items[$line->component]->id, $line->revision === null ? null : $revisions[$items[$line->component]->id]);
+                $columns = StructureLine::columns(
+                    $line,
+                    $items[$line->component]->id,
+                    $line->revision === null ? null : $revisions[$items[$line->component]->id],
+                );
                 $lines[] = ['revision_id' => $revision, 'kind' => 'engineering', 'plant' => '', ...$columns];
                 if (in_array($parent, self::IN_BOTH_PLANTS, true)) {
                     // The second plant fits the same parts in one operation less.
                     $lines[] = [
-                        'revision_id' => $revision, 'kind' => 'manufacturing', 'plant' => self::plant($parent) === 'Weir' ? 'Tarn' : 'Weir', ...$columns,
-                        'line_key' => (string) Str::uuid7(), 'operation' => 10 + intdiv($line->find, 60) * 10,
+                        'revision_id' => $revision,
+                        'kind' => 'manufacturing',
+                        'plant' => self::plant($parent) === 'Weir' ? 'Tarn' : 'Weir',
+                        ...$columns,
+                        'line_key' => (string) Str::uuid7(),
+                        'operation' => 10 + intdiv($line->find, 60) * 10,
                     ];
                 }
                 $lines[] = [
-                    'revision_id' => $revision, 'kind' => 'manufacturing', 'plant' => self::plant($parent), ...$columns,
-                    'line_key' => (string) Str::uuid7(), 'operation' => $line->notModelled ? 90 : 10 + intdiv($line->find, 40) * 10,
+                    'revision_id' => $revision,
+                    'kind' => 'manufacturing',
+                    'plant' => self::plant($parent),
+                    ...$columns,
+                    'line_key' => (string) Str::uuid7(),
+                    'operation' => $line->notModelled ? 90 : 10 + intdiv($line->find, 40) * 10,
                 ];
             }
         }
         foreach (self::TOOLS as [$parent, $tool, $operation]) {
             $lines[] = [
-                'revision_id' => $revisions[$items[$parent]->id], 'kind' => 'manufacturing', 'plant' => self::plant($parent),
-                ...StructureLine::columns(new Line((string) Str::uuid7(), 900 + count($lines) % 90, $tool, Quantity::one(), Unit::Piece, operation: $operation), $items[$tool]->id),
+                'revision_id' => $revisions[$items[$parent]->id],
+                'kind' => 'manufacturing',
+                'plant' => self::plant($parent),
+                ...StructureLine::columns(
+                    new Line((string) Str::uuid7(), 900 + (count($lines) % 90), $tool, Quantity::one(), Unit::Piece, operation: $operation),
+                    $items[$tool]->id,
+                ),
             ];
         }
         foreach (array_chunk($lines, 500) as $chunk) {

@@ -8,7 +8,9 @@ final class DemoSupply
     /**
      * Rows that are told are taken as they are; what no row tells of gets rows of its own, until there are as many as wanted.
      *
-     * @param  array{today: string, items: list<array{number: string, revision: string, unit: string, cost: string, supply: string, sold: bool, kind: string}>, rows?: list<array<string, ?string>>, more?: bool, most?: int}  $load  more: add to what is there, in place of beginning anew
+     * @param  array{today: string, items: list<array{number: string, revision: string, unit: string, cost: string, supply: string,
+     *     sold: bool, kind: string}>, rows?: list<array<string, ?string>>, more?: bool, most?: int}  $load  more: add to what is there, in
+     *     place of beginning anew
      * @return array{items: int, rows: int}
      */
     public static function load(Planning $planning, array $load): array
@@ -16,16 +18,30 @@ final class DemoSupply
         $db = $planning->db;
         $today = new DateTimeImmutable($load['today']);
         $db->beginTransaction();
-        if (! ($load['more'] ?? false)) {
+        if (!($load['more'] ?? false)) {
             $db->exec('TRUNCATE item, supply, structure, hand_over, hand_over_entry');
         }
-        $supply = $db->prepare('INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)');
+        $supply = $db->prepare(
+            'INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+        );
         $item = $db->prepare('INSERT INTO item VALUES (?, ?, ?)');
         $most = $load['most'] ?? PHP_INT_MAX;
         $written = 0;
         $write = static function (array $rows) use ($supply, $most, &$written): void {
             foreach (array_slice($rows, 0, $most - $written) as $row) {
-                $supply->execute([$row['kind'], $row['document'], $row['item'], $row['revision'], $row['quantity'], $row['unit'], $row['unit_value'], $row['due'], $row['place'], $row['status'], $row['serial'] ?? '']);
+                $supply->execute([
+                    $row['kind'],
+                    $row['document'],
+                    $row['item'],
+                    $row['revision'],
+                    $row['quantity'],
+                    $row['unit'],
+                    $row['unit_value'],
+                    $row['due'],
+                    $row['place'],
+                    $row['status'],
+                    $row['serial'] ?? '',
+                ]);
                 $written++;
             }
         };
@@ -34,7 +50,7 @@ final class DemoSupply
         $told = array_fill_keys(array_column($rows, 'item'), true);
         foreach ($load['items'] as $known) {
             $item->execute([$known['number'], $known['revision'], $known['unit']]);
-            if (! isset($told[$known['number']])) {
+            if (!isset($told[$known['number']])) {
                 $write(self::rowsOf($known, $today));
             }
         }
@@ -60,39 +76,112 @@ final class DemoSupply
             // What is bought lies in boxes, what is made goes straight on.
             $quantity = ($seed >> ($i * 4)) % ($item['supply'] === 'buy' ? 180 : 30);
             if ($quantity > ($item['supply'] === 'buy' ? 20 : 6)) {
-                $rows[] = [...$base, 'kind' => 'stock', 'document' => sprintf('LOT-%05d', $seed % 90_000 + $i), 'quantity' => (string) $quantity, 'due' => null, 'place' => $place, 'status' => 'free'];
+                $rows[] = [
+                    ...$base,
+                    'kind' => 'stock',
+                    'document' => sprintf('LOT-%05d', ($seed % 90_000) + $i),
+                    'quantity' => (string) $quantity,
+                    'due' => null,
+                    'place' => $place,
+                    'status' => 'free',
+                ];
             }
         }
-        $day = static fn (int $days): string => $today->modify("+{$days} days")->format('Y-m-d');
+        $day = static fn(int $days): string => $today->modify("+{$days} days")->format('Y-m-d');
         if ($item['supply'] === 'buy') {
             for ($i = 0; $i < $seed % 3; $i++) {
-                $rows[] = [...$base, 'kind' => 'purchase_order', 'document' => sprintf('PO-%05d', $seed % 80_000 + $i), 'quantity' => (string) (50 + $seed % 7 * 25), 'due' => $day(10 + $seed % 20 + $i * 30), 'place' => 'Weir', 'status' => $i === 0 ? 'confirmed' : 'ordered'];
+                $rows[] = [
+                    ...$base,
+                    'kind' => 'purchase_order',
+                    'document' => sprintf('PO-%05d', ($seed % 80_000) + $i),
+                    'quantity' => (string) (50 + ($seed % 7) * 25),
+                    'due' => $day(10 + ($seed % 20) + $i * 30),
+                    'place' => 'Weir',
+                    'status' => $i === 0 ? 'confirmed' : 'ordered',
+                ];
             }
             if ($seed % 3 === 0) {
-                $rows[] = [...$base, 'kind' => 'purchase_requisition', 'document' => sprintf('PR-%05d', $seed % 50_000), 'quantity' => (string) (40 + $seed % 60), 'due' => $day(50 + $seed % 30), 'place' => 'Weir', 'status' => 'asked for'];
+                $rows[] = [
+                    ...$base,
+                    'kind' => 'purchase_requisition',
+                    'document' => sprintf('PR-%05d', $seed % 50_000),
+                    'quantity' => (string) (40 + ($seed % 60)),
+                    'due' => $day(50 + ($seed % 30)),
+                    'place' => 'Weir',
+                    'status' => 'asked for',
+                ];
             }
         } else {
             if ($seed % 7 === 0) {
-                $rows[] = [...$base, 'kind' => 'subcontract_order', 'document' => sprintf('SC-%05d', $seed % 40_000), 'quantity' => (string) (10 + $seed % 20), 'due' => $day(20 + $seed % 20), 'place' => 'Weir', 'status' => 'ordered'];
+                $rows[] = [
+                    ...$base,
+                    'kind' => 'subcontract_order',
+                    'document' => sprintf('SC-%05d', $seed % 40_000),
+                    'quantity' => (string) (10 + ($seed % 20)),
+                    'due' => $day(20 + ($seed % 20)),
+                    'place' => 'Weir',
+                    'status' => 'ordered',
+                ];
             }
-            for ($i = 0; $i < 1 + $seed % 2; $i++) {
-                $rows[] = [...$base, 'kind' => 'work_order', 'document' => sprintf('WO-%05d', $seed % 80_000 + $i), 'quantity' => (string) (10 + $seed % 5 * 10), 'due' => $day(5 + $seed % 15 + $i * 21), 'place' => $item['sold'] ? 'Tarn' : 'Weir', 'status' => $i === 0 ? 'started' : 'planned'];
+            for ($i = 0; $i < 1 + ($seed % 2); $i++) {
+                $rows[] = [
+                    ...$base,
+                    'kind' => 'work_order',
+                    'document' => sprintf('WO-%05d', ($seed % 80_000) + $i),
+                    'quantity' => (string) (10 + ($seed % 5) * 10),
+                    'due' => $day(5 + ($seed % 15) + $i * 21),
+                    'place' => $item['sold'] ? 'Tarn' : 'Weir',
+                    'status' => $i === 0 ? 'started' : 'planned',
+                ];
             }
         }
         if ($item['sold']) {
-            $rows[] = [...$base, 'kind' => 'quote', 'document' => sprintf('QU-%05d', $seed % 60_000), 'quantity' => (string) (4 + $seed % 9), 'due' => $day(45), 'place' => 'Tarn', 'status' => 'sent'];
+            $rows[] = [
+                ...$base,
+                'kind' => 'quote',
+                'document' => sprintf('QU-%05d', $seed % 60_000),
+                'quantity' => (string) (4 + ($seed % 9)),
+                'due' => $day(45),
+                'place' => 'Tarn',
+                'status' => 'sent',
+            ];
             // A weekly forecast for a year, a little more in spring and autumn when rivers are sampled most.
             for ($week = 1; $week <= 52; $week++) {
                 $month = (int) $today->modify("+{$week} weeks")->format('n');
-                $quantity = 6 + $seed % 9 + (in_array($month, [3, 4, 5, 9, 10], true) ? 4 : 0);
-                $rows[] = [...$base, 'kind' => 'forecast', 'document' => $today->modify("+{$week} weeks")->format('\F\C-o-\WW'), 'quantity' => (string) $quantity, 'due' => $day(7 * $week), 'place' => 'Tarn', 'status' => 'forecast'];
+                $quantity = 6 + ($seed % 9) + (in_array($month, [3, 4, 5, 9, 10], true) ? 4 : 0);
+                $rows[] = [
+                    ...$base,
+                    'kind' => 'forecast',
+                    'document' => $today->modify("+{$week} weeks")->format('\F\C-o-\WW'),
+                    'quantity' => (string) $quantity,
+                    'due' => $day(7 * $week),
+                    'place' => 'Tarn',
+                    'status' => 'forecast',
+                ];
             }
             // Finished units stand in the store one by one, each with its serial number.
-            for ($i = 0; $i < 2 + $seed % 3; $i++) {
-                $rows[] = [...$base, 'kind' => 'stock', 'document' => sprintf('FG-%05d', $seed % 30_000), 'quantity' => '1', 'due' => null, 'place' => 'Tarn', 'status' => 'finished', 'serial' => sprintf('H%s-%05d', substr($item['number'], -2), 2_400 + $seed % 90 + $i)];
+            for ($i = 0; $i < 2 + ($seed % 3); $i++) {
+                $rows[] = [
+                    ...$base,
+                    'kind' => 'stock',
+                    'document' => sprintf('FG-%05d', $seed % 30_000),
+                    'quantity' => '1',
+                    'due' => null,
+                    'place' => 'Tarn',
+                    'status' => 'finished',
+                    'serial' => sprintf('H%s-%05d', substr($item['number'], -2), 2_400 + ($seed % 90) + $i),
+                ];
             }
             for ($i = 0; $i < 3; $i++) {
-                $rows[] = [...$base, 'kind' => 'sales_order', 'document' => sprintf('SO-%05d', $seed % 70_000 + $i), 'quantity' => (string) (2 + ($seed >> $i) % 6), 'due' => $day(14 + $i * 25), 'place' => 'Tarn', 'status' => 'confirmed'];
+                $rows[] = [
+                    ...$base,
+                    'kind' => 'sales_order',
+                    'document' => sprintf('SO-%05d', ($seed % 70_000) + $i),
+                    'quantity' => (string) (2 + (($seed >> $i) % 6)),
+                    'due' => $day(14 + $i * 25),
+                    'place' => 'Tarn',
+                    'status' => 'confirmed',
+                ];
             }
         }
 

@@ -13,9 +13,11 @@ final class HandOvers
         $document = $this->read($name, $xml);
         $db = $this->planning->db;
         $db->beginTransaction();
-        $db->prepare('
+        $db->prepare(
+            '
             INSERT INTO hand_over (name, content_hash) VALUES (?, ?)
-            ON CONFLICT (name) DO UPDATE SET times_received = hand_over.times_received + 1')->execute([$name, hash('sha256', $xml)]);
+            ON CONFLICT (name) DO UPDATE SET times_received = hand_over.times_received + 1',
+        )->execute([$name, hash('sha256', $xml)]);
         $kept = $db->prepare('SELECT content_hash FROM hand_over WHERE name = ? FOR UPDATE');
         $kept->execute([$name]);
         if ($kept->fetchColumn() !== hash('sha256', $xml)) {
@@ -30,15 +32,16 @@ final class HandOvers
         foreach ($document->getElementsByTagName('entry') as $entry) {
             $number = (int) $entry->getAttribute('number');
             $reason = isset($done[$number]) ? '' : $this->fault($entry);
-            if (! isset($done[$number])) {
+            if (!isset($done[$number])) {
                 if ($reason === '') {
                     $this->apply($entry, (string) $document->documentElement?->getAttribute('effectiveFrom'));
                 }
-                $db->prepare('
+                $db->prepare(
+                    '
                     INSERT INTO hand_over_entry VALUES (?, ?, ?, ?, ?)
                     ON CONFLICT (name, entry) DO UPDATE SET answer = excluded.answer, reason = excluded.reason,
-                        times_applied = hand_over_entry.times_applied + excluded.times_applied')
-                    ->execute([$name, $number, $reason === '' ? 'taken' : 'refused', $reason, $reason === '' ? 1 : 0]);
+                        times_applied = hand_over_entry.times_applied + excluded.times_applied',
+                )->execute([$name, $number, $reason === '' ? 'taken' : 'refused', $reason, $reason === '' ? 1 : 0]);
             }
             $answers[] = ['entry' => $number, 'answer' => $reason === '' ? 'taken' : 'refused', 'reason' => $reason];
         }
@@ -50,9 +53,15 @@ final class HandOvers
     private function read(string $name, string $xml): DOMDocument
     {
         libxml_use_internal_errors(true);
-        $document = new DOMDocument;
-        if ($name === '' || ! $document->loadXML($xml, LIBXML_NONET) || ! $document->schemaValidate(__DIR__.'/../../resources/schemas/hand-over-1.xsd')) {
-            throw new InvalidArgumentException('This is no hand-over as agreed: '.(libxml_get_last_error() ?: (object) ['message' => 'no name'])->message);
+        $document = new DOMDocument();
+        if (
+            $name === '' ||
+            !$document->loadXML($xml, LIBXML_NONET) ||
+            !$document->schemaValidate(__DIR__ . '/../../resources/schemas/hand-over-1.xsd')
+        ) {
+            throw new InvalidArgumentException(
+                'This is no hand-over as agreed: ' . (libxml_get_last_error() ?: (object) ['message' => 'no name'])->message,
+            );
         }
 
         return $document;
@@ -64,7 +73,7 @@ final class HandOvers
         foreach (['item', 'component'] as $role) {
             $number = $entry->getAttribute($role);
             $introduced = $role === 'item' && $entry->getAttribute('action') === 'introduce';
-            if ($number !== '' && ! $introduced && ! $this->known($number)) {
+            if ($number !== '' && !$introduced && !$this->known($number)) {
                 return "Item {$number} is not known to planning.";
             }
         }
@@ -86,15 +95,23 @@ final class HandOvers
         $item = $entry->getAttribute('item');
         $revision = $entry->getAttribute('revision');
         if ($entry->getAttribute('action') === 'introduce') {
-            $db->prepare('INSERT INTO item (number, revision, unit) VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET revision = excluded.revision')
-                ->execute([$item, $revision, $entry->getAttribute('itemUnit')]);
+            $db->prepare(
+                'INSERT INTO item (number, revision, unit) VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET revision = excluded.revision',
+            )->execute([$item, $revision, $entry->getAttribute('itemUnit')]);
         } elseif ($entry->getAttribute('action') === 'supersede') {
             $db->prepare('UPDATE item SET revision = ? WHERE number = ?')->execute([$revision, $item]);
         } elseif ($entry->getAttribute('action') !== 'remove') {
-            $db->prepare('INSERT INTO structure VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (item, find, revision) DO UPDATE
-                SET component = excluded.component, quantity = excluded.quantity, unit = excluded.unit')->execute([
-                $item, $entry->getAttribute('find'), $entry->getAttribute('component'), $entry->getAttribute('quantity'),
-                $entry->getAttribute('unit'), $revision, $effectiveFrom,
+            $db->prepare(
+                'INSERT INTO structure VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (item, find, revision) DO UPDATE
+                SET component = excluded.component, quantity = excluded.quantity, unit = excluded.unit',
+            )->execute([
+                $item,
+                $entry->getAttribute('find'),
+                $entry->getAttribute('component'),
+                $entry->getAttribute('quantity'),
+                $entry->getAttribute('unit'),
+                $revision,
+                $effectiveFrom,
             ]);
         }
     }

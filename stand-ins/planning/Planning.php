@@ -11,12 +11,17 @@ final class Planning
 
     public static function open(): self
     {
-        $db = new PDO('pgsql:'.getenv('PLANNING_DB'), (string) getenv('PLANNING_DB_USER'), (string) getenv('PLANNING_DB_PASSWORD'), [
-            PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
+        $db = new PDO('pgsql:' . getenv('PLANNING_DB'), (string) getenv('PLANNING_DB_USER'), (string) getenv('PLANNING_DB_PASSWORD'), [
+            PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+            PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
         ]);
-        if ((new self($db))->rows("SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'supply' AND column_name = 'serial'")[0]['made'] === 0) {
+        if (
+            (new self($db))->rows(
+                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'supply' AND column_name = 'serial'",
+            )[0]['made'] === 0
+        ) {
             // Several workers may come here first together; one makes the tables.
-            $db->exec('BEGIN; SELECT pg_advisory_xact_lock(1); '.file_get_contents(__DIR__.'/schema.sql').' COMMIT;');
+            $db->exec('BEGIN; SELECT pg_advisory_xact_lock(1); ' . file_get_contents(__DIR__ . '/schema.sql') . ' COMMIT;');
         }
 
         return new self($db);
@@ -41,7 +46,7 @@ final class Planning
 
     public function behave(string $mode): void
     {
-        if (! in_array($mode, self::MODES, true)) {
+        if (!in_array($mode, self::MODES, true)) {
             throw new InvalidArgumentException("It cannot behave like \"{$mode}\".");
         }
         $this->db->prepare('UPDATE behaviour SET mode = ?')->execute([$mode]);
@@ -59,7 +64,9 @@ final class Planning
             FROM supply WHERE item = ANY (ARRAY(SELECT jsonb_array_elements_text(?::jsonb))) ORDER BY item, kind, due NULLS FIRST, document');
         $asked = json_encode(array_values($items), JSON_THROW_ON_ERROR);
         $rows->execute([$asked]);
-        $unknown = $this->db->prepare('SELECT a.number FROM jsonb_array_elements_text(?::jsonb) AS a(number) WHERE NOT EXISTS (SELECT FROM item i WHERE i.number = a.number)');
+        $unknown = $this->db->prepare(
+            'SELECT a.number FROM jsonb_array_elements_text(?::jsonb) AS a(number) WHERE NOT EXISTS (SELECT FROM item i WHERE i.number = a.number)',
+        );
         $unknown->execute([$asked]);
 
         return ['rows' => array_values($rows->fetchAll()), 'unknown' => array_values($unknown->fetchAll(PDO::FETCH_COLUMN))];
@@ -79,10 +86,13 @@ final class Planning
     /** @return list<string> items that a hand-over named and that this system has never heard of */
     public function missing(): array
     {
-        return array_column($this->rows("
+        return array_column(
+            $this->rows("
             SELECT DISTINCT substring(reason FROM 'Item (\S+) is not known') AS number FROM hand_over_entry
             WHERE answer = 'refused' AND reason LIKE 'Item % is not known%'
-            AND substring(reason FROM 'Item (\S+) is not known') NOT IN (SELECT number FROM item)"), 'number');
+            AND substring(reason FROM 'Item (\S+) is not known') NOT IN (SELECT number FROM item)"),
+            'number',
+        );
     }
 
     public function createMissing(): void

@@ -5,10 +5,10 @@ declare(strict_types=1);
 // The simulated planning system: a small HTTP service with a database of its own.
 // POST /supply, POST /hand-overs and POST /load are for programs that show the token; / is a page for people.
 
-require __DIR__.'/Planning.php';
-require __DIR__.'/HandOvers.php';
-require __DIR__.'/DemoSupply.php';
-require __DIR__.'/Page.php';
+require __DIR__ . '/Planning.php';
+require __DIR__ . '/HandOvers.php';
+require __DIR__ . '/DemoSupply.php';
+require __DIR__ . '/Page.php';
 
 $path = (string) parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);
 if ($path === '/up') {
@@ -44,7 +44,7 @@ try {
 
         return;
     }
-    if (! hash_equals('Bearer '.getenv('PLANNING_TOKEN'), $_SERVER['HTTP_AUTHORIZATION'] ?? '')) {
+    if (!hash_equals('Bearer ' . getenv('PLANNING_TOKEN'), $_SERVER['HTTP_AUTHORIZATION'] ?? '')) {
         $answer(401, ['error' => 'Show the token.']);
 
         return;
@@ -68,11 +68,11 @@ try {
 
             return;
     }
-    match ($_SERVER['REQUEST_METHOD'].' '.$path) {
+    match ($_SERVER['REQUEST_METHOD'] . ' ' . $path) {
         'POST /supply' => $answer(200, $planning->supply(json_decode($body, true, flags: JSON_THROW_ON_ERROR)['items'])),
         'POST /hand-overs' => $answer(200, (new HandOvers($planning))->take($_SERVER['HTTP_IDEMPOTENCY_KEY'] ?? '', $body)),
         default => $answer(404, ['error' => 'Nothing here.']),
     };
-} catch (JsonException|InvalidArgumentException $e) {
+} catch (JsonException | InvalidArgumentException $e) {
     $answer(400, ['error' => $e->getMessage()]);
 }

@@ -12,7 +12,8 @@ use Symfony\Component\Finder\Finder;
 /** From the ground up. */
 const FLOORS = [
     ['Http', 'Files', 'Tables', 'Ledger', 'Numbers', 'Days'],
-    ['People'], ['Vocabulary'],
+    ['People'],
+    ['Vocabulary'],
     ['Structures', 'Attachments', 'Reading'],
     ['Problems', 'Documents', 'Planning', 'Imports'],
     ['Requests'],
@@ -32,7 +33,14 @@ it('lets areas import from lower floors only', function (): void {
     }
     $upwards = $unknown = [];
     $looked = 0;
-    foreach (Finder::create()->files()->name('*.php')->in(dirname(__DIR__, 2).'/app')->sortByName() as $file) {
+    foreach (
+        Finder::create()
+            ->files()
+            ->name('*.php')
+            ->in(dirname(__DIR__, 2) . '/app')
+            ->sortByName()
+        as $file
+    ) {
         $path = $file->getRelativePathname();
         $area = explode('/', $path)[0];
         $unknown += isset($floor[$area]) ? [] : [$area => true];
@@ -40,7 +48,7 @@ it('lets areas import from lower floors only', function (): void {
         foreach ($imports as [, $other, $class]) {
             $looked++;
             $sameRoom = $other === $area || ($floor[$area] === 0 && $floor[$other] === 0);
-            if (! $sameRoom && $floor[$other] >= $floor[$area]) {
+            if (!$sameRoom && $floor[$other] >= $floor[$area]) {
                 $upwards[] = "{$path}: {$other}\\{$class}";
             }
         }

@@ -8,7 +8,13 @@ use Symfony\Component\Finder\Finder;
 function sources(string $folder): array
 {
     $sources = [];
-    foreach (Finder::create()->files()->name('*.php')->in(dirname(__DIR__, 2).'/'.$folder) as $file) {
+    foreach (
+        Finder::create()
+            ->files()
+            ->name('*.php')
+            ->in(dirname(__DIR__, 2) . '/' . $folder)
+        as $file
+    ) {
         $code = '';
         foreach (PhpToken::tokenize($file->getContents()) as $token) {
             $code .= $token->is([T_COMMENT, T_DOC_COMMENT, T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE]) ? ' ' : $token->text;
@@ -20,37 +26,53 @@ function sources(string $folder): array
 }
 
 arch('core uses itself and exact arithmetic, nothing else')
-    ->expect('Orthotaxis\Core')->toOnlyUse(['Orthotaxis\Core', 'Brick\Math']);
+    ->expect('Orthotaxis\Core')
+    ->toOnlyUse(['Orthotaxis\Core', 'Brick\Math']);
 
 arch('core is final')->expect('Orthotaxis\Core')->classes()->toBeFinal();
 
-arch('everything is strict')->expect(['Orthotaxis\Core', 'App'])->toUseStrictTypes();
+arch('everything is strict')
+    ->expect(['Orthotaxis\Core', 'App'])
+    ->toUseStrictTypes();
 
-arch('nothing is left to debug with')->expect(['dd', 'dump', 'var_dump', 'ray'])->not->toBeUsed();
+arch('nothing is left to debug with')
+    ->expect(['dd', 'dump', 'var_dump', 'ray'])
+    ->not->toBeUsed();
 
 it('keeps database, network, files and the clock out of core', function (): void {
-    $outside = '/\b(PDO|curl_\w+|file_get_contents|file_put_contents|fopen|fsockopen|stream_\w+|getenv|time|microtime|hrtime|date|now|random_int|random_bytes|sleep)\s*\(|new\s+\\\\?PDO\b|new\s+\\\\?DateTimeImmutable\s*(\(\s*\)|;)/';
-    $found = array_filter(array_map(fn (string $code): array => preg_match_all($outside, $code, $m) > 0 ? $m[0] : [], sources('core')));
+    $outside =
+        '/\b(PDO|curl_\w+|file_get_contents|file_put_contents|fopen|fsockopen|stream_\w+|getenv|time|microtime|hrtime|date|now|random_int|random_bytes|sleep)\s*\(|new\s+\\\\?PDO\b|new\s+\\\\?DateTimeImmutable\s*(\(\s*\)|;)/';
+    $found = array_filter(array_map(fn(string $code): array => preg_match_all($outside, $code, $m) > 0 ? $m[0] : [], sources('core')));
     expect($found)->toBe([]);
 });
 
 it('lets floors import only downwards', function (): void {
-    $up = fn (string $folder, string $above): array => array_keys(array_filter(sources($folder), fn (string $code): bool => preg_match($above, $code) === 1));
-    expect($up('core', '/(?<![\\\\\w])(App|Illuminate|Database|Tests)\\\\/'))->toBe([])
-        ->and($up('app', '/(?<![\\\\\w])(Database|Tests)\\\\/'))->toBe([])
-        ->and($up('stand-ins', '/(?<![\\\\\w])(App|Illuminate|Orthotaxis)\\\\/'))->toBe([]);
+    $up = fn(string $folder, string $above): array => array_keys(
+        array_filter(sources($folder), fn(string $code): bool => preg_match($above, $code) === 1),
+    );
+    expect($up('core', '/(?<![\\\\\w])(App|Illuminate|Database|Tests)\\\\/'))
+        ->toBe([])
+        ->and($up('app', '/(?<![\\\\\w])(Database|Tests)\\\\/'))
+        ->toBe([])
+        ->and($up('stand-ins', '/(?<![\\\\\w])(App|Illuminate|Orthotaxis)\\\\/'))
+        ->toBe([]);
 });
 
 it('reaches the planning system through its gateway only', function (): void {
-    $callers = array_keys(array_filter(sources('app'), fn (string $code): bool => preg_match('/Facades\\\\Http\b|\bHttp::/', $code) === 1));
+    $callers = array_keys(array_filter(sources('app'), fn(string $code): bool => preg_match('/Facades\\\\Http\b|\bHttp::/', $code) === 1));
     expect($callers)->toBe(['Planning/PlanningGateway.php']);
 });
 
 it('asks for a right wherever something is changed', function (): void {
     $open = [];
-    preg_match_all("/Route::(post|put|patch|delete)\('([^']+)'[^;]*;/", (string) file_get_contents(dirname(__DIR__, 2).'/routes/web.php'), $routes, PREG_SET_ORDER);
+    preg_match_all(
+        "/Route::(post|put|patch|delete)\(\s*'([^']+)'[^;]*;/",
+        (string) file_get_contents(dirname(__DIR__, 2) . '/routes/web.php'),
+        $routes,
+        PREG_SET_ORDER,
+    );
     foreach ($routes as [$text, , $path]) {
-        if (! str_contains($text, '$may(') && ! in_array($path, ['/api/session', '/session'], true)) {
+        if (!str_contains($text, '$may(') && !in_array($path, ['/api/session', '/session'], true)) {
             $open[] = $path;
         }
     }
@@ -66,7 +88,7 @@ function loops(array $imports): array
     // Whatever imports nothing that is left goes, again and again; what stays stands in a loop.
     do {
         $before = count($imports);
-        $imports = array_filter(array_map(static fn (array $rooms): array => array_intersect_key($rooms, $imports), $imports));
+        $imports = array_filter(array_map(static fn(array $rooms): array => array_intersect_key($rooms, $imports), $imports));
     } while (count($imports) < $before);
 
     return array_map(array_keys(...), $imports);
@@ -88,7 +110,14 @@ it('has no rooms of core that import each other in a loop', function (): void {
 
 it('has no rooms of the interface that import each other in a loop', function (): void {
     $imports = [];
-    foreach (Finder::create()->files()->name(['*.ts', '*.tsx'])->notName('*.test.*')->in(dirname(__DIR__, 2).'/resources/js') as $file) {
+    foreach (
+        Finder::create()
+            ->files()
+            ->name(['*.ts', '*.tsx'])
+            ->notName('*.test.*')
+            ->in(dirname(__DIR__, 2) . '/resources/js')
+        as $file
+    ) {
         $rooms = explode('/', $file->getRelativePath());
         preg_match_all("/(?:from|import\()\s*'((?:\.\.\/)+)(\w+)/", $file->getContents(), $found, PREG_SET_ORDER);
         foreach ($found as [, $up, $other]) {
@@ -101,28 +130,75 @@ it('has no rooms of the interface that import each other in a loop', function ()
 });
 
 it('has words for every act that the ledger records', function (): void {
-    $words = (string) file_get_contents(dirname(__DIR__, 2).'/resources/js/register/acts.ts');
+    $words = (string) file_get_contents(dirname(__DIR__, 2) . '/resources/js/register/acts.ts');
     preg_match_all("/^  '([a-z_]+\\.[a-z_]+)': '[A-Z]/m", $words, $known);
     $recorded = [];
-    foreach (Finder::create()->files()->name('*.php')->in(dirname(__DIR__, 2).'/app')->path('/\/(Actions|Jobs)\//') as $file) {
+    foreach (
+        Finder::create()
+            ->files()
+            ->name('*.php')
+            ->in(dirname(__DIR__, 2) . '/app')
+            ->path('/\/(Actions|Jobs)\//')
+        as $file
+    ) {
         // What is loaded with a record is named by dots too.
         $code = (string) preg_replace('/->(with|load)\([^;]*?\)/', '', $file->getContents());
         preg_match_all("/'([a-z_]+\\.[a-z_]+)'/", $code, $found);
-        array_push($recorded, ...array_filter($found[1], static fn (string $text): bool => preg_match('/\.(docx|id|name|number|\w+_id|\w+_by)$/D', $text) === 0));
+        array_push(
+            $recorded,
+            ...array_filter(
+                $found[1],
+                static fn(string $text): bool => preg_match('/\.(docx|id|name|number|\w+_id|\w+_by)$/D', $text) === 0,
+            ),
+        );
     }
-    expect(array_values(array_diff(array_unique($recorded), $known[1])))->toBe([])->and(count(array_unique($recorded)))->toBeGreaterThan(45);
+    expect(array_values(array_diff(array_unique($recorded), $known[1])))
+        ->toBe([])
+        ->and(count(array_unique($recorded)))
+        ->toBeGreaterThan(45);
 });
 
 it('lets a pattern end where the text ends, never before a line break', function (): void {
     $loose = [];
     foreach (['core', 'app', 'stand-ins'] as $folder) {
-        foreach (Finder::create()->files()->name('*.php')->in(dirname(__DIR__, 2).'/'.$folder) as $file) {
+        foreach (
+            Finder::create()
+                ->files()
+                ->name('*.php')
+                ->in(dirname(__DIR__, 2) . '/' . $folder)
+            as $file
+        ) {
             foreach (PhpToken::tokenize($file->getContents()) as $token) {
-                if ($token->is(T_CONSTANT_ENCAPSED_STRING) && preg_match('/\$([\/~#])([imsxu]*)[\'"]$/D', $token->text, $end) === 1 && preg_match('/^[\'"](regex:)?(\/|~|#|\}|\))/', $token->text) === 1) {
-                    $loose[] = $file->getRelativePathname().' '.$token->text;
+                if (
+                    $token->is(T_CONSTANT_ENCAPSED_STRING) &&
+                    preg_match('/\$([\/~#])([imsxu]*)[\'"]$/D', $token->text, $end) === 1 &&
+                    preg_match('/^[\'"](regex:)?(\/|~|#|\}|\))/', $token->text) === 1
+                ) {
+                    $loose[] = $file->getRelativePathname() . ' ' . $token->text;
                 }
             }
         }
     }
     expect($loose)->toBe([]);
+});
+
+it('names every setting that the code asks for in .env.example, and no other of ours', function (): void {
+    $root = dirname(__DIR__, 2);
+    preg_match_all('/^([A-Z_]+)=/m', (string) file_get_contents("{$root}/.env.example"), $named);
+    $asked = [];
+    foreach (
+        Finder::create()
+            ->files()
+            ->name('*.php')
+            ->in("{$root}/config")
+        as $file
+    ) {
+        preg_match_all("/\benv\(\s*'([A-Z_]+)'/", $file->getContents(), $found);
+        array_push($asked, ...$found[1]);
+    }
+    $framework = '/^(APP_|SESSION_DRIVER$|CACHE_STORE$)/';
+    expect(array_values(array_diff(array_unique($asked), $named[1])))
+        ->toBe([])
+        ->and(array_filter(array_diff($named[1], $asked), fn(string $name): bool => preg_match($framework, $name) === 0))
+        ->toBe([]);
 });

@@ -58,7 +58,7 @@ it('gives axe nothing to find on the way in', function (): void {
  */
 function violations(Screen $screen): array
 {
-    $screen->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+    $screen->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
 
     return $screen->driver->executeAsyncScript("const done = arguments[arguments.length - 1];
         axe.run(document, {runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']})

@@ -14,13 +14,18 @@ use Tests\Browser\Support\Screen;
 function pagesOf(string $kind): array
 {
     /** @var list<string> */
-    return json_decode((string) shell_exec(PHP_BINARY.' '.escapeshellarg(dirname(__DIR__).'/Demo/pages.php').' '.escapeshellarg($kind)), true, 8, JSON_THROW_ON_ERROR);
+    return json_decode(
+        (string) shell_exec(PHP_BINARY . ' ' . escapeshellarg(dirname(__DIR__) . '/Demo/pages.php') . ' ' . escapeshellarg($kind)),
+        true,
+        8,
+        JSON_THROW_ON_ERROR,
+    );
 }
 
 /** @return list<string> what is wrong with a page that is open */
 function faultsOf(Screen $screen, string $path): array
 {
-    $screen->visit($path)->until("a heading at {$path}", static fn (): bool => $screen->find('//h1') !== null);
+    $screen->visit($path)->until("a heading at {$path}", static fn(): bool => $screen->find('//h1') !== null);
     $screen->settled();
     $faults = [];
     foreach ($screen->driver->manage()->getLog('browser') as $entry) {
@@ -29,7 +34,7 @@ function faultsOf(Screen $screen, string $path): array
         }
     }
     if (str_contains($screen->text(), 'could not be opened')) {
-        $faults[] = "{$path}: ".mb_substr($screen->text(), 0, 200);
+        $faults[] = "{$path}: " . mb_substr($screen->text(), 0, 200);
     }
     foreach ([[1280, 800], [768, 1024], [640, 400]] as [$width, $height]) {
         $screen->driver->manage()->window()->setSize(new WebDriverDimension($width, $height));
@@ -57,5 +62,9 @@ it('opens every page for every kind and state of record', function (string $kind
 it('opens the pages of an administrator', function (): void {
     $this->screen->as('ivo.tanner');
     $this->screen->driver->manage()->getLog('browser');
-    expect([...faultsOf($this->screen, '/set-up/categories'), ...faultsOf($this->screen, '/set-up/forms'), ...faultsOf($this->screen, '/import')])->toBe([]);
+    expect([
+        ...faultsOf($this->screen, '/set-up/categories'),
+        ...faultsOf($this->screen, '/set-up/forms'),
+        ...faultsOf($this->screen, '/import'),
+    ])->toBe([]);
 });

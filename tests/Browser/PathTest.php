@@ -25,8 +25,15 @@ it('lands on the Desk: what needs the coordinator, critical first', function ():
 
 it('shows a structure, its status, and where it is used up to what is sold', function (): void {
     $this->screen->signIn('clara.fenn', '/items')->type('Number or words of the title', 'pump head');
-    $this->screen->press('200-0010')->see('Engineering structure')->see('Pump tube, silicone, wall 1.6 mm')->see('0.5')
-        ->see('Where used')->see('Heron Cold river sampler')->see('through 210-0101')->see('sold');
+    $this->screen
+        ->press('200-0010')
+        ->see('Engineering structure')
+        ->see('Pump tube, silicone, wall 1.6 mm')
+        ->see('0.5')
+        ->see('Where used')
+        ->see('Heron Cold river sampler')
+        ->see('through 210-0101')
+        ->see('sold');
     // By keyboard into the tree: the rotor assembly opens in place.
     $this->screen->click('//tr[@aria-level][.//a[normalize-space()="200-0020"]]/td[3]');
     $this->screen->driver->executeScript('document.querySelector("tr[aria-expanded]").focus()');
@@ -44,9 +51,18 @@ it('raises a change request from the item, and says beside the field what is mis
 });
 
 it('shows reach and exposure from planning, and records finding and decision', function (): void {
-    $this->screen->signIn('mira.okafor')->press(Walk::$request)->see('Clamps slip off the tube')->see('Exposure')->see('Stock')->see('Work orders');
+    $this->screen
+        ->signIn('mira.okafor')
+        ->press(Walk::$request)
+        ->see('Clamps slip off the tube')
+        ->see('Exposure')
+        ->see('Stock')
+        ->see('Work orders');
     $this->screen->press($this->screen->find('//button[contains(., "lots and documents")]')?->getText() ?? '')->see('Revision named');
-    $this->screen->type('Finding', 'Four clamps in place of two hold. No new tool.')->press('Save finding')->see('Approve it, reject it or send it back.');
+    $this->screen
+        ->type('Finding', 'Four clamps in place of two hold. No new tool.')
+        ->press('Save finding')
+        ->see('Approve it, reject it or send it back.');
     $this->screen->press('Approve')->see('Give the reason for the decision.');
     $this->screen->type('Reason for the decision', 'Cheap, and the field waits for it.')->press('Approve')->see('Turn it into an order.');
 });
@@ -56,14 +72,24 @@ it('turns the request into an order without typing anything again, and plans it'
     Walk::$order = Walk::number($this->screen->driver->getCurrentURL());
     expect(Walk::$order)->toStartWith('ECO-');
     $this->screen->see('Clamps slip off the tube')->see(Walk::$request)->see('New revision');
-    $this->screen->type('Effective from', date('Y-m-d', strtotime('+40 days')))->choose('Editor', 'Jonas Weir')->choose('Signer', 'Helen Marsh')->press('Save');
+    $this->screen
+        ->type('Effective from', date('Y-m-d', strtotime('+40 days')))
+        ->choose('Editor', 'Jonas Weir')
+        ->choose('Signer', 'Helen Marsh')
+        ->press('Save');
     $this->screen->choose('Existing stock of 200-0010', 'Use up')->see('Use up')->choose('Existing stock of 200-0042', 'Hold')->see('Hold');
     $this->screen->press('Open for revision')->see('nothing is changed yet')->see('Jonas Weir edits.');
 });
 
 it('revises the structure in place: replace, quantity, find number, a grease that is not modelled, removal, undo', function (): void {
-    $this->screen->signIn('jonas.weir', '/changes/'.Walk::$order)->press('Revise')->see('Revision');
-    $cell = fn (string $component, int $column): string => "//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '{$component}')]]/td[{$column}]";
+    $this->screen
+        ->signIn('jonas.weir', '/changes/' . Walk::$order)
+        ->press('Revise')
+        ->see('Revision');
+    $cell = fn(
+        string $component,
+        int $column,
+    ): string => "//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '{$component}')]]/td[{$column}]";
 
     // Quantity of the clamp, by double click and Enter.
     $edit = function (string $component, int $column, string $label, string $words) use ($cell): void {
@@ -78,56 +104,107 @@ it('revises the structure in place: replace, quantity, find number, a grease tha
     $this->screen->see('renumbered');
 
     // Another component for the tube.
-    $this->screen->open($cell('200-0040', 3), 'Component of line 50')->pick('Component of line 50', '200-0041')->see('wall 2.4 mm')->see('replaced');
+    $this->screen
+        ->open($cell('200-0040', 3), 'Component of line 50')
+        ->pick('Component of line 50', '200-0041')
+        ->see('wall 2.4 mm')
+        ->see('replaced');
 
     // Grease of another kind, in its own unit; a wrong unit is refused beside its field.
     $this->screen->press('Add a line')->pick('Component', '710-0003')->type('Quantity', '1.5')->choose('Unit', 'kg');
     $this->screen->click('//form[@aria-label="Add a line"]//button[@type="submit"]')->see('does not measure the same');
-    $this->screen->choose('Unit', 'ml')->click('//form[@aria-label="Add a line"]//button[@type="submit"]')->see('Adhesive, two component')->see('added');
+    $this->screen
+        ->choose('Unit', 'ml')
+        ->click('//form[@aria-label="Add a line"]//button[@type="submit"]')
+        ->see('Adhesive, two component')
+        ->see('added');
 
     // A line removed, and taken back by undo.
     $this->screen->click($cell('600-0082', 2));
     $this->screen->keys(WebDriverKeys::DELETE)->see('removed');
-    $this->screen->keys(WebDriverKeys::CONTROL.'z')->dontSee('removed');
+    $this->screen->keys(WebDriverKeys::CONTROL . 'z')->dontSee('removed');
 
     // The comparison is one key away.
     $this->screen->driver->executeScript('document.activeElement.blur()');
     $this->screen->keys('v', 'd')->dontSee('200-0011')->see('200-0041');
     expect($this->screen->driver->getCurrentURL())->toContain('show=differences');
-    $this->screen->until('five lines that differ', fn (): bool => count($this->screen->driver->findElements(Facebook\WebDriver\WebDriverBy::xpath('//table[@aria-label="Before and after"]/tbody/tr'))) === 4);
+    $this->screen->until(
+        'five lines that differ',
+        fn(): bool => count(
+            $this->screen->driver->findElements(Facebook\WebDriver\WebDriverBy::xpath('//table[@aria-label="Before and after"]/tbody/tr')),
+        ) === 4,
+    );
 });
 
 it('sends the order to review, where everything is held still', function (): void {
-    $this->screen->visit('/changes/'.Walk::$order)->press('Send to review')->see('Helen Marsh signs or sends it back.');
-    $this->screen->visit('/orders/'.Walk::$order.'/revise/200-0010')->see('in review')->dontSee('Add a line');
+    $this->screen
+        ->visit('/changes/' . Walk::$order)
+        ->press('Send to review')
+        ->see('Helen Marsh signs or sends it back.');
+    $this->screen
+        ->visit('/orders/' . Walk::$order . '/revise/200-0010')
+        ->see('in review')
+        ->dontSee('Add a line');
 });
 
 it('is sent back with a reason, put right, and signed by another person with their password', function (): void {
-    $page = '/orders/'.Walk::$order.'/review';
-    $this->screen->signIn('helen.marsh')->see('Read and sign')->visit($page)->see('wall 2.4 mm')->see('Exposure')->see('Where used')->see('Cost of a product');
-    $this->screen->type('Reason and required corrections', 'Say on the line how the clamps sit.')->press('Send back')->see('sent it back: Say on the line');
+    $page = '/orders/' . Walk::$order . '/review';
+    $this->screen
+        ->signIn('helen.marsh')
+        ->see('Read and sign')
+        ->visit($page)
+        ->see('wall 2.4 mm')
+        ->see('Exposure')
+        ->see('Where used')
+        ->see('Cost of a product');
+    $this->screen
+        ->type('Reason and required corrections', 'Say on the line how the clamps sit.')
+        ->press('Send back')
+        ->see('sent it back: Say on the line');
 
-    $this->screen->signIn('jonas.weir', '/orders/'.Walk::$order.'/revise/200-0010')->see('Undo');
-    $this->screen->open("//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '200-0042')]]/td[7]", 'Notes of line 60')
-        ->type('Notes of line 60', 'two each side')->keys(WebDriverKeys::ENTER)->see('two each side');
-    $this->screen->visit('/changes/'.Walk::$order)->press('Send to review')->see('Helen Marsh signs');
+    $this->screen->signIn('jonas.weir', '/orders/' . Walk::$order . '/revise/200-0010')->see('Undo');
+    $this->screen
+        ->open("//table[@aria-label='Before and after']//tr[.//*[contains(normalize-space(), '200-0042')]]/td[7]", 'Notes of line 60')
+        ->type('Notes of line 60', 'two each side')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('two each side');
+    $this->screen
+        ->visit('/changes/' . Walk::$order)
+        ->press('Send to review')
+        ->see('Helen Marsh signs');
 
-    $this->screen->signIn('helen.marsh', $page)->see('two each side')->type('Your password', 'wrong')->press('Sign this page')->see('This is not your password.');
+    $this->screen
+        ->signIn('helen.marsh', $page)
+        ->see('two each side')
+        ->type('Your password', 'wrong')
+        ->press('Sign this page')
+        ->see('This is not your password.');
     $this->screen->type('Your password', 'quillback')->press('Sign this page')->see('A coordinator releases it.');
 });
 
 it('releases in one stroke, and planning takes it line by line', function (): void {
-    $this->screen->signIn('mira.okafor', '/changes/'.Walk::$order)->see('On release')->press('Release')->press('Release (cannot be undone)');
+    $this->screen
+        ->signIn('mira.okafor', '/changes/' . Walk::$order)
+        ->see('On release')
+        ->press('Release')
+        ->press('Release (cannot be undone)');
     $this->screen->see('■ accepted')->see('accepted')->see('XML');
     $this->screen->dontSee('▲ rejected')->press('Resend')->see('■ accepted');
     // Sent twice, applied once.
     $planning = (string) file_get_contents((string) getenv('PLANNING_URL'));
-    expect(preg_match('/<td>'.Walk::$order.'[^<]*<\/td><td>(\d+)<\/td><td>\d+<\/td><td>0<\/td><td>1<\/td>/', $planning, $row))->toBe(1)
-        ->and((int) $row[1])->toBeGreaterThanOrEqual(1);
+    expect(preg_match('/<td>' . Walk::$order . '[^<]*<\/td><td>(\d+)<\/td><td>\d+<\/td><td>0<\/td><td>1<\/td>/', $planning, $row))
+        ->toBe(1)
+        ->and((int) $row[1])
+        ->toBeGreaterThanOrEqual(1);
     $this->screen->press('Close the order')->see('Closed on');
 });
 
 it('keeps the history of the item and of the order', function (): void {
     $this->screen->visit('/items/200-0010')->see('History')->see(Walk::$order)->see('Clamps slip off the tube')->see('superseded');
-    $this->screen->visit('/changes/'.Walk::$order)->see('Order released')->see('Signed')->see('Sent back')->see('Edit undone');
+    $this->screen
+        ->visit('/changes/' . Walk::$order)
+        ->see('Order released')
+        ->see('Signed')
+        ->see('Sent back')
+        ->see('Edit undone');
 });

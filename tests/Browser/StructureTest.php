@@ -9,28 +9,36 @@ use Facebook\WebDriver\WebDriverKeys;
 /** Puts a file into the file field of the page. */
 function choose(object $screen, string $content, string $name): void
 {
-    $path = sys_get_temp_dir().'/'.$name;
+    $path = sys_get_temp_dir() . '/' . $name;
     file_put_contents($path, $content);
-    $screen->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector)->sendKeys($path);
+    $screen->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->setFileDetector(new LocalFileDetector())->sendKeys($path);
 }
 
 it('is walked by keyboard: opens, closes, goes to the parent, extends a block, opens the item', function (): void {
     $this->screen->signIn('jonas.weir', '/items/200-0001')->see('Pump head')->settled();
     $this->screen->driver->executeScript('document.querySelector("tr[aria-level=\'1\'][aria-expanded]").focus()');
-    $level = fn (): string => (string) $this->screen->driver->executeScript('return document.activeElement.getAttribute("aria-level")');
+    $level = fn(): string => (string) $this->screen->driver->executeScript('return document.activeElement.getAttribute("aria-level")');
     $this->screen->keys(WebDriverKeys::ARROW_RIGHT)->see('Rotor assembly')->keys(WebDriverKeys::ARROW_DOWN);
-    $this->screen->until('the first line below', fn (): bool => $level() === '2');
+    $this->screen->until('the first line below', fn(): bool => $level() === '2');
     $this->screen->keys(WebDriverKeys::ARROW_LEFT);
-    $this->screen->until('the parent', fn (): bool => $level() === '1');
+    $this->screen->until('the parent', fn(): bool => $level() === '1');
     $this->screen->keys(WebDriverKeys::ARROW_LEFT)->dontSee('Rotor assembly');
     // Shift and arrows mark a block of rows.
     foreach ([1, 2] as $_) {
         // Modifier keys are let go after every text that is sent.
-        $this->screen->driver->action()->keyDown(null, WebDriverKeys::SHIFT)->sendKeys(null, WebDriverKeys::ARROW_DOWN)->keyUp(null, WebDriverKeys::SHIFT)->perform();
+        $this->screen->driver
+            ->action()
+            ->keyDown(null, WebDriverKeys::SHIFT)
+            ->sendKeys(null, WebDriverKeys::ARROW_DOWN)
+            ->keyUp(null, WebDriverKeys::SHIFT)
+            ->perform();
     }
-    $this->screen->until('three rows marked', fn (): bool => count($this->screen->driver->findElements(WebDriverBy::cssSelector('tr[aria-level][aria-selected=true]'))) === 3);
+    $this->screen->until(
+        'three rows marked',
+        fn(): bool => count($this->screen->driver->findElements(WebDriverBy::cssSelector('tr[aria-level][aria-selected=true]'))) === 3,
+    );
     $this->screen->keys(WebDriverKeys::ENTER);
-    $this->screen->until('another item', fn (): bool => ! str_ends_with($this->screen->driver->getCurrentURL(), '200-0001'));
+    $this->screen->until('another item', fn(): bool => !str_ends_with($this->screen->driver->getCurrentURL(), '200-0001'));
 });
 
 it('is as it was left after Back: what was opened, the row one was on, and the end in sight', function (): void {
@@ -40,19 +48,25 @@ it('is as it was left after Back: what was opened, the row one was on, and the e
     $this->screen->keys(WebDriverKeys::END);
     $last = 'const row = document.querySelector("table[role=treegrid] tbody tr:last-child"); const {bottom} = row.getBoundingClientRect();
         return row === document.activeElement && bottom <= innerHeight && bottom <= row.closest("div").getBoundingClientRect().bottom + 1';
-    $this->screen->until('the last row, focused and in sight', fn (): bool => $this->screen->driver->executeScript($last) === true);
+    $this->screen->until('the last row, focused and in sight', fn(): bool => $this->screen->driver->executeScript($last) === true);
     $this->screen->click('//table[@role="treegrid"]//a[text()="200-0020"]')->see('Rotor disc, upper')->settled();
     $this->screen->driver->navigate()->back();
     $this->screen->see('Gear motor 12 V')->see('Rotor assembly');
     $row = 'return document.querySelector("table[role=treegrid] tr[tabindex=\'0\']").textContent.includes("200-0020")';
-    $this->screen->until('the row of before', fn (): bool => $this->screen->driver->executeScript($row) === true);
+    $this->screen->until('the row of before', fn(): bool => $this->screen->driver->executeScript($row) === true);
 });
 
 it('opens to a level, finds words in what is open, and sums up', function (): void {
     $this->screen->signIn('jonas.weir', '/items/200-0001')->choose('Levels', 'All levels')->see('Roller set')->see('Extended');
     expect($this->screen->driver->getCurrentURL())->toContain('levels=30');
     $this->screen->type('Find in lines', 'screw')->see('found')->keys(WebDriverKeys::ENTER);
-    $this->screen->until('a match that is marked', fn (): bool => str_contains((string) $this->screen->driver->findElement(WebDriverBy::cssSelector('tr[aria-level][aria-selected=true]'))->getText(), 'Screw'));
+    $this->screen->until(
+        'a match that is marked',
+        fn(): bool => str_contains(
+            (string) $this->screen->driver->findElement(WebDriverBy::cssSelector('tr[aria-level][aria-selected=true]'))->getText(),
+            'Screw',
+        ),
+    );
     $this->screen->press('Flattened')->see('Cost of all parts')->see('Longest lead time')->see('Qty per assembly');
 });
 
@@ -61,18 +75,27 @@ it('moves along the time ruler by keyboard, and shows the structure of that day'
     $today = $this->screen->find('//*[@role="slider"]')?->getAttribute('aria-valuenow');
     $this->screen->driver->executeScript('document.querySelector("[role=slider]").focus()');
     $this->screen->keys(WebDriverKeys::ARROW_LEFT, WebDriverKeys::ARROW_LEFT);
-    $this->screen->until('two days earlier', fn (): bool => (int) $this->screen->find('//*[@role="slider"]')?->getAttribute('aria-valuenow') === (int) $today - 2);
-    $this->screen->until('the day in the address', fn (): bool => str_contains($this->screen->driver->getCurrentURL(), 'on='));
+    $this->screen->until(
+        'two days earlier',
+        fn(): bool => (int) $this->screen->find('//*[@role="slider"]')?->getAttribute('aria-valuenow') === (int) $today - 2,
+    );
+    $this->screen->until('the day in the address', fn(): bool => str_contains($this->screen->driver->getCurrentURL(), 'on='));
     $this->screen->press('← Earlier mark')->see('takes effect');
 });
 
 it('compares two items, filters, swaps, and keeps all of it in the address', function (): void {
     $this->screen->signIn('vera.stone', '/compare')->see('Choose what to compare');
-    $this->screen->pick('Item, before', '210-0100')->pick('Item, after', '210-0101')->see('Bottle carousel, 24')->see('7 lines are the same');
-    expect($this->screen->driver->getCurrentURL())->toContain('left=210-0100')->toContain('right=210-0101');
+    $this->screen
+        ->pick('Item, before', '210-0100')
+        ->pick('Item, after', '210-0101')
+        ->see('Bottle carousel, 24')
+        ->see('7 lines are the same');
+    expect($this->screen->driver->getCurrentURL())
+        ->toContain('left=210-0100')
+        ->toContain('right=210-0101');
     $this->screen->press('One level')->dontSee('Carousel clip');
     $this->screen->press('Swap sides')->see('210-0101 Sampling unit, 24 positions');
-    $this->screen->until('swapped', fn (): bool => str_contains($this->screen->driver->getCurrentURL(), 'left=210-0101'));
+    $this->screen->until('swapped', fn(): bool => str_contains($this->screen->driver->getCurrentURL(), 'left=210-0101'));
     // Sent to somebody, the address shows the same.
     $this->screen->visit('/compare?left=210-0100&right=210-0101&kinds=changed')->see('Carousel clip')->dontSee('Carousel ring');
     $this->screen->visit('/compare?left=210-0100&right=210-0100&right_revision=Q')->see('has no revision Q');
@@ -80,7 +103,7 @@ it('compares two items, filters, swaps, and keeps all of it in the address', fun
 
 it('draws every line for the printer, not only those in sight', function (): void {
     $this->screen->signIn('vera.stone', '/items/100-0012?levels=30')->see('lines shown')->settled();
-    $rows = fn (): int => (int) $this->screen->driver->executeScript('return document.querySelectorAll("tr[aria-level]").length');
+    $rows = fn(): int => (int) $this->screen->driver->executeScript('return document.querySelectorAll("tr[aria-level]").length');
     $inSight = $rows();
     $this->screen->driver->executeScript('window.dispatchEvent(new Event("beforeprint"))');
     expect($rows())->toBeGreaterThan(max(200, $inSight));
@@ -90,11 +113,19 @@ it('draws every line for the printer, not only those in sight', function (): voi
 
 it('refuses a file cell by cell, and takes it over when it is right', function (): void {
     $this->screen->signIn('mira.okafor', '/import')->see('Imports');
-    choose($this->screen, "number,title,kind,category,unit\n999-0001,Test bracket,assembly,pump,pc\n999-0002,Test plate,thing,pump,pc\n", 'bad.csv');
+    choose(
+        $this->screen,
+        "number,title,kind,category,unit\n999-0001,Test bracket,assembly,pump,pc\n999-0002,Test plate,thing,pump,pc\n",
+        'bad.csv',
+    );
     $this->screen->press('Check and import')->see('refused, nothing was saved')->see('kind')->see('Use one of assembly');
     $this->screen->visit('/items/999-0001')->see('There is nothing of this number here.');
     $this->screen->visit('/import')->see('bad.csv');
-    choose($this->screen, "number,title,kind,category,unit,revision\n999-0001,Test bracket,assembly,pump,pc,\n999-0002,Test plate,part,pump,pc,A\n", 'good.csv');
+    choose(
+        $this->screen,
+        "number,title,kind,category,unit,revision\n999-0001,Test bracket,assembly,pump,pc,\n999-0002,Test plate,part,pump,pc,A\n",
+        'good.csv',
+    );
     $this->screen->press('Check and import')->see('2 items, 1 of them released');
     $this->screen->choose('Content', 'Structures');
     choose($this->screen, "parent,find,component,quantity,unit\n999-0001,10,999-0002,4,pc\n", 'lines.csv');

@@ -5,31 +5,56 @@ declare(strict_types=1);
 /** Changes how the planning stand-in behaves. */
 function planningBehaves(string $mode): void
 {
-    file_get_contents(getenv('PLANNING_URL').'/behaviour', false, stream_context_create(['http' => [
-        'method' => 'POST', 'header' => 'Content-Type: application/x-www-form-urlencoded', 'content' => http_build_query($mode === 'create' ? ['create' => 1] : ['mode' => $mode]),
-    ]]));
+    file_get_contents(
+        getenv('PLANNING_URL') . '/behaviour',
+        false,
+        stream_context_create([
+            'http' => [
+                'method' => 'POST',
+                'header' => 'Content-Type: application/x-www-form-urlencoded',
+                'content' => http_build_query($mode === 'create' ? ['create' => 1] : ['mode' => $mode]),
+            ],
+        ]),
+    );
 }
 
-afterEach(fn () => planningBehaves('normal'));
+afterEach(fn() => planningBehaves('normal'));
 
 it('works on when planning is down, slow or talks nonsense, and says so', function (string $mode, string $said): void {
     planningBehaves($mode);
     $this->screen->signIn('mira.okafor', '/changes/ECR-00096')->see('Where used')->see($said);
     planningBehaves('normal');
     $this->screen->press('Ask again')->see('Purchase orders')->dontSee($said);
-})->with([['down', 'Planning answered with an error (503).'], ['nonsense', 'Planning answered something that is not JSON.'], ['slow', 'Planning does not answer.']]);
+})->with([
+    ['down', 'Planning answered with an error (503).'],
+    ['nonsense', 'Planning answered something that is not JSON.'],
+    ['slow', 'Planning does not answer.'],
+]);
 
 it('shows what planning refused, and takes it when it is put right and sent again', function (): void {
-    $this->screen->signIn('tomas.lind')->see('Resolve rejected hand-over lines')->press('ECO-00082')->see('▲ rejected: Item 200-0052 is not known to planning.');
+    $this->screen
+        ->signIn('tomas.lind')
+        ->see('Resolve rejected hand-over lines')
+        ->press('ECO-00082')
+        ->see('▲ rejected: Item 200-0052 is not known to planning.');
     planningBehaves('create');
     $this->screen->press('Resend')->dontSee('▲ rejected')->see('accepted');
 });
 
 it('releases once when two press release at the same moment', function (): void {
-    $token = fn (string $login): string => trim((string) shell_exec('php '.escapeshellarg(dirname(__DIR__, 2).'/artisan').' token:issue '.escapeshellarg($login).' test'));
+    $token = fn(string $login): string => trim(
+        (string) shell_exec('php ' . escapeshellarg(dirname(__DIR__, 2) . '/artisan') . ' token:issue ' . escapeshellarg($login) . ' test'),
+    );
     $call = function (string $token, string $method, string $path, ?array $body = null): CurlHandle {
-        $curl = curl_init($this->address.'/api'.$path);
-        curl_setopt_array($curl, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ["Authorization: Bearer {$token}", 'Content-Type: application/json', 'Accept: application/json']] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]));
+        $curl = curl_init($this->address . '/api' . $path);
+        curl_setopt_array(
+            $curl,
+            [
+                CURLOPT_CUSTOMREQUEST => $method,
+                CURLOPT_RETURNTRANSFER => true,
+                CURLOPT_HTTPHEADER => ["Authorization: Bearer {$token}", 'Content-Type: application/json', 'Accept: application/json'],
+            ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]),
+        );
 
         return $curl;
     };
@@ -37,21 +62,31 @@ it('releases once when two press release at the same moment', function (): void 
     $order = json_decode((string) curl_exec($call($mira, 'GET', '/dossiers/ECO-00083')), true)['order'];
     expect($order['state'])->toBe('signed');
     $both = curl_multi_init();
-    $calls = [$call($mira, 'POST', '/orders/ECO-00083/release', ['version' => $order['version']]), $call($mira, 'POST', '/orders/ECO-00083/release', ['version' => $order['version']])];
-    array_walk($calls, fn (CurlHandle $one) => curl_multi_add_handle($both, $one));
+    $calls = [
+        $call($mira, 'POST', '/orders/ECO-00083/release', ['version' => $order['version']]),
+        $call($mira, 'POST', '/orders/ECO-00083/release', ['version' => $order['version']]),
+    ];
+    array_walk($calls, fn(CurlHandle $one) => curl_multi_add_handle($both, $one));
     do {
         curl_multi_exec($both, $running);
         curl_multi_select($both);
     } while ($running > 0);
-    $statuses = array_map(fn (CurlHandle $one): int => curl_getinfo($one, CURLINFO_RESPONSE_CODE), $calls);
+    $statuses = array_map(fn(CurlHandle $one): int => curl_getinfo($one, CURLINFO_RESPONSE_CODE), $calls);
     sort($statuses);
     expect($statuses)->toBe([200, 422]);
     $dossier = json_decode((string) curl_exec($call($mira, 'GET', '/dossiers/ECO-00083')), true);
-    expect($dossier['handovers'])->toHaveCount(1)->and(array_filter($dossier['ledger'], fn (array $r): bool => $r['act'] === 'order.released'))->toHaveCount(1);
+    expect($dossier['handovers'])
+        ->toHaveCount(1)
+        ->and(array_filter($dossier['ledger'], fn(array $r): bool => $r['act'] === 'order.released'))
+        ->toHaveCount(1);
 });
 
 it('shows a viewer everything and no button that changes anything', function (): void {
-    $this->screen->signIn('vera.stone', '/changes/ECO-00086')->see('Voltage regulator')->dontSee('Send to review')->dontSee('Open for revision');
+    $this->screen
+        ->signIn('vera.stone', '/changes/ECO-00086')
+        ->see('Voltage regulator')
+        ->dontSee('Send to review')
+        ->dontSee('Open for revision');
     expect($this->screen->find('//a[normalize-space()="Raise a change request"]'))->toBeNull();
     $this->screen->visit('/orders/ECO-00086/revise/300-0010')->see('small outline')->dontSee('Add a line');
 });

@@ -8,31 +8,34 @@ use Tests\Browser\Support\Chromium;
 use Tests\Browser\Support\Screen;
 use Tests\FilledForm;
 
-require __DIR__.'/../../vendor/autoload.php';
+require __DIR__ . '/../../vendor/autoload.php';
 
 $screen = new Screen(Chromium::open(), $argv[1]);
-foreach ([
-    // name, who, path, what to wait for, step to scroll to, theme
-    ['desk', 'mira.okafor', '/', 'Needs you now', '', 'light'],
-    ['register', 'mira.okafor', '/register', 'changes', '', 'light'],
-    ['items', 'mira.okafor', '/items?words=pump', 'Standard cost', '', 'light'],
-    ['structure', 'mira.okafor', '/items/200-0001?levels=3', 'through 210-0100', '', 'light'],
-    ['comparison', 'mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same', '', 'light'],
-    ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
-    ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
-    ['report', 'mira.okafor', '/reports/PR-00003', 'Likely duplicates', '', 'light'],
-    ['mark-up', 'clara.fenn', '/items/800-0011/mark-up?for=PR-00009', 'Save mark-up', '', 'light'],
-    ['reach', 'mira.okafor', '/changes/ECR-00096/reach?as=picture', 'Pointing at one', '', 'light'],
-    ['forms', 'mira.okafor', '/changes/ECR-00096/forms', 'Issue a form', '', 'light'],
-    ['money', 'mira.okafor', '/changes/ECR-00096/money', 'Assumptions', '', 'dark'],
-    ['decision', 'mira.okafor', '/changes/ECR-00096/decision', 'Exposure', '', 'light'],
-    ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Total', '', 'light'],
-    ['revise', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'light'],
-    ['review', 'helen.marsh', '/orders/ECO-00084/review', 'Sign this page', '', 'light'],
-    ['dossier-release', 'mira.okafor', '/changes/ECO-00083', 'On release', 'release', 'light'],
-    ['hand-over', 'mira.okafor', '/changes/ECO-00082', 'Answer from planning', 'follow_through', 'light'],
-    ['revise-dark', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'dark'],
-] as [$name, $who, $path, $wait, $step, $theme]) {
+foreach (
+    [
+        // name, who, path, what to wait for, step to scroll to, theme
+        ['desk', 'mira.okafor', '/', 'Needs you now', '', 'light'],
+        ['register', 'mira.okafor', '/register', 'changes', '', 'light'],
+        ['items', 'mira.okafor', '/items?words=pump', 'Standard cost', '', 'light'],
+        ['structure', 'mira.okafor', '/items/200-0001?levels=3', 'through 210-0100', '', 'light'],
+        ['comparison', 'mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same', '', 'light'],
+        ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
+        ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
+        ['report', 'mira.okafor', '/reports/PR-00003', 'Likely duplicates', '', 'light'],
+        ['mark-up', 'clara.fenn', '/items/800-0011/mark-up?for=PR-00009', 'Save mark-up', '', 'light'],
+        ['reach', 'mira.okafor', '/changes/ECR-00096/reach?as=picture', 'Pointing at one', '', 'light'],
+        ['forms', 'mira.okafor', '/changes/ECR-00096/forms', 'Issue a form', '', 'light'],
+        ['money', 'mira.okafor', '/changes/ECR-00096/money', 'Assumptions', '', 'dark'],
+        ['decision', 'mira.okafor', '/changes/ECR-00096/decision', 'Exposure', '', 'light'],
+        ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Total', '', 'light'],
+        ['revise', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'light'],
+        ['review', 'helen.marsh', '/orders/ECO-00084/review', 'Sign this page', '', 'light'],
+        ['dossier-release', 'mira.okafor', '/changes/ECO-00083', 'On release', 'release', 'light'],
+        ['hand-over', 'mira.okafor', '/changes/ECO-00082', 'Answer from planning', 'follow_through', 'light'],
+        ['revise-dark', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'dark'],
+    ]
+    as [$name, $who, $path, $wait, $step, $theme]
+) {
     $screen->signIn($who);
     $screen->driver->executeScript("localStorage.setItem('theme', '{$theme}')");
     $screen->visit($path)->see($wait);
@@ -42,8 +45,15 @@ foreach ([
     if ($name === 'forms') {
         $screen->choose('Template', 'Field check')->press('Issue')->see('Download');
         $form = (new FilledForm('', $screen->download((string) $screen->find('//a[@download]')?->getAttribute('href'))))->write([
-            'title' => 'Pump tube wears out early in silty rivers (Skell, Ure)', 'seen' => 'Tube torn where the rollers press it; silt in the head.', 'hours' => '190', 'silt' => 'yes',
-            'stock' => 'yes', 'item' => '200-0040', 'stock_text' => '14 m', 'visit' => 'yes', 'filled_in_by' => 'Hob Ashe, Ashe Waterworks',
+            'title' => 'Pump tube wears out early in silty rivers (Skell, Ure)',
+            'seen' => 'Tube torn where the rollers press it; silt in the head.',
+            'hours' => '190',
+            'silt' => 'yes',
+            'stock' => 'yes',
+            'item' => '200-0040',
+            'stock_text' => '14 m',
+            'visit' => 'yes',
+            'filled_in_by' => 'Hob Ashe, Ashe Waterworks',
         ]);
         $screen->field('Drop the form that came back here, or choose it')->sendKeys($form->path);
         $screen->see('Nothing is done yet');
@@ -56,7 +66,7 @@ foreach ([
         $screen->driver->executeScript("document.getElementById('{$step}').scrollIntoView()");
         usleep(200_000);
     }
-    $screen->driver->takeScreenshot(__DIR__."/../../docs/screenshots/{$name}.png");
+    $screen->driver->takeScreenshot(__DIR__ . "/../../docs/screenshots/{$name}.png");
     $screen->driver->executeScript("localStorage.setItem('theme', 'light')");
     echo "{$name}\n";
 }

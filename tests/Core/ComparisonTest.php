@@ -13,7 +13,10 @@ use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 use Tests\Core\Support\Make;
 
-$kinds = fn (Structure $a, Structure $b): array => array_map(fn (Difference $d): array => [$d->find, $d->kind], Comparison::of($a, $b)->changes());
+$kinds = fn(Structure $a, Structure $b): array => array_map(
+    fn(Difference $d): array => [$d->find, $d->kind],
+    Comparison::of($a, $b)->changes(),
+);
 
 it('tells a worked example apart', function () use ($kinds): void {
     $after = new Structure([
@@ -23,31 +26,46 @@ it('tells a worked example apart', function () use ($kinds): void {
         Make::line('grease', 80, '710-0001', '2', Unit::Gram),
     ]);
     expect($kinds(Make::pumpHead(), $after))->toBe([
-        [15, DifferenceKind::Renumbered], [50, DifferenceKind::Replaced], [60, DifferenceKind::Changed],
-        [70, DifferenceKind::Removed], [80, DifferenceKind::Added],
+        [15, DifferenceKind::Renumbered],
+        [50, DifferenceKind::Replaced],
+        [60, DifferenceKind::Changed],
+        [70, DifferenceKind::Removed],
+        [80, DifferenceKind::Added],
     ]);
 });
 
 it('matches by find number and component when identities differ', function () use ($kinds): void {
-    expect($kinds(new Structure([Make::line('a', 10, 'P-1')]), new Structure([Make::line('b', 10, 'P-1', '2')])))
-        ->toBe([[10, DifferenceKind::Changed]]);
+    expect($kinds(new Structure([Make::line('a', 10, 'P-1')]), new Structure([Make::line('b', 10, 'P-1', '2')])))->toBe([
+        [10, DifferenceKind::Changed],
+    ]);
 });
 
 it('matches by component and designators when it moved to another find number', function () use ($kinds): void {
-    expect($kinds(new Structure([Make::line('a', 10, 'P-1', designators: 'R1')]), new Structure([Make::line('b', 30, 'P-1', designators: 'R1')])))
-        ->toBe([[30, DifferenceKind::Renumbered]]);
+    expect(
+        $kinds(
+            new Structure([Make::line('a', 10, 'P-1', designators: 'R1')]),
+            new Structure([Make::line('b', 30, 'P-1', designators: 'R1')]),
+        ),
+    )->toBe([[30, DifferenceKind::Renumbered]]);
 });
 
 it('calls it replaced when one is gone and one has come at the same find number', function () use ($kinds): void {
-    expect($kinds(new Structure([Make::line('a', 10, 'P-1')]), new Structure([Make::line('b', 10, 'P-2')])))
-        ->toBe([[10, DifferenceKind::Replaced]]);
+    expect($kinds(new Structure([Make::line('a', 10, 'P-1')]), new Structure([Make::line('b', 10, 'P-2')])))->toBe([
+        [10, DifferenceKind::Replaced],
+    ]);
 });
 
 it('is symmetric: swapping the sides swaps added and removed and nothing else', function (): void {
     Make::many(function (Random\Randomizer $random): void {
         [$a, $b] = [Make::structure($random), Make::structure($random)];
-        $there = array_map(fn (Difference $d): string => "{$d->kind->mirrored()->value} {$d->after?->key} {$d->before?->key}", Comparison::of($a, $b)->differences);
-        $back = array_map(fn (Difference $d): string => "{$d->kind->value} {$d->before?->key} {$d->after?->key}", Comparison::of($b, $a)->differences);
+        $there = array_map(
+            fn(Difference $d): string => "{$d->kind->mirrored()->value} {$d->after?->key} {$d->before?->key}",
+            Comparison::of($a, $b)->differences,
+        );
+        $back = array_map(
+            fn(Difference $d): string => "{$d->kind->value} {$d->before?->key} {$d->after?->key}",
+            Comparison::of($b, $a)->differences,
+        );
         expect($back)->toEqualCanonicalizing($there);
     });
 });
@@ -56,16 +74,22 @@ it('accounts for every line of both sides once', function (): void {
     Make::many(function (Random\Randomizer $random): void {
         [$a, $b] = [Make::structure($random), Make::structure($random)];
         $comparison = Comparison::of($a, $b);
-        $left = array_filter(array_map(fn (Difference $d): ?string => $d->before?->key, $comparison->differences));
-        $right = array_filter(array_map(fn (Difference $d): ?string => $d->after?->key, $comparison->differences));
-        expect($left)->toEqualCanonicalizing(array_keys($a->lines))
-            ->and($right)->toEqualCanonicalizing(array_keys($b->lines))
-            ->and(array_sum($comparison->totals()))->toBe(count($comparison->differences));
+        $left = array_filter(array_map(fn(Difference $d): ?string => $d->before?->key, $comparison->differences));
+        $right = array_filter(array_map(fn(Difference $d): ?string => $d->after?->key, $comparison->differences));
+        expect($left)
+            ->toEqualCanonicalizing(array_keys($a->lines))
+            ->and($right)
+            ->toEqualCanonicalizing(array_keys($b->lines))
+            ->and(array_sum($comparison->totals()))
+            ->toBe(count($comparison->differences));
     });
 });
 
 it('gives edits that make the one side read like the other', function (): void {
-    $read = fn (Structure $s): array => array_map(fn (Line $line): array => array_map(fn (LineField $field): string => $line->text($field), LineField::cases()), array_values($s->lines));
+    $read = fn(Structure $s): array => array_map(
+        fn(Line $line): array => array_map(fn(LineField $field): string => $line->text($field), LineField::cases()),
+        array_values($s->lines),
+    );
     Make::many(function (Random\Randomizer $random) use ($read): void {
         [$a, $b] = [Make::structure($random), Make::structure($random)];
         expect($read(Apply::all($a, Edits::between(Comparison::of($a, $b)))))->toEqualCanonicalizing($read($b));

@@ -13,7 +13,7 @@ use Tests\Core\Support\CutInByHand;
 use Tests\Core\Support\CutInCase as Case_;
 use Tests\Core\Support\Make;
 
-$units = static fn (Money $amount): float => $amount->tenThousandths / 10_000;
+$units = static fn(Money $amount): float => $amount->tenThousandths / 10_000;
 
 it('costs each day what one reckons on paper, whatever is kept, let come or hurried', function () use ($units): void {
     Make::many(function (Randomizer $random) use ($units): void {
@@ -29,8 +29,16 @@ it('costs each day what one reckons on paper, whatever is kept, let come or hurr
         foreach ($plan->days as $day) {
             $expected = $paper->cost($day->day);
             $underWay = CutInByHand::underWay($orders, $day->day);
-            expect(['leftover' => $units($day->leftover), 'cancellation' => $units($day->cancellation), 'shortage' => $units($day->shortage), 'recurring' => $units($day->recurring), 'late' => $day->disturbed - $underWay])->toEqual($expected)
-                ->and($units($day->straddling))->toEqual($underWay * $units($levers->perStraddle));
+            expect([
+                'leftover' => $units($day->leftover),
+                'cancellation' => $units($day->cancellation),
+                'shortage' => $units($day->shortage),
+                'recurring' => $units($day->recurring),
+                'late' => $day->disturbed - $underWay,
+            ])
+                ->toEqual($expected)
+                ->and($units($day->straddling))
+                ->toEqual($underWay * $units($levers->perStraddle));
         }
     });
 });
@@ -39,16 +47,34 @@ it('costs a matched set what its pairs cost by themselves, and waits for the las
     Make::many(function (Randomizer $random) use ($units): void {
         [$first] = Case_::random($random);
         [$other] = Case_::random($random);
-        $renamed = static fn (Part $part, string $number): Part => new Part($number, $part->stock, $part->receipts, $part->cost, $part->disposal, $part->expedite, $part->leadDays);
-        $second = new Pair($renamed($other->old, 'OLD 2'), $renamed($other->new, 'NEW 2'), $other->demand, $other->ratio, $other->expediting);
+        $renamed = static fn(Part $part, string $number): Part => new Part(
+            $number,
+            $part->stock,
+            $part->receipts,
+            $part->cost,
+            $part->disposal,
+            $part->expedite,
+            $part->leadDays,
+        );
+        $second = new Pair(
+            $renamed($other->old, 'OLD 2'),
+            $renamed($other->new, 'NEW 2'),
+            $other->demand,
+            $other->ratio,
+            $other->expediting,
+        );
         $levers = new Levers(['OLD' => 3 * Quantity::ONE, 'OLD 2' => 5 * Quantity::ONE], approvalDays: $random->getInt(0, 5));
-        $alone = array_map(static fn (Pair $pair): CutInPlan => CutInPlan::of([$pair], [], $levers), [$first, $second]);
+        $alone = array_map(static fn(Pair $pair): CutInPlan => CutInPlan::of([$pair], [], $levers), [$first, $second]);
         $set = CutInPlan::of([$first, $second], [], $levers);
-        expect($set->earliest)->toBe(max($alone[0]->earliest, $alone[1]->earliest))
-            ->and($set->runOut ?? 999)->toBe(min($alone[0]->runOut ?? 999, $alone[1]->runOut ?? 999));
+        expect($set->earliest)
+            ->toBe(max($alone[0]->earliest, $alone[1]->earliest))
+            ->and($set->runOut ?? 999)
+            ->toBe(min($alone[0]->runOut ?? 999, $alone[1]->runOut ?? 999));
         foreach ($set->days as $at => $day) {
-            expect($units($day->total))->toEqual($units($alone[0]->days[$at]->total) + $units($alone[1]->days[$at]->total))
-                ->and($day->disturbed)->toBe($alone[0]->days[$at]->disturbed + $alone[1]->days[$at]->disturbed);
+            expect($units($day->total))
+                ->toEqual($units($alone[0]->days[$at]->total) + $units($alone[1]->days[$at]->total))
+                ->and($day->disturbed)
+                ->toBe($alone[0]->days[$at]->disturbed + $alone[1]->days[$at]->disturbed);
         }
     });
 });
@@ -56,9 +82,21 @@ it('costs a matched set what its pairs cost by themselves, and waits for the las
 it('is not made dearer by a lower price of anything', function (): void {
     Make::many(function (Randomizer $random): void {
         [$pair, $orders] = Case_::random($random);
-        $cheaper = static fn (Part $part, bool $old): Part => new Part($part->number, $part->stock, $part->receipts, $old ? $part->cost : Money::zero(), Money::ofTenThousandths($part->disposal->tenThousandths - 10_000), Money::zero(), $part->leadDays);
-        $before = CutInPlan::of([$pair], $orders, new Levers);
-        $after = CutInPlan::of([new Pair($cheaper($pair->old, true), $cheaper($pair->new, false), $pair->demand, $pair->ratio, $pair->expediting)], $orders, new Levers);
+        $cheaper = static fn(Part $part, bool $old): Part => new Part(
+            $part->number,
+            $part->stock,
+            $part->receipts,
+            $old ? $part->cost : Money::zero(),
+            Money::ofTenThousandths($part->disposal->tenThousandths - 10_000),
+            Money::zero(),
+            $part->leadDays,
+        );
+        $before = CutInPlan::of([$pair], $orders, new Levers());
+        $after = CutInPlan::of(
+            [new Pair($cheaper($pair->old, true), $cheaper($pair->new, false), $pair->demand, $pair->ratio, $pair->expediting)],
+            $orders,
+            new Levers(),
+        );
         foreach ($before->days as $at => $day) {
             expect($after->days[$at]->total->tenThousandths)->toBeLessThanOrEqual($day->total->tenThousandths);
         }
@@ -68,13 +106,15 @@ it('is not made dearer by a lower price of anything', function (): void {
 it('never lacks less for keeping more, and never has more left over', function (): void {
     Make::many(function (Randomizer $random): void {
         [$pair] = Case_::random($random);
-        $keep = static fn (int $pieces): CutInPlan => CutInPlan::of([$pair], [], new Levers(['OLD' => $pieces * Quantity::ONE]));
+        $keep = static fn(int $pieces): CutInPlan => CutInPlan::of([$pair], [], new Levers(['OLD' => $pieces * Quantity::ONE]));
         [$less, $more] = [$keep(4), $keep(4 + $random->getInt(1, 30))];
         expect($more->runOut ?? 999)->toBeLessThanOrEqual($less->runOut ?? 999);
         foreach ($less->days as $at => $day) {
             $sign = $pair->old->disposal->tenThousandths <=> 0;
-            expect($more->days[$at]->shortage->tenThousandths)->toBeGreaterThanOrEqual($day->shortage->tenThousandths)
-                ->and($sign * $more->days[$at]->leftover->tenThousandths)->toBeLessThanOrEqual($sign * $day->leftover->tenThousandths);
+            expect($more->days[$at]->shortage->tenThousandths)
+                ->toBeGreaterThanOrEqual($day->shortage->tenThousandths)
+                ->and($sign * $more->days[$at]->leftover->tenThousandths)
+                ->toBeLessThanOrEqual($sign * $day->leftover->tenThousandths);
         }
     });
 });

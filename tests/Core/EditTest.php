@@ -20,10 +20,14 @@ it('applies edits one after another and leaves the base alone', function (): voi
         new Edit(Op::Remove, 'screw'),
         new Edit(Op::Add, 'grease', ['find' => '80', 'component' => '710-0001', 'quantity' => '2', 'unit' => 'g', 'not_modelled' => 'yes']),
     ]);
-    expect($after->components())->toBe(['200-0011', '200-0041', '200-0042', '710-0001'])
-        ->and($after->line('grease')?->notModelled)->toBeTrue()
-        ->and($after->line('tube')?->unit)->toBe(Unit::Metre)
-        ->and($base)->toEqual(Make::pumpHead());
+    expect($after->components())
+        ->toBe(['200-0011', '200-0041', '200-0042', '710-0001'])
+        ->and($after->line('grease')?->notModelled)
+        ->toBeTrue()
+        ->and($after->line('tube')?->unit)
+        ->toBe(Unit::Metre)
+        ->and($base)
+        ->toEqual(Make::pumpHead());
 });
 
 it('refuses an edit that does not fit, with the place', function (Edit $edit, string $place): void {
@@ -35,7 +39,10 @@ it('refuses an edit that does not fit, with the place', function (Edit $edit, st
     }
 })->with([
     'a line that is not there' => [new Edit(Op::Remove, 'nothing'), 'line'],
-    'a line that is there already' => [new Edit(Op::Add, 'tube', ['find' => '10', 'component' => 'P', 'quantity' => '1', 'unit' => 'pc']), 'line'],
+    'a line that is there already' => [
+        new Edit(Op::Add, 'tube', ['find' => '10', 'component' => 'P', 'quantity' => '1', 'unit' => 'pc']),
+        'line',
+    ],
     'the same component' => [new Edit(Op::Replace, 'tube', ['component' => '200-0040']), 'component'],
     'another component as a change' => [new Edit(Op::Change, 'tube', ['component' => '200-0041']), 'component'],
     'a change that changes nothing' => [new Edit(Op::Change, 'clamp', ['quantity' => '2.0']), 'line'],
@@ -44,10 +51,14 @@ it('refuses an edit that does not fit, with the place', function (Edit $edit, st
 
 it('knows which edits cannot both be kept', function (): void {
     $quantity = new Edit(Op::Change, 'clamp', ['quantity' => '4']);
-    expect($quantity->conflictsWith(new Edit(Op::Change, 'clamp', ['quantity' => '3'])))->toBeTrue()
-        ->and($quantity->conflictsWith(new Edit(Op::Change, 'clamp', ['notes' => 'twist'])))->toBeFalse()
-        ->and($quantity->conflictsWith(new Edit(Op::Change, 'tube', ['quantity' => '3'])))->toBeFalse()
-        ->and($quantity->conflictsWith(new Edit(Op::Remove, 'clamp')))->toBeTrue();
+    expect($quantity->conflictsWith(new Edit(Op::Change, 'clamp', ['quantity' => '3'])))
+        ->toBeTrue()
+        ->and($quantity->conflictsWith(new Edit(Op::Change, 'clamp', ['notes' => 'twist'])))
+        ->toBeFalse()
+        ->and($quantity->conflictsWith(new Edit(Op::Change, 'tube', ['quantity' => '3'])))
+        ->toBeFalse()
+        ->and($quantity->conflictsWith(new Edit(Op::Remove, 'clamp')))
+        ->toBeTrue();
 });
 
 it('brings edits onto a newer base when they touch other things, and names those that touch the same', function (): void {
@@ -55,24 +66,37 @@ it('brings edits onto a newer base when they touch other things, and names those
     $newer = Apply::one($base, new Edit(Op::Change, 'clamp', ['quantity' => '4']));
     Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['notes' => 'twist']), new Edit(Op::Remove, 'screw')]);
 
-    expect(fn () => Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['quantity' => '3'])]))
+    expect(fn() => Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['quantity' => '3'])]))
         ->toThrow(Refusal::class, 'Line 60 200-0042: quantity was changed in both')
-        ->and(fn () => Rebase::onto($base, $base->without('screw'), [new Edit(Op::Change, 'screw', ['quantity' => '8'])]))
+        ->and(fn() => Rebase::onto($base, $base->without('screw'), [new Edit(Op::Change, 'screw', ['quantity' => '8'])]))
         ->toThrow(Refusal::class, 'Line 70');
 });
 
 it('sees find numbers and designators that stand twice', function (): void {
-    expect(StructureFaults::of(Make::pumpHead()))->toBe([])
-        ->and(StructureFaults::of(new Structure([
-            Make::line('a', 10, 'P-1', designators: 'R1'), Make::line('b', 10, 'P-2', designators: 'R1'),
-        ])))->toBe(['find number 10 stands on P-1 and P-2.', 'designator R1 stands on P-1 and P-2.']);
+    expect(StructureFaults::of(Make::pumpHead()))
+        ->toBe([])
+        ->and(
+            StructureFaults::of(
+                new Structure([Make::line('a', 10, 'P-1', designators: 'R1'), Make::line('b', 10, 'P-2', designators: 'R1')]),
+            ),
+        )
+        ->toBe(['find number 10 stands on P-1 and P-2.', 'designator R1 stands on P-1 and P-2.']);
 });
 
 it('takes a line that came back under another identity for the same line', function (): void {
     $base = Make::pumpHead();
     $newer = $base->without('clamp')->with(Make::line('clamp-2', 60, '200-0042', '2', notes: 'from the other side'));
-    $moved = Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['quantity' => '4']), new Edit(Op::Change, 'clamp', ['designators' => 'C1, C2, C3, C4'])]);
+    $moved = Rebase::onto($base, $newer, [
+        new Edit(Op::Change, 'clamp', ['quantity' => '4']),
+        new Edit(Op::Change, 'clamp', ['designators' => 'C1, C2, C3, C4']),
+    ]);
     $after = Apply::all($newer, $moved)->line('clamp-2');
-    expect((string) $after?->quantity)->toBe('4')->and($after?->notes)->toBe('from the other side')->and($after?->designators)->toBe('C1, C2, C3, C4')
-        ->and(fn () => Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['notes' => 'mine'])]))->toThrow(Refusal::class, 'notes was changed in both');
+    expect((string) $after?->quantity)
+        ->toBe('4')
+        ->and($after?->notes)
+        ->toBe('from the other side')
+        ->and($after?->designators)
+        ->toBe('C1, C2, C3, C4')
+        ->and(fn() => Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['notes' => 'mine'])]))
+        ->toThrow(Refusal::class, 'notes was changed in both');
 });

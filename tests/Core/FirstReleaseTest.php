@@ -23,8 +23,16 @@ use Orthotaxis\Core\Structure\Structure;
 use Tests\Core\Support\Make;
 
 $today = Day::parse('2026-11-23');
-$new = static fn (Structure $after, ?string $latest = null, Sequence $sequence = Sequence::Letters): OrderItem => new OrderItem(
-    '200-0060', Outcome::Revise, null, null, $latest, null, new Structure, $after, sequence: $sequence,
+$new = static fn(Structure $after, ?string $latest = null, Sequence $sequence = Sequence::Letters): OrderItem => new OrderItem(
+    '200-0060',
+    Outcome::Revise,
+    null,
+    null,
+    $latest,
+    null,
+    new Structure(),
+    $after,
+    sequence: $sequence,
 );
 $release = static function (OrderItem $item) use ($today): ReleasePlan {
     $digest = Digest::of(Make::order(OrderState::Signed, [$item]));
@@ -33,42 +41,93 @@ $release = static function (OrderItem $item) use ($today): ReleasePlan {
 };
 
 it('needs neither a disposition nor lines for what does not exist yet', function () use ($new, $today): void {
-    $checks = Readiness::forReview(Make::order(items: [$new(new Structure)]), $today);
-    expect(array_filter($checks, static fn (Check $check): bool => ! $check->met))->toBe([]);
+    $checks = Readiness::forReview(Make::order(items: [$new(new Structure())]), $today);
+    expect(array_filter($checks, static fn(Check $check): bool => !$check->met))->toBe([]);
 });
 
 it('notices when another order was first', function () use ($new, $today): void {
-    $checks = Readiness::forReview(Make::order(items: [$new(new Structure, 'A')]), $today);
-    expect(implode(' ', array_map(static fn (Check $check): string => $check->reason, array_filter($checks, static fn (Check $check): bool => ! $check->met))))->toContain('was released as revision A meanwhile');
+    $checks = Readiness::forReview(Make::order(items: [$new(new Structure(), 'A')]), $today);
+    expect(
+        implode(
+            ' ',
+            array_map(
+                static fn(Check $check): string => $check->reason,
+                array_filter($checks, static fn(Check $check): bool => !$check->met),
+            ),
+        ),
+    )->toContain('was released as revision A meanwhile');
 });
 
 it('gives the first code of the sequence and supersedes nothing', function (Sequence $sequence, string $code) use ($new, $release): void {
-    $plan = $release($new(new Structure, sequence: $sequence));
+    $plan = $release($new(new Structure(), sequence: $sequence));
     expect($plan->items[0]->revision)->toBe($code)->and($plan->items[0]->supersedes)->toBeNull();
 })->with([[Sequence::Letters, 'A'], [Sequence::Numbers, '1'], [Sequence::NumbersThenLetters, 'A']]);
 
 it('introduces the item to planning, and tells phantoms and days of lines', function () use ($new, $release): void {
-    $line = new Line('a', 10, '200-0040', Quantity::one(), Unit::Metre, validity: Validity::fromTo(Day::parse('2027-03-01'), Day::parse('2027-03-31')), phantom: true);
-    $document = Document::of($release($new(new Structure([$line]))), 'New head', 3, '2026-11-23T09:00:00Z', ['200-0060' => new IntroducedItem('Pump head, wide', Unit::Piece)]);
+    $line = new Line(
+        'a',
+        10,
+        '200-0040',
+        Quantity::one(),
+        Unit::Metre,
+        validity: Validity::fromTo(Day::parse('2027-03-01'), Day::parse('2027-03-31')),
+        phantom: true,
+    );
+    $document = Document::of($release($new(new Structure([$line]))), 'New head', 3, '2026-11-23T09:00:00Z', [
+        '200-0060' => new IntroducedItem('Pump head, wide', Unit::Piece),
+    ]);
     [$item, $entry] = $document->records();
-    expect($item['action'])->toBe('introduce')->and($item['title'])->toBe('Pump head, wide')->and($item['itemUnit'])->toBe('pc')->and($item['supersedes'])->toBeNull()
-        ->and([$entry['phantom'], $entry['firstDay'], $entry['lastDay']])->toBe(['yes', '2027-03-01', '2027-03-31']);
-    $xml = new DOMDocument;
+    expect($item['action'])
+        ->toBe('introduce')
+        ->and($item['title'])
+        ->toBe('Pump head, wide')
+        ->and($item['itemUnit'])
+        ->toBe('pc')
+        ->and($item['supersedes'])
+        ->toBeNull()
+        ->and([$entry['phantom'], $entry['firstDay'], $entry['lastDay']])
+        ->toBe(['yes', '2027-03-01', '2027-03-31']);
+    $xml = new DOMDocument();
     $xml->loadXML(Format::Xml->write($document));
-    expect($xml->schemaValidate(dirname(__DIR__, 2).'/resources/schemas/hand-over-1.xsd'))->toBeTrue();
+    expect($xml->schemaValidate(dirname(__DIR__, 2) . '/resources/schemas/hand-over-1.xsd'))->toBeTrue();
 });
 
 it('takes a new sheet for an edit, and signs it by its content', function () use ($today): void {
-    $drawing = static fn (array $files): OrderItem => new OrderItem('800-0001', Outcome::Revise, Disposition::UseUp, 'A', 'A', null, new Structure, new Structure, files: $files);
-    $idle = array_filter(Readiness::forReview(Make::order(items: [$drawing([])]), $today), static fn (Check $check): bool => ! $check->met);
-    $edited = array_filter(Readiness::forReview(Make::order(items: [$drawing(['sheet b.svg 00'])]), $today), static fn (Check $check): bool => ! $check->met);
-    expect($idle)->toHaveCount(1)->and($edited)->toBe([])
-        ->and(Digest::of(Make::order(items: [$drawing(['sheet b.svg 00'])])))->not->toBe(Digest::of(Make::order(items: [$drawing(['sheet b.svg 01'])])));
+    $drawing = static fn(array $files): OrderItem => new OrderItem(
+        '800-0001',
+        Outcome::Revise,
+        Disposition::UseUp,
+        'A',
+        'A',
+        null,
+        new Structure(),
+        new Structure(),
+        files: $files,
+    );
+    $idle = array_filter(Readiness::forReview(Make::order(items: [$drawing([])]), $today), static fn(Check $check): bool => !$check->met);
+    $edited = array_filter(
+        Readiness::forReview(Make::order(items: [$drawing(['sheet b.svg 00'])]), $today),
+        static fn(Check $check): bool => !$check->met,
+    );
+    expect($idle)
+        ->toHaveCount(1)
+        ->and($edited)
+        ->toBe([])
+        ->and(Digest::of(Make::order(items: [$drawing(['sheet b.svg 00'])])))
+        ->not->toBe(Digest::of(Make::order(items: [$drawing(['sheet b.svg 01'])])));
 });
 
 it('names saved work between releases', function (): void {
-    expect(Sequence::Letters->working('B', 3))->toBe('C.3')->and(Sequence::Letters->working(null, 1))->toBe('A.1')
-        ->and(Sequence::Numbers->working('7', 2))->toBe('8.2')
-        ->and(Sequence::NumbersThenLetters->working(null, 4))->toBe('4')->and(Sequence::NumbersThenLetters->working('Y', 4))->toBe('AA.4')
-        ->and(Sequence::NumbersThenLetters->next('H'))->toBe('J');
+    expect(Sequence::Letters->working('B', 3))
+        ->toBe('C.3')
+        ->and(Sequence::Letters->working(null, 1))
+        ->toBe('A.1')
+        ->and(Sequence::Numbers->working('7', 2))
+        ->toBe('8.2')
+        ->and(Sequence::NumbersThenLetters->working(null, 4))
+        ->toBe('4')
+        ->and(Sequence::NumbersThenLetters->working('Y', 4))
+        ->toBe('AA.4')
+        ->and(Sequence::NumbersThenLetters->next('H'))
+        ->toBe('J');
 });

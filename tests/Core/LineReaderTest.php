@@ -7,12 +7,21 @@ use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\LineReader;
 use Tests\Core\Support\Make;
 
-$read = fn (array $fields) => (new LineReader)->read('k', $fields + ['find' => '10', 'component' => 'P-1', 'quantity' => '1', 'unit' => 'pc']);
+$read = fn(array $fields) => (new LineReader())->read(
+    'k',
+    $fields + ['find' => '10', 'component' => 'P-1', 'quantity' => '1', 'unit' => 'pc'],
+);
 
 it('reads a line as it is typed', function () use ($read): void {
     $line = $read(['quantity' => '3', 'designators' => 'R1 R2;R3', 'notes' => ' twist ', 'not_modelled' => 'yes', 'operation' => '20']);
-    expect($line->designators)->toBe('R1, R2, R3')->and($line->notes)->toBe('twist')
-        ->and($line->notModelled)->toBeTrue()->and($line->operation)->toBe(20);
+    expect($line->designators)
+        ->toBe('R1, R2, R3')
+        ->and($line->notes)
+        ->toBe('twist')
+        ->and($line->notModelled)
+        ->toBeTrue()
+        ->and($line->operation)
+        ->toBe(20);
 });
 
 it('says of each field what is wrong', function (array $fields, string $place, string $reason) use ($read): void {
@@ -47,6 +56,8 @@ it('says everything that is wrong at once', function () use ($read): void {
 
 it('keeps what is not given anew', function (): void {
     $tube = Make::line('tube', 50, '200-0040', '0.5', Unit::Metre, notes: 'wall 1.6 mm');
-    expect($tube->with(['component' => '200-0041']))->toEqual(Make::line('tube', 50, '200-0041', '0.5', Unit::Metre, notes: 'wall 1.6 mm'))
-        ->and($tube->with(['notes' => ''])->notes)->toBe('');
+    expect($tube->with(['component' => '200-0041']))
+        ->toEqual(Make::line('tube', 50, '200-0041', '0.5', Unit::Metre, notes: 'wall 1.6 mm'))
+        ->and($tube->with(['notes' => ''])->notes)
+        ->toBe('');
 });

@@ -19,40 +19,49 @@ use Tests\Core\Support\Make;
 function lives(): array
 {
     return [
-        'report' => [ReportState::class, [
-            'open' => ['returned', 'answered', 'gathered', 'duplicate'],
-            'returned' => ['open', 'answered', 'gathered', 'duplicate'],
-            'answered' => ['open'],
-            // Gathered into several requests, one after another.
-            'gathered' => ['open', 'gathered'],
-            'duplicate' => ['open'],
-        ]],
-        'request' => [RequestState::class, [
-            'raised' => ['assessing', 'gathered'],
-            'assessing' => ['approved', 'rejected', 'returned', 'gathered'],
-            'returned' => ['assessing', 'raised', 'gathered'],
-            'approved' => ['ordered'],
-            'rejected' => [],
-            // When its order is withdrawn, it is without one again.
-            'ordered' => ['approved'],
-            'gathered' => ['raised'],
-        ]],
-        'order' => [OrderState::class, [
-            'planning' => ['revising', 'withdrawn'],
-            'revising' => ['in_review', 'withdrawn'],
-            'in_review' => ['signed', 'revising'],
-            'signed' => ['released', 'revising'],
-            'released' => ['closed'],
-            'closed' => [],
-            'withdrawn' => [],
-        ]],
+        'report' => [
+            ReportState::class,
+            [
+                'open' => ['returned', 'answered', 'gathered', 'duplicate'],
+                'returned' => ['open', 'answered', 'gathered', 'duplicate'],
+                'answered' => ['open'],
+                // Gathered into several requests, one after another.
+                'gathered' => ['open', 'gathered'],
+                'duplicate' => ['open'],
+            ],
+        ],
+        'request' => [
+            RequestState::class,
+            [
+                'raised' => ['assessing', 'gathered'],
+                'assessing' => ['approved', 'rejected', 'returned', 'gathered'],
+                'returned' => ['assessing', 'raised', 'gathered'],
+                'approved' => ['ordered'],
+                'rejected' => [],
+                // When its order is withdrawn, it is without one again.
+                'ordered' => ['approved'],
+                'gathered' => ['raised'],
+            ],
+        ],
+        'order' => [
+            OrderState::class,
+            [
+                'planning' => ['revising', 'withdrawn'],
+                'revising' => ['in_review', 'withdrawn'],
+                'in_review' => ['signed', 'revising'],
+                'signed' => ['released', 'revising'],
+                'released' => ['closed'],
+                'closed' => [],
+                'withdrawn' => [],
+            ],
+        ],
     ];
 }
 
 it('goes from state to state as its life says, and no other way', function (string $states, array $life): void {
     expect(array_column($states::cases(), 'value'))->toEqualCanonicalizing(array_keys($life));
     foreach ($states::cases() as $from) {
-        $may = array_filter($states::cases(), static fn (BackedEnum $next): bool => $from->mayBecome($next));
+        $may = array_filter($states::cases(), static fn(BackedEnum $next): bool => $from->mayBecome($next));
         expect(array_column($may, 'value'))->toEqualCanonicalizing($life[$from->value]);
     }
 })->with(lives());
@@ -70,7 +79,7 @@ it('never takes back a release or a rejection', function (): void {
         $reached = [$from];
         for ($at = 0; $at < count($reached); $at++) {
             foreach ($states::cases() as $next) {
-                if ($reached[$at]->mayBecome($next) && ! in_array($next, $reached, true)) {
+                if ($reached[$at]->mayBecome($next) && !in_array($next, $reached, true)) {
                     $reached[] = $next;
                 }
             }
@@ -78,23 +87,32 @@ it('never takes back a release or a rejection', function (): void {
 
         return $reached;
     };
-    expect($after(OrderState::class, OrderState::Released))->toBe([OrderState::Released, OrderState::Closed])
-        ->and($after(RequestState::class, RequestState::Rejected))->toBe([RequestState::Rejected])
-        ->and($after(OrderState::class, OrderState::Withdrawn))->toBe([OrderState::Withdrawn]);
+    expect($after(OrderState::class, OrderState::Released))
+        ->toBe([OrderState::Released, OrderState::Closed])
+        ->and($after(RequestState::class, RequestState::Rejected))
+        ->toBe([RequestState::Rejected])
+        ->and($after(OrderState::class, OrderState::Withdrawn))
+        ->toBe([OrderState::Withdrawn]);
 });
 
 it('is open as long as somebody has something to do for it', function (): void {
-    $open = static fn (array $states): array => array_column(array_filter($states, static fn (BackedEnum $state): bool => $state->isOpen()), 'value');
-    expect($open(ReportState::cases()))->toEqualCanonicalizing(['open', 'returned'])
-        ->and($open(RequestState::cases()))->toEqualCanonicalizing(['raised', 'assessing', 'returned', 'approved'])
-        ->and($open(OrderState::cases()))->toEqualCanonicalizing(['planning', 'revising', 'in_review', 'signed']);
+    $open = static fn(array $states): array => array_column(
+        array_filter($states, static fn(BackedEnum $state): bool => $state->isOpen()),
+        'value',
+    );
+    expect($open(ReportState::cases()))
+        ->toEqualCanonicalizing(['open', 'returned'])
+        ->and($open(RequestState::cases()))
+        ->toEqualCanonicalizing(['raised', 'assessing', 'returned', 'approved'])
+        ->and($open(OrderState::cases()))
+        ->toEqualCanonicalizing(['planning', 'revising', 'in_review', 'signed']);
 });
 
 it('is looked into only while nothing is decided, and planned only while nothing is judged', function (): void {
     foreach (RequestState::cases() as $state) {
         expect($state->isAssessed())->toBe(in_array($state, [RequestState::Raised, RequestState::Assessing], true));
         // What is looked into is open.
-        expect($state->isAssessed() && ! $state->isOpen())->toBeFalse();
+        expect($state->isAssessed() && !$state->isOpen())->toBeFalse();
     }
     foreach (OrderState::cases() as $state) {
         expect($state->allowsPlanning())->toBe($state->mayBecome(OrderState::Withdrawn));
@@ -103,7 +121,7 @@ it('is looked into only while nothing is decided, and planned only while nothing
 
 it('stands to an item as the worst of what was asked: overdue, waiting, answered, no effect', function (): void {
     $today = Day::parse('2026-11-25');
-    $rank = static fn (QuestionState $state, bool $late): int => match (true) {
+    $rank = static fn(QuestionState $state, bool $late): int => match (true) {
         $state === QuestionState::Waiting && $late => 4,
         $state === QuestionState::Waiting => 3,
         $state === QuestionState::Answered => 2,
@@ -119,8 +137,10 @@ it('stands to an item as the worst of what was asked: overdue, waiting, answered
             $questions[] = [$state, Day::parse("2026-11-{$due}")];
             $ranks[] = $rank($state, $due < 25);
         }
-        expect(Standing::of($questions, $today))->toBe($expected[max([0, ...$ranks])])
+        expect(Standing::of($questions, $today))
+            ->toBe($expected[max([0, ...$ranks])])
             // The order of asking does not matter.
-            ->and(Standing::of(array_reverse($questions), $today))->toBe(Standing::of($questions, $today));
+            ->and(Standing::of(array_reverse($questions), $today))
+            ->toBe(Standing::of($questions, $today));
     });
 });

@@ -11,10 +11,16 @@ it('tells how alike two reports are, by the items and words they share', functio
     $tube = Wording::of('Pump tube torn at the rollers', 'Ran dry after 160 hours; fine silt in the pump head.', ['200-0040']);
     $again = Wording::of('Tube leaks at the rollers', 'A customer sends back two pumps: silt.', ['200-0010', '200-0040']);
     $other = Wording::of('Display fades', 'Readings cannot be seen at noon.', ['300-0034']);
-    expect($tube->likeness($tube))->toBe(100)
-        ->and($tube->likeness($again))->toBeGreaterThan(70)->and($again->likeness($tube))->toBe($tube->likeness($again))
-        ->and($tube->likeness($other))->toBeLessThan(Wording::LIKELY)
-        ->and(Wording::of('', '', [])->likeness($tube))->toBe(0);
+    expect($tube->likeness($tube))
+        ->toBe(100)
+        ->and($tube->likeness($again))
+        ->toBeGreaterThan(70)
+        ->and($again->likeness($tube))
+        ->toBe($tube->likeness($again))
+        ->and($tube->likeness($other))
+        ->toBeLessThan(Wording::LIKELY)
+        ->and(Wording::of('', '', [])->likeness($tube))
+        ->toBe(0);
 });
 
 it('counts a word in any of its forms once, and no word that stands in every report', function (): void {
@@ -43,8 +49,12 @@ it('reads a word with one slip of the fingers as that word, and no other word', 
 it('finds a report again that was typed in a hurry', function (): void {
     $first = Wording::of('Gasket hardened in frost', 'The membrane split', ['110-0002']);
     $hurry = Wording::of('Gaskte hardened', 'membane', []);
-    expect($first->likeness($hurry))->toBe(50)->and($hurry->likeness($first))->toBe(50)
-        ->and($first->likeness(Wording::of('Casket handled', 'member', [])))->toBeLessThan(Wording::LIKELY);
+    expect($first->likeness($hurry))
+        ->toBe(50)
+        ->and($hurry->likeness($first))
+        ->toBe(50)
+        ->and($first->likeness(Wording::of('Casket handled', 'member', [])))
+        ->toBeLessThan(Wording::LIKELY);
 });
 
 it('takes whatever is settled up again', function (): void {
@@ -55,7 +65,11 @@ it('takes whatever is settled up again', function (): void {
 });
 
 it('gathers only what is not decided, and takes it out again', function (): void {
-    $gathered = array_filter(RequestState::cases(), static fn (RequestState $state): bool => $state->mayBecome(RequestState::Gathered));
-    expect(array_values($gathered))->toBe([RequestState::Raised, RequestState::Assessing, RequestState::Returned])
-        ->and(RequestState::Gathered->mayBecome(RequestState::Raised))->toBeTrue()->and(RequestState::Gathered->isOpen())->toBeFalse();
+    $gathered = array_filter(RequestState::cases(), static fn(RequestState $state): bool => $state->mayBecome(RequestState::Gathered));
+    expect(array_values($gathered))
+        ->toBe([RequestState::Raised, RequestState::Assessing, RequestState::Returned])
+        ->and(RequestState::Gathered->mayBecome(RequestState::Raised))
+        ->toBeTrue()
+        ->and(RequestState::Gathered->isOpen())
+        ->toBeFalse();
 });

@@ -15,19 +15,24 @@ it('counts numbers', function (): void {
 });
 
 it('refuses a code of another sequence', function (Sequence $sequence, string $code): void {
-    expect(fn () => $sequence->after($code))->toThrow(Refusal::class);
+    expect(fn() => $sequence->after($code))->toThrow(Refusal::class);
 })->with([[Sequence::Letters, 'O'], [Sequence::Letters, '1'], [Sequence::Letters, ''], [Sequence::Numbers, 'A'], [Sequence::Numbers, '0']]);
 
 it('never lets what is released go back', function (): void {
     foreach ([RevisionStatus::Released, RevisionStatus::Superseded, RevisionStatus::Obsolete] as $frozen) {
-        expect($frozen->isFrozen())->toBeTrue()
-            ->and($frozen->mayBecome(RevisionStatus::InWork))->toBeFalse()
-            ->and($frozen->mayBecome(RevisionStatus::InReview))->toBeFalse();
+        expect($frozen->isFrozen())
+            ->toBeTrue()
+            ->and($frozen->mayBecome(RevisionStatus::InWork))
+            ->toBeFalse()
+            ->and($frozen->mayBecome(RevisionStatus::InReview))
+            ->toBeFalse();
     }
-    expect(RevisionStatus::InReview->mayBecome(RevisionStatus::Released))->toBeTrue()
-        ->and(RevisionStatus::InWork->mayBecome(RevisionStatus::Released))->toBeFalse();
+    expect(RevisionStatus::InReview->mayBecome(RevisionStatus::Released))
+        ->toBeTrue()
+        ->and(RevisionStatus::InWork->mayBecome(RevisionStatus::Released))
+        ->toBeFalse();
 });
 
 it('takes no line break for the end of a code', function (): void {
-    expect(fn () => Sequence::Numbers->after("7\n"))->toThrow(Refusal::class);
+    expect(fn() => Sequence::Numbers->after("7\n"))->toThrow(Refusal::class);
 });

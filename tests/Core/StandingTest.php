@@ -8,8 +8,11 @@ use Orthotaxis\Core\Calendar\Day;
 
 it('sums up what a function was asked about an item', function (array $states, Standing $expected): void {
     $days = ['late' => '2027-02-28', 'today' => '2027-03-01', 'later' => '2027-03-02'];
-    $questions = array_map(static fn (array $one): array => [$one[0], Day::parse($days[$one[1]])], $states);
-    expect(Standing::of($questions, Day::parse('2027-03-01')))->toBe($expected)->and(Standing::of(array_reverse($questions), Day::parse('2027-03-01')))->toBe($expected);
+    $questions = array_map(static fn(array $one): array => [$one[0], Day::parse($days[$one[1]])], $states);
+    expect(Standing::of($questions, Day::parse('2027-03-01')))
+        ->toBe($expected)
+        ->and(Standing::of(array_reverse($questions), Day::parse('2027-03-01')))
+        ->toBe($expected);
 })->with([
     'nothing' => [[], Standing::NotAsked],
     'withdrawn' => [[[QuestionState::Withdrawn, 'late']], Standing::NotAsked],

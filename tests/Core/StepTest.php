@@ -10,22 +10,43 @@ use Orthotaxis\Core\Step\Value;
 /** @param  list<string>  $data */
 function model(array $data, string $schema = 'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF'): string
 {
-    return "ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((''),'2;1');\nFILE_SCHEMA(('{$schema}'));\nENDSEC;\nDATA;\n".implode(";\n", $data).";\nENDSEC;\nEND-ISO-10303-21;\n";
+    return "ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((''),'2;1');\nFILE_SCHEMA(('{$schema}'));\nENDSEC;\nDATA;\n" .
+        implode(";\n", $data) .
+        ";\nENDSEC;\nEND-ISO-10303-21;\n";
 }
 
 const PUMP = [
-    "#1=PRODUCT('200-0010','Pump head','',(#90))", "#2=PRODUCT('200-0042','Tube clamp','',(#90))", "#3=PRODUCT('','Screw M3; short','',(#90))",
-    "#11=PRODUCT_DEFINITION_FORMATION('E','',#1)", "#12=PRODUCT_DEFINITION_FORMATION_WITH_SPECIFIED_SOURCE('A','',#2,.BOUGHT.)", "#13 = PRODUCT_DEFINITION_FORMATION('A','',#3)",
-    "#21=PRODUCT_DEFINITION('design','',#11,#91)", "#22=PRODUCT_DEFINITION('design','',#12,#91)", "#23=PRODUCT_DEFINITION('design','',#13,#91)",
-    '#30=CARTESIAN_POINT(\'\',(0.,1.5,-2.E-3))', "#31=NEXT_ASSEMBLY_USAGE_OCCURRENCE('1','','',#21,#22,'C1')",
-    "#32=NEXT_ASSEMBLY_USAGE_OCCURRENCE('2','','',#21,#22,'C2')", "#33=NEXT_ASSEMBLY_USAGE_OCCURRENCE('3','','',#21,#23,\$)", "#34=NEXT_ASSEMBLY_USAGE_OCCURRENCE('4','','',#22,#23,\$)",
+    "#1=PRODUCT('200-0010','Pump head','',(#90))",
+    "#2=PRODUCT('200-0042','Tube clamp','',(#90))",
+    "#3=PRODUCT('','Screw M3; short','',(#90))",
+    "#11=PRODUCT_DEFINITION_FORMATION('E','',#1)",
+    "#12=PRODUCT_DEFINITION_FORMATION_WITH_SPECIFIED_SOURCE('A','',#2,.BOUGHT.)",
+    "#13 = PRODUCT_DEFINITION_FORMATION('A','',#3)",
+    "#21=PRODUCT_DEFINITION('design','',#11,#91)",
+    "#22=PRODUCT_DEFINITION('design','',#12,#91)",
+    "#23=PRODUCT_DEFINITION('design','',#13,#91)",
+    '#30=CARTESIAN_POINT(\'\',(0.,1.5,-2.E-3))',
+    "#31=NEXT_ASSEMBLY_USAGE_OCCURRENCE('1','','',#21,#22,'C1')",
+    "#32=NEXT_ASSEMBLY_USAGE_OCCURRENCE('2','','',#21,#22,'C2')",
+    "#33=NEXT_ASSEMBLY_USAGE_OCCURRENCE('3','','',#21,#23,\$)",
+    "#34=NEXT_ASSEMBLY_USAGE_OCCURRENCE('4','','',#22,#23,\$)",
 ];
 
 it('counts occurrences into quantities, and names what has no number by its name', function (string $schema): void {
     $structure = ProductStructure::read([model(PUMP, $schema)]);
-    expect($structure->uses)->toBe(['200-0010' => ['200-0042' => [2, ['C1', 'C2']], 'Screw M3; short' => [1, []]], '200-0042' => ['Screw M3; short' => [1, []]]])
-        ->and($structure->names['200-0010'])->toBe('Pump head');
-})->with(['CONFIG_CONTROL_DESIGN', 'CONFIGURATION_CONTROL_3D_DESIGN_ED2_MIM_LF', 'AUTOMOTIVE_DESIGN { 1 0 10303 214 3 1 1 }', 'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF']);
+    expect($structure->uses)
+        ->toBe([
+            '200-0010' => ['200-0042' => [2, ['C1', 'C2']], 'Screw M3; short' => [1, []]],
+            '200-0042' => ['Screw M3; short' => [1, []]],
+        ])
+        ->and($structure->names['200-0010'])
+        ->toBe('Pump head');
+})->with([
+    'CONFIG_CONTROL_DESIGN',
+    'CONFIGURATION_CONTROL_3D_DESIGN_ED2_MIM_LF',
+    'AUTOMOTIVE_DESIGN { 1 0 10303 214 3 1 1 }',
+    'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF',
+]);
 
 it('reads the same wherever the file is cut', function (): void {
     $text = model([...PUMP, "/* a comment; with 'signs */ #40=PRODUCT('it''s','x','',(#90))"]);
@@ -41,49 +62,81 @@ it('cuts statements at semicolons, not inside texts and comments', function (): 
 });
 
 it('decodes letters', function (): void {
-    expect(Value::arguments("'\\X2\\00DC\\X0\\ber','a\\X\\E4b','\\S\\d','c:\\\\d',(#1,(#2,\$)),.T.,*"))->toBe(['Über', 'aäb', 'ä', 'c:\\d', ['#1', ['#2', '$']], '.T.', '*']);
+    expect(Value::arguments("'\\X2\\00DC\\X0\\ber','a\\X\\E4b','\\S\\d','c:\\\\d',(#1,(#2,\$)),.T.,*"))->toBe([
+        'Über',
+        'aäb',
+        'ä',
+        'c:\\d',
+        ['#1', ['#2', '$']],
+        '.T.',
+        '*',
+    ]);
 });
 
 it('says what is wrong with a file', function (string $text, string $said): void {
-    expect(fn () => ProductStructure::read([$text]))->toThrow(Refusal::class, $said);
+    expect(fn() => ProductStructure::read([$text]))->toThrow(Refusal::class, $said);
 })->with([
-    ["hello;\n", 'no ISO 10303-21'], [model(PUMP, 'IFC4'), 'AP203'], [model(array_slice(PUMP, 0, 9)), 'no assembly'],
-    [model(array_filter(PUMP, fn (string $line): bool => ! str_starts_with($line, '#22='))), '#22'],
+    ["hello;\n", 'no ISO 10303-21'],
+    [model(PUMP, 'IFC4'), 'AP203'],
+    [model(array_slice(PUMP, 0, 9)), 'no assembly'],
+    [model(array_filter(PUMP, fn(string $line): bool => !str_starts_with($line, '#22='))), '#22'],
 ]);
 
 it('refuses a file that ends early, wherever it was cut', function (): void {
     $text = model(PUMP);
     $whole = strlen(rtrim($text));
     foreach ([$whole - 1, $whole - 18, $whole - 26, intdiv($whole, 2)] as $length) {
-        expect(fn () => ProductStructure::read([substr($text, 0, $length)]))->toThrow(Refusal::class, 'cut short');
+        expect(fn() => ProductStructure::read([substr($text, 0, $length)]))->toThrow(Refusal::class, 'cut short');
     }
-    expect(fn () => ProductStructure::read([str_replace('ENDSEC;', '', $text)]))->toThrow(Refusal::class, 'cut short');
+    expect(fn() => ProductStructure::read([str_replace('ENDSEC;', '', $text)]))->toThrow(Refusal::class, 'cut short');
 });
 
 it('reads occurrences written as complex instances', function (): void {
-    $complex = "#32=(ASSEMBLY_COMPONENT_USAGE('C2')NEXT_ASSEMBLY_USAGE_OCCURRENCE()PRODUCT_DEFINITION_RELATIONSHIP('2','','',#21,#22)PRODUCT_DEFINITION_USAGE())";
-    $data = array_map(static fn (string $line): string => str_starts_with($line, '#32=') ? $complex : $line, PUMP);
+    $complex =
+        "#32=(ASSEMBLY_COMPONENT_USAGE('C2')NEXT_ASSEMBLY_USAGE_OCCURRENCE()PRODUCT_DEFINITION_RELATIONSHIP('2','','',#21,#22)PRODUCT_DEFINITION_USAGE())";
+    $data = array_map(static fn(string $line): string => str_starts_with($line, '#32=') ? $complex : $line, PUMP);
     expect(ProductStructure::read([model($data)])->uses)->toBe(ProductStructure::read([model(PUMP)])->uses);
 });
 
 it('reads so many at once as so many pieces, and refuses what is no whole number of pieces', function (): void {
-    $data = static fn (string $measure): string => model([...PUMP, "#35=QUANTIFIED_ASSEMBLY_COMPONENT_USAGE('5','','',#21,#23,\$,#80)", $measure, '#81=CONTEXT_DEPENDENT_UNIT(*)']);
-    expect(ProductStructure::read([$data('#80=MEASURE_WITH_UNIT(COUNT_MEASURE(6.),#81)')])->uses['200-0010']['Screw M3; short'])->toBe([7, []])
-        ->and(ProductStructure::read([$data('#80=(LENGTH_MEASURE_WITH_UNIT()MEASURE_WITH_UNIT(COUNT_MEASURE(2),#81))')])->uses['200-0010']['Screw M3; short'])->toBe([3, []]);
-    foreach (['#80=MEASURE_WITH_UNIT(LENGTH_MEASURE(0.5),#81)', '#80=MEASURE_WITH_UNIT(COUNT_MEASURE(1.5),#81)', "#79=CARTESIAN_POINT('',(0.))"] as $measure) {
-        expect(fn () => ProductStructure::read([$data($measure)]))->toThrow(Refusal::class, 'quantity of occurrence #35');
+    $data = static fn(string $measure): string => model([
+        ...PUMP,
+        "#35=QUANTIFIED_ASSEMBLY_COMPONENT_USAGE('5','','',#21,#23,\$,#80)",
+        $measure,
+        '#81=CONTEXT_DEPENDENT_UNIT(*)',
+    ]);
+    expect(ProductStructure::read([$data('#80=MEASURE_WITH_UNIT(COUNT_MEASURE(6.),#81)')])->uses['200-0010']['Screw M3; short'])
+        ->toBe([7, []])
+        ->and(
+            ProductStructure::read([$data('#80=(LENGTH_MEASURE_WITH_UNIT()MEASURE_WITH_UNIT(COUNT_MEASURE(2),#81))')])->uses['200-0010'][
+                'Screw M3; short'
+            ],
+        )
+        ->toBe([3, []]);
+    foreach (
+        ['#80=MEASURE_WITH_UNIT(LENGTH_MEASURE(0.5),#81)', '#80=MEASURE_WITH_UNIT(COUNT_MEASURE(1.5),#81)', "#79=CARTESIAN_POINT('',(0.))"]
+        as $measure
+    ) {
+        expect(fn() => ProductStructure::read([$data($measure)]))->toThrow(Refusal::class, 'quantity of occurrence #35');
     }
 });
 
 it('refuses two products of one number', function (): void {
-    $data = array_map(static fn (string $line): string => str_replace("'','Screw M3; short'", "'200-0042','Screw M3; short'", $line), PUMP);
-    expect(fn () => ProductStructure::read([model($data)]))->toThrow(Refusal::class, '“200-0042”');
+    $data = array_map(static fn(string $line): string => str_replace("'','Screw M3; short'", "'200-0042','Screw M3; short'", $line), PUMP);
+    expect(fn() => ProductStructure::read([model($data)]))->toThrow(Refusal::class, '“200-0042”');
 });
 
 it('counts a part that occurs ten thousand times, with the name of each', function (): void {
-    $data = ["#1=PRODUCT('A','','',(#9))", '#2=PRODUCT_DEFINITION_FORMATION(\'\',\'\',#1)', '#3=PRODUCT_DEFINITION(\'\',\'\',#2,#9)', "#4=PRODUCT('B','','',(#9))", '#5=PRODUCT_DEFINITION_FORMATION(\'\',\'\',#4)', '#6=PRODUCT_DEFINITION(\'\',\'\',#5,#9)'];
+    $data = [
+        "#1=PRODUCT('A','','',(#9))",
+        '#2=PRODUCT_DEFINITION_FORMATION(\'\',\'\',#1)',
+        '#3=PRODUCT_DEFINITION(\'\',\'\',#2,#9)',
+        "#4=PRODUCT('B','','',(#9))",
+        '#5=PRODUCT_DEFINITION_FORMATION(\'\',\'\',#4)',
+        '#6=PRODUCT_DEFINITION(\'\',\'\',#5,#9)',
+    ];
     for ($i = 0; $i < 10_000; $i++) {
-        $data[] = '#'.(10 + $i)."=NEXT_ASSEMBLY_USAGE_OCCURRENCE('{$i}','','',#3,#6,'C{$i}')";
+        $data[] = '#' . (10 + $i) . "=NEXT_ASSEMBLY_USAGE_OCCURRENCE('{$i}','','',#3,#6,'C{$i}')";
     }
     [$count, $names] = ProductStructure::read([model($data)])->uses['A']['B'];
     expect($count)->toBe(10_000)->and(count(array_unique($names)))->toBe(10_000);

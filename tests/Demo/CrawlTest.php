@@ -16,15 +16,33 @@ use Tests\Demo\Records;
  * since what a role changes in an answer is what it may do, never which records there are.
  */
 
-beforeEach(fn () => Http::allowStrayRequests(null));
+beforeEach(fn() => Http::allowStrayRequests(null));
 
 /** Queries that one answer may take, whatever the record; what is not named has the first. */
 const BUDGET = [
-    '' => 14, 'api/desk' => 16, 'api/meeting' => 14, 'api/dossiers/{number}' => 44, 'api/orders/{number}/review' => 60, 'api/orders/{number}/consequences' => 34,
-    'api/orders/{number}/items/{item}/redline' => 30, 'api/orders/{number}/items/{item}/sheet/{format}' => 24, 'api/items/{number}' => 20, 'api/items/{number}/structure' => 44,
-    'api/items/{number}/planned-uses' => 22, 'api/items/{number}/older-uses' => 20, 'api/requests/{number}/reach' => 40, 'api/requests/{number}/reach-picture' => 40,
-    'api/requests/{number}/money' => 60, 'api/requests/{number}/questions' => 24, 'api/requests/{number}/forms' => 24, 'api/reports/{number}' => 30, 'api/exposure' => 20,
-    'api/items/{number}/structure/{format}' => 30, 'api/comparison' => 30, 'api/comparison/{format}' => 30, 'api/catalogue/{format}' => 14,
+    '' => 14,
+    'api/desk' => 16,
+    'api/meeting' => 14,
+    'api/dossiers/{number}' => 44,
+    'api/orders/{number}/review' => 60,
+    'api/orders/{number}/consequences' => 34,
+    'api/orders/{number}/items/{item}/redline' => 30,
+    'api/orders/{number}/items/{item}/sheet/{format}' => 24,
+    'api/items/{number}' => 20,
+    'api/items/{number}/structure' => 44,
+    'api/items/{number}/planned-uses' => 22,
+    'api/items/{number}/older-uses' => 20,
+    'api/requests/{number}/reach' => 40,
+    'api/requests/{number}/reach-picture' => 40,
+    'api/requests/{number}/money' => 60,
+    'api/requests/{number}/questions' => 24,
+    'api/requests/{number}/forms' => 24,
+    'api/reports/{number}' => 30,
+    'api/exposure' => 20,
+    'api/items/{number}/structure/{format}' => 30,
+    'api/comparison' => 30,
+    'api/comparison/{format}' => 30,
+    'api/catalogue/{format}' => 14,
 ];
 
 /** @return array<string, RouteOf> by address */
@@ -58,7 +76,7 @@ function crawl(mixed $test, Person $person, iterable $addresses): array
             $answer = $test->get($address, ['Accept' => 'application/json']);
             $status = $answer->getStatusCode();
             if ($status >= 400) {
-                $wrong[] = "{$person->login} {$address}: {$status} ".mb_substr((string) $answer->getContent(), 0, 160);
+                $wrong[] = "{$person->login} {$address}: {$status} " . mb_substr((string) $answer->getContent(), 0, 160);
             } elseif ($queries > (BUDGET[$route] ?? BUDGET[''])) {
                 $wrong[] = "{$person->login} {$address}: {$queries} queries";
             }
@@ -69,20 +87,22 @@ function crawl(mixed $test, Person $person, iterable $addresses): array
 }
 
 it('knows an address for every route that is read', function (): void {
-    expect(array_keys(array_diff_key(routesToRead(), (new Records)->addresses())))->toBe([]);
+    expect(array_keys(array_diff_key(routesToRead(), (new Records())->addresses())))->toBe([]);
 });
 
 it('answers every address for every record, within its queries', function (): void {
-    $addresses = (new Records)->addresses();
-    expect(array_sum(array_map(count(...), $addresses)))->toBeGreaterThan(2_000)
-        ->and(crawl($this, Person::query()->where('login', 'mira.okafor')->firstOrFail(), $addresses))->toBe([]);
+    $addresses = (new Records())->addresses();
+    expect(array_sum(array_map(count(...), $addresses)))
+        ->toBeGreaterThan(2_000)
+        ->and(crawl($this, Person::query()->where('login', 'mira.okafor')->firstOrFail(), $addresses))
+        ->toBe([]);
 });
 
 it('answers every role, for records of every kind in every state', function (Role $role): void {
     $person = Person::query()->whereJsonContains('roles', $role->value)->firstOrFail();
-    expect(crawl($this, $person, (new Records)->addresses(everyState: true)))->toBe([]);
+    expect(crawl($this, $person, (new Records())->addresses(everyState: true)))->toBe([]);
 })->with(Role::cases());
 
 it('has a record of every state there is', function (): void {
-    expect((new Records)->missingStates())->toBe([]);
+    expect((new Records())->missingStates())->toBe([]);
 });

@@ -25,47 +25,120 @@ final class Records
      */
     public function addresses(bool $everyState = false): array
     {
-        $of = fn (string $kind): array => $everyState ? $this->oneOfEachState($kind) : $this->all($kind);
-        $each = static fn (array $records, string ...$addresses): array => array_merge(...array_map(
-            static fn (string $record): array => array_map(static fn (string $address): string => '/api/'.str_replace('@', rawurlencode($record), $address), $addresses), [...$records, ...[]],
-        ) ?: [[]]);
-        $pairs = static fn (array $rows, string ...$addresses): array => array_merge(...array_map(
-            static fn (string $pair): array => array_map(static fn (string $address): string => '/api/'.str_replace(['@order', '@item'], array_map(rawurlencode(...), explode(' ', $pair)), $address), $addresses), $rows,
-        ) ?: [[]]);
+        $of = fn(string $kind): array => $everyState ? $this->oneOfEachState($kind) : $this->all($kind);
+        $each = static fn(array $records, string ...$addresses): array => array_merge(
+            ...array_map(
+                static fn(string $record): array => array_map(
+                    static fn(string $address): string => '/api/' . str_replace('@', rawurlencode($record), $address),
+                    $addresses,
+                ),
+                [...$records, ...[]],
+            ) ?: [[]],
+        );
+        $pairs = static fn(array $rows, string ...$addresses): array => array_merge(
+            ...array_map(
+                static fn(string $pair): array => array_map(
+                    static fn(string $address): string => '/api/' .
+                        str_replace(['@order', '@item'], array_map(rawurlencode(...), explode(' ', $pair)), $address),
+                    $addresses,
+                ),
+                $rows,
+            ) ?: [[]],
+        );
         $items = $of('item');
         $few = array_slice($items, 0, 40);
         $requests = $of('request');
         $plant = (string) DB::table('structure_lines')->where('kind', 'manufacturing')->where('plant', '!=', '')->value('plant');
 
         return [
-            'api/session' => ['/api/session'], 'api/people' => ['/api/people'], 'api/favourites' => ['/api/favourites'], 'api/desk' => ['/api/desk'], 'api/meeting' => ['/api/meeting'],
-            'api/items' => ['/api/items', '/api/items?words=tube&sort=-cost', '/api/items?words=zzzz', '/api/items?status=being_revised', '/api/items?from=300'],
-            'api/item-number' => $each($this->all('category'), 'item-number?category=@'), 'api/categories' => ['/api/categories'], 'api/kinds' => ['/api/kinds'],
+            'api/session' => ['/api/session'],
+            'api/people' => ['/api/people'],
+            'api/favourites' => ['/api/favourites'],
+            'api/desk' => ['/api/desk'],
+            'api/meeting' => ['/api/meeting'],
+            'api/items' => [
+                '/api/items',
+                '/api/items?words=tube&sort=-cost',
+                '/api/items?words=zzzz',
+                '/api/items?status=being_revised',
+                '/api/items?from=300',
+            ],
+            'api/item-number' => $each($this->all('category'), 'item-number?category=@'),
+            'api/categories' => ['/api/categories'],
+            'api/kinds' => ['/api/kinds'],
             'api/items/{number}' => $each($items, 'items/@'),
-            'api/items/{number}/structure' => [...$each($items, 'items/@/structure?levels=3'), ...$each($few, 'items/@/structure?kind=manufacturing', "items/@/structure?kind=manufacturing&plant={$plant}", 'items/@/structure?kind=design', 'items/@/structure?levels=30&orders=open', 'items/@/structure?time=any')],
-            'api/items/{number}/where-used' => [...$each($items, 'items/@/where-used', 'items/@/where-used?only=direct'), ...$each($few, 'items/@/where-used?only=tops&kind=manufacturing')],
+            'api/items/{number}/structure' => [
+                ...$each($items, 'items/@/structure?levels=3'),
+                ...$each(
+                    $few,
+                    'items/@/structure?kind=manufacturing',
+                    "items/@/structure?kind=manufacturing&plant={$plant}",
+                    'items/@/structure?kind=design',
+                    'items/@/structure?levels=30&orders=open',
+                    'items/@/structure?time=any',
+                ),
+            ],
+            'api/items/{number}/where-used' => [
+                ...$each($items, 'items/@/where-used', 'items/@/where-used?only=direct'),
+                ...$each($few, 'items/@/where-used?only=tops&kind=manufacturing'),
+            ],
             'api/items/{number}/summary' => $each($items, 'items/@/summary'),
-            'api/items/{number}/structure/{format}' => $each($few, 'items/@/structure/csv', 'items/@/structure/xlsx', 'items/@/structure/json', 'items/@/structure/pdf?levels=one'),
-            'api/items/{number}/documents' => $each($items, 'items/@/documents'), 'api/items/{number}/older-uses' => $each($items, 'items/@/older-uses'),
-            'api/items/{number}/planned-uses' => $each($items, 'items/@/planned-uses'), 'api/files/{id}' => $each(array_slice($this->all('file'), 0, $everyState ? 4 : 500), 'files/@'),
-            'api/comparison' => $each(array_slice($items, 0, 60), 'comparison?left=@&right=200-0010'), 'api/comparison/{format}' => $each(array_slice($items, 0, 6), 'comparison/csv?left=@&right=200-0010', 'comparison/pdf?left=@&right=200-0010'),
-            'api/exposure' => $each(array_slice($items, 0, 60), 'exposure?items=@'), 'api/catalogue/{format}' => ['/api/catalogue/csv', '/api/catalogue/xlsx?supply=buy', '/api/catalogue/json'],
+            'api/items/{number}/structure/{format}' => $each(
+                $few,
+                'items/@/structure/csv',
+                'items/@/structure/xlsx',
+                'items/@/structure/json',
+                'items/@/structure/pdf?levels=one',
+            ),
+            'api/items/{number}/documents' => $each($items, 'items/@/documents'),
+            'api/items/{number}/older-uses' => $each($items, 'items/@/older-uses'),
+            'api/items/{number}/planned-uses' => $each($items, 'items/@/planned-uses'),
+            'api/files/{id}' => $each(array_slice($this->all('file'), 0, $everyState ? 4 : 500), 'files/@'),
+            'api/comparison' => $each(array_slice($items, 0, 60), 'comparison?left=@&right=200-0010'),
+            'api/comparison/{format}' => $each(
+                array_slice($items, 0, 6),
+                'comparison/csv?left=@&right=200-0010',
+                'comparison/pdf?left=@&right=200-0010',
+            ),
+            'api/exposure' => $each(array_slice($items, 0, 60), 'exposure?items=@'),
+            'api/catalogue/{format}' => ['/api/catalogue/csv', '/api/catalogue/xlsx?supply=buy', '/api/catalogue/json'],
             // Kept for a day, for whoever asked: tests/Feature/ReadingTest reads it.
             'api/readings/{id}' => [],
-            'api/imports' => ['/api/imports'], 'api/imports/{id}' => $each($of('import'), 'imports/@'), 'api/imports/{id}/marked' => $each($this->all('refused import'), 'imports/@/marked'),
-            'api/changes' => ['/api/changes?show=all', '/api/changes?step=take_in,assess&priority=critical', '/api/changes?waits_for=helen.marsh&sort=-effective', '/api/changes?show=closed&from=50'],
+            'api/imports' => ['/api/imports'],
+            'api/imports/{id}' => $each($of('import'), 'imports/@'),
+            'api/imports/{id}/marked' => $each($this->all('refused import'), 'imports/@/marked'),
+            'api/changes' => [
+                '/api/changes?show=all',
+                '/api/changes?step=take_in,assess&priority=critical',
+                '/api/changes?waits_for=helen.marsh&sort=-effective',
+                '/api/changes?show=closed&from=50',
+            ],
             'api/dossiers/{number}' => $each([...$requests, ...$of('order')], 'dossiers/@'),
-            'api/reports-like' => ['/api/reports-like?title=pump+tube+torn&items=200-0040'], 'api/reports' => ['/api/reports?show=all', '/api/reports?show=settled&sort=severity'],
-            'api/reports/{number}' => $each($of('report'), 'reports/@'), 'api/change-files/{id}' => $each($this->all('change file'), 'change-files/@'),
-            'api/requests/{number}/cut-in' => $each($requests, 'requests/@/cut-in'), 'api/requests/{number}/cut-ins' => $each($requests, 'requests/@/cut-ins'), 'api/requests/{number}/reach' => $each($requests, 'requests/@/reach', 'requests/@/reach?reason=parent&decided=1'),
-            'api/requests/{number}/reach-picture' => $each($requests, 'requests/@/reach-picture'), 'api/requests/{number}/forms' => $each($requests, 'requests/@/forms'),
-            'api/requests/{number}/questions' => $each($requests, 'requests/@/questions'), 'api/requests/{number}/money' => $each($requests, 'requests/@/money'),
-            'api/form-templates' => ['/api/form-templates'], 'api/form-templates/blank' => ['/api/form-templates/blank'], 'api/form-templates/{id}/file' => $each($this->all('form template'), 'form-templates/@/file'),
+            'api/reports-like' => ['/api/reports-like?title=pump+tube+torn&items=200-0040'],
+            'api/reports' => ['/api/reports?show=all', '/api/reports?show=settled&sort=severity'],
+            'api/reports/{number}' => $each($of('report'), 'reports/@'),
+            'api/change-files/{id}' => $each($this->all('change file'), 'change-files/@'),
+            'api/requests/{number}/cut-in' => $each($requests, 'requests/@/cut-in'),
+            'api/requests/{number}/cut-ins' => $each($requests, 'requests/@/cut-ins'),
+            'api/requests/{number}/reach' => $each($requests, 'requests/@/reach', 'requests/@/reach?reason=parent&decided=1'),
+            'api/requests/{number}/reach-picture' => $each($requests, 'requests/@/reach-picture'),
+            'api/requests/{number}/forms' => $each($requests, 'requests/@/forms'),
+            'api/requests/{number}/questions' => $each($requests, 'requests/@/questions'),
+            'api/requests/{number}/money' => $each($requests, 'requests/@/money'),
+            'api/form-templates' => ['/api/form-templates'],
+            'api/form-templates/blank' => ['/api/form-templates/blank'],
+            'api/form-templates/{id}/file' => $each($this->all('form template'), 'form-templates/@/file'),
             'api/forms/{number}/file' => $each($of('form'), 'forms/@/file'),
-            'api/orders/{number}/review' => $each($of('order'), 'orders/@/review'), 'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
+            'api/orders/{number}/review' => $each($of('order'), 'orders/@/review'),
+            'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
             'api/orders/{number}/items/{item}/redline' => $pairs($of('revised item'), 'orders/@order/items/@item/redline'),
             'api/orders/{number}/items/{item}/sheet/{format}' => $pairs($of('revised item'), 'orders/@order/items/@item/sheet/csv'),
-            'api/handovers/{name}/files/{format}' => $each($of('hand-over'), 'handovers/@/files/xml', 'handovers/@/files/csv', 'handovers/@/files/json'),
+            'api/handovers/{name}/files/{format}' => $each(
+                $of('hand-over'),
+                'handovers/@/files/xml',
+                'handovers/@/files/csv',
+                'handovers/@/files/json',
+            ),
         ];
     }
 
@@ -75,17 +148,51 @@ final class Records
      */
     public function pages(string $kind): array
     {
-        $of = fn (string ...$paths): array => array_merge(...array_map(
-            static fn (string $record): array => array_map(static fn (string $path): string => str_replace(['@order', '@item', '@'], [...explode(' ', $record), $record], $path), $paths), $this->oneOfEachState($kind),
-        ));
+        $of = fn(string ...$paths): array => array_merge(
+            ...array_map(
+                static fn(string $record): array => array_map(
+                    static fn(string $path): string => str_replace(['@order', '@item', '@'], [...explode(' ', $record), $record], $path),
+                    $paths,
+                ),
+                $this->oneOfEachState($kind),
+            ),
+        );
 
         return match ($kind) {
-            'item' => [...$of('/items/@', '/items/@?view=summed', '/items/@?view=used'), '/items/800-0041/sheet', '/items/820-0001/sheet', '/items/800-0011/mark-up'],
+            'item' => [
+                ...$of('/items/@', '/items/@?view=summed', '/items/@?view=used'),
+                '/items/800-0041/sheet',
+                '/items/820-0001/sheet',
+                '/items/800-0011/mark-up',
+            ],
             'report' => $of('/reports/@'),
-            'request' => $of('/changes/@', '/changes/@/decision', '/changes/@/forms', '/changes/@/money', '/changes/@/reach', '/changes/@/reach?as=picture', '/changes/@/cut-in'),
+            'request' => $of(
+                '/changes/@',
+                '/changes/@/decision',
+                '/changes/@/forms',
+                '/changes/@/money',
+                '/changes/@/reach',
+                '/changes/@/reach?as=picture',
+                '/changes/@/cut-in',
+            ),
             'order' => $of('/changes/@', '/orders/@/review'),
             'revised item' => $of('/orders/@order/revise/@item'),
-            default => ['/', '/register?show=all', '/register?sort=-priority', '/items', '/items?words=zzzz', '/items/new', '/import', '/reports?show=all', '/reports/new', '/requests/new', '/meeting', '/compare', '/compare?left=210-0100&right=210-0101', '/no-such-page'],
+            default => [
+                '/',
+                '/register?show=all',
+                '/register?sort=-priority',
+                '/items',
+                '/items?words=zzzz',
+                '/items/new',
+                '/import',
+                '/reports?show=all',
+                '/reports/new',
+                '/requests/new',
+                '/meeting',
+                '/compare',
+                '/compare?left=210-0100&right=210-0101',
+                '/no-such-page',
+            ],
         };
     }
 
@@ -93,9 +200,17 @@ final class Records
     public function missingStates(): array
     {
         $missing = [];
-        foreach ([
-            'report' => ReportState::cases(), 'request' => RequestState::cases(), 'order' => OrderState::cases(), 'revision' => RevisionStatus::cases(), 'question' => QuestionState::cases(), 'form' => FormState::cases(),
-        ] as $kind => $states) {
+        foreach (
+            [
+                'report' => ReportState::cases(),
+                'request' => RequestState::cases(),
+                'order' => OrderState::cases(),
+                'revision' => RevisionStatus::cases(),
+                'question' => QuestionState::cases(),
+                'form' => FormState::cases(),
+            ]
+            as $kind => $states
+        ) {
             foreach (array_diff(array_column($states, 'value'), $this->states($kind)) as $state) {
                 $missing[] = "{$kind} {$state}";
             }
@@ -123,7 +238,10 @@ final class Records
     {
         [$table, $name, , $where] = self::table($kind);
 
-        return $this->kept[$kind] ??= array_map(static fn (\stdClass $row): string => (string) $row->name, DB::select("SELECT {$name} AS name FROM {$table} t {$where} ORDER BY 1"));
+        return $this->kept[$kind] ??= array_map(
+            static fn(\stdClass $row): string => (string) $row->name,
+            DB::select("SELECT {$name} AS name FROM {$table} t {$where} ORDER BY 1"),
+        );
     }
 
     /** @return list<string> */
@@ -131,7 +249,10 @@ final class Records
     {
         [$table, $name, $state, $where] = self::table($kind);
 
-        return $this->kept["one {$kind}"] ??= array_map(static fn (\stdClass $row): string => (string) $row->name, DB::select("SELECT min({$name}) AS name FROM {$table} t {$where} GROUP BY {$state} ORDER BY 1"));
+        return $this->kept["one {$kind}"] ??= array_map(
+            static fn(\stdClass $row): string => (string) $row->name,
+            DB::select("SELECT min({$name}) AS name FROM {$table} t {$where} GROUP BY {$state} ORDER BY 1"),
+        );
     }
 
     /** @return array{string, string, string, string} table, what names a record, its state, what else has to hold */
@@ -140,7 +261,12 @@ final class Records
         $revised = "JOIN change_orders o ON o.id = t.order_id JOIN items i ON i.id = t.item_id WHERE t.outcome = 'revise'";
 
         return match ($kind) {
-            'item' => ['items', 't.number', "(t.kind, t.sold, EXISTS (SELECT 1 FROM revisions r WHERE r.item_id = t.id AND r.status = 'released'))", ''],
+            'item' => [
+                'items',
+                't.number',
+                "(t.kind, t.sold, EXISTS (SELECT 1 FROM revisions r WHERE r.item_id = t.id AND r.status = 'released'))",
+                '',
+            ],
             'category' => ['categories', 't.code', 'code', ''],
             'file' => ['item_files', 't.id::text', 'role', ''],
             'revision' => ['revisions', 't.id::text', 'status', ''],

@@ -13,10 +13,22 @@ use Illuminate\Support\Facades\DB;
 it('is served by a role that appends to the ledger and does nothing else to it', function (): void {
     expect(DB::scalar('SELECT current_user'))->toBe('orthotaxis_app');
     app(Ledger::class)->record('mira.okafor', 'order.planned', 'ECO-00001');
-    foreach ([
-        "UPDATE ledger SET actor = 'nobody'", 'DELETE FROM ledger', 'TRUNCATE ledger', 'ALTER TABLE ledger DISABLE TRIGGER USER', 'DROP TRIGGER ledger_stays ON ledger',
-        'ALTER TABLE revisions DISABLE TRIGGER USER', 'DROP TABLE structure_lines', 'CREATE TABLE other (id int)', "SET session_replication_role = 'replica'", 'ALTER ROLE orthotaxis_app SUPERUSER', 'DELETE FROM migrations',
-    ] as $sql) {
-        expect(fn () => DB::transaction(fn () => DB::statement($sql)))->toThrow(QueryException::class, '', $sql);
+    foreach (
+        [
+            "UPDATE ledger SET actor = 'nobody'",
+            'DELETE FROM ledger',
+            'TRUNCATE ledger',
+            'ALTER TABLE ledger DISABLE TRIGGER USER',
+            'DROP TRIGGER ledger_stays ON ledger',
+            'ALTER TABLE revisions DISABLE TRIGGER USER',
+            'DROP TABLE structure_lines',
+            'CREATE TABLE other (id int)',
+            "SET session_replication_role = 'replica'",
+            'ALTER ROLE orthotaxis_app SUPERUSER',
+            'DELETE FROM migrations',
+        ]
+        as $sql
+    ) {
+        expect(fn() => DB::transaction(fn() => DB::statement($sql)))->toThrow(QueryException::class, '', $sql);
     }
 });

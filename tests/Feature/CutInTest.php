@@ -9,34 +9,71 @@ use Tests\Feature\Support\World;
 beforeEach(function (): void {
     $this->world = new World($this);
     DB::table('items')->update(['lead_time_days' => 0]);
-    DB::table('items')->where('number', '200-0041')->update(['lead_time_days' => 40]);
-    $this->told = static fn (): array => [
+    DB::table('items')
+        ->where('number', '200-0041')
+        ->update(['lead_time_days' => 40]);
+    $this->told = static fn(): array => [
         // Each module takes one head, each head half a metre of tube.
-        ['sales_order', 'SO-1', '200-0001', '40', 'pc', World::day(10), 'confirmed'], ['forecast', 'FC-6', '200-0001', '20', 'pc', World::day(42), 'forecast'],
+        ['sales_order', 'SO-1', '200-0001', '40', 'pc', World::day(10), 'confirmed'],
+        ['forecast', 'FC-6', '200-0001', '20', 'pc', World::day(42), 'forecast'],
         // Ten of the forecast of that week are sold already.
         ['sales_order', 'SO-2', '200-0001', '10', 'pc', World::day(44), 'confirmed'],
-        ['stock', 'LOT-1', '200-0010', '6', 'pc', null, 'free'], ['work_order', 'WO-1', '200-0010', '4', 'pc', World::day(20), 'planned'],
-        ['stock', 'LOT-2', '200-0040', '18', 'm', null, 'free'], ['stock', 'LOT-3', '200-0040', '99', 'm', null, 'service stock'],
-        ['purchase_order', 'PO-1', '200-0040', '100', 'm', World::day(60), 'ordered'], ['purchase_order', 'PO-2', '200-0040', '7', 'm', World::day(5), 'confirmed'],
+        ['stock', 'LOT-1', '200-0010', '6', 'pc', null, 'free'],
+        ['work_order', 'WO-1', '200-0010', '4', 'pc', World::day(20), 'planned'],
+        ['stock', 'LOT-2', '200-0040', '18', 'm', null, 'free'],
+        ['stock', 'LOT-3', '200-0040', '99', 'm', null, 'service stock'],
+        ['purchase_order', 'PO-1', '200-0040', '100', 'm', World::day(60), 'ordered'],
+        ['purchase_order', 'PO-2', '200-0040', '7', 'm', World::day(5), 'confirmed'],
         ['stock', 'LOT-9', '200-0041', '2', 'm', null, 'free'],
     ];
     $rows = ($this->told)();
-    $this->planning = static fn () => Http::fake(['*/supply' => static fn ($request) => Http::response(['rows' => array_values(array_filter(array_map(
-        static fn (array $r): array => ['kind' => $r[0], 'document' => $r[1], 'item' => $r[2], 'revision' => 'A', 'quantity' => $r[3], 'unit' => $r[4], 'unit_value' => '10.00', 'due' => $r[5], 'place' => 'Weir', 'status' => $r[6]],
-        $rows,
-    ), static fn (array $row): bool => in_array($row['item'], $request->data()['items'], true)))])]);
-    $this->ask = fn (array $more = [], array $pair = []) => $this->world->as('vera', 'POST', '/cut-in', ['pairs' => [['old' => '200-0040', 'new' => '200-0041'] + $pair]] + $more);
+    $this->planning = static fn() => Http::fake([
+        '*/supply' => static fn($request) => Http::response([
+            'rows' => array_values(
+                array_filter(
+                    array_map(
+                        static fn(array $r): array => [
+                            'kind' => $r[0],
+                            'document' => $r[1],
+                            'item' => $r[2],
+                            'revision' => 'A',
+                            'quantity' => $r[3],
+                            'unit' => $r[4],
+                            'unit_value' => '10.00',
+                            'due' => $r[5],
+                            'place' => 'Weir',
+                            'status' => $r[6],
+                        ],
+                        $rows,
+                    ),
+                    static fn(array $row): bool => in_array($row['item'], $request->data()['items'], true),
+                ),
+            ),
+        ]),
+    ]);
+    $this->ask = fn(array $more = [], array $pair = []) => $this->world->as(
+        'vera',
+        'POST',
+        '/cut-in',
+        ['pairs' => [['old' => '200-0040', 'new' => '200-0041'] + $pair]] + $more,
+    );
 });
 
 it('starts from what the order swaps, else from the items the change affects', function (): void {
     $request = $this->world->as('jonas', 'POST', '/requests', $this->world->request(['items' => ['200-0040']]))->json('number');
-    $start = fn (string $number) => $this->world->as('vera', 'GET', "/requests/{$number}/cut-in")->assertOk()->json('pairs');
+    $start = fn(string $number) => $this->world
+        ->as('vera', 'GET', "/requests/{$number}/cut-in")
+        ->assertOk()
+        ->json('pairs');
     expect($start($request))->toBe([['old' => '200-0040', 'new' => '', 'ratio' => null]]);
 
     $order = $this->world->opened();
     $this->world->edit($order, 'replace', 10, ['component' => '200-0041', 'quantity' => '0.6'])->assertOk();
-    $of = DB::table('change_order_requests')->join('change_requests', 'change_requests.id', 'request_id')->join('change_orders', 'change_orders.id', 'order_id')
-        ->where('change_orders.number', $order)->value('change_requests.number');
+    $of = DB::table('change_order_requests')
+        ->join('change_requests', 'change_requests.id', 'request_id')
+        ->join('change_orders', 'change_orders.id', 'order_id')
+        ->where('change_orders.number', $order)
+        ->value('change_requests.number');
     expect($start($of))->toBe([['old' => '200-0040', 'new' => '200-0041', 'ratio' => '1.2']]);
 });
 
@@ -46,27 +83,49 @@ it('nets what is sold down to the part, day by day, and finds when it runs out',
     $demand = array_filter(array_map(floatval(...), $page->json('parts.0.demand')));
     // 40 modules need 40 heads on day 10, less 6 on the shelf: 17 m. The order of day 20 takes its tube then: 2 m, and gives 4 heads for
     // the 20 modules of day 42 and 44, so that 16 more are made: 8 m in all.
-    expect($demand)->toBe([10 => 17.0, 20 => 2.0, 42 => 3.0, 44 => 5.0])
-        ->and($page->json('parts.0.stock'))->toBe('18')
-        ->and($page->json('run_out'))->toBe(World::day(44))
-        ->and($page->json('earliest'))->toBe(World::day(3))
-        ->and($page->json('fault'))->toBeNull();
+    expect($demand)
+        ->toBe([10 => 17.0, 20 => 2.0, 42 => 3.0, 44 => 5.0])
+        ->and($page->json('parts.0.stock'))
+        ->toBe('18')
+        ->and($page->json('run_out'))
+        ->toBe(World::day(44))
+        ->and($page->json('earliest'))
+        ->toBe(World::day(3))
+        ->and($page->json('fault'))
+        ->toBeNull();
 });
 
 it('adds up what each day costs, and tells its documents', function (): void {
     ($this->planning)();
     $page = ($this->ask)(['per_straddling_order' => '30'], ['disposition' => 'scrap'])->assertOk();
     foreach ($page->json('days') as $day) {
-        $sum = array_sum(array_map(static fn (string $part): int => (int) round(10_000 * (float) $day[$part]), ['leftover', 'cancellation', 'shortage', 'straddling', 'recurring']));
+        $sum = array_sum(
+            array_map(static fn(string $part): int => (int) round(10_000 * (float) $day[$part]), [
+                'leftover',
+                'cancellation',
+                'shortage',
+                'straddling',
+                'recurring',
+            ]),
+        );
         expect($sum)->toBe((int) round(10_000 * (float) $day['total']));
     }
     // On day 30 six metres are left; the 100 of day 60 are cancelled for five percent of 1000.
-    expect($page->json('days.30.cancellation'))->toBe('50.00')->and($page->json('days.30.leftover'))->toBe('58.80')
-        ->and(collect($page->json('documents'))->firstWhere('document', 'PO-1')['cancel_fee'])->toBe('50.00')
-        ->and(collect($page->json('documents'))->firstWhere('document', 'PO-2')['cancel_fee'])->toBeNull();
+    expect($page->json('days.30.cancellation'))
+        ->toBe('50.00')
+        ->and($page->json('days.30.leftover'))
+        ->toBe('58.80')
+        ->and(collect($page->json('documents'))->firstWhere('document', 'PO-1')['cancel_fee'])
+        ->toBe('50.00')
+        ->and(collect($page->json('documents'))->firstWhere('document', 'PO-2')['cancel_fee'])
+        ->toBeNull();
     // A quarter of it reworked at one, the rest scrapped for what it cost: 7.60 for each of the six metres.
-    expect(($this->ask)([], ['disposition' => 'scrap', 'rework_percent' => 25, 'rework_cost' => '1'])->json('days.30.leftover'))->toBe('45.60');
-    ($this->ask)([], ['rework_percent' => 101])->assertStatus(422)->assertJsonStructure(['errors' => ['pairs.0.rework_percent']]);
+    expect(($this->ask)([], ['disposition' => 'scrap', 'rework_percent' => 25, 'rework_cost' => '1'])->json('days.30.leftover'))->toBe(
+        '45.60',
+    );
+    ($this->ask)([], ['rework_percent' => 101])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['pairs.0.rework_percent']]);
     $let = ($this->ask)(['not_cancelled' => ['PO-1']])->assertOk();
     expect($let->json('days.30.cancellation'))->toBe('0.00')->and((float) $let->json('days.30.leftover'))->toBeGreaterThan(1000);
     expect((float) ($this->ask)([], ['keep' => '6', 'disposition' => 'scrap'])->json('days.30.leftover'))->toBe(0.0);
@@ -76,94 +135,186 @@ it('tells what a day costs down to the single order, adding up to its parts', fu
     ($this->planning)();
     $question = ['pairs' => [['old' => '200-0040', 'new' => '200-0041', 'disposition' => 'scrap']], 'per_straddling_order' => '30'];
     $days = $this->world->as('vera', 'POST', '/cut-in', $question)->json('days');
-    $rows = fn (int $day): array => $this->world->as('vera', 'POST', '/cut-in/rows', $question + ['on' => World::day($day)])->assertOk()->json();
+    $rows = fn(int $day): array => $this->world
+        ->as('vera', 'POST', '/cut-in/rows', $question + ['on' => World::day($day)])
+        ->assertOk()
+        ->json();
     foreach ([0, 12, 30, 50] as $day) {
         $sums = array_fill_keys(['leftover', 'cancellation', 'shortage', 'straddling', 'recurring'], 0);
         foreach ($rows($day) as $row) {
             $sums[$row['part']] += (int) round(10_000 * (float) $row['amount']);
         }
-        expect($sums)->toBe(array_map(static fn (string $part): int => (int) round(10_000 * (float) $days[$day][$part]), array_combine(array_keys($sums), array_keys($sums))));
+        expect($sums)->toBe(
+            array_map(
+                static fn(string $part): int => (int) round(10_000 * (float) $days[$day][$part]),
+                array_combine(array_keys($sums), array_keys($sums)),
+            ),
+        );
     }
-    // On day 12 one metre of the eighteen is left and seven that came on day 5; the order of day 20 and two that will have to be made take the new one.
-    $told = array_map(static fn (array $row): array => [$row['part'], $row['what'], $row['document'], $row['item'], $row['quantity']], $rows(12));
-    expect($told)->toContain(['leftover', 'receipt', 'PO-2', '200-0040', '7'], ['leftover', 'stock', '', '200-0040', '1'], ['cancellation', 'receipt', 'PO-1', '200-0040', '100'], ['recurring', 'order', 'WO-1', '200-0010', '2'], ['recurring', 'planned', '', '200-0010', '8'])
-        ->and(collect($rows(12))->firstWhere('part', 'recurring')['title'])->toBe('Pump head');
-    $this->world->as('vera', 'POST', '/cut-in/rows', $question + ['on' => World::day(800)])->assertStatus(422)->assertJsonStructure(['errors' => ['on']]);
-    $this->world->as('vera', 'POST', '/cut-in/rows', $question)->assertStatus(422)->assertJsonStructure(['errors' => ['on']]);
+    // On day 12 one metre of the eighteen is left and seven that came on day 5; the order of day 20 and two that will have to be made
+    // take the new one.
+    $told = array_map(
+        static fn(array $row): array => [$row['part'], $row['what'], $row['document'], $row['item'], $row['quantity']],
+        $rows(12),
+    );
+    expect($told)
+        ->toContain(
+            ['leftover', 'receipt', 'PO-2', '200-0040', '7'],
+            ['leftover', 'stock', '', '200-0040', '1'],
+            ['cancellation', 'receipt', 'PO-1', '200-0040', '100'],
+            ['recurring', 'order', 'WO-1', '200-0010', '2'],
+            ['recurring', 'planned', '', '200-0010', '8'],
+        )
+        ->and(collect($rows(12))->firstWhere('part', 'recurring')['title'])
+        ->toBe('Pump head');
+    $this->world
+        ->as('vera', 'POST', '/cut-in/rows', $question + ['on' => World::day(800)])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['on']]);
+    $this->world
+        ->as('vera', 'POST', '/cut-in/rows', $question)
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['on']]);
 });
 
 it('says which lever is wrong, and where', function (): void {
     ($this->planning)();
-    ($this->ask)(['approval_days' => 'soon'])->assertStatus(422)->assertJsonStructure(['errors' => ['approval_days']]);
+    ($this->ask)(['approval_days' => 'soon'])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['approval_days']]);
     ($this->ask)([], ['new' => '200-0040'])->assertOk();
-    $this->world->as('vera', 'POST', '/cut-in', ['pairs' => [['old' => '200-0040', 'new' => '200-0040']]])->assertStatus(422)->assertJsonStructure(['errors' => ['pairs.0.new']]);
-    $this->world->as('vera', 'POST', '/cut-in', ['pairs' => [['old' => 'NONE', 'new' => '200-0041', 'keep' => 'some']]])->assertStatus(422)->assertJsonStructure(['errors' => ['pairs.0.old', 'pairs.0.keep']]);
+    $this->world
+        ->as('vera', 'POST', '/cut-in', ['pairs' => [['old' => '200-0040', 'new' => '200-0040']]])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['pairs.0.new']]);
+    $this->world
+        ->as('vera', 'POST', '/cut-in', ['pairs' => [['old' => 'NONE', 'new' => '200-0041', 'keep' => 'some']]])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['pairs.0.old', 'pairs.0.keep']]);
     $this->world->as('vera', 'POST', '/cut-in', ['pairs' => []])->assertStatus(422);
-    expect(($this->ask)(['prescribed_on' => World::day(1), 'approval_days' => 5])->json('against_prescribed'))->toContain('before the earliest');
+    expect(($this->ask)(['prescribed_on' => World::day(1), 'approval_days' => 5])->json('against_prescribed'))->toContain(
+        'before the earliest',
+    );
 });
 
 it('works with what planning said last, and says so', function (): void {
     ($this->planning)();
     $fresh = ($this->ask)()->assertOk()->json('days.30.total');
-    Http::swap(new Illuminate\Http\Client\Factory);
+    Http::swap(new Illuminate\Http\Client\Factory());
     Http::fake(['*' => Http::response('down', 503)]);
-    ($this->ask)(['anew' => true])->assertOk()->assertJsonPath('days.30.total', $fresh)->assertJsonPath('fault', fn (string $told): bool => str_contains($told, '503'));
+    ($this->ask)(['anew' => true])
+        ->assertOk()
+        ->assertJsonPath('days.30.total', $fresh)
+        ->assertJsonPath('fault', fn(string $told): bool => str_contains($told, '503'));
     // Another lever asks nobody, and still says so.
-    ($this->ask)(['approval_days' => 3])->assertOk()->assertJsonPath('fault', fn (string $told): bool => str_contains($told, '503'));
+    ($this->ask)(['approval_days' => 3])
+        ->assertOk()
+        ->assertJsonPath('fault', fn(string $told): bool => str_contains($told, '503'));
 });
 
 it('asks planning once for all levers, until somebody wants to know what it says now', function (): void {
     ($this->planning)();
-    $told = fn (array $more = [], array $pair = []): array => ($this->ask)($more, $pair)->assertOk()->json();
+    $told = fn(array $more = [], array $pair = []): array => ($this->ask)($more, $pair)->assertOk()->json();
     $first = $told();
     $asked = count(Http::recorded());
     foreach ([['approval_days' => 30], ['per_straddling_order' => '1'], ['expedite_percent' => 5]] as $lever) {
         $told($lever);
     }
-    expect($told(['approval_days' => 30])['earliest'])->toBe(World::day(30))->and($told([], ['keep' => '3'])['fetched_at'])->toBe($first['fetched_at'])->and(count(Http::recorded()))->toBe($asked);
+    expect($told(['approval_days' => 30])['earliest'])
+        ->toBe(World::day(30))
+        ->and($told([], ['keep' => '3'])['fetched_at'])
+        ->toBe($first['fetched_at'])
+        ->and(count(Http::recorded()))
+        ->toBe($asked);
     // The rows of a day are made of the same.
-    $this->world->as('vera', 'POST', '/cut-in/rows', ['pairs' => [['old' => '200-0040', 'new' => '200-0041']], 'on' => World::day(30)])->assertOk();
+    $this->world
+        ->as('vera', 'POST', '/cut-in/rows', ['pairs' => [['old' => '200-0040', 'new' => '200-0041']], 'on' => World::day(30)])
+        ->assertOk();
     expect(count(Http::recorded()))->toBe($asked);
     // Other parts are another question, and so is the same with the will to know.
     $this->travel(10)->seconds();
-    expect($told(['anew' => true])['fetched_at'])->not->toBe($first['fetched_at'])->and(count(Http::recorded()))->toBe(2 * $asked)
-        ->and($told()['fetched_at'])->not->toBe($first['fetched_at']);
+    expect($told(['anew' => true])['fetched_at'])
+        ->not->toBe($first['fetched_at'])
+        ->and(count(Http::recorded()))
+        ->toBe(2 * $asked)
+        ->and($told()['fetched_at'])
+        ->not->toBe($first['fetched_at']);
     config(['orthotaxis.planning.keep_seconds' => 0]);
     $told();
     expect(count(Http::recorded()))->toBe(3 * $asked);
-    ($this->ask)(['anew' => 'perhaps'])->assertStatus(422)->assertJsonStructure(['errors' => ['anew']]);
+    ($this->ask)(['anew' => 'perhaps'])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['anew']]);
 });
 
 it('keeps the chosen day with its reasons, and carries it into the order', function (): void {
     ($this->planning)();
     $number = $this->world->as('jonas', 'POST', '/requests', $this->world->request())->json('number');
-    $choose = fn (string $on, string $reason = 'Stock is used up by then.', string $by = 'mira') => $this->world->as($by, 'POST', "/requests/{$number}/cut-ins", ['pairs' => [['old' => '200-0040', 'new' => '200-0041']], 'approval_days' => 5, 'chosen_on' => $on, 'reason' => $reason]);
+    $choose = fn(string $on, string $reason = 'Stock is used up by then.', string $by = 'mira') => $this->world->as(
+        $by,
+        'POST',
+        "/requests/{$number}/cut-ins",
+        ['pairs' => [['old' => '200-0040', 'new' => '200-0041']], 'approval_days' => 5, 'chosen_on' => $on, 'reason' => $reason],
+    );
     $choose(World::day(30), 'First thought.')->assertOk();
     $this->world->as('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
     $choose(World::day(44), by: 'jonas')->assertForbidden();
-    $choose(World::day(44), '')->assertStatus(422)->assertJsonStructure(['errors' => ['reason']]);
-    $choose(World::day(2))->assertStatus(422)->assertJsonPath('errors.chosen_on.0', 'The earliest possible day is '.World::day(5).'.');
+    $choose(World::day(44), '')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['reason']]);
+    $choose(World::day(2))
+        ->assertStatus(422)
+        ->assertJsonPath('errors.chosen_on.0', 'The earliest possible day is ' . World::day(5) . '.');
     $choose(World::day(900))->assertStatus(422);
-    $choose(World::day(44))->assertOk()->assertJsonPath('0.chosen_on', World::day(44))->assertJsonPath('1.reason', 'First thought.')->assertJsonPath('0.asked.approval_days', 5);
-    $this->world->as('mira', 'POST', "/requests/{$number}/decision", ['decision' => 'approved', 'reason' => 'Needed.', 'version' => 2])->assertOk();
-    $this->world->as('mira', 'POST', "/requests/{$number}/order")->assertOk()->assertJsonPath('order.effective_on', World::day(44));
+    $choose(World::day(44))
+        ->assertOk()
+        ->assertJsonPath('0.chosen_on', World::day(44))
+        ->assertJsonPath('1.reason', 'First thought.')
+        ->assertJsonPath('0.asked.approval_days', 5);
+    $this->world
+        ->as('mira', 'POST', "/requests/{$number}/decision", ['decision' => 'approved', 'reason' => 'Needed.', 'version' => 2])
+        ->assertOk();
+    $this->world
+        ->as('mira', 'POST', "/requests/{$number}/order")
+        ->assertOk()
+        ->assertJsonPath('order.effective_on', World::day(44));
     expect(DB::table('ledger')->where('act', 'request.cut_in_chosen')->count())->toBe(2);
     // Once there is an order, its own date counts.
-    $choose(World::day(50))->assertStatus(422)->assertJsonStructure(['errors' => ['request']]);
+    $choose(World::day(50))
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['request']]);
 });
 
 it('says what planning does not know of all that is above, and what it told of without being asked', function (): void {
-    $row = ['kind' => 'stock', 'document' => 'LOT-1', 'item' => '200-0040', 'revision' => 'A', 'quantity' => '5', 'unit' => 'm', 'unit_value' => '1', 'due' => null, 'place' => 'Weir', 'status' => 'free'];
+    $row = [
+        'kind' => 'stock',
+        'document' => 'LOT-1',
+        'item' => '200-0040',
+        'revision' => 'A',
+        'quantity' => '5',
+        'unit' => 'm',
+        'unit_value' => '1',
+        'due' => null,
+        'place' => 'Weir',
+        'status' => 'free',
+    ];
     Http::fake(['*/supply' => Http::response(['rows' => [$row, ['item' => '9-9'] + $row], 'unknown' => ['200-0010', '200-0001']])]);
-    ($this->ask)()->assertOk()->assertJsonPath('not_known', 2)->assertJsonPath('not_known_items', ['200-0010', '200-0001'])->assertJsonPath('strangers', ['9-9'])->assertJsonPath('parts.0.stock', '5');
+    ($this->ask)()
+        ->assertOk()
+        ->assertJsonPath('not_known', 2)
+        ->assertJsonPath('not_known_items', ['200-0010', '200-0001'])
+        ->assertJsonPath('strangers', ['9-9'])
+        ->assertJsonPath('parts.0.stock', '5');
 });
 
 it('works with the structures as they are, whatever was kept', function (): void {
     ($this->planning)();
-    $wanted = fn (): float => array_sum(array_map(floatval(...), ($this->ask)()->assertOk()->json('parts.0.demand')));
+    $wanted = fn(): float => array_sum(array_map(floatval(...), ($this->ask)()->assertOk()->json('parts.0.demand')));
     $before = $wanted();
     DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
-    DB::table('structure_lines')->where('component_id', $this->world->items['200-0040'])->update(['quantity' => 1_000_000]);
+    DB::table('structure_lines')
+        ->where('component_id', $this->world->items['200-0040'])
+        ->update(['quantity' => 1_000_000]);
     DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
     // A release notes what it touches: twice as much tube in a head, and twice as much is wanted.
     DB::table('structure_touches')->insert(['item_id' => $this->world->items['200-0010']]);
@@ -172,13 +323,31 @@ it('works with the structures as they are, whatever was kept', function (): void
 
 it('expedites the new part for a fee, told in its own row', function (): void {
     ($this->planning)();
-    DB::table('items')->where('number', '200-0041')->update(['lead_time_days' => 60]);
+    DB::table('items')
+        ->where('number', '200-0041')
+        ->update(['lead_time_days' => 60]);
     // Two metres of the new one are here; from day 20 on ten are wanted before day 60, eight of them short at half of what one costs.
     $cost = (int) DB::table('items')->where('number', '200-0041')->value('standard_cost') / 20_000;
     expect((float) ($this->ask)()->json('days.20.shortage'))->toBe(8 * $cost);
     $hurried = ($this->ask)([], ['sooner_days' => 20, 'sooner_cost' => '12.50'])->assertOk();
-    expect($hurried->json('days.20.shortage'))->toBe('12.50')->and($hurried->json('days.45'))->toBe(($this->ask)()->json('days.45'));
-    $rows = $this->world->as('vera', 'POST', '/cut-in/rows', ['pairs' => [['old' => '200-0040', 'new' => '200-0041', 'sooner_days' => 20, 'sooner_cost' => '12.50']], 'on' => World::day(20)])->assertOk();
-    expect(collect($rows->json())->where('part', 'shortage')->values()->map(fn (array $row): array => [$row['what'], $row['item'], $row['on'], $row['quantity'], $row['amount']])->all())->toBe([['expediting', '200-0041', World::day(40), '', '12.50']]);
-    ($this->ask)([], ['sooner_days' => 900, 'sooner_cost' => '-1'])->assertStatus(422)->assertJsonStructure(['errors' => ['pairs.0.sooner_days', 'pairs.0.sooner_cost']]);
+    expect($hurried->json('days.20.shortage'))
+        ->toBe('12.50')
+        ->and($hurried->json('days.45'))
+        ->toBe(($this->ask)()->json('days.45'));
+    $rows = $this->world
+        ->as('vera', 'POST', '/cut-in/rows', [
+            'pairs' => [['old' => '200-0040', 'new' => '200-0041', 'sooner_days' => 20, 'sooner_cost' => '12.50']],
+            'on' => World::day(20),
+        ])
+        ->assertOk();
+    expect(
+        collect($rows->json())
+            ->where('part', 'shortage')
+            ->values()
+            ->map(fn(array $row): array => [$row['what'], $row['item'], $row['on'], $row['quantity'], $row['amount']])
+            ->all(),
+    )->toBe([['expediting', '200-0041', World::day(40), '', '12.50']]);
+    ($this->ask)([], ['sooner_days' => 900, 'sooner_cost' => '-1'])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['pairs.0.sooner_days', 'pairs.0.sooner_cost']]);
 });

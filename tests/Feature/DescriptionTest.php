@@ -6,19 +6,35 @@ use App\Console\ApiDescription;
 use Illuminate\Support\Facades\Route;
 
 it('has a description of the API that is up to date', function (): void {
-    expect(file_get_contents(base_path('docs/openapi.json')))->toBe((new ApiDescription)->json(), 'Run bin/api.');
+    expect(file_get_contents(base_path('docs/openapi.json')))->toBe((new ApiDescription())->json(), 'Run bin/api.');
 });
 
 it('has TypeScript types that are up to date with the description', function (): void {
     $out = tempnam(sys_get_temp_dir(), 'types');
-    exec('cd '.escapeshellarg(base_path()).' && npx --no-install openapi-typescript docs/openapi.json -o '.escapeshellarg($out).'.ts 2>&1', $said, $status);
+    exec(
+        'cd ' .
+            escapeshellarg(base_path()) .
+            ' && npx --no-install openapi-typescript docs/openapi.json -o ' .
+            escapeshellarg($out) .
+            '.ts 2>&1',
+        $said,
+        $status,
+    );
     expect($status)->toBe(0, implode("\n", $said));
-    $plain = fn (string $text): string => (string) preg_replace('/\s+|;|[()|]/', '', $text);
-    expect($plain((string) file_get_contents("{$out}.ts")))->toBe($plain((string) file_get_contents(resource_path('js/lib/api-schema.d.ts'))), 'Run bin/api.');
+    $plain = fn(string $text): string => (string) preg_replace('/\s+|;|[()|]/', '', $text);
+    expect($plain((string) file_get_contents("{$out}.ts")))->toBe(
+        $plain((string) file_get_contents(resource_path('js/lib/api-schema.d.ts'))),
+        'Run bin/api.',
+    );
 });
 
 it('describes every call of the API', function (): void {
     $described = array_keys(json_decode((string) file_get_contents(base_path('docs/openapi.json')), true)['paths']);
-    $routes = collect(Route::getRoutes()->getRoutes())->map(fn ($route): string => '/'.$route->uri())->filter(fn (string $uri): bool => str_starts_with($uri, '/api/') && $uri !== '/api/{rest}')->unique()->values()->all();
+    $routes = collect(Route::getRoutes()->getRoutes())
+        ->map(fn($route): string => '/' . $route->uri())
+        ->filter(fn(string $uri): bool => str_starts_with($uri, '/api/') && $uri !== '/api/{rest}')
+        ->unique()
+        ->values()
+        ->all();
     expect($routes)->toEqualCanonicalizing($described);
 });

@@ -11,7 +11,7 @@ use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
     $this->world = new World($this);
-    $this->file = sys_get_temp_dir().'/orthotaxis-anchors-'.bin2hex(random_bytes(4));
+    $this->file = sys_get_temp_dir() . '/orthotaxis-anchors-' . bin2hex(random_bytes(4));
     config(['ledger.anchors' => $this->file]);
     // Whoever owns the database can do what it refuses to everybody else.
     $this->owner = function (callable $touch): void {
@@ -21,7 +21,7 @@ beforeEach(function (): void {
     };
 });
 
-afterEach(fn () => @unlink($this->file));
+afterEach(fn() => @unlink($this->file));
 
 it('notes the ledger outside at each release and each day, once, and verifies against it', function (): void {
     World::planningTakes();
@@ -34,15 +34,22 @@ it('notes the ledger outside at each release and each day, once, and verifies ag
     $this->artisan('ledger:anchor')->assertSuccessful();
     $count = DB::table('ledger')->count();
     expect(array_key_last(app(Anchors::class)->all()))->toBe($count);
-    $this->artisan('ledger:verify')->expectsOutputToContain("up to record {$count}")->assertSuccessful();
+    $this->artisan('ledger:verify')
+        ->expectsOutputToContain("up to record {$count}")
+        ->assertSuccessful();
 });
 
-it('finds a chain that its owner made anew, a tail that was cut with its count, a forged head, and tells all of it', function (string $how, string $told): void {
+it('finds a chain that its owner made anew, a tail that was cut with its count, a forged head, and tells all of it', function (
+    string $how,
+    string $told,
+): void {
     $this->world->opened();
     $this->artisan('ledger:anchor')->assertSuccessful();
     $count = DB::table('ledger')->count();
     ($this->owner)(function () use ($how, $count): void {
-        $read = fn (int $number): ?Record => ($row = DB::table('ledger')->where('number', $number)->first()) === null ? null : new Record((int) $row->number, $row->at, $row->actor, $row->act, $row->subject, $row->details, $row->before, $row->hash);
+        $read = fn(int $number): ?Record => ($row = DB::table('ledger')->where('number', $number)->first()) === null
+            ? null
+            : new Record((int) $row->number, $row->at, $row->actor, $row->act, $row->subject, $row->details, $row->before, $row->hash);
         if ($how === 'made anew') {
             for ($number = 2, $last = $read(1); $number <= $count; $number++, $last = $new) {
                 $old = $read($number);
@@ -51,21 +58,32 @@ it('finds a chain that its owner made anew, a tail that was cut with its count, 
             }
             DB::table('ledger_head')->update(['hash' => $new->hash]);
         } elseif ($how === 'cut') {
-            DB::table('ledger')->where('number', '>', $count - 2)->delete();
+            DB::table('ledger')
+                ->where('number', '>', $count - 2)
+                ->delete();
             DB::table('ledger_head')->update(['count' => $count - 2, 'hash' => $read($count - 2)->hash]);
         } elseif ($how === 'forged at the end') {
-            DB::table('ledger')->insert((array) Chain::append($read($count), '2026-11-23T09:00:00.000000Z', 'mira', 'order.signed', 'ECO-00001', '{}'));
+            DB::table('ledger')->insert(
+                (array) Chain::append($read($count), '2026-11-23T09:00:00.000000Z', 'mira', 'order.signed', 'ECO-00001', '{}'),
+            );
             DB::table('ledger_head')->update(['count' => $count + 1]);
         } elseif ($how === 'not counted') {
-            DB::table('ledger')->insert((array) Chain::append($read($count), '2026-11-23T09:00:00.000000Z', 'mira', 'order.signed', 'ECO-00001', '{}'));
+            DB::table('ledger')->insert(
+                (array) Chain::append($read($count), '2026-11-23T09:00:00.000000Z', 'mira', 'order.signed', 'ECO-00001', '{}'),
+            );
         } else {
-            DB::table('ledger')->whereIn('number', [2, 4])->update(['actor' => 'nobody']);
+            DB::table('ledger')
+                ->whereIn('number', [2, 4])
+                ->update(['actor' => 'nobody']);
         }
     });
     $this->artisan('ledger:verify')->expectsOutputToContain($told)->assertFailed();
 })->with([
-    ['made anew', 'not the one that was anchored'], ['cut', 'removed: it was anchored'], ['forged at the end', 'the head has another hash'],
-    ['not counted', 'inserted'], ['altered twice', 'Record 4'],
+    ['made anew', 'not the one that was anchored'],
+    ['cut', 'removed: it was anchored'],
+    ['forged at the end', 'the head has another hash'],
+    ['not counted', 'inserted'],
+    ['altered twice', 'Record 4'],
 ]);
 
 it('is whole while people go on working', function (): void {
@@ -85,7 +103,10 @@ it('is whole while people go on working', function (): void {
 it('does not trust anchors that were touched', function (): void {
     $this->world->opened();
     $this->artisan('ledger:anchor')->assertSuccessful();
-    file_put_contents($this->file, str_replace((string) DB::table('ledger_head')->value('hash'), str_repeat('0', 64), (string) file_get_contents($this->file)));
+    file_put_contents(
+        $this->file,
+        str_replace((string) DB::table('ledger_head')->value('hash'), str_repeat('0', 64), (string) file_get_contents($this->file)),
+    );
     $this->artisan('ledger:verify')->expectsOutputToContain('Line 1 of the anchors')->assertFailed();
 });
 

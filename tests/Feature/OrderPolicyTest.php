@@ -8,26 +8,49 @@ use Tests\Feature\Support\World;
 
 /* Who may do what to one order: by the people whom it names, not by roles alone; each act tried by each person. */
 
-beforeEach(fn () => $this->world = new World($this));
+beforeEach(fn() => ($this->world = new World($this)));
 
 /** jonas edits it, helen signs it, mira coordinates; edda and nils have the roles of an editor and of a signer, and are not named. */
 const MAY = [
-    'mira' => ['plan', 'submit', 'send_back', 'release', 'close'], 'jonas' => ['revise', 'submit'], 'helen' => ['send_back', 'sign'],
-    'edda' => [], 'nils' => [], 'vera' => [], 'tomas' => [],
+    'mira' => ['plan', 'submit', 'send_back', 'release', 'close'],
+    'jonas' => ['revise', 'submit'],
+    'helen' => ['send_back', 'sign'],
+    'edda' => [],
+    'nils' => [],
+    'vera' => [],
+    'tomas' => [],
 ];
 
-/** @return array<string, array{string, string, \Closure(World, string, string): TestResponse}> what it is part of, the state in which it is time, the try */
+/**
+ * @return array<string, array{string, string, \Closure(World, string, string): TestResponse}> what it is part of, the state in which it
+ * is time, the try
+ */
 function actsOnOrder(): array
 {
-    $put = fn (string $method, string $path, array $body = []): Closure => fn (World $world, string $by, string $order): TestResponse => $world->as($by, $method, str_replace('@', $order, $path), $body + ['version' => $world->version($order)]);
-    $signed = fn (World $world, string $by, string $order): TestResponse => $world->as($by, 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $world->as($by, 'GET', "/orders/{$order}/review")->json('order.digest')]);
+    $put = fn(string $method, string $path, array $body = []): Closure => fn(
+        World $world,
+        string $by,
+        string $order,
+    ): TestResponse => $world->as($by, $method, str_replace('@', $order, $path), $body + ['version' => $world->version($order)]);
+    $signed = fn(World $world, string $by, string $order): TestResponse => $world->as($by, 'POST', "/orders/{$order}/signature", [
+        'password' => 'secret',
+        'digest' => $world->as($by, 'GET', "/orders/{$order}/review")->json('order.digest'),
+    ]);
 
     return [
         'plans its day' => ['plan', 'opened', $put('PATCH', '/orders/@', ['effective_on' => World::day(40)])],
-        'puts an item on it' => ['plan', 'opened', $put('PUT', '/orders/@/items/600-0014', ['outcome' => 'keep', 'disposition' => 'use_up'])],
+        'puts an item on it' => [
+            'plan',
+            'opened',
+            $put('PUT', '/orders/@/items/600-0014', ['outcome' => 'keep', 'disposition' => 'use_up']),
+        ],
         'takes an item off' => ['plan', 'opened', $put('DELETE', '/orders/@/items/200-0040')],
         'withdraws it' => ['plan', 'opened', $put('POST', '/orders/@/withdrawal', ['reason' => 'Not needed.'])],
-        'edits a line' => ['revise', 'opened', fn (World $world, string $by, string $order): TestResponse => $world->edit($order, 'change', 20, ['quantity' => '4'], by: $by)],
+        'edits a line' => [
+            'revise',
+            'opened',
+            fn(World $world, string $by, string $order): TestResponse => $world->edit($order, 'change', 20, ['quantity' => '4'], by: $by),
+        ],
         'undoes an edit' => ['revise', 'edited', $put('POST', '/orders/@/items/200-0010/undo')],
         'keeps an iteration' => ['revise', 'edited', $put('POST', '/orders/@/items/200-0010/iterations', ['note' => 'For a trial.'])],
         'sends it to review' => ['submit', 'edited', $put('POST', '/orders/@/review')],
@@ -42,7 +65,12 @@ function actsOnOrder(): array
 it('tells each person what they may do', function (): void {
     $order = $this->world->opened();
     foreach (MAY as $login => $acts) {
-        expect($this->world->as($login, 'GET', "/dossiers/{$order}")->assertOk()->json('order.may'))->toBe($acts, $login);
+        expect(
+            $this->world
+                ->as($login, 'GET', "/dossiers/{$order}")
+                ->assertOk()
+                ->json('order.may'),
+        )->toBe($acts, $login);
     }
 });
 
@@ -58,7 +86,13 @@ it('lets each person do that and nothing else', function (string $act, string $s
     if ($state === 'taken') {
         $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
     }
-    $rows = fn (): array => [DB::table('change_orders')->get(), DB::table('change_order_items')->get(), DB::table('edits')->get(), DB::table('signatures')->get(), DB::table('ledger')->count()];
+    $rows = fn(): array => [
+        DB::table('change_orders')->get(),
+        DB::table('change_order_items')->get(),
+        DB::table('edits')->get(),
+        DB::table('signatures')->get(),
+        DB::table('ledger')->count(),
+    ];
     $before = serialize($rows());
     foreach (MAY as $login => $acts) {
         DB::beginTransaction();
@@ -66,7 +100,10 @@ it('lets each person do that and nothing else', function (string $act, string $s
         if (in_array($act, $acts, true)) {
             expect($answer->getStatusCode())->toBe(200, "{$login}: {$answer->getContent()}");
         } else {
-            expect($answer->getStatusCode())->toBeIn([403, 422], "{$login}: {$answer->getContent()}")->and(serialize($rows()))->toBe($before, $login);
+            expect($answer->getStatusCode())
+                ->toBeIn([403, 422], "{$login}: {$answer->getContent()}")
+                ->and(serialize($rows()))
+                ->toBe($before, $login);
         }
         DB::rollBack();
     }

@@ -11,17 +11,25 @@ use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\Support\World;
 
-beforeEach(fn () => $this->world = new World($this));
+beforeEach(fn() => ($this->world = new World($this)));
 
-$release = fn (World $world, string $order) => $world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $world->version($order)]);
+$release = fn(World $world, string $order) => $world->as('mira', 'POST', "/orders/{$order}/release", [
+    'version' => $world->version($order),
+]);
 
 it('releases once, however often it is asked', function () use ($release): void {
     World::planningTakes();
     $order = $this->world->signed();
     $version = $this->world->version($order);
     $release($this->world, $order)->assertOk();
-    $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $version])->assertStatus(422)->assertJsonValidationErrors(['order' => 'released already']);
-    expect(Revision::query()->where('code', 'B')->count())->toBe(1)->and(Handover::query()->count())->toBe(1);
+    $this->world
+        ->as('mira', 'POST', "/orders/{$order}/release", ['version' => $version])
+        ->assertStatus(422)
+        ->assertJsonValidationErrors(['order' => 'released already']);
+    expect(Revision::query()->where('code', 'B')->count())
+        ->toBe(1)
+        ->and(Handover::query()->count())
+        ->toBe(1);
 });
 
 it('does not release what is not signed', function () use ($release): void {
@@ -35,15 +43,26 @@ it('releases all or nothing: when the hand-over cannot be written, nothing is re
     $ledger = DB::table('ledger')->count();
     DB::unprepared('ALTER TABLE handover_files ADD CONSTRAINT broken CHECK (false)');
     $release($this->world, $order)->assertStatus(500);
-    expect($this->world->state($order))->toBe('signed')->and(Revision::query()->where('code', 'B')->count())->toBe(0)
-        ->and(Revision::query()->where('status', 'superseded')->count())->toBe(0)
-        ->and(Handover::query()->count())->toBe(0)->and(OutboxMessage::query()->count())->toBe(0)->and(DB::table('ledger')->count())->toBe($ledger);
+    expect($this->world->state($order))
+        ->toBe('signed')
+        ->and(Revision::query()->where('code', 'B')->count())
+        ->toBe(0)
+        ->and(Revision::query()->where('status', 'superseded')->count())
+        ->toBe(0)
+        ->and(Handover::query()->count())
+        ->toBe(0)
+        ->and(OutboxMessage::query()->count())
+        ->toBe(0)
+        ->and(DB::table('ledger')->count())
+        ->toBe($ledger);
 });
 
 it('refuses when the date has passed since it was signed', function () use ($release): void {
     $order = $this->world->signed();
     $this->travel(40)->days();
-    $release($this->world, $order)->assertStatus(422)->assertJsonValidationErrors(['effective_on' => 'in the past']);
+    $release($this->world, $order)
+        ->assertStatus(422)
+        ->assertJsonValidationErrors(['effective_on' => 'in the past']);
     expect($this->world->state($order))->toBe('signed');
 });
 
@@ -52,42 +71,54 @@ it('writes the outbox in the same stroke and sends through the queue', function 
     $order = $this->world->signed();
     $release($this->world, $order)->assertOk()->assertJsonPath('handovers.0.state', 'waiting');
     $message = OutboxMessage::query()->sole();
-    Queue::assertPushed(DeliverHandover::class, fn (DeliverHandover $job): bool => $job->message === $message->id);
+    Queue::assertPushed(DeliverHandover::class, fn(DeliverHandover $job): bool => $job->message === $message->id);
 });
 
 it('shows line by line what planning refused, and keeps the order open', function () use ($release): void {
     World::planningTakes('200-0041');
     $order = $this->world->signed();
-    $release($this->world, $order)->assertOk()->assertJsonPath('handovers.0.state', 'partly_refused')
-        ->assertJsonPath('handovers.0.entries.1.answer', 'refused')->assertJsonPath('handovers.0.entries.1.reason', 'Not known.')
+    $release($this->world, $order)
+        ->assertOk()
+        ->assertJsonPath('handovers.0.state', 'partly_refused')
+        ->assertJsonPath('handovers.0.entries.1.answer', 'refused')
+        ->assertJsonPath('handovers.0.entries.1.reason', 'Not known.')
         ->assertJsonPath('handovers.0.entries.0.answer', 'taken');
-    $this->world->as('mira', 'POST', "/orders/{$order}/closing", ['version' => $this->world->version($order)])->assertStatus(422)->assertJsonValidationErrors('handover');
+    $this->world
+        ->as('mira', 'POST', "/orders/{$order}/closing", ['version' => $this->world->version($order)])
+        ->assertStatus(422)
+        ->assertJsonValidationErrors('handover');
     // Put right over there, sent again: the same name, so that nothing is done twice.
-    Http::swap(new Illuminate\Http\Client\Factory);
+    Http::swap(new Illuminate\Http\Client\Factory());
     World::planningTakes();
     $name = Handover::query()->value('name');
-    $this->world->as('tomas', 'POST', "/handovers/{$name}/delivery")->assertOk()->assertJsonPath('state', 'taken');
-    Http::assertSent(fn ($request): bool => $request->hasHeader('Idempotency-Key', $name));
+    $this->world
+        ->as('tomas', 'POST', "/handovers/{$name}/delivery")
+        ->assertOk()
+        ->assertJsonPath('state', 'taken');
+    Http::assertSent(fn($request): bool => $request->hasHeader('Idempotency-Key', $name));
     expect(Handover::query()->count())->toBe(1);
 });
 
 it('loses nothing when planning is down, slow or talks nonsense', function (callable $answer, string $error) use ($release): void {
     Http::fake(['*' => $answer]);
     $order = $this->world->signed();
-    $release($this->world, $order)->assertOk()->assertJsonPath('order.state', 'released')->assertJsonPath('handovers.0.state', 'unanswered');
+    $release($this->world, $order)
+        ->assertOk()
+        ->assertJsonPath('order.state', 'released')
+        ->assertJsonPath('handovers.0.state', 'unanswered');
     $message = OutboxMessage::query()->sole();
     expect($message->last_error)->toContain($error)->and($message->delivered_at)->toBeNull()->and($message->tries)->toBe(1);
 
-    Http::swap(new Illuminate\Http\Client\Factory);
+    Http::swap(new Illuminate\Http\Client\Factory());
     World::planningTakes();
     (new DeliverHandover($message->id))->handle(app(App\Planning\PlanningGateway::class), app(App\Ledger\Ledger::class));
     expect(Handover::query()->value('state'))->toBe('taken');
 })->with([
-    'down' => [fn () => Http::response(['error' => 'down'], 503), 'error (503)'],
-    'not there, or too slow' => [fn () => throw new Illuminate\Http\Client\ConnectionException('timed out'), 'does not answer'],
-    'nonsense' => [fn () => Http::response('<html>Welcome!</html>'), 'not JSON'],
-    'nonsense in JSON' => [fn () => Http::response(['entries' => [['entry' => 'one', 'answer' => 'maybe']]]), 'makes no sense'],
-    'nothing' => [fn () => Http::response(['entries' => []]), 'without saying'],
+    'down' => [fn() => Http::response(['error' => 'down'], 503), 'error (503)'],
+    'not there, or too slow' => [fn() => throw new Illuminate\Http\Client\ConnectionException('timed out'), 'does not answer'],
+    'nonsense' => [fn() => Http::response('<html>Welcome!</html>'), 'not JSON'],
+    'nonsense in JSON' => [fn() => Http::response(['entries' => [['entry' => 'one', 'answer' => 'maybe']]]), 'makes no sense'],
+    'nothing' => [fn() => Http::response(['entries' => []]), 'without saying'],
 ]);
 
 it('queues again what was lost on the way', function () use ($release): void {
@@ -105,7 +136,10 @@ it('does nothing when a message was delivered already', function () use ($releas
     $order = $this->world->signed();
     $release($this->world, $order)->assertOk();
     $records = DB::table('ledger')->count();
-    (new DeliverHandover(OutboxMessage::query()->sole()->id))->handle(app(App\Planning\PlanningGateway::class), app(App\Ledger\Ledger::class));
+    (new DeliverHandover(OutboxMessage::query()->sole()->id))->handle(
+        app(App\Planning\PlanningGateway::class),
+        app(App\Ledger\Ledger::class),
+    );
     expect(DB::table('ledger')->count())->toBe($records);
 });
 
@@ -122,11 +156,18 @@ it('releases nothing whose quantities multiply beyond what can be counted, and s
     };
     // 3,000,000 heads in a module by a line of long ago, with half a million screws each.
     DB::statement("SET session_replication_role = 'replica'");
-    DB::table('structure_lines')->where('component_id', $this->world->items['200-0010'])->update(['quantity' => 3_000_000 * 1_000_000]);
+    DB::table('structure_lines')
+        ->where('component_id', $this->world->items['200-0010'])
+        ->update(['quantity' => 3_000_000 * 1_000_000]);
     DB::statement("SET session_replication_role = 'origin'");
     $before = DB::table('ledger')->count();
-    $release('500000')->assertStatus(422)->assertJsonPath('errors.edits.0', fn (string $told): bool => str_contains($told, 'Through 200-0010, more than a million million'));
-    expect(DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->where('status', 'released')->count())->toBe(1)->and(DB::table('ledger')->where('act', 'order.released')->count())->toBe(0);
+    $release('500000')
+        ->assertStatus(422)
+        ->assertJsonPath('errors.edits.0', fn(string $told): bool => str_contains($told, 'Through 200-0010, more than a million million'));
+    expect(DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->where('status', 'released')->count())
+        ->toBe(1)
+        ->and(DB::table('ledger')->where('act', 'order.released')->count())
+        ->toBe(0);
     DB::table('change_orders')->update(['state' => 'withdrawn']);
     $release('30000')->assertOk();
 });

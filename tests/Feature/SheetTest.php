@@ -10,7 +10,10 @@ beforeEach(function (): void {
     $this->world = new World($this);
     $this->order = $this->world->opened();
     $this->path = "/orders/{$this->order}/items/200-0010";
-    $this->sheet = fn (): string => $this->world->as('jonas', 'GET', "{$this->path}/sheet/csv")->assertOk()->streamedContent();
+    $this->sheet = fn(): string => $this->world
+        ->as('jonas', 'GET', "{$this->path}/sheet/csv")
+        ->assertOk()
+        ->streamedContent();
     $this->bring = function (string $content, string $by = 'jonas') {
         $seen = $this->world->as('jonas', 'GET', "{$this->path}/redline")->json('seen');
         $body = ['file' => UploadedFile::fake()->createWithContent('sheet.csv', $content), 'seen' => $seen];
@@ -23,23 +26,37 @@ it('reads a sheet back: what differs becomes edits, what does not stays', functi
     ($this->bring)(($this->sheet)())->assertOk();
     expect(DB::table('edits')->count())->toBe(0);
     $sheet = str_replace(['200-0040,0.5,m', ',6,pc'], ['200-0041,0.5,m', ',8,pc'], ($this->sheet)());
-    $sheet = preg_replace('/^200-0010,20,.*\r\n/m', '', $sheet)."200-0010,40,710-0001,1.5,g,,on the shaft,yes,,,,\r\n";
+    $sheet = preg_replace('/^200-0010,20,.*\r\n/m', '', $sheet) . "200-0010,40,710-0001,1.5,g,,on the shaft,yes,,,,\r\n";
     $rows = collect(($this->bring)($sheet)->assertOk()->json('rows'));
-    expect($rows->countBy('mark')->all())->toEqualCanonicalizing(['replaced' => 1, 'changed' => 1, 'removed' => 1, 'added' => 1])
-        ->and($rows->firstWhere('mark', 'added')['after']['notes'])->toBe('on the shaft');
+    expect($rows->countBy('mark')->all())
+        ->toEqualCanonicalizing(['replaced' => 1, 'changed' => 1, 'removed' => 1, 'added' => 1])
+        ->and($rows->firstWhere('mark', 'added')['after']['notes'])
+        ->toBe('on the shaft');
     // Each of them is undone like any other edit.
     foreach (range(1, 4) as $_) {
         $this->world->as('jonas', 'POST', "{$this->path}/undo")->assertOk();
     }
-    expect(collect($this->world->as('jonas', 'GET', "{$this->path}/redline")->json('rows'))->where('mark', '!=', 'unchanged')->all())->toBe([]);
+    expect(
+        collect($this->world->as('jonas', 'GET', "{$this->path}/redline")->json('rows'))
+            ->where('mark', '!=', 'unchanged')
+            ->all(),
+    )->toBe([]);
 });
 
 it('names each bad cell and saves nothing of the sheet', function (): void {
-    $sheet = str_replace(['200-0040,0.5,m', ',6,pc'], ['200-0041,half,m', ',8,pc'], ($this->sheet)())."200-0010,40,NOT-OURS,1,pc,,,,,,,\r\n";
-    ($this->bring)($sheet)->assertStatus(422)->assertJsonStructure(['errors' => ['row 2, quantity']]);
+    $sheet =
+        str_replace(['200-0040,0.5,m', ',6,pc'], ['200-0041,half,m', ',8,pc'], ($this->sheet)()) . "200-0010,40,NOT-OURS,1,pc,,,,,,,\r\n";
+    ($this->bring)($sheet)
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['row 2, quantity']]);
     $errors = ($this->bring)(str_replace('half', '0.7', $sheet))->assertStatus(422)->json('errors');
-    expect($errors)->toHaveKey('line 40, component')->and(DB::table('edits')->count())->toBe(0);
-    ($this->bring)("parent,find,component,quantity,unit\n200-0001,10,200-0010,1,pc\n")->assertStatus(422)->assertJsonStructure(['errors' => ['row 2, parent']]);
+    expect($errors)
+        ->toHaveKey('line 40, component')
+        ->and(DB::table('edits')->count())
+        ->toBe(0);
+    ($this->bring)("parent,find,component,quantity,unit\n200-0001,10,200-0010,1,pc\n")
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['row 2, parent']]);
 });
 
 it('keeps what a sheet has no column for', function (): void {
@@ -52,6 +69,8 @@ it('keeps what a sheet has no column for', function (): void {
 
 it('is read for the person named on the order only, and while it is open', function (): void {
     $sheet = ($this->sheet)();
-    ($this->bring)($sheet, 'edda')->assertStatus(422)->assertJsonStructure(['errors' => ['editor']]);
+    ($this->bring)($sheet, 'edda')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['editor']]);
     ($this->bring)($sheet, 'vera')->assertForbidden();
 });

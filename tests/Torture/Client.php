@@ -22,21 +22,37 @@ final class Client
 
     private CurlMultiHandler $running;
 
-    public function __construct(private readonly string $url, private readonly string $login, private readonly string $password = 'quillback')
-    {
+    public function __construct(
+        private readonly string $url,
+        private readonly string $login,
+        private readonly string $password = 'quillback',
+    ) {
         $this->begin();
     }
 
     private function begin(): void
     {
-        $this->cookies = new CookieJar;
+        $this->cookies = new CookieJar();
         $this->running = new CurlMultiHandler(['select_timeout' => 0.001]);
         $stack = HandlerStack::create($this->running);
-        $stack->push(Middleware::mapRequest(fn (RequestInterface $request): RequestInterface => $request->withHeader('Accept', 'application/json')
-            ->withHeader('X-XSRF-TOKEN', rawurldecode((string) $this->cookies->getCookieByName('XSRF-TOKEN')?->getValue()))));
-        $this->http = new Guzzle(['base_uri' => $this->url, 'cookies' => $this->cookies, 'http_errors' => false, 'handler' => $stack, 'timeout' => 130, 'connect_timeout' => 5]);
+        $stack->push(
+            Middleware::mapRequest(
+                fn(RequestInterface $request): RequestInterface => $request
+                    ->withHeader('Accept', 'application/json')
+                    ->withHeader('X-XSRF-TOKEN', rawurldecode((string) $this->cookies->getCookieByName('XSRF-TOKEN')?->getValue())),
+            ),
+        );
+        $this->http = new Guzzle([
+            'base_uri' => $this->url,
+            'cookies' => $this->cookies,
+            'http_errors' => false,
+            'handler' => $stack,
+            'timeout' => 130,
+            'connect_timeout' => 5,
+        ]);
         $answer = $this->http->post('/api/session', ['json' => ['login' => $this->login, 'password' => $this->password]]);
-        $answer->getStatusCode() === 200 || throw new \RuntimeException("{$this->login} cannot sign in: {$answer->getStatusCode()} {$answer->getBody()}");
+        $answer->getStatusCode() === 200 ||
+            throw new \RuntimeException("{$this->login} cannot sign in: {$answer->getStatusCode()} {$answer->getBody()}");
     }
 
     /**
@@ -68,7 +84,10 @@ final class Client
     {
         $answer = $this->ask($method, "/api{$path}", $method === 'GET' ? [] : ['json' => (object) $body]);
         if ($answer === null || $answer->getStatusCode() !== 200) {
-            throw new \RuntimeException("{$method} {$path}: ".($answer === null ? 'no answer' : $answer->getStatusCode().' '.mb_substr((string) $answer->getBody(), 0, 300)));
+            throw new \RuntimeException(
+                "{$method} {$path}: " .
+                    ($answer === null ? 'no answer' : $answer->getStatusCode() . ' ' . mb_substr((string) $answer->getBody(), 0, 300)),
+            );
         }
 
         return (array) json_decode((string) $answer->getBody(), true, 512, JSON_THROW_ON_ERROR);
@@ -83,7 +102,7 @@ final class Client
     public function during(string $method, string $path, array $body, int $milliseconds, \Closure $meanwhile): ?ResponseInterface
     {
         $promise = $this->http->requestAsync($method, "/api{$path}", ['json' => (object) $body]);
-        for ($until = microtime(true) + $milliseconds / 1000; microtime(true) < $until;) {
+        for ($until = microtime(true) + $milliseconds / 1000; microtime(true) < $until; ) {
             $this->running->tick();
         }
         $meanwhile();

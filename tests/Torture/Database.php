@@ -11,7 +11,12 @@ final readonly class Database
 
     public function __construct(string $name)
     {
-        $this->pdo = new \PDO(sprintf('pgsql:host=127.0.0.1;port=%s;dbname=%s', getenv('PGPORT'), $name), (string) getenv('PGUSER'), (string) getenv('PGPASSWORD'), [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        $this->pdo = new \PDO(
+            sprintf('pgsql:host=127.0.0.1;port=%s;dbname=%s', getenv('PGPORT'), $name),
+            (string) getenv('PGUSER'),
+            (string) getenv('PGPASSWORD'),
+            [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
+        );
     }
 
     /** @param  list<mixed>  $with */

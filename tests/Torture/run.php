@@ -16,7 +16,7 @@ use Tests\Torture\Database;
 use Tests\Torture\Kills;
 use Tests\Torture\Processes;
 
-require dirname(__DIR__, 2).'/vendor/autoload.php';
+require dirname(__DIR__, 2) . '/vendor/autoload.php';
 
 $begin = time();
 $options = getopt('', ['seconds:', 'seed:', 'json', 'only:']);
@@ -27,16 +27,50 @@ foreach (['mira.okafor', 'jonas.weir', 'edda.roth', 'helen.marsh', 'clara.fenn',
     $people[$login] = new Client((string) getenv('TORTURE_URL'), $login);
 }
 $database = new Database((string) getenv('DB_DATABASE'));
-$kills = new Kills($people, $database, new Database((string) getenv('PLANNING_DATABASE')),
-    new Processes((int) getenv('TORTURE_WEB'), array_map(intval(...), explode(',', (string) getenv('TORTURE_WORKERS')))), date('Y-m-d', time() + 30 * 86_400));
-$kinds = ['requests' => (new BadRequests($people))->round(...), 'files' => (new BrokenFiles($people, $database))->round(...), 'saving' => $kills->saving(...), 'releasing' => $kills->releasing(...), 'handing over' => $kills->handingOver(...), 'importing' => $kills->importing(...)];
+$kills = new Kills(
+    $people,
+    $database,
+    new Database((string) getenv('PLANNING_DATABASE')),
+    new Processes((int) getenv('TORTURE_WEB'), array_map(intval(...), explode(',', (string) getenv('TORTURE_WORKERS')))),
+    date('Y-m-d', time() + 30 * 86_400),
+);
+$kinds = [
+    'requests' => (new BadRequests($people))->round(...),
+    'files' => (new BrokenFiles($people, $database))->round(...),
+    'saving' => $kills->saving(...),
+    'releasing' => $kills->releasing(...),
+    'handing over' => $kills->handingOver(...),
+    'importing' => $kills->importing(...),
+];
 // Requests and files are cheap: there are more of them.
-$order = ['requests', 'files', 'requests', 'saving', 'files', 'requests', 'releasing', 'files', 'saving', 'requests', 'importing', 'files', 'requests', 'files', 'handing over'];
+$order = [
+    'requests',
+    'files',
+    'requests',
+    'saving',
+    'files',
+    'requests',
+    'releasing',
+    'files',
+    'saving',
+    'requests',
+    'importing',
+    'files',
+    'requests',
+    'files',
+    'handing over',
+];
 if (isset($options['only'])) {
     $order = explode(',', (string) $options['only']);
 }
 
-$report = ['seed' => $seed, 'tried' => 0, 'failed' => 0, 'kinds' => array_fill_keys(array_unique($order), ['tried' => 0, 'failed' => 0]), 'failures' => []];
+$report = [
+    'seed' => $seed,
+    'tried' => 0,
+    'failed' => 0,
+    'kinds' => array_fill_keys(array_unique($order), ['tried' => 0, 'failed' => 0]),
+    'failures' => [],
+];
 $note = static function (string $kind, int $round, string $what, ?string $fault) use (&$report): void {
     $report['tried']++;
     $report['kinds'][$kind]['tried']++;
@@ -61,11 +95,14 @@ for ($round = 0, $until = microtime(true) + $seconds; microtime(true) < $until; 
 $report['kinds']['ledger'] = ['tried' => 0, 'failed' => 0];
 exec('php artisan ledger:verify 2>&1', $said, $status);
 $note('ledger', $round, 'its chain and its anchors', $status === 0 ? null : implode(' ', $said));
-$left = array_filter(glob(sys_get_temp_dir().'/orthotaxis-*') ?: [], static fn (string $path): bool => ! str_ends_with($path, '.sock') && filemtime($path) >= $begin);
+$left = array_filter(
+    glob(sys_get_temp_dir() . '/orthotaxis-*') ?: [],
+    static fn(string $path): bool => !str_ends_with($path, '.sock') && filemtime($path) >= $begin,
+);
 // A worker that is killed leaves the folder of what it was at; the scheduler sweeps it away.
 $killed = 3 * (($report['kinds']['importing']['tried'] ?? 0) + 3 * ($report['kinds']['handing over']['tried'] ?? 0)) + 10;
 $report['kinds']['left behind'] = ['tried' => 0, 'failed' => 0];
-$note('left behind', $round, 'temporary files', count($left) <= $killed ? null : count($left).' of them');
+$note('left behind', $round, 'temporary files', count($left) <= $killed ? null : count($left) . ' of them');
 
 if (isset($options['json'])) {
     echo json_encode($report, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";

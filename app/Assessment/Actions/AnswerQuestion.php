@@ -23,31 +23,60 @@ final readonly class AnswerQuestion
     public function __construct(private Ledger $ledger, private BringFile $files) {}
 
     /** @param  int  $seen  version of the answer that was on screen; 0 when there was none */
-    public function __invoke(Person $by, int $id, bool $noEffect, string $answer, ?Money $oneTime, ?Money $recurring, ?UploadedFile $file, int $seen = 0): string
-    {
+    public function __invoke(
+        Person $by,
+        int $id,
+        bool $noEffect,
+        string $answer,
+        ?Money $oneTime,
+        ?Money $recurring,
+        ?UploadedFile $file,
+        int $seen = 0,
+    ): string {
         return DB::transaction(function () use ($by, $id, $noEffect, $answer, $oneTime, $recurring, $file, $seen): string {
-            $question = Question::query()->with(['request', 'item', 'answeredBy'])->lockForUpdate()->findOrFail($id);
+            $question = Question::query()
+                ->with(['request', 'item', 'answeredBy'])
+                ->lockForUpdate()
+                ->findOrFail($id);
             $number = $question->request->number;
-            if (! $question->asks($by)) {
+            if (!$question->asks($by)) {
                 throw Refusal::at('question', 'Somebody else is asked.');
             }
-            if ($question->state === QuestionState::Withdrawn || ! $question->request->state->isOpen()) {
+            if ($question->state === QuestionState::Withdrawn || !$question->request->state->isOpen()) {
                 throw Refusal::at('question', 'The question was withdrawn.');
             }
             // Of a group several may answer at once: nobody writes over what they have not seen.
             if ($question->answeredBy !== null && $question->answeredBy->isNot($by) && $question->version !== $seen) {
-                throw new Stale("{$question->answeredBy->name} answered meanwhile. Yours was not saved; look at both.", ['answer' => $question->answer]);
+                throw new Stale("{$question->answeredBy->name} answered meanwhile. Yours was not saved; look at both.", [
+                    'answer' => $question->answer,
+                ]);
             }
             $values = [
-                'state' => $noEffect ? QuestionState::NoEffect : QuestionState::Answered, 'answer' => $answer, 'one_time' => $oneTime?->tenThousandths, 'recurring' => $recurring?->tenThousandths,
-                'version' => $question->version + 1, 'answered_by' => $by->id, 'answered_at' => CarbonImmutable::now(),
+                'state' => $noEffect ? QuestionState::NoEffect : QuestionState::Answered,
+                'answer' => $answer,
+                'one_time' => $oneTime?->tenThousandths,
+                'recurring' => $recurring?->tenThousandths,
+                'version' => $question->version + 1,
+                'answered_by' => $by->id,
+                'answered_at' => CarbonImmutable::now(),
             ];
             if ($file !== null) {
-                $values['file_id'] = $this->files->bring($by, $question->request, AttachmentRole::Answer, $file->getRealPath(), $file->getClientOriginalName())->id;
+                $values['file_id'] = $this->files->bring(
+                    $by,
+                    $question->request,
+                    AttachmentRole::Answer,
+                    $file->getRealPath(),
+                    $file->getClientOriginalName(),
+                )->id;
             }
             $question->update($values);
             $this->ledger->record($by->login, 'question.answered', $number, [
-                'item' => $question->item->number, 'question' => $question->text, 'answer' => $answer, 'no_effect' => $noEffect, 'one_time' => $oneTime === null ? '' : (string) $oneTime, 'recurring' => $recurring === null ? '' : (string) $recurring,
+                'item' => $question->item->number,
+                'question' => $question->text,
+                'answer' => $answer,
+                'no_effect' => $noEffect,
+                'one_time' => $oneTime === null ? '' : (string) $oneTime,
+                'recurring' => $recurring === null ? '' : (string) $recurring,
             ]);
 
             return $number;

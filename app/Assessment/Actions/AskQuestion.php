@@ -28,7 +28,7 @@ final readonly class AskQuestion
     {
         return DB::transaction(function () use ($by, $number, $items, $fields, $to): array {
             $request = ChangeRequest::hold($number);
-            if (! $request->state->isOpen()) {
+            if (!$request->state->isOpen()) {
                 throw Refusal::at('request', "{$number} is closed.");
             }
             $affected = $request->items->pluck('id', 'number');
@@ -36,11 +36,21 @@ final readonly class AskQuestion
             $asked = [];
             foreach ($items as $item) {
                 $asked[] = Question::query()->create([
-                    ...$fields, 'request_id' => $request->id, 'item_id' => $affected[$item] ?? throw Refusal::at('items', "{$item} is not affected by {$number}."),
-                    'person_id' => $person, 'role' => $person === null ? $to : null, 'asked_by' => $by->id, 'asked_at' => CarbonImmutable::now(),
+                    ...$fields,
+                    'request_id' => $request->id,
+                    'item_id' => $affected[$item] ?? throw Refusal::at('items', "{$item} is not affected by {$number}."),
+                    'person_id' => $person,
+                    'role' => $person === null ? $to : null,
+                    'asked_by' => $by->id,
+                    'asked_at' => CarbonImmutable::now(),
                 ])->id;
             }
-            $this->ledger->record($by->login, 'question.asked', $number, ['items' => $items, 'to' => $to, 'text' => $fields['text'], 'due' => $fields['due_on']]);
+            $this->ledger->record($by->login, 'question.asked', $number, [
+                'items' => $items,
+                'to' => $to,
+                'text' => $fields['text'],
+                'due' => $fields['due_on'],
+            ]);
 
             return $asked;
         });

@@ -41,13 +41,26 @@ final readonly class QuestionRow
     public static function of(Question $question, Person $reader, Day $today): self
     {
         $waiting = $question->state === QuestionState::Waiting;
-        $money = static fn (?int $amount): ?string => $amount === null ? null : (string) Money::ofTenThousandths($amount);
+        $money = static fn(?int $amount): ?string => $amount === null ? null : (string) Money::ofTenThousandths($amount);
 
         return new self(
-            $question->id, $question->item->number, $question->function->value, $question->topic->value, $question->text,
-            $question->person->name ?? $question->role?->label() ?? '', $question->askedBy->name, $question->due_on, $question->state->value,
-            $waiting && Day::parse($question->due_on)->isBefore($today), $question->asks($reader) && $question->state !== QuestionState::Withdrawn, $question->answer,
-            $money($question->one_time), $money($question->recurring), $question->answeredBy?->name, $question->answered_at?->toIso8601String(), $question->version,
+            $question->id,
+            $question->item->number,
+            $question->function->value,
+            $question->topic->value,
+            $question->text,
+            $question->person->name ?? ($question->role?->label() ?? ''),
+            $question->askedBy->name,
+            $question->due_on,
+            $question->state->value,
+            $waiting && Day::parse($question->due_on)->isBefore($today),
+            $question->asks($reader) && $question->state !== QuestionState::Withdrawn,
+            $question->answer,
+            $money($question->one_time),
+            $money($question->recurring),
+            $question->answeredBy?->name,
+            $question->answered_at?->toIso8601String(),
+            $question->version,
             $question->file === null ? null : ChangeFileRow::of($question->file),
         );
     }

@@ -41,11 +41,32 @@ final readonly class QuestionController
         return $this->index($number, $person);
     }
 
-    #[OA\Post(path: '/api/questions/{id}/answer', operationId: 'answerQuestion', tags: ['assessment'], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewAnswer::class))))]
+    #[
+        OA\Post(
+            path: '/api/questions/{id}/answer',
+            operationId: 'answerQuestion',
+            tags: ['assessment'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewAnswer::class)),
+            ),
+        ),
+    ]
     #[InPath('id'), Ok(AssessmentPage::class), Refused]
     public function answer(int $id, NewAnswer $request, #[CurrentUser] Person $person, AnswerQuestion $action): JsonResponse
     {
-        return $this->index($action($person, $id, $request->boolean('no_effect'), $request->string('answer')->toString(), $request->money('one_time'), $request->money('recurring'), $request->brought(), $request->integer('seen')), $person);
+        return $this->index(
+            $action(
+                $person,
+                $id,
+                $request->boolean('no_effect'),
+                $request->string('answer')->toString(),
+                $request->money('one_time'),
+                $request->money('recurring'),
+                $request->brought(),
+                $request->integer('seen'),
+            ),
+            $person,
+        );
     }
 
     #[OA\Delete(path: '/api/questions/{id}', operationId: 'withdrawQuestion', tags: ['assessment'])]

@@ -48,8 +48,12 @@ final class Question extends Model
     public $timestamps = false;
 
     protected $casts = [
-        'function' => Discipline::class, 'topic' => Topic::class, 'role' => Role::class, 'state' => QuestionState::class,
-        'asked_at' => 'immutable_datetime', 'answered_at' => 'immutable_datetime',
+        'function' => Discipline::class,
+        'topic' => Topic::class,
+        'role' => Role::class,
+        'state' => QuestionState::class,
+        'asked_at' => 'immutable_datetime',
+        'answered_at' => 'immutable_datetime',
     ];
 
     /** Whether this person is the one who is asked, or one of those. */

@@ -38,10 +38,22 @@ final readonly class BringFile
                 throw Refusal::at('file', 'The same file is attached already.');
             }
             $file = ChangeFile::query()->create([
-                ...$belongs, 'id' => (string) Str::uuid7(), 'role' => $role, 'name' => mb_substr($name, 0, 200), 'media_type' => $mediaType,
-                'bytes' => (int) filesize($path), 'sha256' => $hash, 'file_id' => StoredFile::keep($path), 'person_id' => $by->id, 'brought_at' => CarbonImmutable::now(),
+                ...$belongs,
+                'id' => (string) Str::uuid7(),
+                'role' => $role,
+                'name' => mb_substr($name, 0, 200),
+                'media_type' => $mediaType,
+                'bytes' => (int) filesize($path),
+                'sha256' => $hash,
+                'file_id' => StoredFile::keep($path),
+                'person_id' => $by->id,
+                'brought_at' => CarbonImmutable::now(),
             ]);
-            $this->ledger->record($by->login, 'file.attached', $held->number(), ['role' => $role->value, 'name' => $file->name, 'sha256' => $hash]);
+            $this->ledger->record($by->login, 'file.attached', $held->number(), [
+                'role' => $role->value,
+                'name' => $file->name,
+                'sha256' => $hash,
+            ]);
 
             return $file;
         });
@@ -56,7 +68,7 @@ final readonly class BringFile
             if ($file->person_id !== $by->id) {
                 throw Refusal::at('file', 'Only who uploaded a file can remove it.');
             }
-            if ($file->role === AttachmentRole::Form || ! $subject->isOpen()) {
+            if ($file->role === AttachmentRole::Form || !$subject->isOpen()) {
                 throw Refusal::at('file', "{$file->name} stays with {$subject->number()}.");
             }
             $file->delete();

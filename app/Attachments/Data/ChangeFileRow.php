@@ -23,6 +23,15 @@ final readonly class ChangeFileRow
 
     public static function of(ChangeFile $file): self
     {
-        return new self($file->id, $file->role->value, $file->name, $file->media_type, $file->bytes, $file->person->name, $file->person->login, $file->brought_at->toIso8601String());
+        return new self(
+            $file->id,
+            $file->role->value,
+            $file->name,
+            $file->media_type,
+            $file->bytes,
+            $file->person->name,
+            $file->person->login,
+            $file->brought_at->toIso8601String(),
+        );
     }
 }

@@ -17,9 +17,9 @@ final class DescribeApi extends Command
     {
         $path = base_path('docs/openapi.json');
         $json = $description->json();
-        if (! $this->option('check')) {
+        if (!$this->option('check')) {
             file_put_contents($path, $json);
-        } elseif (! is_file($path) || file_get_contents($path) !== $json) {
+        } elseif (!is_file($path) || file_get_contents($path) !== $json) {
             $this->error('docs/openapi.json is out of date. Run bin/api.');
 
             return self::FAILURE;

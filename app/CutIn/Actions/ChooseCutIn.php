@@ -23,18 +23,34 @@ final readonly class ChooseCutIn
     public function __invoke(Person $by, string $number, array $question, string $on, string $reason): void
     {
         $page = $this->reader->plan($question);
-        $day = array_values(array_filter($page->days, static fn ($day): bool => $day->on === $on))[0] ?? throw Refusal::at('chosen_on', 'Choose a day within the planning horizon.');
+        $day =
+            array_values(array_filter($page->days, static fn($day): bool => $day->on === $on))[0] ??
+            throw Refusal::at('chosen_on', 'Choose a day within the planning horizon.');
         if ($page->earliest === null || $on < $page->earliest) {
-            throw Refusal::at('chosen_on', $page->earliest === null ? 'No day is possible with these levers.' : "The earliest possible day is {$page->earliest}.");
+            throw Refusal::at(
+                'chosen_on',
+                $page->earliest === null ? 'No day is possible with these levers.' : "The earliest possible day is {$page->earliest}.",
+            );
         }
         DB::transaction(function () use ($by, $number, $question, $on, $reason, $page, $day): void {
             $request = ChangeRequest::query()->where('number', $number)->lockForUpdate()->firstOrFail();
-            if (! $request->state->isAssessed() && $request->state !== RequestState::Approved) {
+            if (!$request->state->isAssessed() && $request->state !== RequestState::Approved) {
                 throw Refusal::at('request', "A day is chosen while {$number} is being assessed or waits for its order.");
             }
             CutIn::query()->create([
-                'request_id' => $request->id, 'asked' => $question, 'chosen_on' => $on, 'reason' => $reason, 'person_id' => $by->id, 'chosen_at' => CarbonImmutable::now(),
-                'found' => ['total' => $day->total, 'least_cost' => $page->least_cost, 'least_disturbing' => $page->least_disturbing, 'earliest' => $page->earliest, 'run_out' => $page->run_out],
+                'request_id' => $request->id,
+                'asked' => $question,
+                'chosen_on' => $on,
+                'reason' => $reason,
+                'person_id' => $by->id,
+                'chosen_at' => CarbonImmutable::now(),
+                'found' => [
+                    'total' => $day->total,
+                    'least_cost' => $page->least_cost,
+                    'least_disturbing' => $page->least_disturbing,
+                    'earliest' => $page->earliest,
+                    'run_out' => $page->run_out,
+                ],
             ]);
             $this->ledger->record($by->login, 'request.cut_in_chosen', $number, ['on' => $on, 'total' => $day->total, 'reason' => $reason]);
         });

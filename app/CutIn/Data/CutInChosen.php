@@ -24,6 +24,13 @@ final readonly class CutInChosen
     {
         $total = $chosen->found['total'] ?? '';
 
-        return new self($chosen->chosen_on, $chosen->reason, $chosen->person->name, $chosen->chosen_at->toIso8601String(), is_string($total) ? $total : '', $chosen->asked);
+        return new self(
+            $chosen->chosen_on,
+            $chosen->reason,
+            $chosen->person->name,
+            $chosen->chosen_at->toIso8601String(),
+            is_string($total) ? $total : '',
+            $chosen->asked,
+        );
     }
 }

@@ -24,6 +24,15 @@ final readonly class CutInDayRow
 
     public static function of(CutInDay $day, string $on): self
     {
-        return new self($on, (string) $day->leftover, (string) $day->cancellation, (string) $day->shortage, (string) $day->straddling, (string) $day->recurring, (string) $day->total, $day->disturbed);
+        return new self(
+            $on,
+            (string) $day->leftover,
+            (string) $day->cancellation,
+            (string) $day->shortage,
+            (string) $day->straddling,
+            (string) $day->recurring,
+            (string) $day->total,
+            $day->disturbed,
+        );
     }
 }

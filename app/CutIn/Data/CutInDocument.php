@@ -19,7 +19,10 @@ final readonly class CutInDocument
         #[OA\Property(description: 'the first day of a work order')] public ?string $first,
         #[OA\Property(description: 'the day it comes or is done')] public ?string $due,
         #[OA\Property] public string $status,
-        #[OA\Property(description: 'what cancelling costs; null where it cannot be cancelled, or is none of the kind')] public ?string $cancel_fee,
+        #[
+            OA\Property(description: 'what cancelling costs; null where it cannot be cancelled, or is none of the kind'),
+        ]
+        public ?string $cancel_fee,
         #[OA\Property(enum: ['old', 'new', 'straddles'])] public string $role,
     ) {}
 }

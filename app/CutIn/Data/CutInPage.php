@@ -39,7 +39,10 @@ final readonly class CutInPage
         #[OA\Property(description: 'why this is not fresh')] public ?string $fault,
         #[OA\Property(description: 'how many of the items above planning does not know')] public int $not_known,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'the first of them')] public array $not_known_items,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'items it told of that nobody asked about')] public array $strangers,
+        #[
+            OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'items it told of that nobody asked about'),
+        ]
+        public array $strangers,
         #[ListOf('string')] public array $unknown,
     ) {}
 }

@@ -55,14 +55,22 @@ final class CutInController
     {
         $request = ChangeRequest::query()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse(CutIn::query()->with('person')->where('request_id', $request->id)->orderByDesc('id')->get()->map(CutInChosen::of(...)));
+        return new JsonResponse(
+            CutIn::query()->with('person')->where('request_id', $request->id)->orderByDesc('id')->get()->map(CutInChosen::of(...)),
+        );
     }
 
     #[OA\Post(path: '/api/requests/{number}/cut-ins', operationId: 'chooseCutIn', tags: ['cut-in'])]
     #[InPath('number'), Takes(CutInChoice::class), OkList(CutInChosen::class), Refused]
     public function choose(string $number, CutInChoice $request, #[CurrentUser] Person $person, ChooseCutIn $action): JsonResponse
     {
-        $action($person, $number, $request->question(), $request->string('chosen_on')->toString(), $request->string('reason')->trim()->toString());
+        $action(
+            $person,
+            $number,
+            $request->question(),
+            $request->string('chosen_on')->toString(),
+            $request->string('reason')->trim()->toString(),
+        );
 
         return $this->chosen($number);
     }

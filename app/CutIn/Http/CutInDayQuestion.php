@@ -8,7 +8,14 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** The question to the planner, and the day whose cost is asked about. */
-#[OA\Schema(allOf: [new OA\Schema(ref: CutInQuestion::class), new OA\Schema(required: ['on'], properties: [new OA\Property(property: 'on', type: 'string')])])]
+#[
+    OA\Schema(
+        allOf: [
+            new OA\Schema(ref: CutInQuestion::class),
+            new OA\Schema(required: ['on'], properties: [new OA\Property(property: 'on', type: 'string')]),
+        ],
+    ),
+]
 final class CutInDayQuestion extends FormRequest
 {
     use AsksCutIn;

@@ -35,15 +35,37 @@ final readonly class AttachFile
             $order = $role->isReleased() ? $this->work->of($by, $item) : null;
             $hash = (string) hash_file('sha256', $path);
             $revision = $role->isReleased() ? null : $item->released?->id;
-            if (ItemFile::query()->where('item_id', $item->id)->where('sha256', $hash)->where('role', $role)->where('revision_id', $revision)->where('order_id', $order?->id)->exists()) {
+            if (
+                ItemFile::query()
+                    ->where('item_id', $item->id)
+                    ->where('sha256', $hash)
+                    ->where('role', $role)
+                    ->where('revision_id', $revision)
+                    ->where('order_id', $order?->id)
+                    ->exists()
+            ) {
                 throw Refusal::at('file', 'The same file is attached already.');
             }
             $file = ItemFile::query()->create([
-                'id' => (string) Str::uuid7(), 'item_id' => $item->id, 'revision_id' => $revision, 'order_id' => $order?->id, 'role' => $role,
-                'name' => mb_substr($name, 0, 200), 'media_type' => $content->mediaType, 'bytes' => (int) filesize($path), 'sha256' => $hash,
-                'file_id' => StoredFile::keep($path), 'person_id' => $by->id, 'brought_at' => CarbonImmutable::now(),
+                'id' => (string) Str::uuid7(),
+                'item_id' => $item->id,
+                'revision_id' => $revision,
+                'order_id' => $order?->id,
+                'role' => $role,
+                'name' => mb_substr($name, 0, 200),
+                'media_type' => $content->mediaType,
+                'bytes' => (int) filesize($path),
+                'sha256' => $hash,
+                'file_id' => StoredFile::keep($path),
+                'person_id' => $by->id,
+                'brought_at' => CarbonImmutable::now(),
             ]);
-            $this->ledger->record($by->login, 'file.attached', $order->number ?? $number, ['item' => $number, 'role' => $role->value, 'name' => $file->name, 'sha256' => $hash]);
+            $this->ledger->record($by->login, 'file.attached', $order->number ?? $number, [
+                'item' => $number,
+                'role' => $role->value,
+                'name' => $file->name,
+                'sha256' => $hash,
+            ]);
 
             return $file;
         });
@@ -62,7 +84,11 @@ final readonly class AttachFile
                 $this->work->mayTakeAway($by, $item, $file->order_id);
             }
             $file->delete();
-            $this->ledger->record($by->login, 'file.taken_away', $number, ['item' => $number, 'name' => $file->name, 'sha256' => $file->sha256]);
+            $this->ledger->record($by->login, 'file.taken_away', $number, [
+                'item' => $number,
+                'name' => $file->name,
+                'sha256' => $file->sha256,
+            ]);
         });
     }
 }

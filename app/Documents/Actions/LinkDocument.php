@@ -23,24 +23,36 @@ final readonly class LinkDocument
     {
         DB::transaction(function () use ($by, $number, $documentNumber): void {
             $item = Item::query()->with('released')->where('number', $number)->firstOrFail();
-            $document = Item::query()->where('number', $documentNumber)->first() ?? throw Refusal::at('document', (new MistypedNumbers)->noSuchItem($documentNumber));
-            if (! in_array($document->kind, [ItemKind::Document, ItemKind::Drawing], true)) {
+            $document =
+                Item::query()->where('number', $documentNumber)->first() ??
+                throw Refusal::at('document', (new MistypedNumbers())->noSuchItem($documentNumber));
+            if (!in_array($document->kind, [ItemKind::Document, ItemKind::Drawing], true)) {
                 throw Refusal::at('document', "{$documentNumber} is neither a drawing nor a document.");
             }
             if (ItemDocument::query()->where('item_id', $item->id)->where('document_id', $document->id)->exists()) {
                 throw Refusal::at('document', "{$documentNumber} describes {$number} already.");
             }
             $this->work->mustBeFree($by, [$item->id, $document->id], 'document');
-            ItemDocument::query()->create(['item_id' => $item->id, 'document_id' => $document->id, 'shows_revision_id' => $item->released?->id]);
-            $this->ledger->record($by->login, 'document.linked', $number, ['document' => $documentNumber, 'revision' => $item->released?->code]);
+            ItemDocument::query()->create([
+                'item_id' => $item->id,
+                'document_id' => $document->id,
+                'shows_revision_id' => $item->released?->id,
+            ]);
+            $this->ledger->record($by->login, 'document.linked', $number, [
+                'document' => $documentNumber,
+                'revision' => $item->released?->code,
+            ]);
         });
     }
 
     public function unlink(Person $by, string $number, string $documentNumber): void
     {
         DB::transaction(function () use ($by, $number, $documentNumber): void {
-            $link = ItemDocument::query()->whereRelation('item', 'number', $number)->whereRelation('document', 'number', $documentNumber)->first()
-                ?? throw Refusal::at('document', "{$documentNumber} does not describe {$number}.");
+            $link =
+                ItemDocument::query()
+                    ->whereRelation('item', 'number', $number)
+                    ->whereRelation('document', 'number', $documentNumber)
+                    ->first() ?? throw Refusal::at('document', "{$documentNumber} does not describe {$number}.");
             $this->work->mustBeFree($by, [$link->item_id, $link->document_id], 'document');
             $link->delete();
             $this->ledger->record($by->login, 'document.unlinked', $number, ['document' => $documentNumber]);

@@ -33,8 +33,18 @@ final readonly class FileRow
         $today = Today::day();
 
         return new self(
-            $file->id, $file->item->number, $file->role->value, $file->name, $file->media_type, $file->bytes, $file->revision?->code,
-            $file->revision?->dated()->phase($today)->value ?? Phase::InWork->value, $file->revision?->effective_from, $file->order?->number, $file->person->name ?? '', $file->brought_at->toIso8601String(),
+            $file->id,
+            $file->item->number,
+            $file->role->value,
+            $file->name,
+            $file->media_type,
+            $file->bytes,
+            $file->revision?->code,
+            $file->revision?->dated()->phase($today)->value ?? Phase::InWork->value,
+            $file->revision?->effective_from,
+            $file->order?->number,
+            $file->person->name ?? '',
+            $file->brought_at->toIso8601String(),
         );
     }
 }

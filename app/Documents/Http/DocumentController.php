@@ -55,24 +55,47 @@ final readonly class DocumentController
         return $this->show($number);
     }
 
-    #[OA\Post(path: '/api/items/{number}/files', operationId: 'attachFile', tags: ['documents'], requestBody: new OA\RequestBody(content: new OA\MediaType(
-        mediaType: 'multipart/form-data',
-        schema: new OA\Schema(required: ['role', 'file'], properties: [
-            new OA\Property(property: 'role', type: 'string', enum: ['sheet', 'data_sheet', 'picture']),
-            new OA\Property(property: 'file', type: 'string', format: 'binary'),
-        ]),
-    )))]
+    #[
+        OA\Post(
+            path: '/api/items/{number}/files',
+            operationId: 'attachFile',
+            tags: ['documents'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(
+                    mediaType: 'multipart/form-data',
+                    schema: new OA\Schema(
+                        required: ['role', 'file'],
+                        properties: [
+                            new OA\Property(property: 'role', type: 'string', enum: ['sheet', 'data_sheet', 'picture']),
+                            new OA\Property(property: 'file', type: 'string', format: 'binary'),
+                        ],
+                    ),
+                ),
+            ),
+        ),
+    ]
     #[InPath('number'), Ok(DocumentPage::class), Refused]
     public function attach(string $number, Request $request, #[CurrentUser] Person $person, AttachFile $action): JsonResponse
     {
-        $request->validate(['role' => ['required', Rule::enum(FileRole::class)], 'file' => 'required|file|max:32768'], [
-            'file.required' => 'Choose a file.', 'file.max' => 'A file has at most 32 megabytes.', 'role.*' => 'Say what it is: the sheet, a data sheet or a picture.',
-        ]);
+        $request->validate(
+            ['role' => ['required', Rule::enum(FileRole::class)], 'file' => 'required|file|max:32768'],
+            [
+                'file.required' => 'Choose a file.',
+                'file.max' => 'A file has at most 32 megabytes.',
+                'role.*' => 'Say what it is: the sheet, a data sheet or a picture.',
+            ],
+        );
         $file = $request->file('file');
-        if (! $file instanceof UploadedFile) {
+        if (!($file instanceof UploadedFile)) {
             throw Refusal::at('file', 'Choose a file.');
         }
-        $action->attach($person, $number, FileRole::from($request->string('role')->toString()), $file->getRealPath(), $file->getClientOriginalName());
+        $action->attach(
+            $person,
+            $number,
+            FileRole::from($request->string('role')->toString()),
+            $file->getRealPath(),
+            $file->getClientOriginalName(),
+        );
 
         return $this->show($number);
     }
@@ -86,13 +109,20 @@ final readonly class DocumentController
         return $this->show($number);
     }
 
-    #[OA\Get(path: '/api/files/{id}', operationId: 'fileContent', tags: ['documents'], responses: [new OA\Response(response: 200, description: 'The file as it was brought')])]
+    #[
+        OA\Get(
+            path: '/api/files/{id}',
+            operationId: 'fileContent',
+            tags: ['documents'],
+            responses: [new OA\Response(response: 200, description: 'The file as it was brought')],
+        ),
+    ]
     #[InPath('id'), Refused]
     public function content(string $id): Response
     {
         $file = ItemFile::query()->with('revision')->findOrFail($id);
         $draft = $file->revision_id === null ? 'DRAFT ' : '';
 
-        return ShownFile::of($file->file_id, $file->media_type, $draft.$file->name, $file->sha256);
+        return ShownFile::of($file->file_id, $file->media_type, $draft . $file->name, $file->sha256);
     }
 }

@@ -55,9 +55,12 @@ final class ItemDocument extends Model
     /** At the release of an order the documents that were to adopt the newest revision show it. */
     public static function adopt(int $order): void
     {
-        DB::update("
+        DB::update(
+            "
             UPDATE item_documents d SET adopting_order_id = NULL,
                 shows_revision_id = COALESCE((SELECT r.id FROM revisions r WHERE r.item_id = d.item_id AND r.status = 'released'), d.shows_revision_id)
-            WHERE d.adopting_order_id = ?", [$order]);
+            WHERE d.adopting_order_id = ?",
+            [$order],
+        );
     }
 }

@@ -76,7 +76,9 @@ final class ItemFile extends Model
      */
     public static function drafts(int $order, array $items): Builder
     {
-        return self::query()->whereIn('item_id', $items)->whereNull('revision_id')
+        return self::query()
+            ->whereIn('item_id', $items)
+            ->whereNull('revision_id')
             ->whereRaw('(order_id = ? OR order_id IS NULL)', [$order]);
     }
 }

@@ -33,15 +33,18 @@ final readonly class RaiseOrder
     {
         return DB::transaction(function () use ($by, $number): ChangeOrder {
             $request = ChangeRequest::hold($number);
-            if (! $request->state->mayBecome(RequestState::Ordered)) {
-                throw Refusal::at('request', $request->state === RequestState::Ordered
-                    ? 'This request has an order already.'
-                    : 'Only an approved request becomes an order.');
+            if (!$request->state->mayBecome(RequestState::Ordered)) {
+                throw Refusal::at(
+                    'request',
+                    $request->state === RequestState::Ordered
+                        ? 'This request has an order already.'
+                        : 'Only an approved request becomes an order.',
+                );
             }
             $order = ChangeOrder::query()->create([
                 'number' => $this->numbers->next('order'),
                 'title' => $request->title,
-                'description' => trim($request->description."\n\n".$request->finding),
+                'description' => trim($request->description . "\n\n" . $request->finding),
                 'priority' => $request->priority,
                 // The day chosen while the request was assessed is carried over; it may have passed meanwhile.
                 'effective_on' => self::chosenDay($request),
@@ -50,16 +53,23 @@ final readonly class RaiseOrder
             ]);
             $order->requests()->attach($request->id);
             $request->load('items.released');
-            $withLines = StructureLine::query()->where('kind', StructureKind::Engineering->value)
-                ->whereIn('revision_id', $request->items->map(static fn (Item $item): ?int => $item->released?->id)->filter())
-                ->distinct()->pluck('revision_id')->flip();
+            $withLines = StructureLine::query()
+                ->where('kind', StructureKind::Engineering->value)
+                ->whereIn('revision_id', $request->items->map(static fn(Item $item): ?int => $item->released?->id)->filter())
+                ->distinct()
+                ->pluck('revision_id')
+                ->flip();
             $figures = Figures::of($request);
-            $order->items()->createMany($request->items->map(static fn (Item $item): array => [
-                'item_id' => $item->id,
-                'disposition' => self::disposition($figures, $item),
-                // What has a structure, or no release yet, is proposed for a new revision; the coordinator decides.
-                'outcome' => $item->released === null || $withLines->has($item->released->id) ? Outcome::Revise : Outcome::Keep,
-            ]));
+            $order->items()->createMany(
+                $request->items->map(
+                    static fn(Item $item): array => [
+                        'item_id' => $item->id,
+                        'disposition' => self::disposition($figures, $item),
+                        // What has a structure, or no release yet, is proposed for a new revision; the coordinator decides.
+                        'outcome' => $item->released === null || $withLines->has($item->released->id) ? Outcome::Revise : Outcome::Keep,
+                    ],
+                ),
+            );
             $request->update(['state' => RequestState::Ordered, 'version' => $request->version + 1]);
             $this->ledger->record($by->login, 'order.raised', $order->number, ['request' => $number]);
             $this->ledger->record($by->login, 'request.ordered', $number, ['order' => $order->number]);

@@ -25,28 +25,65 @@ final class ChangeController
     private const PAGE = 100;
 
     #[OA\Get(path: '/api/changes', operationId: 'changes', tags: ['changes'])]
-    #[InQuery('show'), InQuery('words'), InQuery('priority'), InQuery('type'), InQuery('step'), InQuery('person'), InQuery('waits_for'), InQuery('item'), InQuery('since'), InQuery('until')]
+    #[
+        InQuery('show'),
+        InQuery('words'),
+        InQuery('priority'),
+        InQuery('type'),
+        InQuery('step'),
+        InQuery('person'),
+        InQuery('waits_for'),
+        InQuery('item'),
+        InQuery('since'),
+        InQuery('until'),
+    ]
     #[InQuery('sort'), InQuery('from'), InQuery('most'), Ok(FoundChanges::class), Refused]
     public function index(Request $request, ChangeSearch $changes): JsonResponse
     {
-        $several = static fn (string $name): array => array_values(array_filter(explode(',', $request->string($name)->toString()), static fn (string $one): bool => $one !== ''));
-        $among = static fn (array $known): \Closure => static function (string $name, mixed $value, \Closure $fail) use ($known): void {
+        $several = static fn(string $name): array => array_values(
+            array_filter(explode(',', $request->string($name)->toString()), static fn(string $one): bool => $one !== ''),
+        );
+        $among = static fn(array $known): \Closure => static function (string $name, mixed $value, \Closure $fail) use ($known): void {
             if (array_diff(explode(',', (string) $value), $known) !== []) {
-                $fail("Choose {$name} from ".implode(', ', $known).'.');
+                $fail("Choose {$name} from " . implode(', ', $known) . '.');
             }
         };
         $request->validate([
-            'show' => 'nullable|in:open,closed,all', 'words' => 'nullable|string|max:200', 'priority' => ['nullable', 'string', $among(array_column(Priority::cases(), 'value'))],
-            'type' => ['nullable', 'string', $among(['report', 'request', 'order'])], 'step' => ['nullable', 'string', $among(array_column(WorkStep::cases(), 'value'))],
-            'person' => 'nullable|string|max:60', 'waits_for' => 'nullable|string|max:60', 'item' => 'nullable|string|max:60', 'sort' => 'nullable|string|max:20',
-            'since' => 'nullable|bail|string|date_format:Y-m-d', 'until' => 'nullable|bail|string|date_format:Y-m-d', 'from' => 'nullable|integer|between:0,100000000', 'most' => 'nullable|integer|between:1,'.ChangeSearch::MOST,
+            'show' => 'nullable|in:open,closed,all',
+            'words' => 'nullable|string|max:200',
+            'priority' => ['nullable', 'string', $among(array_column(Priority::cases(), 'value'))],
+            'type' => ['nullable', 'string', $among(['report', 'request', 'order'])],
+            'step' => ['nullable', 'string', $among(array_column(WorkStep::cases(), 'value'))],
+            'person' => 'nullable|string|max:60',
+            'waits_for' => 'nullable|string|max:60',
+            'item' => 'nullable|string|max:60',
+            'sort' => 'nullable|string|max:20',
+            'since' => 'nullable|bail|string|date_format:Y-m-d',
+            'until' => 'nullable|bail|string|date_format:Y-m-d',
+            'from' => 'nullable|integer|between:0,100000000',
+            'most' => 'nullable|integer|between:1,' . ChangeSearch::MOST,
         ]);
-        $text = static fn (string $name): string => $request->string($name)->toString();
+        $text = static fn(string $name): string => $request->string($name)->toString();
 
-        return new JsonResponse($changes->page([
-            'show' => $text('show') ?: 'open', 'words' => $text('words'), 'priority' => $several('priority'), 'type' => $several('type'), 'step' => $several('step'), 'person' => $text('person'), 'waits_for' => $text('waits_for'), 'item' => $text('item'),
-            'since' => $text('since'), 'until' => $text('until'),
-        ], $request->integer('from'), $request->integer('most', self::PAGE), $text('sort')));
+        return new JsonResponse(
+            $changes->page(
+                [
+                    'show' => $text('show') ?: 'open',
+                    'words' => $text('words'),
+                    'priority' => $several('priority'),
+                    'type' => $several('type'),
+                    'step' => $several('step'),
+                    'person' => $text('person'),
+                    'waits_for' => $text('waits_for'),
+                    'item' => $text('item'),
+                    'since' => $text('since'),
+                    'until' => $text('until'),
+                ],
+                $request->integer('from'),
+                $request->integer('most', self::PAGE),
+                $text('sort'),
+            ),
+        );
     }
 
     #[OA\Get(path: '/api/dossiers/{number}', operationId: 'dossier', tags: ['changes'])]

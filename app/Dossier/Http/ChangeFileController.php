@@ -27,7 +27,14 @@ final readonly class ChangeFileController
 {
     public function __construct(private BringFile $action, private DossierReader $dossiers) {}
 
-    #[OA\Get(path: '/api/change-files/{id}', operationId: 'changeFileContent', tags: ['changes'], responses: [new OA\Response(response: 200, description: 'The file as it was brought')])]
+    #[
+        OA\Get(
+            path: '/api/change-files/{id}',
+            operationId: 'changeFileContent',
+            tags: ['changes'],
+            responses: [new OA\Response(response: 200, description: 'The file as it was brought')],
+        ),
+    ]
     #[InPath('id'), Refused]
     public function content(string $id): Response
     {
@@ -36,32 +43,73 @@ final readonly class ChangeFileController
         return ShownFile::of($file->file_id, $file->media_type, $file->name, $file->sha256);
     }
 
-    #[OA\Post(path: '/api/requests/{number}/files', operationId: 'bringFileToRequest', tags: ['changes'], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewChangeFile::class))))]
+    #[
+        OA\Post(
+            path: '/api/requests/{number}/files',
+            operationId: 'bringFileToRequest',
+            tags: ['changes'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewChangeFile::class)),
+            ),
+        ),
+    ]
     #[InPath('number'), Ok(Dossier::class), Refused]
     public function toRequest(string $number, NewChangeFile $request, #[CurrentUser] Person $person): JsonResponse
     {
         $file = $request->brought();
-        $this->action->bring($person, ChangeRequest::query()->where('number', $number)->firstOrFail(), $request->role(), $file->getRealPath(), $file->getClientOriginalName());
+        $this->action->bring(
+            $person,
+            ChangeRequest::query()->where('number', $number)->firstOrFail(),
+            $request->role(),
+            $file->getRealPath(),
+            $file->getClientOriginalName(),
+        );
 
         return new JsonResponse($this->dossiers->read($number));
     }
 
-    #[OA\Post(path: '/api/reports/{number}/files', operationId: 'bringFileToReport', tags: ['reports'], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewChangeFile::class))))]
+    #[
+        OA\Post(
+            path: '/api/reports/{number}/files',
+            operationId: 'bringFileToReport',
+            tags: ['reports'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewChangeFile::class)),
+            ),
+        ),
+    ]
     #[InPath('number'), Ok(ReportPage::class), Refused]
     public function toReport(string $number, NewChangeFile $request, #[CurrentUser] Person $person): JsonResponse
     {
         $file = $request->brought();
-        $this->action->bring($person, ProblemReport::query()->where('number', $number)->firstOrFail(), $request->role(), $file->getRealPath(), $file->getClientOriginalName());
+        $this->action->bring(
+            $person,
+            ProblemReport::query()->where('number', $number)->firstOrFail(),
+            $request->role(),
+            $file->getRealPath(),
+            $file->getClientOriginalName(),
+        );
 
         return new JsonResponse(ReportPage::of($number));
     }
 
-    #[OA\Delete(path: '/api/change-files/{id}', operationId: 'takeChangeFileAway', tags: ['changes'], responses: [new OA\Response(response: 204, description: 'It is gone.')])]
+    #[
+        OA\Delete(
+            path: '/api/change-files/{id}',
+            operationId: 'takeChangeFileAway',
+            tags: ['changes'],
+            responses: [new OA\Response(response: 204, description: 'It is gone.')],
+        ),
+    ]
     #[InPath('id'), Refused]
     public function takeAway(string $id, #[CurrentUser] Person $person): Response
     {
         $file = ChangeFile::query()->findOrFail($id);
-        $this->action->takeAway($person, $id, ProblemReport::query()->find($file->report_id) ?? ChangeRequest::query()->findOrFail($file->request_id));
+        $this->action->takeAway(
+            $person,
+            $id,
+            ProblemReport::query()->find($file->report_id) ?? ChangeRequest::query()->findOrFail($file->request_id),
+        );
 
         return new Response(status: 204);
     }

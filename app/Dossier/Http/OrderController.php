@@ -44,10 +44,17 @@ final readonly class OrderController
 
     #[OA\Put(path: '/api/orders/{number}/items/{item}', operationId: 'putItemOnOrder', tags: ['changes'])]
     #[InPath('number'), InPath('item'), Takes(NamedItem::class), Ok(Dossier::class), Refused]
-    public function putItem(string $number, string $item, NamedItem $request, #[CurrentUser] Person $person, PutItemOnOrder $action): JsonResponse
-    {
+    public function putItem(
+        string $number,
+        string $item,
+        NamedItem $request,
+        #[CurrentUser] Person $person,
+        PutItemOnOrder $action,
+    ): JsonResponse {
         $action->put(
-            $person, $number, $item,
+            $person,
+            $number,
+            $item,
             Outcome::from($request->string('outcome')->toString()),
             Disposition::tryFrom($request->string('disposition')->toString()),
             $request->integer('version'),
@@ -58,8 +65,13 @@ final readonly class OrderController
 
     #[OA\Delete(path: '/api/orders/{number}/items/{item}', operationId: 'takeItemOffOrder', tags: ['changes'])]
     #[InPath('number'), InPath('item'), Takes(Version::class), Ok(Dossier::class), Refused]
-    public function takeItemOff(string $number, string $item, Version $request, #[CurrentUser] Person $person, PutItemOnOrder $action): JsonResponse
-    {
+    public function takeItemOff(
+        string $number,
+        string $item,
+        Version $request,
+        #[CurrentUser] Person $person,
+        PutItemOnOrder $action,
+    ): JsonResponse {
         $action->takeOff($person, $number, $item, $request->integer('version'));
 
         return $this->dossier($number);

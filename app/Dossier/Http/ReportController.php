@@ -39,14 +39,43 @@ final readonly class ReportController
     public function __construct(private ReportList $list, private SettleReport $settle) {}
 
     #[OA\Get(path: '/api/reports', operationId: 'reports', tags: ['reports'])]
-    #[InQuery('show'), InQuery('words'), InQuery('source'), InQuery('site'), InQuery('severity'), InQuery('item'), InQuery('sort'), InQuery('from'), InQuery('most'), Ok(FoundReports::class), Refused]
+    #[
+        InQuery('show'),
+        InQuery('words'),
+        InQuery('source'),
+        InQuery('site'),
+        InQuery('severity'),
+        InQuery('item'),
+        InQuery('sort'),
+        InQuery('from'),
+        InQuery('most'),
+        Ok(FoundReports::class),
+        Refused,
+    ]
     public function index(Request $request): JsonResponse
     {
-        $request->validate(['from' => 'nullable|integer|between:0,100000000', 'most' => 'nullable|integer|between:1,'.ReportList::MOST, 'sort' => 'nullable|string|max:20']);
+        $request->validate([
+            'from' => 'nullable|integer|between:0,100000000',
+            'most' => 'nullable|integer|between:1,' . ReportList::MOST,
+            'sort' => 'nullable|string|max:20',
+        ]);
         /** @var array<string, string> $asked */
-        $asked = array_filter($request->validate(array_fill_keys(['words', 'source', 'site', 'severity', 'item'], 'nullable|string|max:200') + ['show' => 'nullable|in:open,settled,all']));
+        $asked = array_filter(
+            $request->validate(
+                array_fill_keys(['words', 'source', 'site', 'severity', 'item'], 'nullable|string|max:200') + [
+                    'show' => 'nullable|in:open,settled,all',
+                ],
+            ),
+        );
 
-        return new JsonResponse($this->list->page($asked, $request->integer('from'), $request->integer('most', self::PAGE), $request->string('sort')->toString()));
+        return new JsonResponse(
+            $this->list->page(
+                $asked,
+                $request->integer('from'),
+                $request->integer('most', self::PAGE),
+                $request->string('sort')->toString(),
+            ),
+        );
     }
 
     #[OA\Get(path: '/api/reports-like', operationId: 'reportsLike', tags: ['reports'])]
@@ -55,10 +84,14 @@ final readonly class ReportController
     {
         $request->validate(array_fill_keys(['title', 'description', 'items', 'except'], 'nullable|string|max:10000'));
 
-        return new JsonResponse($this->list->like(
-            $request->string('title')->toString(), $request->string('description')->toString(),
-            array_values(array_filter(explode(',', $request->string('items')->toString()))), $request->string('except')->toString(),
-        ));
+        return new JsonResponse(
+            $this->list->like(
+                $request->string('title')->toString(),
+                $request->string('description')->toString(),
+                array_values(array_filter(explode(',', $request->string('items')->toString()))),
+                $request->string('except')->toString(),
+            ),
+        );
     }
 
     #[OA\Get(path: '/api/reports/{number}', operationId: 'report', tags: ['reports'])]
@@ -124,8 +157,9 @@ final readonly class ReportController
     #[InPath('number'), InPath('request'), Ok(ReportPage::class), Refused]
     public function gather(string $number, string $request, #[CurrentUser] Person $person, GatherReports $action): JsonResponse
     {
-        $into = ChangeRequest::query()->where('number', $request)->first() ?? throw Refusal::at('request', "There is no request {$request}.");
-        if (! $into->state->isOpen()) {
+        $into =
+            ChangeRequest::query()->where('number', $request)->first() ?? throw Refusal::at('request', "There is no request {$request}.");
+        if (!$into->state->isOpen()) {
             throw Refusal::at('request', "{$request} is closed; raise another request for it.");
         }
         $action->into($person, $into, [$number]);

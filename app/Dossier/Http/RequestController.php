@@ -72,7 +72,13 @@ final readonly class RequestController
     #[InPath('number'), Takes(Decision::class), Ok(Dossier::class), Refused]
     public function decide(string $number, Decision $request, #[CurrentUser] Person $person, DecideRequest $action): JsonResponse
     {
-        $action->decide($person, $number, RequestState::from($request->string('decision')->toString()), $request->string('reason')->toString(), $request->integer('version'));
+        $action->decide(
+            $person,
+            $number,
+            RequestState::from($request->string('decision')->toString()),
+            $request->string('reason')->toString(),
+            $request->integer('version'),
+        );
 
         return $this->dossier($number);
     }
@@ -106,7 +112,16 @@ final readonly class RequestController
     #[InPath('number'), Takes(Splitting::class), Ok(Dossier::class), Refused]
     public function split(string $number, Splitting $request, #[CurrentUser] Person $person, SplitRequest $action): JsonResponse
     {
-        return $this->dossier($action($person, $number, $request->string('title')->toString(), $request->items(), $request->reports(), $request->integer('version'))->number);
+        return $this->dossier(
+            $action(
+                $person,
+                $number,
+                $request->string('title')->toString(),
+                $request->items(),
+                $request->reports(),
+                $request->integer('version'),
+            )->number,
+        );
     }
 
     private function dossier(string $number): JsonResponse

@@ -47,17 +47,28 @@ final readonly class ReviewController
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
         $core = $this->orders->toCore($order);
         $order->requests->load(RequestData::RELATIONS);
-        $maySign = Progress::of($core)->awaits($person->id) && OrderPolicy::refusal(OrderAct::Sign, $person, $order) === null && ! in_array($person->id, $core->proposers(), true);
+        $maySign =
+            Progress::of($core)->awaits($person->id) &&
+            OrderPolicy::refusal(OrderAct::Sign, $person, $order) === null &&
+            !in_array($person->id, $core->proposers(), true);
 
-        return new JsonResponse(new Review(
-            OrderData::of($order, $core, $person, OrderView::items($order, $core), array_map(CheckRow::of(...), OrderView::checks($core))),
-            $order->requests->map(RequestData::of(...))->values()->all(),
-            $redlines->all($person, $order, $core),
-            $this->reach($order, $whereUsed),
-            $this->consequences->read($order, $core),
-            $maySign,
-            $order->state->isLocked() && OrderPolicy::refusal(OrderAct::SendBack, $person, $order) === null,
-        ));
+        return new JsonResponse(
+            new Review(
+                OrderData::of(
+                    $order,
+                    $core,
+                    $person,
+                    OrderView::items($order, $core),
+                    array_map(CheckRow::of(...), OrderView::checks($core)),
+                ),
+                $order->requests->map(RequestData::of(...))->values()->all(),
+                $redlines->all($person, $order, $core),
+                $this->reach($order, $whereUsed),
+                $this->consequences->read($order, $core),
+                $maySign,
+                $order->state->isLocked() && OrderPolicy::refusal(OrderAct::SendBack, $person, $order) === null,
+            ),
+        );
     }
 
     #[OA\Get(path: '/api/orders/{number}/consequences', operationId: 'consequences', tags: ['changes'])]
@@ -71,8 +82,13 @@ final readonly class ReviewController
 
     #[OA\Post(path: '/api/orders/{number}/signature', operationId: 'signOrder', tags: ['approvals'])]
     #[InPath('number'), Takes(Signing::class), Ok(Dossier::class), Refused]
-    public function sign(string $number, Signing $request, #[CurrentUser] Person $person, SignOrder $action, DossierReader $dossiers): JsonResponse
-    {
+    public function sign(
+        string $number,
+        Signing $request,
+        #[CurrentUser] Person $person,
+        SignOrder $action,
+        DossierReader $dossiers,
+    ): JsonResponse {
         $action->sign($person, $number, $request->string('password')->toString(), $request->string('digest')->toString());
 
         return new JsonResponse($dossiers->read($number));
@@ -80,8 +96,13 @@ final readonly class ReviewController
 
     #[OA\Post(path: '/api/orders/{number}/return', operationId: 'sendOrderBack', tags: ['approvals'])]
     #[InPath('number'), Takes(SentBack::class), Ok(Dossier::class), Refused]
-    public function sendBack(string $number, SentBack $request, #[CurrentUser] Person $person, SignOrder $action, DossierReader $dossiers): JsonResponse
-    {
+    public function sendBack(
+        string $number,
+        SentBack $request,
+        #[CurrentUser] Person $person,
+        SignOrder $action,
+        DossierReader $dossiers,
+    ): JsonResponse {
         $action->sendBack($person, $number, $request->string('reason')->toString());
 
         return new JsonResponse($dossiers->read($number));
@@ -91,7 +112,7 @@ final readonly class ReviewController
     private function reach(ChangeOrder $order, WhereUsedReader $whereUsed): array
     {
         /** @var list<Item> $items */
-        $items = $order->items->map(static fn ($row): Item => $row->item)->values()->all();
+        $items = $order->items->map(static fn($row): Item => $row->item)->values()->all();
         $reach = [];
         foreach ($whereUsed->rowsOfAll($items, Today::day()) as $number => [$total, $rows]) {
             $reach[] = new ReachOfItem((string) $number, $total, $rows);

@@ -28,21 +28,49 @@ final readonly class SayFigure
      *
      * @throws Stale when somebody else said it otherwise meanwhile
      */
-    public function say(Person $by, string $number, FigureKind $kind, string $subject, ?string $choice, ?int $amount, string $reason, int $seen = 0): void
-    {
+    public function say(
+        Person $by,
+        string $number,
+        FigureKind $kind,
+        string $subject,
+        ?string $choice,
+        ?int $amount,
+        string $reason,
+        int $seen = 0,
+    ): void {
         DB::transaction(function () use ($by, $number, $kind, $subject, $choice, $amount, $reason, $seen): void {
             $request = self::open($number);
             self::mustBeOf($request, $kind, $subject);
-            $said = DB::table('figures as f')->join('people as p', 'p.id', '=', 'f.person_id')->where(['request_id' => $request->id, 'kind' => $kind->value, 'subject' => $subject])->first(['f.id', 'p.name', 'person_id', 'reason']);
+            $said = DB::table('figures as f')
+                ->join('people as p', 'p.id', '=', 'f.person_id')
+                ->where(['request_id' => $request->id, 'kind' => $kind->value, 'subject' => $subject])
+                ->first(['f.id', 'p.name', 'person_id', 'reason']);
             if ($said !== null && $said->person_id !== $by->id && $said->id !== $seen) {
-                throw new Stale("{$said->name} said it meanwhile: {$said->reason} Yours was not saved; look at both.", ['reason' => $said->reason]);
+                throw new Stale("{$said->name} said it meanwhile: {$said->reason} Yours was not saved; look at both.", [
+                    'reason' => $said->reason,
+                ]);
             }
             // Another row and not the same changed: whoever has seen the old one has not seen this one.
-            DB::table('figures')->where('id', $said->id ?? 0)->delete();
+            DB::table('figures')
+                ->where('id', $said->id ?? 0)
+                ->delete();
             DB::table('figures')->insert([
-                'request_id' => $request->id, 'kind' => $kind->value, 'subject' => $subject, 'choice' => $choice, 'amount' => $amount, 'reason' => $reason, 'person_id' => $by->id, 'set_at' => CarbonImmutable::now(),
+                'request_id' => $request->id,
+                'kind' => $kind->value,
+                'subject' => $subject,
+                'choice' => $choice,
+                'amount' => $amount,
+                'reason' => $reason,
+                'person_id' => $by->id,
+                'set_at' => CarbonImmutable::now(),
             ]);
-            $this->ledger->record($by->login, 'figure.said', $number, ['kind' => $kind->value, 'subject' => $subject, 'choice' => $choice, 'amount' => $amount, 'reason' => $reason]);
+            $this->ledger->record($by->login, 'figure.said', $number, [
+                'kind' => $kind->value,
+                'subject' => $subject,
+                'choice' => $choice,
+                'amount' => $amount,
+                'reason' => $reason,
+            ]);
         });
     }
 
@@ -50,7 +78,9 @@ final readonly class SayFigure
     {
         DB::transaction(function () use ($by, $number, $id): void {
             $request = self::open($number);
-            $figure = DB::table('figures')->where('request_id', $request->id)->where('id', $id)->first() ?? throw Refusal::at('figure', 'It was undone already.');
+            $figure =
+                DB::table('figures')->where('request_id', $request->id)->where('id', $id)->first() ??
+                throw Refusal::at('figure', 'It was undone already.');
             DB::table('figures')->where('id', $id)->delete();
             $this->ledger->record($by->login, 'figure.taken_back', $number, ['kind' => $figure->kind, 'subject' => $figure->subject]);
         });
@@ -61,18 +91,28 @@ final readonly class SayFigure
     {
         [$item, $supply] = [...explode(' ', $subject, 2), ''];
         $known = match ($kind) {
-            FigureKind::Disposition => in_array(SupplyKind::tryFrom($supply), DispositionCost::kinds(), true) && $request->items->contains('number', $item),
+            FigureKind::Disposition => in_array(SupplyKind::tryFrom($supply), DispositionCost::kinds(), true) &&
+                $request->items->contains('number', $item),
             FigureKind::Recurring => $request->items->contains('number', $subject),
             FigureKind::Demand => Item::query()->where('number', $subject)->where('sold', true)->exists(),
-            FigureKind::Answered => ctype_digit($subject) && Question::query()->where('request_id', $request->id)->where('state', 'answered')->whereNotNull('one_time')->whereKey((int) $subject)->exists(),
+            FigureKind::Answered => ctype_digit($subject) &&
+                Question::query()
+                    ->where('request_id', $request->id)
+                    ->where('state', 'answered')
+                    ->whereNotNull('one_time')
+                    ->whereKey((int) $subject)
+                    ->exists(),
             FigureKind::OneTime => true,
         };
-        if (! $known) {
-            throw Refusal::at('subject', match ($kind) {
-                FigureKind::Demand => "There is no product {$subject}.",
-                FigureKind::Answered => 'No specialist of this request answered that with an amount.',
-                default => "{$subject} is not affected by {$request->number}.",
-            });
+        if (!$known) {
+            throw Refusal::at(
+                'subject',
+                match ($kind) {
+                    FigureKind::Demand => "There is no product {$subject}.",
+                    FigureKind::Answered => 'No specialist of this request answered that with an amount.',
+                    default => "{$subject} is not affected by {$request->number}.",
+                },
+            );
         }
     }
 

@@ -19,7 +19,14 @@ final readonly class MoneyRow
         #[OA\Property(description: 'of what is paid every year: units a year')] public ?string $units,
         #[OA\Property(ref: Said::class, nullable: true)] public ?Said $said,
         #[OA\Property(description: 'who answered, where it comes from an answer')] public ?string $answered_by = null,
-        #[OA\Property(description: 'what somebody says who says otherwise; null where that is said elsewhere', enum: FigureKind::class, nullable: true)] public ?string $figure = null,
+        #[
+            OA\Property(
+                description: 'what somebody says who says otherwise; null where that is said elsewhere',
+                enum: FigureKind::class,
+                nullable: true,
+            ),
+        ]
+        public ?string $figure = null,
         #[OA\Property(description: 'and of what')] public string $subject = '',
     ) {}
 }

@@ -35,7 +35,16 @@ final readonly class MoneyController
     public function say(string $number, NewFigure $request, #[CurrentUser] Person $person): JsonResponse
     {
         $choice = $request->string('choice')->toString();
-        $this->action->say($person, $number, $request->kind(), $request->string('subject')->trim()->toString(), $choice === '' ? null : $choice, $request->amount(), $request->string('reason')->toString(), $request->integer('seen'));
+        $this->action->say(
+            $person,
+            $number,
+            $request->kind(),
+            $request->string('subject')->trim()->toString(),
+            $choice === '' ? null : $choice,
+            $request->amount(),
+            $request->string('reason')->toString(),
+            $request->integer('seen'),
+        );
 
         return new JsonResponse($this->reader->of($number));
     }

@@ -29,15 +29,17 @@ final readonly class HandOutForm
     {
         return DB::transaction(function () use ($by, $request, $template): HandedForm {
             $held = ChangeRequest::hold($request);
-            if (! $held->state->isAssessed()) {
+            if (!$held->state->isAssessed()) {
                 throw Refusal::at('request', "{$request} is not being assessed.");
             }
-            $chosen = FormTemplate::query()->where('offered', true)->find($template) ?? throw Refusal::at('template', 'This template is not offered any more.');
-            if ($chosen->reasons !== [] && ! in_array($held->reason, $chosen->reasons, true)) {
+            $chosen =
+                FormTemplate::query()->where('offered', true)->find($template) ??
+                throw Refusal::at('template', 'This template is not offered any more.');
+            if ($chosen->reasons !== [] && !in_array($held->reason, $chosen->reasons, true)) {
                 throw Refusal::at('template', "{$chosen->name} is not for requests of this kind.");
             }
             $number = $this->numbers->next('form');
-            $code = "{$number}-".bin2hex(random_bytes(6));
+            $code = "{$number}-" . bin2hex(random_bytes(6));
             $values = RecordValues::of($held, $by);
             $fillings = [FormFile::CODE_TAG => new Filling($code)];
             foreach ($chosen->mappings() as $mapping) {
@@ -52,14 +54,24 @@ final readonly class HandOutForm
                     $file->save($file->sheet->filled($fillings), $filled);
                     $made = FormFile::open($filled);
 
-                    return [StoredFile::keep($filled), array_map(static fn (Control $control): string => $control->value, $made->withPictures($made->sheet->controls()))];
+                    return [
+                        StoredFile::keep($filled),
+                        array_map(static fn(Control $control): string => $control->value, $made->withPictures($made->sheet->controls())),
+                    ];
                 } finally {
                     @unlink($filled);
                 }
             });
             $form = HandedForm::query()->create([
-                'number' => $number, 'code' => $code, 'request_id' => $held->id, 'template_id' => $chosen->id, 'template_sha256' => $chosen->sha256, 'file_id' => $fileId, 'handed' => $handed,
-                'handed_by' => $by->id, 'handed_at' => CarbonImmutable::now(),
+                'number' => $number,
+                'code' => $code,
+                'request_id' => $held->id,
+                'template_id' => $chosen->id,
+                'template_sha256' => $chosen->sha256,
+                'file_id' => $fileId,
+                'handed' => $handed,
+                'handed_by' => $by->id,
+                'handed_at' => CarbonImmutable::now(),
             ]);
             $this->ledger->record($by->login, 'form.handed_out', $request, ['form' => $number, 'template' => $chosen->name]);
 

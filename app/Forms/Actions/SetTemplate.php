@@ -31,8 +31,22 @@ final readonly class SetTemplate
 
         return DB::transaction(function () use ($by, $name, $reasons, $path, $fileName, $controls): FormTemplate {
             self::mustBeFree($name, null);
-            $mapping = array_values(array_map(static fn (Control $control): array => (array) MappingRow::read(['tag' => $control->tag, 'label' => $control->title, 'use' => TagUse::Nothing->value]), $controls));
-            $template = FormTemplate::query()->create(['name' => $name, 'reasons' => $reasons, 'mapping' => $mapping, ...self::kept($path, $fileName, $controls)]);
+            $mapping = array_values(
+                array_map(
+                    static fn(Control $control): array => (array) MappingRow::read([
+                        'tag' => $control->tag,
+                        'label' => $control->title,
+                        'use' => TagUse::Nothing->value,
+                    ]),
+                    $controls,
+                ),
+            );
+            $template = FormTemplate::query()->create([
+                'name' => $name,
+                'reasons' => $reasons,
+                'mapping' => $mapping,
+                ...self::kept($path, $fileName, $controls),
+            ]);
             $this->ledger->record($by->login, 'form_template.added', $name, ['file' => $fileName, 'sha256' => $template->sha256]);
 
             return $template->refresh();
@@ -45,11 +59,21 @@ final readonly class SetTemplate
      */
     public function set(Person $by, int $id, string $name, array $reasons, bool $offered, array $mapping, int $version): void
     {
-        $this->change($by, $id, $version, 'form_template.set', static function (FormTemplate $template) use ($name, $reasons, $offered, $mapping): array {
+        $this->change($by, $id, $version, 'form_template.set', static function (FormTemplate $template) use (
+            $name,
+            $reasons,
+            $offered,
+            $mapping,
+        ): array {
             self::mustBeFree($name, $template->id);
-            Mapping::check(array_map(static fn (MappingRow $row): Mapping => $row->mapping(), $mapping), $template->sheet()->controls());
+            Mapping::check(array_map(static fn(MappingRow $row): Mapping => $row->mapping(), $mapping), $template->sheet()->controls());
 
-            return ['name' => $name, 'reasons' => $reasons, 'offered' => $offered, 'mapping' => array_map(static fn (MappingRow $row): array => (array) $row, $mapping)];
+            return [
+                'name' => $name,
+                'reasons' => $reasons,
+                'offered' => $offered,
+                'mapping' => array_map(static fn(MappingRow $row): array => (array) $row, $mapping),
+            ];
         });
     }
 
@@ -57,13 +81,18 @@ final readonly class SetTemplate
     public function replace(Person $by, int $id, string $path, string $fileName, int $version): void
     {
         $controls = self::controls($path);
-        $this->change($by, $id, $version, 'form_template.file_replaced', static function (FormTemplate $template) use ($controls, $path, $fileName): array {
+        $this->change($by, $id, $version, 'form_template.file_replaced', static function (FormTemplate $template) use (
+            $controls,
+            $path,
+            $fileName,
+        ): array {
             $now = array_column($template->mapping, null, 'tag');
             $mapping = [];
             foreach ($controls as $tag => $control) {
-                $mapping[] = $now[$tag] ?? (array) MappingRow::read(['tag' => $tag, 'label' => $control->title, 'use' => TagUse::Nothing->value]);
+                $mapping[] =
+                    $now[$tag] ?? (array) MappingRow::read(['tag' => $tag, 'label' => $control->title, 'use' => TagUse::Nothing->value]);
             }
-            Mapping::check(array_map(static fn (array $row): Mapping => MappingRow::read($row)->mapping(), $mapping), $controls);
+            Mapping::check(array_map(static fn(array $row): Mapping => MappingRow::read($row)->mapping(), $mapping), $controls);
 
             return ['mapping' => $mapping, ...self::kept($path, $fileName, $controls)];
         });
@@ -78,7 +107,11 @@ final readonly class SetTemplate
                 throw new Stale("{$template->name} was changed by somebody else since you opened it. Look at it again.");
             }
             $template->update([...$change($template), 'version' => $version + 1]);
-            $this->ledger->record($by->login, $act, $template->name, ['mapping' => $template->mapping, 'sha256' => $template->sha256, 'offered' => $template->offered]);
+            $this->ledger->record($by->login, $act, $template->name, [
+                'mapping' => $template->mapping,
+                'sha256' => $template->sha256,
+                'offered' => $template->offered,
+            ]);
         });
     }
 
@@ -91,7 +124,7 @@ final readonly class SetTemplate
     {
         $controls = FormFile::open($path)->sheet->controls();
         if (($controls[FormFile::CODE_TAG]->kind ?? null) !== ControlKind::Text) {
-            throw Refusal::at('file', 'The template needs a text control tagged "'.FormFile::CODE_TAG.'": it holds the form number.');
+            throw Refusal::at('file', 'The template needs a text control tagged "' . FormFile::CODE_TAG . '": it holds the form number.');
         }
         foreach (array_keys($controls) as $tag) {
             if (preg_match('/^[\p{L}\p{N}_-]{1,60}$/Du', (string) $tag) !== 1) {
@@ -111,14 +144,31 @@ final readonly class SetTemplate
     private static function kept(string $path, string $fileName, array $controls): array
     {
         return [
-            'controls' => array_values(array_map(static fn (Control $control): array => ['tag' => $control->tag, 'kind' => $control->kind->value, 'title' => $control->title], $controls)),
-            'file_name' => mb_substr($fileName, 0, 200), 'file_id' => StoredFile::keep($path), 'sha256' => (string) hash_file('sha256', $path), 'file_changed_at' => CarbonImmutable::now(),
+            'controls' => array_values(
+                array_map(
+                    static fn(Control $control): array => [
+                        'tag' => $control->tag,
+                        'kind' => $control->kind->value,
+                        'title' => $control->title,
+                    ],
+                    $controls,
+                ),
+            ),
+            'file_name' => mb_substr($fileName, 0, 200),
+            'file_id' => StoredFile::keep($path),
+            'sha256' => (string) hash_file('sha256', $path),
+            'file_changed_at' => CarbonImmutable::now(),
         ];
     }
 
     private static function mustBeFree(string $name, ?int $except): void
     {
-        if (FormTemplate::query()->where('name', $name)->whereKeyNot($except ?? 0)->exists()) {
+        if (
+            FormTemplate::query()
+                ->where('name', $name)
+                ->whereKeyNot($except ?? 0)
+                ->exists()
+        ) {
             throw Refusal::at('name', "There is a template named {$name} already.");
         }
     }

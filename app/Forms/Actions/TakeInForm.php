@@ -28,7 +28,12 @@ use Orthotaxis\Core\Refusal;
 /** Does what a form that came back asks for, as far as it was chosen; all or nothing. And takes all that back. */
 final readonly class TakeInForm
 {
-    public function __construct(private AskQuestion $questions, private BringFile $files, private AssessRequest $findings, private Ledger $ledger) {}
+    public function __construct(
+        private AskQuestion $questions,
+        private BringFile $files,
+        private AssessRequest $findings,
+        private Ledger $ledger,
+    ) {}
 
     /** @param  list<string>  $tags  what of it is chosen */
     public function in(Person $by, string $number, string $path, string $name, array $tags, int $version): void
@@ -39,7 +44,9 @@ final readonly class TakeInForm
             $returned = ReturnedFile::read($path, $request);
             // Two who take it in at once take turns by the request; the second one is told.
             $form = $returned->form;
-            $chosen = array_values(array_filter($returned->proposals, static fn (Proposal $proposal): bool => in_array($proposal->tag, $tags, true)));
+            $chosen = array_values(
+                array_filter($returned->proposals, static fn(Proposal $proposal): bool => in_array($proposal->tag, $tags, true)),
+            );
             $faults = [];
             foreach ($chosen as $proposal) {
                 if ($proposal->fault !== null) {
@@ -54,25 +61,38 @@ final readonly class TakeInForm
             foreach ($chosen as $proposal) {
                 $taken['told'][] = self::told($proposal);
                 match ($proposal->use) {
-                    TagUse::Field => $taken['fields'][$proposal->field->value ?? ''] = [$proposal->before, $proposal->after],
-                    TagUse::Finding => $found[] = $proposal->after,
+                    TagUse::Field => ($taken['fields'][$proposal->field->value ?? ''] = [$proposal->before, $proposal->after]),
+                    TagUse::Finding => ($found[] = $proposal->after),
                     TagUse::Question => array_push($taken['questions'], ...$this->ask($by, $number, $proposal)),
-                    TagUse::Attachment => $taken['files'][] = $this->attach($by, $request, $returned, $proposal),
+                    TagUse::Attachment => ($taken['files'][] = $this->attach($by, $request, $returned, $proposal)),
                     TagUse::Nothing => null,
                 };
             }
             if ($taken['fields'] !== []) {
-                $request->update([...array_map(static fn (array $change): string => $change[1], $taken['fields']), 'version' => $version + 1]);
+                $request->update([
+                    ...array_map(static fn(array $change): string => $change[1], $taken['fields']),
+                    'version' => $version + 1,
+                ]);
             }
             if ($found !== []) {
-                $taken['finding'] = "By form {$form->number}, ".Today::day().":\n".implode("\n", $found);
+                $taken['finding'] = "By form {$form->number}, " . Today::day() . ":\n" . implode("\n", $found);
                 $this->findings->assess($by, $number, ltrim("{$request->finding}\n\n{$taken['finding']}"), $request->version);
             }
             $hash = (string) hash_file('sha256', $path);
-            $taken['form'] = ChangeFile::query()->where('request_id', $request->id)->where('sha256', $hash)->value('id')
-                ?? $this->files->keep($by, $request, AttachmentRole::Form, $path, $name, Package::MEDIA_TYPE)->id;
-            $form->update(['state' => FormState::TakenIn, 'settled_by' => $by->id, 'settled_at' => CarbonImmutable::now(), 'taken' => $taken]);
-            $this->ledger->record($by->login, 'form.taken_in', $number, ['form' => $form->number, 'sha256' => $hash, 'taken' => $taken['told']]);
+            $taken['form'] =
+                ChangeFile::query()->where('request_id', $request->id)->where('sha256', $hash)->value('id') ??
+                $this->files->keep($by, $request, AttachmentRole::Form, $path, $name, Package::MEDIA_TYPE)->id;
+            $form->update([
+                'state' => FormState::TakenIn,
+                'settled_by' => $by->id,
+                'settled_at' => CarbonImmutable::now(),
+                'taken' => $taken,
+            ]);
+            $this->ledger->record($by->login, 'form.taken_in', $number, [
+                'form' => $form->number,
+                'sha256' => $hash,
+                'taken' => $taken['told'],
+            ]);
         });
     }
 
@@ -85,14 +105,25 @@ final readonly class TakeInForm
             if ($form->state !== FormState::TakenIn || $form->taken === null) {
                 throw Refusal::at('form', "{$number} is not imported.");
             }
-            if (! $request->state->isAssessed()) {
+            if (!$request->state->isAssessed()) {
                 throw Refusal::at('form', "{$request->number} is not being assessed any more; what the form brought stays.");
             }
             $taken = $form->taken;
-            $fields = array_filter($taken['fields'], static fn (array $change, string $field): bool => $request->getAttribute($field) === $change[1], ARRAY_FILTER_USE_BOTH);
+            $fields = array_filter(
+                $taken['fields'],
+                static fn(array $change, string $field): bool => $request->getAttribute($field) === $change[1],
+                ARRAY_FILTER_USE_BOTH,
+            );
             $finding = $taken['finding'] === '' ? $request->finding : trim(str_replace($taken['finding'], '', $request->finding));
-            $request->update([...array_map(static fn (array $change): string => $change[0], $fields), 'finding' => $finding, 'version' => $request->version + 1]);
-            Question::query()->whereIn('id', $taken['questions'])->where('state', QuestionState::Waiting->value)->update(['state' => QuestionState::Withdrawn->value]);
+            $request->update([
+                ...array_map(static fn(array $change): string => $change[0], $fields),
+                'finding' => $finding,
+                'version' => $request->version + 1,
+            ]);
+            Question::query()
+                ->whereIn('id', $taken['questions'])
+                ->where('state', QuestionState::Waiting->value)
+                ->update(['state' => QuestionState::Withdrawn->value]);
             ChangeFile::query()->whereIn('id', $taken['files'])->delete();
             $form->update(['state' => FormState::Out, 'settled_by' => null, 'settled_at' => null, 'taken' => null]);
             $this->ledger->record($by->login, 'form.taken_back', $request->number, ['form' => $number]);
@@ -106,12 +137,32 @@ final readonly class TakeInForm
     {
         $plan = $proposal->question ?? throw new \LogicException('A question has a plan.');
 
-        return $this->questions->ask($by, $number, [$proposal->item], ['function' => $plan->function->value, 'topic' => $plan->topic, 'text' => mb_substr($proposal->after, 0, 2000), 'due_on' => (string) $proposal->due], $plan->to);
+        return $this->questions->ask(
+            $by,
+            $number,
+            [$proposal->item],
+            [
+                'function' => $plan->function->value,
+                'topic' => $plan->topic,
+                'text' => mb_substr($proposal->after, 0, 2000),
+                'due_on' => (string) $proposal->due,
+            ],
+            $plan->to,
+        );
     }
 
     private function attach(Person $by, ChangeRequest $request, ReturnedFile $returned, Proposal $proposal): string
     {
-        return $returned->withPicture($proposal, fn (string $path): string => $this->files->bring($by, $request, AttachmentRole::Evidence, $path, "{$returned->form->number} {$proposal->label}")->id);
+        return $returned->withPicture(
+            $proposal,
+            fn(string $path): string => $this->files->bring(
+                $by,
+                $request,
+                AttachmentRole::Evidence,
+                $path,
+                "{$returned->form->number} {$proposal->label}",
+            )->id,
+        );
     }
 
     private static function told(Proposal $proposal): string

@@ -26,10 +26,16 @@ final readonly class FormPreview
     public static function of(ReturnedFile $returned, int $version): self
     {
         $form = $returned->form;
-        $asked = array_filter(array_map(static fn (Proposal $proposal): ?string => $proposal->question?->to, $returned->proposals));
+        $asked = array_filter(array_map(static fn(Proposal $proposal): ?string => $proposal->question?->to, $returned->proposals));
         /** @var array<string, string> $names */
         $names = Person::query()->whereIn('login', $asked)->pluck('name', 'login')->all();
 
-        return new self($form->number, $form->template->name, $form->handed_at->toIso8601String(), $version, array_map(static fn (Proposal $proposal): ProposalRow => ProposalRow::of($proposal, $names), $returned->proposals));
+        return new self(
+            $form->number,
+            $form->template->name,
+            $form->handed_at->toIso8601String(),
+            $version,
+            array_map(static fn(Proposal $proposal): ProposalRow => ProposalRow::of($proposal, $names), $returned->proposals),
+        );
     }
 }

@@ -32,11 +32,29 @@ final readonly class FormsPage
         $request = ChangeRequest::query()->where('number', $number)->firstOrFail();
 
         return new self(
-            $request->number, $request->title, $request->state->isAssessed(), $request->version,
-            FormTemplate::query()->where('offered', true)->orderBy('name')->get()
-                ->filter(static fn (FormTemplate $template): bool => $template->reasons === [] || in_array($request->reason, $template->reasons, true))
-                ->map(static fn (FormTemplate $template): OfferedTemplate => new OfferedTemplate($template->id, $template->name))->values()->all(),
-            HandedForm::query()->with(['template', 'handedBy', 'settledBy'])->where('request_id', $request->id)->orderByDesc('id')->get()->map(HandedFormRow::of(...))->values()->all(),
+            $request->number,
+            $request->title,
+            $request->state->isAssessed(),
+            $request->version,
+            FormTemplate::query()
+                ->where('offered', true)
+                ->orderBy('name')
+                ->get()
+                ->filter(
+                    static fn(FormTemplate $template): bool => $template->reasons === [] ||
+                        in_array($request->reason, $template->reasons, true),
+                )
+                ->map(static fn(FormTemplate $template): OfferedTemplate => new OfferedTemplate($template->id, $template->name))
+                ->values()
+                ->all(),
+            HandedForm::query()
+                ->with(['template', 'handedBy', 'settledBy'])
+                ->where('request_id', $request->id)
+                ->orderByDesc('id')
+                ->get()
+                ->map(HandedFormRow::of(...))
+                ->values()
+                ->all(),
         );
     }
 }

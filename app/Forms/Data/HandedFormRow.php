@@ -29,8 +29,15 @@ final readonly class HandedFormRow
     public static function of(HandedForm $form): self
     {
         return new self(
-            $form->number, $form->template->name, $form->state->value, $form->handedBy->name, $form->handed_at->toIso8601String(),
-            $form->settledBy?->name, $form->settled_at?->toIso8601String(), $form->taken['told'] ?? [], $form->taken['form'] ?? null,
+            $form->number,
+            $form->template->name,
+            $form->state->value,
+            $form->handedBy->name,
+            $form->handed_at->toIso8601String(),
+            $form->settledBy?->name,
+            $form->settled_at?->toIso8601String(),
+            $form->taken['told'] ?? [],
+            $form->taken['form'] ?? null,
         );
     }
 }

@@ -33,9 +33,16 @@ final readonly class ProposalRow
         $to = $proposal->question?->to;
 
         return new self(
-            $proposal->tag, $proposal->label, $proposal->use->value, $proposal->before, $proposal->use === TagUse::Attachment ? '' : $proposal->after, $proposal->item,
-            $proposal->question?->function->value, $to === null ? null : Role::tryFrom($to)?->label() ?? $names[$to] ?? $to,
-            $proposal->due?->__toString(), $proposal->fault,
+            $proposal->tag,
+            $proposal->label,
+            $proposal->use->value,
+            $proposal->before,
+            $proposal->use === TagUse::Attachment ? '' : $proposal->after,
+            $proposal->item,
+            $proposal->question?->function->value,
+            $to === null ? null : Role::tryFrom($to)?->label() ?? ($names[$to] ?? $to),
+            $proposal->due?->__toString(),
+            $proposal->fault,
         );
     }
 }

@@ -31,9 +31,14 @@ final readonly class TemplateRow
     public static function of(FormTemplate $template): self
     {
         return new self(
-            $template->id, $template->name, $template->reasons, $template->offered, $template->file_name,
-            array_map(static fn (array $control): ControlRow => new ControlRow(...$control), $template->controls),
-            array_map(MappingRow::read(...), $template->mapping), $template->version,
+            $template->id,
+            $template->name,
+            $template->reasons,
+            $template->offered,
+            $template->file_name,
+            array_map(static fn(array $control): ControlRow => new ControlRow(...$control), $template->controls),
+            array_map(MappingRow::read(...), $template->mapping),
+            $template->version,
         );
     }
 }

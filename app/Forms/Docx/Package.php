@@ -31,9 +31,14 @@ final readonly class Package
     /** @throws Refusal when it is no such document, damaged, far too large when unpacked, or carries programs */
     public static function open(string $path): self
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw Refusal::at('file', file_get_contents($path, length: 4) === "PK\x03\x04" ? 'The file is damaged: it breaks off, or was altered. Save it again and send it once more.' : 'Not a DOCX document.');
+            throw Refusal::at(
+                'file',
+                file_get_contents($path, length: 4) === "PK\x03\x04"
+                    ? 'The file is damaged: it breaks off, or was altered. Save it again and send it once more.'
+                    : 'Not a DOCX document.',
+            );
         }
         try {
             $parts = [];
@@ -51,13 +56,14 @@ final readonly class Package
                         throw Refusal::at('file', 'The file is far too large when unpacked.');
                     }
                     $content = $zip->getFromIndex($i);
-                    $parts[$told['name']] = $content === false ? throw Refusal::at('file', 'The file is damaged: a part of it cannot be unpacked.') : $content;
+                    $parts[$told['name']] =
+                        $content === false ? throw Refusal::at('file', 'The file is damaged: a part of it cannot be unpacked.') : $content;
                 }
             }
         } finally {
             $zip->close();
         }
-        if (! isset($parts[self::BODY])) {
+        if (!isset($parts[self::BODY])) {
             throw Refusal::at('file', 'Not a DOCX document.');
         }
 
@@ -72,13 +78,13 @@ final readonly class Package
     /** The content of a picture that the body names by a relationship; null when there is none. */
     public function picture(string $relationship): ?string
     {
-        $relations = new \DOMDocument;
-        if ($relationship === '' || ! @$relations->loadXML($this->parts[self::RELATIONS] ?? '<none/>', LIBXML_NONET)) {
+        $relations = new \DOMDocument();
+        if ($relationship === '' || !@$relations->loadXML($this->parts[self::RELATIONS] ?? '<none/>', LIBXML_NONET)) {
             return null;
         }
         foreach ($relations->getElementsByTagNameNS('*', 'Relationship') as $one) {
             if ($one->getAttribute('Id') === $relationship) {
-                return $this->parts['word/'.ltrim(str_replace('/word/', '', $one->getAttribute('Target')), '/')] ?? null;
+                return $this->parts['word/' . ltrim(str_replace('/word/', '', $one->getAttribute('Target')), '/')] ?? null;
             }
         }
 
@@ -89,7 +95,7 @@ final readonly class Package
     public function withBody(string $body, string $to): void
     {
         copy($this->path, $to);
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($to);
         $zip->addFromString(self::BODY, $body);
         $zip->close();

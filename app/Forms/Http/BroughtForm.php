@@ -9,11 +9,16 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** A form that came back; for taking it in also what of it, and the version of the request that was looked at. */
-#[OA\Schema(required: ['file'], properties: [
-    new OA\Property(property: 'file', type: 'string', format: 'binary'),
-    new OA\Property(property: 'tags[]', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'version', type: 'string'),
-])]
+#[
+    OA\Schema(
+        required: ['file'],
+        properties: [
+            new OA\Property(property: 'file', type: 'string', format: 'binary'),
+            new OA\Property(property: 'tags[]', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'version', type: 'string'),
+        ],
+    ),
+]
 final class BroughtForm extends FormRequest
 {
     use BringsFile;
@@ -21,7 +26,12 @@ final class BroughtForm extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['file' => 'required|file|max:16384', 'tags' => 'nullable|array|max:200', 'tags.*' => 'string|max:60', 'version' => 'nullable|integer'];
+        return [
+            'file' => 'required|file|max:16384',
+            'tags' => 'nullable|array|max:200',
+            'tags.*' => 'string|max:60',
+            'version' => 'nullable|integer',
+        ];
     }
 
     /** @return array<string, string> */

@@ -42,13 +42,25 @@ final readonly class FormController
         return $this->index($number);
     }
 
-    #[OA\Get(path: '/api/forms/{number}/file', operationId: 'formFile', tags: ['assessment'], responses: [new OA\Response(response: 200, description: 'The DOCX, filled from the request as it was then')])]
+    #[
+        OA\Get(
+            path: '/api/forms/{number}/file',
+            operationId: 'formFile',
+            tags: ['assessment'],
+            responses: [new OA\Response(response: 200, description: 'The DOCX, filled from the request as it was then')],
+        ),
+    ]
     #[InPath('number'), Refused]
     public function file(string $number): Response
     {
         $form = HandedForm::query()->with('request')->where('number', $number)->firstOrFail();
 
-        return ShownFile::of($form->file_id, Package::MEDIA_TYPE, "{$form->number} {$form->request->number}.docx", hash('sha256', $form->code));
+        return ShownFile::of(
+            $form->file_id,
+            Package::MEDIA_TYPE,
+            "{$form->number} {$form->request->number}.docx",
+            hash('sha256', $form->code),
+        );
     }
 
     #[OA\Delete(path: '/api/forms/{number}', operationId: 'withdrawForm', tags: ['assessment'])]
@@ -58,7 +70,16 @@ final readonly class FormController
         return $this->index($action->withdraw($person, $number)->request->number);
     }
 
-    #[OA\Post(path: '/api/requests/{number}/returned-form', operationId: 'lookAtForm', tags: ['assessment'], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: BroughtForm::class))))]
+    #[
+        OA\Post(
+            path: '/api/requests/{number}/returned-form',
+            operationId: 'lookAtForm',
+            tags: ['assessment'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: BroughtForm::class)),
+            ),
+        ),
+    ]
     #[InPath('number'), Ok(FormPreview::class), Refused]
     public function look(string $number, BroughtForm $request): JsonResponse
     {
@@ -67,7 +88,16 @@ final readonly class FormController
         return new JsonResponse(FormPreview::of(ReturnedFile::read($request->brought()->getRealPath(), $of), $of->version));
     }
 
-    #[OA\Post(path: '/api/requests/{number}/returned-form/taken', operationId: 'takeInForm', tags: ['assessment'], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: BroughtForm::class))))]
+    #[
+        OA\Post(
+            path: '/api/requests/{number}/returned-form/taken',
+            operationId: 'takeInForm',
+            tags: ['assessment'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: BroughtForm::class)),
+            ),
+        ),
+    ]
     #[InPath('number'), Ok(FormsPage::class), Refused]
     public function takeIn(string $number, BroughtForm $request, #[CurrentUser] Person $person, TakeInForm $action): JsonResponse
     {

@@ -11,12 +11,17 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 /** A template that is added, or another file for one. */
-#[OA\Schema(required: ['file'], properties: [
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'reasons[]', type: 'array', items: new OA\Items(type: 'string', enum: Reason::class)),
-    new OA\Property(property: 'version', description: 'of the template whose file is replaced', type: 'string'),
-    new OA\Property(property: 'file', type: 'string', format: 'binary'),
-])]
+#[
+    OA\Schema(
+        required: ['file'],
+        properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'reasons[]', type: 'array', items: new OA\Items(type: 'string', enum: Reason::class)),
+            new OA\Property(property: 'version', description: 'of the template whose file is replaced', type: 'string'),
+            new OA\Property(property: 'file', type: 'string', format: 'binary'),
+        ],
+    ),
+]
 final class NewTemplate extends FormRequest
 {
     use BringsFile;
@@ -25,15 +30,24 @@ final class NewTemplate extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => [Rule::requiredIf($this->route('id') === null), 'string', 'max:120'], 'reasons' => 'nullable|array|max:20', 'reasons.*' => [Rule::enum(Reason::class), 'distinct'],
-            'version' => [Rule::requiredIf($this->route('id') !== null), 'integer'], 'file' => 'required|file|max:8192',
+            'name' => [Rule::requiredIf($this->route('id') === null), 'string', 'max:120'],
+            'reasons' => 'nullable|array|max:20',
+            'reasons.*' => [Rule::enum(Reason::class), 'distinct'],
+            'version' => [Rule::requiredIf($this->route('id') !== null), 'integer'],
+            'file' => 'required|file|max:8192',
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'Name the template.', 'name.max' => 'At most 120 characters.', 'reasons.*' => 'Choose among the reasons of requests.', 'file.required' => 'Choose a DOCX document.', 'file.*' => 'A template has at most 8 megabytes.'];
+        return [
+            'name.required' => 'Name the template.',
+            'name.max' => 'At most 120 characters.',
+            'reasons.*' => 'Choose among the reasons of requests.',
+            'file.required' => 'Choose a DOCX document.',
+            'file.*' => 'A template has at most 8 megabytes.',
+        ];
     }
 
     /** @return list<string> */

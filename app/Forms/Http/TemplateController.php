@@ -33,17 +33,33 @@ final readonly class TemplateController
         return new JsonResponse(FormTemplate::query()->orderBy('name')->get()->map(TemplateRow::of(...)));
     }
 
-    #[OA\Get(path: '/api/form-templates/blank', operationId: 'blankForm', tags: ['set-up'], responses: [new OA\Response(response: 200, description: 'A DOCX with a control for every field, to lay out a template with')])]
+    #[
+        OA\Get(
+            path: '/api/form-templates/blank',
+            operationId: 'blankForm',
+            tags: ['set-up'],
+            responses: [new OA\Response(response: 200, description: 'A DOCX with a control for every field, to lay out a template with')],
+        ),
+    ]
     #[Refused]
     public function blank(): BinaryFileResponse
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'orthotaxis-form-');
         BlankForm::make()->save($path);
 
-        return (new BinaryFileResponse($path, headers: ['Content-Type' => Package::MEDIA_TYPE]))->setContentDisposition('attachment', 'blank-form.docx')->deleteFileAfterSend();
+        return (new BinaryFileResponse($path, headers: ['Content-Type' => Package::MEDIA_TYPE]))
+            ->setContentDisposition('attachment', 'blank-form.docx')
+            ->deleteFileAfterSend();
     }
 
-    #[OA\Get(path: '/api/form-templates/{id}/file', operationId: 'formTemplateFile', tags: ['set-up'], responses: [new OA\Response(response: 200, description: 'The DOCX as it was brought')])]
+    #[
+        OA\Get(
+            path: '/api/form-templates/{id}/file',
+            operationId: 'formTemplateFile',
+            tags: ['set-up'],
+            responses: [new OA\Response(response: 200, description: 'The DOCX as it was brought')],
+        ),
+    ]
     #[InPath('id'), Refused]
     public function file(int $id): Response
     {
@@ -52,12 +68,27 @@ final readonly class TemplateController
         return ShownFile::of($template->file_id, Package::MEDIA_TYPE, $template->file_name, $template->sha256);
     }
 
-    #[OA\Post(path: '/api/form-templates', operationId: 'addFormTemplate', tags: ['set-up'], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewTemplate::class))))]
+    #[
+        OA\Post(
+            path: '/api/form-templates',
+            operationId: 'addFormTemplate',
+            tags: ['set-up'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewTemplate::class)),
+            ),
+        ),
+    ]
     #[OkList(TemplateRow::class), Refused]
     public function store(NewTemplate $request, #[CurrentUser] Person $person): JsonResponse
     {
         $file = $request->brought();
-        $this->action->add($person, $request->string('name')->trim()->toString(), $request->reasons(), $file->getRealPath(), $file->getClientOriginalName());
+        $this->action->add(
+            $person,
+            $request->string('name')->trim()->toString(),
+            $request->reasons(),
+            $file->getRealPath(),
+            $file->getClientOriginalName(),
+        );
 
         return $this->index();
     }
@@ -66,12 +97,29 @@ final readonly class TemplateController
     #[InPath('id'), Takes(TemplateRule::class), OkList(TemplateRow::class), Refused]
     public function update(int $id, TemplateRule $request, #[CurrentUser] Person $person): JsonResponse
     {
-        $this->action->set($person, $id, $request->string('name')->trim()->toString(), $request->reasons(), $request->boolean('offered'), $request->mapping(), $request->integer('version'));
+        $this->action->set(
+            $person,
+            $id,
+            $request->string('name')->trim()->toString(),
+            $request->reasons(),
+            $request->boolean('offered'),
+            $request->mapping(),
+            $request->integer('version'),
+        );
 
         return $this->index();
     }
 
-    #[OA\Post(path: '/api/form-templates/{id}/file', operationId: 'replaceFormTemplate', tags: ['set-up'], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewTemplate::class))))]
+    #[
+        OA\Post(
+            path: '/api/form-templates/{id}/file',
+            operationId: 'replaceFormTemplate',
+            tags: ['set-up'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: NewTemplate::class)),
+            ),
+        ),
+    ]
     #[InPath('id'), OkList(TemplateRow::class), Refused]
     public function replace(int $id, NewTemplate $request, #[CurrentUser] Person $person): JsonResponse
     {

@@ -17,13 +17,18 @@ use Orthotaxis\Core\Form\RecordField;
 use Orthotaxis\Core\Form\TagUse;
 
 /** What a template is for, and what its tags mean. */
-#[OA\Schema(required: ['name', 'reasons', 'offered', 'mapping', 'version'], properties: [
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'reasons', type: 'array', items: new OA\Items(type: 'string', enum: Reason::class)),
-    new OA\Property(property: 'offered', type: 'boolean'),
-    new OA\Property(property: 'mapping', type: 'array', items: new OA\Items(ref: MappingRow::class)),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['name', 'reasons', 'offered', 'mapping', 'version'],
+        properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'reasons', type: 'array', items: new OA\Items(type: 'string', enum: Reason::class)),
+            new OA\Property(property: 'offered', type: 'boolean'),
+            new OA\Property(property: 'mapping', type: 'array', items: new OA\Items(ref: MappingRow::class)),
+            new OA\Property(property: 'version', type: 'integer'),
+        ],
+    ),
+]
 final class TemplateRule extends FormRequest
 {
     /** @return array<string, mixed> */
@@ -33,12 +38,25 @@ final class TemplateRule extends FormRequest
         $question = 'required_if:mapping.*.use,question';
 
         return [
-            'name' => 'required|string|max:120', 'reasons' => 'present|array|max:20', 'reasons.*' => [Rule::enum(Reason::class), 'distinct'], 'offered' => 'required|boolean', 'version' => 'required|integer',
-            'mapping' => 'present|array|max:200', 'mapping.*.tag' => 'required|string|max:60|distinct', 'mapping.*.label' => 'required|string|max:120', 'mapping.*.fill' => ['nullable', Rule::enum(RecordField::class)],
-            'mapping.*.use' => ['required', Rule::enum(TagUse::class)], 'mapping.*.field' => ['nullable', Rule::enum(RecordField::class)],
-            'mapping.*.function' => [$question, 'nullable', Rule::enum(Discipline::class)], 'mapping.*.topic' => [$question, 'nullable', Rule::enum(Topic::class)], 'mapping.*.text' => [$question, 'nullable', 'string', 'max:500'],
-            'mapping.*.to' => [$question, 'nullable', Rule::in([...array_column(Role::cases(), 'value'), ...$people])], 'mapping.*.days' => [$question, 'nullable', 'integer', 'between:0,365'],
-            'mapping.*.text_tag' => 'nullable|string|max:60', 'mapping.*.due_tag' => 'nullable|string|max:60', 'mapping.*.item_tag' => 'nullable|string|max:60',
+            'name' => 'required|string|max:120',
+            'reasons' => 'present|array|max:20',
+            'reasons.*' => [Rule::enum(Reason::class), 'distinct'],
+            'offered' => 'required|boolean',
+            'version' => 'required|integer',
+            'mapping' => 'present|array|max:200',
+            'mapping.*.tag' => 'required|string|max:60|distinct',
+            'mapping.*.label' => 'required|string|max:120',
+            'mapping.*.fill' => ['nullable', Rule::enum(RecordField::class)],
+            'mapping.*.use' => ['required', Rule::enum(TagUse::class)],
+            'mapping.*.field' => ['nullable', Rule::enum(RecordField::class)],
+            'mapping.*.function' => [$question, 'nullable', Rule::enum(Discipline::class)],
+            'mapping.*.topic' => [$question, 'nullable', Rule::enum(Topic::class)],
+            'mapping.*.text' => [$question, 'nullable', 'string', 'max:500'],
+            'mapping.*.to' => [$question, 'nullable', Rule::in([...array_column(Role::cases(), 'value'), ...$people])],
+            'mapping.*.days' => [$question, 'nullable', 'integer', 'between:0,365'],
+            'mapping.*.text_tag' => 'nullable|string|max:60',
+            'mapping.*.due_tag' => 'nullable|string|max:60',
+            'mapping.*.item_tag' => 'nullable|string|max:60',
         ];
     }
 
@@ -46,8 +64,14 @@ final class TemplateRule extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Name the template.', 'name.max' => 'At most 120 characters.', 'mapping.*.label' => 'Say what it is called, in at most 120 characters.', 'mapping.*.function.*' => 'Choose the function.',
-            'mapping.*.topic.*' => 'Choose what it is about.', 'mapping.*.text.*' => 'Write the question, in at most 500 characters.', 'mapping.*.to.*' => 'Choose whom to ask.', 'mapping.*.days.*' => 'Give the days until it is due, from 0 to 365.',
+            'name.required' => 'Name the template.',
+            'name.max' => 'At most 120 characters.',
+            'mapping.*.label' => 'Say what it is called, in at most 120 characters.',
+            'mapping.*.function.*' => 'Choose the function.',
+            'mapping.*.topic.*' => 'Choose what it is about.',
+            'mapping.*.text.*' => 'Write the question, in at most 500 characters.',
+            'mapping.*.to.*' => 'Choose whom to ask.',
+            'mapping.*.days.*' => 'Give the days until it is due, from 0 to 365.',
         ];
     }
 

@@ -31,16 +31,22 @@ final class FormTemplate extends Model
 {
     public $timestamps = false;
 
-    protected $casts = ['reasons' => 'array', 'controls' => 'array', 'mapping' => 'array', 'offered' => 'boolean', 'file_changed_at' => 'immutable_datetime'];
+    protected $casts = [
+        'reasons' => 'array',
+        'controls' => 'array',
+        'mapping' => 'array',
+        'offered' => 'boolean',
+        'file_changed_at' => 'immutable_datetime',
+    ];
 
     public function sheet(): FormSheet
     {
-        return StoredFile::with($this->file_id, static fn (string $path): FormSheet => FormSheet::read(Package::open($path)->body()));
+        return StoredFile::with($this->file_id, static fn(string $path): FormSheet => FormSheet::read(Package::open($path)->body()));
     }
 
     /** @return list<Mapping> */
     public function mappings(): array
     {
-        return array_map(static fn (array $row): Mapping => MappingRow::read($row)->mapping(), $this->mapping);
+        return array_map(static fn(array $row): Mapping => MappingRow::read($row)->mapping(), $this->mapping);
     }
 }

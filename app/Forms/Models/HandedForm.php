@@ -28,7 +28,8 @@ use Orthotaxis\Core\Refusal;
  * @property CarbonImmutable $handed_at
  * @property ?int $settled_by
  * @property ?CarbonImmutable $settled_at
- * @property ?array{fields: array<string, array{string, string}>, finding: string, questions: list<int>, files: list<string>, form: ?string, told: list<string>} $taken
+ * @property ?array{fields: array<string, array{string, string}>, finding: string, questions: list<int>, files: list<string>,
+ *     form: ?string, told: list<string>} $taken
  * @property-read ChangeRequest $request
  * @property-read FormTemplate $template
  * @property-read Person $handedBy
@@ -41,7 +42,13 @@ final class HandedForm extends Model
 
     public $timestamps = false;
 
-    protected $casts = ['handed' => 'array', 'taken' => 'array', 'state' => FormState::class, 'handed_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime'];
+    protected $casts = [
+        'handed' => 'array',
+        'taken' => 'array',
+        'state' => FormState::class,
+        'handed_at' => 'immutable_datetime',
+        'settled_at' => 'immutable_datetime',
+    ];
 
     /** Held for this transaction, with its request: whatever is done about a form takes turns by the request. */
     public static function hold(string $number): self

@@ -13,6 +13,10 @@ final class OkList extends OA\Response
     /** @param  class-string  $class */
     public function __construct(string $class)
     {
-        parent::__construct(response: 200, description: 'As asked.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: $class)));
+        parent::__construct(
+            response: 200,
+            description: 'As asked.',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: $class)),
+        );
     }
 }

@@ -13,6 +13,10 @@ final class Refused extends OA\Response
 {
     public function __construct()
     {
-        parent::__construct(response: 'default', description: 'Refused; nothing was saved.', content: new OA\JsonContent(ref: Problem::class));
+        parent::__construct(
+            response: 'default',
+            description: 'Refused; nothing was saved.',
+            content: new OA\JsonContent(ref: Problem::class),
+        );
     }
 }

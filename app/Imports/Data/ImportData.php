@@ -29,9 +29,19 @@ final readonly class ImportData
     public static function of(Import $import): self
     {
         return new self(
-            $import->id, $import->subject->value, $import->file, $import->state, $import->rows, $import->fault_count,
-            array_map(static fn (array $fault): FaultRow => new FaultRow($fault['row'], $fault['column'], $fault['reason']), $import->faults),
-            $import->outcome, $import->person->name, $import->asked_at->toIso8601ZuluString(),
+            $import->id,
+            $import->subject->value,
+            $import->file,
+            $import->state,
+            $import->rows,
+            $import->fault_count,
+            array_map(
+                static fn(array $fault): FaultRow => new FaultRow($fault['row'], $fault['column'], $fault['reason']),
+                $import->faults,
+            ),
+            $import->outcome,
+            $import->person->name,
+            $import->asked_at->toIso8601ZuluString(),
         );
     }
 }

@@ -34,7 +34,9 @@ final class ImportController
     #[OkList(ImportData::class), Refused]
     public function index(): JsonResponse
     {
-        return new JsonResponse(Import::query()->with('person')->orderByDesc('asked_at')->limit(self::SHOWN)->get()->map(ImportData::of(...)));
+        return new JsonResponse(
+            Import::query()->with('person')->orderByDesc('asked_at')->limit(self::SHOWN)->get()->map(ImportData::of(...)),
+        );
     }
 
     #[OA\Get(path: '/api/imports/{id}', operationId: 'import', tags: ['imports'])]
@@ -44,30 +46,61 @@ final class ImportController
         return new JsonResponse(ImportData::of(Import::query()->with('person')->findOrFail($id)));
     }
 
-    #[OA\Post(path: '/api/imports', operationId: 'startImport', tags: ['imports'], requestBody: new OA\RequestBody(content: new OA\MediaType(
-        mediaType: 'multipart/form-data',
-        schema: new OA\Schema(schema: 'ImportFile', required: ['subject', 'file'], properties: [
-            new OA\Property(property: 'subject', type: 'string', enum: ['items', 'structures', 'design']),
-            new OA\Property(property: 'first_day', type: 'string', description: 'the first day on which what is released holds; today when left out'),
-            new OA\Property(property: 'file', type: 'string', format: 'binary'),
-        ]),
-    )))]
+    #[
+        OA\Post(
+            path: '/api/imports',
+            operationId: 'startImport',
+            tags: ['imports'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(
+                    mediaType: 'multipart/form-data',
+                    schema: new OA\Schema(
+                        schema: 'ImportFile',
+                        required: ['subject', 'file'],
+                        properties: [
+                            new OA\Property(property: 'subject', type: 'string', enum: ['items', 'structures', 'design']),
+                            new OA\Property(
+                                property: 'first_day',
+                                type: 'string',
+                                description: 'the first day on which what is released holds; today when left out',
+                            ),
+                            new OA\Property(property: 'file', type: 'string', format: 'binary'),
+                        ],
+                    ),
+                ),
+            ),
+        ),
+    ]
     #[Ok(ImportData::class), Refused]
     public function store(Request $request, #[CurrentUser] Person $person): JsonResponse
     {
-        $request->validate([
-            'subject' => ['required', Rule::enum(Subject::class)], 'first_day' => 'nullable|bail|string|date_format:Y-m-d',
-            'file' => 'required|file|max:32768',
-        ], ['file.required' => 'Choose a file.', 'file.max' => 'A file has at most 32 megabytes.', 'subject.*' => 'Say what the file brings: items, structures or a design model.', 'first_day.*' => 'Write the day as year-month-day.']);
+        $request->validate(
+            [
+                'subject' => ['required', Rule::enum(Subject::class)],
+                'first_day' => 'nullable|bail|string|date_format:Y-m-d',
+                'file' => 'required|file|max:32768',
+            ],
+            [
+                'file.required' => 'Choose a file.',
+                'file.max' => 'A file has at most 32 megabytes.',
+                'subject.*' => 'Say what the file brings: items, structures or a design model.',
+                'first_day.*' => 'Write the day as year-month-day.',
+            ],
+        );
         $file = $request->file('file');
-        if (! $file instanceof UploadedFile) {
+        if (!($file instanceof UploadedFile)) {
             throw Refusal::at('file', 'Choose a file.');
         }
         $import = DB::transaction(static function () use ($request, $file, $person): Import {
             $import = Import::query()->create([
-                'subject' => $request->string('subject')->toString(), 'file' => mb_substr($file->getClientOriginalName(), 0, 200), 'file_id' => StoredFile::keep($file->getRealPath()),
-                'sha256' => hash_file('sha256', $file->getRealPath()), 'first_day' => $request->string('first_day')->toString() ?: (string) Today::day(),
-                'state' => 'waiting', 'person_id' => $person->id, 'asked_at' => CarbonImmutable::now(),
+                'subject' => $request->string('subject')->toString(),
+                'file' => mb_substr($file->getClientOriginalName(), 0, 200),
+                'file_id' => StoredFile::keep($file->getRealPath()),
+                'sha256' => hash_file('sha256', $file->getRealPath()),
+                'first_day' => $request->string('first_day')->toString() ?: (string) Today::day(),
+                'state' => 'waiting',
+                'person_id' => $person->id,
+                'asked_at' => CarbonImmutable::now(),
             ]);
             RunImport::dispatch($import->id)->afterCommit();
 
@@ -81,14 +114,26 @@ final class ImportController
     #[InPath('id'), Ok(ImportData::class), Refused]
     public function cancel(string $id): JsonResponse
     {
-        if (Import::query()->where('id', $id)->whereIn('state', ['waiting', 'checking'])->update(['state' => 'cancelled', 'ended_at' => CarbonImmutable::now()]) === 0) {
+        if (
+            Import::query()
+                ->where('id', $id)
+                ->whereIn('state', ['waiting', 'checking'])
+                ->update(['state' => 'cancelled', 'ended_at' => CarbonImmutable::now()]) === 0
+        ) {
             throw Refusal::at('import', 'Too late to cancel: it has ended or is being imported.');
         }
 
         return $this->show($id);
     }
 
-    #[OA\Get(path: '/api/imports/{id}/marked', operationId: 'markedImport', tags: ['imports'], responses: [new OA\Response(response: 200, description: 'The file as XLSX, bad cells marked')])]
+    #[
+        OA\Get(
+            path: '/api/imports/{id}/marked',
+            operationId: 'markedImport',
+            tags: ['imports'],
+            responses: [new OA\Response(response: 200, description: 'The file as XLSX, bad cells marked')],
+        ),
+    ]
     #[InPath('id'), Refused]
     public function marked(string $id): Response
     {
@@ -97,8 +142,13 @@ final class ImportController
             throw Refusal::at('import', 'It has no marked errors.');
         }
 
-        return new Response((string) stream_get_contents(DB::table('stored_files')->where('id', $import->marked_id)->value('content')), 200, [
-            'Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'Content-Disposition' => 'attachment; filename=marked.xlsx',
-        ]);
+        return new Response(
+            (string) stream_get_contents(DB::table('stored_files')->where('id', $import->marked_id)->value('content')),
+            200,
+            [
+                'Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+                'Content-Disposition' => 'attachment; filename=marked.xlsx',
+            ],
+        );
     }
 }

@@ -36,7 +36,12 @@ final class RunImport implements ShouldQueue
     public function handle(ImportRun $run): void
     {
         // Whoever cancelled it before it began has the last word.
-        if (Import::query()->where('id', $this->import)->where('state', 'waiting')->update(['state' => 'checking']) === 0) {
+        if (
+            Import::query()
+                ->where('id', $this->import)
+                ->where('state', 'waiting')
+                ->update(['state' => 'checking']) === 0
+        ) {
             return;
         }
         $this->run($run);
@@ -52,9 +57,9 @@ final class RunImport implements ShouldQueue
 
             return;
         }
-        $cancelled = fn (): bool => Import::query()->where('id', $this->import)->value('state') === 'cancelled';
+        $cancelled = fn(): bool => Import::query()->where('id', $this->import)->value('state') === 'cancelled';
         $end = Confined::run(['artisan', 'imports:run', $this->import], self::SECONDS, self::MEGABYTES, $cancelled);
-        if (! $end->whole() && $end !== ConfinedEnd::Stopped) {
+        if (!$end->whole() && $end !== ConfinedEnd::Stopped) {
             $this->fellOver($end->sentence());
         }
     }
@@ -66,6 +71,9 @@ final class RunImport implements ShouldQueue
 
     private function fellOver(string $sentence): void
     {
-        Import::query()->where('id', $this->import)->whereNotIn('state', Import::ENDED)->update(['state' => 'failed', 'outcome' => $sentence, 'ended_at' => CarbonImmutable::now()]);
+        Import::query()
+            ->where('id', $this->import)
+            ->whereNotIn('state', Import::ENDED)
+            ->update(['state' => 'failed', 'outcome' => $sentence, 'ended_at' => CarbonImmutable::now()]);
     }
 }

@@ -38,7 +38,12 @@ final class Import extends Model
 
     public $timestamps = false;
 
-    protected $casts = ['subject' => Subject::class, 'faults' => 'array', 'asked_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime'];
+    protected $casts = [
+        'subject' => Subject::class,
+        'faults' => 'array',
+        'asked_at' => 'immutable_datetime',
+        'ended_at' => 'immutable_datetime',
+    ];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

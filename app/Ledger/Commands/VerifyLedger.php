@@ -29,7 +29,7 @@ final class VerifyLedger extends Command
         [$count, $hash] = $reader->head();
         $faults = [
             ...Chain::faults($reader->upTo($count), $count, $hash, $anchored),
-            ...array_map(static fn (int $number): Fault => new Fault($number, 'inserted'), $reader->uncounted(Chain::MOST)),
+            ...array_map(static fn(int $number): Fault => new Fault($number, 'inserted'), $reader->uncounted(Chain::MOST)),
         ];
         foreach ($faults as $fault) {
             $this->error("Record {$fault->number} of the ledger is {$fault->what}.");
@@ -39,7 +39,10 @@ final class VerifyLedger extends Command
 
             return self::FAILURE;
         }
-        $this->info("The ledger is whole: {$count} records, ".($anchored === [] ? 'none of them anchored outside.' : 'anchored outside up to record '.max(array_keys($anchored)).'.'));
+        $this->info(
+            "The ledger is whole: {$count} records, " .
+                ($anchored === [] ? 'none of them anchored outside.' : 'anchored outside up to record ' . max(array_keys($anchored)) . '.'),
+        );
 
         return self::SUCCESS;
     }

@@ -20,7 +20,12 @@ final readonly class ArrangeMeeting
     public function __invoke(Person $by, array $numbers): void
     {
         DB::transaction(function () use ($by, $numbers): void {
-            $awaiting = ChangeRequest::query()->where('state', RequestState::Assessing->value)->orderBy('id')->lockForUpdate()->get()->keyBy('number');
+            $awaiting = ChangeRequest::query()
+                ->where('state', RequestState::Assessing->value)
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get()
+                ->keyBy('number');
             foreach ($numbers as $i => $number) {
                 $request = $awaiting->get($number) ?? throw Refusal::at('requests', "{$number} does not await a decision any more.");
                 $request->update(['meeting_place' => $i + 1]);

@@ -15,8 +15,5 @@ final readonly class MeetingPage
      * @param  list<MeetingRow>  $awaiting
      * @param  list<MeetingRow>  $decided  of the last seven days, newest first
      */
-    public function __construct(
-        #[ListOf(MeetingRow::class)] public array $awaiting,
-        #[ListOf(MeetingRow::class)] public array $decided,
-    ) {}
+    public function __construct(#[ListOf(MeetingRow::class)] public array $awaiting, #[ListOf(MeetingRow::class)] public array $decided) {}
 }

@@ -8,7 +8,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** Requests in the order in which the board takes them. */
-#[OA\Schema(required: ['requests'], properties: [new OA\Property(property: 'requests', type: 'array', items: new OA\Items(type: 'string'))])]
+#[
+    OA\Schema(
+        required: ['requests'],
+        properties: [new OA\Property(property: 'requests', type: 'array', items: new OA\Items(type: 'string'))],
+    ),
+]
 final class NewArrangement extends FormRequest
 {
     /** @return array<string, mixed> */

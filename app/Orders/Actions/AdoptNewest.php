@@ -18,7 +18,12 @@ use Orthotaxis\Core\Refusal;
 /** Lets parents and documents go to the newest revision of an item, under an order: some of them or all. */
 final readonly class AdoptNewest
 {
-    public function __construct(private PutItemOnOrder $items, private EditStructure $edits, private OlderUseReader $older, private Ledger $ledger) {}
+    public function __construct(
+        private PutItemOnOrder $items,
+        private EditStructure $edits,
+        private OlderUseReader $older,
+        private Ledger $ledger,
+    ) {}
 
     /**
      * @param  list<array{item: string, line: string}>  $uses  parents with their lines; documents without
@@ -36,7 +41,9 @@ final readonly class AdoptNewest
                 $known["{$use->item->number} {$use->line}"] = $use;
             }
             foreach ($uses as $asked) {
-                $use = $known["{$asked['item']} {$asked['line']}"] ?? throw Refusal::at('uses', "{$asked['item']} does not point to an older revision of {$itemNumber} any more.");
+                $use =
+                    $known["{$asked['item']} {$asked['line']}"] ??
+                    throw Refusal::at('uses', "{$asked['item']} does not point to an older revision of {$itemNumber} any more.");
                 if ($use->adopted_by !== null) {
                     throw Refusal::at('uses', "{$asked['item']} is adopted under {$use->adopted_by} already.");
                 }
@@ -44,8 +51,15 @@ final readonly class AdoptNewest
                 if ($use->what === 'line') {
                     $this->edits->adopt($by, $number, $asked['item'], $asked['line'], (string) $item->released?->code);
                 } else {
-                    ItemDocument::query()->where('item_id', $item->id)->whereRelation('document', 'number', $asked['item'])->update(['adopting_order_id' => $order->id]);
-                    $this->ledger->record($by->login, 'document.adopts', $number, ['document' => $asked['item'], 'item' => $itemNumber, 'revision' => $item->released?->code]);
+                    ItemDocument::query()
+                        ->where('item_id', $item->id)
+                        ->whereRelation('document', 'number', $asked['item'])
+                        ->update(['adopting_order_id' => $order->id]);
+                    $this->ledger->record($by->login, 'document.adopts', $number, [
+                        'document' => $asked['item'],
+                        'item' => $itemNumber,
+                        'revision' => $item->released?->code,
+                    ]);
                 }
             }
         });
@@ -53,7 +67,7 @@ final readonly class AdoptNewest
 
     private function putOn(Person $by, ChangeOrder $order, string $holder): void
     {
-        if (! $order->items()->where('outcome', Outcome::Revise->value)->whereRelation('item', 'number', $holder)->exists()) {
+        if (!$order->items()->where('outcome', Outcome::Revise->value)->whereRelation('item', 'number', $holder)->exists()) {
             $this->items->put($by, $order->number, $holder, Outcome::Revise, null, $order->refresh()->version);
         }
     }

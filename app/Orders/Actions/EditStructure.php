@@ -34,20 +34,31 @@ use Orthotaxis\Core\Structure\Structure;
 /** The only door to a released structure: edits under an order that is open for revision, by the person named on it. */
 final readonly class EditStructure
 {
-    public function __construct(
-        private StructureReader $structures,
-        private EditGuard $guard,
-        private Ledger $ledger,
-    ) {}
+    public function __construct(private StructureReader $structures, private EditGuard $guard, private Ledger $ledger) {}
 
     /**
      * @param  string  $line  the key of the line; empty to add one
      * @param  array<value-of<LineField>, string>  $fields
      * @param  int  $seen  the number of the newest edit that was on screen
      */
-    public function make(Person $by, string $number, string $itemNumber, EditOperation $operation, string $line, array $fields, int $seen): void
-    {
-        DB::transaction(fn () => $this->write($this->openRow($by, $number, $itemNumber), $by, [new Edit($operation, $line, $fields)], $seen, static fn (int $at, string $field, string $reason): array => [$field => $reason]));
+    public function make(
+        Person $by,
+        string $number,
+        string $itemNumber,
+        EditOperation $operation,
+        string $line,
+        array $fields,
+        int $seen,
+    ): void {
+        DB::transaction(
+            fn() => $this->write(
+                $this->openRow($by, $number, $itemNumber),
+                $by,
+                [new Edit($operation, $line, $fields)],
+                $seen,
+                static fn(int $at, string $field, string $reason): array => [$field => $reason],
+            ),
+        );
     }
 
     /**
@@ -59,7 +70,15 @@ final readonly class EditStructure
      */
     public function makeSeveral(Person $by, string $number, string $itemNumber, array $edits, int $seen): void
     {
-        DB::transaction(fn () => $this->write($this->openRow($by, $number, $itemNumber), $by, $edits, $seen, static fn (int $at, string $field, string $reason): array => ["edits.{$at}.{$field}" => $reason]));
+        DB::transaction(
+            fn() => $this->write(
+                $this->openRow($by, $number, $itemNumber),
+                $by,
+                $edits,
+                $seen,
+                static fn(int $at, string $field, string $reason): array => ["edits.{$at}.{$field}" => $reason],
+            ),
+        );
     }
 
     /** Lets a line go to another revision of its component. Whoever plans the order may decide that, not only who edits. */
@@ -68,7 +87,13 @@ final readonly class EditStructure
         DB::transaction(function () use ($by, $number, $itemNumber, $line, $revision): void {
             $row = self::item(self::openOrder($number), $itemNumber);
             $edit = new Edit(EditOperation::Change, $line, [LineField::Revision->value => $revision]);
-            $this->write($row, $by, [$edit], (int) $row->edits->max('number'), static fn (int $at, string $field, string $reason): array => [$field => $reason]);
+            $this->write(
+                $row,
+                $by,
+                [$edit],
+                (int) $row->edits->max('number'),
+                static fn(int $at, string $field, string $reason): array => [$field => $reason],
+            );
         });
     }
 
@@ -117,20 +142,47 @@ final readonly class EditStructure
     private function keep(OrderItem $row, Person $by, array $edits): void
     {
         $now = CarbonImmutable::now();
-        $row->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->update(['discarded_at' => $now]);
+        $row->edits()
+            ->whereNotNull('withdrawn_at')
+            ->whereNull('discarded_at')
+            ->update(['discarded_at' => $now]);
         $first = (int) $row->edits()->max('number') + 1;
-        EditRecord::query()->insert(array_map(static fn (Edit $edit, int $at): array => [
-            'order_item_id' => $row->id, 'number' => $first + $at, 'operation' => $edit->operation->value, 'line_key' => $edit->line,
-            'fields' => json_encode((object) $edit->fields, JSON_THROW_ON_ERROR), 'author_id' => $by->id, 'made_at' => $now,
-        ], $edits, array_keys($edits)));
+        EditRecord::query()->insert(
+            array_map(
+                static fn(Edit $edit, int $at): array => [
+                    'order_item_id' => $row->id,
+                    'number' => $first + $at,
+                    'operation' => $edit->operation->value,
+                    'line_key' => $edit->line,
+                    'fields' => json_encode((object) $edit->fields, JSON_THROW_ON_ERROR),
+                    'author_id' => $by->id,
+                    'made_at' => $now,
+                ],
+                $edits,
+                array_keys($edits),
+            ),
+        );
         $single = count($edits) === 1 ? $edits[0] : null;
         if ($single !== null) {
-            $this->ledger->record($by->login, "structure.{$single->operation->value}", $row->order->number, ['item' => $row->item->number, 'line' => $single->line, 'fields' => $single->fields]);
+            $this->ledger->record($by->login, "structure.{$single->operation->value}", $row->order->number, [
+                'item' => $row->item->number,
+                'line' => $single->line,
+                'fields' => $single->fields,
+            ]);
         } else {
             // What they are stands with the order and is never deleted; their hash shows that it stayed as it was.
             $this->ledger->record($by->login, 'structure.edited_together', $row->order->number, [
-                'item' => $row->item->number, 'edits' => count($edits), 'first' => $first, 'last' => $first + count($edits) - 1,
-                'sha256' => hash('sha256', json_encode(array_map(static fn (Edit $edit): array => [$edit->operation->value, $edit->line, (object) $edit->fields], $edits), JSON_THROW_ON_ERROR)),
+                'item' => $row->item->number,
+                'edits' => count($edits),
+                'first' => $first,
+                'last' => $first + count($edits) - 1,
+                'sha256' => hash(
+                    'sha256',
+                    json_encode(
+                        array_map(static fn(Edit $edit): array => [$edit->operation->value, $edit->line, (object) $edit->fields], $edits),
+                        JSON_THROW_ON_ERROR,
+                    ),
+                ),
             ]);
         }
     }
@@ -143,8 +195,18 @@ final readonly class EditStructure
      */
     private static function completed(array $edits): array
     {
-        $wanting = array_filter($edits, static fn (Edit $edit): bool => $edit->operation === EditOperation::Add && ($edit->fields['unit'] ?? '') === '');
-        $units = $wanting === [] ? [] : Item::query()->toBase()->whereIn('number', array_map(static fn (Edit $edit): string => $edit->fields['component'] ?? '', $wanting))->pluck('unit', 'number')->all();
+        $wanting = array_filter(
+            $edits,
+            static fn(Edit $edit): bool => $edit->operation === EditOperation::Add && ($edit->fields['unit'] ?? '') === '',
+        );
+        $units =
+            $wanting === []
+                ? []
+                : Item::query()
+                    ->toBase()
+                    ->whereIn('number', array_map(static fn(Edit $edit): string => $edit->fields['component'] ?? '', $wanting))
+                    ->pluck('unit', 'number')
+                    ->all();
 
         return array_map(static function (Edit $edit) use ($units): Edit {
             if ($edit->operation !== EditOperation::Add) {
@@ -152,7 +214,11 @@ final readonly class EditStructure
             }
             $unit = $units[$edit->fields['component'] ?? ''] ?? null;
 
-            return new Edit($edit->operation, (string) Str::uuid7(), ($edit->fields['unit'] ?? '') === '' && is_string($unit) ? ['unit' => $unit] + $edit->fields : $edit->fields);
+            return new Edit(
+                $edit->operation,
+                (string) Str::uuid7(),
+                ($edit->fields['unit'] ?? '') === '' && is_string($unit) ? ['unit' => $unit] + $edit->fields : $edit->fields,
+            );
         }, $edits);
     }
 
@@ -168,7 +234,11 @@ final readonly class EditStructure
             $row = $this->openRow($by, $number, $itemNumber);
             $now = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
             $edits = Edits::between(Comparison::of($now, $wanted));
-            $this->write($row, $by, $edits, $seen, static function (int $at, string $field, string $reason) use ($edits, $wanted, $now): array {
+            $this->write($row, $by, $edits, $seen, static function (int $at, string $field, string $reason) use (
+                $edits,
+                $wanted,
+                $now,
+            ): array {
                 $find = ($wanted->line($edits[$at]->line) ?? $now->line($edits[$at]->line))->find ?? 0;
 
                 return ["line {$find}, {$field}" => "Line {$find}, {$field}: {$reason}"];
@@ -181,8 +251,9 @@ final readonly class EditStructure
     public function undo(Person $by, string $number, string $itemNumber): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber): void {
-            $edit = $this->openRow($by, $number, $itemNumber)->edits()->reorder()->whereNull('withdrawn_at')->orderByDesc('number')->first()
-                ?? throw Refusal::at('edits', 'There is nothing to undo.');
+            $edit =
+                $this->openRow($by, $number, $itemNumber)->edits()->reorder()->whereNull('withdrawn_at')->orderByDesc('number')->first() ??
+                throw Refusal::at('edits', 'There is nothing to undo.');
             $this->mark($edit, CarbonImmutable::now(), $by, $number, $itemNumber, 'structure.undone');
         });
     }
@@ -190,8 +261,9 @@ final readonly class EditStructure
     public function redo(Person $by, string $number, string $itemNumber): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber): void {
-            $edit = $this->openRow($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first()
-                ?? throw Refusal::at('edits', 'There is nothing to redo.');
+            $edit =
+                $this->openRow($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first() ??
+                throw Refusal::at('edits', 'There is nothing to redo.');
             $this->mark($edit, null, $by, $number, $itemNumber, 'structure.redone');
         });
     }
@@ -211,10 +283,17 @@ final readonly class EditStructure
                 }
             }
             foreach ($lines as $was => $is) {
-                $row->edits()->where('line_key', $was)->update(['line_key' => $is]);
+                $row->edits()
+                    ->where('line_key', $was)
+                    ->update(['line_key' => $is]);
             }
             $row->update(['base_revision_id' => $newest]);
-            $this->ledger->record($by->login, 'structure.newer_brought_in', $number, ['item' => $itemNumber, 'revision' => $row->item->released?->code] + ($lines === [] ? [] : ['lines' => $lines]));
+            $this->ledger->record(
+                $by->login,
+                'structure.newer_brought_in',
+                $number,
+                ['item' => $itemNumber, 'revision' => $row->item->released?->code] + ($lines === [] ? [] : ['lines' => $lines]),
+            );
         });
     }
 
@@ -245,12 +324,22 @@ final readonly class EditStructure
 
     private static function item(ChangeOrder $order, string $itemNumber): OrderItem
     {
-        return $order->items()->with(['edits.author', 'item.released', 'order'])->where('outcome', Outcome::Revise->value)->whereRelation('item', 'number', $itemNumber)->first()
-            ?? throw Refusal::at('item', "{$itemNumber} gets no new revision under {$order->number}.");
+        return $order
+            ->items()
+            ->with(['edits.author', 'item.released', 'order'])
+            ->where('outcome', Outcome::Revise->value)
+            ->whereRelation('item', 'number', $itemNumber)
+            ->first() ?? throw Refusal::at('item', "{$itemNumber} gets no new revision under {$order->number}.");
     }
 
-    private function mark(EditRecord $edit, ?CarbonImmutable $withdrawnAt, Person $by, string $number, string $itemNumber, string $act): void
-    {
+    private function mark(
+        EditRecord $edit,
+        ?CarbonImmutable $withdrawnAt,
+        Person $by,
+        string $number,
+        string $itemNumber,
+        string $act,
+    ): void {
         $edit->update(['withdrawn_at' => $withdrawnAt]);
         $this->ledger->record($by->login, $act, $number, ['item' => $itemNumber, 'edit' => $edit->number]);
     }

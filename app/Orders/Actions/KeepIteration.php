@@ -29,11 +29,17 @@ final readonly class KeepIteration
                 throw Refusal::at('note', 'Nothing was changed since the last iteration.');
             }
             $kept = self::of($row, $by, $note);
-            $this->ledger->record($by->login, 'structure.iteration_kept', $number, ['item' => $itemNumber, 'iteration' => $kept->number, 'note' => $note]);
+            $this->ledger->record($by->login, 'structure.iteration_kept', $number, [
+                'item' => $itemNumber,
+                'iteration' => $kept->number,
+                'note' => $note,
+            ]);
         });
     }
 
-    /** Goes back to how the lines were then. What was done since is not lost: each line that differs is one edit more, and can be undone. */
+    /**
+     * Goes back to how the lines were then. What was done since is not lost: each line that differs is one edit more, and can be undone.
+     */
     public function goBack(Person $by, string $number, string $itemNumber, int $iteration, int $seen): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber, $iteration, $seen): void {
@@ -55,14 +61,18 @@ final readonly class KeepIteration
     private static function of(OrderItem $row, Person $by, string $note): Iteration
     {
         return $row->iterations()->create([
-            'number' => (int) $row->iterations()->max('number') + 1, 'note' => $note, 'base_revision_id' => $row->base_revision_id,
-            'edits' => self::held($row), 'person_id' => $by->id, 'saved_at' => CarbonImmutable::now(),
+            'number' => (int) $row->iterations()->max('number') + 1,
+            'note' => $note,
+            'base_revision_id' => $row->base_revision_id,
+            'edits' => self::held($row),
+            'person_id' => $by->id,
+            'saved_at' => CarbonImmutable::now(),
         ]);
     }
 
     /** @return list<int> the numbers of the edits that hold now */
     private static function held(OrderItem $row): array
     {
-        return $row->edits->whereNull('withdrawn_at')->map(static fn (EditRecord $edit): int => $edit->number)->values()->all();
+        return $row->edits->whereNull('withdrawn_at')->map(static fn(EditRecord $edit): int => $edit->number)->values()->all();
     }
 }

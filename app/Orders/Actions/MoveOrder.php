@@ -69,25 +69,42 @@ final readonly class MoveOrder
     /** Gives the order up before release; its requests are approved and without an order again. */
     public function withdraw(Person $by, string $number, string $reason, int $version): void
     {
-        $this->move($by, $number, $version, OrderState::Withdrawn, 'order.withdrawn', static function (ChangeOrder $order): void {
-            $order->load('requests');
-            ItemDocument::query()->where('adopting_order_id', $order->id)->update(['adopting_order_id' => null]);
-            foreach ($order->requests as $request) {
-                $request->update(['state' => RequestState::Approved, 'version' => $request->version + 1]);
-            }
-        }, ['reason' => $reason]);
+        $this->move(
+            $by,
+            $number,
+            $version,
+            OrderState::Withdrawn,
+            'order.withdrawn',
+            static function (ChangeOrder $order): void {
+                $order->load('requests');
+                ItemDocument::query()
+                    ->where('adopting_order_id', $order->id)
+                    ->update(['adopting_order_id' => null]);
+                foreach ($order->requests as $request) {
+                    $request->update(['state' => RequestState::Approved, 'version' => $request->version + 1]);
+                }
+            },
+            ['reason' => $reason],
+        );
     }
 
     /**
      * @param  callable(ChangeOrder): void  $prepare
      * @param  array<string, mixed>  $details
      */
-    private function move(Person $by, string $number, int $version, OrderState $to, string $act, callable $prepare, array $details = []): void
-    {
+    private function move(
+        Person $by,
+        string $number,
+        int $version,
+        OrderState $to,
+        string $act,
+        callable $prepare,
+        array $details = [],
+    ): void {
         DB::transaction(function () use ($by, $number, $version, $to, $act, $prepare, $details): void {
             $order = ChangeOrder::hold($number);
             $order->mustBeAt($version);
-            if (! $order->state->mayBecome($to)) {
+            if (!$order->state->mayBecome($to)) {
                 throw Refusal::at('order', "{$number} is not at this step.");
             }
             $prepare($order);

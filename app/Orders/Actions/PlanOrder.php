@@ -37,10 +37,12 @@ final readonly class PlanOrder
                 $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, 'may not sign orders');
             }
             if (array_key_exists('effective_on', $fields)) {
-                $order->effective_on = $fields['effective_on'] === null ? null : (string) Day::parse($fields['effective_on'], 'effective_on');
+                $order->effective_on =
+                    $fields['effective_on'] === null ? null : (string) Day::parse($fields['effective_on'], 'effective_on');
             }
             $core = $this->orders->toCore($order);
-            $fault = array_key_exists('effective_on', $fields) && $core->effectiveOn !== null ? EffectiveDate::fault($core, Today::day()) : null;
+            $fault =
+                array_key_exists('effective_on', $fields) && $core->effectiveOn !== null ? EffectiveDate::fault($core, Today::day()) : null;
             if ($fault !== null) {
                 throw Refusal::at('effective_on', $fault);
             }
@@ -55,7 +57,7 @@ final readonly class PlanOrder
 
     public static function mustBeOpen(ChangeOrder $order): void
     {
-        if (! $order->state->allowsPlanning()) {
+        if (!$order->state->allowsPlanning()) {
             throw Refusal::at('order', 'The order is locked: it is in review or released.');
         }
     }
@@ -65,7 +67,9 @@ final readonly class PlanOrder
         if ($login === null) {
             return null;
         }
-        $person = Person::query()->where('login', $login)->where('active', true)->first() ?? throw Refusal::at($place, "Nobody here signs in as {$login}.");
+        $person =
+            Person::query()->where('login', $login)->where('active', true)->first() ??
+            throw Refusal::at($place, "Nobody here signs in as {$login}.");
 
         return $person->mayDo($ability) ? $person->id : throw Refusal::at($place, "{$person->name} {$otherwise}.");
     }

@@ -26,8 +26,9 @@ final readonly class PutItemOnOrder
     {
         DB::transaction(function () use ($by, $number, $itemNumber, $outcome, $disposition, $version): void {
             $order = $this->open($number, $version);
-            $item = Item::query()->with('released')->where('number', $itemNumber)->first()
-                ?? throw Refusal::at('item', (new MistypedNumbers)->noSuchItem($itemNumber));
+            $item =
+                Item::query()->with('released')->where('number', $itemNumber)->first() ??
+                throw Refusal::at('item', (new MistypedNumbers())->noSuchItem($itemNumber));
             $row = $this->row($order, $item) ?? new OrderItem(['order_id' => $order->id, 'item_id' => $item->id]);
             if ($outcome === Outcome::Keep) {
                 $this->mustHaveNoEdits($row, $itemNumber);
@@ -42,7 +43,11 @@ final readonly class PutItemOnOrder
                 },
             ])->save();
             $order->update(['version' => $version + 1]);
-            $this->ledger->record($by->login, 'order.item_named', $number, ['item' => $itemNumber, 'outcome' => $outcome->value, 'disposition' => $disposition?->value]);
+            $this->ledger->record($by->login, 'order.item_named', $number, [
+                'item' => $itemNumber,
+                'outcome' => $outcome->value,
+                'disposition' => $disposition?->value,
+            ]);
         });
     }
 
@@ -50,8 +55,9 @@ final readonly class PutItemOnOrder
     {
         DB::transaction(function () use ($by, $number, $itemNumber, $version): void {
             $order = $this->open($number, $version);
-            $row = $order->items()->with('edits')->whereRelation('item', 'number', $itemNumber)->first()
-                ?? throw Refusal::at('item', "{$itemNumber} is not on this order.");
+            $row =
+                $order->items()->with('edits')->whereRelation('item', 'number', $itemNumber)->first() ??
+                throw Refusal::at('item', "{$itemNumber} is not on this order.");
             $this->mustHaveNoEdits($row, $itemNumber);
             $row->delete();
             $order->update(['version' => $version + 1]);

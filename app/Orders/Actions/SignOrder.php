@@ -29,12 +29,15 @@ final readonly class SignOrder
         DB::transaction(function () use ($by, $number, $password, $digest): void {
             $order = ChangeOrder::hold($number);
             SigningRule::check($this->orders->toCore($order), $by->id, $digest);
-            if (! Hash::check($password, $by->password)) {
+            if (!Hash::check($password, $by->password)) {
                 throw Refusal::at('password', 'This is not your password. Nothing was signed.');
             }
             $this->keep($order, $by, 'signed', '', $digest);
             $order->unsetRelation('signatures');
-            $order->update(['state' => $order->progress()->done ? OrderState::Signed : OrderState::InReview, 'version' => $order->version + 1]);
+            $order->update([
+                'state' => $order->progress()->done ? OrderState::Signed : OrderState::InReview,
+                'version' => $order->version + 1,
+            ]);
             $this->ledger->record($by->login, 'order.signed', $number, ['digest' => $digest]);
         });
     }
@@ -43,12 +46,15 @@ final readonly class SignOrder
     {
         DB::transaction(function () use ($by, $number, $reason): void {
             $order = ChangeOrder::hold($number);
-            if (! $order->state->isLocked()) {
+            if (!$order->state->isLocked()) {
                 throw Refusal::at('order', 'Only an order in review can be sent back.');
             }
             OrderPolicy::check(OrderAct::SendBack, $by, $order);
             $this->keep($order, $by, 'sent_back', $reason, Digest::of($this->orders->toCore($order)));
-            Signature::query()->where('order_id', $order->id)->where('meaning', 'signed')->update(['void' => true]);
+            Signature::query()
+                ->where('order_id', $order->id)
+                ->where('meaning', 'signed')
+                ->update(['void' => true]);
             $order->update(['state' => OrderState::Revising, 'version' => $order->version + 1]);
             $this->ledger->record($by->login, 'order.sent_back', $number, ['reason' => $reason]);
         });
@@ -57,8 +63,12 @@ final readonly class SignOrder
     private function keep(ChangeOrder $order, Person $by, string $meaning, string $reason, string $digest): void
     {
         Signature::query()->create([
-            'order_id' => $order->id, 'person_id' => $by->id, 'meaning' => $meaning, 'reason' => $reason,
-            'digest' => $digest, 'signed_at' => CarbonImmutable::now(),
+            'order_id' => $order->id,
+            'person_id' => $by->id,
+            'meaning' => $meaning,
+            'reason' => $reason,
+            'digest' => $digest,
+            'signed_at' => CarbonImmutable::now(),
         ]);
     }
 }

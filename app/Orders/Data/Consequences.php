@@ -25,7 +25,12 @@ final readonly class Consequences
         #[ListOf(ProductCost::class)] public array $products,
         #[ListOf('string')] public array $without_cost,
         #[OA\Property] public string $currency,
-        #[OA\Property(description: 'the day on which costs are compared: the effective day, or later where a changed line begins or ends later')] public string $cost_day,
+        #[
+            OA\Property(
+                description: 'the day on which costs are compared: the effective day, or later where a changed line begins or ends later',
+            ),
+        ]
+        public string $cost_day,
         #[ListOf('string')] public array $affected,
         #[ListOf(Collision::class)] public array $collisions,
         #[ListOf(CheckRow::class)] public array $checks,

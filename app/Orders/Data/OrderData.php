@@ -46,7 +46,14 @@ final readonly class OrderData
         #[ListOf(CheckRow::class)] public array $checks,
         #[ListOf(SignatureRow::class)] public array $signatures,
         #[ListOf('string')] public array $requests,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: ['plan', 'revise', 'submit', 'send_back', 'sign', 'release', 'close']), description: 'what you may do with it, when it is time')] public array $may,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string', enum: ['plan', 'revise', 'submit', 'send_back', 'sign', 'release', 'close']),
+                description: 'what you may do with it, when it is time',
+            ),
+        ]
+        public array $may,
     ) {}
 
     /**
@@ -56,12 +63,28 @@ final readonly class OrderData
     public static function of(ChangeOrder $order, Order $core, ?Person $by, array $items, array $checks): self
     {
         return new self(
-            $order->number, $order->title, $order->description, $order->priority, $order->state->value, $order->state->isOpen(), $order->effective_on,
-            $order->author->name, $order->editor?->login, $order->editor?->name, $order->signer?->login, $order->signer?->name,
-            $order->raised_at->toIso8601String(), $order->sent_to_review_at?->toIso8601String(), $order->released_at?->toIso8601String(),
-            $order->closed_at?->toIso8601String(), $order->version, Digest::of($core), $items, $checks,
+            $order->number,
+            $order->title,
+            $order->description,
+            $order->priority,
+            $order->state->value,
+            $order->state->isOpen(),
+            $order->effective_on,
+            $order->author->name,
+            $order->editor?->login,
+            $order->editor?->name,
+            $order->signer?->login,
+            $order->signer?->name,
+            $order->raised_at->toIso8601String(),
+            $order->sent_to_review_at?->toIso8601String(),
+            $order->released_at?->toIso8601String(),
+            $order->closed_at?->toIso8601String(),
+            $order->version,
+            Digest::of($core),
+            $items,
+            $checks,
             $order->signatures->map(SignatureRow::of(...))->values()->all(),
-            $order->requests->map(static fn ($request): string => $request->number)->values()->all(),
+            $order->requests->map(static fn($request): string => $request->number)->values()->all(),
             $by === null ? [] : array_column(OrderPolicy::acts($by, $order), 'value'),
         );
     }

@@ -22,8 +22,12 @@ final readonly class SignatureRow
     public static function of(Signature $signature): self
     {
         return new self(
-            $signature->person->name, $signature->meaning, $signature->reason,
-            $signature->signed_at->toIso8601String(), $signature->void, $signature->digest,
+            $signature->person->name,
+            $signature->meaning,
+            $signature->reason,
+            $signature->signed_at->toIso8601String(),
+            $signature->void,
+            $signature->digest,
         );
     }
 }

@@ -8,19 +8,36 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** Which parents and documents adopt the newest revision of an item. */
-#[OA\Schema(required: ['item', 'uses'], properties: [
-    new OA\Property(property: 'item', type: 'string'),
-    new OA\Property(property: 'uses', type: 'array', items: new OA\Items(required: ['item', 'line'], properties: [
-        new OA\Property(property: 'item', type: 'string', description: 'the parent or the document'),
-        new OA\Property(property: 'line', type: 'string', description: 'empty for a document'),
-    ])),
-])]
+#[
+    OA\Schema(
+        required: ['item', 'uses'],
+        properties: [
+            new OA\Property(property: 'item', type: 'string'),
+            new OA\Property(
+                property: 'uses',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['item', 'line'],
+                    properties: [
+                        new OA\Property(property: 'item', type: 'string', description: 'the parent or the document'),
+                        new OA\Property(property: 'line', type: 'string', description: 'empty for a document'),
+                    ],
+                ),
+            ),
+        ],
+    ),
+]
 final class Adoption extends FormRequest
 {
     /** @return array<string, string> */
     public function rules(): array
     {
-        return ['item' => 'required|string|exists:items,number', 'uses' => 'required|array|min:1|max:500', 'uses.*.item' => 'required|string', 'uses.*.line' => 'present|nullable|uuid'];
+        return [
+            'item' => 'required|string|exists:items,number',
+            'uses' => 'required|array|min:1|max:500',
+            'uses.*.item' => 'required|string',
+            'uses.*.line' => 'present|nullable|uuid',
+        ];
     }
 
     /** @return array<string, string> */
@@ -35,6 +52,6 @@ final class Adoption extends FormRequest
         /** @var list<array{item: string, line: ?string}> $uses */
         $uses = $this->validated('uses');
 
-        return array_map(static fn (array $use): array => ['item' => $use['item'], 'line' => $use['line'] ?? ''], $uses);
+        return array_map(static fn(array $use): array => ['item' => $use['item'], 'line' => $use['line'] ?? ''], $uses);
     }
 }

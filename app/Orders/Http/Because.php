@@ -8,10 +8,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** A reason, and the version that was on screen. */
-#[OA\Schema(required: ['reason', 'version'], properties: [
-    new OA\Property(property: 'reason', type: 'string'),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['reason', 'version'],
+        properties: [new OA\Property(property: 'reason', type: 'string'), new OA\Property(property: 'version', type: 'integer')],
+    ),
+]
 final class Because extends FormRequest
 {
     /** @return array<string, mixed> */

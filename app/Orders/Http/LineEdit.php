@@ -11,12 +11,17 @@ use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Structure\LineField;
 
 /** One edit of one line. Fields are text, as typed. */
-#[OA\Schema(required: ['operation', 'line', 'fields', 'seen'], properties: [
-    new OA\Property(property: 'operation', type: 'string', enum: EditOperation::class),
-    new OA\Property(property: 'line', type: 'string'),
-    new OA\Property(property: 'fields', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
-    new OA\Property(property: 'seen', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['operation', 'line', 'fields', 'seen'],
+        properties: [
+            new OA\Property(property: 'operation', type: 'string', enum: EditOperation::class),
+            new OA\Property(property: 'line', type: 'string'),
+            new OA\Property(property: 'fields', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
+            new OA\Property(property: 'seen', type: 'integer'),
+        ],
+    ),
+]
 final class LineEdit extends FormRequest
 {
     /** @return array<string, mixed> */
@@ -25,7 +30,7 @@ final class LineEdit extends FormRequest
         return [
             'operation' => ['required', Rule::enum(EditOperation::class)],
             'line' => 'nullable|uuid|required_unless:operation,add',
-            'fields' => ['present', 'array:'.implode(',', array_column(LineField::cases(), 'value'))],
+            'fields' => ['present', 'array:' . implode(',', array_column(LineField::cases(), 'value'))],
             'fields.*' => 'nullable|string|max:4000',
             'seen' => 'required|integer|min:0',
         ];

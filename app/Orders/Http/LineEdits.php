@@ -12,14 +12,31 @@ use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Structure\LineField;
 
 /** Several edits that are made together or not at all, such as a block that is pasted. */
-#[OA\Schema(required: ['edits', 'seen'], properties: [
-    new OA\Property(property: 'edits', type: 'array', items: new OA\Items(required: ['operation', 'line', 'fields'], properties: [
-        new OA\Property(property: 'operation', type: 'string', enum: EditOperation::class),
-        new OA\Property(property: 'line', type: 'string'),
-        new OA\Property(property: 'fields', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
-    ], type: 'object')),
-    new OA\Property(property: 'seen', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['edits', 'seen'],
+        properties: [
+            new OA\Property(
+                property: 'edits',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['operation', 'line', 'fields'],
+                    properties: [
+                        new OA\Property(property: 'operation', type: 'string', enum: EditOperation::class),
+                        new OA\Property(property: 'line', type: 'string'),
+                        new OA\Property(
+                            property: 'fields',
+                            type: 'object',
+                            additionalProperties: new OA\AdditionalProperties(type: 'string'),
+                        ),
+                    ],
+                    type: 'object',
+                ),
+            ),
+            new OA\Property(property: 'seen', type: 'integer'),
+        ],
+    ),
+]
 final class LineEdits extends FormRequest
 {
     public const MOST = 1_000;
@@ -28,10 +45,10 @@ final class LineEdits extends FormRequest
     public function rules(): array
     {
         return [
-            'edits' => 'required|array|list|max:'.self::MOST,
+            'edits' => 'required|array|list|max:' . self::MOST,
             'edits.*.operation' => ['required', Rule::enum(EditOperation::class)],
             'edits.*.line' => 'nullable|uuid|required_unless:edits.*.operation,add',
-            'edits.*.fields' => ['present', 'array:'.implode(',', array_column(LineField::cases(), 'value'))],
+            'edits.*.fields' => ['present', 'array:' . implode(',', array_column(LineField::cases(), 'value'))],
             'edits.*.fields.*' => 'nullable|string|max:4000',
             'seen' => 'required|integer|min:0',
         ];
@@ -41,7 +58,7 @@ final class LineEdits extends FormRequest
     public function messages(): array
     {
         return [
-            'edits.max' => 'At most '.self::MOST.' lines are edited at once.',
+            'edits.max' => 'At most ' . self::MOST . ' lines are edited at once.',
             'edits.*.fields.array' => 'A line has no such field.',
             'edits.*.line.required_unless' => 'Say which line.',
         ];
@@ -53,8 +70,13 @@ final class LineEdits extends FormRequest
         /** @var list<array{operation: string, line?: ?string, fields: array<value-of<LineField>, ?string>}> $edits */
         $edits = $this->validated('edits');
 
-        return array_map(static fn (array $edit): Edit => new Edit(
-            EditOperation::from($edit['operation']), $edit['line'] ?? '', array_map(strval(...), $edit['fields']),
-        ), $edits);
+        return array_map(
+            static fn(array $edit): Edit => new Edit(
+                EditOperation::from($edit['operation']),
+                $edit['line'] ?? '',
+                array_map(strval(...), $edit['fields']),
+            ),
+            $edits,
+        );
     }
 }

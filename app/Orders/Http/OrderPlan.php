@@ -8,13 +8,18 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** What is set on an order; what is left out stays as it is. */
-#[OA\Schema(required: ['version'], properties: [
-    new OA\Property(property: 'title', type: 'string'),
-    new OA\Property(property: 'effective_on', type: 'string', nullable: true),
-    new OA\Property(property: 'editor', type: 'string', nullable: true),
-    new OA\Property(property: 'signer', type: 'string', nullable: true),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['version'],
+        properties: [
+            new OA\Property(property: 'title', type: 'string'),
+            new OA\Property(property: 'effective_on', type: 'string', nullable: true),
+            new OA\Property(property: 'editor', type: 'string', nullable: true),
+            new OA\Property(property: 'signer', type: 'string', nullable: true),
+            new OA\Property(property: 'version', type: 'integer'),
+        ],
+    ),
+]
 final class OrderPlan extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -46,10 +46,12 @@ final readonly class RedlineController
         /** @var array<value-of<LineField>, ?string> $fields */
         $fields = $request->validated('fields');
         $this->action->make(
-            $person, $number, $item,
+            $person,
+            $number,
+            $item,
             EditOperation::from($request->string('operation')->toString()),
             $request->string('line')->toString(),
-            array_map(static fn (?string $text): string => $text ?? '', $fields),
+            array_map(static fn(?string $text): string => $text ?? '', $fields),
             $request->integer('seen'),
         );
 
@@ -65,7 +67,14 @@ final readonly class RedlineController
         return $this->redline($person, $number, $item);
     }
 
-    #[OA\Get(path: '/api/orders/{number}/items/{item}/sheet/{format}', operationId: 'structureSheet', tags: ['changes'], responses: [new OA\Response(response: 200, description: 'The lines as they are to be: csv or xlsx')])]
+    #[
+        OA\Get(
+            path: '/api/orders/{number}/items/{item}/sheet/{format}',
+            operationId: 'structureSheet',
+            tags: ['changes'],
+            responses: [new OA\Response(response: 200, description: 'The lines as they are to be: csv or xlsx')],
+        ),
+    ]
     #[InPath('number'), InPath('item'), InPath('format'), Refused]
     public function sheet(string $number, string $item, string $format, OrderReader $orders): Response
     {
@@ -82,16 +91,39 @@ final readonly class RedlineController
         throw Refusal::at('item', "{$number} does not revise {$item}.");
     }
 
-    #[OA\Post(path: '/api/orders/{number}/items/{item}/sheet', operationId: 'readStructureSheet', tags: ['changes'], requestBody: new OA\RequestBody(content: new OA\MediaType(
-        mediaType: 'multipart/form-data',
-        schema: new OA\Schema(required: ['file', 'seen'], properties: [new OA\Property(property: 'file', type: 'string', format: 'binary'), new OA\Property(property: 'seen', type: 'integer')]),
-    )))]
+    #[
+        OA\Post(
+            path: '/api/orders/{number}/items/{item}/sheet',
+            operationId: 'readStructureSheet',
+            tags: ['changes'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(
+                    mediaType: 'multipart/form-data',
+                    schema: new OA\Schema(
+                        required: ['file', 'seen'],
+                        properties: [
+                            new OA\Property(property: 'file', type: 'string', format: 'binary'),
+                            new OA\Property(property: 'seen', type: 'integer'),
+                        ],
+                    ),
+                ),
+            ),
+        ),
+    ]
     #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
-    public function readSheet(string $number, string $item, Request $request, #[CurrentUser] Person $person, OrderReader $orders): JsonResponse
-    {
-        $request->validate(['file' => 'required|file|max:8192', 'seen' => 'required|integer'], ['file.required' => 'Choose a file.', 'file.max' => 'A sheet has at most 8 megabytes.']);
+    public function readSheet(
+        string $number,
+        string $item,
+        Request $request,
+        #[CurrentUser] Person $person,
+        OrderReader $orders,
+    ): JsonResponse {
+        $request->validate(
+            ['file' => 'required|file|max:8192', 'seen' => 'required|integer'],
+            ['file.required' => 'Choose a file.', 'file.max' => 'A sheet has at most 8 megabytes.'],
+        );
         $file = $request->file('file');
-        if (! $file instanceof UploadedFile) {
+        if (!($file instanceof UploadedFile)) {
             throw Refusal::at('file', 'Choose a file.');
         }
         $wanted = StructureSheet::read($file->getRealPath(), $item, self::after($number, $item, $orders));

@@ -8,10 +8,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** A signature: the password, and what was on screen. */
-#[OA\Schema(required: ['password', 'digest'], properties: [
-    new OA\Property(property: 'password', type: 'string'),
-    new OA\Property(property: 'digest', type: 'string'),
-])]
+#[
+    OA\Schema(
+        required: ['password', 'digest'],
+        properties: [new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'digest', type: 'string')],
+    ),
+]
 final class Signing extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -50,8 +50,11 @@ final class ChangeOrder extends Model
     public $timestamps = false;
 
     protected $casts = [
-        'state' => OrderState::class, 'raised_at' => 'immutable_datetime', 'sent_to_review_at' => 'immutable_datetime',
-        'released_at' => 'immutable_datetime', 'closed_at' => 'immutable_datetime',
+        'state' => OrderState::class,
+        'raised_at' => 'immutable_datetime',
+        'sent_to_review_at' => 'immutable_datetime',
+        'released_at' => 'immutable_datetime',
+        'closed_at' => 'immutable_datetime',
     ];
 
     /** @return BelongsTo<Person, $this> */
@@ -118,9 +121,18 @@ final class ChangeOrder extends Model
         $step = OrderOfWork::current(null, $this->state);
 
         return new ChangeRow(
-            $this->number, 'order', $this->title, $this->priority, $this->state->value, $step->value,
-            ! $this->state->hasEnded(),
-            $this->raised_at->toIso8601String(), $this->author->name, null, null, $this->effective_on,
+            $this->number,
+            'order',
+            $this->title,
+            $this->priority,
+            $this->state->value,
+            $step->value,
+            !$this->state->hasEnded(),
+            $this->raised_at->toIso8601String(),
+            $this->author->name,
+            null,
+            null,
+            $this->effective_on,
             match ($this->state) {
                 OrderState::Revising => $this->editor?->name,
                 OrderState::InReview => $this->signer?->name,

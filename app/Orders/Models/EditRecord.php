@@ -35,8 +35,11 @@ final class EditRecord extends Model
     public $timestamps = false;
 
     protected $casts = [
-        'operation' => EditOperation::class, 'fields' => 'array',
-        'made_at' => 'immutable_datetime', 'withdrawn_at' => 'immutable_datetime', 'discarded_at' => 'immutable_datetime',
+        'operation' => EditOperation::class,
+        'fields' => 'array',
+        'made_at' => 'immutable_datetime',
+        'withdrawn_at' => 'immutable_datetime',
+        'discarded_at' => 'immutable_datetime',
     ];
 
     /** @return BelongsTo<Person, $this> */

@@ -27,11 +27,13 @@ final class IssueToken extends Command
         }
         $days = (int) $this->input->getOption('days');
         if ($days < 1 || $days > self::LONGEST) {
-            $this->error('A token lasts from 1 to '.self::LONGEST.' days.');
+            $this->error('A token lasts from 1 to ' . self::LONGEST . ' days.');
 
             return self::FAILURE;
         }
-        $this->line($person->createToken((string) $this->input->getArgument('name'), ['*'], CarbonImmutable::now()->addDays($days))->plainTextToken);
+        $this->line(
+            $person->createToken((string) $this->input->getArgument('name'), ['*'], CarbonImmutable::now()->addDays($days))->plainTextToken,
+        );
 
         return self::SUCCESS;
     }

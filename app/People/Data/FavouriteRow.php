@@ -11,7 +11,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class FavouriteRow
 {
-    private function __construct(#[OA\Property] public int $id, #[OA\Property] public string $address, #[OA\Property] public string $name) {}
+    private function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $address,
+        #[OA\Property] public string $name,
+    ) {}
 
     public static function of(Favourite $favourite): self
     {

@@ -24,7 +24,14 @@ final readonly class Me
         #[ListOf('string')] public array $roles,
         #[ListOf('string')] public array $abilities,
         #[OA\Property(ref: Settings::class)] public Settings $settings,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(ref: TableLayout::class), description: 'by the name of the table')] public \stdClass $table_layouts,
+        #[
+            OA\Property(
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(ref: TableLayout::class),
+                description: 'by the name of the table',
+            ),
+        ]
+        public \stdClass $table_layouts,
     ) {}
 
     public static function of(Person $person): self
@@ -32,13 +39,15 @@ final readonly class Me
         return new self(
             $person->login,
             $person->name,
-            array_map(static fn (string $role): string => Role::from($role)->label(), $person->roles),
-            array_values(array_map(
-                static fn (Ability $ability): string => $ability->value,
-                array_filter(Ability::cases(), $person->mayDo(...)),
-            )),
+            array_map(static fn(string $role): string => Role::from($role)->label(), $person->roles),
+            array_values(
+                array_map(static fn(Ability $ability): string => $ability->value, array_filter(Ability::cases(), $person->mayDo(...))),
+            ),
             Settings::ofThisInstallation(),
-            (object) array_map(static fn (array $one): TableLayout => new TableLayout($one['order'], $one['visibility'], $one['sizing']), $person->table_layouts),
+            (object) array_map(
+                static fn(array $one): TableLayout => new TableLayout($one['order'], $one['visibility'], $one['sizing']),
+                $person->table_layouts,
+            ),
         );
     }
 }

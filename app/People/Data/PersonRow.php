@@ -27,7 +27,7 @@ final readonly class PersonRow
         return new self(
             $person->login,
             $person->name,
-            array_map(static fn (string $role): string => Role::from($role)->label(), $person->roles),
+            array_map(static fn(string $role): string => Role::from($role)->label(), $person->roles),
             $person->mayDo(Ability::ReviseStructure),
             $person->mayDo(Ability::SignOrder),
         );

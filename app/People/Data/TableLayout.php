@@ -18,8 +18,18 @@ final readonly class TableLayout implements \JsonSerializable
      */
     public function __construct(
         #[ListOf('string')] public array $order,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean'), description: 'by column')] public array $visibility,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'), description: 'pixels, by column')] public array $sizing,
+        #[
+            OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'boolean'), description: 'by column'),
+        ]
+        public array $visibility,
+        #[
+            OA\Property(
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'integer'),
+                description: 'pixels, by column',
+            ),
+        ]
+        public array $sizing,
     ) {}
 
     /** @return array{order: list<string>, visibility: object, sizing: object} so that nothing chosen is still an object */

@@ -34,7 +34,7 @@ final class FavouriteController
     {
         $kept = ['person_id' => $person->id, 'address' => $request->string('address')->toString()];
         if (Favourite::query()->where('person_id', $person->id)->count() >= self::MOST) {
-            throw Refusal::at('address', 'More than '.self::MOST.' kept pages are no help. Drop some first.');
+            throw Refusal::at('address', 'More than ' . self::MOST . ' kept pages are no help. Drop some first.');
         }
         Favourite::query()->updateOrCreate($kept, ['name' => $request->string('name')->trim()->toString()]);
 

@@ -8,7 +8,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** A page to keep: an address within the application and a name for it. */
-#[OA\Schema(required: ['address', 'name'], properties: [new OA\Property(property: 'address', type: 'string'), new OA\Property(property: 'name', type: 'string')])]
+#[
+    OA\Schema(
+        required: ['address', 'name'],
+        properties: [new OA\Property(property: 'address', type: 'string'), new OA\Property(property: 'name', type: 'string')],
+    ),
+]
 final class KeptPage extends FormRequest
 {
     /** @return array<string, mixed> */
@@ -21,6 +26,10 @@ final class KeptPage extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'Give it a name.', 'name.max' => 'At most 120 characters.', 'address.*' => 'Only pages of Orthotaxis can be kept.'];
+        return [
+            'name.required' => 'Give it a name.',
+            'name.max' => 'At most 120 characters.',
+            'address.*' => 'Only pages of Orthotaxis can be kept.',
+        ];
     }
 }

@@ -26,9 +26,12 @@ final class LaidOutTable extends FormRequest
         };
 
         return [
-            'order' => 'present|array|max:60', 'order.*' => ['string', 'regex:'.self::COLUMN],
-            'visibility' => ['present', 'array', 'max:60', $named], 'visibility.*' => 'boolean:strict',
-            'sizing' => ['present', 'array', 'max:60', $named], 'sizing.*' => 'integer|between:20,2000',
+            'order' => 'present|array|max:60',
+            'order.*' => ['string', 'regex:' . self::COLUMN],
+            'visibility' => ['present', 'array', 'max:60', $named],
+            'visibility.*' => 'boolean:strict',
+            'sizing' => ['present', 'array', 'max:60', $named],
+            'sizing.*' => 'integer|between:20,2000',
         ];
     }
 

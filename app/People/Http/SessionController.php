@@ -34,10 +34,18 @@ final class SessionController
     public function store(SignIn $request): JsonResponse
     {
         $guard = self::guard();
-        if (! $guard->attempt(['login' => $request->string('login')->toString(), 'password' => $request->string('password')->toString()])) {
-            if (! Person::query()->where('login', $request->string('login')->toString())->where('active', true)->exists()) {
+        if (!$guard->attempt(['login' => $request->string('login')->toString(), 'password' => $request->string('password')->toString()])) {
+            if (
+                !Person::query()
+                    ->where('login', $request->string('login')->toString())
+                    ->where('active', true)
+                    ->exists()
+            ) {
                 // As long as for a name that is known: nobody learns from the clock which names there are.
-                Hash::check($request->string('password')->toString(), Cache::rememberForever('password of nobody', static fn (): string => Hash::make(Str::random())));
+                Hash::check(
+                    $request->string('password')->toString(),
+                    Cache::rememberForever('password of nobody', static fn(): string => Hash::make(Str::random())),
+                );
             }
             throw ValidationException::withMessages(['password' => 'Sign-in name or password is wrong.']);
         }

@@ -26,11 +26,16 @@ final readonly class SessionOfPassword
     {
         $guard = Auth::guard('web');
         $person = $request->user();
-        if ($guard instanceof SessionGuard && $person instanceof Person && $request->hasSession() && $request->session()->has($guard->getName())
-            && ! hash_equals(self::mark($person), (string) $request->session()->get(self::KEY, ''))) {
+        if (
+            $guard instanceof SessionGuard &&
+            $person instanceof Person &&
+            $request->hasSession() &&
+            $request->session()->has($guard->getName()) &&
+            !hash_equals(self::mark($person), (string) $request->session()->get(self::KEY, ''))
+        ) {
             $guard->logout();
             $request->session()->invalidate();
-            throw new AuthenticationException;
+            throw new AuthenticationException();
         }
 
         return $next($request);

@@ -7,10 +7,12 @@ namespace App\People\Http;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['login', 'password'], properties: [
-    new OA\Property(property: 'login', type: 'string'),
-    new OA\Property(property: 'password', type: 'string'),
-])]
+#[
+    OA\Schema(
+        required: ['login', 'password'],
+        properties: [new OA\Property(property: 'login', type: 'string'), new OA\Property(property: 'password', type: 'string')],
+    ),
+]
 final class SignIn extends FormRequest
 {
     /** @return array<string, string> */

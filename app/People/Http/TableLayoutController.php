@@ -25,11 +25,15 @@ final class TableLayoutController
     #[InPath('name'), Takes(LaidOutTable::class), Ok(Me::class), Refused]
     public function update(string $name, LaidOutTable $request, #[CurrentUser] Person $person): JsonResponse
     {
-        if (count($person->table_layouts) >= self::MOST && ! isset($person->table_layouts[$name])) {
-            throw Refusal::at('name', 'More than '.self::MOST.' tables are laid out already.');
+        if (count($person->table_layouts) >= self::MOST && !isset($person->table_layouts[$name])) {
+            throw Refusal::at('name', 'More than ' . self::MOST . ' tables are laid out already.');
         }
         // One table at a time: what another window has laid out meanwhile stays.
-        DB::update('UPDATE people SET table_layouts = table_layouts || jsonb_build_object(?::text, ?::jsonb) WHERE id = ?', [$name, json_encode($request->layout(), JSON_THROW_ON_ERROR), $person->id]);
+        DB::update('UPDATE people SET table_layouts = table_layouts || jsonb_build_object(?::text, ?::jsonb) WHERE id = ?', [
+            $name,
+            json_encode($request->layout(), JSON_THROW_ON_ERROR),
+            $person->id,
+        ]);
 
         return new JsonResponse(Me::of($person->refresh()));
     }

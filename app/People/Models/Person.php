@@ -35,7 +35,7 @@ final class Person extends User
     {
         // A new password, or no right to be here, ends what was opened before: programs' tokens and sessions alike.
         self::updated(static function (self $person): void {
-            if ($person->wasChanged('password') || ($person->wasChanged('active') && ! $person->active)) {
+            if ($person->wasChanged('password') || ($person->wasChanged('active') && !$person->active)) {
                 $person->tokens()->delete();
                 if (config('session.driver') === 'database') {
                     DB::table('sessions')->where('user_id', $person->id)->delete();
@@ -46,7 +46,7 @@ final class Person extends User
 
     public function mayDo(Ability $ability): bool
     {
-        if (! $this->active) {
+        if (!$this->active) {
             return false;
         }
         foreach ($this->roles as $role) {

@@ -36,8 +36,14 @@ final readonly class ExposureOfItem
         }
 
         return new self(
-            $exposure->item, $fetchedAt?->toIso8601String(), $known, $fault, (string) $exposure->value,
-            config()->string('orthotaxis.currency'), $totals, array_map(SupplyRow::of(...), $exposure->rows),
+            $exposure->item,
+            $fetchedAt?->toIso8601String(),
+            $known,
+            $fault,
+            (string) $exposure->value,
+            config()->string('orthotaxis.currency'),
+            $totals,
+            array_map(SupplyRow::of(...), $exposure->rows),
         );
     }
 }

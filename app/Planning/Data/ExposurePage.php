@@ -15,8 +15,5 @@ final readonly class ExposurePage
      * @param  list<ExposureOfItem>  $items
      * @param  list<string>  $strangers
      */
-    public function __construct(
-        #[ListOf(ExposureOfItem::class)] public array $items,
-        #[ListOf('string')] public array $strangers,
-    ) {}
+    public function __construct(#[ListOf(ExposureOfItem::class)] public array $items, #[ListOf('string')] public array $strangers) {}
 }

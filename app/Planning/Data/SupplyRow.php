@@ -28,9 +28,17 @@ final readonly class SupplyRow
     public static function of(Supply $supply): self
     {
         return new self(
-            $supply->kind->value, $supply->document, $supply->revision, (string) $supply->quantity, $supply->unit->value,
-            (string) $supply->value(), $supply->due?->__toString(), $supply->place, $supply->status, $supply->serial,
-            config()->string('orthotaxis.planning.pages').'/documents/'.rawurlencode($supply->document),
+            $supply->kind->value,
+            $supply->document,
+            $supply->revision,
+            (string) $supply->quantity,
+            $supply->unit->value,
+            (string) $supply->value(),
+            $supply->due?->__toString(),
+            $supply->place,
+            $supply->status,
+            $supply->serial,
+            config()->string('orthotaxis.planning.pages') . '/documents/' . rawurlencode($supply->document),
         );
     }
 }

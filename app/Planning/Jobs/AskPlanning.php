@@ -34,14 +34,14 @@ final class AskPlanning implements ShouldQueue
      */
     public static function inBackground(array $numbers): void
     {
-        if (Cache::add('planning is asked again '.hash('xxh128', implode(',', $numbers)), 1, self::PAUSE)) {
+        if (Cache::add('planning is asked again ' . hash('xxh128', implode(',', $numbers)), 1, self::PAUSE)) {
             dispatch(new self($numbers));
         }
     }
 
     public function handle(ExposureReader $reader): void
     {
-        $nothing = static fn () => null;
+        $nothing = static fn() => null;
         $reader->each($this->numbers, $nothing, $nothing);
     }
 }

@@ -24,9 +24,18 @@ final readonly class RaiseReport
     {
         return DB::transaction(function () use ($by, $fields, $items): ProblemReport {
             $found = NamedItems::ids($items);
-            $report = ProblemReport::query()->create([...$fields, 'number' => $this->numbers->next('report'), 'raised_by' => $by->id, 'raised_at' => CarbonImmutable::now()]);
+            $report = ProblemReport::query()->create([
+                ...$fields,
+                'number' => $this->numbers->next('report'),
+                'raised_by' => $by->id,
+                'raised_at' => CarbonImmutable::now(),
+            ]);
             $report->items()->attach($found);
-            $this->ledger->record($by->login, 'report.raised', $report->number, ['title' => $fields['title'], 'severity' => $fields['severity'], 'items' => $items]);
+            $this->ledger->record($by->login, 'report.raised', $report->number, [
+                'title' => $fields['title'],
+                'severity' => $fields['severity'],
+                'items' => $items,
+            ]);
 
             return $report->refresh();
         });

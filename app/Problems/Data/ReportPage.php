@@ -43,16 +43,35 @@ final readonly class ReportPage
 
     public static function of(string $number): self
     {
-        $report = ProblemReport::query()->with([
-            'raisedBy', 'settledBy', 'sameAs', 'items.category', 'items.everReleased', 'items.revisingOrders', 'requests',
-            'duplicates.raisedBy', 'duplicates.items', 'duplicates.requests', 'files.person',
-        ])->where('number', $number)->firstOrFail();
+        $report = ProblemReport::query()
+            ->with([
+                'raisedBy',
+                'settledBy',
+                'sameAs',
+                'items.category',
+                'items.everReleased',
+                'items.revisingOrders',
+                'requests',
+                'duplicates.raisedBy',
+                'duplicates.items',
+                'duplicates.requests',
+                'files.person',
+            ])
+            ->where('number', $number)
+            ->firstOrFail();
 
         return new self(
-            ReportRow::of($report), $report->description, $report->answer, $report->sameAs?->number, $report->raisedBy->login,
-            $report->settledBy?->name, $report->settled_at?->toIso8601String(), $report->version,
-            $report->items->map(ItemRow::of(...))->values()->all(), app(GatheringRequests::class)->of($report),
-            $report->duplicates->map(static fn (ProblemReport $one): ReportRow => ReportRow::of($one))->values()->all(),
+            ReportRow::of($report),
+            $report->description,
+            $report->answer,
+            $report->sameAs?->number,
+            $report->raisedBy->login,
+            $report->settledBy?->name,
+            $report->settled_at?->toIso8601String(),
+            $report->version,
+            $report->items->map(ItemRow::of(...))->values()->all(),
+            app(GatheringRequests::class)->of($report),
+            $report->duplicates->map(static fn(ProblemReport $one): ReportRow => ReportRow::of($one))->values()->all(),
             $report->files->map(ChangeFileRow::of(...))->values()->all(),
             array_map(LedgerRow::of(...), app(LedgerReader::class)->about([$number])),
         );

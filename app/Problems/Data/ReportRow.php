@@ -37,10 +37,18 @@ final readonly class ReportRow
     public static function of(ProblemReport $report, ?int $likeness = null): self
     {
         return new self(
-            $report->number, $report->title, $report->source, $report->site, $report->severity, $report->state->value, $report->serial,
-            $report->raisedBy->name, $report->raised_at->toIso8601String(),
-            $report->items->map(static fn (Item $item): string => $item->number)->values()->all(),
-            $report->requests->map(static fn (NamedRequest $request): string => $request->number)->values()->all(), $likeness,
+            $report->number,
+            $report->title,
+            $report->source,
+            $report->site,
+            $report->severity,
+            $report->state->value,
+            $report->serial,
+            $report->raisedBy->name,
+            $report->raised_at->toIso8601String(),
+            $report->items->map(static fn(Item $item): string => $item->number)->values()->all(),
+            $report->requests->map(static fn(NamedRequest $request): string => $request->number)->values()->all(),
+            $likeness,
         );
     }
 }

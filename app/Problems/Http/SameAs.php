@@ -8,10 +8,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** The report that says the same, and the version that was on screen. */
-#[OA\Schema(required: ['of', 'version'], properties: [
-    new OA\Property(property: 'of', type: 'string'),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['of', 'version'],
+        properties: [new OA\Property(property: 'of', type: 'string'), new OA\Property(property: 'version', type: 'integer')],
+    ),
+]
 final class SameAs extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -8,10 +8,13 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** Something written about a report, and the version that was on screen. */
-#[OA\Schema(schema: 'ReportWord', required: ['text', 'version'], properties: [
-    new OA\Property(property: 'text', type: 'string'),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        schema: 'ReportWord',
+        required: ['text', 'version'],
+        properties: [new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'version', type: 'integer')],
+    ),
+]
 final class Word extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -87,7 +87,9 @@ final class ProblemReport extends Model implements Attachable
     /** @return BelongsToMany<NamedRequest, $this> */
     public function requests(): BelongsToMany
     {
-        return $this->belongsToMany(NamedRequest::class, 'problem_report_requests', 'report_id', 'request_id')->orderBy('request_numbers.id');
+        return $this->belongsToMany(NamedRequest::class, 'problem_report_requests', 'report_id', 'request_id')->orderBy(
+            'request_numbers.id',
+        );
     }
 
     /** @return HasMany<ChangeFile, $this> */
@@ -100,8 +102,18 @@ final class ProblemReport extends Model implements Attachable
     public function row(): ChangeRow
     {
         return new ChangeRow(
-            $this->number, 'report', $this->title, $this->severity, $this->state->value, WorkStep::TakeIn->value, $this->state->isOpen(),
-            $this->raised_at->toIso8601String(), $this->raisedBy->name, $this->site, $this->source, null,
+            $this->number,
+            'report',
+            $this->title,
+            $this->severity,
+            $this->state->value,
+            WorkStep::TakeIn->value,
+            $this->state->isOpen(),
+            $this->raised_at->toIso8601String(),
+            $this->raisedBy->name,
+            $this->site,
+            $this->source,
+            null,
             $this->state === ReportState::Returned ? $this->raisedBy->name : null,
         );
     }

@@ -33,22 +33,37 @@ final readonly class DecideReach
     {
         DB::transaction(function () use ($by, $number, $subjects, $taken, $reason, $seen): void {
             $request = ChangeRequest::hold($number);
-            if (! $request->state->isOpen()) {
+            if (!$request->state->isOpen()) {
                 throw Refusal::at('request', "{$number} is closed.");
             }
             $items = self::items($subjects);
             self::mustBeSeen($request, $by, $subjects, $seen);
-            $before = DB::table('reach_decisions')->where('request_id', $request->id)->whereIn('subject', $subjects)->pluck('added', 'subject');
+            $before = DB::table('reach_decisions')
+                ->where('request_id', $request->id)
+                ->whereIn('subject', $subjects)
+                ->pluck('added', 'subject');
             $own = array_intersect_key($items, $before->filter()->all());
             $added = $taken === true ? array_values(array_diff($items, $request->items()->pluck('items.id')->all())) : [];
             $request->items()->syncWithoutDetaching($added);
             $request->items()->detach($taken === true ? [] : array_values($own));
 
             DB::table('reach_decisions')->where('request_id', $request->id)->whereIn('subject', $subjects)->delete();
-            DB::table('reach_decisions')->insert($taken === null ? [] : array_map(static fn (string $subject): array => [
-                'request_id' => $request->id, 'subject' => $subject, 'taken' => $taken, 'reason' => $reason, 'person_id' => $by->id, 'decided_at' => CarbonImmutable::now(),
-                'added' => $taken && (isset($own[$subject]) || in_array($items[$subject] ?? null, $added, true)),
-            ], $subjects));
+            DB::table('reach_decisions')->insert(
+                $taken === null
+                    ? []
+                    : array_map(
+                        static fn(string $subject): array => [
+                            'request_id' => $request->id,
+                            'subject' => $subject,
+                            'taken' => $taken,
+                            'reason' => $reason,
+                            'person_id' => $by->id,
+                            'decided_at' => CarbonImmutable::now(),
+                            'added' => $taken && (isset($own[$subject]) || in_array($items[$subject] ?? null, $added, true)),
+                        ],
+                        $subjects,
+                    ),
+            );
             $act = match ($taken) {
                 true => 'reach.taken_in',
                 false => 'reach.left_out',
@@ -64,8 +79,13 @@ final readonly class DecideReach
      */
     private static function mustBeSeen(ChangeRequest $request, Person $by, array $subjects, array $seen): void
     {
-        $other = DB::table('reach_decisions as d')->join('people as p', 'p.id', '=', 'd.person_id')->where('request_id', $request->id)->whereIn('subject', $subjects)
-            ->where('person_id', '<>', $by->id)->whereNotIn('d.id', $seen)->first(['name', 'subject', 'taken', 'reason']);
+        $other = DB::table('reach_decisions as d')
+            ->join('people as p', 'p.id', '=', 'd.person_id')
+            ->where('request_id', $request->id)
+            ->whereIn('subject', $subjects)
+            ->where('person_id', '<>', $by->id)
+            ->whereNotIn('d.id', $seen)
+            ->first(['name', 'subject', 'taken', 'reason']);
         if ($other !== null) {
             $told = $other->taken ? 'took it in' : 'left it out';
             throw new Stale("{$other->name} {$told} meanwhile. Yours was not saved; look at both.", [$other->subject => $other->reason]);
@@ -84,7 +104,11 @@ final readonly class DecideReach
             if ($reason === ReachReason::Affected->value) {
                 throw Refusal::at('subjects', 'The items of the request itself are in scope already.');
             }
-            $column = in_array($reason, ['document', 'tool'], true) ? 'number' : (in_array($reason, ['parent', 'product', 'sibling'], true) ? 'id' : '');
+            $column = in_array($reason, ['document', 'tool'], true)
+                ? 'number'
+                : (in_array($reason, ['parent', 'product', 'sibling'], true)
+                    ? 'id'
+                    : '');
             $named[$column][$subject] = $of;
         }
         unset($named['']);

@@ -10,8 +10,5 @@ use Orthotaxis\Core\Impact\ReachReason;
 #[OA\Schema]
 final readonly class ReachCount
 {
-    public function __construct(
-        #[OA\Property(enum: ReachReason::class)] public string $reason,
-        #[OA\Property] public int $rows,
-    ) {}
+    public function __construct(#[OA\Property(enum: ReachReason::class)] public string $reason, #[OA\Property] public int $rows) {}
 }

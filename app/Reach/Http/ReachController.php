@@ -33,9 +33,22 @@ final readonly class ReachController
     #[InPath('number'), InQuery('reason'), InQuery('decided'), InQuery('on'), InQuery('from'), Ok(ReachPage::class), Refused]
     public function show(string $number, Request $request): JsonResponse
     {
-        $request->validate(['reason' => ['nullable', Rule::enum(ReachReason::class)], 'on' => 'nullable|bail|string|date_format:Y-m-d', 'from' => 'nullable|integer|min:0', 'decided' => 'nullable|boolean']);
+        $request->validate([
+            'reason' => ['nullable', Rule::enum(ReachReason::class)],
+            'on' => 'nullable|bail|string|date_format:Y-m-d',
+            'from' => 'nullable|integer|min:0',
+            'decided' => 'nullable|boolean',
+        ]);
 
-        return new JsonResponse($this->reader->page(self::of($number), self::day($request), $request->string('reason')->toString(), $request->integer('from'), $request->boolean('decided')));
+        return new JsonResponse(
+            $this->reader->page(
+                self::of($number),
+                self::day($request),
+                $request->string('reason')->toString(),
+                $request->integer('from'),
+                $request->boolean('decided'),
+            ),
+        );
     }
 
     #[OA\Get(path: '/api/requests/{number}/reach-picture', operationId: 'reachPicture', tags: ['changes'])]
@@ -51,14 +64,24 @@ final readonly class ReachController
     #[InPath('number'), Takes(NewReachDecision::class), Ok(ReachPage::class), Refused]
     public function decide(string $number, NewReachDecision $request, #[CurrentUser] Person $person, DecideReach $action): JsonResponse
     {
-        $action($person, $number, $request->subjects(), $request->input('taken') === null ? null : $request->boolean('taken'), $request->string('reason')->toString(), $request->seen());
+        $action(
+            $person,
+            $number,
+            $request->subjects(),
+            $request->input('taken') === null ? null : $request->boolean('taken'),
+            $request->string('reason')->toString(),
+            $request->seen(),
+        );
 
         return new JsonResponse($this->reader->page(self::of($number), Today::day(), '', 0));
     }
 
     private static function of(string $number): ChangeRequest
     {
-        return ChangeRequest::query()->with(['items', 'orders', 'gathered', 'reports'])->where('number', $number)->firstOrFail();
+        return ChangeRequest::query()
+            ->with(['items', 'orders', 'gathered', 'reports'])
+            ->where('number', $number)
+            ->firstOrFail();
     }
 
     private static function day(Request $request): Day

@@ -24,7 +24,12 @@ use Orthotaxis\Core\Release\ReleasePlan;
 /** In one stroke: new revisions released, old ones superseded, their lines in force from the date, the hand-over on its way. */
 final readonly class ReleaseOrder
 {
-    public function __construct(private OrderReader $orders, private WriteHandover $handovers, private Ledger $ledger, private Anchors $anchors) {}
+    public function __construct(
+        private OrderReader $orders,
+        private WriteHandover $handovers,
+        private Ledger $ledger,
+        private Anchors $anchors,
+    ) {}
 
     public function release(Person $by, string $number, int $version): void
     {
@@ -38,7 +43,7 @@ final readonly class ReleaseOrder
             $plan = self::plan($order, $this->orders);
 
             $now = CarbonImmutable::now();
-            $rows = $order->items->keyBy(static fn (OrderItem $row): string => $row->item->number);
+            $rows = $order->items->keyBy(static fn(OrderItem $row): string => $row->item->number);
             $release = new ReleaseRevision($this->ledger, $order, $plan, $by, $now);
             foreach ($plan->items as $item) {
                 $release->release($rows[$item->number], $item);
@@ -52,11 +57,16 @@ final readonly class ReleaseOrder
             $handover = $this->handovers->write($order, $plan, $now);
             $this->ledger->record($by->login, 'order.released', $number, [
                 'effective_from' => (string) $plan->effectiveFrom,
-                'revisions' => array_map(static fn (ItemRelease $item): string => $item->supersedes === null ? "{$item->number} → {$item->revision}" : "{$item->number} {$item->supersedes} → {$item->revision}", $plan->items),
+                'revisions' => array_map(
+                    static fn(ItemRelease $item): string => $item->supersedes === null
+                        ? "{$item->number} → {$item->revision}"
+                        : "{$item->number} {$item->supersedes} → {$item->revision}",
+                    $plan->items,
+                ),
                 'hand_over' => $handover->name,
             ]);
             // A release that is done stays done, also where the note of it cannot be written.
-            DB::afterCommit(fn () => rescue($this->anchors->note(...)));
+            DB::afterCommit(fn() => rescue($this->anchors->note(...)));
         });
     }
 
@@ -69,6 +79,10 @@ final readonly class ReleaseOrder
     /** Two orders on one item take turns: the second finds that its base has moved on. */
     private function holdItems(ChangeOrder $order): void
     {
-        Item::query()->whereIn('id', $order->items()->pluck('item_id'))->orderBy('id')->lockForUpdate()->get();
+        Item::query()
+            ->whereIn('id', $order->items()->pluck('item_id'))
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get();
     }
 }

@@ -28,7 +28,11 @@ final readonly class WriteHandover
         }
         $document = Document::of($plan, $order->title, $number, $now->utc()->format('Y-m-d\TH:i:s\Z'), $introduced);
         $handover = Handover::query()->create([
-            'order_id' => $order->id, 'number' => $number, 'name' => $document->name(), 'state' => 'waiting', 'written_at' => $now,
+            'order_id' => $order->id,
+            'number' => $number,
+            'name' => $document->name(),
+            'state' => 'waiting',
+            'written_at' => $now,
         ]);
         foreach (Format::cases() as $format) {
             $content = $format->write($document);
@@ -37,10 +41,11 @@ final readonly class WriteHandover
             }
             $handover->files()->create(['format' => $format, 'content' => $content, 'sha256' => hash('sha256', $content)]);
         }
-        $handover->entries()->createMany(array_map(
-            static fn (array $record): array => ['number' => $record['entry'], 'record' => $record],
-            $document->records(),
-        ));
+        $handover
+            ->entries()
+            ->createMany(
+                array_map(static fn(array $record): array => ['number' => $record['entry'], 'record' => $record], $document->records()),
+            );
         $this->post->post($handover);
 
         return $handover;

@@ -19,7 +19,8 @@ final class SweepOutbox extends Command
     public function handle(): int
     {
         $now = CarbonImmutable::now();
-        $late = OutboxMessage::query()->whereNull('delivered_at')
+        $late = OutboxMessage::query()
+            ->whereNull('delivered_at')
             ->where('tries', '<', config()->integer('orthotaxis.handover.tries'))
             ->where('due_at', '<', $now->subMinute())
             ->where('queued_at', '<', $now->subMinutes(10))

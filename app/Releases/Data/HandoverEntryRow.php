@@ -25,12 +25,19 @@ final readonly class HandoverEntryRow
 
     public static function of(HandoverEntry $entry): self
     {
-        $text = static fn (string $name): ?string => isset($entry->record[$name]) ? (string) $entry->record[$name] : null;
+        $text = static fn(string $name): ?string => isset($entry->record[$name]) ? (string) $entry->record[$name] : null;
 
         return new self(
-            $entry->number, (string) $text('action'), (string) $text('item'), (string) $text('revision'),
-            $text('find') === null ? null : (int) $text('find'), $text('component'), $text('quantity'), $text('unit'),
-            $entry->answer, $entry->reason,
+            $entry->number,
+            (string) $text('action'),
+            (string) $text('item'),
+            (string) $text('revision'),
+            $text('find') === null ? null : (int) $text('find'),
+            $text('component'),
+            $text('quantity'),
+            $text('unit'),
+            $entry->answer,
+            $entry->reason,
         );
     }
 }

@@ -25,7 +25,14 @@ final class HandoverController
     {
         $action->send($person, $name);
 
-        return new JsonResponse(HandoverRow::of(Handover::query()->with(['entries', 'latestMessage'])->where('name', $name)->firstOrFail()));
+        return new JsonResponse(
+            HandoverRow::of(
+                Handover::query()
+                    ->with(['entries', 'latestMessage'])
+                    ->where('name', $name)
+                    ->firstOrFail(),
+            ),
+        );
     }
 
     #[OA\Get(path: '/api/handovers/{name}/files/{format}', operationId: 'handoverFile', tags: ['releases'])]
@@ -36,7 +43,7 @@ final class HandoverController
         $file = Handover::query()->where('name', $name)->firstOrFail()->files()->where('format', $asked->value)->firstOrFail();
 
         return new Response($file->content, 200, [
-            'Content-Type' => $asked->mediaType().'; charset=utf-8',
+            'Content-Type' => $asked->mediaType() . '; charset=utf-8',
             'Content-Disposition' => "attachment; filename=\"{$name}.{$format}\"",
             'X-Content-Type-Options' => 'nosniff',
         ]);

@@ -15,7 +15,10 @@ use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Handover\Format;
 
-/** Carries one message of the outbox to planning and writes down the answer, entry by entry. At least once: planning knows the name again. */
+/**
+ * Carries one message of the outbox to planning and writes down the answer, entry by entry. At least once: planning knows the name
+ * again.
+ */
 final class DeliverHandover implements ShouldQueue
 {
     use Queueable;
@@ -30,7 +33,9 @@ final class DeliverHandover implements ShouldQueue
 
     public function handle(PlanningGateway $planning, Ledger $ledger): void
     {
-        $message = OutboxMessage::query()->with(['handover.order', 'handover.files'])->find($this->message);
+        $message = OutboxMessage::query()
+            ->with(['handover.order', 'handover.files'])
+            ->find($this->message);
         if ($message === null || $message->delivered_at !== null) {
             return;
         }
@@ -51,12 +56,15 @@ final class DeliverHandover implements ShouldQueue
             }
             $counts = $handover->entries()->pluck('answer')->countBy();
             $state = match (true) {
-                ! $counts->has('refused') => 'taken',
+                !$counts->has('refused') => 'taken',
                 $counts->has('taken') => 'partly_refused',
                 default => 'refused',
             };
             $handover->update(['state' => $state, 'answered_at' => $now]);
-            $ledger->record('planning', "hand_over.{$state}", $handover->order->number, ['hand_over' => $handover->name, ...$counts->all()]);
+            $ledger->record('planning', "hand_over.{$state}", $handover->order->number, [
+                'hand_over' => $handover->name,
+                ...$counts->all(),
+            ]);
         });
     }
 
@@ -67,7 +75,9 @@ final class DeliverHandover implements ShouldQueue
         $pauses = config('orthotaxis.handover.pauses');
         $pause = $pauses[min($tries, count($pauses)) - 1];
         $message->update([
-            'tries' => $tries, 'last_error' => $fault->getMessage(), 'due_at' => CarbonImmutable::now()->addSeconds($pause),
+            'tries' => $tries,
+            'last_error' => $fault->getMessage(),
+            'due_at' => CarbonImmutable::now()->addSeconds($pause),
         ]);
         // What planning has answered before stays true while it is silent.
         if (HandoverEntry::query()->where('handover_id', $message->handover_id)->where('answer', '!=', 'waiting')->doesntExist()) {

@@ -21,7 +21,7 @@ final readonly class AnswerRequest
         DB::transaction(function () use ($by, $number, $answer, $version): void {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
-            if (! $request->state->mayBecome(RequestState::Raised)) {
+            if (!$request->state->mayBecome(RequestState::Raised)) {
                 throw Refusal::at('request', 'This request was not sent back.');
             }
             if ($request->raised_by !== $by->id) {

@@ -21,7 +21,7 @@ final readonly class AssessRequest
         DB::transaction(function () use ($by, $number, $finding, $version): void {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
-            if ($request->state !== RequestState::Assessing && ! $request->state->mayBecome(RequestState::Assessing)) {
+            if ($request->state !== RequestState::Assessing && !$request->state->mayBecome(RequestState::Assessing)) {
                 throw Refusal::at('request', 'This request is decided already.');
             }
             $request->update(['finding' => $finding, 'state' => RequestState::Assessing, 'version' => $version + 1]);

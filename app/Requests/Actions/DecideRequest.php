@@ -25,15 +25,18 @@ final readonly class DecideRequest
             if ($request->state === RequestState::Raised || $request->state === RequestState::Returned) {
                 throw Refusal::at('finding', 'Record the finding before the decision.');
             }
-            if ($decision === RequestState::Assessing || $decision === RequestState::Ordered || ! $request->state->mayBecome($decision)) {
+            if ($decision === RequestState::Assessing || $decision === RequestState::Ordered || !$request->state->mayBecome($decision)) {
                 throw Refusal::at('decision', 'This request is decided already.');
             }
             if ($decision === RequestState::Approved && in_array($by->id, self::proposers($request), true)) {
                 throw Refusal::at('decision', 'The originator of a request, or of one gathered into it, cannot approve it.');
             }
             $request->update([
-                'state' => $decision, 'decision_reason' => $reason, 'decided_by' => $by->id,
-                'decided_at' => CarbonImmutable::now(), 'version' => $version + 1,
+                'state' => $decision,
+                'decision_reason' => $reason,
+                'decided_by' => $by->id,
+                'decided_at' => CarbonImmutable::now(),
+                'version' => $version + 1,
             ]);
             $this->ledger->record($by->login, "request.{$decision->value}", $number, ['reason' => $reason]);
         });

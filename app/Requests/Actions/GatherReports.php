@@ -23,8 +23,10 @@ final readonly class GatherReports
         DB::transaction(function () use ($by, $request, $reports): void {
             sort($reports);
             foreach ($reports as $number) {
-                $report = ProblemReport::query()->where('number', $number)->lockForUpdate()->first() ?? throw Refusal::at('reports', "There is no report {$number}.");
-                if (! $report->state->mayBecome(ReportState::Gathered)) {
+                $report =
+                    ProblemReport::query()->where('number', $number)->lockForUpdate()->first() ??
+                    throw Refusal::at('reports', "There is no report {$number}.");
+                if (!$report->state->mayBecome(ReportState::Gathered)) {
                     throw Refusal::at('reports', "{$number} is settled already. Reopen it first.");
                 }
                 $report->requests()->syncWithoutDetaching([$request->id]);
@@ -46,7 +48,10 @@ final readonly class GatherReports
                 throw Refusal::at('report', "{$number} is not linked to {$request}.");
             }
             $report->requests()->detach(ChangeRequest::query()->where('number', $request)->valueOrFail('id'));
-            $report->update(['state' => $report->requests()->exists() ? ReportState::Gathered : ReportState::Open, 'version' => $report->version + 1]);
+            $report->update([
+                'state' => $report->requests()->exists() ? ReportState::Gathered : ReportState::Open,
+                'version' => $report->version + 1,
+            ]);
             $this->ledger->record($by->login, 'report.taken_off', $number, ['request' => $request]);
         });
     }

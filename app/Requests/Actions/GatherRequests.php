@@ -22,10 +22,15 @@ final readonly class GatherRequests
     {
         DB::transaction(function () use ($by, $number, $others, $version): void {
             // All in one order, so that two who gather at once take turns.
-            $held = ChangeRequest::query()->whereIn('number', [$number, ...$others])->orderBy('id')->lockForUpdate()->get()->keyBy('number');
+            $held = ChangeRequest::query()
+                ->whereIn('number', [$number, ...$others])
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get()
+                ->keyBy('number');
             $request = $held->get($number) ?? ChangeRequest::hold($number);
             $request->mustBeAt($version);
-            if (! $request->state->isAssessed()) {
+            if (!$request->state->isAssessed()) {
                 throw Refusal::at('requests', "{$number} is not being assessed.");
             }
             $text = $request->description;
@@ -35,7 +40,7 @@ final readonly class GatherRequests
                 if ($other->id === $request->id) {
                     throw Refusal::at('requests', 'A request cannot be gathered into itself.');
                 }
-                if (! $other->state->mayBecome(RequestState::Gathered)) {
+                if (!$other->state->mayBecome(RequestState::Gathered)) {
                     throw Refusal::at('requests', "{$name} is decided already.");
                 }
                 $text .= "\n\nFrom {$name}, {$other->title}: {$other->description}";
@@ -43,7 +48,9 @@ final readonly class GatherRequests
                 $request->items()->syncWithoutDetaching($other->items()->pluck('items.id')->all());
                 $request->reports()->syncWithoutDetaching($other->reports()->pluck('problem_reports.id')->all());
                 // What was gathered into the other one comes along; so nothing has to be looked for in two steps.
-                ChangeRequest::query()->where('gathered_into_id', $other->id)->update(['gathered_into_id' => $request->id]);
+                ChangeRequest::query()
+                    ->where('gathered_into_id', $other->id)
+                    ->update(['gathered_into_id' => $request->id]);
                 $other->update(['state' => RequestState::Gathered, 'gathered_into_id' => $request->id, 'version' => $other->version + 1]);
                 $this->ledger->record($by->login, 'request.gathered', $name, ['into' => $number]);
             }
@@ -52,7 +59,10 @@ final readonly class GatherRequests
         });
     }
 
-    /** Takes a gathered request out again; it is assessed anew by itself. What it brought, reports too, stays in the other one until it is taken out there. */
+    /**
+     * Takes a gathered request out again; it is assessed anew by itself. What it brought, reports too, stays in the other one until it
+     * is taken out there.
+     */
     public function apart(Person $by, string $number, int $version): void
     {
         DB::transaction(function () use ($by, $number, $version): void {

@@ -27,7 +27,7 @@ final readonly class SplitRequest
         return DB::transaction(function () use ($by, $number, $title, $items, $reports, $version): ChangeRequest {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
-            if (! $request->state->isAssessed()) {
+            if (!$request->state->isAssessed()) {
                 throw Refusal::at('request', "{$number} is not being assessed.");
             }
             $move = NamedItems::ids($items);
@@ -39,19 +39,30 @@ final readonly class SplitRequest
             }
             $unknown = array_diff($reports, $request->reports->pluck('number')->all());
             if ($unknown !== []) {
-                throw Refusal::at('reports', implode(', ', $unknown).' does not belong to this request.');
+                throw Refusal::at('reports', implode(', ', $unknown) . ' does not belong to this request.');
             }
             $new = ChangeRequest::query()->create([
-                'number' => $this->numbers->next('request'), 'title' => $title, 'reason' => $request->reason, 'source' => $request->source, 'site' => $request->site,
-                'priority' => $request->priority, 'description' => "Split from {$number}.\n\n{$request->description}", 'raised_by' => $request->raised_by,
-                'raised_at' => CarbonImmutable::now(), 'split_from_id' => $request->id,
+                'number' => $this->numbers->next('request'),
+                'title' => $title,
+                'reason' => $request->reason,
+                'source' => $request->source,
+                'site' => $request->site,
+                'priority' => $request->priority,
+                'description' => "Split from {$number}.\n\n{$request->description}",
+                'raised_by' => $request->raised_by,
+                'raised_at' => CarbonImmutable::now(),
+                'split_from_id' => $request->id,
             ]);
             $new->items()->attach($move);
             $new->reports()->attach($request->reports->whereIn('number', $reports)->modelKeys());
             $request->items()->detach($move);
             $request->update(['version' => $version + 1]);
             $this->ledger->record($by->login, 'request.split', $number, ['into' => $new->number, 'items' => $items]);
-            $this->ledger->record($by->login, 'request.raised', $new->number, ['title' => $title, 'items' => $items, 'split_from' => $number]);
+            $this->ledger->record($by->login, 'request.raised', $new->number, [
+                'title' => $title,
+                'items' => $items,
+                'split_from' => $number,
+            ]);
 
             return $new->refresh();
         });

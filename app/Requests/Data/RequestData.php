@@ -18,9 +18,22 @@ final readonly class RequestData
 {
     /** What has to be loaded of a request before it is told: wherever several are, none of it is asked for one by one. */
     public const RELATIONS = [
-        'raisedBy', 'decidedBy', 'orders', 'items.category', 'items.everReleased', 'items.revisingOrders', 'files.person',
-        'reports.raisedBy', 'reports.items', 'reports.requests', 'reports.files.person', 'gathered.raisedBy', 'gathered.files.person',
-        'gatheredInto', 'splitFrom', 'splitOff',
+        'raisedBy',
+        'decidedBy',
+        'orders',
+        'items.category',
+        'items.everReleased',
+        'items.revisingOrders',
+        'files.person',
+        'reports.raisedBy',
+        'reports.items',
+        'reports.requests',
+        'reports.files.person',
+        'gathered.raisedBy',
+        'gathered.files.person',
+        'gatheredInto',
+        'splitFrom',
+        'splitOff',
     ];
 
     /**
@@ -61,17 +74,35 @@ final readonly class RequestData
     public static function of(ChangeRequest $request): self
     {
         return new self(
-            $request->number, $request->title, $request->reason, $request->source, $request->site, $request->priority,
-            $request->description, $request->state->value, $request->finding, $request->decision_reason,
-            $request->raisedBy->name, $request->raisedBy->login, $request->raised_at->toIso8601String(), $request->decidedBy?->name,
-            $request->decided_at?->toIso8601String(), $request->version,
+            $request->number,
+            $request->title,
+            $request->reason,
+            $request->source,
+            $request->site,
+            $request->priority,
+            $request->description,
+            $request->state->value,
+            $request->finding,
+            $request->decision_reason,
+            $request->raisedBy->name,
+            $request->raisedBy->login,
+            $request->raised_at->toIso8601String(),
+            $request->decidedBy?->name,
+            $request->decided_at?->toIso8601String(),
+            $request->version,
             $request->items->map(ItemRow::of(...))->values()->all(),
-            $request->orders->map(static fn ($order): string => $order->number)->values()->all(),
-            $request->reports->map(static fn (ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all(),
-            $request->files->concat($request->reports->flatMap->files)->concat($request->gathered->flatMap->files)->map(ChangeFileRow::of(...))->values()->all(),
-            $request->gathered->map(static fn (ChangeRequest $one): ChangeRow => $one->row())->values()->all(),
-            $request->gatheredInto?->number, $request->splitFrom?->number,
-            $request->splitOff->map(static fn (ChangeRequest $one): string => $one->number)->values()->all(),
+            $request->orders->map(static fn($order): string => $order->number)->values()->all(),
+            $request->reports->map(static fn(ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all(),
+            $request->files
+                ->concat($request->reports->flatMap->files)
+                ->concat($request->gathered->flatMap->files)
+                ->map(ChangeFileRow::of(...))
+                ->values()
+                ->all(),
+            $request->gathered->map(static fn(ChangeRequest $one): ChangeRow => $one->row())->values()->all(),
+            $request->gatheredInto?->number,
+            $request->splitFrom?->number,
+            $request->splitOff->map(static fn(ChangeRequest $one): string => $one->number)->values()->all(),
         );
     }
 }

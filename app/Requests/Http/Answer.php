@@ -8,10 +8,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** The answer to what a request was sent back for. */
-#[OA\Schema(required: ['answer', 'version'], properties: [
-    new OA\Property(property: 'answer', type: 'string'),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['answer', 'version'],
+        properties: [new OA\Property(property: 'answer', type: 'string'), new OA\Property(property: 'version', type: 'integer')],
+    ),
+]
 final class Answer extends FormRequest
 {
     /** @return array<string, mixed> */

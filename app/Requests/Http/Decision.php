@@ -8,11 +8,16 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** The decision on a request. */
-#[OA\Schema(required: ['decision', 'reason', 'version'], properties: [
-    new OA\Property(property: 'decision', type: 'string', enum: ['approved', 'rejected', 'returned']),
-    new OA\Property(property: 'reason', type: 'string'),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['decision', 'reason', 'version'],
+        properties: [
+            new OA\Property(property: 'decision', type: 'string', enum: ['approved', 'rejected', 'returned']),
+            new OA\Property(property: 'reason', type: 'string'),
+            new OA\Property(property: 'version', type: 'integer'),
+        ],
+    ),
+]
 final class Decision extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -8,10 +8,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** What the assessment found. */
-#[OA\Schema(required: ['finding', 'version'], properties: [
-    new OA\Property(property: 'finding', type: 'string'),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['finding', 'version'],
+        properties: [new OA\Property(property: 'finding', type: 'string'), new OA\Property(property: 'version', type: 'integer')],
+    ),
+]
 final class Finding extends FormRequest
 {
     /** @return array<string, mixed> */

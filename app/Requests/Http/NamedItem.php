@@ -11,11 +11,16 @@ use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 
 /** What becomes of an item on an order. */
-#[OA\Schema(required: ['outcome', 'disposition', 'version'], properties: [
-    new OA\Property(property: 'outcome', type: 'string', enum: Outcome::class),
-    new OA\Property(property: 'disposition', type: 'string', enum: Disposition::class, nullable: true),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        required: ['outcome', 'disposition', 'version'],
+        properties: [
+            new OA\Property(property: 'outcome', type: 'string', enum: Outcome::class),
+            new OA\Property(property: 'disposition', type: 'string', enum: Disposition::class, nullable: true),
+            new OA\Property(property: 'version', type: 'integer'),
+        ],
+    ),
+]
 final class NamedItem extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -13,16 +13,26 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 /** What somebody says who asks for a change. */
-#[OA\Schema(required: ['title', 'reason', 'source', 'site', 'priority', 'description', 'items'], properties: [
-    new OA\Property(property: 'title', type: 'string'),
-    new OA\Property(property: 'reason', type: 'string', enum: Reason::class),
-    new OA\Property(property: 'source', type: 'string', enum: Source::class),
-    new OA\Property(property: 'site', type: 'string', enum: Site::class),
-    new OA\Property(property: 'priority', type: 'string', enum: Priority::class),
-    new OA\Property(property: 'description', type: 'string'),
-    new OA\Property(property: 'items', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'reports', description: 'numbers of the problem reports that it answers', type: 'array', items: new OA\Items(type: 'string')),
-])]
+#[
+    OA\Schema(
+        required: ['title', 'reason', 'source', 'site', 'priority', 'description', 'items'],
+        properties: [
+            new OA\Property(property: 'title', type: 'string'),
+            new OA\Property(property: 'reason', type: 'string', enum: Reason::class),
+            new OA\Property(property: 'source', type: 'string', enum: Source::class),
+            new OA\Property(property: 'site', type: 'string', enum: Site::class),
+            new OA\Property(property: 'priority', type: 'string', enum: Priority::class),
+            new OA\Property(property: 'description', type: 'string'),
+            new OA\Property(property: 'items', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(
+                property: 'reports',
+                description: 'numbers of the problem reports that it answers',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+            ),
+        ],
+    ),
+]
 final class NewRequest extends FormRequest
 {
     /** @return array<string, mixed> */

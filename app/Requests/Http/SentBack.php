@@ -8,9 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** Why an order goes back. */
-#[OA\Schema(required: ['reason'], properties: [
-    new OA\Property(property: 'reason', type: 'string'),
-])]
+#[OA\Schema(required: ['reason'], properties: [new OA\Property(property: 'reason', type: 'string')])]
 final class SentBack extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -111,7 +111,9 @@ final class ChangeRequest extends Model implements Attachable
     /** @return BelongsToMany<ProblemReport, $this> */
     public function reports(): BelongsToMany
     {
-        return $this->belongsToMany(ProblemReport::class, 'problem_report_requests', 'request_id', 'report_id')->orderBy('problem_reports.id');
+        return $this->belongsToMany(ProblemReport::class, 'problem_report_requests', 'request_id', 'report_id')->orderBy(
+            'problem_reports.id',
+        );
     }
 
     /** @return HasMany<ChangeFile, $this> */
@@ -124,9 +126,18 @@ final class ChangeRequest extends Model implements Attachable
     public function row(): ChangeRow
     {
         return new ChangeRow(
-            $this->number, 'request', $this->title, $this->priority, $this->state->value,
-            OrderOfWork::current($this->state, null)->value, $this->state->isOpen(),
-            $this->raised_at->toIso8601String(), $this->raisedBy->name, $this->site, $this->source, null,
+            $this->number,
+            'request',
+            $this->title,
+            $this->priority,
+            $this->state->value,
+            OrderOfWork::current($this->state, null)->value,
+            $this->state->isOpen(),
+            $this->raised_at->toIso8601String(),
+            $this->raisedBy->name,
+            $this->site,
+            $this->source,
+            null,
             $this->state === RequestState::Returned ? $this->raisedBy->name : null,
         );
     }

@@ -21,17 +21,29 @@ final readonly class AddCategory
     public function __invoke(Person $by, string $name, string $under, NumberRule $rule): void
     {
         DB::transaction(function () use ($by, $name, $under, $rule): void {
-            if (Category::query()->whereRaw('lower(name) = lower(?)', [$name])->lockForUpdate()->exists()) {
+            if (
+                Category::query()
+                    ->whereRaw('lower(name) = lower(?)', [$name])
+                    ->lockForUpdate()
+                    ->exists()
+            ) {
                 throw Refusal::at('name', "There is a category {$name} already.");
             }
             $code = Str::limit(Str::slug($name) ?: 'category', 16, '');
-            $taken = Category::query()->where('code', 'like', "{$code}%")->pluck('code')->flip();
+            $taken = Category::query()
+                ->where('code', 'like', "{$code}%")
+                ->pluck('code')
+                ->flip();
             for ($free = $code, $n = 2; isset($taken[$free]); $n++) {
                 $free = "{$code}-{$n}";
             }
             $category = Category::query()->create([
-                'code' => $free, 'name' => $name, 'parent_id' => Category::query()->where('code', $under)->value('id'),
-                'number_prefix' => $rule->prefix, 'number_width' => $rule->width, 'number_check' => $rule->checkDigit,
+                'code' => $free,
+                'name' => $name,
+                'parent_id' => Category::query()->where('code', $under)->value('id'),
+                'number_prefix' => $rule->prefix,
+                'number_width' => $rule->width,
+                'number_check' => $rule->checkDigit,
             ]);
             $this->ledger->record($by->login, 'category.added', $category->code, ['name' => $name, 'under' => $under]);
         });

@@ -20,7 +20,8 @@ final readonly class AddItem
     /**
      * Refused when an attribute that the category asks for is missing.
      *
-     * @param  array{category: string, attributes: array<string, string>}&array<string, mixed>  $item  columns of the item, with the code of its category
+     * @param  array{category: string, attributes: array<string, string>}&array<string, mixed>  $item  columns of the item, with the code
+     *     of its category
      * @return string its number
      */
     public function __invoke(Person $by, array $item): string
@@ -39,10 +40,16 @@ final readonly class AddItem
             $known = array_column($category->asked, 'name');
             $number = $this->numbers->draw($category);
             $made = Item::query()->create([
-                ...array_diff_key($item, ['category' => 1]), 'number' => $number, 'category_id' => $category->id,
+                ...array_diff_key($item, ['category' => 1]),
+                'number' => $number,
+                'category_id' => $category->id,
                 'attributes' => array_intersect_key($item['attributes'], array_flip($known)),
             ]);
-            $this->ledger->record($by->login, 'item.added', $number, ['title' => $made->title, 'kind' => $made->kind->value, 'category' => $category->code]);
+            $this->ledger->record($by->login, 'item.added', $number, [
+                'title' => $made->title,
+                'kind' => $made->kind->value,
+                'category' => $category->code,
+            ]);
 
             return $number;
         });

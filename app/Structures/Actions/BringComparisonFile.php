@@ -24,29 +24,46 @@ final readonly class BringComparisonFile
     {
         $lines = $faults = [];
         $count = 0;
-        foreach ((new SheetReader($path, array_column(FileColumn::cases(), 'value'), array_column(FileColumn::needed(), 'value'), self::MOST + 5_000))->rows() as $number => $row) {
+        foreach (
+            (new SheetReader(
+                $path,
+                array_column(FileColumn::cases(), 'value'),
+                array_column(FileColumn::needed(), 'value'),
+                self::MOST + 5_000,
+            ))->rows()
+            as $number => $row
+        ) {
             if (++$count > self::MOST) {
-                throw Refusal::at('file', 'More than '.self::MOST.' lines are too many to compare from a file.');
+                throw Refusal::at('file', 'More than ' . self::MOST . ' lines are too many to compare from a file.');
             }
             $fields = FileColumn::fieldsOf($row);
             try {
-                (new LineReader)->read('', $fields);
+                (new LineReader())->read('', $fields);
             } catch (Refusal $refusal) {
-                $faults["row {$number}"] = "Row {$number}: ".implode(' ', $refusal->reasons);
+                $faults["row {$number}"] = "Row {$number}: " . implode(' ', $refusal->reasons);
             }
             if ($row['parent'] === '') {
                 $faults["row {$number}"] = "Row {$number}: name the parent.";
             }
             $revision = $row[FileColumn::ParentRevision->value] ?? '';
-            $lines[$revision === '' ? $row['parent'] : Line::pinned($row['parent'], $revision)][] = $fields + (Str::isUuid($row['line'] ?? '') ? ['line' => $row['line']] : []);
+            $lines[$revision === '' ? $row['parent'] : Line::pinned($row['parent'], $revision)][] =
+                $fields + (Str::isUuid($row['line'] ?? '') ? ['line' => $row['line']] : []);
         }
         if ($lines === []) {
             throw Refusal::at('file', 'The file has no lines.');
         }
         if ($faults !== []) {
-            throw Refusal::at('file', implode(' ', array_slice($faults, 0, 10)).(count($faults) > 10 ? ' And '.(count($faults) - 10).' more.' : ''));
+            throw Refusal::at(
+                'file',
+                implode(' ', array_slice($faults, 0, 10)) . (count($faults) > 10 ? ' And ' . (count($faults) - 10) . ' more.' : ''),
+            );
         }
 
-        return ComparisonFile::query()->create(['name' => mb_substr($name, 0, 200), 'lines' => $lines, 'person_id' => $by->id, 'brought_at' => CarbonImmutable::now()]);
+        return ComparisonFile::query()->create([
+            'name' => mb_substr($name, 0, 200),
+            'lines' => $lines,
+            'person_id' => $by->id,
+            'brought_at' => CarbonImmutable::now(),
+        ]);
     }
 }

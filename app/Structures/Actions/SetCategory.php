@@ -15,7 +15,10 @@ use Orthotaxis\Core\Numbering\NumberRule;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Revision\Sequence;
 
-/** Sets what a category is called and stands under, how its items are numbered and revised and what they are asked for, from now on. What is numbered keeps its number. */
+/**
+ * Sets what a category is called and stands under, how its items are numbered and revised and what they are asked for, from now on. What
+ * is numbered keeps its number.
+ */
 final readonly class SetCategory
 {
     public function __construct(private Ledger $ledger) {}
@@ -26,20 +29,35 @@ final readonly class SetCategory
      * @param  list<array{name: string, label: string, required: bool}>|null  $asked  null to leave it as it is
      * @param  list<array{kind: string, disposition: string, per_unit: ?int}>|null  $dispositions  null to leave them as they are
      */
-    public function __invoke(Person $by, string $code, ?string $name, ?string $under, NumberRule $rule, ?Sequence $sequence, ?array $asked, ?array $dispositions): void
-    {
+    public function __invoke(
+        Person $by,
+        string $code,
+        ?string $name,
+        ?string $under,
+        NumberRule $rule,
+        ?Sequence $sequence,
+        ?array $asked,
+        ?array $dispositions,
+    ): void {
         DB::transaction(function () use ($by, $code, $name, $under, $rule, $sequence, $asked, $dispositions): void {
             // All of them, so that two who move categories at once take turns.
             $all = Category::query()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
-            $category = $all->firstWhere('code', $code) ?? throw (new ModelNotFoundException)->setModel(Category::class);
+            $category = $all->firstWhere('code', $code) ?? throw (new ModelNotFoundException())->setModel(Category::class);
             $values = [
-                'name' => $name ?? $category->name, 'parent_id' => $under === null ? $category->parent_id : self::over($all, $category, $under),
-                'number_prefix' => $rule->prefix, 'number_width' => $rule->width, 'number_check' => $rule->checkDigit, 'sequence' => $sequence?->value, 'asked' => $asked ?? $category->asked,
+                'name' => $name ?? $category->name,
+                'parent_id' => $under === null ? $category->parent_id : self::over($all, $category, $under),
+                'number_prefix' => $rule->prefix,
+                'number_width' => $rule->width,
+                'number_check' => $rule->checkDigit,
+                'sequence' => $sequence?->value,
+                'asked' => $asked ?? $category->asked,
             ];
             $category->update($values);
             if ($dispositions !== null) {
                 $category->dispositions()->delete();
-                UsualDisposition::query()->insert(array_map(static fn (array $one): array => ['category_id' => $category->id] + $one, $dispositions));
+                UsualDisposition::query()->insert(
+                    array_map(static fn(array $one): array => ['category_id' => $category->id] + $one, $dispositions),
+                );
                 $values['dispositions'] = $dispositions;
             }
             $this->ledger->record($by->login, 'category.set', $code, $values);

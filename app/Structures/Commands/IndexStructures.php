@@ -29,12 +29,15 @@ final class IndexStructures extends Command
     public function handle(BuildIndex $build): int
     {
         foreach (Picture::all() as $picture) {
-            if ($this->option('when-behind') === true && ! $this->isBehind($picture)) {
+            if ($this->option('when-behind') === true && !$this->isBehind($picture)) {
                 continue;
             }
             $started = microtime(true);
             // Two builders on one machine would do the same work twice.
-            $lines = Cache::lock('structures:index '.gethostname().' '.$picture->name(), 600)->block(300, static fn (): int => $build($picture));
+            $lines = Cache::lock('structures:index ' . gethostname() . ' ' . $picture->name(), 600)->block(
+                300,
+                static fn(): int => $build($picture),
+            );
             $this->line(sprintf('%s: %d lines in %.1f s', $picture->name(), $lines, microtime(true) - $started));
         }
         DB::delete('DELETE FROM structure_touches WHERE at < now() - make_interval(days => ?)', [self::KEPT_DAYS]);
@@ -56,8 +59,8 @@ final class IndexStructures extends Command
             return true;
         }
 
-        return $manifest['database'] !== BuildIndex::database()
-            || $manifest['built_at'] < time() - self::OLDEST_DAYS * 86_400
-            || DB::scalar('SELECT count(DISTINCT item_id) FROM structure_touches WHERE xact >= ?', [$manifest['known']]) > self::MOST_TOUCHED;
+        return $manifest['database'] !== BuildIndex::database() ||
+            $manifest['built_at'] < time() - self::OLDEST_DAYS * 86_400 ||
+            DB::scalar('SELECT count(DISTINCT item_id) FROM structure_touches WHERE xact >= ?', [$manifest['known']]) > self::MOST_TOUCHED;
     }
 }

@@ -35,7 +35,11 @@ final readonly class CompareReader
         $before = $this->sides->open($left, $leftIndex, $left->picture->kind === $right->picture->kind, 'left');
         $after = $this->sides->open($right, $rightIndex, $left->picture->kind === $right->picture->kind, 'right');
         $comparison = DeepComparison::of(
-            $before, $leftIndex->positions->of($left->item->id), $after, $rightIndex->positions->of($right->item->id), $allLevels ? PHP_INT_MAX : 1,
+            $before,
+            $leftIndex->positions->of($left->item->id),
+            $after,
+            $rightIndex->positions->of($right->item->id),
+            $allLevels ? PHP_INT_MAX : 1,
         );
 
         $picked = [];
@@ -51,7 +55,11 @@ final readonly class CompareReader
         }
 
         return new ComparisonPage(
-            self::side($left), self::side($right), $allLevels, $comparison->totals(), $count,
+            self::side($left),
+            self::side($right),
+            $allLevels,
+            $comparison->totals(),
+            $count,
             self::rows($picked, $before, $after),
         );
     }
@@ -59,7 +67,14 @@ final readonly class CompareReader
     private static function side(SideSpec $spec): ComparisonSide
     {
         return new ComparisonSide(
-            $spec->item->number, $spec->item->title, $spec->picture->kind->value, $spec->picture->plant, (string) $spec->day, $spec->revision, $spec->order, $spec->file?->name,
+            $spec->item->number,
+            $spec->item->title,
+            $spec->picture->kind->value,
+            $spec->picture->plant,
+            (string) $spec->day,
+            $spec->revision,
+            $spec->order,
+            $spec->file?->name,
         );
     }
 
@@ -72,7 +87,10 @@ final readonly class CompareReader
         $before = $after = $numbers = [];
         foreach ($picked as [$parent, $difference]) {
             $from = $difference->movedFrom;
-            foreach ([...$parent->way, [$parent->before, $parent->after], ...($from === null ? [] : [[$from->before, $from->after]])] as [$a, $b]) {
+            foreach (
+                [...$parent->way, [$parent->before, $parent->after], ...$from === null ? [] : [[$from->before, $from->after]]]
+                as [$a, $b]
+            ) {
                 $before[$a] = $after[$b] = true;
             }
             foreach ([$difference->before, $difference->after] as $line) {
@@ -87,7 +105,7 @@ final readonly class CompareReader
 
         return array_map(static function (array $pair) use ($before, $after, $items): CompareRow {
             [$parent, $difference] = $pair;
-            $way = array_map(static fn (array $step): string => $after[$step[1]], $parent->way);
+            $way = array_map(static fn(array $step): string => $after[$step[1]], $parent->way);
 
             return new CompareRow(
                 $way,
@@ -99,7 +117,7 @@ final readonly class CompareReader
                 $difference->after === null ? null : LineRow::of($difference->after),
                 self::item($items, $difference->before),
                 self::item($items, $difference->after),
-                array_map(static fn (LineField $field): string => $field->value, $difference->fields),
+                array_map(static fn(LineField $field): string => $field->value, $difference->fields),
             );
         }, $picked);
     }

@@ -35,13 +35,18 @@ final class FileSide implements NamedSide
     {
         $numbers = array_map(strval(...), array_keys($structures));
         foreach ($structures as $structure) {
-            $numbers = [...$numbers, ...array_map(static fn (Line $line): string => $line->below(), array_values($structure->lines))];
+            $numbers = [...$numbers, ...array_map(static fn(Line $line): string => $line->below(), array_values($structure->lines))];
         }
         $numbers = array_values(array_unique($numbers));
         foreach (Item::query()->whereIn('number', $numbers)->pluck('id', 'number') as $number => $id) {
             $this->positions[(string) $number] = $index->positions->of($id);
         }
-        foreach (PinnedRevisions::ids(array_merge(...array_map(static fn (Structure $one): array => array_values($one->lines), array_values($structures)))) as $pinned => $revision) {
+        foreach (
+            PinnedRevisions::ids(
+                array_merge(...array_map(static fn(Structure $one): array => array_values($one->lines), array_values($structures))),
+            )
+            as $pinned => $revision
+        ) {
             $position = $index->positions->ofKnownRevision($revision);
             if ($position !== null) {
                 $this->positions[$pinned] = $position;
@@ -51,7 +56,10 @@ final class FileSide implements NamedSide
         foreach ($numbers as $number) {
             $this->positions[$number] ??= $next++;
         }
-        $this->numbers = array_map(static fn (int|string $below): string => strtok((string) $below, "\n") ?: '', array_flip($this->positions));
+        $this->numbers = array_map(
+            static fn(int|string $below): string => strtok((string) $below, "\n") ?: '',
+            array_flip($this->positions),
+        );
         // Numbers that no line, identity or digest of the other side has.
         $id = -random_int(1 << 40, 1 << 60);
         foreach ($structures as $parent => $structure) {
@@ -83,7 +91,7 @@ final class FileSide implements NamedSide
     /** What the file says nothing about is not compared. */
     public function isSame(int $item, Side $other, int $otherItem): bool
     {
-        return $item === $otherItem && ! isset($this->sets[$item]);
+        return $item === $otherItem && !isset($this->sets[$item]);
     }
 
     public function numbers(array $items): array

@@ -37,7 +37,15 @@ final readonly class FixedSide implements NamedSide
         }
         $numbers = array_keys($this->lines);
 
-        return new LineSet($numbers, $numbers, $numbers, array_map(fn (Line $line): int => $this->components[$line->below()] ?? $this->components[$line->component], array_values($this->lines)));
+        return new LineSet(
+            $numbers,
+            $numbers,
+            $numbers,
+            array_map(
+                fn(Line $line): int => $this->components[$line->below()] ?? $this->components[$line->component],
+                array_values($this->lines),
+            ),
+        );
     }
 
     public function read(array $lines): array
@@ -60,6 +68,8 @@ final readonly class FixedSide implements NamedSide
 
     public function isSame(int $item, Side $other, int $otherItem): bool
     {
-        return $other instanceof FileSide ? $other->isSame($otherItem, $this, $item) : $item === $otherItem && $item !== $this->top && $this->agreesBelow($other);
+        return $other instanceof FileSide
+            ? $other->isSame($otherItem, $this, $item)
+            : $item === $otherItem && $item !== $this->top && $this->agreesBelow($other);
     }
 }

@@ -32,25 +32,30 @@ final readonly class IndexSide implements NamedSide
         for ($i = 2, $n = count($list); $i < $n; $i += 3) {
             $components[] = $list[$i];
         }
-        if ($list === [] || $list[0] <= $this->dayNumber && $this->dayNumber < $list[1]) {
+        if ($list === [] || ($list[0] <= $this->dayNumber && $this->dayNumber < $list[1])) {
             return new LineSet($ids, $identities, $digests, $components);
         }
         for ($i = 4, $at = 0; $i < $n; $i += 3, $at++) {
-            if (! Span::holdsOn($list[$i], $this->dayNumber)) {
+            if (!Span::holdsOn($list[$i], $this->dayNumber)) {
                 $gone[$at] = true;
             }
         }
 
-        return new LineSet(...array_map(
-            static fn (array $column): array => array_values(array_diff_key($column, $gone)), [$ids, $identities, $digests, $components],
-        ));
+        return new LineSet(
+            ...array_map(static fn(array $column): array => array_values(array_diff_key($column, $gone)), [
+                $ids,
+                $identities,
+                $digests,
+                $components,
+            ]),
+        );
     }
 
     public function read(array $lines): array
     {
         $read = $this->index->read($lines);
 
-        return $this->operations ? $read : array_map(static fn (Line $line): Line => $line->withoutOperation(), $read);
+        return $this->operations ? $read : array_map(static fn(Line $line): Line => $line->withoutOperation(), $read);
     }
 
     public function numbers(array $items): array
@@ -61,7 +66,7 @@ final readonly class IndexSide implements NamedSide
         }
         $numbers = Item::query()->whereIn('id', $ids)->pluck('number', 'id');
 
-        return array_map(static fn (int $id): string => (string) $numbers[$id], $ids);
+        return array_map(static fn(int $id): string => (string) $numbers[$id], $ids);
     }
 
     public function agreesBelow(Side $other): bool

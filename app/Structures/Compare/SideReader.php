@@ -27,8 +27,13 @@ final readonly class SideReader
     {
         if ($spec->file !== null) {
             $structures = $spec->file->structures();
-            if (! isset($structures[$spec->item->number])) {
-                throw Refusal::at("{$place}_file", "{$spec->file->name} says nothing about {$spec->item->number}. It has ".implode(', ', array_slice(array_map(strval(...), array_keys($structures)), 0, 5)).'.');
+            if (!isset($structures[$spec->item->number])) {
+                throw Refusal::at(
+                    "{$place}_file",
+                    "{$spec->file->name} says nothing about {$spec->item->number}. It has " .
+                        implode(', ', array_slice(array_map(strval(...), array_keys($structures)), 0, 5)) .
+                        '.',
+                );
             }
 
             return new FileSide($structures, $index);
@@ -60,8 +65,9 @@ final readonly class SideReader
 
     private function ofRevision(SideSpec $spec, string $place): Structure
     {
-        $revision = $spec->item->revisions()->where('code', $spec->revision)->first()
-            ?? throw Refusal::at($place, "{$spec->item->number} has no revision {$spec->revision}.");
+        $revision =
+            $spec->item->revisions()->where('code', $spec->revision)->first() ??
+            throw Refusal::at($place, "{$spec->item->number} has no revision {$spec->revision}.");
 
         return $this->structures->ofRevision($revision->id, $spec->picture);
     }

@@ -34,15 +34,20 @@ final readonly class SideSpec
      */
     public static function of(Request $request, string $side): self
     {
-        $text = static fn (string $name): string => trim($request->string($name)->toString());
+        $text = static fn(string $name): string => trim($request->string($name)->toString());
         $number = $text($side);
-        $item = Item::query()->where('number', $number)->first()
-            ?? throw Refusal::at($side, $number === '' ? 'Name an item.' : (new MistypedNumbers)->noSuchItem($number));
+        $item =
+            Item::query()->where('number', $number)->first() ??
+            throw Refusal::at($side, $number === '' ? 'Name an item.' : (new MistypedNumbers())->noSuchItem($number));
         $on = $text("{$side}_on");
 
         return new self(
-            $item, Picture::asked($request, "{$side}_"), $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
-            $text("{$side}_revision") ?: null, $text("{$side}_order") ?: null, self::file($text("{$side}_file"), "{$side}_file"),
+            $item,
+            Picture::asked($request, "{$side}_"),
+            $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
+            $text("{$side}_revision") ?: null,
+            $text("{$side}_order") ?: null,
+            self::file($text("{$side}_file"), "{$side}_file"),
             $text("{$side}_iteration") === '' ? null : (int) $text("{$side}_iteration"),
         );
     }
@@ -53,6 +58,7 @@ final readonly class SideSpec
             return null;
         }
 
-        return (Str::isUuid($id) ? ComparisonFile::query()->find($id) : null) ?? throw Refusal::at($place, 'There is no such file here. Upload it again.');
+        return (Str::isUuid($id) ? ComparisonFile::query()->find($id) : null) ??
+            throw Refusal::at($place, 'There is no such file here. Upload it again.');
     }
 }

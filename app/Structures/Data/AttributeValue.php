@@ -10,5 +10,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class AttributeValue
 {
-    public function __construct(#[OA\Property] public string $name, #[OA\Property] public string $label, #[OA\Property] public string $value) {}
+    public function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $label,
+        #[OA\Property] public string $value,
+    ) {}
 }

@@ -22,7 +22,14 @@ final readonly class CategoryRow
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
         #[OA\Property(description: 'the code of the category it stands under')] public ?string $under,
-        #[OA\Property(enum: ['letters', 'numbers', 'numbers_then_letters'], description: 'null: as the kind of the item says', nullable: true)] public ?string $sequence,
+        #[
+            OA\Property(
+                enum: ['letters', 'numbers', 'numbers_then_letters'],
+                description: 'null: as the kind of the item says',
+                nullable: true,
+            ),
+        ]
+        public ?string $sequence,
         #[OA\Property] public string $number_prefix,
         #[OA\Property] public int $number_width,
         #[OA\Property] public bool $number_check,
@@ -34,10 +41,28 @@ final readonly class CategoryRow
     public static function of(Category $category): self
     {
         return new self(
-            $category->code, $category->name, $category->over?->code, $category->sequence?->value, $category->number_prefix, $category->number_width, $category->number_check,
+            $category->code,
+            $category->name,
+            $category->over?->code,
+            $category->sequence?->value,
+            $category->number_prefix,
+            $category->number_width,
+            $category->number_check,
             $category->items_count ?? 0,
-            array_map(static fn (array $asked): AskedAttribute => new AskedAttribute($asked['name'], $asked['label'], $asked['required']), $category->asked),
-            $category->dispositions->map(static fn (UsualDisposition $row): CategoryDisposition => new CategoryDisposition($row->kind, $row->disposition, $row->per_unit === null ? null : (string) Money::ofTenThousandths($row->per_unit)))->values()->all(),
+            array_map(
+                static fn(array $asked): AskedAttribute => new AskedAttribute($asked['name'], $asked['label'], $asked['required']),
+                $category->asked,
+            ),
+            $category->dispositions
+                ->map(
+                    static fn(UsualDisposition $row): CategoryDisposition => new CategoryDisposition(
+                        $row->kind,
+                        $row->disposition,
+                        $row->per_unit === null ? null : (string) Money::ofTenThousandths($row->per_unit),
+                    ),
+                )
+                ->values()
+                ->all(),
         );
     }
 }

@@ -11,10 +11,7 @@ use Orthotaxis\Core\Revision\DatedRevision;
 #[OA\Schema]
 final readonly class ComingRevision
 {
-    private function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $first_day,
-    ) {}
+    private function __construct(#[OA\Property] public string $code, #[OA\Property] public string $first_day) {}
 
     public static function of(?DatedRevision $revision): ?self
     {

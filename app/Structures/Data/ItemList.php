@@ -17,6 +17,9 @@ final readonly class ItemList
         #[OA\Property] public int $from,
         #[ListOf(ItemRow::class)] public array $rows,
         #[OA\Property(description: 'whether nothing reads like that, and these are only nearly so')] public bool $nearly,
-        #[OA\Property(description: 'what is wrong with a number by its check digit, when one was asked for that there is not')] public ?string $hint,
+        #[
+            OA\Property(description: 'what is wrong with a number by its check digit, when one was asked for that there is not'),
+        ]
+        public ?string $hint,
     ) {}
 }

@@ -43,7 +43,7 @@ final readonly class ItemPage
             $item->lead_time_days,
             $item->supplier,
             $item->material,
-            $item->revisions->map(static fn (Revision $one): RevisionRow => RevisionRow::of($one, $today))->values()->all(),
+            $item->revisions->map(static fn(Revision $one): RevisionRow => RevisionRow::of($one, $today))->values()->all(),
             $changes,
             self::attributes($item),
             $item->mass === null ? null : FixedPoint::format($item->mass, 6),
@@ -57,6 +57,10 @@ final readonly class ItemPage
         $values = $item->getAttribute('attributes');
         $labels = array_column($item->category->asked, 'label', 'name') + array_combine(array_keys($values), array_keys($values));
 
-        return array_map(static fn (string $name, string $label): AttributeValue => new AttributeValue($name, $label, $values[$name] ?? ''), array_keys($labels), $labels);
+        return array_map(
+            static fn(string $name, string $label): AttributeValue => new AttributeValue($name, $label, $values[$name] ?? ''),
+            array_keys($labels),
+            $labels,
+        );
     }
 }

@@ -28,8 +28,14 @@ final readonly class ItemRow
         #[OA\Property] public string $kind,
         #[OA\Property] public string $category,
         #[OA\Property] public string $unit,
-        #[OA\Property(description: 'the one in force today; of what is not in force, the next to come or else the last that was')] public ?string $revision,
-        #[OA\Property(enum: Phase::class, description: 'what that revision is today; in_work where nothing was ever released')] public string $status,
+        #[
+            OA\Property(description: 'the one in force today; of what is not in force, the next to come or else the last that was'),
+        ]
+        public ?string $revision,
+        #[
+            OA\Property(enum: Phase::class, description: 'what that revision is today; in_work where nothing was ever released'),
+        ]
+        public string $status,
         #[OA\Property(description: 'the next that is released and begins later')] public ?ComingRevision $coming,
         #[ListOf('string')] public array $being_revised_by,
         #[OA\Property] public bool $sold,
@@ -49,7 +55,7 @@ final readonly class ItemRow
             $on->shown?->code,
             $on->phase()->value,
             ComingRevision::of($on->coming),
-            $item->revisingOrders->map(static fn (RevisingOrder $order): string => $order->number)->values()->all(),
+            $item->revisingOrders->map(static fn(RevisingOrder $order): string => $order->number)->values()->all(),
             $item->sold,
             $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost),
         );
@@ -60,15 +66,25 @@ final readonly class ItemRow
     {
         /** @var list<array{string, string, ?string, ?string}> $revisions */
         $revisions = $row->revisions === null ? [] : json_decode($row->revisions, true, flags: JSON_THROW_ON_ERROR);
-        $on = InForce::on($today, array_map(
-            static fn (array $one): DatedRevision => DatedRevision::kept($one[0], RevisionStatus::from($one[1]), $one[2], $one[3]),
-            $revisions,
-        ));
+        $on = InForce::on(
+            $today,
+            array_map(
+                static fn(array $one): DatedRevision => DatedRevision::kept($one[0], RevisionStatus::from($one[1]), $one[2], $one[3]),
+                $revisions,
+            ),
+        );
 
         return new self(
-            $row->number, $row->title, ItemKind::from($row->kind)->label(), $row->category, $row->unit,
-            $on->shown?->code, $on->phase()->value, ComingRevision::of($on->coming),
-            $row->revised_by === null ? [] : explode(',', $row->revised_by), $row->sold,
+            $row->number,
+            $row->title,
+            ItemKind::from($row->kind)->label(),
+            $row->category,
+            $row->unit,
+            $on->shown?->code,
+            $on->phase()->value,
+            ComingRevision::of($on->coming),
+            $row->revised_by === null ? [] : explode(',', $row->revised_by),
+            $row->sold,
             $row->standard_cost === null ? null : (string) Money::ofTenThousandths($row->standard_cost),
         );
     }

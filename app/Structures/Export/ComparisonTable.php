@@ -18,8 +18,18 @@ final readonly class ComparisonTable
     private const SIGNS = ['added' => '+', 'removed' => '−', 'replaced' => '⇄', 'changed' => '≠', 'renumbered' => '#', 'moved' => '↷'];
 
     private const FIELDS = [
-        'find' => 'Find', 'component' => 'Component', 'revision' => 'Fixed revision', 'quantity' => 'Quantity', 'unit' => 'Unit', 'designators' => 'Designators', 'notes' => 'Notes',
-        'operation' => 'Operation', 'not_modelled' => 'Not modelled', 'phantom' => 'Phantom', 'first_day' => 'First day', 'last_day' => 'Last day',
+        'find' => 'Find',
+        'component' => 'Component',
+        'revision' => 'Fixed revision',
+        'quantity' => 'Quantity',
+        'unit' => 'Unit',
+        'designators' => 'Designators',
+        'notes' => 'Notes',
+        'operation' => 'Operation',
+        'not_modelled' => 'Not modelled',
+        'phantom' => 'Phantom',
+        'first_day' => 'First day',
+        'last_day' => 'Last day',
     ];
 
     public static function of(ComparisonPage $page): Table
@@ -31,20 +41,29 @@ final readonly class ComparisonTable
 
         return new Table(
             "Comparison of {$page->left->number} and {$page->right->number}",
-            ['Before: '.self::side($page->left), 'After: '.self::side($page->right), $page->all_levels ? 'All levels' : 'One level', implode(', ', $totals)],
+            [
+                'Before: ' . self::side($page->left),
+                'After: ' . self::side($page->right),
+                $page->all_levels ? 'All levels' : 'One level',
+                implode(', ', $totals),
+            ],
             ['Difference', 'Position', 'Parent', 'Find', 'Component', 'Title', 'Field', 'Before', 'After'],
-            self::rows($page->rows), ['Find'],
+            self::rows($page->rows),
+            ['Find'],
         );
     }
 
     private static function side(ComparisonSide $side): string
     {
-        return "{$side->number} {$side->title}, {$side->kind} structure".($side->plant === '' ? '' : ", plant {$side->plant}").', '.match (true) {
-            $side->file !== null => "as in {$side->file}",
-            $side->order !== null => "after {$side->order}",
-            $side->revision !== null => "revision {$side->revision}",
-            default => 'as of '.Day::parse($side->on)->spelled(),
-        };
+        return "{$side->number} {$side->title}, {$side->kind} structure" .
+            ($side->plant === '' ? '' : ", plant {$side->plant}") .
+            ', ' .
+            match (true) {
+                $side->file !== null => "as in {$side->file}",
+                $side->order !== null => "after {$side->order}",
+                $side->revision !== null => "revision {$side->revision}",
+                default => 'as of ' . Day::parse($side->on)->spelled(),
+            };
     }
 
     /**
@@ -57,9 +76,12 @@ final readonly class ComparisonTable
             $line = $row->after ?? $row->before;
             $item = $row->item ?? $row->was_item;
             $head = [
-                self::SIGNS[$row->kind].' '.$row->kind, implode(' / ', [...$row->way, $row->parent_after]),
+                self::SIGNS[$row->kind] . ' ' . $row->kind,
+                implode(' / ', [...$row->way, $row->parent_after]),
                 $row->parent_before === $row->parent_after ? $row->parent_after : "{$row->parent_before} → {$row->parent_after}",
-                $line?->find, $line?->component, $item?->title,
+                $line?->find,
+                $line?->component,
+                $item?->title,
             ];
             if ($row->before === null || $row->after === null) {
                 $text = self::text($line);

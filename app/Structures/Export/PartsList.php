@@ -31,19 +31,38 @@ final readonly class PartsList
     {
         $page = $this->trees->read($item, $picture, $day, false, $allLevels ? TreeReader::DEEPEST : 1, Quantity::one());
         if ($page->more) {
-            throw Refusal::at('format', 'More than '.PrintedTable::MOST_ROWS.' rows are too many to print. Export XLSX, or choose one level.');
+            throw Refusal::at(
+                'format',
+                'More than ' . PrintedTable::MOST_ROWS . ' rows are too many to print. Export XLSX, or choose one level.',
+            );
         }
 
-        return new Table("{$item->number} {$item->title}", self::notes($page, $day, $allLevels), self::HEADS, array_map(self::row(...), $page->rows), ['Level', 'Find', 'Qty']);
+        return new Table(
+            "{$item->number} {$item->title}",
+            self::notes($page, $day, $allLevels),
+            self::HEADS,
+            array_map(self::row(...), $page->rows),
+            ['Level', 'Find', 'Qty'],
+        );
     }
 
     /** @return list<string> */
     private static function notes(TreePage $page, Day $day, bool $allLevels): array
     {
-        $revision = $page->revision === null ? 'No revision in force' : "Revision {$page->revision->code}, ".Str::replace('_', ' ', $page->revision->status);
+        $revision =
+            $page->revision === null
+                ? 'No revision in force'
+                : "Revision {$page->revision->code}, " . Str::replace('_', ' ', $page->revision->status);
         $plant = $page->plant === '' ? '' : ", plant {$page->plant}";
 
-        return ["{$revision} · ".Str::ucfirst($page->kind)." parts list{$plant}, ".($allLevels ? 'all levels' : 'one level').' · as of '.$day->spelled()];
+        return [
+            "{$revision} · " .
+            Str::ucfirst($page->kind) .
+            " parts list{$plant}, " .
+            ($allLevels ? 'all levels' : 'one level') .
+            ' · as of ' .
+            $day->spelled(),
+        ];
     }
 
     /** @return list<string|int|null> */
@@ -54,8 +73,15 @@ final readonly class PartsList
         $notes = [$line->notes, $line->not_modelled ? 'Not modelled' : '', $line->phantom ? 'Phantom' : ''];
 
         return [
-            $row->level, $line->find, str_repeat('· ', $row->level - 1).$line->component, $row->item->title, $revision, $line->quantity, $line->unit,
-            Str::replace(',', ', ', $line->designators), implode('; ', array_filter($notes, static fn (string $note): bool => $note !== '')),
+            $row->level,
+            $line->find,
+            str_repeat('· ', $row->level - 1) . $line->component,
+            $row->item->title,
+            $revision,
+            $line->quantity,
+            $line->unit,
+            Str::replace(',', ', ', $line->designators),
+            implode('; ', array_filter($notes, static fn(string $note): bool => $note !== '')),
         ];
     }
 }

@@ -31,7 +31,8 @@ final readonly class StructureTable
         $plant = $picture->plant === '' ? '' : ", plant {$picture->plant}";
 
         return new Table(
-            "{$item->number} {$item->title}", ["{$picture->kind->value} structure{$plant} as of {$day}", $allLevels ? 'All levels, each parent once' : 'One level'],
+            "{$item->number} {$item->title}",
+            ["{$picture->kind->value} structure{$plant} as of {$day}", $allLevels ? 'All levels, each parent once' : 'One level'],
             array_column(FileColumn::cases(), 'value'),
             self::rows($this->parents($item, $picture, $day, $allLevels)),
         );
@@ -45,17 +46,20 @@ final readonly class StructureTable
         if ($allLevels) {
             $index = StructureIndex::open($picture);
             $below = Order::below($index->adjacency, $index->positions->of($item->id), $day->number());
-            $nodes = array_map(static fn (int $position): array => [$index->positions->item($position), $index->positions->revision($position)], $below);
+            $nodes = array_map(
+                static fn(int $position): array => [$index->positions->item($position), $index->positions->revision($position)],
+                $below,
+            );
         }
         foreach (array_chunk($nodes, self::AT_ONCE) as $some) {
             $items = array_values(array_unique(array_column($some, 0)));
-            $named = array_values(array_filter(array_column($some, 1), static fn (?int $revision): bool => $revision !== null));
+            $named = array_values(array_filter(array_column($some, 1), static fn(?int $revision): bool => $revision !== null));
             $numbers = Item::query()->whereIn('id', $items)->pluck('number', 'id');
             $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $items)->pluck('id', 'item_id');
             $codes = $named === [] ? [] : Revision::query()->whereIn('id', $named)->pluck('code', 'id')->all();
             $structures = $this->structures->ofRevisions([...array_values($revisions->all()), ...$named], $picture);
             foreach ($some as [$id, $revision]) {
-                $structure = ($structures[$revision ?? $revisions[$id] ?? 0] ?? new Structure)->on($day);
+                $structure = ($structures[$revision ?? ($revisions[$id] ?? 0)] ?? new Structure())->on($day);
                 if (count($structure) > 0) {
                     yield new ParentLines((string) $numbers[$id], $revision === null ? null : (string) $codes[$revision], $structure);
                 }
@@ -84,7 +88,10 @@ final readonly class StructureTable
     {
         foreach ($parents as $parent) {
             foreach ($parent->structure as $line) {
-                yield array_map(static fn (FileColumn $column): string => self::value($parent->number, $parent->revision, $line, $column), FileColumn::cases());
+                yield array_map(
+                    static fn(FileColumn $column): string => self::value($parent->number, $parent->revision, $line, $column),
+                    FileColumn::cases(),
+                );
             }
         }
     }

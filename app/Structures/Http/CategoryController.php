@@ -24,14 +24,30 @@ final class CategoryController
     #[OkList(CategoryRow::class), Refused]
     public function index(): JsonResponse
     {
-        return new JsonResponse(Category::query()->with(['over', 'dispositions'])->withCount('items')->orderBy('name')->get()->map(CategoryRow::of(...)));
+        return new JsonResponse(
+            Category::query()
+                ->with(['over', 'dispositions'])
+                ->withCount('items')
+                ->orderBy('name')
+                ->get()
+                ->map(CategoryRow::of(...)),
+        );
     }
 
     #[OA\Patch(path: '/api/categories/{code}', operationId: 'setCategory', tags: ['set-up'])]
     #[InPath('code'), Takes(CategoryRule::class), OkList(CategoryRow::class), Refused]
     public function update(string $code, CategoryRule $request, #[CurrentUser] Person $person, SetCategory $action): JsonResponse
     {
-        $action($person, $code, $request->name(), $request->has('under') ? $request->string('under')->toString() : null, $request->rule(), Sequence::tryFrom($request->string('sequence')->toString()), $request->asked(), $request->dispositions());
+        $action(
+            $person,
+            $code,
+            $request->name(),
+            $request->has('under') ? $request->string('under')->toString() : null,
+            $request->rule(),
+            Sequence::tryFrom($request->string('sequence')->toString()),
+            $request->asked(),
+            $request->dispositions(),
+        );
 
         return $this->index();
     }

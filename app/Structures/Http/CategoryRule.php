@@ -15,33 +15,69 @@ use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Revision\Sequence;
 
 /** What a category is called and stands under, how its items are numbered and revised, and what they are asked for. */
-#[OA\Schema(required: ['number_prefix', 'number_width', 'number_check'], properties: [
-    new OA\Property(property: 'name', type: 'string', description: 'without it, it stays as it is'),
-    new OA\Property(property: 'under', type: 'string', description: 'code of a category; null: it stands under none; without it, it stays where it is', nullable: true),
-    new OA\Property(property: 'number_prefix', type: 'string'),
-    new OA\Property(property: 'number_width', type: 'integer'),
-    new OA\Property(property: 'number_check', type: 'boolean', description: 'whether a check digit follows'),
-    new OA\Property(property: 'sequence', type: 'string', enum: Sequence::class, nullable: true, description: 'null: as the kind of the item says'),
-    new OA\Property(property: 'dispositions', type: 'array', description: 'what is usually done with what exists; without it they stay as they are', items: new OA\Items(ref: CategoryDisposition::class)),
-    new OA\Property(property: 'attributes', type: 'array', description: 'without it they stay as they are', items: new OA\Items(required: ['label', 'required'], properties: [
-        new OA\Property(property: 'name', type: 'string', description: 'empty for a new one'),
-        new OA\Property(property: 'label', type: 'string'),
-        new OA\Property(property: 'required', type: 'boolean'),
-    ])),
-])]
+#[
+    OA\Schema(
+        required: ['number_prefix', 'number_width', 'number_check'],
+        properties: [
+            new OA\Property(property: 'name', type: 'string', description: 'without it, it stays as it is'),
+            new OA\Property(
+                property: 'under',
+                type: 'string',
+                description: 'code of a category; null: it stands under none; without it, it stays where it is',
+                nullable: true,
+            ),
+            new OA\Property(property: 'number_prefix', type: 'string'),
+            new OA\Property(property: 'number_width', type: 'integer'),
+            new OA\Property(property: 'number_check', type: 'boolean', description: 'whether a check digit follows'),
+            new OA\Property(
+                property: 'sequence',
+                type: 'string',
+                enum: Sequence::class,
+                nullable: true,
+                description: 'null: as the kind of the item says',
+            ),
+            new OA\Property(
+                property: 'dispositions',
+                type: 'array',
+                description: 'what is usually done with what exists; without it they stay as they are',
+                items: new OA\Items(ref: CategoryDisposition::class),
+            ),
+            new OA\Property(
+                property: 'attributes',
+                type: 'array',
+                description: 'without it they stay as they are',
+                items: new OA\Items(
+                    required: ['label', 'required'],
+                    properties: [
+                        new OA\Property(property: 'name', type: 'string', description: 'empty for a new one'),
+                        new OA\Property(property: 'label', type: 'string'),
+                        new OA\Property(property: 'required', type: 'boolean'),
+                    ],
+                ),
+            ),
+        ],
+    ),
+]
 final class CategoryRule extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
-            'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'string', 'max:120'], 'under' => 'sometimes|nullable|string|exists:categories,code',
-            'number_prefix' => 'present|nullable|string', 'number_width' => 'required|integer', 'number_check' => 'required|boolean',
+            'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'string', 'max:120'],
+            'under' => 'sometimes|nullable|string|exists:categories,code',
+            'number_prefix' => 'present|nullable|string',
+            'number_width' => 'required|integer',
+            'number_check' => 'required|boolean',
             'sequence' => ['nullable', Rule::enum(Sequence::class)],
-            'dispositions' => 'sometimes|array|max:10', 'dispositions.*.kind' => ['required', 'distinct', Rule::in(array_column(DispositionCost::kinds(), 'value'))],
-            'dispositions.*.disposition' => ['required', Rule::enum(Disposition::class)], 'dispositions.*.per_unit' => 'nullable|string|max:20',
-            'attributes' => 'sometimes|array|max:40', 'attributes.*.name' => 'nullable|string|regex:/^[a-z0-9_]{1,60}$/D',
-            'attributes.*.label' => 'required|string|max:60|distinct:ignore_case', 'attributes.*.required' => 'required|boolean',
+            'dispositions' => 'sometimes|array|max:10',
+            'dispositions.*.kind' => ['required', 'distinct', Rule::in(array_column(DispositionCost::kinds(), 'value'))],
+            'dispositions.*.disposition' => ['required', Rule::enum(Disposition::class)],
+            'dispositions.*.per_unit' => 'nullable|string|max:20',
+            'attributes' => 'sometimes|array|max:40',
+            'attributes.*.name' => 'nullable|string|regex:/^[a-z0-9_]{1,60}$/D',
+            'attributes.*.label' => 'required|string|max:60|distinct:ignore_case',
+            'attributes.*.required' => 'required|boolean',
         ];
     }
 
@@ -49,9 +85,13 @@ final class CategoryRule extends FormRequest
     public function messages(): array
     {
         return [
-            'name.*' => 'Say what it is called, in at most 120 characters.', 'under.*' => 'There is no such category.',
-            'number_width.*' => 'The counter has 1 to 12 digits.', 'sequence.*' => 'Choose the sequence of revisions.',
-            'attributes.*.label.required' => 'Say what it is called.', 'attributes.*.label.max' => 'At most 60 characters.', 'attributes.*.label.distinct' => 'This is asked for twice.',
+            'name.*' => 'Say what it is called, in at most 120 characters.',
+            'under.*' => 'There is no such category.',
+            'number_width.*' => 'The counter has 1 to 12 digits.',
+            'sequence.*' => 'Choose the sequence of revisions.',
+            'attributes.*.label.required' => 'Say what it is called.',
+            'attributes.*.label.max' => 'At most 60 characters.',
+            'attributes.*.label.distinct' => 'This is asked for twice.',
         ];
     }
 
@@ -63,7 +103,11 @@ final class CategoryRule extends FormRequest
 
     public function rule(): NumberRule
     {
-        return NumberRule::of($this->string('number_prefix')->trim()->toString(), $this->integer('number_width'), $this->boolean('number_check'));
+        return NumberRule::of(
+            $this->string('number_prefix')->trim()->toString(),
+            $this->integer('number_width'),
+            $this->boolean('number_check'),
+        );
     }
 
     /** @return list<array{kind: string, disposition: string, per_unit: ?int}>|null null to leave them as they are */
@@ -71,23 +115,33 @@ final class CategoryRule extends FormRequest
     {
         $rows = $this->validated('dispositions');
 
-        return is_array($rows) ? array_map(static fn (array $row, int $i): array => [
-            'kind' => (string) $row['kind'], 'disposition' => (string) $row['disposition'],
-            'per_unit' => ($row['per_unit'] ?? '') === '' ? null : Money::parse((string) $row['per_unit'], "dispositions.{$i}.per_unit")->tenThousandths,
-        ], array_values($rows), array_keys(array_values($rows))) : null;
+        return is_array($rows)
+            ? array_map(
+                static fn(array $row, int $i): array => [
+                    'kind' => (string) $row['kind'],
+                    'disposition' => (string) $row['disposition'],
+                    'per_unit' =>
+                        ($row['per_unit'] ?? '') === ''
+                            ? null
+                            : Money::parse((string) $row['per_unit'], "dispositions.{$i}.per_unit")->tenThousandths,
+                ],
+                array_values($rows),
+                array_keys(array_values($rows)),
+            )
+            : null;
     }
 
     /** @return list<array{name: string, label: string, required: bool}>|null null to leave them as they are */
     public function asked(): ?array
     {
         $asked = $this->validated('attributes');
-        if (! is_array($asked)) {
+        if (!is_array($asked)) {
             return null;
         }
         $named = [];
         foreach ($asked as $one) {
             $label = trim((string) $one['label']);
-            $name = ($one['name'] ?? '') ?: (trim((string) preg_replace('/[^a-z0-9]+/', '_', mb_strtolower($label)), '_') ?: 'attribute');
+            $name = $one['name'] ?? '' ?: (trim((string) preg_replace('/[^a-z0-9]+/', '_', mb_strtolower($label)), '_') ?: 'attribute');
             while (isset($named[$name])) {
                 $name .= '_';
             }

@@ -35,13 +35,33 @@ final class ItemController
     private const PAGE = 100;
 
     #[OA\Get(path: '/api/items', operationId: 'items', tags: ['structures'])]
-    #[InQuery('words'), InQuery('kind'), InQuery('category'), InQuery('status'), InQuery('supply'), InQuery('used_in'), InQuery('attribute'), InQuery('value')]
+    #[
+        InQuery('words'),
+        InQuery('kind'),
+        InQuery('category'),
+        InQuery('status'),
+        InQuery('supply'),
+        InQuery('used_in'),
+        InQuery('attribute'),
+        InQuery('value'),
+    ]
     #[InQuery('sort'), InQuery('from'), InQuery('most'), Ok(ItemList::class), Refused]
     public function index(Request $request, ItemSearch $search): JsonResponse
     {
-        $request->validate(['from' => 'nullable|integer|between:0,100000000', 'most' => 'nullable|integer|between:1,'.ItemSearch::MOST, 'sort' => 'nullable|string|max:20']);
+        $request->validate([
+            'from' => 'nullable|integer|between:0,100000000',
+            'most' => 'nullable|integer|between:1,' . ItemSearch::MOST,
+            'sort' => 'nullable|string|max:20',
+        ]);
 
-        return new JsonResponse($search->page(self::asked($request), $request->integer('from'), $request->integer('most', self::PAGE), $request->string('sort')->toString()));
+        return new JsonResponse(
+            $search->page(
+                self::asked($request),
+                $request->integer('from'),
+                $request->integer('most', self::PAGE),
+                $request->string('sort')->toString(),
+            ),
+        );
     }
 
     /** @return array<string, string> what is looked for */
@@ -66,16 +86,36 @@ final class ItemController
     #[InQuery('category'), Ok(ProposedNumber::class), Refused]
     public function number(Request $request, ItemNumbers $numbers): JsonResponse
     {
-        $category = Category::query()->where('code', $request->string('category')->toString())->firstOrFail();
+        $category = Category::query()
+            ->where('code', $request->string('category')->toString())
+            ->firstOrFail();
 
         return new JsonResponse(new ProposedNumber($numbers->proposed($category)));
     }
 
-    #[OA\Get(path: '/api/catalogue/{format}', operationId: 'itemFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'All items that the filter finds: csv, xlsx or json')])]
-    #[InPath('format'), InQuery('words'), InQuery('kind'), InQuery('category'), InQuery('status'), InQuery('supply'), InQuery('used_in'), InQuery('attribute'), InQuery('value'), Refused]
+    #[
+        OA\Get(
+            path: '/api/catalogue/{format}',
+            operationId: 'itemFile',
+            tags: ['structures'],
+            responses: [new OA\Response(response: 200, description: 'All items that the filter finds: csv, xlsx or json')],
+        ),
+    ]
+    #[
+        InPath('format'),
+        InQuery('words'),
+        InQuery('kind'),
+        InQuery('category'),
+        InQuery('status'),
+        InQuery('supply'),
+        InQuery('used_in'),
+        InQuery('attribute'),
+        InQuery('value'),
+        Refused,
+    ]
     public function file(string $format, Request $request, ItemSearch $search): Response
     {
-        $asked = array_filter(self::asked($request), static fn (string $value): bool => $value !== '');
+        $asked = array_filter(self::asked($request), static fn(string $value): bool => $value !== '');
         $table = ItemTable::of($asked === [] ? null : $search->found($asked)[0]);
         if ($format !== 'json') {
             return TableFile::answer($table, $format, 'items');
@@ -85,14 +125,20 @@ final class ItemController
             $items[] = array_combine($table->heads, $row);
         }
 
-        return new JsonResponse(['format' => 'orthotaxis-items', 'version' => 1, 'items' => $items], headers: ['Content-Disposition' => 'attachment; filename="items.json"']);
+        return new JsonResponse(
+            ['format' => 'orthotaxis-items', 'version' => 1, 'items' => $items],
+            headers: ['Content-Disposition' => 'attachment; filename="items.json"'],
+        );
     }
 
     #[OA\Get(path: '/api/items/{number}', operationId: 'item', tags: ['structures'])]
     #[InPath('number'), Ok(ItemPage::class), Refused]
     public function show(string $number, NamingChanges $changes): JsonResponse
     {
-        $item = Item::rows()->with(['revisions.order', 'revisions.releasedBy'])->where('number', $number)->firstOrFail();
+        $item = Item::rows()
+            ->with(['revisions.order', 'revisions.releasedBy'])
+            ->where('number', $number)
+            ->firstOrFail();
 
         return new JsonResponse(ItemPage::of($item, $changes->naming($item)));
     }

@@ -25,9 +25,14 @@ final class KindController
     #[OkList(KindRow::class), Refused]
     public function index(): JsonResponse
     {
-        $sequences = new RevisionSequences;
+        $sequences = new RevisionSequences();
 
-        return new JsonResponse(array_map(static fn (ItemKind $kind): KindRow => new KindRow($kind->value, $kind->label(), $sequences->ofKind($kind)->value), ItemKind::cases()));
+        return new JsonResponse(
+            array_map(
+                static fn(ItemKind $kind): KindRow => new KindRow($kind->value, $kind->label(), $sequences->ofKind($kind)->value),
+                ItemKind::cases(),
+            ),
+        );
     }
 
     #[OA\Patch(path: '/api/kinds/{kind}', operationId: 'setKind', tags: ['set-up'])]

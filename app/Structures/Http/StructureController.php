@@ -24,18 +24,42 @@ use Orthotaxis\Core\Quantity\Quantity;
 final class StructureController
 {
     #[OA\Get(path: '/api/items/{number}/structure', operationId: 'structure', tags: ['structures'])]
-    #[InPath('number'), InQuery('kind'), InQuery('plant'), InQuery('on'), InQuery('revision'), InQuery('levels'), InQuery('times'), InQuery('time'), InQuery('orders'), Ok(TreePage::class), Refused]
+    #[
+        InPath('number'),
+        InQuery('kind'),
+        InQuery('plant'),
+        InQuery('on'),
+        InQuery('revision'),
+        InQuery('levels'),
+        InQuery('times'),
+        InQuery('time'),
+        InQuery('orders'),
+        Ok(TreePage::class),
+        Refused,
+    ]
     public function show(string $number, Request $request, TreeReader $reader, Overlay $planned): JsonResponse
     {
-        $request->validate(['levels' => 'nullable|integer|min:1|max:'.TreeReader::DEEPEST, 'time' => 'nullable|in:any', 'orders' => 'nullable|in:open', 'revision' => 'nullable|string|max:20']);
+        $request->validate([
+            'levels' => 'nullable|integer|min:1|max:' . TreeReader::DEEPEST,
+            'time' => 'nullable|in:any',
+            'orders' => 'nullable|in:open',
+            'revision' => 'nullable|string|max:20',
+        ]);
         $times = $request->string('times')->toString();
         $revision = $request->string('revision')->toString();
 
-        return new JsonResponse($reader->read(
-            Item::query()->where('number', $number)->firstOrFail(), Picture::asked($request), Today::orAsked($request), $request->query('time') === 'any',
-            max(1, $request->integer('levels')), $times === '' ? Quantity::one() : Quantity::parse($times, 'times'), $revision === '' ? null : $revision,
-            $request->query('orders') === 'open' ? $planned : null,
-        ));
+        return new JsonResponse(
+            $reader->read(
+                Item::query()->where('number', $number)->firstOrFail(),
+                Picture::asked($request),
+                Today::orAsked($request),
+                $request->query('time') === 'any',
+                max(1, $request->integer('levels')),
+                $times === '' ? Quantity::one() : Quantity::parse($times, 'times'),
+                $revision === '' ? null : $revision,
+                $request->query('orders') === 'open' ? $planned : null,
+            ),
+        );
     }
 
     #[OA\Get(path: '/api/items/{number}/where-used', operationId: 'whereUsed', tags: ['structures'])]
@@ -44,8 +68,16 @@ final class StructureController
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse($request->query('only') === 'direct'
-            ? $reader->direct($item, Today::orAsked($request), Picture::asked($request))
-            : $reader->page($item, Today::orAsked($request), Picture::asked($request), $request->query('only') === 'tops', max(0, $request->integer('from'))));
+        return new JsonResponse(
+            $request->query('only') === 'direct'
+                ? $reader->direct($item, Today::orAsked($request), Picture::asked($request))
+                : $reader->page(
+                    $item,
+                    Today::orAsked($request),
+                    Picture::asked($request),
+                    $request->query('only') === 'tops',
+                    max(0, $request->integer('from')),
+                ),
+        );
     }
 }

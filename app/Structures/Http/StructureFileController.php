@@ -21,7 +21,14 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class StructureFileController
 {
-    #[OA\Get(path: '/api/items/{number}/structure/{format}', operationId: 'structureFile', tags: ['structures'], responses: [new OA\Response(response: 200, description: 'A file: csv, xlsx, pdf or json')])]
+    #[
+        OA\Get(
+            path: '/api/items/{number}/structure/{format}',
+            operationId: 'structureFile',
+            tags: ['structures'],
+            responses: [new OA\Response(response: 200, description: 'A file: csv, xlsx, pdf or json')],
+        ),
+    ]
     #[InPath('number'), InPath('format'), InQuery('kind'), InQuery('plant'), InQuery('on'), InQuery('levels'), Refused]
     public function show(string $number, string $format, Request $request, StructureTable $table, PartsList $parts): Response
     {
@@ -31,7 +38,11 @@ final class StructureFileController
         $all = $request->query('levels') !== 'one';
         $name = "{$item->number}-{$picture->name()}-{$day}";
         if ($format !== 'json') {
-            return TableFile::answer($format === 'pdf' ? $parts->of($item, $picture, $day, $all) : $table->of($item, $picture, $day, $all), $format, $name);
+            return TableFile::answer(
+                $format === 'pdf' ? $parts->of($item, $picture, $day, $all) : $table->of($item, $picture, $day, $all),
+                $format,
+                $name,
+            );
         }
         $structures = [];
         foreach ($table->parents($item, $picture, $day, $all) as $parent) {
@@ -45,11 +56,19 @@ final class StructureFileController
                 }
                 $lines[] = $fields;
             }
-            $structures[] = ['parent' => $parent->number] + ($parent->revision === null ? [] : ['revision' => $parent->revision]) + ['lines' => $lines];
+            $structures[] = ['parent' => $parent->number] +
+                ($parent->revision === null ? [] : ['revision' => $parent->revision]) + ['lines' => $lines];
         }
 
         return new JsonResponse(
-            ['format' => 'orthotaxis-structure', 'version' => 1, 'kind' => $picture->kind->value, 'plant' => $picture->plant, 'on' => (string) $day, 'structures' => $structures],
+            [
+                'format' => 'orthotaxis-structure',
+                'version' => 1,
+                'kind' => $picture->kind->value,
+                'plant' => $picture->plant,
+                'on' => (string) $day,
+                'structures' => $structures,
+            ],
             headers: ['Content-Disposition' => "attachment; filename=\"{$name}.json\""],
             options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );

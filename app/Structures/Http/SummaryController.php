@@ -25,6 +25,8 @@ final class SummaryController
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse($reader->read($item, Picture::asked($request), Today::orAsked($request), max(0, $request->integer('from'))));
+        return new JsonResponse(
+            $reader->read($item, Picture::asked($request), Today::orAsked($request), max(0, $request->integer('from'))),
+        );
     }
 }

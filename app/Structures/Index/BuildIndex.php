@@ -38,7 +38,14 @@ final class BuildIndex
             $known = (int) DB::scalar('SELECT pg_snapshot_xmin(pg_current_snapshot())::text::bigint');
             $count = 0;
             foreach ($this->rows->all($picture) as $row) {
-                $this->lines[$row['parent']][] = [$row['component'], $row['quantity'], $row['span'], $texts->write($row['text']), $row['identity'], $row['digest']];
+                $this->lines[$row['parent']][] = [
+                    $row['component'],
+                    $row['quantity'],
+                    $row['span'],
+                    $texts->write($row['text']),
+                    $row['identity'],
+                    $row['digest'],
+                ];
                 $this->uses[$row['component']] = ($this->uses[$row['component']] ?? 0) + 1;
                 if ($row['component'] >= PinnedNode::BASE) {
                     $this->pinned[$row['component'] - PinnedNode::BASE] = $row['item'];
@@ -52,8 +59,14 @@ final class BuildIndex
         [$items, $ordered] = $this->topological();
         $this->write($path, $items);
         IndexFolder::write($path, 'manifest-2', [
-            'known' => $known, 'database' => self::database(), 'size' => count($items), 'last_item' => max([0, ...self::items($items)]), 'pinned' => $this->pinned,
-            'ordered' => $ordered, 'lines' => $count, 'built_at' => time(),
+            'known' => $known,
+            'database' => self::database(),
+            'size' => count($items),
+            'last_item' => max([0, ...self::items($items)]),
+            'pinned' => $this->pinned,
+            'ordered' => $ordered,
+            'lines' => $count,
+            'built_at' => time(),
         ]);
         $folder->offer($path);
         $this->lines = $this->uses = [];
@@ -64,7 +77,9 @@ final class BuildIndex
     /** Which database it is: a copy restored elsewhere counts its transactions anew. */
     public static function database(): string
     {
-        return (string) DB::scalar("SELECT (SELECT system_identifier FROM pg_control_system()) || '/' || oid FROM pg_database WHERE datname = current_database()");
+        return (string) DB::scalar(
+            "SELECT (SELECT system_identifier FROM pg_control_system()) || '/' || oid FROM pg_database WHERE datname = current_database()",
+        );
     }
 
     /**
@@ -77,7 +92,7 @@ final class BuildIndex
         $waiting = $this->uses;
         $order = [];
         foreach ($this->lines as $parent => $lines) {
-            if (! isset($waiting[$parent])) {
+            if (!isset($waiting[$parent])) {
                 $order[] = $parent;
             }
         }
@@ -128,7 +143,11 @@ final class BuildIndex
         }
         for ($block = 0; $block < $blocks; $block++) {
             $lists = [];
-            for ($position = $block << Adjacency::BLOCK, $end = min(count($items), ($block + 1) << Adjacency::BLOCK); $position < $end; $position++) {
+            for (
+                $position = $block << Adjacency::BLOCK, $end = min(count($items), ($block + 1) << Adjacency::BLOCK);
+                $position < $end;
+                $position++
+            ) {
                 if (isset($up[$position])) {
                     $lists[$position] = FlatList::of($up[$position]);
                     unset($up[$position]);
@@ -152,6 +171,6 @@ final class BuildIndex
      */
     private static function items(array $nodes): array
     {
-        return array_values(array_filter($nodes, static fn (int $node): bool => $node < PinnedNode::BASE));
+        return array_values(array_filter($nodes, static fn(int $node): bool => $node < PinnedNode::BASE));
     }
 }

@@ -9,7 +9,11 @@ final class DamagedIndex extends \RuntimeException
 {
     private function __construct(string $file, \Throwable $why)
     {
-        parent::__construct("The structure index is damaged ({$file}): it is left, answers come from the database until it is written anew.", 0, $why);
+        parent::__construct(
+            "The structure index is damaged ({$file}): it is left, answers come from the database until it is written anew.",
+            0,
+            $why,
+        );
     }
 
     /**

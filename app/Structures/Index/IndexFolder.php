@@ -21,7 +21,12 @@ final readonly class IndexFolder
     {
         // Lists of one database are never taken for those of another.
         $database = array_intersect_key((array) config('database.connections.pgsql'), ['host' => 1, 'port' => 1, 'database' => 1]);
-        $this->folder = config()->string('orthotaxis.index.folder').'/'.substr(md5((string) json_encode($database)), 0, 12).'/'.$picture->name();
+        $this->folder =
+            config()->string('orthotaxis.index.folder') .
+            '/' .
+            substr(md5((string) json_encode($database)), 0, 12) .
+            '/' .
+            $picture->name();
     }
 
     /** The folder of the version in use; null when none has been built here, or only one in an older form (the 2 in the name). */
@@ -33,9 +38,11 @@ final readonly class IndexFolder
     /** A new folder to write a version into. */
     public function begin(): string
     {
-        $path = $this->folder.'/'.bin2hex(random_bytes(6));
-        if (! is_dir($path) && ! mkdir($path, 0o775, true)) {
-            throw new \RuntimeException("Cannot write the structure index to {$path}. Make its folder writable, or set STRUCTURE_INDEX to another.");
+        $path = $this->folder . '/' . bin2hex(random_bytes(6));
+        if (!is_dir($path) && !mkdir($path, 0o775, true)) {
+            throw new \RuntimeException(
+                "Cannot write the structure index to {$path}. Make its folder writable, or set STRUCTURE_INDEX to another.",
+            );
         }
 
         return $path;
@@ -47,7 +54,7 @@ final readonly class IndexFolder
      */
     public function offer(string $path): void
     {
-        if ($this->current() === null || ! config()->boolean('orthotaxis.index.warmed')) {
+        if ($this->current() === null || !config()->boolean('orthotaxis.index.warmed')) {
             $this->use($path);
         } else {
             $this->point('next', $path);
@@ -66,13 +73,13 @@ final readonly class IndexFolder
         $last = $this->current();
         $this->point('current', $path);
         if ($this->offered() === $path) {
-            @unlink($this->folder.'/next');
+            @unlink($this->folder . '/next');
         }
         $kept = [$path, $last, $this->offered()];
-        foreach (glob($this->folder.'/*', GLOB_ONLYDIR) ?: [] as $old) {
+        foreach (glob($this->folder . '/*', GLOB_ONLYDIR) ?: [] as $old) {
             $finished = is_file("{$old}/manifest-2.php") || filemtime($old) < time() - self::GIVEN_UP;
-            if ($finished && ! in_array($old, $kept, true)) {
-                array_map(unlink(...), glob($old.'/*') ?: []);
+            if ($finished && !in_array($old, $kept, true)) {
+                array_map(unlink(...), glob($old . '/*') ?: []);
                 @rmdir($old);
             }
         }
@@ -82,7 +89,7 @@ final readonly class IndexFolder
     public static function giveUp(string $path): void
     {
         foreach (['current', 'next'] as $pointer) {
-            $file = dirname($path)."/{$pointer}";
+            $file = dirname($path) . "/{$pointer}";
             if (@file_get_contents($file) === basename($path)) {
                 @unlink($file);
             }
@@ -92,7 +99,7 @@ final readonly class IndexFolder
     /** Lets one at a time do something here; who comes second does nothing. */
     public function alone(\Closure $work): void
     {
-        $lock = fopen($this->folder.'/alone', 'c');
+        $lock = fopen($this->folder . '/alone', 'c');
         if ($lock !== false && flock($lock, LOCK_EX | LOCK_NB)) {
             $work();
             flock($lock, LOCK_UN);
@@ -103,12 +110,12 @@ final readonly class IndexFolder
     {
         $name = @file_get_contents("{$this->folder}/{$pointer}");
 
-        return $name === false || $name === '' || ! is_file("{$this->folder}/{$name}/manifest-2.php") ? null : "{$this->folder}/{$name}";
+        return $name === false || $name === '' || !is_file("{$this->folder}/{$name}/manifest-2.php") ? null : "{$this->folder}/{$name}";
     }
 
     private function point(string $pointer, string $path): void
     {
-        $new = "{$this->folder}/{$pointer}.".bin2hex(random_bytes(4));
+        $new = "{$this->folder}/{$pointer}." . bin2hex(random_bytes(4));
         file_put_contents($new, basename($path));
         rename($new, "{$this->folder}/{$pointer}");
     }
@@ -117,7 +124,7 @@ final readonly class IndexFolder
     public static function write(string $path, string $name, array $value): void
     {
         $file = "{$path}/{$name}.php";
-        file_put_contents($file, '<?php return '.self::text($value).";\n");
+        file_put_contents($file, '<?php return ' . self::text($value) . ";\n");
         // The opcode cache leaves files alone that are younger than two seconds.
         touch($file, time() - 60);
     }
@@ -129,9 +136,9 @@ final readonly class IndexFolder
         $parts = [];
         foreach ($value as $key => $item) {
             $text = is_array($item) ? self::text($item) : var_export($item, true);
-            $parts[] = $list ? $text : var_export($key, true).'=>'.$text;
+            $parts[] = $list ? $text : var_export($key, true) . '=>' . $text;
         }
 
-        return '['.implode(',', $parts).']';
+        return '[' . implode(',', $parts) . ']';
     }
 }

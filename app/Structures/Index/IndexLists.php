@@ -26,7 +26,10 @@ final class IndexLists implements Lists
         return $this->lists('up', $block);
     }
 
-    /** @return array<int, array{list<int>, list<int>, list<int>}> position => what its lines are read by, their identities and digests, in the order of the list */
+    /**
+     * @return array<int, array{list<int>, list<int>, list<int>}> position => what its lines are read by, their identities and digests,
+     * in the order of the list
+     */
     public function lines(int $block): array
     {
         /** @var array<int, array{list<int>, list<int>, list<int>}> */

@@ -28,7 +28,12 @@ final class KeptAnswer
     private ?string $levels = null;
 
     /** @param  resource  $file  held open: another worker may begin anew while this one reads */
-    private function __construct(private readonly mixed $file, public readonly int $total, public readonly int $tops, private readonly int $size) {}
+    private function __construct(
+        private readonly mixed $file,
+        public readonly int $total,
+        public readonly int $tops,
+        private readonly int $size,
+    ) {}
 
     public static function open(string $path): ?self
     {
@@ -52,12 +57,19 @@ final class KeptAnswer
             $levels[$parent] = chr(min(255, $used->level($parent)));
             $quantities[] = $used->quantity($parent)->millionths;
         }
-        $others = glob(dirname($path).'/used-*.bin') ?: [];
+        $others = glob(dirname($path) . '/used-*.bin') ?: [];
         if (count($others) >= self::MOST) {
-            array_map(static fn (string $other): bool => @unlink($other), $others);
+            array_map(static fn(string $other): bool => @unlink($other), $others);
         }
-        $unfinished = $path.'.'.bin2hex(random_bytes(4));
-        file_put_contents($unfinished, pack('q3', count($used->parents), count($tops), $size).pack('V*', ...$used->parents).pack('q*', ...$quantities).pack('V*', ...$tops).$levels);
+        $unfinished = $path . '.' . bin2hex(random_bytes(4));
+        file_put_contents(
+            $unfinished,
+            pack('q3', count($used->parents), count($tops), $size) .
+                pack('V*', ...$used->parents) .
+                pack('q*', ...$quantities) .
+                pack('V*', ...$tops) .
+                $levels,
+        );
         rename($unfinished, $path);
     }
 

@@ -16,7 +16,8 @@ use Orthotaxis\Core\Quantity\Unit;
  *
  * Parents and components are nodes: an item, or one revision of it (see PinnedNode).
  *
- * @phpstan-type Row array{parent: int, line: int, component: int, item: int, quantity: int, span: int, identity: int, digest: int, text: string}
+ * @phpstan-type Row array{parent: int, line: int, component: int, item: int, quantity: int, span: int, identity: int, digest: int,
+ *     text: string}
  */
 final readonly class LineRows
 {
@@ -28,11 +29,17 @@ final readonly class LineRows
             LEAST(r.effective_to, l.valid_to) - DATE '1970-01-01' AS end_day,";
 
     /** The lines of single revisions, whatever the day. */
-    private const OF_REVISIONS = 'SELECT '.PinnedNode::BASE." + r.id AS parent,
+    private const OF_REVISIONS =
+        'SELECT ' .
+        PinnedNode::BASE .
+        " + r.id AS parent,
             l.valid_from - DATE '1970-01-01' AS first_day, l.valid_to - DATE '1970-01-01' AS end_day,";
 
-    private const SQL = '
-            l.id AS line, coalesce(l.pinned_id + '.PinnedNode::BASE.", l.component_id) AS component, l.component_id AS item,
+    private const SQL =
+        '
+            l.id AS line, coalesce(l.pinned_id + ' .
+        PinnedNode::BASE .
+        ", l.component_id) AS component, l.component_id AS item,
             l.quantity, l.unit, c.unit AS item_unit, l.phantom,
             uuid_hash_extended(l.line_key, 0) AS identity,
             hashtextextended(concat_ws(chr(31), l.find, l.component_id, l.quantity, l.unit, l.designators, l.notes, coalesce(l.operation::text, '-'),
@@ -47,17 +54,24 @@ final readonly class LineRows
      */
     public function all(Picture $picture): \Generator
     {
-        $text = LineTexts::SQL.' AS text,';
-        yield from self::each(self::OF_ITEMS.$text.self::SQL.' AND '.$picture->lines().' ORDER BY r.item_id, l.find, l.id');
-        yield from self::each(self::OF_REVISIONS.$text.self::SQL.' AND '.$picture->lines().' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id');
+        $text = LineTexts::SQL . ' AS text,';
+        yield from self::each(self::OF_ITEMS . $text . self::SQL . ' AND ' . $picture->lines() . ' ORDER BY r.item_id, l.find, l.id');
+        yield from self::each(
+            self::OF_REVISIONS .
+                $text .
+                self::SQL .
+                ' AND ' .
+                $picture->lines() .
+                ' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id',
+        );
     }
 
     /** @return \Generator<int, Row> */
     private static function each(string $sql): \Generator
     {
-        DB::statement('DECLARE lines_of_index NO SCROLL CURSOR FOR '.$sql);
+        DB::statement('DECLARE lines_of_index NO SCROLL CURSOR FOR ' . $sql);
         do {
-            $rows = DB::select('FETCH '.self::AT_ONCE.' FROM lines_of_index');
+            $rows = DB::select('FETCH ' . self::AT_ONCE . ' FROM lines_of_index');
             foreach ($rows as $row) {
                 $line = self::read($row);
                 if ($line !== null) {
@@ -74,7 +88,14 @@ final readonly class LineRows
      */
     public function of(array $items, Picture $picture): array
     {
-        return self::some(self::OF_ITEMS.self::SQL.' AND '.$picture->lines().' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id', $items);
+        return self::some(
+            self::OF_ITEMS .
+                self::SQL .
+                ' AND ' .
+                $picture->lines() .
+                ' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id',
+            $items,
+        );
     }
 
     /**
@@ -83,7 +104,10 @@ final readonly class LineRows
      */
     public function ofRevisions(array $revisions, Picture $picture): array
     {
-        return self::some(self::OF_REVISIONS.self::SQL.' AND '.$picture->lines().' AND r.id = ANY (?::bigint[]) ORDER BY r.id, l.find, l.id', $revisions);
+        return self::some(
+            self::OF_REVISIONS . self::SQL . ' AND ' . $picture->lines() . ' AND r.id = ANY (?::bigint[]) ORDER BY r.id, l.find, l.id',
+            $revisions,
+        );
     }
 
     /**
@@ -92,7 +116,7 @@ final readonly class LineRows
      */
     private static function some(string $sql, array $ids): array
     {
-        return array_values(array_filter(array_map(self::read(...), DB::select($sql, ['{'.implode(',', $ids).'}']))));
+        return array_values(array_filter(array_map(self::read(...), DB::select($sql, ['{' . implode(',', $ids) . '}']))));
     }
 
     /** @return Row|null null for a line that holds on no day */
@@ -101,13 +125,21 @@ final readonly class LineRows
         if ($row->end_day !== null && $row->first_day !== null && $row->first_day >= $row->end_day) {
             return null;
         }
-        $quantity = $row->unit === $row->item_unit
-            ? $row->quantity
-            : Unit::from($row->unit)->convert(Quantity::ofMillionths($row->quantity), Unit::from($row->item_unit))->millionths;
+        $quantity =
+            $row->unit === $row->item_unit
+                ? $row->quantity
+                : Unit::from($row->unit)->convert(Quantity::ofMillionths($row->quantity), Unit::from($row->item_unit))->millionths;
 
         return [
-            'parent' => $row->parent, 'line' => $row->line, 'component' => $row->component, 'item' => $row->item, 'quantity' => $quantity,
-            'span' => Span::of($row->first_day, $row->end_day, $row->phantom), 'identity' => $row->identity, 'digest' => $row->digest, 'text' => $row->text ?? '',
+            'parent' => $row->parent,
+            'line' => $row->line,
+            'component' => $row->component,
+            'item' => $row->item,
+            'quantity' => $quantity,
+            'span' => Span::of($row->first_day, $row->end_day, $row->phantom),
+            'identity' => $row->identity,
+            'digest' => $row->digest,
+            'text' => $row->text ?? '',
         ];
     }
 }

@@ -50,8 +50,10 @@ final class LineTexts
     public function read(array $known): array
     {
         sort($known);
-        $file = fopen("{$this->folder}/texts.bin", 'rb') ?: throw new \RuntimeException("{$this->folder} has lost its texts. Write the index anew.");
-        $loader = new LineLoader;
+        $file =
+            fopen("{$this->folder}/texts.bin", 'rb') ?:
+            throw new \RuntimeException("{$this->folder} has lost its texts. Write the index anew.");
+        $loader = new LineLoader();
         $lines = [];
         // The lines of one parent stand side by side: such a run is read at once.
         for ($first = 0, $count = count($known); $first < $count; $first = $next) {
@@ -62,7 +64,9 @@ final class LineTexts
             fseek($file, $from);
             $run = (string) stream_get_contents($file, $end - $from);
             for ($i = $first; $i < $next; $i++) {
-                $lines[$known[$i]] = $loader->ofTexts(explode(self::BETWEEN, substr($run, ($known[$i] >> self::LENGTH) - $from, $known[$i] & self::MOST)));
+                $lines[$known[$i]] = $loader->ofTexts(
+                    explode(self::BETWEEN, substr($run, ($known[$i] >> self::LENGTH) - $from, $known[$i] & self::MOST)),
+                );
             }
         }
         fclose($file);

@@ -19,12 +19,18 @@ final class Positions
      * @param  int  $lastItem  the highest id of an item that the version knows
      * @param  array<int, int>  $pinned  revision => its item, of all revisions that have a node in the version
      */
-    public function __construct(private readonly ?string $folder, private readonly int $size, private readonly int $lastItem, private array $pinned = []) {}
+    public function __construct(
+        private readonly ?string $folder,
+        private readonly int $size,
+        private readonly int $lastItem,
+        private array $pinned = [],
+    ) {}
 
     public function of(int $node): int
     {
-        return $this->new[$node] ?? ($this->knows($node) ? $this->block('positions', $node)[$node] ?? null : null)
-            ?? $this->new[$node] = $this->size + count($this->new);
+        return $this->new[$node] ??
+            (($this->knows($node) ? $this->block('positions', $node)[$node] ?? null : null) ??
+                ($this->new[$node] = $this->size + count($this->new)));
     }
 
     /**
@@ -35,7 +41,7 @@ final class Positions
     public function ofRevision(int $revision, int $item): array
     {
         $node = PinnedNode::of($revision);
-        $unread = ! isset($this->new[$node]) && ! isset($this->pinned[$revision]);
+        $unread = !isset($this->new[$node]) && !isset($this->pinned[$revision]);
         $position = $this->of($node);
         $this->pinned[$revision] = $item;
 
@@ -51,13 +57,13 @@ final class Positions
     /** @return list<int> the positions of all revisions of an item that some line names */
     public function pinnedOf(int $item): array
     {
-        return array_map(fn (int $revision): int => $this->of(PinnedNode::of($revision)), array_keys($this->pinned, $item, true));
+        return array_map(fn(int $revision): int => $this->of(PinnedNode::of($revision)), array_keys($this->pinned, $item, true));
     }
 
     /** @return list<int> the positions of all revisions that some line names */
     public function allPinned(): array
     {
-        return array_map(fn (int $revision): int => $this->of(PinnedNode::of($revision)), array_keys($this->pinned));
+        return array_map(fn(int $revision): int => $this->of(PinnedNode::of($revision)), array_keys($this->pinned));
     }
 
     /** The revision that stands there; null where whatever applies on the day does. */
@@ -85,7 +91,10 @@ final class Positions
         $later = array_keys($this->new);
         $nodes = [];
         foreach ($positions as $position) {
-            $nodes[] = $position < $this->size ? ($this->blocks['items-'.($position >> Adjacency::BLOCK)] ?? $this->block('items', $position))[$position] : $later[$position - $this->size];
+            $nodes[] =
+                $position < $this->size
+                    ? ($this->blocks['items-' . ($position >> Adjacency::BLOCK)] ?? $this->block('items', $position))[$position]
+                    : $later[$position - $this->size];
         }
 
         return $nodes;
@@ -95,13 +104,16 @@ final class Positions
     {
         return $position < $this->size
             ? $this->block('items', $position)[$position]
-            : (array_keys($this->new)[$position - $this->size] ?? throw new \OutOfRangeException("No item stands at {$position}."));
+            : array_keys($this->new)[$position - $this->size] ?? throw new \OutOfRangeException("No item stands at {$position}.");
     }
 
     private function knows(int $node): bool
     {
-        return $node <= $this->lastItem || $node >= PinnedNode::BASE && isset($this->pinned[$node - PinnedNode::BASE]) && $this->folder !== null
-            && is_file("{$this->folder}/positions-".($node >> Adjacency::BLOCK).'.php');
+        return $node <= $this->lastItem ||
+            ($node >= PinnedNode::BASE &&
+                isset($this->pinned[$node - PinnedNode::BASE]) &&
+                $this->folder !== null &&
+                is_file("{$this->folder}/positions-" . ($node >> Adjacency::BLOCK) . '.php'));
     }
 
     /** Positions are below it. */
@@ -113,7 +125,7 @@ final class Positions
     /** @return array<int, int> */
     private function block(string $name, int $of): array
     {
-        $key = $name.'-'.($of >> Adjacency::BLOCK);
+        $key = $name . '-' . ($of >> Adjacency::BLOCK);
 
         /** @var array<int, int> */
         return $this->blocks[$key] ??= DamagedIndex::guard((string) $this->folder, $key);

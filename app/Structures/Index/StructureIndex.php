@@ -29,31 +29,56 @@ final readonly class StructureIndex
         public Adjacency $adjacency,
         public Positions $positions,
         public IndexLists $lists,
-        /** @var array<int, array{list<int>, list<int>, list<int>}> position => what lines are read by, their identities and digests, where they have changed */
+        /**
+         * @var array<int, array{list<int>, list<int>, list<int>}> position => what lines are read by, their identities and digests,
+         * where they have changed
+         */
         public array $newLines,
         /** @var array<int, int> note => item: what has changed since the lists were written */
         private array $noted,
         private ?string $folder,
     ) {}
 
-    public static function open(Picture $picture = new Picture): self
+    public static function open(Picture $picture = new Picture()): self
     {
         WarmIndex::afterAnswer($picture);
         $folder = (new IndexFolder($picture))->current();
         /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
-        $manifest = $folder === null ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => ''] : DamagedIndex::guard($folder, 'manifest-2');
+        $manifest =
+            $folder === null
+                ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => '']
+                : DamagedIndex::guard($folder, 'manifest-2');
         // Asked for every question, so in one trip: prepared on the server it takes three. There is nothing in it but our own number.
-        $touched = DB::connection()->getPdo()->prepare("SELECT id, item_id FROM structure_touches WHERE xact >= {$manifest['known']}", [\PDO::ATTR_EMULATE_PREPARES => true]);
+        $touched = DB::connection()
+            ->getPdo()
+            ->prepare("SELECT id, item_id FROM structure_touches WHERE xact >= {$manifest['known']}", [
+                \PDO::ATTR_EMULATE_PREPARES => true,
+            ]);
         $touched->execute();
         /** @var array<int, int> $noted note => item */
         $noted = $touched->fetchAll(\PDO::FETCH_KEY_PAIR);
 
-        return self::over(new IndexLists($folder, $manifest['size']), new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []), $manifest['size'], $manifest['ordered'], $noted, $picture, $folder);
+        return self::over(
+            new IndexLists($folder, $manifest['size']),
+            new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []),
+            $manifest['size'],
+            $manifest['ordered'],
+            $noted,
+            $picture,
+            $folder,
+        );
     }
 
     /** @param  array<int, int>  $noted  note => item: what has changed since */
-    private static function over(IndexLists $lists, Positions $positions, int $size, bool $ordered, array $noted, Picture $picture, ?string $folder): self
-    {
+    private static function over(
+        IndexLists $lists,
+        Positions $positions,
+        int $size,
+        bool $ordered,
+        array $noted,
+        Picture $picture,
+        ?string $folder,
+    ): self {
         $touched = array_values(array_unique($noted));
         if ($touched === []) {
             return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, [], $noted, $folder);
@@ -69,16 +94,17 @@ final readonly class StructureIndex
                 $users[$old[$i]] ??= [];
             }
         }
-        for ($rows = (new LineRows)->of($touched, $picture), $i = 0; $i < count($rows); $i++) {
+        for ($rows = (new LineRows())->of($touched, $picture), $i = 0; $i < count($rows); $i++) {
             $row = $rows[$i];
             $parent = $positions->of($row['parent']);
             $revision = PinnedNode::revision($row['component']);
-            [$component, $unread] = $revision === null ? [$positions->of($row['component']), false] : $positions->ofRevision($revision, $row['item']);
+            [$component, $unread] =
+                $revision === null ? [$positions->of($row['component']), false] : $positions->ofRevision($revision, $row['item']);
             if ($unread && $revision !== null) {
                 $changed[$component] = true;
                 $down[$component] = [];
                 $newLines[$component] = [[], [], []];
-                array_push($rows, ...(new LineRows)->ofRevisions([$revision], $picture));
+                array_push($rows, ...(new LineRows())->ofRevisions([$revision], $picture));
             }
             $down[$parent][] = [$component, $row['quantity'], $row['span']];
             $users[$component][] = [$parent, $row['quantity'], $row['span']];
@@ -90,7 +116,7 @@ final readonly class StructureIndex
         foreach ($users as $component => $new) {
             $list = $base->upOf($component);
             for ($i = 2; $i < count($list); $i += 3) {
-                if (! isset($changed[$list[$i]])) {
+                if (!isset($changed[$list[$i]])) {
                     $users[$component][] = [$list[$i], $list[$i + 1], $list[$i + 2]];
                 }
             }
@@ -98,7 +124,11 @@ final readonly class StructureIndex
 
         return new self(
             new Adjacency($positions->end(), $lists, array_map(FlatList::of(...), $down), array_map(FlatList::of(...), $users), $ordered),
-            $positions, $lists, $newLines, $noted, $folder,
+            $positions,
+            $lists,
+            $newLines,
+            $noted,
+            $folder,
         );
     }
 
@@ -107,9 +137,16 @@ final readonly class StructureIndex
     {
         $position = $this->positions->of($item);
 
-        return $this->named(fn (): WhereUsed => WhereUsed::of(
-            $this->adjacency, $position, $day->number(), $this->positions->pinnedOf($item), $this->positions->allPinned(), $this->positions->nodes(...),
-        ));
+        return $this->named(
+            fn(): WhereUsed => WhereUsed::of(
+                $this->adjacency,
+                $position,
+                $day->number(),
+                $this->positions->pinnedOf($item),
+                $this->positions->allPinned(),
+                $this->positions->nodes(...),
+            ),
+        );
     }
 
     /** What is used on a day, and which single revisions count. */
@@ -141,7 +178,7 @@ final readonly class StructureIndex
     /** A name for the structures as they are now: with the next release it is another one. */
     public function state(): string
     {
-        return basename((string) $this->folder)." {$this->notes()}";
+        return basename((string) $this->folder) . " {$this->notes()}";
     }
 
     private function notes(): string
@@ -161,7 +198,7 @@ final readonly class StructureIndex
      */
     public function around(int $item, Day $from, int $days): array
     {
-        return $this->named(fn (): array => Requirements::around($this->adjacency, $this->positions->of($item), $from->number(), $days));
+        return $this->named(fn(): array => Requirements::around($this->adjacency, $this->positions->of($item), $from->number(), $days));
     }
 
     /**
@@ -198,7 +235,7 @@ final readonly class StructureIndex
     /** @throws Refusal when something contains itself, with the way round it */
     public function explosion(int $item, Day $day): Explosion
     {
-        return $this->named(fn (): Explosion => Explosion::of($this->adjacency, $this->positions->of($item), $day->number()));
+        return $this->named(fn(): Explosion => Explosion::of($this->adjacency, $this->positions->of($item), $day->number()));
     }
 
     /**
@@ -214,7 +251,10 @@ final readonly class StructureIndex
         } catch (Loop $loop) {
             $ids = array_map($this->positions->item(...), $loop->way);
             $numbers = DB::table('items')->whereIn('id', $ids)->pluck('number', 'id');
-            throw Refusal::at('structure', 'An item is contained in itself: '.implode(' › ', array_map(static fn (int $id): string => $numbers[$id], $ids)).'.');
+            throw Refusal::at(
+                'structure',
+                'An item is contained in itself: ' . implode(' › ', array_map(static fn(int $id): string => $numbers[$id], $ids)) . '.',
+            );
         }
     }
 
@@ -235,11 +275,17 @@ final readonly class StructureIndex
      */
     public function revisionsAt(array $positions): array
     {
-        $revisions = array_filter(array_combine($positions, array_map($this->positions->revision(...), $positions)), static fn (?int $revision): bool => $revision !== null);
+        $revisions = array_filter(
+            array_combine($positions, array_map($this->positions->revision(...), $positions)),
+            static fn(?int $revision): bool => $revision !== null,
+        );
         /** @var array<int, string> $codes */
-        $codes = $revisions === [] ? [] : DB::table('revisions')->whereIntegerInRaw('id', array_values(array_unique($revisions)))->pluck('code', 'id')->all();
+        $codes =
+            $revisions === []
+                ? []
+                : DB::table('revisions')->whereIntegerInRaw('id', array_values(array_unique($revisions)))->pluck('code', 'id')->all();
 
-        return array_map(static fn (int $revision): string => $codes[$revision], $revisions);
+        return array_map(static fn(int $revision): string => $codes[$revision], $revisions);
     }
 
     /**
@@ -248,19 +294,22 @@ final readonly class StructureIndex
      */
     public function read(array $lines): array
     {
-        $new = array_values(array_filter($lines, static fn (int $line): bool => $line < 0));
+        $new = array_values(array_filter($lines, static fn(int $line): bool => $line < 0));
         $read = [];
-        foreach ($new === [] ? [] : (new LineLoader)->byId(array_map(abs(...), $new)) as $id => $line) {
+        foreach ($new === [] ? [] : (new LineLoader())->byId(array_map(abs(...), $new)) as $id => $line) {
             $read[-$id] = $line;
         }
-        $old = array_values(array_filter($lines, static fn (int $line): bool => $line >= 0));
+        $old = array_values(array_filter($lines, static fn(int $line): bool => $line >= 0));
 
         return $old === [] || $this->folder === null ? $read : $read + (new LineTexts($this->folder))->read($old);
     }
 
-    /** @return array{list<int>, list<int>, list<int>} what they are read by, identities and digests of the lines of an item, in the order of its list */
+    /**
+     * @return array{list<int>, list<int>, list<int>} what they are read by, identities and digests of the lines of an item, in the order
+     * of its list
+     */
     public function lines(int $position): array
     {
-        return $this->newLines[$position] ?? $this->lists->lines($position >> Adjacency::BLOCK)[$position] ?? [[], [], []];
+        return $this->newLines[$position] ?? ($this->lists->lines($position >> Adjacency::BLOCK)[$position] ?? [[], [], []]);
     }
 }

@@ -20,7 +20,7 @@ final readonly class WarmIndex
     {
         $folder = new IndexFolder($picture);
         if ($folder->offered() !== null) {
-            app()->terminating(static fn () => (new self)($folder));
+            app()->terminating(static fn() => (new self())($folder));
         }
     }
 

@@ -16,7 +16,8 @@ use Orthotaxis\Core\Structure\Structure;
  *
  * @property string $id
  * @property string $name
- * @property array<string, list<array<value-of<LineField>|'line', string>>> $lines parent => fields of each line as text, and its identity where the file gives one
+ * @property array<string, list<array<value-of<LineField>|'line', string>>> $lines parent => fields of each line as text, and its
+ *     identity where the file gives one
  * @property int $person_id
  * @property CarbonImmutable $brought_at
  */
@@ -31,7 +32,7 @@ final class ComparisonFile extends Model
     /** @return array<string, Structure> by item number */
     public function structures(): array
     {
-        $reader = new LineReader;
+        $reader = new LineReader();
         $structures = [];
         foreach ($this->lines as $parent => $lines) {
             $read = [];

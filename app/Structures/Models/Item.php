@@ -75,7 +75,7 @@ final class Item extends Model
 
     public function inForce(Day $day): InForce
     {
-        return InForce::on($day, $this->everReleased->map(static fn (Revision $one): DatedRevision => $one->dated())->values()->all());
+        return InForce::on($day, $this->everReleased->map(static fn(Revision $one): DatedRevision => $one->dated())->values()->all());
     }
 
     /** What work on it starts from: the released revision, or what was begun of the first one, if anything. */

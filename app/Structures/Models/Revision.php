@@ -61,7 +61,8 @@ final class Revision extends Model
     /** @return \Closure(Builder<self>): mixed asks for what holds on a day, to be tapped into a query */
     public static function effectiveOn(Day $day): \Closure
     {
-        return static fn (Builder $query): Builder => $query->whereNotIn('status', [RevisionStatus::InWork->value, RevisionStatus::InReview->value])
-            ->whereRaw('effective_from <= ? AND (effective_to IS NULL OR effective_to > ?)', [(string) $day, (string) $day]);
+        return static fn(
+            Builder $query,
+        ): Builder => $query->whereNotIn('status', [RevisionStatus::InWork->value, RevisionStatus::InReview->value])->whereRaw('effective_from <= ? AND (effective_to IS NULL OR effective_to > ?)', [(string) $day, (string) $day]);
     }
 }

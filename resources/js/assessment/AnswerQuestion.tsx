@@ -10,7 +10,10 @@ import { TextArea } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { OlderDraft } from '../ui/OlderDraft';
 
-/** The answer of whoever is asked: in words, with what it costs and a file where that helps. It may be corrected while the request is open. */
+/**
+ * The answer of whoever is asked: in words, with what it costs and a file where that helps. It may be corrected while the request is
+ * open.
+ */
 export function AnswerQuestion({ question }: { question: Schemas['QuestionRow'] }) {
   const answered = question.state !== 'waiting';
   const [open, setOpen] = useState(!answered);

@@ -20,10 +20,20 @@ final class Chromium
     public static function open(int $width = 1280, int $height = 800): RemoteWebDriver
     {
         self::start();
-        $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-dev-shm-usage',
-            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars',
-            "--window-size={$width},{$height}", '--force-device-scale-factor=1', '--lang=en-GB',
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-dev-shm-usage',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--hide-scrollbars',
+            "--window-size={$width},{$height}",
+            '--force-device-scale-factor=1',
+            '--lang=en-GB',
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -44,15 +54,20 @@ final class Chromium
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('No free port for ChromeDriver.');
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
-        self::$process = proc_open(['chromedriver', "--port={$port}", '--log-level=WARNING'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes)
-            ?: throw new \RuntimeException('ChromeDriver does not start. Install the Debian packages chromium and chromium-driver.');
+        self::$process =
+            proc_open(
+                ['chromedriver', "--port={$port}", '--log-level=WARNING'],
+                [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+                $pipes,
+            ) ?:
+            throw new \RuntimeException('ChromeDriver does not start. Install the Debian packages chromium and chromium-driver.');
         self::$address = "http://127.0.0.1:{$port}";
         register_shutdown_function(static function (): void {
             if (self::$process !== null) {
                 proc_terminate(self::$process);
             }
         });
-        $curl = curl_init(self::$address.'/status');
+        $curl = curl_init(self::$address . '/status');
         curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 1]);
         for ($i = 0; $i < 100; $i++) {
             if (curl_exec($curl) !== false) {

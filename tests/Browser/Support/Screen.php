@@ -22,7 +22,7 @@ final readonly class Screen
 
     public function visit(string $path): self
     {
-        $this->driver->get($this->address.$path);
+        $this->driver->get($this->address . $path);
 
         return $this;
     }
@@ -32,7 +32,10 @@ final readonly class Screen
         $field = "//*[@id=//label[normalize-space()='Sign-in name']/@for]";
         for ($try = 0; $try < 3; $try++) {
             $this->signOut()->visit($path);
-            $this->until('a page, signed in or not', fn (): bool => $this->find($field) !== null || str_contains($this->text(), 'Find an item or a change'));
+            $this->until(
+                'a page, signed in or not',
+                fn(): bool => $this->find($field) !== null || str_contains($this->text(), 'Find an item or a change'),
+            );
             if ($this->find($field) !== null) {
                 break;
             }
@@ -63,7 +66,7 @@ final readonly class Screen
         while ($this->driver->executeScript('return document.querySelector(".is-waiting") !== null') === true && microtime(true) < $end) {
             usleep(50_000);
         }
-        $this->driver->get($this->address.'/up');
+        $this->driver->get($this->address . '/up');
         $this->driver->executeAsyncScript("const done = arguments[arguments.length - 1];
             const token = decodeURIComponent((document.cookie.match(/XSRF-TOKEN=([^;]+)/) || ['', ''])[1]);
             fetch('/api/session', {method: 'DELETE', headers: {'X-XSRF-TOKEN': token, Accept: 'application/json'}}).finally(() => done());");
@@ -83,14 +86,14 @@ final readonly class Screen
     /** Waits until the words are on the page. */
     public function see(string $words): self
     {
-        $this->until("“{$words}” on the page", fn (): bool => str_contains($this->text(), $words));
+        $this->until("“{$words}” on the page", fn(): bool => str_contains($this->text(), $words));
 
         return $this;
     }
 
     public function dontSee(string $words): self
     {
-        $this->until("no “{$words}” on the page", fn (): bool => ! str_contains($this->text(), $words));
+        $this->until("no “{$words}” on the page", fn(): bool => !str_contains($this->text(), $words));
 
         return $this;
     }
@@ -104,7 +107,9 @@ final readonly class Screen
     public function press(string $words): self
     {
         $literal = self::literal($words);
-        $this->click("//button[normalize-space()={$literal} or @aria-label={$literal}] | //a[normalize-space()={$literal}] | //summary[normalize-space()={$literal}]");
+        $this->click(
+            "//button[normalize-space()={$literal} or @aria-label={$literal}] | //a[normalize-space()={$literal}] | //summary[normalize-space()={$literal}]",
+        );
 
         return $this;
     }
@@ -113,7 +118,7 @@ final readonly class Screen
     {
         $this->until("something to press: {$xpath}", function () use ($xpath): bool {
             $found = $this->find($xpath);
-            if ($found === null || ! $found->isEnabled()) {
+            if ($found === null || !$found->isEnabled()) {
                 return false;
             }
             $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
@@ -132,7 +137,9 @@ final readonly class Screen
         $end = microtime(true) + self::SETTLING;
         $seen = null;
         do {
-            $now = $this->driver->executeScript('return document.querySelector(".is-waiting") ? "" : document.body.scrollHeight + " " + scrollY + " " + document.body.innerText.length');
+            $now = $this->driver->executeScript(
+                'return document.querySelector(".is-waiting") ? "" : document.body.scrollHeight + " " + scrollY + " " + document.body.innerText.length',
+            );
             if ($now !== '' && $now === $seen) {
                 break;
             }
@@ -147,7 +154,7 @@ final readonly class Screen
     public function open(string $xpath, string $label): self
     {
         $this->settled();
-        $editor = '//td[@role="gridcell"]//input[@aria-label='.self::literal($label).']';
+        $editor = '//td[@role="gridcell"]//input[@aria-label=' . self::literal($label) . ']';
         $this->until("the cell “{$label}” open", function () use ($xpath, $editor): bool {
             if ($this->find($editor) === null) {
                 $this->driver->action()->doubleClick($this->find($xpath))->perform();
@@ -173,8 +180,8 @@ final readonly class Screen
     public function choose(string $label, string $option): self
     {
         $this->field($label)->click();
-        $this->click('//*[@role="option"][starts-with(normalize-space(), '.self::literal($option).')]');
-        $this->until('the list closed', fn (): bool => $this->find('//*[@role="option"]') === null);
+        $this->click('//*[@role="option"][starts-with(normalize-space(), ' . self::literal($option) . ')]');
+        $this->until('the list closed', fn(): bool => $this->find('//*[@role="option"]') === null);
 
         return $this;
     }
@@ -183,7 +190,7 @@ final readonly class Screen
     public function pick(string $label, string $words): self
     {
         $this->type($label, $words);
-        $this->click('//*[@role="option"][.//*[normalize-space()='.self::literal($words).']]');
+        $this->click('//*[@role="option"][.//*[normalize-space()=' . self::literal($words) . ']]');
 
         return $this;
     }
@@ -191,8 +198,11 @@ final readonly class Screen
     /** What a link leads to, as a file of this machine. */
     public function download(string $path): string
     {
-        $content = $this->driver->executeAsyncScript("const done = arguments[arguments.length - 1];
-            fetch(arguments[0]).then((answer) => answer.blob()).then((blob) => { const reader = new FileReader(); reader.onload = () => done(reader.result.split(',')[1]); reader.readAsDataURL(blob); });", [$path]);
+        $content = $this->driver->executeAsyncScript(
+            "const done = arguments[arguments.length - 1];
+            fetch(arguments[0]).then((answer) => answer.blob()).then((blob) => { const reader = new FileReader(); reader.onload = () => done(reader.result.split(',')[1]); reader.readAsDataURL(blob); });",
+            [$path],
+        );
         $file = (string) tempnam(sys_get_temp_dir(), 'download-');
         file_put_contents($file, base64_decode((string) $content, true));
 
@@ -235,7 +245,7 @@ final readonly class Screen
     {
         $end = microtime(true) + self::PATIENCE;
         $seen = false;
-        while (! $seen && microtime(true) < $end) {
+        while (!$seen && microtime(true) < $end) {
             try {
                 $seen = $condition();
             } catch (\Facebook\WebDriver\Exception\WebDriverException) {
@@ -244,11 +254,16 @@ final readonly class Screen
             $seen || usleep(80_000);
         }
         // What is waited for is what the test asserts.
-        Assert::assertTrue($seen, $seen ? '' : "Waited in vain for {$what} at {$this->driver->getCurrentURL()}. The page reads:\n".mb_substr($this->text(), 0, 3000));
+        Assert::assertTrue(
+            $seen,
+            $seen
+                ? ''
+                : "Waited in vain for {$what} at {$this->driver->getCurrentURL()}. The page reads:\n" . mb_substr($this->text(), 0, 3000),
+        );
     }
 
     public static function literal(string $words): string
     {
-        return str_contains($words, "'") ? '"'.$words.'"' : "'{$words}'";
+        return str_contains($words, "'") ? '"' . $words . '"' : "'{$words}'";
     }
 }

@@ -20,7 +20,10 @@ final readonly class CutInByHand
 {
     public function __construct(private Pair $pair, private Levers $levers) {}
 
-    /** @return array{leftover: float, cancellation: float, shortage: float, recurring: float, late: int} whole units of money; receipts of the old part from the day on */
+    /**
+     * @return array{leftover: float, cancellation: float, shortage: float, recurring: float, late: int} whole units of money; receipts
+     * of the old part from the day on
+     */
     public function cost(int $day): array
     {
         $old = $this->pair->old;
@@ -32,7 +35,7 @@ final readonly class CutInByHand
                 continue;
             }
             $late++;
-            if ($receipt->cancelFee !== null && ! in_array($receipt->document, $this->levers->notCancelled, true)) {
+            if ($receipt->cancelFee !== null && !in_array($receipt->document, $this->levers->notCancelled, true)) {
                 $cancellation += self::whole($receipt->cancelFee);
             } else {
                 $there += self::pieces($receipt->quantity);
@@ -64,7 +67,7 @@ final readonly class CutInByHand
     /** @param  list<OpenOrder>  $orders  begun before the day and not done by it */
     public static function underWay(array $orders, int $day): int
     {
-        return count(array_filter($orders, static fn (OpenOrder $order): bool => $order->first < $day && $day < $order->done));
+        return count(array_filter($orders, static fn(OpenOrder $order): bool => $order->first < $day && $day < $order->done));
     }
 
     /** @return array{float, float} pieces of the old part there in the morning of the day, and lacked until then */
@@ -92,8 +95,10 @@ final readonly class CutInByHand
         if ($expediting === null) {
             return $calm;
         }
-        $hurried = $this->lackedOfNew($day, max(0, $new->leadDays - $expediting->days)) * self::whole($new->expedite) + self::whole($expediting->fee);
-        $first = $new->stock > 0 ? 0 : min([$new->leadDays, ...array_map(static fn ($receipt): int => $receipt->day, $new->receipts)]);
+        $hurried =
+            $this->lackedOfNew($day, max(0, $new->leadDays - $expediting->days)) * self::whole($new->expedite) +
+            self::whole($expediting->fee);
+        $first = $new->stock > 0 ? 0 : min([$new->leadDays, ...array_map(static fn($receipt): int => $receipt->day, $new->receipts)]);
 
         return $day < $first ? $hurried : min($calm, $hurried);
     }
@@ -116,7 +121,9 @@ final readonly class CutInByHand
 
     private static function comes(Part $part, int $day): float
     {
-        return array_sum(array_map(static fn ($receipt): float => $receipt->day === $day ? self::pieces($receipt->quantity) : 0.0, $part->receipts));
+        return array_sum(
+            array_map(static fn($receipt): float => $receipt->day === $day ? self::pieces($receipt->quantity) : 0.0, $part->receipts),
+        );
     }
 
     private function kept(): float

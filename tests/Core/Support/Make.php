@@ -22,12 +22,30 @@ use Random\Randomizer;
 final class Make
 {
     public static function line(
-        string $key, int $find, string $component, string $quantity = '1', Unit $unit = Unit::Piece, string $designators = '', string $notes = '',
-        ?string $first = null, ?string $last = null, ?string $revision = null,
+        string $key,
+        int $find,
+        string $component,
+        string $quantity = '1',
+        Unit $unit = Unit::Piece,
+        string $designators = '',
+        string $notes = '',
+        ?string $first = null,
+        ?string $last = null,
+        ?string $revision = null,
     ): Line {
         $days = Validity::fromTo($first === null ? null : Day::parse($first), $last === null ? null : Day::parse($last));
 
-        return new Line($key, $find, $component, Quantity::parse($quantity), $unit, $designators, $notes, validity: $days, revision: $revision);
+        return new Line(
+            $key,
+            $find,
+            $component,
+            Quantity::parse($quantity),
+            $unit,
+            $designators,
+            $notes,
+            validity: $days,
+            revision: $revision,
+        );
     }
 
     public static function pumpHead(): Structure
@@ -54,27 +72,56 @@ final class Make
         $lines = [];
         for ($i = 0; $i < $random->getInt(0, 8); $i++) {
             $lines[] = self::line(
-                'k'.$random->getInt(1, 9), $random->getInt(1, 6) * 10, 'P-'.$random->getInt(1, 5), (string) $random->getInt(1, 4),
-                notes: ['', 'glue', 'twist'][$random->getInt(0, 2)], revision: [null, null, 'A', 'B'][$random->getInt(0, 3)],
+                'k' . $random->getInt(1, 9),
+                $random->getInt(1, 6) * 10,
+                'P-' . $random->getInt(1, 5),
+                (string) $random->getInt(1, 4),
+                notes: ['', 'glue', 'twist'][$random->getInt(0, 2)],
+                revision: [null, null, 'A', 'B'][$random->getInt(0, 3)],
             );
         }
 
         return new Structure($lines);
     }
 
-    public static function orderItem(?Structure $before = null, ?Structure $after = null, string $base = 'B', ?string $latest = null): OrderItem
-    {
+    public static function orderItem(
+        ?Structure $before = null,
+        ?Structure $after = null,
+        string $base = 'B',
+        ?string $latest = null,
+    ): OrderItem {
         $before ??= self::pumpHead();
 
         return new OrderItem(
-            '200-0010', Outcome::Revise, Disposition::UseUp, $base, $latest ?? $base, Day::parse('2026-01-10'),
-            $before, $after ?? $before->without('screw'),
+            '200-0010',
+            Outcome::Revise,
+            Disposition::UseUp,
+            $base,
+            $latest ?? $base,
+            Day::parse('2026-01-10'),
+            $before,
+            $after ?? $before->without('screw'),
         );
     }
 
     /** @param  list<OrderItem>  $items */
-    public static function order(OrderState $state = OrderState::Revising, ?array $items = null, ?string $date = '2027-02-01', ?int $signer = 3, ?string $signed = null): Order
-    {
-        return new Order('ECO-00001', $state, 1, 2, $signer, $date === null ? null : Day::parse($date), $items ?? [self::orderItem()], [2], $signed);
+    public static function order(
+        OrderState $state = OrderState::Revising,
+        ?array $items = null,
+        ?string $date = '2027-02-01',
+        ?int $signer = 3,
+        ?string $signed = null,
+    ): Order {
+        return new Order(
+            'ECO-00001',
+            $state,
+            1,
+            2,
+            $signer,
+            $date === null ? null : Day::parse($date),
+            $items ?? [self::orderItem()],
+            [2],
+            $signed,
+        );
     }
 }

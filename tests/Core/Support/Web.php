@@ -64,6 +64,9 @@ final class Web implements Lists
     {
         ksort($lists);
 
-        return array_map(FlatList::of(...), array_filter($lists, static fn (int $at): bool => $at >> Adjacency::BLOCK === $block, ARRAY_FILTER_USE_KEY));
+        return array_map(
+            FlatList::of(...),
+            array_filter($lists, static fn(int $at): bool => $at >> Adjacency::BLOCK === $block, ARRAY_FILTER_USE_KEY),
+        );
     }
 }

@@ -22,10 +22,20 @@ final class StandIn
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
         $database = config()->array('database.connections.pgsql');
-        $process = proc_open([PHP_BINARY, '-S', "127.0.0.1:{$port}", base_path('stand-ins/planning/index.php')], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, null, [
-            'PLANNING_DB' => "host={$database['host']};port={$database['port']};dbname=planning_test",
-            'PLANNING_DB_USER' => $database['username'], 'PLANNING_DB_PASSWORD' => $database['password'], 'PLANNING_TOKEN' => self::TOKEN,
-        ]) ?: throw new \RuntimeException('The stand-in does not start.');
+        $process =
+            proc_open(
+                [PHP_BINARY, '-S', "127.0.0.1:{$port}", base_path('stand-ins/planning/index.php')],
+                [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+                $pipes,
+                null,
+                [
+                    'PLANNING_DB' => "host={$database['host']};port={$database['port']};dbname=planning_test",
+                    'PLANNING_DB_USER' => $database['username'],
+                    'PLANNING_DB_PASSWORD' => $database['password'],
+                    'PLANNING_TOKEN' => self::TOKEN,
+                ],
+            ) ?:
+            throw new \RuntimeException('The stand-in does not start.');
         for ($i = 0; $i < 100; $i++) {
             $open = @fsockopen('127.0.0.1', $port, timeout: 1);
             if ($open !== false) {
@@ -55,25 +65,56 @@ final class StandIn
      */
     public function load(array $items, array $more = []): Response
     {
-        return $this->shown()->post('/load', ['today' => World::day(0), 'items' => $items, ...$more])->throw();
+        return $this->shown()
+            ->post('/load', ['today' => World::day(0), 'items' => $items, ...$more])
+            ->throw();
     }
 
     /** @return array<string, mixed> an item as planning is told of it */
-    public static function item(string $number, string $supply = 'buy', bool $sold = false, string $kind = 'part', string $unit = 'pc'): array
-    {
-        return ['number' => $number, 'revision' => 'A', 'unit' => $unit, 'cost' => '2.50', 'supply' => $supply, 'sold' => $sold, 'kind' => $kind];
+    public static function item(
+        string $number,
+        string $supply = 'buy',
+        bool $sold = false,
+        string $kind = 'part',
+        string $unit = 'pc',
+    ): array {
+        return [
+            'number' => $number,
+            'revision' => 'A',
+            'unit' => $unit,
+            'cost' => '2.50',
+            'supply' => $supply,
+            'sold' => $sold,
+            'kind' => $kind,
+        ];
     }
 
     /** @return list<array<string, string>> the hand-overs on its page: name, received, taken, refused, applied at most */
     public function handOvers(): array
     {
-        preg_match_all('~<tr><td>(.*?)</td><td>(\d+)</td><td>(\d+)</td><td>(\d+)</td><td>(\d+)</td></tr>~', Http::get($this->address)->body(), $rows, PREG_SET_ORDER);
+        preg_match_all(
+            '~<tr><td>(.*?)</td><td>(\d+)</td><td>(\d+)</td><td>(\d+)</td><td>(\d+)</td></tr>~',
+            Http::get($this->address)->body(),
+            $rows,
+            PREG_SET_ORDER,
+        );
 
-        return array_map(static fn (array $row): array => ['name' => $row[1], 'received' => $row[2], 'taken' => $row[3], 'refused' => $row[4], 'applied' => $row[5]], $rows);
+        return array_map(
+            static fn(array $row): array => [
+                'name' => $row[1],
+                'received' => $row[2],
+                'taken' => $row[3],
+                'refused' => $row[4],
+                'applied' => $row[5],
+            ],
+            $rows,
+        );
     }
 
     public function behave(string $mode): void
     {
-        Http::asForm()->withoutRedirecting()->post("{$this->address}/behaviour", ['mode' => $mode]);
+        Http::asForm()
+            ->withoutRedirecting()
+            ->post("{$this->address}/behaviour", ['mode' => $mode]);
     }
 }

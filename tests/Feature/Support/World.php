@@ -32,33 +32,66 @@ final class World
 
     public function __construct(private readonly TestCase $test)
     {
-        foreach ([
-            'mira' => Role::Coordinator, 'jonas' => Role::DesignEngineer, 'edda' => Role::ElectronicsEngineer, 'helen' => Role::BoardMember,
-            'nils' => Role::Quality, 'vera' => Role::Viewer, 'tomas' => Role::Planner,
-        ] as $login => $role) {
-            $this->people[$login] = Person::query()->create([
-                'login' => $login, 'name' => ucfirst($login), 'email' => "{$login}@quillback.example", 'password' => 'secret', 'roles' => [$role->value],
-            ])->refresh();
+        foreach (
+            [
+                'mira' => Role::Coordinator,
+                'jonas' => Role::DesignEngineer,
+                'edda' => Role::ElectronicsEngineer,
+                'helen' => Role::BoardMember,
+                'nils' => Role::Quality,
+                'vera' => Role::Viewer,
+                'tomas' => Role::Planner,
+            ]
+            as $login => $role
+        ) {
+            $this->people[$login] = Person::query()
+                ->create([
+                    'login' => $login,
+                    'name' => ucfirst($login),
+                    'email' => "{$login}@quillback.example",
+                    'password' => 'secret',
+                    'roles' => [$role->value],
+                ])
+                ->refresh();
         }
-        DB::table('number_ranges')->insert([['name' => 'request', 'prefix' => 'ECR-', 'width' => 5, 'next' => 1], ['name' => 'order', 'prefix' => 'ECO-', 'width' => 5, 'next' => 1]]);
+        DB::table('number_ranges')->insert([
+            ['name' => 'request', 'prefix' => 'ECR-', 'width' => 5, 'next' => 1],
+            ['name' => 'order', 'prefix' => 'ECO-', 'width' => 5, 'next' => 1],
+        ]);
         $category = Category::query()->create(['code' => 'pump', 'name' => 'Pump', 'sequence' => 'letters'])->id;
-        foreach ([
-            ['200-0001', 'Pump module', 'assembly', 'pc', true, 4_860_000], ['200-0010', 'Pump head', 'assembly', 'pc', false, 2_620_000],
-            ['200-0040', 'Pump tube, 1.6', 'part', 'm', false, 98_000], ['200-0041', 'Pump tube, 2.4', 'part', 'm', false, 126_000],
-            ['200-0042', 'Tube clamp', 'part', 'pc', false, 6_800], ['600-0014', 'Screw', 'part', 'pc', false, 500],
-            ['710-0001', 'Grease', 'consumable', 'g', false, 900], ['200-0099', 'Not released', 'part', 'pc', false, null],
-        ] as [$number, $title, $kind, $unit, $sold, $cost]) {
+        foreach (
+            [
+                ['200-0001', 'Pump module', 'assembly', 'pc', true, 4_860_000],
+                ['200-0010', 'Pump head', 'assembly', 'pc', false, 2_620_000],
+                ['200-0040', 'Pump tube, 1.6', 'part', 'm', false, 98_000],
+                ['200-0041', 'Pump tube, 2.4', 'part', 'm', false, 126_000],
+                ['200-0042', 'Tube clamp', 'part', 'pc', false, 6_800],
+                ['600-0014', 'Screw', 'part', 'pc', false, 500],
+                ['710-0001', 'Grease', 'consumable', 'g', false, 900],
+                ['200-0099', 'Not released', 'part', 'pc', false, null],
+            ]
+            as [$number, $title, $kind, $unit, $sold, $cost]
+        ) {
             $this->items[$number] = Item::query()->create([
-                'number' => $number, 'title' => $title, 'kind' => $kind, 'category_id' => $category, 'unit' => $unit, 'supply' => 'make',
-                'sold' => $sold, 'standard_cost' => $cost,
+                'number' => $number,
+                'title' => $title,
+                'kind' => $kind,
+                'category_id' => $category,
+                'unit' => $unit,
+                'supply' => 'make',
+                'sold' => $sold,
+                'standard_cost' => $cost,
             ])->id;
         }
         foreach (array_keys($this->items) as $number) {
-            $this->release($number, match ($number) {
-                '200-0001' => [[10, '200-0010', 1, 'pc']],
-                '200-0010' => [[10, '200-0040', 0.5, 'm'], [20, '200-0042', 2, 'pc'], [30, '600-0014', 6, 'pc']],
-                default => [],
-            });
+            $this->release(
+                $number,
+                match ($number) {
+                    '200-0001' => [[10, '200-0010', 1, 'pc']],
+                    '200-0010' => [[10, '200-0040', 0.5, 'm'], [20, '200-0042', 2, 'pc'], [30, '600-0014', 6, 'pc']],
+                    default => [],
+                },
+            );
         }
     }
 
@@ -66,16 +99,30 @@ final class World
     private function release(string $number, array $lines): void
     {
         $start = CarbonImmutable::today()->subYear();
-        $revision = DB::table('revisions')->insertGetId(['item_id' => $this->items[$number], 'code' => 'A', 'status' => 'in_work', 'reason' => 'First release']);
+        $revision = DB::table('revisions')->insertGetId([
+            'item_id' => $this->items[$number],
+            'code' => 'A',
+            'status' => 'in_work',
+            'reason' => 'First release',
+        ]);
         foreach ($lines as [$find, $component, $quantity, $unit]) {
             StructureLine::query()->insert([
-                'revision_id' => $revision, 'kind' => 'engineering', 'line_key' => (string) Str::uuid7(), 'find' => $find,
-                'component_id' => $this->items[$component], 'quantity' => (int) ($quantity * 1_000_000), 'unit' => $unit,
+                'revision_id' => $revision,
+                'kind' => 'engineering',
+                'line_key' => (string) Str::uuid7(),
+                'find' => $find,
+                'component_id' => $this->items[$component],
+                'quantity' => (int) ($quantity * 1_000_000),
+                'unit' => $unit,
             ]);
         }
         if ($number !== '200-0099') {
-            DB::table('revisions')->where('id', $revision)->update(['status' => 'in_review']);
-            DB::table('revisions')->where('id', $revision)->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start]);
+            DB::table('revisions')
+                ->where('id', $revision)
+                ->update(['status' => 'in_review']);
+            DB::table('revisions')
+                ->where('id', $revision)
+                ->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start]);
         }
     }
 
@@ -92,8 +139,13 @@ final class World
     public function request(array $other = []): array
     {
         return $other + [
-            'title' => 'Pump tube wears out', 'reason' => 'defect', 'source' => 'field', 'site' => 'Weir', 'priority' => 'critical',
-            'description' => 'Tears after 200 hours.', 'items' => ['200-0010', '200-0040'],
+            'title' => 'Pump tube wears out',
+            'reason' => 'defect',
+            'source' => 'field',
+            'site' => 'Weir',
+            'priority' => 'critical',
+            'description' => 'Tears after 200 hours.',
+            'items' => ['200-0010', '200-0040'],
         ];
     }
 
@@ -102,18 +154,37 @@ final class World
     {
         $number = $this->as('jonas', 'POST', '/requests', $this->request())->assertOk()->json('number');
         $this->as('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
-        $this->as('mira', 'POST', "/requests/{$number}/decision", ['decision' => 'approved', 'reason' => 'Needed.', 'version' => 2])->assertOk();
+        $this->as('mira', 'POST', "/requests/{$number}/decision", [
+            'decision' => 'approved',
+            'reason' => 'Needed.',
+            'version' => 2,
+        ])->assertOk();
 
-        return $this->as('mira', 'POST', "/requests/{$number}/order")->assertOk()->json('number');
+        return $this->as('mira', 'POST', "/requests/{$number}/order")
+            ->assertOk()
+            ->json('number');
     }
 
     /** An order that is planned and open for revision by jonas, to be signed by helen. */
     public function opened(): string
     {
         $order = $this->order();
-        $this->as('mira', 'PATCH', "/orders/{$order}", ['editor' => 'jonas', 'signer' => 'helen', 'effective_on' => self::day(30), 'version' => 1])->assertOk();
-        $this->as('mira', 'PUT', "/orders/{$order}/items/200-0010", ['outcome' => 'revise', 'disposition' => 'use_up', 'version' => 2])->assertOk();
-        $this->as('mira', 'PUT', "/orders/{$order}/items/200-0040", ['outcome' => 'keep', 'disposition' => 'use_up', 'version' => 3])->assertOk();
+        $this->as('mira', 'PATCH', "/orders/{$order}", [
+            'editor' => 'jonas',
+            'signer' => 'helen',
+            'effective_on' => self::day(30),
+            'version' => 1,
+        ])->assertOk();
+        $this->as('mira', 'PUT', "/orders/{$order}/items/200-0010", [
+            'outcome' => 'revise',
+            'disposition' => 'use_up',
+            'version' => 2,
+        ])->assertOk();
+        $this->as('mira', 'PUT', "/orders/{$order}/items/200-0040", [
+            'outcome' => 'keep',
+            'disposition' => 'use_up',
+            'version' => 3,
+        ])->assertOk();
         $this->as('mira', 'POST', "/orders/{$order}/opening", ['version' => 4])->assertOk();
 
         return $order;
@@ -123,13 +194,23 @@ final class World
      * @param  array<string, string>  $fields
      * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
      */
-    public function edit(string $order, string $operation, int $find, array $fields = [], string $by = 'jonas', ?int $seen = null): TestResponse
-    {
+    public function edit(
+        string $order,
+        string $operation,
+        int $find,
+        array $fields = [],
+        string $by = 'jonas',
+        ?int $seen = null,
+    ): TestResponse {
         $now = $this->as($by, 'GET', "/orders/{$order}/items/200-0010/redline")->json();
-        $line = collect($now['rows'])->first(fn (array $row): bool => ($row['before']['find'] ?? $row['after']['find']) === $find)['key'] ?? '';
+        $line =
+            collect($now['rows'])->first(fn(array $row): bool => ($row['before']['find'] ?? $row['after']['find']) === $find)['key'] ?? '';
 
         return $this->as($by, 'POST', "/orders/{$order}/items/200-0010/edits", [
-            'operation' => $operation, 'line' => $operation === 'add' ? '' : $line, 'fields' => (object) $fields, 'seen' => $seen ?? $now['seen'],
+            'operation' => $operation,
+            'line' => $operation === 'add' ? '' : $line,
+            'fields' => (object) $fields,
+            'seen' => $seen ?? $now['seen'],
         ]);
     }
 
@@ -159,22 +240,30 @@ final class World
 
     public function state(string $number): string
     {
-        return (ChangeOrder::query()->where('number', $number)->first() ?? ChangeRequest::query()->where('number', $number)->firstOrFail())->state->value;
+        return (
+            ChangeOrder::query()->where('number', $number)->first() ?? ChangeRequest::query()->where('number', $number)->firstOrFail()
+        )->state->value;
     }
 
     /** Planning takes everything, except what is named. */
     public static function planningTakes(string ...$refused): void
     {
-        Http::fake(['*/hand-overs' => static function ($request) use ($refused) {
-            $xml = simplexml_load_string($request->body());
-            $entries = [];
-            foreach ($xml->entry as $entry) {
-                $no = in_array((string) $entry['component'], $refused, true);
-                $entries[] = ['entry' => (int) $entry['number'], 'answer' => $no ? 'refused' : 'taken', 'reason' => $no ? 'Not known.' : ''];
-            }
+        Http::fake([
+            '*/hand-overs' => static function ($request) use ($refused) {
+                $xml = simplexml_load_string($request->body());
+                $entries = [];
+                foreach ($xml->entry as $entry) {
+                    $no = in_array((string) $entry['component'], $refused, true);
+                    $entries[] = [
+                        'entry' => (int) $entry['number'],
+                        'answer' => $no ? 'refused' : 'taken',
+                        'reason' => $no ? 'Not known.' : '',
+                    ];
+                }
 
-            return Http::response(['entries' => $entries]);
-        }]);
+                return Http::response(['entries' => $entries]);
+            },
+        ]);
     }
 
     public static function day(int $days): string
