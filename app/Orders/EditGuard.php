@@ -15,6 +15,7 @@ use App\Structures\StructureReader;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Edit\Conflict;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
@@ -49,7 +50,7 @@ final readonly class EditGuard
     public static function refuseWhatOthersChanged(Edit $edit, array $unseen, ?Line $now): void
     {
         foreach ($unseen as $other) {
-            if ($edit->conflictsWith($other->toCore())) {
+            if (Conflict::between($edit, $other->toCore()) !== []) {
                 throw new Stale(
                     sprintf('%s changed this line meanwhile. Yours was not saved; both are shown.', $other->author->name),
                     $now === null
@@ -172,8 +173,8 @@ final readonly class EditGuard
         $numbers = [];
         foreach ($rows as $other) {
             foreach (OrderReader::activeEdits($other) as $edit) {
-                if (isset($edit->fields[LineField::Component->value])) {
-                    $numbers[$other->item_id][] = $edit->fields[LineField::Component->value];
+                if (isset($edit->fields()[LineField::Component->value])) {
+                    $numbers[$other->item_id][] = $edit->fields()[LineField::Component->value];
                 }
             }
         }

@@ -24,7 +24,7 @@ final readonly class Edits
             $before = $difference->before;
             $after = $difference->after;
             if ($after === null) {
-                $edits[] = new Edit(EditOperation::Remove, $before->key ?? '');
+                $edits[] = new RemoveLine($before->key ?? '');
 
                 continue;
             }
@@ -36,15 +36,11 @@ final readonly class Edits
             foreach ($named as $field) {
                 $fields[$field->value] = $after->text($field);
             }
-            $edits[] = new Edit(
-                match (true) {
-                    $before === null => EditOperation::Add,
-                    $replaced => EditOperation::Replace,
-                    default => EditOperation::Change,
-                },
-                $before->key ?? $after->key,
-                $fields,
-            );
+            $edits[] = match (true) {
+                $before === null => new AddLine($after->key, $fields),
+                $replaced => new ReplaceComponent($before->key, $fields),
+                default => new ChangeLine($before->key, $fields),
+            };
         }
 
         return $edits;

@@ -23,14 +23,17 @@ final readonly class Rebase
     public static function onto(Structure $base, Structure $newer, array $edits): array
     {
         $comparison = Comparison::of($base, $newer);
-        $theirs = Edits::between($comparison);
+        $theirs = [];
+        foreach (Edits::between($comparison) as $their) {
+            $theirs[$their->line()][] = $their;
+        }
         $reasons = [];
         foreach ($edits as $mine) {
-            foreach ($theirs as $their) {
-                if ($mine->conflictsWith($their)) {
-                    $line = $base->line($mine->line);
-                    $what = array_keys(array_intersect_key($mine->fields, $their->fields));
-                    $reasons[$mine->line] = sprintf(
+            foreach ($theirs[$mine->line()] ?? [] as $their) {
+                if (Conflict::between($mine, $their) !== []) {
+                    $line = $base->line($mine->line());
+                    $what = array_keys(array_intersect_key($mine->fields(), $their->fields()));
+                    $reasons[$mine->line()] = sprintf(
                         'Line %d %s: %s was changed in both. Undo your edit of it first.',
                         $line->find ?? 0,
                         $line->component ?? '',
@@ -48,10 +51,7 @@ final readonly class Rebase
                 $now[$difference->before->key] = $difference->after->key;
             }
         }
-        $moved = array_map(
-            static fn(Edit $edit): Edit => new Edit($edit->operation, $now[$edit->line] ?? $edit->line, $edit->fields),
-            $edits,
-        );
+        $moved = array_map(static fn(Edit $edit): Edit => $edit->of($now[$edit->line()] ?? $edit->line()), $edits);
         Apply::all($newer, $moved);
 
         return $moved;

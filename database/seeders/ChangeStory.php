@@ -263,7 +263,7 @@ final class ChangeStory
     {
         $editor = $this->people[ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor->login ?? ''];
         foreach ($edits as $edit) {
-            app(EditStructure::class)->make($editor, $order, $item, $edit->operation, $edit->line, $edit->fields, PHP_INT_MAX);
+            app(EditStructure::class)->make($editor, $order, $item, $edit, PHP_INT_MAX);
         }
     }
 

@@ -22,8 +22,7 @@ use Illuminate\Support\Facades\Http;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
-use Orthotaxis\Core\Edit\Edit;
-use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Edit\AddLine;
 
 /** What the stories leave out, so that every page has something true to show in each of its states. */
 final class EveryStateSeeder extends Seeder
@@ -142,7 +141,7 @@ final class EveryStateSeeder extends Seeder
         $s->open($order);
         $unit = Item::query()->where('number', $component)->firstOrFail()->unit->value;
         $s->on($daysAgo + 4)->edit($order, $item, [
-            new Edit(EditOperation::Add, '', [
+            new AddLine('', [
                 'find' => '990',
                 'component' => $component,
                 'quantity' => '1',

@@ -16,8 +16,9 @@ use Illuminate\Database\Seeder;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
-use Orthotaxis\Core\Edit\Edit;
-use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Edit\AddLine;
+use Orthotaxis\Core\Edit\ChangeLine;
+use Orthotaxis\Core\Edit\ReplaceComponent;
 use Orthotaxis\Core\Report\ReportState;
 
 /** Changes at every stage of their life. */
@@ -79,9 +80,7 @@ final class OpenChangesSeeder extends Seeder
         $s->name($order, '200-0001', Outcome::Revise, Disposition::UseUp);
         $s->name($order, '200-0051', Outcome::Keep, Disposition::UseUp);
         $s->open($order);
-        $s->on(28)->edit($order, '200-0001', [
-            new Edit(EditOperation::Replace, $s->line('200-0001', '200-0051'), ['component' => '200-0052']),
-        ]);
+        $s->on(28)->edit($order, '200-0001', [new ReplaceComponent($s->line('200-0001', '200-0051'), ['component' => '200-0052'])]);
         $s->submit($order);
         $s->on(24)->sign($order);
         $s->on(23)->release($order);
@@ -110,7 +109,7 @@ final class OpenChangesSeeder extends Seeder
         $s->name($order, '200-0020', Outcome::Revise, Disposition::UseUp);
         $s->open($order);
         $s->on(12)->edit($order, '200-0020', [
-            new Edit(EditOperation::Add, '', [
+            new AddLine('', [
                 'find' => '80',
                 'component' => '710-0002',
                 'quantity' => '0.3',
@@ -147,7 +146,7 @@ final class OpenChangesSeeder extends Seeder
         $s->open($order);
         $s->on(8);
         foreach (['100-0012', '100-0024', '100-0034'] as $product) {
-            $s->edit($order, $product, [new Edit(EditOperation::Replace, $s->line($product, '700-0005'), ['component' => '700-0006'])]);
+            $s->edit($order, $product, [new ReplaceComponent($s->line($product, '700-0005'), ['component' => '700-0006'])]);
         }
         $s->on(5)->submit($order);
     }
@@ -171,7 +170,7 @@ final class OpenChangesSeeder extends Seeder
         $s->plan($order, 'jonas.weir', 'helen.marsh', 80);
         $s->name($order, '220-0024', Outcome::Revise, Disposition::Rework);
         $s->open($order);
-        $s->on(46)->edit($order, '220-0024', [new Edit(EditOperation::Change, $s->line('220-0024', '220-0033'), ['quantity' => '48'])]);
+        $s->on(46)->edit($order, '220-0024', [new ChangeLine($s->line('220-0024', '220-0033'), ['quantity' => '48'])]);
         $s->on(41)->submit($order);
     }
 
@@ -204,11 +203,11 @@ final class OpenChangesSeeder extends Seeder
         $s->open($order);
         $line = $s->line('300-0010', '310-0002');
         $s->on(6)->edit($order, '300-0010', [
-            new Edit(EditOperation::Replace, $line, ['component' => '310-0003', 'designators' => 'U8', 'notes' => 'small outline']),
+            new ReplaceComponent($line, ['component' => '310-0003', 'designators' => 'U8', 'notes' => 'small outline']),
         ]);
         $s->keep($order, '300-0010', 'Regulator alone, for the first trial');
         $s->on(5)->edit($order, '300-0010', [
-            new Edit(EditOperation::Change, $s->line('300-0010', '310-0057'), [
+            new ChangeLine($s->line('300-0010', '310-0057'), [
                 'quantity' => '5',
                 'designators' => 'C17, C18, C19, C20, C23',
             ]),
@@ -244,9 +243,7 @@ final class OpenChangesSeeder extends Seeder
         }
         $s->name($order, '230-0020', Outcome::Keep, Disposition::UseUp);
         $s->open($order);
-        $s->on(11)->edit($order, '230-0001', [
-            new Edit(EditOperation::Replace, $s->line('230-0001', '230-0020'), ['component' => '230-0021']),
-        ]);
+        $s->on(11)->edit($order, '230-0001', [new ReplaceComponent($s->line('230-0001', '230-0020'), ['component' => '230-0021'])]);
 
         $latch = $s
             ->on(20)
@@ -266,9 +263,7 @@ final class OpenChangesSeeder extends Seeder
         $s->plan($order, 'samir.bello', 'helen.marsh', 70);
         $s->name($order, '230-0001', Outcome::Revise, Disposition::UseUp);
         $s->open($order);
-        $s->on(9)->edit($order, '230-0001', [
-            new Edit(EditOperation::Replace, $s->line('230-0001', '230-0022'), ['component' => '230-0023']),
-        ]);
+        $s->on(9)->edit($order, '230-0001', [new ReplaceComponent($s->line('230-0001', '230-0022'), ['component' => '230-0023'])]);
     }
 
     private function decidedRequests(): void

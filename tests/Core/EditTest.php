@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
+use Orthotaxis\Core\Edit\AddLine;
 use Orthotaxis\Core\Edit\Apply;
+use Orthotaxis\Core\Edit\ChangeLine;
+use Orthotaxis\Core\Edit\Conflict;
 use Orthotaxis\Core\Edit\Edit;
-use Orthotaxis\Core\Edit\EditOperation as Op;
 use Orthotaxis\Core\Edit\Rebase;
+use Orthotaxis\Core\Edit\RemoveLine;
+use Orthotaxis\Core\Edit\ReplaceComponent;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
@@ -15,10 +19,10 @@ use Tests\Core\Support\Make;
 it('applies edits one after another and leaves the base alone', function (): void {
     $base = Make::pumpHead();
     $after = Apply::all($base, [
-        new Edit(Op::Replace, 'tube', ['component' => '200-0041', 'notes' => 'wall 2.4 mm']),
-        new Edit(Op::Change, 'clamp', ['quantity' => '4']),
-        new Edit(Op::Remove, 'screw'),
-        new Edit(Op::Add, 'grease', ['find' => '80', 'component' => '710-0001', 'quantity' => '2', 'unit' => 'g', 'not_modelled' => 'yes']),
+        new ReplaceComponent('tube', ['component' => '200-0041', 'notes' => 'wall 2.4 mm']),
+        new ChangeLine('clamp', ['quantity' => '4']),
+        new RemoveLine('screw'),
+        new AddLine('grease', ['find' => '80', 'component' => '710-0001', 'quantity' => '2', 'unit' => 'g', 'not_modelled' => 'yes']),
     ]);
     expect($after->components())
         ->toBe(['200-0011', '200-0041', '200-0042', '710-0001'])
@@ -38,37 +42,39 @@ it('refuses an edit that does not fit, with the place', function (Edit $edit, st
         expect($refusal->reasons)->toHaveKey($place);
     }
 })->with([
-    'a line that is not there' => [new Edit(Op::Remove, 'nothing'), 'line'],
+    'a line that is not there' => [new RemoveLine('nothing'), 'line'],
     'a line that is there already' => [
-        new Edit(Op::Add, 'tube', ['find' => '10', 'component' => 'P', 'quantity' => '1', 'unit' => 'pc']),
+        new AddLine('tube', ['find' => '10', 'component' => 'P', 'quantity' => '1', 'unit' => 'pc']),
         'line',
     ],
-    'the same component' => [new Edit(Op::Replace, 'tube', ['component' => '200-0040']), 'component'],
-    'another component as a change' => [new Edit(Op::Change, 'tube', ['component' => '200-0041']), 'component'],
-    'a change that changes nothing' => [new Edit(Op::Change, 'clamp', ['quantity' => '2.0']), 'line'],
-    'zero' => [new Edit(Op::Change, 'clamp', ['quantity' => '0']), 'quantity'],
+    'the same component' => [new ReplaceComponent('tube', ['component' => '200-0040']), 'component'],
+    'another component as a change' => [new ChangeLine('tube', ['component' => '200-0041']), 'component'],
+    'a change that changes nothing' => [new ChangeLine('clamp', ['quantity' => '2.0']), 'line'],
+    'zero' => [new ChangeLine('clamp', ['quantity' => '0']), 'quantity'],
 ]);
 
 it('knows which edits cannot both be kept', function (): void {
-    $quantity = new Edit(Op::Change, 'clamp', ['quantity' => '4']);
-    expect($quantity->conflictsWith(new Edit(Op::Change, 'clamp', ['quantity' => '3'])))
-        ->toBeTrue()
-        ->and($quantity->conflictsWith(new Edit(Op::Change, 'clamp', ['notes' => 'twist'])))
-        ->toBeFalse()
-        ->and($quantity->conflictsWith(new Edit(Op::Change, 'tube', ['quantity' => '3'])))
-        ->toBeFalse()
-        ->and($quantity->conflictsWith(new Edit(Op::Remove, 'clamp')))
-        ->toBeTrue();
+    $quantity = new ChangeLine('clamp', ['quantity' => '4']);
+    expect(Conflict::between($quantity, new ChangeLine('clamp', ['quantity' => '3'])))
+        ->toBe(['quantity'])
+        ->and(Conflict::between($quantity, new ChangeLine('clamp', ['notes' => 'twist'])))
+        ->toBe([])
+        ->and(Conflict::between($quantity, new ChangeLine('tube', ['quantity' => '3'])))
+        ->toBe([])
+        ->and(Conflict::between($quantity, new RemoveLine('clamp')))
+        ->toBe(['quantity'])
+        ->and(Conflict::between(new RemoveLine('clamp'), new RemoveLine('clamp')))
+        ->not->toBe([]);
 });
 
 it('brings edits onto a newer base when they touch other things, and names those that touch the same', function (): void {
     $base = Make::pumpHead();
-    $newer = Apply::one($base, new Edit(Op::Change, 'clamp', ['quantity' => '4']));
-    Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['notes' => 'twist']), new Edit(Op::Remove, 'screw')]);
+    $newer = Apply::one($base, new ChangeLine('clamp', ['quantity' => '4']));
+    Rebase::onto($base, $newer, [new ChangeLine('clamp', ['notes' => 'twist']), new RemoveLine('screw')]);
 
-    expect(fn() => Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['quantity' => '3'])]))
+    expect(fn() => Rebase::onto($base, $newer, [new ChangeLine('clamp', ['quantity' => '3'])]))
         ->toThrow(Refusal::class, 'Line 60 200-0042: quantity was changed in both')
-        ->and(fn() => Rebase::onto($base, $base->without('screw'), [new Edit(Op::Change, 'screw', ['quantity' => '8'])]))
+        ->and(fn() => Rebase::onto($base, $base->without('screw'), [new ChangeLine('screw', ['quantity' => '8'])]))
         ->toThrow(Refusal::class, 'Line 70');
 });
 
@@ -87,8 +93,8 @@ it('takes a line that came back under another identity for the same line', funct
     $base = Make::pumpHead();
     $newer = $base->without('clamp')->with(Make::line('clamp-2', 60, '200-0042', '2', notes: 'from the other side'));
     $moved = Rebase::onto($base, $newer, [
-        new Edit(Op::Change, 'clamp', ['quantity' => '4']),
-        new Edit(Op::Change, 'clamp', ['designators' => 'C1, C2, C3, C4']),
+        new ChangeLine('clamp', ['quantity' => '4']),
+        new ChangeLine('clamp', ['designators' => 'C1, C2, C3, C4']),
     ]);
     $after = Apply::all($newer, $moved)->line('clamp-2');
     expect((string) $after?->quantity)
@@ -97,6 +103,6 @@ it('takes a line that came back under another identity for the same line', funct
         ->toBe('from the other side')
         ->and($after?->designators)
         ->toBe('C1, C2, C3, C4')
-        ->and(fn() => Rebase::onto($base, $newer, [new Edit(Op::Change, 'clamp', ['notes' => 'mine'])]))
+        ->and(fn() => Rebase::onto($base, $newer, [new ChangeLine('clamp', ['notes' => 'mine'])]))
         ->toThrow(Refusal::class, 'notes was changed in both');
 });

@@ -10,8 +10,8 @@ use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Edit\Apply;
-use Orthotaxis\Core\Edit\Edit;
-use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Edit\ChangeLine;
+use Orthotaxis\Core\Edit\ReplaceComponent;
 use Orthotaxis\Core\Handover\Document;
 use Orthotaxis\Core\Handover\Format;
 use Orthotaxis\Core\Impact\Reach;
@@ -59,9 +59,9 @@ it('opens the revision that a line names, and the one of the day where it names 
 
 it('changes the fixed revision like any field, and drops it with the component', function () use ($fixed): void {
     $base = new Structure([$fixed('a', 10, 'HEAD', 'A')]);
-    $newer = Apply::one($base, new Edit(EditOperation::Change, 'a', ['revision' => 'C']));
-    $other = Apply::one($base, new Edit(EditOperation::Replace, 'a', ['component' => 'TAIL']));
-    $free = Apply::one($base, new Edit(EditOperation::Change, 'a', ['revision' => '']));
+    $newer = Apply::one($base, new ChangeLine('a', ['revision' => 'C']));
+    $other = Apply::one($base, new ReplaceComponent('a', ['component' => 'TAIL']));
+    $free = Apply::one($base, new ChangeLine('a', ['revision' => '']));
     expect($newer->line('a')?->revision)
         ->toBe('C')
         ->and($other->line('a')?->revision)

@@ -189,10 +189,7 @@ it('makes many edits in a fixed number of queries, and one record of the ledger'
             $this->world->people['jonas'],
             $order,
             '200-0010',
-            array_map(
-                static fn(array $edit): Edit => new Edit(EditOperation::from($edit['operation']), $edit['line'], $edit['fields']),
-                $edits,
-            ),
+            array_map(static fn(array $edit): Edit => EditOperation::from($edit['operation'])->of($edit['line'], $edit['fields']), $edits),
             $seen,
         );
 

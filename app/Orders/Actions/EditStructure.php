@@ -6,11 +6,8 @@ namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
 use App\Orders\EditGuard;
-use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\OrderItem;
-use App\Orders\OrderAct;
-use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
@@ -18,15 +15,14 @@ use App\Structures\StructureReader;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Orthotaxis\Core\Change\OrderState;
-use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Edit\AddLine;
 use Orthotaxis\Core\Edit\Apply;
+use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Edit\Draft;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Edit\Edits;
-use Orthotaxis\Core\Edit\Rebase;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
@@ -36,29 +32,10 @@ final readonly class EditStructure
 {
     public function __construct(private StructureReader $structures, private EditGuard $guard, private Ledger $ledger) {}
 
-    /**
-     * @param  string  $line  the key of the line; empty to add one
-     * @param  array<value-of<LineField>, string>  $fields
-     * @param  int  $seen  the number of the newest edit that was on screen
-     */
-    public function make(
-        Person $by,
-        string $number,
-        string $itemNumber,
-        EditOperation $operation,
-        string $line,
-        array $fields,
-        int $seen,
-    ): void {
-        DB::transaction(
-            fn() => $this->write(
-                $this->openRow($by, $number, $itemNumber),
-                $by,
-                [new Edit($operation, $line, $fields)],
-                $seen,
-                static fn(int $at, string $field, string $reason): array => [$field => $reason],
-            ),
-        );
+    /** @param  int  $seen  the number of the newest edit that was on screen */
+    public function make(Person $by, string $number, string $itemNumber, Edit $edit, int $seen): void
+    {
+        DB::transaction(fn() => $this->write(HeldItem::forEditor($by, $number, $itemNumber), $by, [$edit], $seen, self::atField(...)));
     }
 
     /**
@@ -72,7 +49,7 @@ final readonly class EditStructure
     {
         DB::transaction(
             fn() => $this->write(
-                $this->openRow($by, $number, $itemNumber),
+                HeldItem::forEditor($by, $number, $itemNumber),
                 $by,
                 $edits,
                 $seen,
@@ -85,15 +62,9 @@ final readonly class EditStructure
     public function adopt(Person $by, string $number, string $itemNumber, string $line, string $revision): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber, $line, $revision): void {
-            $row = self::item(self::openOrder($number), $itemNumber);
-            $edit = new Edit(EditOperation::Change, $line, [LineField::Revision->value => $revision]);
-            $this->write(
-                $row,
-                $by,
-                [$edit],
-                (int) $row->edits->max('number'),
-                static fn(int $at, string $field, string $reason): array => [$field => $reason],
-            );
+            $row = HeldItem::forPlanner($number, $itemNumber);
+            $edit = new ChangeLine($line, [LineField::Revision->value => $revision]);
+            $this->write($row, $by, [$edit], (int) $row->edits->max('number'), self::atField(...));
         });
     }
 
@@ -113,9 +84,9 @@ final readonly class EditStructure
         $unseen = EditGuard::unseen($row, $seen);
         $changes = $refused = [];
         foreach ($edits as $at => $edit) {
-            $was = $draft->line($edit->line);
+            $was = $draft->line($edit->line());
             try {
-                EditGuard::refuseWhatOthersChanged($edit, $unseen[$edit->line] ?? [], $was);
+                EditGuard::refuseWhatOthersChanged($edit, $unseen[$edit->line()] ?? [], $was);
                 $is = $draft->make($edit);
                 if ($is !== null) {
                     $changes[$at] = [$is, $was];
@@ -138,6 +109,12 @@ final readonly class EditStructure
         $this->keep($row, $by, $edits);
     }
 
+    /** @return array<string, string> */
+    private static function atField(int $at, string $field, string $reason): array
+    {
+        return [$field => $reason];
+    }
+
     /** @param  list<Edit>  $edits */
     private function keep(OrderItem $row, Person $by, array $edits): void
     {
@@ -152,9 +129,10 @@ final readonly class EditStructure
                 static fn(Edit $edit, int $at): array => [
                     'order_item_id' => $row->id,
                     'number' => $first + $at,
-                    'operation' => $edit->operation->value,
-                    'line_key' => $edit->line,
-                    'fields' => json_encode((object) $edit->fields, JSON_THROW_ON_ERROR),
+                    'operation' => $edit->operation()->value,
+                    'version' => EditOperation::VERSION,
+                    'line_key' => $edit->line(),
+                    'fields' => json_encode((object) $edit->fields(), JSON_THROW_ON_ERROR),
                     'author_id' => $by->id,
                     'made_at' => $now,
                 ],
@@ -164,10 +142,10 @@ final readonly class EditStructure
         );
         $single = count($edits) === 1 ? $edits[0] : null;
         if ($single !== null) {
-            $this->ledger->record($by->login, "structure.{$single->operation->value}", $row->order->number, [
+            $this->ledger->record($by->login, "structure.{$single->operation()->value}", $row->order->number, [
                 'item' => $row->item->number,
-                'line' => $single->line,
-                'fields' => $single->fields,
+                'line' => $single->line(),
+                'fields' => $single->fields(),
             ]);
         } else {
             // What they are stands with the order and is never deleted; their hash shows that it stayed as it was.
@@ -179,7 +157,10 @@ final readonly class EditStructure
                 'sha256' => hash(
                     'sha256',
                     json_encode(
-                        array_map(static fn(Edit $edit): array => [$edit->operation->value, $edit->line, (object) $edit->fields], $edits),
+                        array_map(
+                            static fn(Edit $edit): array => [$edit->operation()->value, $edit->line(), (object) $edit->fields()],
+                            $edits,
+                        ),
                         JSON_THROW_ON_ERROR,
                     ),
                 ),
@@ -197,27 +178,26 @@ final readonly class EditStructure
     {
         $wanting = array_filter(
             $edits,
-            static fn(Edit $edit): bool => $edit->operation === EditOperation::Add && ($edit->fields['unit'] ?? '') === '',
+            static fn(Edit $edit): bool => $edit->operation() === EditOperation::Add && ($edit->fields()['unit'] ?? '') === '',
         );
         $units =
             $wanting === []
                 ? []
                 : Item::query()
                     ->toBase()
-                    ->whereIn('number', array_map(static fn(Edit $edit): string => $edit->fields['component'] ?? '', $wanting))
+                    ->whereIn('number', array_map(static fn(Edit $edit): string => $edit->fields()['component'] ?? '', $wanting))
                     ->pluck('unit', 'number')
                     ->all();
 
         return array_map(static function (Edit $edit) use ($units): Edit {
-            if ($edit->operation !== EditOperation::Add) {
+            if ($edit->operation() !== EditOperation::Add) {
                 return $edit;
             }
-            $unit = $units[$edit->fields['component'] ?? ''] ?? null;
+            $unit = $units[$edit->fields()['component'] ?? ''] ?? null;
 
-            return new Edit(
-                $edit->operation,
+            return new AddLine(
                 (string) Str::uuid7(),
-                ($edit->fields['unit'] ?? '') === '' && is_string($unit) ? ['unit' => $unit] + $edit->fields : $edit->fields,
+                ($edit->fields()['unit'] ?? '') === '' && is_string($unit) ? ['unit' => $unit] + $edit->fields() : $edit->fields(),
             );
         }, $edits);
     }
@@ -231,7 +211,7 @@ final readonly class EditStructure
     public function makeAll(Person $by, string $number, string $itemNumber, Structure $wanted, int $seen): int
     {
         return DB::transaction(function () use ($by, $number, $itemNumber, $wanted, $seen): int {
-            $row = $this->openRow($by, $number, $itemNumber);
+            $row = HeldItem::forEditor($by, $number, $itemNumber);
             $now = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
             $edits = Edits::between(Comparison::of($now, $wanted));
             $this->write($row, $by, $edits, $seen, static function (int $at, string $field, string $reason) use (
@@ -239,108 +219,12 @@ final readonly class EditStructure
                 $wanted,
                 $now,
             ): array {
-                $find = ($wanted->line($edits[$at]->line) ?? $now->line($edits[$at]->line))->find ?? 0;
+                $find = ($wanted->line($edits[$at]->line()) ?? $now->line($edits[$at]->line()))->find ?? 0;
 
                 return ["line {$find}, {$field}" => "Line {$find}, {$field}: {$reason}"];
             });
 
             return count($edits);
         });
-    }
-
-    public function undo(Person $by, string $number, string $itemNumber): void
-    {
-        DB::transaction(function () use ($by, $number, $itemNumber): void {
-            $edit =
-                $this->openRow($by, $number, $itemNumber)->edits()->reorder()->whereNull('withdrawn_at')->orderByDesc('number')->first() ??
-                throw Refusal::at('edits', 'There is nothing to undo.');
-            $this->mark($edit, CarbonImmutable::now(), $by, $number, $itemNumber, 'structure.undone');
-        });
-    }
-
-    public function redo(Person $by, string $number, string $itemNumber): void
-    {
-        DB::transaction(function () use ($by, $number, $itemNumber): void {
-            $edit =
-                $this->openRow($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first() ??
-                throw Refusal::at('edits', 'There is nothing to redo.');
-            $this->mark($edit, null, $by, $number, $itemNumber, 'structure.redone');
-        });
-    }
-
-    /** Another order has released the item meanwhile: the edits go onto that revision, when they do not touch the same. */
-    public function bringInNewer(Person $by, string $number, string $itemNumber): void
-    {
-        DB::transaction(function () use ($by, $number, $itemNumber): void {
-            $row = $this->openRow($by, $number, $itemNumber);
-            $newest = $row->item->workBase()?->id;
-            $active = OrderReader::activeEdits($row);
-            $moved = Rebase::onto($this->structures->ofRevision($row->base_revision_id), $this->structures->ofRevision($newest), $active);
-            $lines = [];
-            foreach ($active as $i => $edit) {
-                if ($moved[$i]->line !== $edit->line) {
-                    $lines[$edit->line] = $moved[$i]->line;
-                }
-            }
-            foreach ($lines as $was => $is) {
-                $row->edits()
-                    ->where('line_key', $was)
-                    ->update(['line_key' => $is]);
-            }
-            $row->update(['base_revision_id' => $newest]);
-            $this->ledger->record(
-                $by->login,
-                'structure.newer_brought_in',
-                $number,
-                ['item' => $itemNumber, 'revision' => $row->item->released?->code] + ($lines === [] ? [] : ['lines' => $lines]),
-            );
-        });
-    }
-
-    /**
-     * The item on its order, held for the rest of the transaction.
-     *
-     * @throws Refusal when the person cannot edit it now
-     */
-    public function openRow(Person $by, string $number, string $itemNumber): OrderItem
-    {
-        $order = self::openOrder($number);
-        OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
-
-        return self::item($order, $itemNumber);
-    }
-
-    /** @throws Refusal when its structures cannot be edited now */
-    private static function openOrder(string $number): ChangeOrder
-    {
-        $order = ChangeOrder::hold($number);
-
-        return match ($order->state) {
-            OrderState::Revising => $order,
-            OrderState::Planning => throw Refusal::at('order', "{$number} is not open for revision yet."),
-            default => throw Refusal::at('order', "{$number} is locked: its structures cannot be edited."),
-        };
-    }
-
-    private static function item(ChangeOrder $order, string $itemNumber): OrderItem
-    {
-        return $order
-            ->items()
-            ->with(['edits.author', 'item.released', 'order'])
-            ->where('outcome', Outcome::Revise->value)
-            ->whereRelation('item', 'number', $itemNumber)
-            ->first() ?? throw Refusal::at('item', "{$itemNumber} gets no new revision under {$order->number}.");
-    }
-
-    private function mark(
-        EditRecord $edit,
-        ?CarbonImmutable $withdrawnAt,
-        Person $by,
-        string $number,
-        string $itemNumber,
-        string $act,
-    ): void {
-        $edit->update(['withdrawn_at' => $withdrawnAt]);
-        $this->ledger->record($by->login, $act, $number, ['item' => $itemNumber, 'edit' => $edit->number]);
     }
 }

@@ -23,7 +23,7 @@ final readonly class KeepIteration
     public function keep(Person $by, string $number, string $itemNumber, string $note): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber, $note): void {
-            $row = $this->edits->openRow($by, $number, $itemNumber);
+            $row = HeldItem::forEditor($by, $number, $itemNumber);
             $last = $row->iterations()->first();
             if ($last !== null && $last->edits === self::held($row) && $last->base_revision_id === $row->base_revision_id) {
                 throw Refusal::at('note', 'Nothing was changed since the last iteration.');
@@ -43,7 +43,7 @@ final readonly class KeepIteration
     public function goBack(Person $by, string $number, string $itemNumber, int $iteration, int $seen): void
     {
         DB::transaction(function () use ($by, $number, $itemNumber, $iteration, $seen): void {
-            $row = $this->edits->openRow($by, $number, $itemNumber);
+            $row = HeldItem::forEditor($by, $number, $itemNumber);
             $this->edits->makeAll($by, $number, $itemNumber, $this->iterations->structure($row, $iteration), $seen);
             $this->ledger->record($by->login, 'structure.went_back', $number, ['item' => $itemNumber, 'iteration' => $iteration]);
         });

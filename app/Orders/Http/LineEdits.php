@@ -71,8 +71,7 @@ final class LineEdits extends FormRequest
         $edits = $this->validated('edits');
 
         return array_map(
-            static fn(array $edit): Edit => new Edit(
-                EditOperation::from($edit['operation']),
+            static fn(array $edit): Edit => EditOperation::from($edit['operation'])->of(
                 $edit['line'] ?? '',
                 array_map(strval(...), $edit['fields']),
             ),

@@ -9,6 +9,8 @@ use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\Orders\Actions\EditStructure;
+use App\Orders\Actions\MergeNewer;
+use App\Orders\Actions\UndoEdit;
 use App\Orders\Data\Redline;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
@@ -49,9 +51,10 @@ final readonly class RedlineController
             $person,
             $number,
             $item,
-            EditOperation::from($request->string('operation')->toString()),
-            $request->string('line')->toString(),
-            array_map(static fn(?string $text): string => $text ?? '', $fields),
+            EditOperation::from($request->string('operation')->toString())->of(
+                $request->string('line')->toString(),
+                array_map(static fn(?string $text): string => $text ?? '', $fields),
+            ),
             $request->integer('seen'),
         );
 
@@ -134,27 +137,27 @@ final readonly class RedlineController
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/undo', operationId: 'undoEdit', tags: ['changes'])]
     #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
-    public function undo(string $number, string $item, #[CurrentUser] Person $person): JsonResponse
+    public function undo(string $number, string $item, #[CurrentUser] Person $person, UndoEdit $action): JsonResponse
     {
-        $this->action->undo($person, $number, $item);
+        $action->undo($person, $number, $item);
 
         return $this->redline($person, $number, $item);
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/redo', operationId: 'redoEdit', tags: ['changes'])]
     #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
-    public function redo(string $number, string $item, #[CurrentUser] Person $person): JsonResponse
+    public function redo(string $number, string $item, #[CurrentUser] Person $person, UndoEdit $action): JsonResponse
     {
-        $this->action->redo($person, $number, $item);
+        $action->redo($person, $number, $item);
 
         return $this->redline($person, $number, $item);
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/newer', operationId: 'bringInNewer', tags: ['changes'])]
     #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
-    public function bringInNewer(string $number, string $item, #[CurrentUser] Person $person): JsonResponse
+    public function bringInNewer(string $number, string $item, #[CurrentUser] Person $person, MergeNewer $action): JsonResponse
     {
-        $this->action->bringInNewer($person, $number, $item);
+        $action->merge($person, $number, $item);
 
         return $this->redline($person, $number, $item);
     }

@@ -50,6 +50,6 @@ final class EditRecord extends Model
 
     public function toCore(): Edit
     {
-        return new Edit($this->operation, $this->line_key, $this->fields);
+        return $this->operation->of($this->line_key, $this->fields);
     }
 }

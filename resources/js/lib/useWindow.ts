@@ -13,8 +13,8 @@ interface Window {
   restore: (top: number) => void;
 }
 
-const MARGIN = 8;
-const STEP = 3;
+const MARGIN = 4;
+const STEP = 6;
 
 let printing = false;
 

@@ -1,4 +1,4 @@
-import { render, screen, waitFor } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { plusDays, today } from '../lib/format';
@@ -58,9 +58,9 @@ describe('the ruler of days', () => {
   });
 
   it('follows keys at once and asks for the day when it rests', async () => {
-    const { user, onChange } = ruler();
-    screen.getByRole('slider').focus();
-    await user.keyboard('{ArrowRight}{ArrowRight}{ArrowRight}');
+    const { onChange } = ruler();
+    // One after another without a rest between them, however busy the machine is.
+    for (let times = 0; times < 3; times++) fireEvent.keyDown(screen.getByRole('slider'), { key: 'ArrowRight' });
     await waitFor(() => expect(onChange).toHaveBeenCalled());
     expect(onChange.mock.calls).toEqual([[plusDays(now, 3)]]);
   });

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Edit;
+
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\LineField;
+
+/** Fields change; the component stays. */
+final readonly class ChangeLine implements Edit
+{
+    use OfLine;
+
+    public function operation(): EditOperation
+    {
+        return EditOperation::Change;
+    }
+
+    public function apply(?Line $line): Line
+    {
+        $line = self::present($line);
+        if (isset($this->fields[LineField::Component->value])) {
+            throw Refusal::at('component', 'Another component is a replacement, not a change of the line.');
+        }
+        $after = $line->with($this->fields);
+        foreach (LineField::cases() as $field) {
+            if ($after->text($field) !== $line->text($field)) {
+                return $after;
+            }
+        }
+
+        throw Refusal::at('line', 'This changes nothing: the line reads so already.');
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Edit;
+
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\LineField;
+
+/** What edits of a line have in common: which line, and the fields that they set. */
+trait OfLine
+{
+    /** @param  array<value-of<LineField>, string>  $fields */
+    public function __construct(private readonly string $line, private readonly array $fields = []) {}
+
+    public function line(): string
+    {
+        return $this->line;
+    }
+
+    public function fields(): array
+    {
+        return $this->fields;
+    }
+
+    public function of(string $line): Edit
+    {
+        return new self($line, $this->fields);
+    }
+
+    public function touches(): array
+    {
+        return array_keys($this->fields);
+    }
+
+    private static function present(?Line $line): Line
+    {
+        return $line ?? throw Refusal::at('line', 'This line is no longer in the structure: it was removed under this order.');
+    }
+}
