@@ -81,5 +81,12 @@ if ($json === '1') {
     exit();
 }
 foreach ($rows as $row) {
-    printf("%-20s median %7.1f ms, worst %7.1f ms of %3d acts, %.1f× one alone\n", $row['name'], $row['median_ms'], $row['worst_ms'], $row['acts'], $row['ratio']);
+    printf(
+        "%-20s median %7.1f ms, worst %7.1f ms of %3d acts, %.1f× one alone\n",
+        $row['name'],
+        $row['median_ms'],
+        $row['worst_ms'],
+        $row['acts'],
+        $row['ratio'],
+    );
 }

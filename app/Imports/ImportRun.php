@@ -9,7 +9,6 @@ use App\Imports\Models\Import;
 use App\Ledger\Ledger;
 use App\Tables\SheetReader;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Refusal;
@@ -46,7 +45,7 @@ final readonly class ImportRun
             ) {
                 return;
             }
-            DB::transaction(function () use ($import, $importer, $path): void {
+            $this->ledger->together(function () use ($import, $importer, $path): void {
                 $outcome = $importer->write($this->rows($import, $path, told: false), $import->person, Day::parse($import->first_day));
                 $this->ledger->record($import->person->login, 'import.done', Str::limit($import->file, Ledger::LONGEST_SUBJECT - 3), [
                     'file' => $import->file,

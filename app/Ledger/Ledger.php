@@ -7,6 +7,7 @@ namespace App\Ledger;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Ledger\Chain;
+use Orthotaxis\Core\Ledger\Record;
 
 /**
  * Appends every act to the ledger, in the transaction of the act itself.
@@ -87,7 +88,9 @@ final class Ledger
         foreach ($acts as $act) {
             $records[] = $last = Chain::append($last, ...$act);
         }
-        DB::table('ledger')->insert(array_map(static fn($record): array => (array) $record, $records));
+        foreach (array_chunk($records, 1_000) as $some) {
+            DB::table('ledger')->insert(array_map(static fn(Record $record): array => (array) $record, $some));
+        }
         DB::table('ledger_head')->update(['count' => $last->number, 'hash' => $last->hash]);
     }
 }

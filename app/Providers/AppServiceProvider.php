@@ -8,6 +8,7 @@ use App\CutIn\PlannedSwaps;
 use App\Documents\RevisionWork;
 use App\Dossier\ChangeList;
 use App\Dossier\OrderedSwaps;
+use App\Ledger\Ledger;
 use App\Orders\OrderSide;
 use App\Orders\OrderWork;
 use App\Orders\PlannedStructures;
@@ -52,6 +53,12 @@ final class AppServiceProvider extends ServiceProvider
         RevisionWork::class => OrderWork::class,
         GatheringRequests::class => RequestsOfReports::class,
     ];
+
+    public function register(): void
+    {
+        // It collects what one request, or one job, does.
+        $this->app->scoped(Ledger::class);
+    }
 
     public function boot(): void
     {

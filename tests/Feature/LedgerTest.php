@@ -117,3 +117,47 @@ it('releases also when the anchor cannot be written, and says so in the log', fu
     $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
     expect($this->world->state($order))->toBe('released');
 });
+
+it('writes down at the end of an act what was done, so that the head of the ledger is held for a moment only', function (): void {
+    $ledger = app(Ledger::class);
+    $asked = [];
+    DB::listen(function ($query) use (&$asked): void {
+        $asked[] = strtok($query->sql, ' ') . (str_contains($query->sql, 'ledger_head') ? ' head' : '');
+    });
+    $before = DB::table('ledger')->count();
+    $asked = [];
+    $ledger->together(function () use ($ledger): void {
+        $ledger->record('mira', 'order.planned', 'ECO-00001', ['n' => 1]);
+        DB::select('SELECT 1');
+        $ledger->together(fn() => $ledger->record('mira', 'order.opened', 'ECO-00001', ['n' => 2]));
+        DB::select('SELECT 2');
+    });
+    expect(array_slice($asked, 0, 3))
+        ->toBe(['SELECT', 'SELECT', 'select head'])
+        ->and(count(array_keys($asked, 'select head', true)))
+        ->toBe(1)
+        ->and(DB::table('ledger')->where('number', '>', $before)->orderBy('number')->pluck('act')->all())
+        ->toBe(['order.planned', 'order.opened']);
+    $this->artisan('ledger:verify')->assertSuccessful();
+});
+
+it('leaves no record of what failed, be it caught or not', function (): void {
+    $ledger = app(Ledger::class);
+    $before = DB::table('ledger')->count();
+    $fail = fn(string $act): mixed => $ledger->together(function () use ($ledger, $act): never {
+        $ledger->record('mira', $act, 'ECO-00001');
+        throw new RuntimeException('It does not fit.');
+    });
+    $ledger->together(function () use ($ledger, $fail): void {
+        $ledger->record('mira', 'order.planned', 'ECO-00001');
+        rescue(fn() => $fail('order.opened'), report: false);
+        $ledger->record('mira', 'order.sent_to_review', 'ECO-00001');
+    });
+    expect(fn() => $fail('order.withdrawn'))->toThrow(RuntimeException::class);
+    $ledger->record('mira', 'order.closed', 'ECO-00001');
+    expect(DB::table('ledger')->where('number', '>', $before)->orderBy('number')->pluck('act')->all())->toBe([
+        'order.planned',
+        'order.sent_to_review',
+        'order.closed',
+    ]);
+});

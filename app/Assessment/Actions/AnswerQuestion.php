@@ -12,7 +12,6 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Refusal;
@@ -33,7 +32,7 @@ final readonly class AnswerQuestion
         ?UploadedFile $file,
         int $seen = 0,
     ): string {
-        return DB::transaction(function () use ($by, $id, $noEffect, $answer, $oneTime, $recurring, $file, $seen): string {
+        return $this->ledger->together(function () use ($by, $id, $noEffect, $answer, $oneTime, $recurring, $file, $seen): string {
             $question = Question::query()
                 ->with(['request', 'item', 'answeredBy'])
                 ->lockForUpdate()

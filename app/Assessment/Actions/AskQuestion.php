@@ -9,7 +9,6 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Refusal;
 
@@ -26,7 +25,7 @@ final readonly class AskQuestion
      */
     public function ask(Person $by, string $number, array $items, array $fields, string $to): array
     {
-        return DB::transaction(function () use ($by, $number, $items, $fields, $to): array {
+        return $this->ledger->together(function () use ($by, $number, $items, $fields, $to): array {
             $request = ChangeRequest::hold($number);
             if (!$request->state->isOpen()) {
                 throw Refusal::at('request', "{$number} is closed.");
@@ -58,7 +57,7 @@ final readonly class AskQuestion
 
     public function withdraw(Person $by, int $id): string
     {
-        return DB::transaction(function () use ($by, $id): string {
+        return $this->ledger->together(function () use ($by, $id): string {
             $question = Question::query()->with('request')->lockForUpdate()->findOrFail($id);
             if ($question->state !== QuestionState::Waiting) {
                 throw Refusal::at('question', 'It is answered already; the answer stays.');

@@ -12,7 +12,6 @@ use App\Files\StoredFile;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Refusal;
 
@@ -30,7 +29,7 @@ final readonly class BringFile
     /** The same for a file whose content was looked at already. */
     public function keep(Person $by, Attachable $subject, AttachmentRole $role, string $path, string $name, string $mediaType): ChangeFile
     {
-        return DB::transaction(function () use ($by, $subject, $role, $path, $name, $mediaType): ChangeFile {
+        return $this->ledger->together(function () use ($by, $subject, $role, $path, $name, $mediaType): ChangeFile {
             $held = $subject::hold($subject->number());
             $belongs = [$held->fileKey() => $held->id()];
             $hash = (string) hash_file('sha256', $path);
@@ -62,7 +61,7 @@ final readonly class BringFile
     /** Not when it is somebody else's, or what it belongs to is settled. */
     public function takeAway(Person $by, string $id, Attachable $subject): void
     {
-        DB::transaction(function () use ($by, $id, $subject): void {
+        $this->ledger->together(function () use ($by, $id, $subject): void {
             $subject = $subject::hold($subject->number());
             $file = ChangeFile::query()->where($subject->fileKey(), $subject->id())->findOrFail($id);
             if ($file->person_id !== $by->id) {

@@ -10,7 +10,6 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
 
@@ -32,7 +31,7 @@ final readonly class ChooseCutIn
                 $page->earliest === null ? 'No day is possible with these levers.' : "The earliest possible day is {$page->earliest}.",
             );
         }
-        DB::transaction(function () use ($by, $number, $question, $on, $reason, $page, $day): void {
+        $this->ledger->together(function () use ($by, $number, $question, $on, $reason, $page, $day): void {
             $request = ChangeRequest::query()->where('number', $number)->lockForUpdate()->firstOrFail();
             if (!$request->state->isAssessed() && $request->state !== RequestState::Approved) {
                 throw Refusal::at('request', "A day is chosen while {$number} is being assessed or waits for its order.");

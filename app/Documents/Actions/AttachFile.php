@@ -13,7 +13,6 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Refusal;
 
@@ -30,7 +29,7 @@ final readonly class AttachFile
     {
         $content = FileContent::of($path);
 
-        return DB::transaction(function () use ($by, $number, $role, $path, $name, $content): ItemFile {
+        return $this->ledger->together(function () use ($by, $number, $role, $path, $name, $content): ItemFile {
             $item = Item::query()->with('released')->where('number', $number)->lockForUpdate()->firstOrFail();
             $order = $role->isReleased() ? $this->work->of($by, $item) : null;
             $hash = (string) hash_file('sha256', $path);
@@ -74,7 +73,7 @@ final readonly class AttachFile
     /** Takes a draft away again. What belongs to a revision stays with it. */
     public function takeAway(Person $by, string $number, string $id): void
     {
-        DB::transaction(function () use ($by, $number, $id): void {
+        $this->ledger->together(function () use ($by, $number, $id): void {
             $item = Item::query()->with('released')->where('number', $number)->lockForUpdate()->firstOrFail();
             $file = ItemFile::query()->where('item_id', $item->id)->findOrFail($id);
             if ($file->revision_id !== null) {

@@ -11,7 +11,6 @@ use App\People\Models\Person;
 use App\Structures\ItemKind;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
 
 /** Says that a drawing or document describes an item, as its newest revision is. */
@@ -21,7 +20,7 @@ final readonly class LinkDocument
 
     public function link(Person $by, string $number, string $documentNumber): void
     {
-        DB::transaction(function () use ($by, $number, $documentNumber): void {
+        $this->ledger->together(function () use ($by, $number, $documentNumber): void {
             $item = Item::query()->with('released')->where('number', $number)->firstOrFail();
             $document =
                 Item::query()->where('number', $documentNumber)->first() ??
@@ -47,7 +46,7 @@ final readonly class LinkDocument
 
     public function unlink(Person $by, string $number, string $documentNumber): void
     {
-        DB::transaction(function () use ($by, $number, $documentNumber): void {
+        $this->ledger->together(function () use ($by, $number, $documentNumber): void {
             $link =
                 ItemDocument::query()
                     ->whereRelation('item', 'number', $number)

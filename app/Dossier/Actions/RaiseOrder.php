@@ -15,7 +15,6 @@ use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
@@ -31,7 +30,7 @@ final readonly class RaiseOrder
 
     public function from(Person $by, string $number): ChangeOrder
     {
-        return DB::transaction(function () use ($by, $number): ChangeOrder {
+        return $this->ledger->together(function () use ($by, $number): ChangeOrder {
             $request = ChangeRequest::hold($number);
             if (!$request->state->mayBecome(RequestState::Ordered)) {
                 throw Refusal::at(

@@ -38,7 +38,7 @@ final readonly class SayFigure
         string $reason,
         int $seen = 0,
     ): void {
-        DB::transaction(function () use ($by, $number, $kind, $subject, $choice, $amount, $reason, $seen): void {
+        $this->ledger->together(function () use ($by, $number, $kind, $subject, $choice, $amount, $reason, $seen): void {
             $request = self::open($number);
             self::mustBeOf($request, $kind, $subject);
             $said = DB::table('figures as f')
@@ -76,7 +76,7 @@ final readonly class SayFigure
 
     public function takeBack(Person $by, string $number, int $id): void
     {
-        DB::transaction(function () use ($by, $number, $id): void {
+        $this->ledger->together(function () use ($by, $number, $id): void {
             $request = self::open($number);
             $figure =
                 DB::table('figures')->where('request_id', $request->id)->where('id', $id)->first() ??

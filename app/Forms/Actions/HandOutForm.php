@@ -14,7 +14,6 @@ use App\Numbers\NumberRange;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Form\Control;
 use Orthotaxis\Core\Form\Filling;
 use Orthotaxis\Core\Form\FormState;
@@ -27,7 +26,7 @@ final readonly class HandOutForm
 
     public function out(Person $by, string $request, int $template): HandedForm
     {
-        return DB::transaction(function () use ($by, $request, $template): HandedForm {
+        return $this->ledger->together(function () use ($by, $request, $template): HandedForm {
             $held = ChangeRequest::hold($request);
             if (!$held->state->isAssessed()) {
                 throw Refusal::at('request', "{$request} is not being assessed.");
@@ -82,7 +81,7 @@ final readonly class HandOutForm
     /** From then on it is refused when it comes back. */
     public function withdraw(Person $by, string $number): HandedForm
     {
-        return DB::transaction(function () use ($by, $number): HandedForm {
+        return $this->ledger->together(function () use ($by, $number): HandedForm {
             $form = HandedForm::hold($number);
             if ($form->state !== FormState::Out) {
                 throw Refusal::at('form', "{$number} is not issued any more.");

@@ -12,7 +12,6 @@ use App\Http\Stale;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Form\Control;
 use Orthotaxis\Core\Form\ControlKind;
 use Orthotaxis\Core\Form\Mapping;
@@ -29,7 +28,7 @@ final readonly class SetTemplate
     {
         $controls = self::controls($path);
 
-        return DB::transaction(function () use ($by, $name, $reasons, $path, $fileName, $controls): FormTemplate {
+        return $this->ledger->together(function () use ($by, $name, $reasons, $path, $fileName, $controls): FormTemplate {
             self::mustBeFree($name, null);
             $mapping = array_values(
                 array_map(
@@ -101,7 +100,7 @@ final readonly class SetTemplate
     /** @param  \Closure(FormTemplate): array<string, mixed>  $change */
     private function change(Person $by, int $id, int $version, string $act, \Closure $change): void
     {
-        DB::transaction(function () use ($by, $id, $version, $act, $change): void {
+        $this->ledger->together(function () use ($by, $id, $version, $act, $change): void {
             $template = FormTemplate::query()->lockForUpdate()->findOrFail($id);
             if ($template->version !== $version) {
                 throw new Stale("{$template->name} was changed by somebody else since you opened it. Look at it again.");

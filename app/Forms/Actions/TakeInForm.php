@@ -18,7 +18,6 @@ use App\People\Models\Person;
 use App\Requests\Actions\AssessRequest;
 use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Form\FormState;
 use Orthotaxis\Core\Form\Proposal;
@@ -38,7 +37,7 @@ final readonly class TakeInForm
     /** @param  list<string>  $tags  what of it is chosen */
     public function in(Person $by, string $number, string $path, string $name, array $tags, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $path, $name, $tags, $version): void {
+        $this->ledger->together(function () use ($by, $number, $path, $name, $tags, $version): void {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
             $returned = ReturnedFile::read($path, $request);
@@ -99,7 +98,7 @@ final readonly class TakeInForm
     /** Puts back what it changed, as far as that still stands; the file stays, and the form may come back again. */
     public function back(Person $by, string $number): HandedForm
     {
-        return DB::transaction(function () use ($by, $number): HandedForm {
+        return $this->ledger->together(function () use ($by, $number): HandedForm {
             $form = HandedForm::hold($number);
             $request = $form->request;
             if ($form->state !== FormState::TakenIn || $form->taken === null) {

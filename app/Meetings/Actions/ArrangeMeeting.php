@@ -7,7 +7,6 @@ namespace App\Meetings\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
 
@@ -19,7 +18,7 @@ final readonly class ArrangeMeeting
     /** @param  list<string>  $numbers  in their order */
     public function __invoke(Person $by, array $numbers): void
     {
-        DB::transaction(function () use ($by, $numbers): void {
+        $this->ledger->together(function () use ($by, $numbers): void {
             $awaiting = ChangeRequest::query()
                 ->where('state', RequestState::Assessing->value)
                 ->orderBy('id')

@@ -10,7 +10,6 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\OlderUseReader;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Refusal;
@@ -30,7 +29,7 @@ final readonly class AdoptNewest
      */
     public function __invoke(Person $by, string $number, string $itemNumber, array $uses): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber, $uses): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber, $uses): void {
             $order = ChangeOrder::hold($number);
             if ($order->state !== OrderState::Revising) {
                 throw Refusal::at('order', "{$number} is not open for revision.");

@@ -13,7 +13,6 @@ use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Edit\AddLine;
@@ -35,7 +34,9 @@ final readonly class EditStructure
     /** @param  int  $seen  the number of the newest edit that was on screen */
     public function make(Person $by, string $number, string $itemNumber, Edit $edit, int $seen): void
     {
-        DB::transaction(fn() => $this->write(HeldItem::forEditor($by, $number, $itemNumber), $by, [$edit], $seen, self::atField(...)));
+        $this->ledger->together(
+            fn() => $this->write(HeldItem::forEditor($by, $number, $itemNumber), $by, [$edit], $seen, self::atField(...)),
+        );
     }
 
     /**
@@ -47,7 +48,7 @@ final readonly class EditStructure
      */
     public function makeSeveral(Person $by, string $number, string $itemNumber, array $edits, int $seen): void
     {
-        DB::transaction(
+        $this->ledger->together(
             fn() => $this->write(
                 HeldItem::forEditor($by, $number, $itemNumber),
                 $by,
@@ -61,7 +62,7 @@ final readonly class EditStructure
     /** Lets a line go to another revision of its component. Whoever plans the order may decide that, not only who edits. */
     public function adopt(Person $by, string $number, string $itemNumber, string $line, string $revision): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber, $line, $revision): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber, $line, $revision): void {
             $row = HeldItem::forPlanner($number, $itemNumber);
             $edit = new ChangeLine($line, [LineField::Revision->value => $revision]);
             $this->write($row, $by, [$edit], (int) $row->edits->max('number'), self::atField(...));
@@ -210,7 +211,7 @@ final readonly class EditStructure
      */
     public function makeAll(Person $by, string $number, string $itemNumber, Structure $wanted, int $seen): int
     {
-        return DB::transaction(function () use ($by, $number, $itemNumber, $wanted, $seen): int {
+        return $this->ledger->together(function () use ($by, $number, $itemNumber, $wanted, $seen): int {
             $row = HeldItem::forEditor($by, $number, $itemNumber);
             $now = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
             $edits = Edits::between(Comparison::of($now, $wanted));

@@ -11,7 +11,6 @@ use App\Orders\Models\Iteration;
 use App\Orders\Models\OrderItem;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
 
 /** Keeps the work on a coming revision as it is now, so that one can come back to it. */
@@ -22,7 +21,7 @@ final readonly class KeepIteration
     /** Refused when nothing was done since the last one. */
     public function keep(Person $by, string $number, string $itemNumber, string $note): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber, $note): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber, $note): void {
             $row = HeldItem::forEditor($by, $number, $itemNumber);
             $last = $row->iterations()->first();
             if ($last !== null && $last->edits === self::held($row) && $last->base_revision_id === $row->base_revision_id) {
@@ -42,7 +41,7 @@ final readonly class KeepIteration
      */
     public function goBack(Person $by, string $number, string $itemNumber, int $iteration, int $seen): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber, $iteration, $seen): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber, $iteration, $seen): void {
             $row = HeldItem::forEditor($by, $number, $itemNumber);
             $this->edits->makeAll($by, $number, $itemNumber, $this->iterations->structure($row, $iteration), $seen);
             $this->ledger->record($by->login, 'structure.went_back', $number, ['item' => $itemNumber, 'iteration' => $iteration]);

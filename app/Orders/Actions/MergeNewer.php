@@ -8,7 +8,6 @@ use App\Ledger\Ledger;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\StructureReader;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Edit\Rebase;
 
 final readonly class MergeNewer
@@ -18,7 +17,7 @@ final readonly class MergeNewer
     /** Another order has released the item meanwhile: the edits go onto that revision, when they do not touch the same. */
     public function merge(Person $by, string $number, string $itemNumber): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber): void {
             $row = HeldItem::forEditor($by, $number, $itemNumber);
             $newest = $row->item->workBase()?->id;
             $active = OrderReader::activeEdits($row);

@@ -13,7 +13,6 @@ use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
@@ -101,7 +100,7 @@ final readonly class MoveOrder
         callable $prepare,
         array $details = [],
     ): void {
-        DB::transaction(function () use ($by, $number, $version, $to, $act, $prepare, $details): void {
+        $this->ledger->together(function () use ($by, $number, $version, $to, $act, $prepare, $details): void {
             $order = ChangeOrder::hold($number);
             $order->mustBeAt($version);
             if (!$order->state->mayBecome($to)) {

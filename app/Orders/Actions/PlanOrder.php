@@ -10,7 +10,6 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use App\People\Ability;
 use App\People\Models\Person;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\EffectiveDate;
 use Orthotaxis\Core\Refusal;
@@ -23,7 +22,7 @@ final readonly class PlanOrder
     /** @param  array{title?: string, effective_on?: ?string, editor?: ?string, signer?: ?string}  $fields people by sign-in name */
     public function plan(Person $by, string $number, array $fields, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $fields, $version): void {
+        $this->ledger->together(function () use ($by, $number, $fields, $version): void {
             $order = ChangeOrder::hold($number);
             $order->mustBeAt($version);
             self::mustBeOpen($order);

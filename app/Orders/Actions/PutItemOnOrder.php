@@ -11,7 +11,6 @@ use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
@@ -24,7 +23,7 @@ final readonly class PutItemOnOrder
 
     public function put(Person $by, string $number, string $itemNumber, Outcome $outcome, ?Disposition $disposition, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber, $outcome, $disposition, $version): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber, $outcome, $disposition, $version): void {
             $order = $this->open($number, $version);
             $item =
                 Item::query()->with('released')->where('number', $itemNumber)->first() ??
@@ -53,7 +52,7 @@ final readonly class PutItemOnOrder
 
     public function takeOff(Person $by, string $number, string $itemNumber, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber, $version): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber, $version): void {
             $order = $this->open($number, $version);
             $row =
                 $order->items()->with('edits')->whereRelation('item', 'number', $itemNumber)->first() ??

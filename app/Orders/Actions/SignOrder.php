@@ -12,7 +12,6 @@ use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Approval\SigningRule;
@@ -26,7 +25,7 @@ final readonly class SignOrder
 
     public function sign(Person $by, string $number, string $password, string $digest): void
     {
-        DB::transaction(function () use ($by, $number, $password, $digest): void {
+        $this->ledger->together(function () use ($by, $number, $password, $digest): void {
             $order = ChangeOrder::hold($number);
             SigningRule::check($this->orders->toCore($order), $by->id, $digest);
             if (!Hash::check($password, $by->password)) {
@@ -44,7 +43,7 @@ final readonly class SignOrder
 
     public function sendBack(Person $by, string $number, string $reason): void
     {
-        DB::transaction(function () use ($by, $number, $reason): void {
+        $this->ledger->together(function () use ($by, $number, $reason): void {
             $order = ChangeOrder::hold($number);
             if (!$order->state->isLocked()) {
                 throw Refusal::at('order', 'Only an order in review can be sent back.');

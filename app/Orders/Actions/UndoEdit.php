@@ -8,7 +8,6 @@ use App\Ledger\Ledger;
 use App\Orders\Models\EditRecord;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
 
 /** Takes the last edit of an item back, or makes it again. Nothing is deleted: an edit that is taken back stays on record. */
@@ -18,7 +17,7 @@ final readonly class UndoEdit
 
     public function undo(Person $by, string $number, string $itemNumber): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber): void {
             $edit =
                 HeldItem::forEditor($by, $number, $itemNumber)
                     ->edits()
@@ -32,7 +31,7 @@ final readonly class UndoEdit
 
     public function redo(Person $by, string $number, string $itemNumber): void
     {
-        DB::transaction(function () use ($by, $number, $itemNumber): void {
+        $this->ledger->together(function () use ($by, $number, $itemNumber): void {
             $edit =
                 HeldItem::forEditor($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first() ??
                 throw Refusal::at('edits', 'There is nothing to redo.');

@@ -10,7 +10,6 @@ use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 
 final readonly class RaiseReport
 {
@@ -22,7 +21,7 @@ final readonly class RaiseReport
      */
     public function __invoke(Person $by, array $fields, array $items): ProblemReport
     {
-        return DB::transaction(function () use ($by, $fields, $items): ProblemReport {
+        return $this->ledger->together(function () use ($by, $fields, $items): ProblemReport {
             $found = NamedItems::ids($items);
             $report = ProblemReport::query()->create([
                 ...$fields,

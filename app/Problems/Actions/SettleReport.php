@@ -8,7 +8,6 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Report\ReportState;
 
@@ -104,7 +103,7 @@ final readonly class SettleReport
      */
     private function move(Person $by, string $number, ReportState $state, int $version, \Closure $change, array $told): void
     {
-        DB::transaction(function () use ($by, $number, $state, $version, $change, $told): void {
+        $this->ledger->together(function () use ($by, $number, $state, $version, $change, $told): void {
             $report = ProblemReport::hold($number);
             $report->mustBeAt($version);
             if (!$report->state->mayBecome($state)) {

@@ -31,7 +31,7 @@ final readonly class DecideReach
      */
     public function __invoke(Person $by, string $number, array $subjects, ?bool $taken, string $reason, array $seen = []): void
     {
-        DB::transaction(function () use ($by, $number, $subjects, $taken, $reason, $seen): void {
+        $this->ledger->together(function () use ($by, $number, $subjects, $taken, $reason, $seen): void {
             $request = ChangeRequest::hold($number);
             if (!$request->state->isOpen()) {
                 throw Refusal::at('request', "{$number} is closed.");

@@ -33,7 +33,7 @@ final readonly class ReleaseOrder
 
     public function release(Person $by, string $number, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $version): void {
+        $this->ledger->together(function () use ($by, $number, $version): void {
             $order = ChangeOrder::hold($number);
             if ($order->state === OrderState::Released || $order->state === OrderState::Closed) {
                 throw Refusal::at('order', "{$number} is released already; nothing was done twice.");

@@ -7,7 +7,6 @@ namespace App\Releases\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Releases\Models\Handover;
-use Illuminate\Support\Facades\DB;
 
 /** Sends the same files under the same name. Planning does nothing twice; what it refused it looks at again. */
 final readonly class SendHandoverAgain
@@ -16,7 +15,7 @@ final readonly class SendHandoverAgain
 
     public function send(Person $by, string $name): void
     {
-        DB::transaction(function () use ($by, $name): void {
+        $this->ledger->together(function () use ($by, $name): void {
             $handover = Handover::query()->with('order')->where('name', $name)->lockForUpdate()->firstOrFail();
             $this->post->post($handover);
             $this->ledger->record($by->login, 'hand_over.sent_again', $handover->order->number, ['hand_over' => $name]);

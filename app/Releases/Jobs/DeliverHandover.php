@@ -12,7 +12,6 @@ use App\Releases\Models\OutboxMessage;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Handover\Format;
 
 /**
@@ -47,7 +46,7 @@ final class DeliverHandover implements ShouldQueue
 
             return;
         }
-        DB::transaction(function () use ($message, $answers, $ledger): void {
+        $ledger->together(function () use ($message, $answers, $ledger): void {
             $now = CarbonImmutable::now();
             $message->update(['delivered_at' => $now, 'tries' => $message->tries + 1, 'last_error' => '']);
             $handover = $message->handover;

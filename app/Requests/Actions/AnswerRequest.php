@@ -7,7 +7,6 @@ namespace App\Requests\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
 
@@ -18,7 +17,7 @@ final readonly class AnswerRequest
 
     public function answer(Person $by, string $number, string $answer, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $answer, $version): void {
+        $this->ledger->together(function () use ($by, $number, $answer, $version): void {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
             if (!$request->state->mayBecome(RequestState::Raised)) {

@@ -7,7 +7,6 @@ namespace App\Requests\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
 
@@ -18,7 +17,7 @@ final readonly class AssessRequest
 
     public function assess(Person $by, string $number, string $finding, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $finding, $version): void {
+        $this->ledger->together(function () use ($by, $number, $finding, $version): void {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
             if ($request->state !== RequestState::Assessing && !$request->state->mayBecome(RequestState::Assessing)) {

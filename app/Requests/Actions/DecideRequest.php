@@ -8,7 +8,6 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
 
@@ -19,7 +18,7 @@ final readonly class DecideRequest
 
     public function decide(Person $by, string $number, RequestState $decision, string $reason, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $decision, $reason, $version): void {
+        $this->ledger->together(function () use ($by, $number, $decision, $reason, $version): void {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
             if ($request->state === RequestState::Raised || $request->state === RequestState::Returned) {

@@ -8,7 +8,6 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
 use App\Requests\Models\ChangeRequest;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Report\ReportState;
 
@@ -20,7 +19,7 @@ final readonly class GatherReports
     /** @param  list<string>  $reports  numbers */
     public function into(Person $by, ChangeRequest $request, array $reports): void
     {
-        DB::transaction(function () use ($by, $request, $reports): void {
+        $this->ledger->together(function () use ($by, $request, $reports): void {
             sort($reports);
             foreach ($reports as $number) {
                 $report =
@@ -42,7 +41,7 @@ final readonly class GatherReports
 
     public function apart(Person $by, string $number, string $request): void
     {
-        DB::transaction(function () use ($by, $number, $request): void {
+        $this->ledger->together(function () use ($by, $number, $request): void {
             $report = ProblemReport::hold($number);
             if ($report->requests()->where('request_numbers.number', $request)->doesntExist()) {
                 throw Refusal::at('report', "{$number} is not linked to {$request}.");

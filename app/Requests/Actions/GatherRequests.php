@@ -8,7 +8,6 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Vocabulary\Priority;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
 
@@ -20,7 +19,7 @@ final readonly class GatherRequests
     /** @param  list<string>  $others  numbers */
     public function into(Person $by, string $number, array $others, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $others, $version): void {
+        $this->ledger->together(function () use ($by, $number, $others, $version): void {
             // All in one order, so that two who gather at once take turns.
             $held = ChangeRequest::query()
                 ->whereIn('number', [$number, ...$others])
@@ -65,7 +64,7 @@ final readonly class GatherRequests
      */
     public function apart(Person $by, string $number, int $version): void
     {
-        DB::transaction(function () use ($by, $number, $version): void {
+        $this->ledger->together(function () use ($by, $number, $version): void {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
             if ($request->state !== RequestState::Gathered) {

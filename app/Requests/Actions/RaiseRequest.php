@@ -10,7 +10,6 @@ use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 
 final readonly class RaiseRequest
 {
@@ -23,7 +22,7 @@ final readonly class RaiseRequest
      */
     public function raise(Person $by, array $fields, array $items, array $reports = []): ChangeRequest
     {
-        return DB::transaction(function () use ($by, $fields, $items, $reports): ChangeRequest {
+        return $this->ledger->together(function () use ($by, $fields, $items, $reports): ChangeRequest {
             $found = NamedItems::ids($items);
             $request = ChangeRequest::query()->create([
                 ...$fields,

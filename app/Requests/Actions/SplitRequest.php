@@ -10,7 +10,6 @@ use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
 
 /** Makes a second request of part of one: some of its items move to the new one, reports may belong to both. */
@@ -24,7 +23,7 @@ final readonly class SplitRequest
      */
     public function __invoke(Person $by, string $number, string $title, array $items, array $reports, int $version): ChangeRequest
     {
-        return DB::transaction(function () use ($by, $number, $title, $items, $reports, $version): ChangeRequest {
+        return $this->ledger->together(function () use ($by, $number, $title, $items, $reports, $version): ChangeRequest {
             $request = ChangeRequest::hold($number);
             $request->mustBeAt($version);
             if (!$request->state->isAssessed()) {

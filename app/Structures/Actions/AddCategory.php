@@ -7,7 +7,6 @@ namespace App\Structures\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Models\Category;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Numbering\NumberRule;
 use Orthotaxis\Core\Refusal;
@@ -20,7 +19,7 @@ final readonly class AddCategory
     /** @param  string  $under  the code of a category; empty: it stands under none */
     public function __invoke(Person $by, string $name, string $under, NumberRule $rule): void
     {
-        DB::transaction(function () use ($by, $name, $under, $rule): void {
+        $this->ledger->together(function () use ($by, $name, $under, $rule): void {
             if (
                 Category::query()
                     ->whereRaw('lower(name) = lower(?)', [$name])

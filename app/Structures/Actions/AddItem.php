@@ -9,7 +9,6 @@ use App\People\Models\Person;
 use App\Structures\ItemNumbers;
 use App\Structures\Models\Category;
 use App\Structures\Models\Item;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
 
 /** Makes a new item: numbered by the rule of its category, in work until its first revision is released. */
@@ -26,7 +25,7 @@ final readonly class AddItem
      */
     public function __invoke(Person $by, array $item): string
     {
-        return DB::transaction(function () use ($by, $item): string {
+        return $this->ledger->together(function () use ($by, $item): string {
             $category = Category::query()->where('code', $item['category'])->firstOrFail();
             $reasons = [];
             foreach ($category->asked as $asked) {

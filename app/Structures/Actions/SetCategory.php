@@ -10,7 +10,6 @@ use App\Structures\Models\Category;
 use App\Structures\Models\UsualDisposition;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Numbering\NumberRule;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Revision\Sequence;
@@ -39,7 +38,7 @@ final readonly class SetCategory
         ?array $asked,
         ?array $dispositions,
     ): void {
-        DB::transaction(function () use ($by, $code, $name, $under, $rule, $sequence, $asked, $dispositions): void {
+        $this->ledger->together(function () use ($by, $code, $name, $under, $rule, $sequence, $asked, $dispositions): void {
             // All of them, so that two who move categories at once take turns.
             $all = Category::query()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
             $category = $all->firstWhere('code', $code) ?? throw (new ModelNotFoundException())->setModel(Category::class);

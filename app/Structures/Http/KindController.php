@@ -41,7 +41,7 @@ final class KindController
     {
         $known = ItemKind::tryFrom($kind) ?? abort(404);
         $sequence = $request->string('sequence')->toString();
-        DB::transaction(static function () use ($known, $sequence, $person, $ledger): void {
+        $ledger->together(static function () use ($known, $sequence, $person, $ledger): void {
             DB::table('kind_sequences')->upsert(['kind' => $known->value, 'sequence' => $sequence], 'kind');
             $ledger->record($person->login, 'kind.set', $known->value, ['sequence' => $sequence]);
         });
