@@ -2,27 +2,12 @@
 
 declare(strict_types=1);
 
-use Symfony\Component\Finder\Finder;
+require_once dirname(__DIR__, 2) . '/bin/lib/floors.php';
 
 /*
- * The areas of app/ stand on floors. Each imports from lower floors only, and on one floor none imports another; the kernel is one
- * floor, whose rooms know each other.
+ * The areas of app/ stand on floors (bin/lib/floors.php). Each imports from lower floors only, and on one floor none imports
+ * another; the kernel is one floor, whose rooms know each other.
  */
-
-/** From the ground up. */
-const FLOORS = [
-    ['Http', 'Files', 'Tables', 'Ledger', 'Numbers', 'Days'],
-    ['People'],
-    ['Vocabulary'],
-    ['Structures', 'Attachments', 'Reading'],
-    ['Problems', 'Documents', 'Planning', 'Imports'],
-    ['Requests'],
-    ['Orders', 'Assessment', 'Reach', 'CutIn'],
-    ['Economics', 'Forms', 'Meetings', 'Releases'],
-    ['Dossier'],
-    ['Desk', 'Console'],
-    ['Providers'],
-];
 
 it('lets areas import from lower floors only', function (): void {
     $floor = [];
@@ -32,26 +17,18 @@ it('lets areas import from lower floors only', function (): void {
         }
     }
     $upwards = $unknown = [];
-    $looked = 0;
-    foreach (
-        Finder::create()
-            ->files()
-            ->name('*.php')
-            ->in(dirname(__DIR__, 2) . '/app')
-            ->sortByName()
-        as $file
-    ) {
-        $path = $file->getRelativePathname();
+    foreach (imported() as [$path, $other, $class]) {
         $area = explode('/', $path)[0];
         $unknown += isset($floor[$area]) ? [] : [$area => true];
-        preg_match_all('/(?:^use |[^\w\\\\]\\\\)App\\\\(\w+)\\\\([\w\\\\]+)/m', $file->getContents(), $imports, PREG_SET_ORDER);
-        foreach ($imports as [, $other, $class]) {
-            $looked++;
-            $sameRoom = $other === $area || ($floor[$area] === 0 && $floor[$other] === 0);
-            if (!$sameRoom && $floor[$other] >= $floor[$area]) {
-                $upwards[] = "{$path}: {$other}\\{$class}";
-            }
+        $sameRoom = $other === $area || ($floor[$area] === 0 && $floor[$other] === 0);
+        if (!$sameRoom && $floor[$other] >= $floor[$area]) {
+            $upwards[] = "{$path}: {$other}\\{$class}";
         }
     }
-    expect($unknown)->toBe([])->and($upwards)->toBe([])->and($looked)->toBeGreaterThan(600);
+    expect($unknown)->toBe([])->and($upwards)->toBe([])->and(count(imported()))->toBeGreaterThan(600);
+});
+
+it('shows the floors in docs/architecture.md as they are', function (): void {
+    $docs = (string) file_get_contents(dirname(__DIR__, 2) . '/docs/architecture.md');
+    expect($docs)->toContain("```\n" . drawnFloors() . "\n```");
 });
