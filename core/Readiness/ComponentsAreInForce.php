@@ -11,7 +11,7 @@ final readonly class ComponentsAreInForce implements Waivable
 {
     public function name(): string
     {
-        return 'Every component is released';
+        return 'Every component is in force on the day';
     }
 
     public function place(): string

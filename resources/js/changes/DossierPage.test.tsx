@@ -292,7 +292,9 @@ describe('revising, signing and releasing', () => {
     const of = ordered('release', { state: 'signed', checks: [met] });
     const user = await open(of);
     const release = within(step('Release'));
-    expect(release.getByText(/revision B is released/).textContent).toContain('A superseded, 2 lines differ');
+    expect(release.getByText(/revision B is released/).textContent).toContain(
+      'in force from 14 Apr 2027; A holds until then, 2 lines differ',
+    );
     await user.click(release.getByRole('button', { name: 'Release' }));
     await user.click(release.getByRole('button', { name: 'Cancel' }));
     expect(server.asked('POST /api/orders/ECO-00090/release')).toEqual([]);

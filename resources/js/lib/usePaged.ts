@@ -1,5 +1,5 @@
 import { useInfiniteQuery, type infiniteQueryOptions, type InfiniteData } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 
 interface AnyPage {
   total: number;
@@ -16,9 +16,12 @@ export function usePaged<Answer extends AnyPage>(options: PagedOptions<Answer>) 
   const query = useInfiniteQuery(options);
   const pages = query.data?.pages;
   const rows = useMemo(() => pages?.flatMap((page): Row[] => page.rows), [pages]);
+  // A page that arrives while one scrolls is drawn in when there is time for it; another list at once.
+  const later = useDeferredValue(rows);
+  const shown = rows !== undefined && later?.[0] === rows[0] ? later : rows;
   const { hasNextPage, isFetching, fetchNextPage } = query;
   return {
-    query: { data: rows, isError: query.isError, error: query.error, refetch: query.refetch },
+    query: { data: shown, isError: query.isError, error: query.error, refetch: query.refetch },
     first: pages?.[0],
     total: pages?.[0]?.total ?? 0,
     paged: {

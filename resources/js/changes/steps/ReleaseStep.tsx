@@ -38,8 +38,9 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           {revised.map((row) => (
             <li key={row.item.number}>
               {row.item.number} {row.item.title}: revision {row.becomes} is released
-              {row.base === null ? ' for the first time' : ` and ${row.base} superseded`}, {row.changes}{' '}
-              {row.changes === 1 ? 'line differs' : 'lines differ'} from {day(order.effective_on)} on
+              {row.base === null && ' for the first time'}, in force from {day(order.effective_on)}
+              {row.base !== null && `; ${row.base} holds until then`}, {row.changes}{' '}
+              {row.changes === 1 ? 'line differs' : 'lines differ'}
             </li>
           ))}
           <li>a hand-over is written and sent to planning</li>

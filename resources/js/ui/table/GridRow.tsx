@@ -31,6 +31,9 @@ interface Props<Row> {
   name: string | undefined;
 }
 
+/** Characters that fit into the widest column. */
+const SHORT = 40;
+
 /** One row of a grid. Drawn anew only when something about it has changed. */
 function Row<Row>(props: Props<Row>) {
   const { row, rowKey, at, columns, sizes, handlers, block, chosen, opens, height, level, open } = props;
@@ -78,6 +81,8 @@ function Row<Row>(props: Props<Row>) {
         const size = sizes[column.id];
         if (!column.silent) place++;
         const here = place;
+        // Cutting a text off costs the browser time for every cell: it is done where there can be something to cut.
+        const mayBeCut = size !== undefined || (height !== undefined && column.text(row).length > SHORT);
         return (
           <td
             key={column.id}
@@ -96,8 +101,9 @@ function Row<Row>(props: Props<Row>) {
               'px-2 py-1',
               column.silent && 'no-print',
               column.numeric && 'text-right',
-              (height !== undefined || size !== undefined) && 'truncate',
-              height !== undefined && size === undefined && 'max-w-[34rem]',
+              height !== undefined && 'whitespace-nowrap',
+              mayBeCut && 'truncate',
+              mayBeCut && size === undefined && 'max-w-[34rem]',
               block !== null && !column.silent && here >= block[0] && here <= block[1] && 'bg-accent-soft',
               column.className,
             )}
