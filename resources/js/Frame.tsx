@@ -15,7 +15,6 @@ const SignInAgain = lazy(async () => ({ default: (await import('./people/SignInA
 
 /** What stands around every page. */
 export function Frame() {
-  const busy = useIsFetching() + useIsMutating() > 0;
   const { pathname } = useLocation();
   useFocusKept();
   useNewPage();
@@ -24,7 +23,7 @@ export function Frame() {
       <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
         To the page
       </a>
-      <div aria-hidden className={clsx('waiting no-print fixed inset-x-0 top-0 z-50 h-0.5', busy && 'is-waiting')} />
+      <Waiting />
       <Masthead />
       <NewerVersion />
       <TaskWalk />
@@ -34,6 +33,14 @@ export function Frame() {
       </div>
       <SessionEnded />
     </SessionGate>
+  );
+}
+
+/** Shows that something is asked or saved; of a component of its own, so that nothing else is drawn anew for it. */
+function Waiting() {
+  const busy = useIsFetching() + useIsMutating() > 0;
+  return (
+    <div aria-hidden className={clsx('waiting no-print fixed inset-x-0 top-0 z-50 h-0.5', busy && 'is-waiting')} />
   );
 }
 

@@ -19,14 +19,15 @@ export function usePaged<Answer extends AnyPage>(options: PagedOptions<Answer>) 
   // A page that arrives while one scrolls is drawn in when there is time for it; another list at once.
   const later = useDeferredValue(rows);
   const shown = rows !== undefined && later?.[0] === rows[0] ? later : rows;
-  const { hasNextPage, isFetching, fetchNextPage } = query;
+  // Whether it is under way is not asked here: that would draw the list anew twice for each page.
+  const { hasNextPage, fetchNextPage } = query;
   return {
     query: { data: shown, isError: query.isError, error: query.error, refetch: query.refetch },
     first: pages?.[0],
     total: pages?.[0]?.total ?? 0,
     paged: {
       more: () => {
-        if (hasNextPage && !isFetching) void fetchNextPage();
+        if (hasNextPage) void fetchNextPage({ cancelRefetch: false });
       },
       /** All of it, for whoever takes it along. */
       all: async (): Promise<Row[]> => {
