@@ -9,13 +9,14 @@ use App\Documents\Models\ItemFile;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\OrderItem;
+use App\Orders\Models\Signature;
 use App\Structures\Models\Item;
-use App\Structures\Models\Revision;
 use App\Structures\PinnedRevisions;
 use App\Structures\RevisionSequences;
 use App\Structures\StructureReader;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Collection as SupportCollection;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
@@ -24,106 +25,166 @@ use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Revision\Phase;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
-/** Brings an order with its items and edits from the database to core. */
+/** Brings orders with their items and edits from the database to core. */
 final readonly class OrderReader
 {
+    private const RELATIONS = [
+        'items.item.category',
+        'items.item.released',
+        'items.item.everReleased',
+        'items.item.revisingOrders',
+        'items.base',
+        'items.edits.author',
+        'author',
+        'editor',
+        'signer',
+        'signatures.person',
+        'requests',
+    ];
+
     public function __construct(private StructureReader $structures, private RevisionSequences $sequences) {}
 
     /** Loads all that reading the order needs, in a fixed number of queries. */
     public static function load(ChangeOrder $order): ChangeOrder
     {
-        return $order
-            ->load([
-                'items.item.category',
-                'items.item.released',
-                'items.item.everReleased',
-                'items.item.revisingOrders',
-                'items.base',
-                'items.edits.author',
-                'author',
-                'editor',
-                'signer',
-                'signatures.person',
-                'requests',
-            ])
-            ->setRelation('items', $order->items->each->setRelation('order', $order));
+        return $order->load(self::RELATIONS)->setRelation('items', $order->items->each->setRelation('order', $order));
     }
 
     public function toCore(ChangeOrder $order): Order
     {
-        self::load($order);
-        /** @var list<int> $bases */
-        $bases = $order->items->pluck('base_revision_id')->filter()->values()->all();
-        $before = $this->structures->ofRevisions($bases);
+        return $this->many(new Collection([$order]))[$order->id];
+    }
 
-        $items = [];
-        $components = [];
-        $authors = [];
-        foreach ($order->items as $row) {
-            $base = $before[$row->base_revision_id] ?? new Structure();
+    /**
+     * Several at once, in a number of queries that does not depend on how many.
+     *
+     * @param  Collection<int, ChangeOrder>  $orders
+     * @return array<int, Order> by id
+     */
+    public function many(Collection $orders): array
+    {
+        $orders->load(self::RELATIONS);
+        $rows = $orders->flatMap(
+            static fn(ChangeOrder $order): Collection => $order->items->each(
+                static fn(OrderItem $row): OrderItem => $row->setRelation('order', $order),
+            ),
+        );
+        $bases = $this->structures->ofRevisions(array_values($rows->pluck('base_revision_id')->filter()->unique()->all()));
+        $works = $lines = [];
+        foreach ($rows as $row) {
+            $base = $bases[$row->base_revision_id] ?? new Structure();
             [$after, $broken] = self::after($base, self::activeEdits($row));
-            $items[] = [$row, $base, $after, $broken];
-            $components = [...$components, ...$after->components()];
-            foreach ($row->edits as $edit) {
-                if ($edit->withdrawn_at === null) {
-                    $authors[$edit->author_id] = true;
-                }
-            }
+            $works[$row->order_id][] = [$row, $base, $after, $broken];
+            array_push($lines, ...array_values($after->lines));
+        }
+        $released = self::everReleased($lines);
+        $pinned = PinnedRevisions::ids($lines);
+        $sheets = self::sheets($rows);
+
+        return $orders
+            ->keyBy('id')
+            ->map(fn(ChangeOrder $order): Order => $this->order($order, $works[$order->id] ?? [], $released, $pinned, $sheets))
+            ->all();
+    }
+
+    /**
+     * @param  list<array{OrderItem, Structure, Structure, list<string>}>  $works  item, before, after, and why edits do not fit
+     * @param  array<array-key, Item>  $released  components by number
+     * @param  array<string, int>  $pinned  released revisions that lines name
+     * @param  Collection<int, ItemFile>  $sheets
+     */
+    private function order(ChangeOrder $order, array $works, array $released, array $pinned, Collection $sheets): Order
+    {
+        $day = $order->effective_on === null ? null : Day::parse($order->effective_on);
+        $revised = $order->items->where('outcome', Outcome::Revise);
+        $coming = [];
+        foreach ($revised as $row) {
+            $coming[Line::pinned($row->item->number, $this->sequences->of($row->item)->next(self::baseCode($row)))] = true;
         }
         // What is released for the first time under the same order is there on the same day.
-        $introduced = $order->items->where('outcome', Outcome::Revise)->pluck('item_id');
-        $unreleased = Item::query()
-            ->whereIn('number', array_unique($components))
-            ->whereNotIn('id', $introduced)
-            ->whereDoesntHave(
-                'everReleased',
-                $order->effective_on === null
-                    ? null
-                    : static fn(Builder $query): mixed => $query->tap(Revision::effectiveOn(Day::parse($order->effective_on))),
-            )
-            ->pluck('number')
-            ->all();
-        $unresolved = $this->unresolved($order, array_column($items, 2));
-        $sheets = self::sheets($order);
+        $lacking = array_diff_key(
+            array_filter($released, static fn(Item $item): bool => !self::isThere($item, $day)),
+            $revised->keyBy(static fn(OrderItem $row): string => $row->item->number)->all(),
+        );
+        $sheets = $sheets
+            ->whereIn('item_id', $revised->pluck('item_id'))
+            ->filter(static fn(ItemFile $file): bool => $file->order_id === null || $file->order_id === $order->id);
         // Whoever brought a sheet that is released with the order has made a part of what is signed.
-        $authors += array_fill_keys($sheets->pluck('person_id')->filter()->all(), true);
-        $drafts = $sheets
-            ->groupBy('item_id')
-            ->map(
-                static fn(Collection $files): array => $files
-                    ->map(static fn(ItemFile $file): string => "{$file->role->value} {$file->name} {$file->sha256}")
-                    ->values()
-                    ->all(),
-            )
-            ->all();
-        $signed = $order->signatures->first(static fn($signature): bool => $signature->meaning === 'signed' && !$signature->void);
+        $authors = $order->items
+            ->flatMap(static fn(OrderItem $row): SupportCollection => $row->edits->whereNull('withdrawn_at')->toBase()->pluck('author_id'))
+            ->merge($sheets->pluck('person_id')->filter());
 
         return new Order(
-            $order->number,
-            $order->state,
-            $order->author_id,
-            $order->editor_id,
-            $order->signer_id,
-            $order->effective_on === null ? null : Day::parse($order->effective_on),
-            array_map(
-                fn(array $parts): CoreOrderItem => $this->item(
-                    $parts[0],
-                    $parts[1],
-                    $parts[2],
-                    $parts[3],
-                    $unreleased,
-                    $unresolved,
-                    $drafts[$parts[0]->item_id] ?? [],
+            number: $order->number,
+            state: $order->state,
+            author: $order->author_id,
+            editor: $order->editor_id,
+            signer: $order->signer_id,
+            effectiveOn: $day,
+            items: array_map(
+                fn(array $work): CoreOrderItem => $this->item(
+                    $work,
+                    [...self::notThere($work[2], $lacking), ...self::unresolved($work[2], $coming + $pinned)],
+                    $sheets
+                        ->where('item_id', $work[0]->item_id)
+                        ->map(static fn(ItemFile $file): string => "{$file->role->value} {$file->name} {$file->sha256}")
+                        ->values()
+                        ->all(),
                 ),
-                $items,
+                $works,
             ),
-            array_keys($authors),
-            $signed?->digest,
+            editAuthors: $authors->unique()->values()->all(),
+            signedDigest: $order->signatures->first(
+                static fn(Signature $signature): bool => $signature->meaning === 'signed' && !$signature->void,
+            )?->digest,
             signedBy: $order->holdingSigners(),
         );
+    }
+
+    /** Whether the item has a revision in force on the day; while none is said, whether it has one at all. */
+    private static function isThere(Item $item, ?Day $day): bool
+    {
+        return $day === null ? $item->everReleased->isNotEmpty() : $item->inForce($day)->phase() === Phase::InForce;
+    }
+
+    /**
+     * @param  list<Line>  $lines
+     * @return array<array-key, Item> their components by number, with all that was ever released of them
+     */
+    private static function everReleased(array $lines): array
+    {
+        $numbers = array_unique(array_map(static fn(Line $line): string => $line->component, $lines));
+
+        return $numbers === [] ? [] : Item::query()->with('everReleased')->whereIn('number', $numbers)->get()->keyBy('number')->all();
+    }
+
+    /**
+     * @param  array<array-key, Item>  $lacking  by number
+     * @return list<string> components of the structure that are not there on the day
+     */
+    private static function notThere(Structure $after, array $lacking): array
+    {
+        return array_values(array_filter($after->components(), static fn(string $number): bool => isset($lacking[$number])));
+    }
+
+    /**
+     * @param  array<string, mixed>  $known  by what Line::below says
+     * @return list<string> revisions that lines name and that neither are released nor come with the order, in words
+     */
+    private static function unresolved(Structure $after, array $known): array
+    {
+        $unresolved = [];
+        foreach ($after->lines as $line) {
+            if ($line->revision !== null && !isset($known[$line->below()])) {
+                $unresolved[$line->below()] = "{$line->component} at revision {$line->revision}";
+            }
+        }
+
+        return array_values($unresolved);
     }
 
     /** @return list<Edit> what holds now, in order */
@@ -133,43 +194,19 @@ final readonly class OrderReader
     }
 
     /**
-     * Revisions that lines name and that neither are released nor come with this order.
+     * Data sheets and pictures are no part of what is signed.
      *
-     * @param  list<Structure>  $structures
-     * @return array<string, string> in words, by what Line::below says
+     * @param  SupportCollection<int, OrderItem>  $rows
+     * @return Collection<int, ItemFile> the sheets that orders bring to these items, and drafts that belong to no order yet
      */
-    private function unresolved(ChangeOrder $order, array $structures): array
-    {
-        $lines = array_filter(
-            array_merge(...array_map(static fn(Structure $one): array => array_values($one->lines), $structures)),
-            static fn(Line $line): bool => $line->revision !== null,
-        );
-        $coming = [];
-        foreach ($order->items as $row) {
-            if ($row->outcome === Outcome::Revise) {
-                $coming[Line::pinned($row->item->number, $this->sequences->of($row->item)->next(self::baseCode($row)))] = true;
-            }
-        }
-        $known = $coming + PinnedRevisions::ids($lines);
-        $unresolved = [];
-        foreach ($lines as $line) {
-            if (!isset($known[$line->below()])) {
-                $unresolved[$line->below()] = "{$line->component} at revision {$line->revision}";
-            }
-        }
-
-        return $unresolved;
-    }
-
-    /** @return Collection<int, ItemFile> the files that the order releases. Data sheets and pictures are no part of what is signed. */
-    private static function sheets(ChangeOrder $order): Collection
+    private static function sheets(SupportCollection $rows): Collection
     {
         return ItemFile::query()
             ->where('role', FileRole::Sheet)
-            ->whereIn('item_id', $order->items->where('outcome', Outcome::Revise)->pluck('item_id'))
+            ->whereIn('item_id', $rows->where('outcome', Outcome::Revise)->pluck('item_id')->unique())
             ->where(
                 static fn(Builder $either): Builder => $either
-                    ->where('order_id', $order->id)
+                    ->whereIn('order_id', $rows->pluck('order_id')->unique())
                     ->orWhere(static fn(Builder $draft): Builder => $draft->whereNull('order_id')->whereNull('revision_id')),
             )
             ->orderBy('id')
@@ -199,42 +236,30 @@ final readonly class OrderReader
     }
 
     /**
-     * @param  list<string>  $broken
-     * @param  array<array-key, mixed>  $unreleased
-     * @param  array<string, string>  $unresolved
+     * @param  array{OrderItem, Structure, Structure, list<string>}  $work
+     * @param  list<string>  $unreleased
      * @param  list<string>  $files
      */
-    private function item(
-        OrderItem $row,
-        Structure $before,
-        Structure $after,
-        array $broken,
-        array $unreleased,
-        array $unresolved,
-        array $files,
-    ): CoreOrderItem {
+    private function item(array $work, array $unreleased, array $files): CoreOrderItem
+    {
+        [$row, $before, $after, $broken] = $work;
         $from = $row->base?->effective_from;
         $code = self::baseCode($row);
-        $newest = $row->item->released?->code;
+        $released = $row->item->released;
 
         return new CoreOrderItem(
-            $row->item->number,
-            $row->outcome,
-            $row->disposition,
-            $code,
+            number: $row->item->number,
+            outcome: $row->outcome,
+            disposition: $row->disposition,
+            baseRevision: $code,
             // Once released, the order's own revision is the newest; nothing has moved on then.
-            $row->order_id === $row->item->released?->order_id ? $code : $newest,
-            $from === null ? null : Day::parse($from),
-            $before,
-            $after,
-            [
-                ...array_values(array_intersect($after->components(), array_map(strval(...), array_filter($unreleased, is_string(...))))),
-                ...array_values(
-                    array_intersect_key($unresolved, array_flip(array_map(static fn(Line $line): string => $line->below(), $after->lines))),
-                ),
-            ],
-            $broken,
-            $files,
+            latestRevision: $row->order_id === $released?->order_id ? $code : $released?->code,
+            baseEffectiveFrom: $from === null ? null : Day::parse($from),
+            before: $before,
+            after: $after,
+            unreleased: $unreleased,
+            brokenEdits: $broken,
+            files: $files,
             sequence: $this->sequences->of($row->item),
         );
     }

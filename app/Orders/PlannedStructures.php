@@ -40,8 +40,8 @@ final class PlannedStructures implements Overlay
             ->orderBy('effective_on')
             ->orderBy('id')
             ->get();
-        foreach ($orders as $order) {
-            foreach ($this->reader->toCore($order)->revised() as $item) {
+        foreach ($this->reader->many($orders) as $order) {
+            foreach ($order->revised() as $item) {
                 if (!isset($structures[$item->number])) {
                     continue;
                 }
