@@ -10,7 +10,7 @@ declare(strict_types=1);
 
 use App\Structures\Compare\IndexSide;
 use App\Structures\Index\StructureIndex;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use App\Structures\Today;
 use Illuminate\Contracts\Console\Kernel;
 use Orthotaxis\Core\Adjacency\Explosion;
@@ -46,9 +46,9 @@ for ($round = 0; $round < (int) $rounds; $round++) {
         'r' => $index->reach($items, $day),
         'd' => Explosion::of($index->adjacency, $at[0], $day->number()),
         default => DeepComparison::of(
-            new IndexSide($index, new Picture(), $day),
+            new IndexSide($index, new StructureView(), $day),
             $at[0],
-            new IndexSide($index, new Picture(), $day),
+            new IndexSide($index, new StructureView(), $day),
             $at[1],
             moves: false,
         ),

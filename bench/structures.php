@@ -11,7 +11,7 @@ use App\People\Models\Person;
 use App\Structures\Index\IndexFolder;
 use App\Structures\Index\LineRows;
 use App\Structures\Index\StructureIndex;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use App\Structures\Today;
 use Illuminate\Contracts\Console\Kernel;
 
@@ -68,7 +68,7 @@ $edges = fopen("{$folder}/edges.bin", 'wb');
 $full = fopen("{$folder}/lines.bin", 'wb');
 $rows = [];
 DB::transaction(function () use (&$rows, $index): void {
-    foreach ((new LineRows())->all(new Picture()) as $row) {
+    foreach ((new LineRows())->all(new StructureView()) as $row) {
         $parent = $index->positions->of($row['parent']);
         $rows[$parent][] =
             pack('q4', $parent, $index->positions->of($row['component']), $row['quantity'], $row['span']) .
@@ -202,7 +202,7 @@ say('A new version of the index');
 shell_exec(escapeshellarg(PHP_BINARY) . ' -d memory_limit=3G artisan structures:index');
 $usedIn = "/api/items/{$number($shared)}/where-used";
 $asking->once($usedIn);
-for ($waited = 0, $lists = new IndexFolder(new Picture()); $lists->offered() !== null && $waited < 600; $waited++) {
+for ($waited = 0, $lists = new IndexFolder(new StructureView()); $lists->offered() !== null && $waited < 600; $waited++) {
     usleep(100_000);
 }
 $first = $asking->once($usedIn);

@@ -16,5 +16,5 @@ final readonly class Basis
      * @param  array<string, array{OpenOrder, CutInDocument}>  $orders  by what they are told under
      * @param  list<list<Peg>>  $pegs  of each pair: what the demand is made of; empty unless asked for
      */
-    public function __construct(public array $demand, public array $orders, public PlanningPicture $picture, public array $pegs = []) {}
+    public function __construct(public array $demand, public array $orders, public KnownSupply $supply, public array $pegs = []) {}
 }

@@ -48,20 +48,20 @@ final readonly class BasisReader
             array_push($made, ...$index->users($old->id));
         }
         $items = PlannedItem::among(array_values(array_unique([...array_map($index->positions->item(...), $around), ...$parts])));
-        $picture = $anew ? null : self::kept("planning-picture-{$key}");
-        if (!($picture instanceof PlanningPicture)) {
-            $picture = PlanningPicture::ask(
+        $known = $anew ? null : self::kept("known-supply-{$key}");
+        if (!($known instanceof KnownSupply)) {
+            $known = KnownSupply::ask(
                 $this->exposure,
                 $items,
                 $today,
                 array_values(array_unique($parts)),
                 array_values(array_unique($made)),
             );
-            self::keep("planning-picture-{$key}", $picture);
+            self::keep("known-supply-{$key}", $known);
         }
         $supply = [];
         foreach ($items as $id => $item) {
-            $supply[$index->positions->of($id)] = $picture->supply($id) ?? new NodeSupply(leadDays: $item->leadDays);
+            $supply[$index->positions->of($id)] = $known->supply($id) ?? new NodeSupply(leadDays: $item->leadDays);
         }
         $demand = $pegs = $orders = [];
         foreach ($pairs as [$old]) {
@@ -69,28 +69,28 @@ final readonly class BasisReader
             $demand[] = $requirements->byDay();
             $pegs[] = $requirements->pegs;
             foreach (array_unique($requirements->parents) as $position) {
-                $orders += self::workOrders($picture, $items[$index->positions->item($position)], $today);
+                $orders += self::workOrders($known, $items[$index->positions->item($position)], $today);
             }
         }
-        self::keep("cut-in-basis-{$key}", new Basis($demand, $orders, $picture->ofParts()));
+        self::keep("cut-in-basis-{$key}", new Basis($demand, $orders, $known->ofParts()));
 
-        return new Basis($demand, $orders, $picture, $pegs);
+        return new Basis($demand, $orders, $known, $pegs);
     }
 
     /** @return array<string, array{OpenOrder, CutInDocument}> */
-    private static function workOrders(PlanningPicture $picture, PlannedItem $item, Day $today): array
+    private static function workOrders(KnownSupply $known, PlannedItem $item, Day $today): array
     {
         $orders = [];
-        foreach ($picture->rows($item->number) as $row) {
+        foreach ($known->rows($item->number) as $row) {
             if ($row->kind === SupplyKind::WorkOrder) {
-                $first = $picture->day($row) - $item->leadDays;
+                $first = $known->day($row) - $item->leadDays;
                 $orders["straddles {$row->document}"] = [
-                    new OpenOrder($row->document, $first, $picture->day($row)),
+                    new OpenOrder($row->document, $first, $known->day($row)),
                     new CutInDocument(
                         $row->document,
                         $row->kind->value,
                         $item->number,
-                        (string) Quantity::ofMillionths($picture->quantity($row, $item->unit)),
+                        (string) Quantity::ofMillionths($known->quantity($row, $item->unit)),
                         $item->unit->value,
                         (string) $today->plusDays($first),
                         $row->due?->__toString(),

@@ -42,7 +42,7 @@ final readonly class CaseReader
         );
         $basis = $this->bases->of($parts, $index, $today, $pegged, $anew);
         $expedite = (int) ($question['expedite_percent'] ?? config()->integer('cut-in.expedite_percent'));
-        $reader = new PartReader($basis->picture);
+        $reader = new PartReader($basis->supply);
         $pairs = $documents = $keep = [];
         foreach (array_values($asked) as $i => $pair) {
             [$old, $new] = $parts[$i];
@@ -78,7 +78,7 @@ final readonly class CaseReader
             [...$documents, ...$straddling],
             $this->levers($question, $keep, $today),
             $items,
-            $basis->picture,
+            $basis->supply,
             $index,
             $today,
             $expedite,

@@ -33,7 +33,7 @@ final readonly class CutInCase
         public array $documents,
         public Levers $levers,
         public Collection $items,
-        public PlanningPicture $picture,
+        public KnownSupply $supply,
         public StructureIndex $index,
         public Day $today,
         public int $expedite,

@@ -77,7 +77,7 @@ final readonly class CutInReader
             ->filter(static fn(Item $item): bool => $item->standard_cost === null)
             ->map(static fn(Item $item): string => $item->number);
 
-        $told = $case->picture->told;
+        $told = $case->supply->told;
 
         return new CutInPage(
             config()->string('orthotaxis.currency'),

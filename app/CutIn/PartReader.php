@@ -18,7 +18,7 @@ use Orthotaxis\Core\Quantity\Quantity;
 /** Makes of an item and what planning knows of it a part of a cut-in, with what is assumed of its costs. */
 final readonly class PartReader
 {
-    public function __construct(private PlanningPicture $picture) {}
+    public function __construct(private KnownSupply $supply) {}
 
     /**
      * @param  ?Money  $disposal  said with the question; else it follows from the disposition
@@ -36,14 +36,14 @@ final readonly class PartReader
         $cost = Money::ofTenThousandths((int) $item->standard_cost);
         $stock = 0;
         $receipts = [];
-        foreach ($this->picture->rows($item->number) as $row) {
-            if ($row->kind === SupplyKind::Stock && $this->picture->isFree($row)) {
-                $stock += $this->picture->quantity($row, $item->unit);
+        foreach ($this->supply->rows($item->number) as $row) {
+            if ($row->kind === SupplyKind::Stock && $this->supply->isFree($row)) {
+                $stock += $this->supply->quantity($row, $item->unit);
             } elseif ($row->kind->isReceipt()) {
                 $receipts[] = new Receipt(
                     $row->document,
-                    $this->picture->day($row),
-                    $this->picture->quantity($row, $item->unit),
+                    $this->supply->day($row),
+                    $this->supply->quantity($row, $item->unit),
                     $this->fee($row),
                 );
             }
@@ -66,13 +66,13 @@ final readonly class PartReader
     public function documents(Item $item, string $role): array
     {
         $documents = [];
-        foreach ($this->picture->rows($item->number) as $row) {
+        foreach ($this->supply->rows($item->number) as $row) {
             if ($row->kind->isReceipt()) {
                 $documents[] = new CutInDocument(
                     $row->document,
                     $row->kind->value,
                     $item->number,
-                    (string) Quantity::ofMillionths($this->picture->quantity($row, $item->unit)),
+                    (string) Quantity::ofMillionths($this->supply->quantity($row, $item->unit)),
                     $item->unit->value,
                     null,
                     $row->due?->__toString(),
@@ -98,7 +98,7 @@ final readonly class PartReader
                 : 'other');
         $percent = $percents[$known];
 
-        return $percent === null || $this->picture->day($row) < config()->integer('cut-in.notice_days')
+        return $percent === null || $this->supply->day($row) < config()->integer('cut-in.notice_days')
             ? null
             : self::percent($row->value(), $percent);
     }

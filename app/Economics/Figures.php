@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Economics;
 
-use App\Economics\Data\Said;
+use App\Economics\Data\FigureSource;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
@@ -18,7 +18,7 @@ use Orthotaxis\Core\Quantity\Money;
 final readonly class Figures
 {
     /**
-     * @param  array<string, array{choice: ?string, amount: ?int, said: Said}>  $said  by kind and subject
+     * @param  array<string, array{choice: ?string, amount: ?int, said: FigureSource}>  $said  by kind and subject
      * @param  array<string, array{string, ?int}>  $usual  by category and kind of supply
      */
     private function __construct(private array $said, private array $usual) {}
@@ -37,7 +37,7 @@ final readonly class Figures
             $said["{$row->kind} {$row->subject}"] = [
                 'choice' => $row->choice,
                 'amount' => $row->amount,
-                'said' => new Said($row->id, $row->name, CarbonImmutable::parse($row->set_at)->toIso8601String(), $row->reason),
+                'said' => new FigureSource($row->id, $row->name, CarbonImmutable::parse($row->set_at)->toIso8601String(), $row->reason),
             ];
         }
         $usual = [];
@@ -53,7 +53,7 @@ final readonly class Figures
         return new self($said, $usual);
     }
 
-    /** @return array{DispositionCost, 'usual'|'category'|'said', ?Said} */
+    /** @return array{DispositionCost, 'usual'|'category'|'said', ?FigureSource} */
     public function disposition(Item $item, SupplyKind $kind, Money $unitValue): array
     {
         $said = $this->said["disposition {$item->number} {$kind->value}"] ?? null;
@@ -68,7 +68,7 @@ final readonly class Figures
         ];
     }
 
-    /** @return array{?int, ?Said} */
+    /** @return array{?int, ?FigureSource} */
     public function amount(FigureKind $kind, string $subject): array
     {
         $said = $this->said["{$kind->value} {$subject}"] ?? null;
@@ -76,7 +76,7 @@ final readonly class Figures
         return [$said['amount'] ?? null, $said['said'] ?? null];
     }
 
-    /** @return list<array{string, Money, Said}> what is paid for, how much, who said so */
+    /** @return list<array{string, Money, FigureSource}> what is paid for, how much, who said so */
     public function oneTime(): array
     {
         $found = [];

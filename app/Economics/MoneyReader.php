@@ -8,12 +8,12 @@ use App\Assessment\Models\Question;
 use App\Days\Today;
 use App\Economics\Data\DemandRow;
 use App\Economics\Data\DispositionRow;
+use App\Economics\Data\FigureSource;
 use App\Economics\Data\MoneyOfItem;
 use App\Economics\Data\MoneyPage;
 use App\Economics\Data\MoneyRow;
-use App\Economics\Data\Said;
 use App\Planning\ExposureReader;
-use App\Planning\Told;
+use App\Planning\Freshness;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
@@ -178,8 +178,8 @@ final readonly class MoneyReader
      * structures. Never both: what a specialist answers for a part is what the edits of its assembly change.
      *
      * @param  Collection<int, Question>  $answers
-     * @return array{list<array{Item, string, Money, ?Said}>, list<string>} item, from where, amount, who said so; components without a
-     *     standard cost
+     * @return array{list<array{Item, string, Money, ?FigureSource}>, list<string>} item, from where, amount, who said so;
+     *     components without a standard cost
      */
     private function each(ChangeRequest $request, Collection $answers, Figures $figures): array
     {
@@ -206,7 +206,7 @@ final readonly class MoneyReader
     }
 
     /**
-     * @param  list<array{Item, string, Money, ?Said}>  $each
+     * @param  list<array{Item, string, Money, ?FigureSource}>  $each
      * @param  array<string, array<string, Quantity>>  $uses  item => product => how much goes into one
      * @param  array<string, array{DemandRow, Quantity}>  $demand  by product
      * @return list<array{MoneyRow, Money, Quantity}>
@@ -301,7 +301,7 @@ final readonly class MoneyReader
      * @param  list<string>  $missing
      * @return list<string>
      */
-    private static function assumed(int $left, array $missing, Told $told): array
+    private static function assumed(int $left, array $missing, Freshness $told): array
     {
         return [
             'Demand of a year: sales orders of the next 365 days, and the forecast as far as it is not sold already in its week.',

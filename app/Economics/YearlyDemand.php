@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Economics;
 
+use App\CutIn\KnownSupply;
 use App\CutIn\PlannedItem;
-use App\CutIn\PlanningPicture;
 use App\Days\Today;
 use App\Planning\ExposureReader;
-use App\Planning\Told;
+use App\Planning\Freshness;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -27,7 +27,7 @@ final readonly class YearlyDemand
      *
      * @param  Collection<int, Item>  $products
      * @param  bool  $anew  whether to ask planning even if it told a moment ago
-     * @return array{array<int, int>, Told} millionths by id; how far they can be trusted
+     * @return array{array<int, int>, Freshness} millionths by id; how far they can be trusted
      */
     public function of(Collection $products, bool $anew): array
     {
@@ -36,22 +36,22 @@ final readonly class YearlyDemand
         /** @var ?array{demand: array<int, int>, at: ?string} $kept */
         $kept = $seconds === 0 || $anew ? null : Cache::get($key);
         if ($kept !== null) {
-            return [$kept['demand'], new Told($kept['at'] === null ? null : CarbonImmutable::parse($kept['at']))];
+            return [$kept['demand'], new Freshness($kept['at'] === null ? null : CarbonImmutable::parse($kept['at']))];
         }
         $items = $products->keyBy('id')->map(PlannedItem::of(...))->all();
-        $picture = PlanningPicture::ask($this->reader, $items, Today::day());
+        $known = KnownSupply::ask($this->reader, $items, Today::day());
         $demand = [];
         foreach (array_keys($items) as $id) {
-            $supply = $picture->supply($id);
+            $supply = $known->supply($id);
             $demand[$id] = 0;
             foreach ($supply->wantedOn ?? [] as $i => $day) {
                 $demand[$id] = $day < self::DAYS ? FixedPoint::add($demand[$id], $supply->wanted[$i] ?? 0) : $demand[$id];
             }
         }
-        if ($seconds > 0 && $picture->told->fault === null) {
-            Cache::put($key, ['demand' => $demand, 'at' => $picture->told->at?->toIso8601String()], $seconds);
+        if ($seconds > 0 && $known->told->fault === null) {
+            Cache::put($key, ['demand' => $demand, 'at' => $known->told->at?->toIso8601String()], $seconds);
         }
 
-        return [$demand, $picture->told];
+        return [$demand, $known->told];
     }
 }

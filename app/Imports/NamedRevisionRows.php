@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-use App\Structures\Picture;
 use App\Structures\PinnedRevisions;
 use App\Structures\StructureReader;
+use App\Structures\StructureView;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\Difference;
 use Orthotaxis\Core\Refusal;
@@ -47,7 +47,7 @@ final class NamedRevisionRows
     public function compare(StructureKind $kind, Faults $faults): void
     {
         $ids = PinnedRevisions::named(array_map(static fn(array $parent): array => [$parent[0], $parent[1]], array_values($this->parents)));
-        $there = (new StructureReader())->ofRevisions(array_values($ids), new Picture($kind));
+        $there = (new StructureReader())->ofRevisions(array_values($ids), new StructureView($kind));
         foreach ($this->parents as $key => [$number, $revision, $lines]) {
             $first = (int) array_key_first($lines);
             if (!isset($ids[$key])) {

@@ -26,6 +26,7 @@ use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Revision\Phase;
+use Orthotaxis\Core\Revision\RevisionStatus;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -34,7 +35,6 @@ final readonly class OrderReader
 {
     private const RELATIONS = [
         'items.item.category',
-        'items.item.released',
         'items.item.everReleased',
         'items.item.revisingOrders',
         'items.base',
@@ -51,7 +51,9 @@ final readonly class OrderReader
     /** Loads all that reading the order needs, in a fixed number of queries. */
     public static function load(ChangeOrder $order): ChangeOrder
     {
-        return $order->load(self::RELATIONS)->setRelation('items', $order->items->each->setRelation('order', $order));
+        self::loadAll(new Collection([$order]));
+
+        return $order;
     }
 
     public function toCore(ChangeOrder $order): Order
@@ -67,12 +69,7 @@ final readonly class OrderReader
      */
     public function many(Collection $orders): array
     {
-        $orders->load(self::RELATIONS);
-        $rows = $orders->flatMap(
-            static fn(ChangeOrder $order): Collection => $order->items->each(
-                static fn(OrderItem $row): OrderItem => $row->setRelation('order', $order),
-            ),
-        );
+        $rows = self::loadAll($orders);
         $bases = $this->structures->ofRevisions(array_values($rows->pluck('base_revision_id')->filter()->unique()->all()));
         $works = $lines = [];
         foreach ($rows as $row) {
@@ -89,6 +86,20 @@ final readonly class OrderReader
             ->keyBy('id')
             ->map(fn(ChangeOrder $order): Order => $this->order($order, $works[$order->id] ?? [], $released, $pinned, $sheets))
             ->all();
+    }
+
+    /**
+     * @param  Collection<int, ChangeOrder>  $orders
+     * @return SupportCollection<int, OrderItem> all that they name
+     */
+    private static function loadAll(Collection $orders): SupportCollection
+    {
+        return $orders->load(self::RELATIONS)->toBase()->flatMap(
+            static fn(ChangeOrder $order): Collection => $order->items->each(static function (OrderItem $row) use ($order): void {
+                $row->setRelation('order', $order);
+                $row->item->setRelation('released', $row->item->everReleased->firstWhere('status', RevisionStatus::Released));
+            }),
+        );
     }
 
     /**

@@ -78,7 +78,7 @@ final readonly class ExposureReader
      * The same as plain rows, for those who compute with them.
      *
      * @param  Collection<int, Item>  $items
-     * @return array{list<Supply>, Told}
+     * @return array{list<Supply>, Freshness}
      */
     public function rows(Collection $items): array
     {
@@ -103,7 +103,7 @@ final readonly class ExposureReader
      * @param  \Closure(list<Supply>): void  $take
      * @param  \Closure(): void  $anew  called when planning falls silent midway: all that was taken is given again, as it was last told
      */
-    public function each(array $numbers, \Closure $take, \Closure $anew): Told
+    public function each(array $numbers, \Closure $take, \Closure $anew): Freshness
     {
         $now = CarbonImmutable::now();
         $unknown = $strangers = [];
@@ -123,7 +123,7 @@ final readonly class ExposureReader
                 };
             }
 
-            return new Told($now, null, $unknown, array_values(array_unique($strangers)));
+            return new Freshness($now, null, $unknown, array_values(array_unique($strangers)));
         } catch (PlanningSilent | Refusal $fault) {
             $anew();
             if ($fault instanceof PlanningSilent && PlanningGateway::isAwaited()) {
@@ -138,7 +138,7 @@ final readonly class ExposureReader
      * @param  array<int, string>  $numbers  id => number
      * @param  \Closure(list<Supply>): void  $take
      */
-    private static function lastTold(array $numbers, \Closure $take, string $fault): Told
+    private static function lastTold(array $numbers, \Closure $take, string $fault): Freshness
     {
         $oldest = null;
         $unknown = [];
@@ -154,7 +154,7 @@ final readonly class ExposureReader
             $take($rows);
         }
 
-        return new Told($oldest === null ? null : CarbonImmutable::parse($oldest), $fault, $unknown);
+        return new Freshness($oldest === null ? null : CarbonImmutable::parse($oldest), $fault, $unknown);
     }
 
     /** @param  array<int, string>  $numbers  id => number */

@@ -6,9 +6,9 @@ namespace App\Reach;
 
 use App\Reach\Data\ReachCount;
 use App\Reach\Data\ReachDecision;
+use App\Reach\Data\ReachGraph;
 use App\Reach\Data\ReachNode;
 use App\Reach\Data\ReachPage;
-use App\Reach\Data\ReachPicture;
 use App\Reach\Data\ReachRow;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Index\StructureIndex;
@@ -67,7 +67,7 @@ final readonly class ReachReader
         );
     }
 
-    public function picture(ChangeRequest $request, Day $day): ReachPicture
+    public function picture(ChangeRequest $request, Day $day): ReachGraph
     {
         [$index, $reach] = self::reach($request, $day);
         $sold = $index->sold();
@@ -100,7 +100,7 @@ final readonly class ReachReader
             }
         }
 
-        return new ReachPicture(count($reach->levels), $nodes, $edges);
+        return new ReachGraph(count($reach->levels), $nodes, $edges);
     }
 
     /** @return array{StructureIndex, Reach} */

@@ -51,7 +51,7 @@ final readonly class LineLoader
      * @param  list<int>  $revisions  ids
      * @return array<int, list<Line>> by revision
      */
-    public function ofRevisions(array $revisions, Picture $picture): array
+    public function ofRevisions(array $revisions, StructureView $view): array
     {
         $lines = [];
         foreach (
@@ -59,7 +59,7 @@ final readonly class LineLoader
                 'SELECT ' .
                     self::COLUMNS .
                     ', l.revision_id FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.revision_id = ANY (?::bigint[]) AND ' .
-                    $picture->lines(),
+                    $view->lines(),
                 [self::list($revisions)],
             )
             as $row

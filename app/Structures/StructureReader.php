@@ -18,17 +18,17 @@ final readonly class StructureReader
      * @param  list<int>  $revisions  ids
      * @return array<int, Structure> by revision id; empty structures are left out
      */
-    public function ofRevisions(array $revisions, Picture $picture = new Picture()): array
+    public function ofRevisions(array $revisions, StructureView $view = new StructureView()): array
     {
         return array_map(
             static fn(array $lines): Structure => new Structure($lines),
-            $revisions === [] ? [] : (new LineLoader())->ofRevisions($revisions, $picture),
+            $revisions === [] ? [] : (new LineLoader())->ofRevisions($revisions, $view),
         );
     }
 
-    public function ofRevision(?int $revision, Picture $picture = new Picture()): Structure
+    public function ofRevision(?int $revision, StructureView $view = new StructureView()): Structure
     {
-        return $revision === null ? new Structure() : $this->ofRevisions([$revision], $picture)[$revision] ?? new Structure();
+        return $revision === null ? new Structure() : $this->ofRevisions([$revision], $view)[$revision] ?? new Structure();
     }
 
     /**

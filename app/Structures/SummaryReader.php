@@ -25,9 +25,9 @@ final readonly class SummaryReader
     /** Milligrams have six decimals in kilograms. */
     private const MASS_PLACES = 6;
 
-    public function read(Item $item, Picture $picture, Day $day, int $from): SummaryPage
+    public function read(Item $item, StructureView $view, Day $day, int $from): SummaryPage
     {
-        $index = StructureIndex::open($picture);
+        $index = StructureIndex::open($view);
         $top = $index->positions->of($item->id);
         $explosion = $index->explosion($item->id, $day);
         $order = [];

@@ -40,7 +40,7 @@ final readonly class TreeReader
      */
     public function read(
         Item $item,
-        Picture $picture,
+        StructureView $view,
         Day $day,
         bool $anyTime,
         int $levels,
@@ -48,7 +48,7 @@ final readonly class TreeReader
         ?string $revision = null,
         ?Overlay $planned = null,
     ): TreePage {
-        $index = StructureIndex::open($picture);
+        $index = StructureIndex::open($view);
         $revisions = Revision::query()
             ->with(['order', 'releasedBy'])
             ->where('item_id', $item->id);
@@ -56,7 +56,7 @@ final readonly class TreeReader
             $revision === null
                 ? $revisions->tap(Revision::effectiveOn($day))->first()
                 : $revisions->where('code', $revision)->firstOrFail();
-        $structures = [$item->number => $this->top($top?->id, $picture, $day, $anyTime)];
+        $structures = [$item->number => $this->top($top?->id, $view, $day, $anyTime)];
         $structures = $planned?->over($structures, $day) ?? $structures;
         $components = $pinned = [];
         $open = [$structures[$item->number]];
@@ -77,7 +77,7 @@ final readonly class TreeReader
                     $opening[$line->below()] = $line;
                 }
             }
-            $below = $this->below($opening, $components, $pinned, $picture, $day, $anyTime);
+            $below = $this->below($opening, $components, $pinned, $view, $day, $anyTime);
             $open = $planned?->over($below, $day) ?? $below;
             $structures += $open;
         }
@@ -105,8 +105,8 @@ final readonly class TreeReader
 
         return new TreePage(
             $item->number,
-            $picture->kind->value,
-            $picture->plant,
+            $view->kind->value,
+            $view->plant,
             (string) $day,
             $anyTime,
             $top === null ? null : RevisionRow::of($top, $day),
@@ -172,9 +172,9 @@ final readonly class TreeReader
         ]);
     }
 
-    private function top(?int $revision, Picture $picture, Day $day, bool $anyTime): Structure
+    private function top(?int $revision, StructureView $view, Day $day, bool $anyTime): Structure
     {
-        $structure = $this->structures->ofRevision($revision, $picture);
+        $structure = $this->structures->ofRevision($revision, $view);
 
         return $anyTime ? $structure : $structure->on($day);
     }
@@ -185,7 +185,7 @@ final readonly class TreeReader
      * @param  array<string, int>  $pinned  revisions that lines name, by what is below them
      * @return array<string, Structure> by what is below the lines
      */
-    private function below(array $lines, array $components, array $pinned, Picture $picture, Day $day, bool $anyTime): array
+    private function below(array $lines, array $components, array $pinned, StructureView $view, Day $day, bool $anyTime): array
     {
         $items = array_map(
             static fn(Line $line): int => $components[$line->component]->id,
@@ -196,7 +196,7 @@ final readonly class TreeReader
         foreach ($lines as $below => $line) {
             $wanted[$below] = $line->revision === null ? $revisions[$items[$below]] ?? 0 : $pinned[$below];
         }
-        $read = $this->structures->ofRevisions(array_values($wanted), $picture);
+        $read = $this->structures->ofRevisions(array_values($wanted), $view);
         $structures = [];
         foreach ($wanted as $below => $revision) {
             if (isset($read[$revision])) {

@@ -23,9 +23,9 @@ final readonly class WhereUsedReader
     /** Parents of one item given at once. */
     private const DIRECT = 1_000;
 
-    public function page(Item $item, Day $day, Picture $picture, bool $topsOnly, int $from): UsedInPage
+    public function page(Item $item, Day $day, StructureView $view, bool $topsOnly, int $from): UsedInPage
     {
-        $index = StructureIndex::open($picture);
+        $index = StructureIndex::open($view);
         $kept = $index->keptWhereUsed($item->id, $day);
         if ($kept !== null) {
             return new UsedInPage(
@@ -85,9 +85,9 @@ final readonly class WhereUsedReader
      * One step up: the parents that have the item in a line of their own, with what these lines say. For a tree, opened branch by
      * branch.
      */
-    public function direct(Item $item, Day $day, Picture $picture): UsedInPage
+    public function direct(Item $item, Day $day, StructureView $view): UsedInPage
     {
-        $index = StructureIndex::open($picture);
+        $index = StructureIndex::open($view);
         $inUse = $index->inUse($day);
         $quantities = [];
         foreach ([$index->positions->of($item->id), ...$index->positions->pinnedOf($item->id)] as $position) {
@@ -124,9 +124,9 @@ final readonly class WhereUsedReader
      * @param  list<Item>  $items
      * @return array<string, array{int, list<UsedInRow>}> by item number: of how many, and the nearest of them, at most AT_MOST each
      */
-    public function rowsOfAll(array $items, Day $day, Picture $picture = new Picture()): array
+    public function rowsOfAll(array $items, Day $day, StructureView $view = new StructureView()): array
     {
-        $index = StructureIndex::open($picture);
+        $index = StructureIndex::open($view);
         $asked = $totals = [];
         foreach ($items as $item) {
             $used = $index->whereUsed($item->id, $day);

@@ -52,7 +52,10 @@ final class Flow
         if (!$adjacency->ordered) {
             $flow->totals += array_fill(0, $adjacency->size, 0);
             $flow->levels += array_fill(0, $adjacency->size, 0);
-            foreach ($down ? Order::below($adjacency, $start, $day) : Order::above($adjacency, $start, $day) as $position) {
+            foreach (
+                $down ? TopologicalOrder::below($adjacency, $start, $day) : TopologicalOrder::above($adjacency, $start, $day)
+                as $position
+            ) {
                 $flow->walk([$position => $down ? $adjacency->downOf($position) : $adjacency->upOf($position)]);
             }
 

@@ -42,7 +42,7 @@ final readonly class RollUp
     public static function of(Adjacency $adjacency, int $item, int $day, array $costs, array $masses, array $leads): self
     {
         $totals = [$item => Quantity::ONE] + Explosion::of($adjacency, $item, $day)->totals();
-        $order = Order::below($adjacency, $item, $day);
+        $order = TopologicalOrder::below($adjacency, $item, $day);
         $cost = $mass = 0;
         $withoutCost = $withoutMass = $withoutLead = [];
         $longest = $next = [];

@@ -6,8 +6,8 @@ namespace Orthotaxis\Core\CutIn;
 
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\Loop;
-use Orthotaxis\Core\Adjacency\Order;
 use Orthotaxis\Core\Adjacency\Span;
+use Orthotaxis\Core\Adjacency\TopologicalOrder;
 use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Refusal;
@@ -143,7 +143,7 @@ final class Requirements
         }
         if (count($order) < count($users)) {
             // Over all days together something contains itself; on one day that is told with its way.
-            Order::above($this->web, $this->component, $this->today);
+            TopologicalOrder::above($this->web, $this->component, $this->today);
             throw new Loop([$this->component, $this->component]);
         }
 

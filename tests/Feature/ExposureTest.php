@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use App\Planning\ExposureReader;
+use App\Planning\Freshness;
 use App\Planning\Jobs\AskPlanning;
-use App\Planning\Told;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
@@ -108,7 +108,7 @@ it(
         $rows = static fn(array $items): array => array_map(static fn(string $item): array => ['item' => $item] + $row, $items);
         Http::fake(['*/supply' => static fn($request) => Http::response(['rows' => $rows($request->data()['items'])])]);
         $taken = [];
-        $each = function () use (&$taken, $numbers): Told {
+        $each = function () use (&$taken, $numbers): Freshness {
             return app(ExposureReader::class)->each(
                 $numbers,
                 function (array $some) use (&$taken): void {

@@ -69,6 +69,12 @@ it('never lets two revisions of an item hold on one day', function (): void {
     )->toContain('revisions_one_on_a_day');
 });
 
+it('never lets a revision be released for no day at all', function (): void {
+    expect(refusedBySql("UPDATE revisions SET status = 'obsolete', effective_to = effective_from WHERE status = 'released'"))->toContain(
+        'revisions_hold',
+    );
+});
+
 it('lets a line stand once on a day', function (): void {
     $revision = DB::table('revisions')->where('status', 'in_work')->value('id');
     $line = fn(?string $from, ?string $to): string => sprintf(

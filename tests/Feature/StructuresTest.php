@@ -9,7 +9,7 @@ use App\Structures\Index\IndexFolder;
 use App\Structures\Index\KeptAnswer;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use App\Tables\PrintedTable;
 use App\Tables\Table;
 use Illuminate\Http\UploadedFile;
@@ -102,7 +102,7 @@ it('gives the same answers with an index and without, and what is released a mom
     $today = World::day(0);
     $without = $ask($today);
     $this->artisan(IndexStructures::class)->assertSuccessful();
-    expect((new IndexFolder(new Picture()))->current())
+    expect((new IndexFolder(new StructureView()))->current())
         ->not->toBeNull()
         // Everything is in the files now; the notes of before do not have to be read again.
         ->and($ask($today))
@@ -128,7 +128,7 @@ it('gives the same answers with an index and without, and what is released a mom
 
 it('builds anew only where it has fallen behind', function (): void {
     $this->artisan(IndexStructures::class)->assertSuccessful();
-    $folder = new IndexFolder(new Picture());
+    $folder = new IndexFolder(new StructureView());
     $first = $folder->current();
     $this->artisan(IndexStructures::class, ['--when-behind' => true])->assertSuccessful();
     expect($folder->current())->toBe($first);
@@ -143,7 +143,7 @@ it('builds anew only where it has fallen behind', function (): void {
 it('goes on with the last version until the new one is compiled, after an answer', function (): void {
     config(['orthotaxis.index.warmed' => true]);
     $this->artisan(IndexStructures::class)->assertSuccessful();
-    $folder = new IndexFolder(new Picture());
+    $folder = new IndexFolder(new StructureView());
     $first = $folder->current();
     // There was none before: nothing to go on with.
     expect($first)->not->toBeNull()->and($folder->offered())->toBeNull();
@@ -164,7 +164,7 @@ it('goes on with the last version until the new one is compiled, after an answer
 
 it('leaves a version alone that somebody is writing', function (): void {
     $this->artisan(IndexStructures::class)->assertSuccessful();
-    $folder = new IndexFolder(new Picture());
+    $folder = new IndexFolder(new StructureView());
     $begun = $folder->begin();
     $this->artisan(IndexStructures::class)->assertSuccessful();
     $this->artisan(IndexStructures::class)->assertSuccessful();
@@ -183,7 +183,7 @@ it('answers from the database when a file of the index is damaged, and writes th
     $right = $ask();
     // An answer that was kept would hide it.
     DB::statement("INSERT INTO structure_touches (item_id) SELECT id FROM items WHERE number = '200-0099'");
-    $folder = new IndexFolder(new Picture());
+    $folder = new IndexFolder(new StructureView());
     $damaged = $folder->current();
     foreach (glob("{$damaged}/{$file}") ?: [] as $path) {
         file_put_contents($path, $content);
@@ -200,14 +200,14 @@ it('answers from the database when a file of the index is damaged, and writes th
 
 it('never takes the lists of one database for those of another', function (): void {
     $this->artisan(IndexStructures::class)->assertSuccessful();
-    $here = (new IndexFolder(new Picture()))->current();
+    $here = (new IndexFolder(new StructureView()))->current();
     config(['database.connections.pgsql.database' => 'another']);
-    expect($here)->not->toBeNull()->and((new IndexFolder(new Picture()))->current())->toBeNull();
+    expect($here)->not->toBeNull()->and((new IndexFolder(new StructureView()))->current())->toBeNull();
 });
 
 it('keeps design, engineering and manufacturing apart', function (): void {
     $item = $this->world->items['200-0010'];
-    $index = StructureIndex::open(new Picture(StructureKind::Manufacturing));
+    $index = StructureIndex::open(new StructureView(StructureKind::Manufacturing));
     expect(Explosion::of($index->adjacency, $index->positions->of($item), 30_000)->totals())->toBe([]);
     $this->world
         ->as('vera', 'GET', '/items/200-0010/structure?kind=sketch')
@@ -299,7 +299,7 @@ it(
     function (): void {
         $item = Item::query()->where('number', '200-0001')->firstOrFail();
         $list = app(PartsList::class);
-        $all = $list->of($item, new Picture(), Today::day(), true);
+        $all = $list->of($item, new StructureView(), Today::day(), true);
         expect($all->title)
             ->toBe("200-0001 {$item->title}")
             ->and($all->notes[0])
@@ -312,7 +312,7 @@ it(
             ->toBe(['200-0010', '· 200-0040', '· 200-0042', '· 600-0014']);
         $html = PrintedTable::html($all);
         expect($html)->toContain('<th class="right">Qty</th>')->toContain('<td class="right">0.5</td><td>m</td>');
-        expect(array_column($list->of($item, new Picture(), Today::day(), false)->rows, 0))->toBe([1]);
+        expect(array_column($list->of($item, new StructureView(), Today::day(), false)->rows, 0))->toBe([1]);
         expect($this->world->as('vera', 'GET', '/items/200-0001/structure/pdf')->assertOk()->streamedContent())->toStartWith('%PDF-');
     },
 );

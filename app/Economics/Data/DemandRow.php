@@ -15,6 +15,6 @@ final readonly class DemandRow
         #[OA\Property] public string $title,
         #[OA\Property(description: 'of a year, from sales orders and forecast, unless somebody says otherwise')] public string $units,
         #[OA\Property(description: 'what planning tells')] public string $told,
-        #[OA\Property(ref: Said::class, nullable: true)] public ?Said $said,
+        #[OA\Property(ref: FigureSource::class, nullable: true)] public ?FigureSource $said,
     ) {}
 }

@@ -21,6 +21,6 @@ final readonly class DispositionRow
         #[OA\Property] public string $per_unit,
         #[OA\Property] public string $cost,
         #[OA\Property(enum: ['usual', 'category', 'said'], description: 'where the disposition comes from')] public string $from,
-        #[OA\Property(ref: Said::class, nullable: true)] public ?Said $said,
+        #[OA\Property(ref: FigureSource::class, nullable: true)] public ?FigureSource $said,
     ) {}
 }

@@ -17,7 +17,7 @@ final readonly class MoneyRow
         #[OA\Property] public string $amount,
         #[OA\Property(description: 'of what is paid every year: for one unit')] public ?string $per_unit,
         #[OA\Property(description: 'of what is paid every year: units a year')] public ?string $units,
-        #[OA\Property(ref: Said::class, nullable: true)] public ?Said $said,
+        #[OA\Property(ref: FigureSource::class, nullable: true)] public ?FigureSource $said,
         #[OA\Property(description: 'who answered, where it comes from an answer')] public ?string $answered_by = null,
         #[
             OA\Property(

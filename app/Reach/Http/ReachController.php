@@ -12,8 +12,8 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Models\Person;
 use App\Reach\Actions\DecideReach;
+use App\Reach\Data\ReachGraph;
 use App\Reach\Data\ReachPage;
-use App\Reach\Data\ReachPicture;
 use App\Reach\ReachReader;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -52,7 +52,7 @@ final readonly class ReachController
     }
 
     #[OA\Get(path: '/api/requests/{number}/reach-picture', operationId: 'reachPicture', tags: ['changes'])]
-    #[InPath('number'), InQuery('on'), Ok(ReachPicture::class), Refused]
+    #[InPath('number'), InQuery('on'), Ok(ReachGraph::class), Refused]
     public function picture(string $number, Request $request): JsonResponse
     {
         $request->validate(['on' => 'nullable|bail|string|date_format:Y-m-d']);

@@ -7,7 +7,7 @@ namespace App\Structures\Commands;
 use App\Structures\Index\BuildIndex;
 use App\Structures\Index\DamagedIndex;
 use App\Structures\Index\IndexFolder;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -28,26 +28,26 @@ final class IndexStructures extends Command
 
     public function handle(BuildIndex $build): int
     {
-        foreach (Picture::all() as $picture) {
-            if ($this->option('when-behind') === true && !$this->isBehind($picture)) {
+        foreach (StructureView::all() as $view) {
+            if ($this->option('when-behind') === true && !$this->isBehind($view)) {
                 continue;
             }
             $started = microtime(true);
             // Two builders on one machine would do the same work twice.
-            $lines = Cache::lock('structures:index ' . gethostname() . ' ' . $picture->name(), 600)->block(
+            $lines = Cache::lock('structures:index ' . gethostname() . ' ' . $view->name(), 600)->block(
                 300,
-                static fn(): int => $build($picture),
+                static fn(): int => $build($view),
             );
-            $this->line(sprintf('%s: %d lines in %.1f s', $picture->name(), $lines, microtime(true) - $started));
+            $this->line(sprintf('%s: %d lines in %.1f s', $view->name(), $lines, microtime(true) - $started));
         }
         DB::delete('DELETE FROM structure_touches WHERE at < now() - make_interval(days => ?)', [self::KEPT_DAYS]);
 
         return self::SUCCESS;
     }
 
-    private function isBehind(Picture $picture): bool
+    private function isBehind(StructureView $view): bool
     {
-        $folder = new IndexFolder($picture);
+        $folder = new IndexFolder($view);
         $path = $folder->offered() ?? $folder->current();
         if ($path === null) {
             return true;

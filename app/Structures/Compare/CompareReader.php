@@ -30,10 +30,10 @@ final readonly class CompareReader
      */
     public function read(SideSpec $left, SideSpec $right, bool $allLevels, array $kinds = [], int $atMost = self::AT_MOST): ComparisonPage
     {
-        $leftIndex = StructureIndex::open($left->picture);
-        $rightIndex = $right->picture == $left->picture ? $leftIndex : StructureIndex::open($right->picture);
-        $before = $this->sides->open($left, $leftIndex, $left->picture->kind === $right->picture->kind, 'left');
-        $after = $this->sides->open($right, $rightIndex, $left->picture->kind === $right->picture->kind, 'right');
+        $leftIndex = StructureIndex::open($left->view);
+        $rightIndex = $right->view == $left->view ? $leftIndex : StructureIndex::open($right->view);
+        $before = $this->sides->open($left, $leftIndex, $left->view->kind === $right->view->kind, 'left');
+        $after = $this->sides->open($right, $rightIndex, $left->view->kind === $right->view->kind, 'right');
         $comparison = DeepComparison::of(
             $before,
             $leftIndex->positions->of($left->item->id),
@@ -69,8 +69,8 @@ final readonly class CompareReader
         return new ComparisonSide(
             $spec->item->number,
             $spec->item->title,
-            $spec->picture->kind->value,
-            $spec->picture->plant,
+            $spec->view->kind->value,
+            $spec->view->plant,
             (string) $spec->day,
             $spec->revision,
             $spec->order,

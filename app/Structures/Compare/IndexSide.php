@@ -6,7 +6,7 @@ namespace App\Structures\Compare;
 
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Comparison\LineSet;
@@ -19,7 +19,7 @@ final readonly class IndexSide implements NamedSide
     private int $dayNumber;
 
     /** @param  bool  $operations  whether the operations of lines are compared; only manufacturing structures have any */
-    public function __construct(public StructureIndex $index, public Picture $picture, public Day $day, private bool $operations = true)
+    public function __construct(public StructureIndex $index, public StructureView $view, public Day $day, private bool $operations = true)
     {
         $this->dayNumber = $day->number();
     }
@@ -71,7 +71,7 @@ final readonly class IndexSide implements NamedSide
 
     public function agreesBelow(Side $other): bool
     {
-        return $other instanceof self && $other->picture == $this->picture && $other->dayNumber === $this->dayNumber;
+        return $other instanceof self && $other->view == $this->view && $other->dayNumber === $this->dayNumber;
     }
 
     public function isSame(int $item, Side $other, int $otherItem): bool

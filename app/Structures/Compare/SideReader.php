@@ -38,7 +38,7 @@ final readonly class SideReader
 
             return new FileSide($structures, $index);
         }
-        $below = new IndexSide($index, $spec->picture, $spec->day, $operations);
+        $below = new IndexSide($index, $spec->view, $spec->day, $operations);
         $top = match (true) {
             $spec->order !== null => $this->afterOrder($spec, "{$place}_order"),
             $spec->revision !== null => $this->ofRevision($spec, "{$place}_revision"),
@@ -69,12 +69,12 @@ final readonly class SideReader
             $spec->item->revisions()->where('code', $spec->revision)->first() ??
             throw Refusal::at($place, "{$spec->item->number} has no revision {$spec->revision}.");
 
-        return $this->structures->ofRevision($revision->id, $spec->picture);
+        return $this->structures->ofRevision($revision->id, $spec->view);
     }
 
     private function afterOrder(SideSpec $spec, string $place): Structure
     {
-        if ($spec->picture->kind !== StructureKind::Engineering) {
+        if ($spec->view->kind !== StructureKind::Engineering) {
             throw Refusal::at($place, 'Orders edit the engineering structure. Compare that kind with an order.');
         }
 

@@ -8,7 +8,7 @@ use App\Days\Today;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\ComparisonFile;
 use App\Structures\Models\Item;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Calendar\Day;
@@ -19,7 +19,7 @@ final readonly class SideSpec
 {
     public function __construct(
         public Item $item,
-        public Picture $picture,
+        public StructureView $view,
         public Day $day,
         public ?string $revision = null,
         public ?string $order = null,
@@ -43,7 +43,7 @@ final readonly class SideSpec
 
         return new self(
             $item,
-            Picture::asked($request, "{$side}_"),
+            StructureView::asked($request, "{$side}_"),
             $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
             $text("{$side}_revision") ?: null,
             $text("{$side}_order") ?: null,

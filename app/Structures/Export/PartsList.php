@@ -7,7 +7,7 @@ namespace App\Structures\Export;
 use App\Structures\Data\TreePage;
 use App\Structures\Data\TreeRow;
 use App\Structures\Models\Item;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use App\Structures\TreeReader;
 use App\Tables\PrintedTable;
 use App\Tables\Table;
@@ -27,9 +27,9 @@ final readonly class PartsList
     public function __construct(private TreeReader $trees) {}
 
     /** @throws Refusal when it is too long to print */
-    public function of(Item $item, Picture $picture, Day $day, bool $allLevels): Table
+    public function of(Item $item, StructureView $view, Day $day, bool $allLevels): Table
     {
-        $page = $this->trees->read($item, $picture, $day, false, $allLevels ? TreeReader::DEEPEST : 1, Quantity::one());
+        $page = $this->trees->read($item, $view, $day, false, $allLevels ? TreeReader::DEEPEST : 1, Quantity::one());
         if ($page->more) {
             throw Refusal::at(
                 'format',

@@ -7,10 +7,10 @@ namespace App\Structures\Export;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
-use App\Structures\Picture;
 use App\Structures\StructureReader;
+use App\Structures\StructureView;
 use App\Tables\Table;
-use Orthotaxis\Core\Adjacency\Order;
+use Orthotaxis\Core\Adjacency\TopologicalOrder;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Structure\FileColumn;
 use Orthotaxis\Core\Structure\Line;
@@ -26,26 +26,26 @@ final readonly class StructureTable
 
     public function __construct(private StructureReader $structures) {}
 
-    public function of(Item $item, Picture $picture, Day $day, bool $allLevels): Table
+    public function of(Item $item, StructureView $view, Day $day, bool $allLevels): Table
     {
-        $plant = $picture->plant === '' ? '' : ", plant {$picture->plant}";
+        $plant = $view->plant === '' ? '' : ", plant {$view->plant}";
 
         return new Table(
             "{$item->number} {$item->title}",
-            ["{$picture->kind->value} structure{$plant} as of {$day}", $allLevels ? 'All levels, each parent once' : 'One level'],
+            ["{$view->kind->value} structure{$plant} as of {$day}", $allLevels ? 'All levels, each parent once' : 'One level'],
             array_column(FileColumn::cases(), 'value'),
-            self::rows($this->parents($item, $picture, $day, $allLevels)),
+            self::rows($this->parents($item, $view, $day, $allLevels)),
         );
     }
 
     /** @return \Generator<int, ParentLines> every parent before what it is made of */
-    public function parents(Item $item, Picture $picture, Day $day, bool $allLevels): \Generator
+    public function parents(Item $item, StructureView $view, Day $day, bool $allLevels): \Generator
     {
         // Item and, where it is not the one of the day, revision.
         $nodes = [[$item->id, null]];
         if ($allLevels) {
-            $index = StructureIndex::open($picture);
-            $below = Order::below($index->adjacency, $index->positions->of($item->id), $day->number());
+            $index = StructureIndex::open($view);
+            $below = TopologicalOrder::below($index->adjacency, $index->positions->of($item->id), $day->number());
             $nodes = array_map(
                 static fn(int $position): array => [$index->positions->item($position), $index->positions->revision($position)],
                 $below,
@@ -57,7 +57,7 @@ final readonly class StructureTable
             $numbers = Item::query()->whereIn('id', $items)->pluck('number', 'id');
             $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $items)->pluck('id', 'item_id');
             $codes = $named === [] ? [] : Revision::query()->whereIn('id', $named)->pluck('code', 'id')->all();
-            $structures = $this->structures->ofRevisions([...array_values($revisions->all()), ...$named], $picture);
+            $structures = $this->structures->ofRevisions([...array_values($revisions->all()), ...$named], $view);
             foreach ($some as [$id, $revision]) {
                 $structure = ($structures[$revision ?? ($revisions[$id] ?? 0)] ?? new Structure())->on($day);
                 if (count($structure) > 0) {

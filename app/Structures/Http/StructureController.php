@@ -13,7 +13,7 @@ use App\Structures\Data\TreePage;
 use App\Structures\Data\UsedInPage;
 use App\Structures\Models\Item;
 use App\Structures\Overlay;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use App\Structures\TreeReader;
 use App\Structures\WhereUsedReader;
 use Illuminate\Http\JsonResponse;
@@ -51,7 +51,7 @@ final class StructureController
         return new JsonResponse(
             $reader->read(
                 Item::query()->where('number', $number)->firstOrFail(),
-                Picture::asked($request),
+                StructureView::asked($request),
                 Today::orAsked($request),
                 $request->query('time') === 'any',
                 max(1, $request->integer('levels')),
@@ -70,11 +70,11 @@ final class StructureController
 
         return new JsonResponse(
             $request->query('only') === 'direct'
-                ? $reader->direct($item, Today::orAsked($request), Picture::asked($request))
+                ? $reader->direct($item, Today::orAsked($request), StructureView::asked($request))
                 : $reader->page(
                     $item,
                     Today::orAsked($request),
-                    Picture::asked($request),
+                    StructureView::asked($request),
                     $request->query('only') === 'tops',
                     max(0, $request->integer('from')),
                 ),

@@ -11,7 +11,7 @@ use App\Http\Api\Refused;
 use App\Structures\Export\PartsList;
 use App\Structures\Export\StructureTable;
 use App\Structures\Models\Item;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use App\Tables\TableFile;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -33,19 +33,19 @@ final class StructureFileController
     public function show(string $number, string $format, Request $request, StructureTable $table, PartsList $parts): Response
     {
         $item = Item::query()->where('number', $number)->firstOrFail();
-        $picture = Picture::asked($request);
+        $view = StructureView::asked($request);
         $day = Today::orAsked($request);
         $all = $request->query('levels') !== 'one';
-        $name = "{$item->number}-{$picture->name()}-{$day}";
+        $name = "{$item->number}-{$view->name()}-{$day}";
         if ($format !== 'json') {
             return TableFile::answer(
-                $format === 'pdf' ? $parts->of($item, $picture, $day, $all) : $table->of($item, $picture, $day, $all),
+                $format === 'pdf' ? $parts->of($item, $view, $day, $all) : $table->of($item, $view, $day, $all),
                 $format,
                 $name,
             );
         }
         $structures = [];
-        foreach ($table->parents($item, $picture, $day, $all) as $parent) {
+        foreach ($table->parents($item, $view, $day, $all) as $parent) {
             $lines = [];
             foreach ($parent->structure as $line) {
                 $fields = [];
@@ -64,8 +64,8 @@ final class StructureFileController
             [
                 'format' => 'orthotaxis-structure',
                 'version' => 1,
-                'kind' => $picture->kind->value,
-                'plant' => $picture->plant,
+                'kind' => $view->kind->value,
+                'plant' => $view->plant,
                 'on' => (string) $day,
                 'structures' => $structures,
             ],

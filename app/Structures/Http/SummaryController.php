@@ -11,7 +11,7 @@ use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Structures\Data\SummaryPage;
 use App\Structures\Models\Item;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use App\Structures\SummaryReader;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,7 +26,7 @@ final class SummaryController
         $item = Item::query()->where('number', $number)->firstOrFail();
 
         return new JsonResponse(
-            $reader->read($item, Picture::asked($request), Today::orAsked($request), max(0, $request->integer('from'))),
+            $reader->read($item, StructureView::asked($request), Today::orAsked($request), max(0, $request->integer('from'))),
         );
     }
 }

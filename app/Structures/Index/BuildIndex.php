@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\FlatList;
@@ -24,20 +24,20 @@ final class BuildIndex
     public function __construct(private readonly LineRows $rows) {}
 
     /** @return int how many lines the index has */
-    public function __invoke(Picture $picture): int
+    public function __invoke(StructureView $view): int
     {
         $this->lines = $this->uses = $this->pinned = [];
-        $folder = new IndexFolder($picture);
+        $folder = new IndexFolder($view);
         $path = $folder->begin();
         $texts = new LineTexts($path);
-        [$known, $count] = DB::transaction(function () use ($picture, $texts): array {
+        [$known, $count] = DB::transaction(function () use ($view, $texts): array {
             if (DB::transactionLevel() === 1) {
                 DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
             }
             // Whatever was committed before this is in the snapshot; everything else is noted with a transaction from here on.
             $known = (int) DB::scalar('SELECT pg_snapshot_xmin(pg_current_snapshot())::text::bigint');
             $count = 0;
-            foreach ($this->rows->all($picture) as $row) {
+            foreach ($this->rows->all($view) as $row) {
                 $this->lines[$row['parent']][] = [
                     $row['component'],
                     $row['quantity'],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
-use App\Structures\Picture;
+use App\Structures\StructureView;
 
 /**
  * Where the lists of one picture lie on this machine. A version is a folder of PHP files that only return arrays: PHP's
@@ -17,16 +17,12 @@ final readonly class IndexFolder
 
     private string $folder;
 
-    public function __construct(Picture $picture)
+    public function __construct(StructureView $view)
     {
         // Lists of one database are never taken for those of another.
         $database = array_intersect_key((array) config('database.connections.pgsql'), ['host' => 1, 'port' => 1, 'database' => 1]);
         $this->folder =
-            config()->string('orthotaxis.index.folder') .
-            '/' .
-            substr(md5((string) json_encode($database)), 0, 12) .
-            '/' .
-            $picture->name();
+            config()->string('orthotaxis.index.folder') . '/' . substr(md5((string) json_encode($database)), 0, 12) . '/' . $view->name();
     }
 
     /** The folder of the version in use; null when none has been built here, or only one in an older form (the 2 in the name). */

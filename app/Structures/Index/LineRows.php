@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Quantity\Quantity;
@@ -52,16 +52,16 @@ final readonly class LineRows
      *
      * @return \Generator<int, Row>
      */
-    public function all(Picture $picture): \Generator
+    public function all(StructureView $view): \Generator
     {
         $text = LineTexts::SQL . ' AS text,';
-        yield from self::each(self::OF_ITEMS . $text . self::SQL . ' AND ' . $picture->lines() . ' ORDER BY r.item_id, l.find, l.id');
+        yield from self::each(self::OF_ITEMS . $text . self::SQL . ' AND ' . $view->lines() . ' ORDER BY r.item_id, l.find, l.id');
         yield from self::each(
             self::OF_REVISIONS .
                 $text .
                 self::SQL .
                 ' AND ' .
-                $picture->lines() .
+                $view->lines() .
                 ' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id',
         );
     }
@@ -86,14 +86,10 @@ final readonly class LineRows
      * @param  list<int>  $items  ids of parents
      * @return list<Row>
      */
-    public function of(array $items, Picture $picture): array
+    public function of(array $items, StructureView $view): array
     {
         return self::some(
-            self::OF_ITEMS .
-                self::SQL .
-                ' AND ' .
-                $picture->lines() .
-                ' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id',
+            self::OF_ITEMS . self::SQL . ' AND ' . $view->lines() . ' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id',
             $items,
         );
     }
@@ -102,10 +98,10 @@ final readonly class LineRows
      * @param  list<int>  $revisions  ids
      * @return list<Row>
      */
-    public function ofRevisions(array $revisions, Picture $picture): array
+    public function ofRevisions(array $revisions, StructureView $view): array
     {
         return self::some(
-            self::OF_REVISIONS . self::SQL . ' AND ' . $picture->lines() . ' AND r.id = ANY (?::bigint[]) ORDER BY r.id, l.find, l.id',
+            self::OF_REVISIONS . self::SQL . ' AND ' . $view->lines() . ' AND r.id = ANY (?::bigint[]) ORDER BY r.id, l.find, l.id',
             $revisions,
         );
     }

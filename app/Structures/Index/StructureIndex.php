@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Index;
 
 use App\Structures\LineLoader;
-use App\Structures\Picture;
+use App\Structures\StructureView;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Adjacency\Explosion;
@@ -39,10 +39,10 @@ final readonly class StructureIndex
         private ?string $folder,
     ) {}
 
-    public static function open(Picture $picture = new Picture()): self
+    public static function open(StructureView $view = new StructureView()): self
     {
-        WarmIndex::afterAnswer($picture);
-        $folder = (new IndexFolder($picture))->current();
+        WarmIndex::afterAnswer($view);
+        $folder = (new IndexFolder($view))->current();
         /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
         $manifest =
             $folder === null
@@ -64,7 +64,7 @@ final readonly class StructureIndex
             $manifest['size'],
             $manifest['ordered'],
             $noted,
-            $picture,
+            $view,
             $folder,
         );
     }
@@ -76,7 +76,7 @@ final readonly class StructureIndex
         int $size,
         bool $ordered,
         array $noted,
-        Picture $picture,
+        StructureView $view,
         ?string $folder,
     ): self {
         $touched = array_values(array_unique($noted));
@@ -94,7 +94,7 @@ final readonly class StructureIndex
                 $users[$old[$i]] ??= [];
             }
         }
-        for ($rows = (new LineRows())->of($touched, $picture), $i = 0; $i < count($rows); $i++) {
+        for ($rows = (new LineRows())->of($touched, $view), $i = 0; $i < count($rows); $i++) {
             $row = $rows[$i];
             $parent = $positions->of($row['parent']);
             $revision = PinnedNode::revision($row['component']);
@@ -104,7 +104,7 @@ final readonly class StructureIndex
                 $changed[$component] = true;
                 $down[$component] = [];
                 $newLines[$component] = [[], [], []];
-                array_push($rows, ...(new LineRows())->ofRevisions([$revision], $picture));
+                array_push($rows, ...(new LineRows())->ofRevisions([$revision], $view));
             }
             $down[$parent][] = [$component, $row['quantity'], $row['span']];
             $users[$component][] = [$parent, $row['quantity'], $row['span']];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Index;
 
-use App\Structures\Picture;
+use App\Structures\StructureView;
 
 /**
  * Switches to a new version of the index when it is compiled. The files of a version are PHP, and the opcode cache that answers
@@ -16,9 +16,9 @@ final readonly class WarmIndex
     /** Seconds it may take: ten times what four million lines take. */
     private const PATIENCE = 60;
 
-    public static function afterAnswer(Picture $picture): void
+    public static function afterAnswer(StructureView $view): void
     {
-        $folder = new IndexFolder($picture);
+        $folder = new IndexFolder($view);
         if ($folder->offered() !== null) {
             app()->terminating(static fn() => (new self())($folder));
         }

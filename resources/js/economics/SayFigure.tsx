@@ -18,7 +18,7 @@ export interface Figure {
   about: string;
   choice?: keyof typeof dispositions;
   amount: string;
-  said: Schemas['Said'] | null;
+  said: Schemas['FigureSource'] | null;
 }
 
 /** Says a figure in place of what is computed, with the reason; or takes it back, so that what is computed counts again. */

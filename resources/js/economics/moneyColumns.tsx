@@ -5,7 +5,7 @@ import { inMoney } from '../lib/settings';
 import type { Column } from '../ui/DataTable';
 import { ItemNumber } from '../ui/Num';
 
-function saidCell(said: Schemas['Said'] | null) {
+function saidCell(said: Schemas['FigureSource'] | null) {
   return (
     said && (
       <span className="text-sm">

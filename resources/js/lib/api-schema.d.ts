@@ -1986,7 +1986,7 @@ export interface components {
             units: string;
             /** @description what planning tells */
             told: string;
-            said: components["schemas"]["Said"] | null;
+            said: components["schemas"]["FigureSource"] | null;
         };
         /** @description What becomes of one kind of supply of one item. */
         DispositionRow: {
@@ -2004,7 +2004,14 @@ export interface components {
              * @enum {string}
              */
             from: "usual" | "category" | "said";
-            said: components["schemas"]["Said"] | null;
+            said: components["schemas"]["FigureSource"] | null;
+        };
+        /** @description Who said something in place of what is computed, and why. */
+        FigureSource: {
+            id: number;
+            by: string;
+            at: string;
+            reason: string;
         };
         /** @description What a change costs for one item; the rows add up to the totals. */
         MoneyOfItem: {
@@ -2046,7 +2053,7 @@ export interface components {
             per_unit: string | null;
             /** @description of what is paid every year: units a year */
             units: string | null;
-            said: components["schemas"]["Said"] | null;
+            said: components["schemas"]["FigureSource"] | null;
             /** @description who answered, where it comes from an answer */
             answered_by: string | null;
             /**
@@ -2056,13 +2063,6 @@ export interface components {
             figure: "disposition" | "one_time" | "answered" | "recurring" | "demand" | null;
             /** @description and of what */
             subject: string;
-        };
-        /** @description Who said something in place of what is computed, and why. */
-        Said: {
-            id: number;
-            by: string;
-            at: string;
-            reason: string;
         };
         NewFigure: {
             /**
@@ -2719,6 +2719,13 @@ export interface components {
             by: string;
             at: string;
         };
+        /** @description The reach as a graph: items and who uses whom. */
+        ReachGraph: {
+            /** @description how many there are; more are not shown */
+            total: number;
+            nodes: components["schemas"]["ReachNode"][];
+            edges: number[][];
+        };
         /** @description An item in the picture of a reach. */
         ReachNode: {
             number: string;
@@ -2740,13 +2747,6 @@ export interface components {
             decided: number;
             from: number;
             rows: components["schemas"]["ReachRow"][];
-        };
-        /** @description The reach as a graph: items and who uses whom. */
-        ReachPicture: {
-            /** @description how many there are; more are not shown */
-            total: number;
-            nodes: components["schemas"]["ReachNode"][];
-            edges: number[][];
         };
         /** @description One thing that a change would touch. */
         ReachRow: {
@@ -6579,7 +6579,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReachPicture"];
+                    "application/json": components["schemas"]["ReachGraph"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -12,7 +12,7 @@ const node = (number: string, title: string, level: number, sold = false): Schem
   sold,
   revision: null,
 });
-const picture: Schemas['ReachPicture'] = {
+const picture: Schemas['ReachGraph'] = {
   total: 4,
   nodes: [
     node('200-0040', 'Pump tube', 0),

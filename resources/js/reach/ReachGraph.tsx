@@ -22,7 +22,7 @@ const MANY = 200;
 /** Of one letter at the size that is used here, about. */
 const LETTER = 6.2;
 
-function Graph({ picture }: { picture: Schemas['ReachPicture'] }) {
+function Graph({ picture }: { picture: Schemas['ReachGraph'] }) {
   const { nodes, edges, total } = picture;
   const navigate = useNavigate();
   const [at, setAt] = useState<number | null>(null);

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Orthotaxis\Core\Step;
+namespace Orthotaxis\Core\StepFile;
 
 /**
  * One entity instance of ISO 10303-21: written simply, with all its attributes in one list, or as a complex instance, where

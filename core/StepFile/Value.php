@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Orthotaxis\Core\Step;
+namespace Orthotaxis\Core\StepFile;
 
 /** The arguments of an entity in ISO 10303-21: texts, references and lists are what we read; all else stays as it is written. */
 final class Value

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Tables;
 
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Step\ProductStructure;
+use Orthotaxis\Core\StepFile\ProductStructure;
 
 /** The product structure of an ISO 10303-21 file, as if it stood in a table of structure lines. */
-final readonly class StepRows
+final readonly class StepFileRows
 {
     private const PIECE = 1_000_000;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Orthotaxis\Core\Step;
+namespace Orthotaxis\Core\StepFile;
 
 /** Cuts the clear text of ISO 10303-21 into statements, a piece at a time: nothing but the statement at hand is kept. */
 final readonly class Statements

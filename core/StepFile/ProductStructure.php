@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Orthotaxis\Core\Step;
+namespace Orthotaxis\Core\StepFile;
 
 use Orthotaxis\Core\Refusal;
 

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Step\ProductStructure;
-use Orthotaxis\Core\Step\Statements;
-use Orthotaxis\Core\Step\Value;
+use Orthotaxis\Core\StepFile\ProductStructure;
+use Orthotaxis\Core\StepFile\Statements;
+use Orthotaxis\Core\StepFile\Value;
 
 /** @param  list<string>  $data */
 function model(array $data, string $schema = 'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF'): string

@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 
 /** The reach as a graph: items and who uses whom. */
 #[OA\Schema]
-final readonly class ReachPicture
+final readonly class ReachGraph
 {
     /**
      * @param  list<ReachNode>  $nodes  nearest first

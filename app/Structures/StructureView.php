@@ -15,7 +15,7 @@ use Orthotaxis\Core\Structure\StructureKind;
  * builds. The last is told as one plant sees it: its own structure of an item where it has one, else that of the first
  * plant that has.
  */
-final readonly class Picture
+final readonly class StructureView
 {
     public function __construct(public StructureKind $kind = StructureKind::Engineering, public string $plant = '') {}
 

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\CutIn\KnownSupply;
 use App\CutIn\PlannedItem;
-use App\CutIn\PlanningPicture;
 use App\Days\Today;
 use App\Planning\ExposureReader;
 use Illuminate\Support\Facades\DB;
@@ -46,10 +46,10 @@ beforeEach(function (): void {
             ),
         ]),
     ]);
-    $this->ask = function (array $whole = [], array $made = []): PlanningPicture {
+    $this->ask = function (array $whole = [], array $made = []): KnownSupply {
         $ids = $this->world->items;
 
-        return PlanningPicture::ask(
+        return KnownSupply::ask(
             app(ExposureReader::class),
             PlannedItem::among(array_values($ids)),
             Today::day(),
@@ -57,7 +57,7 @@ beforeEach(function (): void {
             array_map(fn(string $number): int => $ids[$number], $made),
         );
     };
-    $this->tube = fn(PlanningPicture $picture): ?NodeSupply => $picture->supply($this->world->items['200-0040']);
+    $this->tube = fn(KnownSupply $supply): ?NodeSupply => $supply->supply($this->world->items['200-0040']);
 });
 
 it('adds up what is free on the shelf, in the unit of the item, without what is kept for service', function (): void {
@@ -125,8 +125,8 @@ it('keeps single rows of the parts alone, and work orders of what they go into',
     ($this->tell)('200-0010', 'work_order', '4', 20, 'planned', 'pc', 'WO-9');
     ($this->tell)('200-0010', 'stock', '4', null, 'free', 'pc');
     ($this->tell)('200-0001', 'sales_order', '4', 20, 'confirmed', 'pc');
-    $picture = ($this->ask)(['200-0040', '200-0041'], ['200-0010']);
-    $documents = static fn(string $number): array => array_map(static fn(Supply $row): string => $row->document, $picture->rows($number));
+    $supply = ($this->ask)(['200-0040', '200-0041'], ['200-0010']);
+    $documents = static fn(string $number): array => array_map(static fn(Supply $row): string => $row->document, $supply->rows($number));
     expect($documents('200-0040'))
         ->toBe(['PO-9'])
         ->and($documents('200-0010'))
@@ -135,18 +135,18 @@ it('keeps single rows of the parts alone, and work orders of what they go into',
         ->toBe([])
         ->and($documents('200-0041'))
         ->toBe([])
-        ->and($picture->supply($this->world->items['200-0001'])?->wanted)
+        ->and($supply->supply($this->world->items['200-0001'])?->wanted)
         ->toBe([4 * Quantity::ONE])
         // Of what planning says nothing there is nothing.
-        ->and($picture->supply($this->world->items['200-0042']))
+        ->and($supply->supply($this->world->items['200-0042']))
         ->toBeNull();
     // What is kept for the levers is small, and what it says is the same.
-    $kept = unserialize(serialize($picture->ofParts()));
+    $kept = unserialize(serialize($supply->ofParts()));
     expect($kept->supply($this->world->items['200-0001']))
         ->toBeNull()
         ->and($kept->rows('200-0040'))
-        ->toEqual($picture->rows('200-0040'))
-        ->and($kept->told->at?->equalTo($picture->told->at))
+        ->toEqual($supply->rows('200-0040'))
+        ->and($kept->told->at?->equalTo($supply->told->at))
         ->toBeTrue();
 });
 
@@ -154,10 +154,10 @@ it('has nothing of a row that cannot be converted, and works with what was told 
     ($this->tell)('200-0040', 'stock', '12', status: 'free');
     ($this->ask)();
     ($this->tell)('200-0040', 'stock', '3', status: 'free', unit: 'kg');
-    $picture = ($this->ask)();
-    expect($picture->told->fault)
+    $supply = ($this->ask)();
+    expect($supply->told->fault)
         ->toContain('cannot be converted')
-        ->and(($this->tube)($picture)?->onHand)
+        ->and(($this->tube)($supply)?->onHand)
         ->toBe(12 * Quantity::ONE);
 });
 

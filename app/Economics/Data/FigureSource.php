@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** Who said something in place of what is computed, and why. */
 #[OA\Schema]
-final readonly class Said
+final readonly class FigureSource
 {
     public function __construct(
         #[OA\Property] public int $id,

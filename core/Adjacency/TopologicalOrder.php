@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Adjacency;
 
 /** Puts what hangs on an item in an order in which everything comes after all it is reached through. */
-final readonly class Order
+final readonly class TopologicalOrder
 {
     /**
      * @return list<int> positions, the start first

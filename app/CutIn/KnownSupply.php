@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\CutIn;
 
 use App\Planning\ExposureReader;
-use App\Planning\Told;
+use App\Planning\Freshness;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\CutIn\NodeSupply;
 use Orthotaxis\Core\Impact\Supply;
@@ -16,7 +16,7 @@ use Orthotaxis\Core\Quantity\Unit;
  * What planning knows of some items, as the cut-in planner looks at it: days from today, quantities in the unit of the item.
  * Of most items only sums by document are kept; single rows of those few that are asked for.
  */
-final class PlanningPicture
+final class KnownSupply
 {
     /** @var array<int, NodeSupply> by item id */
     private array $supplies = [];
@@ -24,11 +24,11 @@ final class PlanningPicture
     /** @var array<string, list<Supply>> by item number */
     private array $rows = [];
 
-    public Told $told;
+    public Freshness $told;
 
     private function __construct(private readonly Day $today)
     {
-        $this->told = new Told(null);
+        $this->told = new Freshness(null);
     }
 
     /**
@@ -38,22 +38,22 @@ final class PlanningPicture
      */
     public static function ask(ExposureReader $reader, array $items, Day $today, array $whole = [], array $made = []): self
     {
-        $picture = new self($today);
+        $supply = new self($today);
         $byNumber = [];
         foreach ($items as $item) {
             $byNumber[$item->number] = $item;
         }
         [$whole, $made] = [array_fill_keys($whole, true), array_fill_keys($made, true)];
-        $picture->told = $reader->each(
+        $supply->told = $reader->each(
             array_map(static fn(PlannedItem $item): string => $item->number, $items),
-            static function (array $rows) use ($picture, $byNumber, $whole, $made): void {
+            static function (array $rows) use ($supply, $byNumber, $whole, $made): void {
                 $byItem = [];
                 foreach ($rows as $row) {
                     $byItem[$row->item][] = $row;
                 }
                 foreach (array_intersect_key($byItem, $byNumber) as $number => $of) {
                     $item = $byNumber[$number];
-                    $picture->supplies[$item->id] = $picture->reduced($item, $of);
+                    $supply->supplies[$item->id] = $supply->reduced($item, $of);
                     $kept = match (true) {
                         isset($whole[$item->id]) => $of,
                         isset($made[$item->id]) => array_values(
@@ -62,16 +62,16 @@ final class PlanningPicture
                         default => [],
                     };
                     if ($kept !== []) {
-                        $picture->rows[$number] = $kept;
+                        $supply->rows[$number] = $kept;
                     }
                 }
             },
-            static function () use ($picture): void {
-                $picture->supplies = $picture->rows = [];
+            static function () use ($supply): void {
+                $supply->supplies = $supply->rows = [];
             },
         );
 
-        return $picture;
+        return $supply;
     }
 
     /** @return list<Supply> single rows, where they were to be kept */

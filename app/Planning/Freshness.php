@@ -7,7 +7,7 @@ namespace App\Planning;
 use Carbon\CarbonImmutable;
 
 /** How far what planning told can be trusted. */
-final readonly class Told
+final readonly class Freshness
 {
     /**
      * @param  ?CarbonImmutable  $at  when, the oldest of it; null when it never told anything
