@@ -18,6 +18,8 @@ function paged<Row, Answer extends PageOf<Row>>(queryKey: readonly unknown[], pa
       return next < last.total && last.rows.length > 0 ? next : undefined;
     },
     placeholderData: (before) => before,
+    // Pages that are here stay as they are: comparing all of them with themselves at each new one takes a frame.
+    structuralSharing: false,
   });
 }
 

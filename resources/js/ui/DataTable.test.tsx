@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import * as files from '../lib/download';
 import { tableLayouts } from '../lib/tableLayouts';
@@ -224,6 +224,19 @@ describe('a list that comes in pages', () => {
     await waitFor(() => expect(write).toHaveBeenCalledWith(expect.stringContaining('200-0050\t1')));
   });
 
+  it('reads ahead while nobody scrolls, as far as a few screens below', async () => {
+    const rows = (count: number): Part[] =>
+      Array.from({ length: count }, (_, at) => ({ number: `200-${String(at).padStart(4, '0')}`, quantity: '1' }));
+    const more = vi.fn();
+    const enough = vi.fn();
+    const all = () => Promise.resolve([]);
+    await table({ label: 'Some', rows: rows(100), paged: { more, all } });
+    await table({ label: 'Many', rows: rows(600), paged: { more: enough, all } });
+    expect(more).not.toHaveBeenCalled();
+    await waitFor(() => expect(more).toHaveBeenCalledTimes(1));
+    expect(enough).not.toHaveBeenCalled();
+  });
+
   it('is sorted as decimals are, negative ones first, where the table does it itself', async () => {
     const user = await table({
       rows: ['0.5', '-3', '0.25', '-12', ''].map((quantity, at) => ({ number: String(at), quantity })),
@@ -232,5 +245,22 @@ describe('a list that comes in pages', () => {
     expect(numbers()).toEqual(['3', '1', '2', '0', '4']);
     await user.click(screen.getByRole('button', { name: /^Quantity/ }));
     expect(numbers()).toEqual(['0', '2', '1', '3', '4']);
+  });
+});
+
+describe('a tree', () => {
+  const treeOf = async (count: number) => {
+    const rows = Array.from({ length: count }, (_, at) => ({ number: String(at), quantity: '1' }));
+    await table({
+      rows,
+      tree: { level: () => 1, open: () => undefined, turn: vi.fn(), name: ({ number }) => number },
+    });
+    return within(screen.getByRole('treegrid', { name: 'Parts' })).getAllByRole('row').length - 1;
+  };
+
+  it('is drawn whole when it is short, so that scrolling it lays out nothing, and in part when it is long', async () => {
+    expect(await treeOf(100)).toBe(100);
+    cleanup();
+    expect(await treeOf(300)).toBeLessThan(100);
   });
 });

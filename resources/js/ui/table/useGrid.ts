@@ -11,6 +11,12 @@ import type { TableState } from './useTableState';
 
 /** So many rows are drawn at once; of more, those in sight. */
 const FEW = 120;
+/** So many rows before the end of those that are here the next page is asked for at once. */
+const NEAR = 30;
+/** So many rows are kept ready below those in sight: read while nobody scrolls, as a page that arrives costs a frame. */
+const AHEAD = 400;
+/** Milliseconds without scrolling after which there is time to read ahead. */
+const STILL = 150;
 
 interface Options<Row> {
   name: string;
@@ -58,13 +64,19 @@ export function useGrid<Row>(options: Options<Row>) {
   useLayoutEffect(() => {
     if (top !== undefined) restore(top);
   }, [top, restore]);
-  const near = windowed && end > rows.length - 30;
+  const below = windowed ? rows.length - end : 0;
   const more = paged?.more;
   useEffect(() => {
-    if (near || !windowed) more?.();
-    // Asked once for each length of the list: more() itself knows whether there is any.
+    if (below > AHEAD) return;
+    if (below < NEAR) {
+      more?.();
+      return;
+    }
+    const still = setTimeout(() => more?.(), STILL);
+    return () => clearTimeout(still);
+    // Asked once for each place and length of the list: more() itself knows whether there is any.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [near, rows.length]);
+  }, [below, rows.length]);
 
   const drawn = (row: number) => body.current?.querySelector<HTMLElement>(`[aria-rowindex="${row + 2}"]`);
   const move = (row: number, extend: boolean) => {
@@ -160,11 +172,13 @@ export function useGrid<Row>(options: Options<Row>) {
   function isMarked(at: number): boolean {
     return at >= marked[0] && at <= marked[1];
   }
+  // A few rows are drawn whole even so: then scrolling draws and lays out nothing.
+  const part = windowed && (rows.length > FEW || paged !== undefined);
   return {
     scroller,
     body,
-    from: windowed ? first : 0,
-    to: windowed ? end : rows.length,
+    from: part ? first : 0,
+    to: part ? end : rows.length,
     windowed,
     current,
     isMarked,
