@@ -18,6 +18,9 @@ final readonly class Confined
     /** The largest single file it may write, in the blocks of 512 bytes that ulimit counts: 512 MB. */
     private const BLOCKS = 1_048_576;
 
+    /** What libraries that PHP does not count may take besides, programs and all, in the kilobytes of ulimit: 640 MB. */
+    private const BESIDES = 655_360;
+
     private const LOOKED_EVERY = 200_000;
 
     /**
@@ -28,7 +31,7 @@ final readonly class Confined
     {
         $folder = sys_get_temp_dir() . '/orthotaxis-' . Str::random(16);
         mkdir($folder, 0700);
-        $limits = sprintf('ulimit -f %d; exec "$@"', self::BLOCKS);
+        $limits = sprintf('ulimit -f %d; ulimit -v %d; exec "$@"', self::BLOCKS, $megabytes * 1024 + self::BESIDES);
         $process = new Process(
             ['/bin/sh', '-c', $limits, 'sh', PHP_BINARY, '-d', "memory_limit={$megabytes}M", ...$arguments],
             base_path(),

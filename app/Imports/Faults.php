@@ -21,4 +21,13 @@ final class Faults
             $this->first[] = ['row' => $row, 'column' => $column, 'reason' => $reason];
         }
     }
+
+    /** @return list<array{row: int, column: string, reason: string}> as they stand in the file, whatever found them */
+    public function inOrder(): array
+    {
+        $first = $this->first;
+        usort($first, static fn(array $one, array $other): int => $one['row'] <=> $other['row']);
+
+        return $first;
+    }
 }

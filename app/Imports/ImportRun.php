@@ -45,8 +45,8 @@ final readonly class ImportRun
             ) {
                 return;
             }
-            $this->ledger->together(function () use ($import, $importer, $path): void {
-                $outcome = $importer->write($this->rows($import, $path, told: false), $import->person, Day::parse($import->first_day));
+            $this->ledger->together(function () use ($import, $importer): void {
+                $outcome = $importer->write($import->person, Day::parse($import->first_day));
                 $this->ledger->record($import->person->login, 'import.done', Str::limit($import->file, Ledger::LONGEST_SUBJECT - 3), [
                     'file' => $import->file,
                     'subject' => $import->subject->value,
@@ -69,13 +69,13 @@ final readonly class ImportRun
     /** With the file as it was brought, its bad cells marked. */
     private function refuse(Import $import, Faults $faults, string $path): void
     {
-        $import->fill(['faults' => $faults->first]);
-        $marked = ($faults->first[0]['row'] ?? 0) === 0 ? null : MarkedSheet::write($import, $path);
+        $import->fill(['faults' => $faults->inOrder()]);
+        $marked = ($import->faults[0]['row'] ?? 0) === 0 ? null : MarkedSheet::write($import, $path);
         $kept = $marked === null ? null : StoredFile::keep($marked);
         if ($marked !== null) {
             @unlink($marked);
         }
-        $this->end($import, ['state' => 'refused', 'fault_count' => $faults->count, 'faults' => $faults->first, 'marked_id' => $kept]);
+        $this->end($import, ['state' => 'refused', 'fault_count' => $faults->count, 'faults' => $import->faults, 'marked_id' => $kept]);
     }
 
     /**
@@ -93,19 +93,17 @@ final readonly class ImportRun
     }
 
     /** @return \Generator<int, array<string, string>> */
-    private function rows(Import $import, string $path, bool $told = true): \Generator
+    private function rows(Import $import, string $path): \Generator
     {
         $importer = $import->subject->importer();
         $count = 0;
         foreach ((new SheetReader($path, $importer::columns(), $importer::needed()))->rows() as $number => $row) {
-            if (++$count % self::TOLD_EVERY === 0 && $told) {
+            if (++$count % self::TOLD_EVERY === 0) {
                 $this->tell($import, $count);
             }
             yield $number => $row;
         }
-        if ($told) {
-            $this->tell($import, $count);
-        }
+        $this->tell($import, $count);
     }
 
     private function tell(Import $import, int $rows): void

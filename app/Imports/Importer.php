@@ -25,10 +25,9 @@ interface Importer
     public function check(iterable $rows, Faults $faults): void;
 
     /**
-     * Called in a transaction, after a check that found nothing.
+     * Writes what was checked. Called in a transaction, after a check that found nothing.
      *
-     * @param  iterable<int, array<string, string>>  $rows
      * @return string what was done, in words
      */
-    public function write(iterable $rows, Person $by, Day $firstDay): string;
+    public function write(Person $by, Day $firstDay): string;
 }

@@ -9,7 +9,6 @@ use App\Structures\Export\ItemTable;
 use App\Structures\ItemKind;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Category;
-use App\Tables\CopyInto;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
@@ -22,14 +21,27 @@ use Orthotaxis\Core\Text\ItemNumber;
 /** Takes over new items. One that comes with a revision is released in it. */
 final class ItemImport implements Importer
 {
-    private const AT_ONCE = 2_000;
-
     private const LONGEST = ['title' => 200, 'supplier' => 120, 'material' => 120, 'revision' => 20];
 
     private const SUPPLIES = ['make', 'buy', 'subcontract'];
 
-    /** @var array<string, int> number in capitals => row */
-    private array $seen = [];
+    /** What is written of an item, as it is laid down. */
+    private const OF_ITEM = [
+        'number' => 'text',
+        'title' => 'text',
+        'kind' => 'text',
+        'category_id' => 'bigint',
+        'unit' => 'text',
+        'supply' => 'text',
+        'sold' => 'boolean',
+        'standard_cost' => 'bigint',
+        'lead_time_days' => 'integer',
+        'supplier' => 'text',
+        'mass' => 'bigint',
+        'material' => 'text',
+    ];
+
+    private readonly Staging $items;
 
     /** @var array<string, int> code => id */
     private array $categories = [];
@@ -39,6 +51,7 @@ final class ItemImport implements Importer
     public function __construct()
     {
         $this->mistyped = new MistypedNumbers();
+        $this->items = new Staging('staged_items', ['row' => 'integer', 'capitals' => 'text', 'revision' => 'text', ...self::OF_ITEM]);
     }
 
     public static function columns(): array
@@ -54,80 +67,76 @@ final class ItemImport implements Importer
     public function check(iterable $rows, Faults $faults): void
     {
         $this->categories = Category::query()->pluck('id', 'code')->all();
-        $waiting = [];
         foreach ($rows as $number => $row) {
+            $before = $faults->count;
             $this->checkRow($number, $row, $faults);
-            $waiting[$row['number']] = $number;
-            if (count($waiting) === self::AT_ONCE) {
-                self::refuseKnown($waiting, $faults);
-                $waiting = [];
-            }
+            $this->items->row([
+                $number,
+                mb_strtoupper($row['number']),
+                $row['revision'] ?? '',
+                // A row that is wrong is laid down by its number, so that another of the same number is told.
+                ...$faults->count === $before ? $this->values($row) : [$row['number'], ...array_fill(0, count(self::OF_ITEM) - 1, null)],
+            ]);
         }
-        self::refuseKnown($waiting, $faults);
-        if ($this->seen === [] && $faults->count === 0) {
+        $this->items->refuseRepeated(
+            ['capitals'],
+            "number <> ''",
+            'number',
+            static fn(\stdClass $row): string => "{$row->number} stands in row {$row->before} already.",
+            $faults,
+        );
+        $this->items->refuse(
+            'SELECT staged.row, staged.number FROM staged_items staged JOIN items ON items.number = staged.number',
+            'number',
+            static fn(\stdClass $row): string => "There is an item {$row->number} already.",
+            $faults,
+        );
+        if ($this->items->count() === 0 && $faults->count === 0) {
             throw Refusal::at('file', 'The file has no items.');
         }
     }
 
-    public function write(iterable $rows, Person $by, Day $firstDay): string
+    public function write(Person $by, Day $firstDay): string
     {
-        $now = CarbonImmutable::now();
-        $copy = new CopyInto('items', [
-            'number',
-            'title',
-            'kind',
-            'category_id',
-            'unit',
-            'supply',
-            'sold',
-            'standard_cost',
-            'lead_time_days',
-            'supplier',
-            'mass',
-            'material',
-        ]);
-        $revisions = [];
-        foreach ($rows as $row) {
-            $text = static fn(string $column): ?string => ($row[$column] ?? '') === '' ? null : $row[$column];
-            $copy->row([
-                $row['number'],
-                $row['title'],
-                $row['kind'],
-                $this->categories[$row['category']],
-                $row['unit'],
-                $text('supply') ?? 'make',
-                self::yes($row) ? 't' : 'f',
-                $text('standard_cost') === null ? null : Money::parse($row['standard_cost'])->tenThousandths,
-                $text('lead_time_days'),
-                $text('supplier'),
-                $text('mass_kg') === null ? null : FixedPoint::parse($row['mass_kg'], 6),
-                $text('material'),
-            ]);
-            if ($text('revision') !== null) {
-                $revisions[$row['number']] = $row['revision'];
-            }
-        }
-        $copy->flush();
-        foreach (array_chunk($revisions, self::AT_ONCE, true) as $some) {
-            $ids = DB::table('items')->whereIn('number', array_map(strval(...), array_keys($some)))->pluck('id', 'number');
-            DB::table('revisions')->insert(
-                array_map(
-                    static fn(int|string $number): array => [
-                        'item_id' => $ids[$number],
-                        'code' => $some[$number],
-                        'status' => 'in_review',
-                        'effective_from' => (string) $firstDay,
-                        'reason' => 'First release, taken over',
-                    ],
-                    array_keys($some),
-                ),
-            );
-            DB::table('revisions')
-                ->whereIn('item_id', $ids->values()->all())
-                ->update(['status' => 'released', 'released_by' => $by->id, 'released_at' => $now]);
-        }
+        $columns = implode(', ', array_keys(self::OF_ITEM));
+        DB::insert("INSERT INTO items ({$columns}) SELECT {$columns} FROM staged_items ORDER BY row");
+        $released = DB::affectingStatement(
+            "INSERT INTO revisions (item_id, code, status, effective_from, reason)
+            SELECT items.id, revision, 'in_review', ?, 'First release, taken over'
+            FROM staged_items JOIN items USING (number) WHERE revision <> '' ORDER BY row",
+            [(string) $firstDay],
+        );
+        DB::update(
+            "UPDATE revisions SET status = 'released', released_by = ?, released_at = ?
+            WHERE item_id IN (SELECT items.id FROM staged_items JOIN items USING (number) WHERE revision <> '')",
+            [$by->id, CarbonImmutable::now()],
+        );
 
-        return "{$copy->count} items, " . count($revisions) . ' of them released';
+        return "{$this->items->count()} items, {$released} of them released";
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @return list<string|int|null> of OF_ITEM
+     */
+    private function values(array $row): array
+    {
+        $text = static fn(string $column): ?string => ($row[$column] ?? '') === '' ? null : $row[$column];
+
+        return [
+            $row['number'],
+            $row['title'],
+            $row['kind'],
+            $this->categories[$row['category']],
+            $row['unit'],
+            $text('supply') ?? 'make',
+            self::yes($row) ? 't' : 'f',
+            $text('standard_cost') === null ? null : Money::parse($row['standard_cost'])->tenThousandths,
+            $text('lead_time_days'),
+            $text('supplier'),
+            $text('mass_kg') === null ? null : FixedPoint::parse($row['mass_kg'], 6),
+            $text('material'),
+        ];
     }
 
     /** @param  array<string, string>  $row */
@@ -147,11 +156,6 @@ final class ItemImport implements Importer
         if ($slip !== null) {
             $faults->add($number, 'number', $slip);
         }
-        $same = $this->seen[mb_strtoupper($row['number'])] ?? null;
-        if ($same !== null) {
-            $faults->add($number, 'number', "{$row['number']} stands in row {$same} already.");
-        }
-        $this->seen[mb_strtoupper($row['number'])] = $number;
         $among = static fn(array $codes): string => 'Use one of ' . implode(', ', $codes) . '.';
         if (ItemKind::tryFrom($row['kind']) === null) {
             $faults->add($number, 'kind', $among(array_column(ItemKind::cases(), 'value')));
@@ -179,14 +183,6 @@ final class ItemImport implements Importer
         }
         if (!in_array(strtolower($row['sold'] ?? ''), ['', 'yes', 'no'], true)) {
             $faults->add($number, 'sold', 'Write yes or no.');
-        }
-    }
-
-    /** @param  array<array-key, int>  $rows  number => row */
-    private static function refuseKnown(array $rows, Faults $faults): void
-    {
-        foreach (DB::table('items')->whereIn('number', array_map(strval(...), array_keys($rows)))->pluck('number') as $known) {
-            $faults->add($rows[$known], 'number', "There is an item {$known} already.");
         }
     }
 

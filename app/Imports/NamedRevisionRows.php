@@ -22,12 +22,23 @@ use Orthotaxis\Core\Structure\StructureKind;
  */
 final class NamedRevisionRows
 {
+    /** Held in memory to be compared: named revisions are few, and the rest of a file is of what is new. */
+    private const MOST = 40_000;
+
+    private int $rows = 0;
+
     /** @var array<string, array{string, string, array<int, Line>}> number, revision and lines by row, by what Line::pinned says */
     private array $parents = [];
 
     /** @param  array<string, string>  $row */
     public function row(int $number, array $row, Faults $faults): void
     {
+        if (++$this->rows > self::MOST) {
+            throw Refusal::at(
+                'file',
+                'At most ' . number_format(self::MOST) . ' rows of revisions that lines name are compared. Leave out those that are here.',
+            );
+        }
         $revision = $row[FileColumn::ParentRevision->value];
         try {
             // The identity of a line says nothing of what it is.

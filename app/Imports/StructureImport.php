@@ -7,16 +7,12 @@ namespace App\Imports;
 use App\People\Models\Person;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
-use App\Structures\Models\StructureLine;
 use App\Structures\PinnedRevisions;
 use App\Structures\RevisionSequences;
-use App\Tables\CopyInto;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Orthotaxis\Core\Adjacency\LoopSearch;
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\FileColumn;
@@ -32,26 +28,19 @@ final class StructureImport implements Importer
 {
     private const AT_ONCE = 2_000;
 
+    /** So many items are remembered from block to block. */
+    private const REMEMBERED = 20_000;
+
     /**
      * @var array<string, array{int, string, Unit, ?int, bool}> number => id, newest released revision ('' for none), unit, newest
      * revision of any status, whether that has design lines
      */
     private array $items = [];
 
-    /** @var array<int, array<int, int>> parent => find number => row */
-    private array $finds = [];
-
-    /** @var array<int, array<int, int>> parent => row => component */
-    private array $components = [];
-
-    /** @var array<int, array{int, string}> component without a released revision => the first row that names it, its number */
-    private array $unreleased = [];
-
     /** @var array<string, int> what Line::below says => revision */
     private array $pinned = [];
 
-    /** @var array<string, int> parent and line identity => row */
-    private array $keys = [];
+    private readonly StagedLines $lines;
 
     private readonly MistypedNumbers $mistyped;
 
@@ -61,6 +50,7 @@ final class StructureImport implements Importer
     {
         $this->mistyped = new MistypedNumbers();
         $this->named = new NamedRevisionRows();
+        $this->lines = new StagedLines();
     }
 
     public static function columns(): array
@@ -86,116 +76,69 @@ final class StructureImport implements Importer
             }
         }
         $this->named->compare($this->kind, $faults);
-        foreach ($this->unreleased as $component => [$row, $number]) {
-            if (!isset($this->components[$component])) {
-                $faults->add(
-                    $row,
-                    'component',
-                    "{$number} is not released. Take it over with its revision first, or give its structure in this file.",
-                );
-            }
+        $this->lines->refuseRepeated($faults);
+        if ($this->kind === StructureKind::Engineering) {
+            $this->lines->refuseUnreleased($faults);
         }
-        $loop = LoopSearch::in(array_map(array_values(...), $this->components));
-        if ($loop !== null) {
-            $names = array_map(strval(...), array_flip(array_map(static fn(array $item): int => $item[0], $this->items)));
-            $faults->add(
-                (int) array_search($loop[1], $this->components[$loop[0]], true),
-                'component',
-                'A structure would contain itself: ' . implode(' › ', array_map(static fn(int $id): string => $names[$id], $loop)) . '.',
-            );
-        }
-        if ($this->finds === [] && $faults->count === 0) {
+        $this->lines->refuseLoop($faults);
+        if ($this->lines->count() === 0 && $faults->count === 0) {
             throw Refusal::at('file', 'The file has no lines.');
         }
     }
 
-    public function write(iterable $rows, Person $by, Day $firstDay): string
+    public function write(Person $by, Day $firstDay): string
     {
-        $revisions = $this->kind === StructureKind::Design ? $this->newestRevisions() : $this->firstRevisions($firstDay);
-        $columns = array_keys(StructureLine::columns(new Line('', 1, '', Quantity::one(), Unit::Piece), 0));
-        $copy = new CopyInto('structure_lines', ['revision_id', 'kind', ...$columns]);
-        $reader = new LineReader();
-        foreach ($rows as $row) {
-            if (self::ofNamedRevision($row)) {
-                continue;
-            }
-            $line = $reader->read(self::key($row), FileColumn::fieldsOf($row));
-            $values = array_map(
-                static fn(mixed $value): string|int|null => $value instanceof \BackedEnum
-                    ? $value->value
-                    : (is_bool($value)
-                        ? ($value
-                            ? 't'
-                            : 'f')
-                        : (is_int($value) || $value === null
-                            ? $value
-                            : (string) $value)),
-                array_values(
-                    StructureLine::columns(
-                        $line,
-                        $this->items[$line->component][0],
-                        $line->revision === null ? null : $this->pinned[$line->below()],
-                    ),
-                ),
-            );
-            $copy->row([$revisions[$this->items[$row['parent']][0]], $this->kind->value, ...$values]);
-        }
-        $copy->flush();
-        if ($this->kind === StructureKind::Engineering) {
-            $released = ['status' => 'released', 'released_by' => $by->id, 'released_at' => CarbonImmutable::now()];
-            foreach (array_chunk($revisions, self::AT_ONCE) as $ids) {
-                DB::table('revisions')->whereIn('id', $ids)->update($released);
-            }
-        } else {
-            // No revision changed its status, so nothing else notes that the index has to read these again.
-            foreach (array_chunk(array_keys($revisions), self::AT_ONCE) as $parents) {
+        $structures = 0;
+        for ($last = 0; ($parents = $this->lines->parentsAfter($last)) !== []; $last = max($parents)) {
+            $structures += count($parents);
+            if ($this->kind === StructureKind::Engineering) {
+                self::firstRevisions($parents, $firstDay);
+            } else {
+                // No revision changes its status, so nothing else notes that the index has to read these again.
                 DB::table('structure_touches')->insert(array_map(static fn(int $parent): array => ['item_id' => $parent], $parents));
             }
         }
-
-        return count($revisions) . ' structures with ' . $copy->count . ' lines';
-    }
-
-    /** @return array<int, int> parent => revision, made for it and not released yet */
-    private function firstRevisions(Day $firstDay): array
-    {
-        $revisions = [];
-        foreach (array_chunk(array_keys($this->finds), self::AT_ONCE) as $parents) {
-            $sequences = new RevisionSequences();
-            $codes = Item::query()
-                ->with('category')
-                ->whereIn('id', $parents)
-                ->get()
-                ->mapWithKeys(static fn(Item $item): array => [$item->id => $sequences->of($item)->first()]);
-            DB::table('revisions')->insert(
-                array_map(
-                    static fn(int $parent): array => [
-                        'item_id' => $parent,
-                        'code' => $codes[$parent],
-                        'status' => 'in_review',
-                        'effective_from' => (string) $firstDay,
-                        'reason' => 'First release, taken over',
-                    ],
-                    $parents,
-                ),
-            );
-            $revisions += DB::table('revisions')->whereIn('item_id', $parents)->where('status', 'in_review')->pluck('id', 'item_id')->all();
-        }
-
-        return $revisions;
-    }
-
-    /** @return array<int, int> parent => its newest revision */
-    private function newestRevisions(): array
-    {
-        $revisions = [];
-        foreach ($this->items as [$id, , , $newest]) {
-            if (isset($this->finds[$id]) && $newest !== null) {
-                $revisions[$id] = $newest;
+        $this->lines->write(
+            $this->kind,
+            $this->kind === StructureKind::Engineering
+                ? "SELECT item_id, id FROM revisions WHERE status = 'in_review'"
+                : 'SELECT DISTINCT ON (item_id) item_id, id FROM revisions ORDER BY item_id, id DESC',
+        );
+        if ($this->kind === StructureKind::Engineering) {
+            $released = ['status' => 'released', 'released_by' => $by->id, 'released_at' => CarbonImmutable::now()];
+            for ($last = 0; ($parents = $this->lines->parentsAfter($last)) !== []; $last = max($parents)) {
+                DB::table('revisions')->whereIn('item_id', $parents)->where('status', 'in_review')->update($released);
             }
         }
 
-        return $revisions;
+        return "{$structures} structures with {$this->lines->count()} lines";
+    }
+
+    /**
+     * Not released yet.
+     *
+     * @param  list<int>  $parents
+     */
+    private static function firstRevisions(array $parents, Day $firstDay): void
+    {
+        $sequences = new RevisionSequences();
+        $codes = Item::query()
+            ->with('category')
+            ->whereIn('id', $parents)
+            ->get()
+            ->mapWithKeys(static fn(Item $item): array => [$item->id => $sequences->of($item)->first()]);
+        DB::table('revisions')->insert(
+            array_map(
+                static fn(int $parent): array => [
+                    'item_id' => $parent,
+                    'code' => $codes[$parent],
+                    'status' => 'in_review',
+                    'effective_from' => (string) $firstDay,
+                    'reason' => 'First release, taken over',
+                ],
+                $parents,
+            ),
+        );
     }
 
     /** Why the structure of an item cannot be taken over; null when it can. */
@@ -254,27 +197,12 @@ final class StructureImport implements Importer
                 $faults->add($number, 'revision', "{$line->component} has no released revision {$line->revision}.");
             }
         }
-        if ($this->kind === StructureKind::Engineering && $component[1] === '') {
-            $this->unreleased[$component[0]] ??= [$number, $line->component];
+        $named = ($row['line'] ?? '') !== '';
+        if ($named && !Str::isUuid($row['line'])) {
+            $faults->add($number, 'line', 'The identity of a line is a UUID. Leave it empty for a new line.');
         }
-        if (($row['line'] ?? '') !== '') {
-            $key = $parent[0] . ' ' . $row['line'];
-            if (!Str::isUuid($row['line'])) {
-                $faults->add($number, 'line', 'The identity of a line is a UUID. Leave it empty for a new line.');
-            } elseif (isset($this->keys[$key])) {
-                $faults->add($number, 'line', "This line stands in row {$this->keys[$key]} already.");
-            }
-            $this->keys[$key] = $number;
-        }
-        if (isset($this->finds[$parent[0]][$line->find])) {
-            $faults->add(
-                $number,
-                'find',
-                "Find number {$line->find} of {$row['parent']} stands in row {$this->finds[$parent[0]][$line->find]} already.",
-            );
-        }
-        $this->finds[$parent[0]][$line->find] = $number;
-        $this->components[$parent[0]][$number] = $component[0];
+        $pinned = $line->revision === null ? null : $this->pinned[$line->below()] ?? null;
+        $this->lines->add($number, $parent[0], $row['parent'], $line, $component[0], $pinned, $named);
     }
 
     /**
@@ -284,6 +212,9 @@ final class StructureImport implements Importer
      */
     private function learn(array $rows): void
     {
+        if (count($this->items) + count($this->pinned) > self::REMEMBERED) {
+            $this->items = $this->pinned = [];
+        }
         $numbers = $named = [];
         foreach ($rows as $row) {
             $revision = trim($row['revision'] ?? '');

@@ -18,7 +18,7 @@ final class ReadFile implements ShouldQueue
 
     private const READ_SECONDS = 45;
 
-    private const MEGABYTES = 192;
+    private const MEGABYTES = 128;
 
     public int $tries = 1;
 

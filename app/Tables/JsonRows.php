@@ -27,11 +27,11 @@ final readonly class JsonRows
         if (filesize($this->path) > self::LARGEST) {
             throw Refusal::at('file', 'A JSON file has at most 20 megabytes. Use CSV or XLSX for larger ones.');
         }
-        $content = json_decode((string) file_get_contents($this->path), true, self::DEEPEST);
+        $content = JsonLists::of((string) file_get_contents($this->path), self::DEEPEST);
         if (
-            !is_array($content) ||
-            !in_array($content['format'] ?? '', ['orthotaxis-structure', 'orthotaxis-items'], true) ||
-            ($content['version'] ?? 0) !== 1
+            $content === null ||
+            !in_array($content->head['format'] ?? '', ['orthotaxis-structure', 'orthotaxis-items'], true) ||
+            ($content->head['version'] ?? 0) !== 1
         ) {
             throw Refusal::at('file', 'This JSON is neither orthotaxis-structure nor orthotaxis-items of version 1.');
         }
@@ -45,20 +45,23 @@ final readonly class JsonRows
         }
     }
 
-    /**
-     * @param  array<array-key, mixed>  $content
-     * @return \Generator<int, array<array-key, mixed>>
-     */
-    private static function records(array $content): \Generator
+    /** @return \Generator<int, array<array-key, mixed>> one after another, as a file of 20 MB is decoded to 200 */
+    private static function records(JsonLists $content): \Generator
     {
-        foreach ((array) ($content['items'] ?? []) as $item) {
-            yield (array) $item;
+        foreach ($content->decoded('items') as $item) {
+            yield $item ?? throw self::damaged();
         }
-        foreach ((array) ($content['structures'] ?? []) as $structure) {
-            $structure = (array) $structure;
-            foreach ((array) ($structure['lines'] ?? []) as $line) {
-                yield ['parent' => $structure['parent'] ?? '', 'parent_revision' => $structure['revision'] ?? ''] + (array) $line;
+        foreach ($content->texts('structures') as $text) {
+            $structure = $text === null ? null : JsonLists::of($text, self::DEEPEST);
+            $of = $structure->head ?? throw self::damaged();
+            foreach ($structure->decoded('lines') as $line) {
+                yield ['parent' => $of['parent'] ?? '', 'parent_revision' => $of['revision'] ?? ''] + ($line ?? throw self::damaged());
             }
         }
+    }
+
+    private static function damaged(): Refusal
+    {
+        return Refusal::at('file', 'Something in a list of this JSON is not the object it should be.');
     }
 }

@@ -24,7 +24,7 @@ final readonly class StepFileRows
         $structure = ProductStructure::read($this->pieces());
         $number = 1;
         yield $number++ => ['parent', 'find', 'component', 'quantity', 'unit', 'designators'];
-        foreach ($structure->uses as $parent => $components) {
+        foreach ($structure->uses() as $parent => $components) {
             $find = 0;
             foreach ($components as $component => [$count, $designators]) {
                 // Designators are told when every occurrence has one of its own.

@@ -16,6 +16,11 @@ use Symfony\Component\HttpFoundation\Response;
 /** Writes a table as CSV (RFC 4180, UTF-8), XLSX (ISO/IEC 29500) or PDF. Rows are written as they come, so memory stays small. */
 final readonly class TableFile
 {
+    /** Characters, by ISO/IEC 29500. */
+    private const LONGEST_CELL = 32_767;
+
+    private const KEPT_OF_LONGER = 32_000;
+
     private const TYPES = [
         'csv' => 'text/csv; charset=UTF-8',
         'xlsx' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
@@ -77,6 +82,9 @@ final readonly class TableFile
     /** Text stays text: a number with leading zeros, or what looks like a formula, is never taken for something else. */
     public static function cell(string|int|null $value): Cell
     {
+        if (is_string($value) && mb_strlen($value) > self::LONGEST_CELL) {
+            $value = mb_substr($value, 0, self::KEPT_OF_LONGER) . ' … (' . mb_strlen($value) . ' characters, more than a cell holds)';
+        }
         $cell = new Cell($value);
         if (is_string($value) && $value !== '') {
             $cell->setType(Cell::TYPE_STRING);

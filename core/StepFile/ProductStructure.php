@@ -23,11 +23,37 @@ final readonly class ProductStructure
 
     private const MEASURE = 'MEASURE_WITH_UNIT';
 
-    /**
-     * @param  array<string, string>  $names  by number
-     * @param  array<string, array<string, array{int, list<string>}>>  $uses  parent => component => occurrences, their designators
-     */
-    private function __construct(public array $names, public array $uses) {}
+    /** Between what is held in one text: a file of half a million occurrences, each an array, would take hundreds of megabytes. */
+    private const BETWEEN = "\x1F";
+
+    private const NEXT = "\x1E";
+
+    /** @param  array<array-key, array<array-key, string>>  $uses  parent => component => pieces and designator of each occurrence */
+    private function __construct(private array $uses) {}
+
+    /** @return \Generator<string, array<array-key, array{int, list<string>}>> parent => component => occurrences, their designators */
+    public function uses(): \Generator
+    {
+        foreach ($this->uses as $parent => $components) {
+            yield (string) $parent => array_map(self::told(...), $components);
+        }
+    }
+
+    /** @return array{int, list<string>} */
+    private static function told(string $occurrences): array
+    {
+        $count = 0;
+        $designators = [];
+        foreach (explode(self::NEXT, rtrim($occurrences, self::NEXT)) as $occurrence) {
+            [$pieces, $designator] = explode(self::BETWEEN, $occurrence);
+            $count += (int) $pieces;
+            if ($designator !== '') {
+                $designators[] = $designator;
+            }
+        }
+
+        return [$count, $designators];
+    }
 
     /**
      * @param  iterable<string>  $pieces  of the file, cut anywhere
@@ -71,12 +97,13 @@ final readonly class ProductStructure
                     continue 2;
                 }
             }
+            $id = self::reference($entity->id);
             foreach ($entity->parts as $type => $values) {
                 match (true) {
-                    $type === 'PRODUCT' => ($products[$entity->id] = [self::number($entity), $entity->text($type, 1)]),
-                    in_array($type, self::FORMATIONS, true) => ($formations[$entity->id] = $entity->text($type, 2)),
-                    in_array($type, self::DEFINITIONS, true) => ($definitions[$entity->id] = $entity->text($type, 2)),
-                    $type === self::MEASURE => ($measures[$entity->id] = $values),
+                    $type === 'PRODUCT' => ($products[$id] = self::number($entity)),
+                    in_array($type, self::FORMATIONS, true) => ($formations[$id] = self::reference($entity->text($type, 2))),
+                    in_array($type, self::DEFINITIONS, true) => ($definitions[$id] = self::reference($entity->text($type, 2))),
+                    $type === self::MEASURE => ($measures[$id] = self::count($values)),
                     default => null,
                 };
             }
@@ -88,7 +115,12 @@ final readonly class ProductStructure
             throw Refusal::at('file', 'The file does not say that it is of AP203, AP214 or AP242 (FILE_SCHEMA).');
         }
 
-        return self::joined($products, $formations, $definitions, $occurrences, $measures);
+        foreach ($definitions as $definition => $formation) {
+            $definitions[$definition] = $formations[$formation] ?? 0;
+        }
+        unset($formations);
+
+        return self::joined($products, $definitions, $occurrences, $measures);
     }
 
     private static function cutShort(): Refusal
@@ -103,93 +135,90 @@ final readonly class ProductStructure
         return $number === '' ? trim($product->text('PRODUCT', 1)) : $number;
     }
 
-    /** @return array{id: string, parent: string, component: string, designator: string, quantity: ?string} with references */
-    private static function occurrence(Entity $entity, string $type): array
+    /** The number of an instance: #12 is 12. 0 for what is no reference. */
+    private static function reference(string $text): int
+    {
+        return (int) ltrim($text, '#');
+    }
+
+    /** References of parent, component, quantity (0 for one piece) and of itself, and its designator, in one text. */
+    private static function occurrence(Entity $entity, string $type): string
     {
         $quantified = $type === 'QUANTIFIED_ASSEMBLY_COMPONENT_USAGE';
-
-        return $entity->complex
+        [$parent, $component, $designator, $quantity] = $entity->complex
             ? [
-                'id' => $entity->id,
-                'parent' => $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 3),
-                'component' => $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 4),
-                'designator' => $entity->text('ASSEMBLY_COMPONENT_USAGE', 0),
-                'quantity' => $quantified ? $entity->text($type, 0) : null,
+                $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 3),
+                $entity->text('PRODUCT_DEFINITION_RELATIONSHIP', 4),
+                $entity->text('ASSEMBLY_COMPONENT_USAGE', 0),
+                $entity->text($type, 0),
             ]
-            : [
-                'id' => $entity->id,
-                'parent' => $entity->text($type, 3),
-                'component' => $entity->text($type, 4),
-                'designator' => $entity->text($type, 5),
-                'quantity' => $quantified ? $entity->text($type, 6) : null,
-            ];
+            : [$entity->text($type, 3), $entity->text($type, 4), $entity->text($type, 5), $entity->text($type, 6)];
+        $references = [$parent, $component, $quantified ? $quantity : '', $entity->id];
+
+        return implode(self::BETWEEN, [
+            ...array_map(self::reference(...), $references),
+            str_replace([self::BETWEEN, self::NEXT], ' ', $designator),
+        ]);
     }
 
     /**
-     * @param  array<string, array{string, string}>  $products
-     * @param  array<string, string>  $formations
-     * @param  array<string, string>  $definitions
-     * @param  list<array{id: string, parent: string, component: string, designator: string, quantity: ?string}>  $occurrences
-     * @param  array<string, list<string|list<mixed>>>  $measures
+     * @param  array<int, string>  $products  their numbers
+     * @param  array<int, int>  $definitions  of which product
+     * @param  list<string>  $occurrences  see occurrence()
+     * @param  array<int, int>  $measures  pieces
      */
-    private static function joined(array $products, array $formations, array $definitions, array $occurrences, array $measures): self
+    private static function joined(array $products, array $definitions, array $occurrences, array $measures): self
     {
-        $product = static function (string $definition) use ($products, $formations, $definitions): string {
-            $id = $formations[$definitions[$definition] ?? ''] ?? '';
+        $product = static function (int $definition) use ($products, $definitions): int {
+            $id = $definitions[$definition] ?? 0;
 
             return isset($products[$id])
                 ? $id
-                : throw Refusal::at('file', "The file names a product definition {$definition} that it does not have.");
+                : throw Refusal::at('file', "The file names a product definition #{$definition} that it does not have.");
         };
-        $uses = $has = $seen = [];
+        $uses = $seen = [];
         foreach ($occurrences as $occurrence) {
-            $ids = [$product($occurrence['parent']), $product($occurrence['component'])];
+            [$parent, $component, $quantity, $itself, $designator] = explode(self::BETWEEN, $occurrence);
+            $ids = [$product((int) $parent), $product((int) $component)];
             foreach ($ids as $id) {
-                $number = $products[$id][0];
+                $number = $products[$id];
                 $seen[$number] ??= $id;
                 if ($seen[$number] !== $id) {
                     throw Refusal::at(
                         'file',
-                        "Two products of the file ({$seen[$number]} and {$id}) have the number “{$number}”. Give each its own and export again.",
+                        "Two products of the file (#{$seen[$number]} and #{$id}) have the number “{$number}”. Give each its own and export again.",
                     );
                 }
             }
-            [$in, $what] = [$products[$ids[0]][0], $products[$ids[1]][0]];
-            // Added to in place: a screw that occurs ten thousand times would be copied ten thousand times.
-            $uses[$in][$what] ??= [0, []];
-            $uses[$in][$what][0] += $occurrence['quantity'] === null ? 1 : self::pieces($occurrence, $measures);
-            if ($occurrence['designator'] !== '') {
-                $uses[$in][$what][1][] = $occurrence['designator'];
+            $count = $quantity === '0' ? 1 : $measures[(int) $quantity] ?? 0;
+            if ($count === 0) {
+                throw Refusal::at(
+                    'file',
+                    "The quantity of occurrence #{$itself} is not a whole number of pieces (COUNT_MEASURE). Import that structure as CSV or XLSX, with its unit.",
+                );
             }
+            [$in, $what] = [$products[$ids[0]], $products[$ids[1]]];
+            // Only ever added to its end: a screw that occurs ten thousand times would be copied ten thousand times.
+            $uses[$in][$what] ??= '';
+            $uses[$in][$what] .= $count . self::BETWEEN . $designator . self::NEXT;
         }
         if ($uses === []) {
             throw Refusal::at('file', 'The file has no assembly: nothing in it is used in anything.');
         }
 
-        return new self(array_column($products, 1, 0), $uses);
+        return new self($uses);
     }
 
     /**
-     * @param  array{id: string, parent: string, component: string, designator: string, quantity: ?string}  $occurrence
-     * @param  array<string, list<string|list<mixed>>>  $measures
-     *
-     * @throws Refusal when the quantity is not a whole number of pieces
+     * @param  list<string|list<mixed>>  $measure
+     * @return int so many pieces; 0 when it is not a whole number of them
      */
-    private static function pieces(array $occurrence, array $measures): int
+    private static function count(array $measure): int
     {
-        $measure = $measures[(string) $occurrence['quantity']] ?? [];
         $value = is_array($measure[1] ?? null) ? $measure[1][0] ?? '' : '';
-        if (
-            ($measure[0] ?? '') !== 'COUNT_MEASURE' ||
-            !is_string($value) ||
-            preg_match('/^([1-9]\d{0,8})(\.0*)?$/D', $value, $read) !== 1
-        ) {
-            throw Refusal::at(
-                'file',
-                "The quantity of occurrence {$occurrence['id']} is not a whole number of pieces (COUNT_MEASURE). Import that structure as CSV or XLSX, with its unit.",
-            );
-        }
 
-        return (int) $read[1];
+        return ($measure[0] ?? '') === 'COUNT_MEASURE' && is_string($value) && preg_match('/^([1-9]\d{0,8})(\.0*)?$/D', $value, $read) === 1
+            ? (int) $read[1]
+            : 0;
     }
 }

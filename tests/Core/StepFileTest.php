@@ -32,15 +32,20 @@ const PUMP = [
     "#34=NEXT_ASSEMBLY_USAGE_OCCURRENCE('4','','',#22,#23,\$)",
 ];
 
+/**
+ * @param  list<string>  $pieces
+ * @return array<string, array<array-key, array{int, list<string>}>>
+ */
+function usesIn(array $pieces): array
+{
+    return iterator_to_array(ProductStructure::read($pieces)->uses());
+}
+
 it('counts occurrences into quantities, and names what has no number by its name', function (string $schema): void {
-    $structure = ProductStructure::read([model(PUMP, $schema)]);
-    expect($structure->uses)
-        ->toBe([
-            '200-0010' => ['200-0042' => [2, ['C1', 'C2']], 'Screw M3; short' => [1, []]],
-            '200-0042' => ['Screw M3; short' => [1, []]],
-        ])
-        ->and($structure->names['200-0010'])
-        ->toBe('Pump head');
+    expect(usesIn([model(PUMP, $schema)]))->toBe([
+        '200-0010' => ['200-0042' => [2, ['C1', 'C2']], 'Screw M3; short' => [1, []]],
+        '200-0042' => ['Screw M3; short' => [1, []]],
+    ]);
 })->with([
     'CONFIG_CONTROL_DESIGN',
     'CONFIGURATION_CONTROL_3D_DESIGN_ED2_MIM_LF',
@@ -49,12 +54,12 @@ it('counts occurrences into quantities, and names what has no number by its name
 ]);
 
 it('reads the same wherever the file is cut', function (): void {
-    $text = model([...PUMP, "/* a comment; with 'signs */ #40=PRODUCT('it''s','x','',(#90))"]);
-    $whole = ProductStructure::read([$text]);
+    $text = str_replace('200-0042', "it''s", model([...PUMP, "/* a comment; with 'signs */ #40=PRODUCT('','x','',(#90))"]));
+    $whole = usesIn([$text]);
     foreach ([1, 2, 3, 7, 64] as $size) {
-        expect(ProductStructure::read(str_split($text, $size))->uses)->toBe($whole->uses);
+        expect(usesIn(str_split($text, $size)))->toBe($whole);
     }
-    expect($whole->names)->toHaveKey("it's");
+    expect($whole)->toHaveKey("it's");
 });
 
 it('cuts statements at semicolons, not inside texts and comments', function (): void {
@@ -95,7 +100,7 @@ it('reads occurrences written as complex instances', function (): void {
     $complex =
         "#32=(ASSEMBLY_COMPONENT_USAGE('C2')NEXT_ASSEMBLY_USAGE_OCCURRENCE()PRODUCT_DEFINITION_RELATIONSHIP('2','','',#21,#22)PRODUCT_DEFINITION_USAGE())";
     $data = array_map(static fn(string $line): string => str_starts_with($line, '#32=') ? $complex : $line, PUMP);
-    expect(ProductStructure::read([model($data)])->uses)->toBe(ProductStructure::read([model(PUMP)])->uses);
+    expect(usesIn([model($data)]))->toBe(usesIn([model(PUMP)]));
 });
 
 it('reads so many at once as so many pieces, and refuses what is no whole number of pieces', function (): void {
@@ -105,13 +110,9 @@ it('reads so many at once as so many pieces, and refuses what is no whole number
         $measure,
         '#81=CONTEXT_DEPENDENT_UNIT(*)',
     ]);
-    expect(ProductStructure::read([$data('#80=MEASURE_WITH_UNIT(COUNT_MEASURE(6.),#81)')])->uses['200-0010']['Screw M3; short'])
+    expect(usesIn([$data('#80=MEASURE_WITH_UNIT(COUNT_MEASURE(6.),#81)')])['200-0010']['Screw M3; short'])
         ->toBe([7, []])
-        ->and(
-            ProductStructure::read([$data('#80=(LENGTH_MEASURE_WITH_UNIT()MEASURE_WITH_UNIT(COUNT_MEASURE(2),#81))')])->uses['200-0010'][
-                'Screw M3; short'
-            ],
-        )
+        ->and(usesIn([$data('#80=(LENGTH_MEASURE_WITH_UNIT()MEASURE_WITH_UNIT(COUNT_MEASURE(2),#81))')])['200-0010']['Screw M3; short'])
         ->toBe([3, []]);
     foreach (
         ['#80=MEASURE_WITH_UNIT(LENGTH_MEASURE(0.5),#81)', '#80=MEASURE_WITH_UNIT(COUNT_MEASURE(1.5),#81)', "#79=CARTESIAN_POINT('',(0.))"]
@@ -138,6 +139,6 @@ it('counts a part that occurs ten thousand times, with the name of each', functi
     for ($i = 0; $i < 10_000; $i++) {
         $data[] = '#' . (10 + $i) . "=NEXT_ASSEMBLY_USAGE_OCCURRENCE('{$i}','','',#3,#6,'C{$i}')";
     }
-    [$count, $names] = ProductStructure::read([model($data)])->uses['A']['B'];
+    [$count, $names] = usesIn([model($data)])['A']['B'];
     expect($count)->toBe(10_000)->and(count(array_unique($names)))->toBe(10_000);
 });

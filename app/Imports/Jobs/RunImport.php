@@ -21,8 +21,7 @@ final class RunImport implements ShouldQueue
 
     private const SECONDS = 1_700;
 
-    /** What is checked against each other is held together: a file of 32 MB can need it. */
-    private const MEGABYTES = 1_024;
+    private const MEGABYTES = 128;
 
     public int $tries = 1;
 
