@@ -59,11 +59,11 @@ const pages: RouteObject[] = [
   },
   {
     path: 'requests/new',
-    lazy: async () => ({ Component: (await import('./changes/NewRequestPage')).NewRequestPage }),
+    lazy: async () => ({ Component: (await import('./requests/NewRequestPage')).NewRequestPage }),
   },
   {
     path: 'changes/:number',
-    lazy: async () => ({ Component: (await import('./changes/DossierPage')).DossierPage }),
+    lazy: async () => ({ Component: (await import('./dossier/DossierPage')).DossierPage }),
   },
   { path: 'meeting', lazy: async () => ({ Component: (await import('./meeting/MeetingPage')).MeetingPage }) },
   {
@@ -88,11 +88,11 @@ const pages: RouteObject[] = [
   },
   {
     path: 'orders/:number/revise/:item',
-    lazy: async () => ({ Component: (await import('./changes/RevisePage')).RevisePage }),
+    lazy: async () => ({ Component: (await import('./orders/RevisePage')).RevisePage }),
   },
   {
     path: 'orders/:number/review',
-    lazy: async () => ({ Component: (await import('./changes/ReviewPage')).ReviewPage }),
+    lazy: async () => ({ Component: (await import('./orders/ReviewPage')).ReviewPage }),
   },
   { path: '*', lazy: async () => ({ Component: (await import('./NotFoundPage')).NotFoundPage }) },
 ];

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { currency } from '../lib/settings';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
@@ -28,6 +29,7 @@ export function AnswerQuestion({ question }: { question: Schemas['QuestionRow'] 
     String(question.version),
   );
   const answer = useAct(
+    touches.question,
     (noEffect: boolean) => {
       const body = new FormData();
       Object.entries(draft.value).forEach(([name, value]) => body.append(name, value));

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { today } from '../lib/format';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { functions, groups, topics } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -25,6 +26,7 @@ export function AskQuestion({ request }: { request: Schemas['RequestData'] }) {
   const [text, setText] = useState<string>(topics.feasible);
   const [due, setDue] = useState('');
   const ask = useAct(
+    touches.question,
     () =>
       told(
         api.POST('/api/requests/{number}/questions', {

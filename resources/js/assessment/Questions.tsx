@@ -3,6 +3,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { amount, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { functions, topics } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -44,7 +45,7 @@ export function Questions({ request }: { request: Schemas['RequestData'] }) {
 }
 
 function Row({ question, open, mayAsk }: { question: Question; open: boolean; mayAsk: boolean }) {
-  const withdraw = useAct(() =>
+  const withdraw = useAct(touches.question, () =>
     told(api.DELETE('/api/questions/{id}', { params: { path: { id: String(question.id) } } })),
   );
   const answered = question.state === 'answered' || question.state === 'no_effect';

@@ -2,6 +2,7 @@ import { useId } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { moment } from '../lib/format';
 import { useMay, useMe } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { attachmentRoles } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -20,8 +21,8 @@ export function Attachments({ to, files, open }: Props) {
   const id = useId();
   const me = useMe();
   const mayBring = useMay('report_problem');
-  const bring = useAct((file: File) => bringFile(to, 'evidence', file, file.name));
-  const takeAway = useAct((file: string) =>
+  const bring = useAct(touches.attachment, (file: File) => bringFile(to, 'evidence', file, file.name));
+  const takeAway = useAct(touches.attachment, (file: string) =>
     told(api.DELETE('/api/change-files/{id}', { params: { path: { id: file } } })),
   );
   if (files.length === 0 && !(open && mayBring)) return null;

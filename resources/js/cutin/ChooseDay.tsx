@@ -5,6 +5,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { day } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -26,6 +27,7 @@ export function ChooseDay({ number, state, question, page, at }: Props) {
   const [reason, setReason] = useState('');
   const on = page.days[at]?.on ?? '';
   const choose = useAct(
+    touches.cutIn,
     () =>
       told(
         api.POST('/api/requests/{number}/cut-ins', {

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { api, told, type Schemas } from '../lib/api';
 import { count, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { Notice, ProblemNotice } from '../ui/Notice';
@@ -15,6 +16,7 @@ interface Props {
 export function Trust({ page, question }: Props) {
   const client = useQueryClient();
   const anew = useAct(
+    touches.nothing,
     () => told(api.POST('/api/cut-in', { body: { ...question, anew: true } })),
     (answer) => {
       client.setQueryData(queries.cutIn(question).queryKey, answer);

@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { useId, useState, type DragEvent } from 'react';
 import { api, told, type Schemas } from '../lib/api';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Select } from '../ui/Select';
 import { roles } from './files';
@@ -14,7 +15,7 @@ export function AttachFile({ item }: { item: Schemas['ItemRow'] }) {
   const drawn = item.kind === 'Drawing' || item.kind === 'Document';
   const [role, setRole] = useState<Role>(drawn ? 'sheet' : 'data_sheet');
   const [over, setOver] = useState(false);
-  const attach = useAct((file: File) => {
+  const attach = useAct(touches.document, (file: File) => {
     const body = new FormData();
     body.append('role', role);
     body.append('file', file);

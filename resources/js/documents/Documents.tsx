@@ -4,6 +4,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { day } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ItemPicker } from '../ui/ItemPicker';
@@ -32,11 +33,13 @@ export function Documents({ item }: { item: Schemas['ItemRow'] }) {
 function DocumentList({ item, page }: { item: Schemas['ItemRow']; page: Page }) {
   const mayAttach = useMay('attach_file');
   const path = (document: string) => ({ params: { path: { number: item.number, document } } });
-  const link = useAct((document: string) => told(api.PUT('/api/items/{number}/documents/{document}', path(document))));
-  const unlink = useAct((document: string) =>
+  const link = useAct(touches.document, (document: string) =>
+    told(api.PUT('/api/items/{number}/documents/{document}', path(document))),
+  );
+  const unlink = useAct(touches.document, (document: string) =>
     told(api.DELETE('/api/items/{number}/documents/{document}', path(document))),
   );
-  const takeAway = useAct((id: string) =>
+  const takeAway = useAct(touches.document, (id: string) =>
     told(api.DELETE('/api/items/{number}/files/{id}', { params: { path: { number: item.number, id } } })),
   );
   const own = firstOf(page.files);

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { moment } from '../lib/format';
 import { currency } from '../lib/settings';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { dispositions } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -28,6 +29,7 @@ export function SayFigure({ number, figure, onDone }: { number: string; figure: 
   const [value, setValue] = useState(figure.amount);
   const [reason, setReason] = useState(figure.said?.reason ?? '');
   const say = useAct(
+    touches.figure,
     () =>
       told(
         api.POST('/api/requests/{number}/figures', {
@@ -45,6 +47,7 @@ export function SayFigure({ number, figure, onDone }: { number: string; figure: 
     onDone,
   );
   const takeBack = useAct(
+    touches.figure,
     (id: number) =>
       told(api.DELETE('/api/requests/{number}/figures/{id}', { params: { path: { number, id: String(id) } } })),
     onDone,

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { api, told } from '../lib/api';
 import { moment } from '../lib/format';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
@@ -16,6 +17,7 @@ interface Props {
 export function WantedAge({ number, at }: Props) {
   const client = useQueryClient();
   const anew = useAct(
+    touches.nothing,
     () => told(api.GET('/api/requests/{number}/money', { params: { path: { number }, query: { anew: '1' } } })),
     (page) => client.setQueryData(queries.money(number).queryKey, page),
   );

@@ -5,6 +5,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { formStates } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -52,7 +53,7 @@ export function FormsPage() {
 
 function HandOut({ page }: { page: Forms }) {
   const [template, setTemplate] = useState('');
-  const handOut = useAct(() =>
+  const handOut = useAct(touches.form, () =>
     told(
       api.POST('/api/requests/{number}/forms', {
         params: { path: { number: page.request } },
@@ -91,10 +92,10 @@ function HandOut({ page }: { page: Forms }) {
 }
 
 function Handed({ page, may }: { page: Forms; may: boolean }) {
-  const withdraw = useAct((number: string) =>
+  const withdraw = useAct(touches.form, (number: string) =>
     told(api.DELETE('/api/forms/{number}', { params: { path: { number } } })),
   );
-  const takeBack = useAct((number: string) =>
+  const takeBack = useAct(touches.form, (number: string) =>
     told(api.DELETE('/api/forms/{number}/taken', { params: { path: { number } } })),
   );
   return (

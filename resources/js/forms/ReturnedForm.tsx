@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { moment } from '../lib/format';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
@@ -27,6 +28,7 @@ export function ReturnedForm({ number }: { number: string }) {
   const [left, setLeft] = useState<string[]>([]);
   const path = { params: { path: { number } } };
   const look = useAct(
+    touches.nothing,
     (one: File) => told(api.POST('/api/requests/{number}/returned-form', { ...path, ...sent(one) })),
     (found) => {
       setPreview(found);
@@ -40,6 +42,7 @@ export function ReturnedForm({ number }: { number: string }) {
     take.reset();
   };
   const take = useAct(
+    touches.request,
     (one: File) =>
       told(
         api.POST('/api/requests/{number}/returned-form/taken', {

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { api, told } from '../lib/api';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { today } from '../lib/format';
 import { Button } from '../ui/Button';
@@ -30,6 +31,7 @@ export function ImportPage() {
   const [file, setFile] = useState<File | null>(null);
   const picker = useRef<HTMLInputElement>(null);
   const start = useAct(
+    touches.import,
     async () => {
       const body = new FormData();
       body.append('subject', subject);

@@ -1,6 +1,7 @@
 import { api, told, type Schemas } from '../lib/api';
 import { count, moment } from '../lib/format';
 import { useQueryClient } from '@tanstack/react-query';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
@@ -30,6 +31,7 @@ const faultColumns: Column<Row['faults'][number]>[] = [
 export function ImportRow({ row, mayCancel }: { row: Row; mayCancel: boolean }) {
   const client = useQueryClient();
   const cancel = useAct(
+    touches.import,
     () => told(api.DELETE('/api/imports/{id}', { params: { path: { id: row.id } } })),
     () => void client.invalidateQueries({ queryKey: ['imports'] }),
   );

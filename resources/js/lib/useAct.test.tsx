@@ -6,6 +6,7 @@ import { Refused, server } from '../testing/server';
 import { show } from '../testing/show';
 import { api, told } from './api';
 import { queries } from './queries';
+import { touches } from './touches';
 import { useAct } from './useAct';
 
 const READ = 'GET /api/dossiers/ECR-00096';
@@ -14,6 +15,7 @@ const ACT = 'POST /api/requests/ECR-00096/finding';
 function Harness() {
   const page = useQuery(queries.dossier('ECR-00096'));
   const record = useAct(
+    touches.request,
     (finding: string) =>
       told(
         api.POST('/api/requests/{number}/finding', {
@@ -55,6 +57,47 @@ describe('something a person does', () => {
     await user.click(screen.getByRole('button', { name: 'First' }));
     expect(await screen.findByText('version 4')).toBeTruthy();
     expect(server.asked(READ)).toHaveLength(2);
+  });
+
+  it('leaves alone what it does not touch', async () => {
+    server.on('GET /api/dossiers/ECR-00096', dossier('assess'));
+    server.on('GET /api/kinds', []);
+    server.on('POST /api/reports', {});
+    function Untouched() {
+      useQuery(queries.kinds());
+      useQuery(queries.dossier('ECR-00096'));
+      const raise = useAct(touches.meeting, () => told(api.POST('/api/reports', { body: {} as never })));
+      return <button onClick={() => raise.mutate()}>Raise</button>;
+    }
+    const user = await show(<Untouched />);
+    await waitFor(() => expect(server.asked('GET /api/kinds')).toHaveLength(1));
+    await user.click(screen.getByRole('button', { name: 'Raise' }));
+    await waitFor(() => expect(server.asked('GET /api/dossiers/ECR-00096')).toHaveLength(2));
+    expect(server.asked('GET /api/kinds')).toHaveLength(1);
+  });
+
+  it('touches areas that there are queries of', () => {
+    const keys: (readonly unknown[])[] = [
+      queries.cutIns('').queryKey,
+      queries.desk().queryKey,
+      queries.dossier('').queryKey,
+      queries.forms('').queryKey,
+      queries.imports().queryKey,
+      queries.item('').queryKey,
+      queries.meeting().queryKey,
+      queries.money('').queryKey,
+      queries.review('').queryKey,
+      queries.questions('').queryKey,
+      queries.reach('', '').queryKey,
+      queries.changes({}).queryKey,
+      queries.report('').queryKey,
+    ];
+    const areas = new Set(keys.map(([area]) => area));
+    expect(
+      Object.values(touches)
+        .flat()
+        .filter((area) => !areas.has(area)),
+    ).toEqual([]);
   });
 
   it('shows what there is now when somebody else was quicker', async () => {

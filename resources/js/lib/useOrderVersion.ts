@@ -8,7 +8,7 @@ import type { Schemas } from './api';
 export function useOrderVersion(order: Schemas['OrderData']): () => number {
   const client = useQueryClient();
   return () => {
-    const dossiers = client.getQueriesData<Schemas['Dossier']>({ queryKey: ['changes', 'dossier'] });
+    const dossiers = client.getQueriesData<Schemas['Dossier']>({ queryKey: ['dossiers'] });
     const read = dossiers.flatMap(([, dossier]) =>
       dossier?.order?.number === order.number ? [dossier.order.version] : [],
     );

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Grid } from '../assessment/Grid';
 import { Attachments } from '../attachments/Attachments';
-import { DecisionForm } from '../changes/DecisionForm';
+import { DecisionForm } from '../requests/DecisionForm';
 import { moneyByItem } from '../economics/moneyByItem';
 import { Totals } from '../economics/MoneyView';
 import { ExposureView } from '../planning/ExposureView';

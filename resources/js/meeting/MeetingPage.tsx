@@ -4,6 +4,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { states } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -21,7 +22,9 @@ type Row = Schemas['MeetingRow'];
 export function MeetingPage() {
   const meeting = useQuery(queries.meeting());
   const mayArrange = useMay('decide_request');
-  const arrange = useAct((requests: string[]) => told(api.PUT('/api/meeting', { body: { requests } })));
+  const arrange = useAct(touches.meeting, (requests: string[]) =>
+    told(api.PUT('/api/meeting', { body: { requests } })),
+  );
   return (
     <Page
       title="Change board meeting"

@@ -1,6 +1,7 @@
 import { useDeferredValue } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { priorities, sites, sources } from '../lib/words';
@@ -41,6 +42,7 @@ export function NewReportPage() {
   const { value, change } = draft;
   const navigate = useNavigate();
   const raise = useAct(
+    touches.report,
     () => told(api.POST('/api/reports', { body: value as Body })),
     ({ report }) => {
       draft.clear();

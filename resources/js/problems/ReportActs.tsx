@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
 import { useMay, useMe } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
@@ -34,10 +35,10 @@ const pathOf = (page: Page) => ({ number: page.report.number });
 
 function Gather({ page }: { page: Page }) {
   const [into, setInto] = useState<Schemas['ChangeRow'] | null>(null);
-  const link = useAct((request: string) =>
+  const link = useAct(touches.report, (request: string) =>
     told(api.PUT('/api/reports/{number}/requests/{request}', { params: { path: { ...pathOf(page), request } } })),
   );
-  const takeOff = useAct((request: string) =>
+  const takeOff = useAct(touches.report, (request: string) =>
     told(api.DELETE('/api/reports/{number}/requests/{request}', { params: { path: { ...pathOf(page), request } } })),
   );
   return (
@@ -76,8 +77,16 @@ function Say({ page }: { page: Page }) {
   const draft = useDraft(`report answer ${page.report.number}`, { text: '' });
   const body = { text: draft.value.text, version: page.version };
   const params = { path: pathOf(page) };
-  const answer = useAct(() => told(api.POST('/api/reports/{number}/answer', { params, body })), draft.clear);
-  const ask = useAct(() => told(api.POST('/api/reports/{number}/return', { params, body })), draft.clear);
+  const answer = useAct(
+    touches.report,
+    () => told(api.POST('/api/reports/{number}/answer', { params, body })),
+    draft.clear,
+  );
+  const ask = useAct(
+    touches.report,
+    () => told(api.POST('/api/reports/{number}/return', { params, body })),
+    draft.clear,
+  );
   const problem = answer.error ?? ask.error;
   return (
     <section aria-label="Answer or ask" className="space-y-2">
@@ -100,6 +109,7 @@ function Say({ page }: { page: Page }) {
 function Reply({ page }: { page: Page }) {
   const draft = useDraft(`report reply ${page.report.number}`, { text: '' });
   const reply = useAct(
+    touches.report,
     () =>
       told(
         api.POST('/api/reports/{number}/reply', {
@@ -123,7 +133,7 @@ function Reply({ page }: { page: Page }) {
 }
 
 function Same({ page }: { page: Page }) {
-  const same = useAct((of: string) =>
+  const same = useAct(touches.report, (of: string) =>
     told(
       api.POST('/api/reports/{number}/duplicate', {
         params: { path: pathOf(page) },
@@ -146,7 +156,7 @@ function Same({ page }: { page: Page }) {
 }
 
 function Reopen({ page }: { page: Page }) {
-  const reopen = useAct(() =>
+  const reopen = useAct(touches.report, () =>
     told(
       api.POST('/api/reports/{number}/reopening', { params: { path: pathOf(page) }, body: { version: page.version } }),
     ),

@@ -5,6 +5,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { count, moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { reachReasons } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -165,6 +166,7 @@ function decided(row: Row): string {
 function Decide({ number, rows, onDone }: { number: string; rows: Row[]; onDone: () => void }) {
   const [reason, setReason] = useState('');
   const decide = useAct(
+    touches.reach,
     (taken: boolean | null) =>
       told(
         api.POST('/api/requests/{number}/reach', {

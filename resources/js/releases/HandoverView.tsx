@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { api, told, type Schemas } from '../lib/api';
 import { moment, quantity } from '../lib/format';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { handoverStates } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -56,7 +57,7 @@ const looks = {
 /** One hand-over: its files, and what planning said to each entry. */
 export function HandoverView({ handover }: { handover: Handover }) {
   const maySend = useMay('send_handover');
-  const again = useAct(() =>
+  const again = useAct(touches.handover, () =>
     told(api.POST('/api/handovers/{name}/delivery', { params: { path: { name: handover.name } } })),
   );
   const refused = handover.entries.filter((entry) => entry.answer === 'refused');

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { sequences } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -37,6 +38,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
     dispositions: category.dispositions.map((one) => ({ ...one, per_unit: one.per_unit ?? '' })),
   });
   const save = useAct(
+    touches.item,
     () =>
       told(
         api.PATCH('/api/categories/{code}', {

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { reasons } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -26,6 +27,7 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
   const shown = (rows: Template[]) => client.setQueryData(queries.formTemplates().queryKey, rows);
   const path = { params: { path: { id: String(template.id) } } };
   const save = useAct(
+    touches.item,
     () =>
       told(
         api.PATCH('/api/form-templates/{id}', {
@@ -38,12 +40,18 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
       onDone();
     },
   );
-  const replace = useAct((file: File) => {
-    const body = new FormData();
-    body.append('version', String(template.version));
-    body.append('file', file, file.name);
-    return told(api.POST('/api/form-templates/{id}/file', { ...path, body: { file: '' }, bodySerializer: () => body }));
-  }, shown);
+  const replace = useAct(
+    touches.item,
+    (file: File) => {
+      const body = new FormData();
+      body.append('version', String(template.version));
+      body.append('file', file, file.name);
+      return told(
+        api.POST('/api/form-templates/{id}/file', { ...path, body: { file: '' }, bodySerializer: () => body }),
+      );
+    },
+    shown,
+  );
   const places = Object.keys(save.error?.errors ?? {}).filter((place) => /^(name$|mapping\.)/.test(place));
   return (
     <form

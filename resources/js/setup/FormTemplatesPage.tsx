@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { reasons } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -72,6 +73,7 @@ function NewTemplate({ onAdded }: { onAdded: (id: number) => void }) {
   const [name, setName] = useState('');
   const [file, setFile] = useState<File | null>(null);
   const add = useAct(
+    touches.item,
     (one: File) => {
       const body = new FormData();
       body.append('name', name);

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { sequences } from '../lib/words';
 import { DataTable } from '../ui/DataTable';
@@ -17,6 +18,7 @@ export function KindSequences() {
   const client = useQueryClient();
   const maySet = useMay('set_up');
   const set = useAct(
+    touches.item,
     ({ kind, sequence }: { kind: string; sequence: Kind['sequence'] }) =>
       told(api.PATCH('/api/kinds/{kind}', { params: { path: { kind } }, body: { sequence } })),
     (rows) => client.setQueryData(queries.kinds().queryKey, rows),

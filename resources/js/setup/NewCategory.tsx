@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told } from '../lib/api';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -13,6 +14,7 @@ export function NewCategory() {
   const client = useQueryClient();
   const [name, setName] = useState('');
   const add = useAct(
+    touches.item,
     () =>
       told(api.POST('/api/categories', { body: { name, number_prefix: '', number_width: 4, number_check: false } })),
     (rows) => {

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { inMoney } from '../lib/settings';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { itemKinds, supplies, unitNames } from '../lib/words';
@@ -52,7 +53,7 @@ export function NewItemPage() {
   const categories = useQuery(queries.categories());
   const proposed = useQuery(queries.proposedNumber(value.category));
   const add = useAct(
-    // The server says which choice is missing, beside its field.
+    touches.item, // The server says which choice is missing, beside its field.
     () => told(api.POST('/api/items', { body: value as Body })),
     ({ item }) => {
       draft.clear();

@@ -4,6 +4,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { day } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
@@ -51,7 +52,7 @@ function UseList({ number, page }: { number: string; page: Schemas['OlderUses'] 
   const [left, setLeft] = useState<string[]>([]);
   const [order, setOrder] = useState('');
   const chosen = open.filter((use) => !left.includes(keyOf(use)));
-  const adopt = useAct(() =>
+  const adopt = useAct(touches.order, () =>
     told(
       api.POST('/api/orders/{number}/adoptions', {
         params: { path: { number: order } },

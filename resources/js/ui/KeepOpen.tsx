@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { api, told } from '../lib/api';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from './Button';
 import { Field } from './Field';
@@ -24,8 +25,9 @@ export default function KeepOpen({ title }: { title: string }) {
     client.setQueryData(queries.favourites().queryKey, rows);
     setOpen(false);
   };
-  const keep = useAct(() => told(api.POST('/api/favourites', { body: { address, name } })), refresh);
+  const keep = useAct(touches.nothing, () => told(api.POST('/api/favourites', { body: { address, name } })), refresh);
   const drop = useAct(
+    touches.nothing,
     (id: number) => told(api.DELETE('/api/favourites/{id}', { params: { path: { id: String(id) } } })),
     refresh,
   );

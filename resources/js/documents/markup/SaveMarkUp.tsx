@@ -6,6 +6,7 @@ import { bringFile } from '../../attachments/Attachments';
 import { placeOf } from '../../lib/places';
 import { queries } from '../../lib/queries';
 import { useMay } from '../../lib/session';
+import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { ChosenChange } from '../../ui/ChosenChange';
@@ -27,6 +28,7 @@ export function SaveMarkUp({ item, name, empty, svg, onSaved }: Props) {
   const named = (naming.data?.changes ?? []).filter(({ type, open }) => type !== 'order' && open);
   const [target, setTarget] = useState<Schemas['ChangeRow'] | null>(null);
   const save = useAct(
+    touches.attachment,
     (change: Schemas['ChangeRow']) =>
       bringFile(
         change.type === 'report' ? { report: change.number } : { request: change.number },

@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { api, told } from '../../lib/api';
+import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { FileInput } from '../../ui/FileInput';
@@ -15,6 +16,7 @@ interface Props {
 export function FileOfSide({ name, error, onSet }: Props) {
   const id = useId();
   const bring = useAct(
+    touches.nothing,
     async (file: File) => {
       const body = new FormData();
       body.append('file', file);

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
@@ -22,11 +23,13 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
   const path = { number: order.number };
   const leave = () => void navigate(`/changes/${order.number}`);
   const sign = useAct(
+    touches.order,
     () =>
       told(api.POST('/api/orders/{number}/signature', { params: { path }, body: { password, digest: order.digest } })),
     leave,
   );
   const sendBack = useAct(
+    touches.order,
     () => told(api.POST('/api/orders/{number}/return', { params: { path }, body: { reason: draft.value.reason } })),
     () => {
       draft.clear();

@@ -1,5 +1,6 @@
 import { api, told, type Schemas } from '../lib/api';
 import { useMe } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
@@ -12,6 +13,7 @@ export function AnswerForm({ request }: { request: Schemas['RequestData'] }) {
   const me = useMe();
   const draft = useDraft(`answer ${request.number}`, { answer: '' });
   const answer = useAct(
+    touches.request,
     () =>
       told(
         api.POST('/api/requests/{number}/answer', {

@@ -1,12 +1,13 @@
 import { useNavigate } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
 import { useMay } from '../../lib/session';
+import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
-import { OrderItems } from '../OrderItems';
-import { OrderPlan } from '../OrderPlan';
-import { WithdrawOrder } from '../WithdrawOrder';
+import { OrderItems } from '../../orders/OrderItems';
+import { OrderPlan } from '../../orders/OrderPlan';
+import { WithdrawOrder } from '../../orders/WithdrawOrder';
 
 /** What the order names: items, disposition, date, who edits and who signs. */
 export function OrderStep({ dossier }: { dossier: Schemas['Dossier'] }) {
@@ -18,6 +19,7 @@ function RaiseOrder({ request }: { request: Schemas['RequestData'] | undefined }
   const mayRaise = useMay('raise_order');
   const navigate = useNavigate();
   const raise = useAct(
+    touches.order,
     (number: string) => told(api.POST('/api/requests/{number}/order', { params: { path: { number } } })),
     (dossier) => void navigate(`/changes/${dossier.number}`),
   );
@@ -37,7 +39,7 @@ function RaiseOrder({ request }: { request: Schemas['RequestData'] | undefined }
 function Planned({ order }: { order: Schemas['OrderData'] }) {
   const mayPlan = order.may.includes('plan');
   const editable = mayPlan && (order.state === 'planning' || order.state === 'revising');
-  const open = useAct(() =>
+  const open = useAct(touches.order, () =>
     told(
       api.POST('/api/orders/{number}/opening', {
         params: { path: { number: order.number } },

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { day, moment, today } from '../lib/format';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useOrderVersion } from '../lib/useOrderVersion';
 import { Button } from '../ui/Button';
@@ -26,6 +27,7 @@ export function OrderPlan({ order, editable }: Props) {
   const [signer, setSigner] = useState(order.signer ?? '');
   const version = useOrderVersion(order);
   const plan = useAct(
+    touches.order,
     () =>
       told(
         api.PATCH('/api/orders/{number}', {

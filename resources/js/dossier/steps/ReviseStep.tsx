@@ -1,19 +1,20 @@
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
 import { useMe } from '../../lib/session';
+import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { ItemNumber } from '../../ui/Num';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Checks } from '../Checks';
-import { Collided } from '../Collided';
-import { WithdrawOrder } from '../WithdrawOrder';
+import { Collided } from '../../orders/Collided';
+import { WithdrawOrder } from '../../orders/WithdrawOrder';
 
 /** The structures that open under the order, and what review asks for. */
 export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
   const me = useMe();
-  const submit = useAct((version: number) =>
+  const submit = useAct(touches.order, (version: number) =>
     told(
       api.POST('/api/orders/{number}/review', { params: { path: { number: order?.number ?? '' } }, body: { version } }),
     ),

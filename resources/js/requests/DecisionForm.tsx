@@ -1,5 +1,6 @@
 import { api, told, type Schemas } from '../lib/api';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
@@ -22,7 +23,7 @@ export function DecisionForm({ request, onDecided }: Props) {
   const path = { number: request.number };
   const finding = useDraft(`finding ${request.number}`, { finding: request.finding }, request.finding);
   const draft = useDraft(`decision ${request.number}`, { reason: '' });
-  const record = useAct(() =>
+  const record = useAct(touches.request, () =>
     told(
       api.POST('/api/requests/{number}/finding', {
         params: { path },
@@ -31,6 +32,7 @@ export function DecisionForm({ request, onDecided }: Props) {
     ),
   );
   const decide = useAct(
+    touches.request,
     (decision: Decision) =>
       told(
         api.POST('/api/requests/{number}/decision', {

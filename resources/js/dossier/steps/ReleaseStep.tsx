@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
 import { day, moment } from '../../lib/format';
+import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
@@ -11,7 +12,7 @@ import { Checks } from '../Checks';
 export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
   const [sure, setSure] = useState(false);
-  const release = useAct((version: number) =>
+  const release = useAct(touches.order, (version: number) =>
     told(
       api.POST('/api/orders/{number}/release', {
         params: { path: { number: order?.number ?? '' } },

@@ -8,7 +8,7 @@ import { ChangeNumber } from '../ui/Num';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
 import { Priority } from '../ui/Priority';
-import { ConsequenceStrip } from './ConsequenceStrip';
+import { ConsequenceStrip } from '../orders/ConsequenceStrip';
 import { Step } from './Step';
 import { StepRail } from './StepRail';
 import { AssessStep } from './steps/AssessStep';

@@ -1,5 +1,6 @@
 import { api, told, type Schemas } from '../../lib/api';
 import { moment } from '../../lib/format';
+import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
 import { HandoverView } from '../../releases/HandoverView';
 import { Button } from '../../ui/Button';
@@ -8,7 +9,7 @@ import { ProblemNotice } from '../../ui/Notice';
 /** What planning took and refused, until all is taken and the order can be closed. */
 export function FollowThroughStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
-  const close = useAct((version: number) =>
+  const close = useAct(touches.order, (version: number) =>
     told(
       api.POST('/api/orders/{number}/closing', {
         params: { path: { number: order?.number ?? '' } },

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, told } from '../lib/api';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
@@ -16,10 +17,11 @@ export function Iterations({ redline }: { redline: Redline }) {
   const [note, setNote] = useState('');
   const path = { number: redline.order, item: redline.item.number };
   const keep = useAct(
+    touches.order,
     () => told(api.POST('/api/orders/{number}/items/{item}/iterations', { params: { path }, body: { note } })),
     () => setNote(''),
   );
-  const goBack = useAct((iteration: number) =>
+  const goBack = useAct(touches.order, (iteration: number) =>
     told(
       api.POST('/api/orders/{number}/items/{item}/iterations/{iteration}/return', {
         params: { path: { ...path, iteration: String(iteration) } },

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -10,7 +11,7 @@ import { ProblemNotice } from '../ui/Notice';
 export function WithdrawOrder({ order }: { order: Schemas['OrderData'] }) {
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
-  const withdraw = useAct(() =>
+  const withdraw = useAct(touches.order, () =>
     told(
       api.POST('/api/orders/{number}/withdrawal', {
         params: { path: { number: order.number } },

@@ -2,6 +2,7 @@ import { useQueries } from '@tanstack/react-query';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
 import { priorities, reasons, sites, sources } from '../lib/words';
@@ -79,7 +80,7 @@ function RequestForm({ name, start, reports }: FormProps) {
   const { value, change } = draft;
   const navigate = useNavigate();
   const raise = useAct(
-    // The server says which choice is missing, beside its field.
+    touches.request, // The server says which choice is missing, beside its field.
     () =>
       told(
         api.POST('/api/requests', {

@@ -7,7 +7,7 @@ import { WhereUsed } from '../../structures/WhereUsed';
 import { Questions } from '../../assessment/Questions';
 import { Details } from '../../ui/Details';
 import { Person } from '../../ui/Person';
-import { DecisionForm } from '../DecisionForm';
+import { DecisionForm } from '../../requests/DecisionForm';
 
 type Request = Schemas['RequestData'];
 

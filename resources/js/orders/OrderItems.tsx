@@ -1,4 +1,5 @@
 import { api, told, type Schemas } from '../lib/api';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useOrderVersion } from '../lib/useOrderVersion';
 import { dispositions, outcomes } from '../lib/words';
@@ -32,6 +33,7 @@ interface Put {
 export function OrderItems({ order, editable }: Props) {
   const version = useOrderVersion(order);
   const put = useAct(
+    touches.order,
     ({ item, outcome, disposition }: Put) =>
       told(
         api.PUT('/api/orders/{number}/items/{item}', {
@@ -43,6 +45,7 @@ export function OrderItems({ order, editable }: Props) {
     order.number,
   );
   const takeOff = useAct(
+    touches.order,
     (item: string) =>
       told(
         api.DELETE('/api/orders/{number}/items/{item}', {

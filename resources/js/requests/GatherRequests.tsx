@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
 import { useMay } from '../lib/session';
+import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ChosenChange } from '../ui/ChosenChange';
@@ -31,6 +32,7 @@ export function GatherRequests({ request }: { request: Request }) {
 function Gather({ request }: { request: Request }) {
   const [other, setOther] = useState<Schemas['ChangeRow'] | null>(null);
   const gather = useAct(
+    touches.request,
     () =>
       told(
         api.POST('/api/requests/{number}/gathering', {
@@ -68,6 +70,7 @@ function Split({ request }: { request: Request }) {
   const [items, setItems] = useState<string[]>([]);
   const [reports, setReports] = useState<string[]>([]);
   const split = useAct(
+    touches.request,
     () =>
       told(
         api.POST('/api/requests/{number}/split', {
@@ -114,7 +117,7 @@ function Split({ request }: { request: Request }) {
 }
 
 function Apart({ request }: { request: Request }) {
-  const apart = useAct(() =>
+  const apart = useAct(touches.request, () =>
     told(
       api.POST('/api/requests/{number}/apart', {
         params: { path: { number: request.number } },

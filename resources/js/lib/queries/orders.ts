@@ -1,0 +1,30 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, told } from '../api';
+
+/** A change as a whole, and what an order changes. */
+export const orders = {
+  dossier: (number: string) =>
+    queryOptions({
+      queryKey: ['dossiers', number],
+      queryFn: () => told(api.GET('/api/dossiers/{number}', { params: { path: { number } } })),
+      // A hand-over on its way is answered within seconds when planning is there.
+      refetchInterval: ({ state }) => (state.data?.handovers.some((h) => h.sending) ? 1500 : false),
+    }),
+  redline: (order: string, item: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'redline', item],
+      queryFn: () =>
+        told(api.GET('/api/orders/{number}/items/{item}/redline', { params: { path: { number: order, item } } })),
+    }),
+  consequences: (order: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'consequences'],
+      queryFn: () => told(api.GET('/api/orders/{number}/consequences', { params: { path: { number: order } } })),
+      placeholderData: (before) => before,
+    }),
+  review: (order: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'review'],
+      queryFn: () => told(api.GET('/api/orders/{number}/review', { params: { path: { number: order } } })),
+    }),
+};

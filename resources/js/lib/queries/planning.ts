@@ -1,0 +1,26 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, told, type Schemas } from '../api';
+
+/** What planning is asked. */
+export const planning = {
+  cutIn: (question: Schemas['CutInQuestion']) =>
+    queryOptions({
+      queryKey: ['planning', 'cut-in', question],
+      // Who gives up waiting no longer asks.
+      queryFn: ({ signal }) => told(api.POST('/api/cut-in', { body: question, signal })),
+      staleTime: 30_000,
+    }),
+  cutInRows: (question: Schemas['CutInQuestion'], on: string) =>
+    queryOptions({
+      queryKey: ['planning', 'cut-in-rows', question, on],
+      queryFn: () => told(api.POST('/api/cut-in/rows', { body: { ...question, on } })),
+      staleTime: 30_000,
+    }),
+  exposure: (items: string[]) =>
+    queryOptions({
+      queryKey: ['planning', 'exposure', items],
+      queryFn: () => told(api.GET('/api/exposure', { params: { query: { items: items.join(',') } } })),
+      enabled: items.length > 0,
+      staleTime: 30_000,
+    }),
+};

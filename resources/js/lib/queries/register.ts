@@ -1,0 +1,19 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, told, type Schemas } from '../api';
+import { paged } from './paged';
+
+/** The desk, the register and the meeting: many changes at a time. */
+export const register = {
+  desk: () => queryOptions({ queryKey: ['desk'], queryFn: () => told(api.GET('/api/desk')) }),
+  changes: (query: Record<string, string>) =>
+    paged(['register', 'page', query], (from) =>
+      told(api.GET('/api/changes', { params: { query: { ...query, from: String(from) } } })),
+    ),
+  /** Open changes of some kinds by words or number, for whoever picks one. */
+  changesNamed: (words: string, types: Schemas['ChangeRow']['type'][], show = 'open') => ({
+    queryKey: ['register', 'named', show, types, words],
+    queryFn: () =>
+      told(api.GET('/api/changes', { params: { query: { show, words, type: types.join(','), most: '20' } } })),
+  }),
+  meeting: () => queryOptions({ queryKey: ['meeting'], queryFn: () => told(api.GET('/api/meeting')) }),
+};

@@ -1,0 +1,38 @@
+/** What a key of queries begins with. */
+export type Area =
+  | 'cut-ins'
+  | 'desk'
+  | 'dossiers'
+  | 'forms'
+  | 'imports'
+  | 'items'
+  | 'meeting'
+  | 'money'
+  | 'orders'
+  | 'questions'
+  | 'reach'
+  | 'register'
+  | 'reports';
+
+const LISTS: Area[] = ['dossiers', 'register', 'desk', 'meeting', 'reports'];
+const OF_REQUEST: Area[] = ['money', 'questions', 'forms', 'reach', 'cut-ins'];
+
+/** By what an act is done to: the areas that show it, and are read anew after it. */
+export const touches = {
+  attachment: ['dossiers', 'reports', 'meeting', 'items'],
+  cutIn: [...LISTS, 'cut-ins', 'money', 'orders'],
+  document: ['items', 'dossiers', 'orders', 'desk'],
+  figure: [...LISTS, 'money'],
+  form: [...LISTS, ...OF_REQUEST],
+  handover: ['dossiers', 'desk'],
+  import: ['imports', 'items'],
+  item: ['items'],
+  meeting: LISTS,
+  /** Asked, and nothing changed by it. */
+  nothing: [],
+  order: [...LISTS, 'orders', 'items', 'cut-ins', 'money'],
+  question: [...LISTS, 'questions', 'money'],
+  reach: [...LISTS, 'reach', 'money'],
+  report: [...LISTS, 'items'],
+  request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
+} satisfies Record<string, Area[]>;
