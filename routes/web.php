@@ -39,6 +39,7 @@ use App\Structures\Http\StructureController;
 use App\Structures\Http\StructureFileController;
 use App\Structures\Http\SummaryController;
 use App\Structures\Http\WithoutDamagedIndex;
+use App\Vocabulary\Http\ChoiceController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
@@ -71,6 +72,9 @@ Route::prefix('api')
         Route::get('/categories', [CategoryController::class, 'index']);
         Route::post('/categories', [CategoryController::class, 'store'])->middleware($may(Ability::SetUp));
         Route::patch('/categories/{code}', [CategoryController::class, 'update'])->middleware($may(Ability::SetUp));
+        Route::get('/choices', [ChoiceController::class, 'index']);
+        Route::post('/choices', [ChoiceController::class, 'store'])->middleware($may(Ability::SetUp));
+        Route::patch('/choices/{list}/{code}', [ChoiceController::class, 'update'])->middleware($may(Ability::SetUp));
         Route::get('/kinds', [KindController::class, 'index']);
         Route::patch('/kinds/{kind}', [KindController::class, 'update'])->middleware($may(Ability::SetUp));
         Route::get('/items/{number}', [ItemController::class, 'show']);

@@ -237,6 +237,10 @@ final class GeneratedData
                 'roles' => '["viewer"]',
                 'active' => false,
             ]);
+        DB::table('choices')->insertOrIgnore([
+            ['list' => 'site', 'code' => 'north', 'name' => 'North'],
+            ['list' => 'site', 'code' => 'south', 'name' => 'South'],
+        ]);
         $firstRequest = 1 + (int) DB::table('change_requests')->max('id');
         $firstOrder = 1 + (int) DB::table('change_orders')->max('id');
         $today = CarbonImmutable::today();
@@ -267,7 +271,7 @@ final class GeneratedData
                 "Generated change {$i}",
                 'improvement',
                 'engineering',
-                $i % 2 === 0 ? 'Tarn' : 'Weir',
+                $i % 2 === 0 ? 'north' : 'south',
                 $priority,
                 'Generated.',
                 'ordered',

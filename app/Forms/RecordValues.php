@@ -8,10 +8,8 @@ use App\Days\Today;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
+use App\Vocabulary\ChoiceList;
 use App\Vocabulary\Priority;
-use App\Vocabulary\Reason;
-use App\Vocabulary\Site;
-use App\Vocabulary\Source;
 use Orthotaxis\Core\Form\Filling;
 use Orthotaxis\Core\Form\RecordField;
 
@@ -22,8 +20,9 @@ final readonly class RecordValues
     public static function of(ChangeRequest $request, Person $by): array
     {
         $values = [];
+        $offered = self::offered($request);
         foreach (self::plain($request) as $field => $value) {
-            $options = array_combine(self::allowed()[$field] ?? [], array_map(self::label(...), self::allowed()[$field] ?? []));
+            $options = $offered[$field] ?? [];
             $values[$field] = new Filling($value, $options, $options[$value] ?? null);
         }
         $items = $request->items->mapWithKeys(static fn(Item $item): array => [$item->number => "{$item->number} {$item->title}"])->all();
@@ -53,19 +52,16 @@ final readonly class RecordValues
         ];
     }
 
-    /** @return array<string, list<string>> the values that a field takes; of others anything */
-    public static function allowed(): array
+    /** @return array<string, array<string, string>> what a field takes, by what it is called; other fields take anything */
+    public static function offered(ChangeRequest $request): array
     {
-        return [
-            'priority' => array_column(Priority::cases(), 'value'),
-            'reason' => array_column(Reason::cases(), 'value'),
-            'source' => array_column(Source::cases(), 'value'),
-            'site' => array_column(Site::cases(), 'value'),
-        ];
-    }
+        $priorities = array_column(Priority::cases(), 'value');
 
-    private static function label(string $value): string
-    {
-        return ucfirst(str_replace('_', ' ', $value));
+        return [
+            'priority' => array_combine($priorities, array_map(ucfirst(...), $priorities)),
+            'reason' => ChoiceList::Reason->offered($request->reason),
+            'source' => ChoiceList::Source->offered($request->source),
+            'site' => ChoiceList::Site->offered($request->site),
+        ];
     }
 }

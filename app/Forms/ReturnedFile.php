@@ -60,7 +60,7 @@ final readonly class ReturnedFile
         $returned = new ReturnedForm(
             $form->handed,
             RecordValues::plain($request),
-            RecordValues::allowed(),
+            array_map(static fn(array $offered): array => array_map(strval(...), array_keys($offered)), RecordValues::offered($request)),
             array_values($request->items->map(static fn(Item $item): string => $item->number)->all()),
             Today::day(),
         );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
-use App\Vocabulary\Site;
+use App\Vocabulary\ChoiceList;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Refusal;
@@ -31,7 +31,7 @@ final readonly class StructureView
             StructureKind::tryFrom($text('kind') ?: StructureKind::Engineering->value) ??
             throw Refusal::at("{$prefix}kind", 'A structure is design, engineering or manufacturing.');
         $plant = $text('plant');
-        if ($plant !== '' && ($kind !== StructureKind::Manufacturing || Site::tryFrom($plant) === null)) {
+        if ($plant !== '' && ($kind !== StructureKind::Manufacturing || !ChoiceList::Site->knows($plant))) {
             throw Refusal::at(
                 "{$prefix}plant",
                 $kind === StructureKind::Manufacturing ? "There is no plant {$plant}." : 'Only manufacturing structures differ by plant.',
@@ -46,7 +46,7 @@ final readonly class StructureView
     {
         return [
             ...array_map(static fn(StructureKind $kind): self => new self($kind), StructureKind::cases()),
-            ...array_map(static fn(Site $site): self => new self(StructureKind::Manufacturing, $site->value), Site::cases()),
+            ...array_map(static fn(string $plant): self => new self(StructureKind::Manufacturing, $plant), ChoiceList::Site->codes()),
         ];
     }
 

@@ -82,8 +82,13 @@ final class CatalogueSeeder extends Seeder
         'tool' => '900-',
     ];
 
+    private const SITES = ['Tarn' => 'Tarn, final assembly', 'Weir' => 'Weir, electronics and pumps'];
+
     public function run(): void
     {
+        foreach (self::SITES as $code => $name) {
+            DB::table('choices')->insert(['list' => 'site', 'code' => $code, 'name' => $name]);
+        }
         DB::table('kind_sequences')->insert(
             array_map(
                 static fn(ItemKind $kind): array => [

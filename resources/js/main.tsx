@@ -32,6 +32,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./setup/CategoriesPage')).CategoriesPage }),
   },
   {
+    path: 'set-up/choices',
+    lazy: async () => ({ Component: (await import('./setup/ChoicesPage')).ChoicesPage }),
+  },
+  {
     path: 'set-up/forms',
     lazy: async () => ({ Component: (await import('./setup/FormTemplatesPage')).FormTemplatesPage }),
   },

@@ -65,6 +65,7 @@ it('opens the pages of an administrator', function (): void {
     expect([
         ...faultsOf($this->screen, '/set-up/categories'),
         ...faultsOf($this->screen, '/set-up/forms'),
+        ...faultsOf($this->screen, '/set-up/choices'),
         ...faultsOf($this->screen, '/import'),
     ])->toBe([]);
 });

@@ -79,4 +79,5 @@ it('prints whole, in black on white, with day and pages', function (string $logi
     ['mira.okafor', '/meeting', 'ECR-'],
     ['clara.fenn', '/items/800-0011/mark-up', 'Save mark-up'],
     ['ivo.tanner', '/set-up/categories', 'Categories'],
+    ['ivo.tanner', '/set-up/choices', 'Sites'],
 ]);

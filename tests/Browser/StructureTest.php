@@ -140,6 +140,20 @@ it('makes a new item, numbered by the rule of its category', function (): void {
     expect($this->screen->text())->toContain('Tube guide, short')->toContain('200-');
 });
 
+it('offers a site as soon as an administrator has set it up, and no longer once it is retired', function (): void {
+    $this->screen->signIn('ivo.tanner', '/set-up/choices')->see('Weir, electronics and pumps');
+    // The first of these fields are those of the sites.
+    $code = 'Code (fixed once added)';
+    $this->screen->type($code, 'two words')->press('Add a site')->see('A code is letters, digits');
+    $this->screen->type($code, 'Holm')->type('Name', 'Holm, castings')->press('Add a site')->see('Holm, castings');
+    $this->screen->visit('/reports/new')->choose('Site', 'Holm, castings');
+    $this->screen->visit('/items/210-0100?kind=manufacturing')->see('Plant that makes it');
+    $this->screen->visit('/set-up/choices')->press('Change Holm, castings')->press('Retire')->see('retired');
+    $this->screen->visit('/requests/new');
+    $this->screen->field('Site')->click();
+    $this->screen->see('Tarn, final assembly')->dontSee('Holm, castings');
+});
+
 it('finds an item in spite of an error of typing, and by what it is used in', function (): void {
     $this->screen->signIn('vera.stone', '/items')->type('Number or words of the title', 'pmup haed')->see('200-0010');
     $this->screen->press('Show all')->pick('Used in', '200-0010')->see('Rotor shaft')->dontSee('Battery pack');

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Forms\Http;
 
 use App\Http\BringsFile;
-use App\Vocabulary\Reason;
+use App\Vocabulary\ChoiceList;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -16,7 +16,7 @@ use OpenApi\Attributes as OA;
         required: ['file'],
         properties: [
             new OA\Property(property: 'name', type: 'string'),
-            new OA\Property(property: 'reasons[]', type: 'array', items: new OA\Items(type: 'string', enum: Reason::class)),
+            new OA\Property(property: 'reasons[]', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'version', description: 'of the template whose file is replaced', type: 'string'),
             new OA\Property(property: 'file', type: 'string', format: 'binary'),
         ],
@@ -32,7 +32,7 @@ final class NewTemplate extends FormRequest
         return [
             'name' => [Rule::requiredIf($this->route('id') === null), 'string', 'max:120'],
             'reasons' => 'nullable|array|max:20',
-            'reasons.*' => [Rule::enum(Reason::class), 'distinct'],
+            'reasons.*' => ['bail', 'string', 'distinct', ChoiceList::Reason->isKnown()],
             'version' => [Rule::requiredIf($this->route('id') !== null), 'integer'],
             'file' => 'required|file|max:8192',
         ];

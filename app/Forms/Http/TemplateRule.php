@@ -8,7 +8,7 @@ use App\Assessment\Topic;
 use App\Forms\Data\MappingRow;
 use App\People\Models\Person;
 use App\People\Role;
-use App\Vocabulary\Reason;
+use App\Vocabulary\ChoiceList;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -22,7 +22,7 @@ use Orthotaxis\Core\Form\TagUse;
         required: ['name', 'reasons', 'offered', 'mapping', 'version'],
         properties: [
             new OA\Property(property: 'name', type: 'string'),
-            new OA\Property(property: 'reasons', type: 'array', items: new OA\Items(type: 'string', enum: Reason::class)),
+            new OA\Property(property: 'reasons', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'offered', type: 'boolean'),
             new OA\Property(property: 'mapping', type: 'array', items: new OA\Items(ref: MappingRow::class)),
             new OA\Property(property: 'version', type: 'integer'),
@@ -40,7 +40,7 @@ final class TemplateRule extends FormRequest
         return [
             'name' => 'required|string|max:120',
             'reasons' => 'present|array|max:20',
-            'reasons.*' => [Rule::enum(Reason::class), 'distinct'],
+            'reasons.*' => ['bail', 'string', 'distinct', ChoiceList::Reason->isKnown()],
             'offered' => 'required|boolean',
             'version' => 'required|integer',
             'mapping' => 'present|array|max:200',

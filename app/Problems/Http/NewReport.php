@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Problems\Http;
 
+use App\Vocabulary\ChoiceList;
 use App\Vocabulary\Priority;
-use App\Vocabulary\Site;
-use App\Vocabulary\Source;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -17,8 +16,8 @@ use OpenApi\Attributes as OA;
         required: ['title', 'source', 'site', 'severity', 'description', 'items'],
         properties: [
             new OA\Property(property: 'title', type: 'string'),
-            new OA\Property(property: 'source', type: 'string', enum: Source::class),
-            new OA\Property(property: 'site', type: 'string', enum: Site::class),
+            new OA\Property(property: 'source', type: 'string', description: 'a code of that list'),
+            new OA\Property(property: 'site', type: 'string', description: 'a code of that list'),
             new OA\Property(property: 'severity', type: 'string', enum: Priority::class),
             new OA\Property(property: 'description', type: 'string'),
             new OA\Property(property: 'serial', type: 'string', description: 'serial or lot numbers'),
@@ -38,8 +37,8 @@ final class NewReport extends FormRequest
     {
         return [
             'title' => 'required|string|max:200',
-            'source' => ['required', Rule::enum(Source::class)],
-            'site' => ['required', Rule::enum(Site::class)],
+            'source' => ['bail', 'required', 'string', ChoiceList::Source->isOffered()],
+            'site' => ['bail', 'required', 'string', ChoiceList::Site->isOffered()],
             'severity' => ['required', Rule::enum(Priority::class)],
             'description' => 'required|string|max:10000',
             'serial' => 'nullable|string|max:120',

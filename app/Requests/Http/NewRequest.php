@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Requests\Http;
 
+use App\Vocabulary\ChoiceList;
 use App\Vocabulary\Priority;
-use App\Vocabulary\Reason;
-use App\Vocabulary\Site;
-use App\Vocabulary\Source;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -18,9 +16,9 @@ use OpenApi\Attributes as OA;
         required: ['title', 'reason', 'source', 'site', 'priority', 'description', 'items'],
         properties: [
             new OA\Property(property: 'title', type: 'string'),
-            new OA\Property(property: 'reason', type: 'string', enum: Reason::class),
-            new OA\Property(property: 'source', type: 'string', enum: Source::class),
-            new OA\Property(property: 'site', type: 'string', enum: Site::class),
+            new OA\Property(property: 'reason', type: 'string', description: 'a code of that list'),
+            new OA\Property(property: 'source', type: 'string', description: 'a code of that list'),
+            new OA\Property(property: 'site', type: 'string', description: 'a code of that list'),
             new OA\Property(property: 'priority', type: 'string', enum: Priority::class),
             new OA\Property(property: 'description', type: 'string'),
             new OA\Property(property: 'items', type: 'array', items: new OA\Items(type: 'string')),
@@ -40,9 +38,9 @@ final class NewRequest extends FormRequest
     {
         return [
             'title' => 'required|string|max:200',
-            'reason' => ['required', Rule::enum(Reason::class)],
-            'source' => ['required', Rule::enum(Source::class)],
-            'site' => ['required', Rule::enum(Site::class)],
+            'reason' => ['bail', 'required', 'string', ChoiceList::Reason->isOffered()],
+            'source' => ['bail', 'required', 'string', ChoiceList::Source->isOffered()],
+            'site' => ['bail', 'required', 'string', ChoiceList::Site->isOffered()],
             'priority' => ['required', Rule::enum(Priority::class)],
             'description' => 'required|string|max:10000',
             'items' => 'required|array|min:1|max:200',
@@ -62,13 +60,10 @@ final class NewRequest extends FormRequest
             'description.max' => 'At most 10,000 characters.',
             'items.required' => 'Name at least one affected item.',
             'items.*.distinct' => 'An item is named twice.',
-            'reason' => 'Choose the reason.',
-            'source' => 'Choose where this comes from.',
-            'site' => 'Choose the site.',
+            'reason.*' => 'Choose the reason.',
+            'source.*' => 'Choose where this comes from.',
+            'site.*' => 'Choose the site.',
             'priority' => 'Choose how urgent it is.',
-            'reason.required' => 'Choose the reason.',
-            'source.required' => 'Choose where this comes from.',
-            'site.required' => 'Choose the site.',
             'priority.required' => 'Choose how urgent it is.',
         ];
     }

@@ -1,6 +1,7 @@
 import type { Schemas } from '../lib/api';
+import { allOf } from '../lib/choices';
 import { day } from '../lib/format';
-import { functions, priorities, reasons, sites, sources, tagUses } from '../lib/words';
+import { functions, priorities, tagUses } from '../lib/words';
 import { DataTable, type Column } from '../ui/DataTable';
 import { tickColumn } from '../ui/table/columns';
 
@@ -12,9 +13,11 @@ interface Props {
   onLeave: (tag: string, out: boolean) => void;
 }
 
-const words: Record<string, string> = { ...priorities, ...reasons, ...sources, ...sites };
+/** A form corrects what is chosen by its code, and texts. */
+const called = (value: string): string =>
+  ({ ...priorities, ...allOf('reason'), ...allOf('source'), ...allOf('site') })[value] ?? value;
 const becomes = ({ use, before, after }: Proposal) =>
-  use === 'field' ? `${words[before] ?? before} → ${words[after] ?? after}` : after;
+  use === 'field' ? `${called(before)} → ${called(after)}` : after;
 
 const columns: Column<Proposal>[] = [
   { id: 'use', head: 'What it does', text: (row) => tagUses[row.use], cell: (row) => tagUses[row.use] },
@@ -57,10 +60,10 @@ function Becomes({ row }: { row: Proposal }) {
     <>
       {row.use === 'field' && (
         <>
-          <del className="text-soft">{words[row.before] ?? row.before}</del> →{' '}
+          <del className="text-soft">{called(row.before)}</del> →{' '}
         </>
       )}
-      {row.use === 'field' ? (words[row.after] ?? row.after) : row.after}
+      {row.use === 'field' ? called(row.after) : row.after}
       {row.use === 'attachment' && 'The picture in the form'}
       {row.use === 'question' && (
         <p className="text-sm text-soft">

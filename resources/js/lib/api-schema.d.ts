@@ -1621,6 +1621,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put?: never;
+        post: operations["addChoice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/choices/{list}/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["setChoice"];
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2202,7 +2234,7 @@ export interface components {
         NewTemplate: {
             /** @description A template that is added, or another file for one. */
             name?: string;
-            "reasons[]"?: ("defect" | "safety" | "cost_saving" | "end_of_life" | "improvement" | "regulation" | "manufacturability")[];
+            "reasons[]"?: string[];
             /** @description of the template whose file is replaced */
             version?: string;
             /** Format: binary */
@@ -2211,7 +2243,7 @@ export interface components {
         TemplateRule: {
             /** @description What a template is for, and what its tags mean. */
             name: string;
-            reasons: ("defect" | "safety" | "cost_saving" | "end_of_life" | "improvement" | "regulation" | "manufacturability")[];
+            reasons: string[];
             offered: boolean;
             mapping: components["schemas"]["MappingRow"][];
             version: number;
@@ -2682,10 +2714,10 @@ export interface components {
         NewReport: {
             /** @description What somebody says who reports a problem. */
             title: string;
-            /** @enum {string} */
-            source: "field" | "shop_floor" | "supplier" | "audit" | "sales" | "engineering";
-            /** @enum {string} */
-            site: "Tarn" | "Weir";
+            /** @description a code of that list */
+            source: string;
+            /** @description a code of that list */
+            site: string;
             /** @enum {string} */
             severity: "critical" | "high" | "normal" | "low";
             description: string;
@@ -2873,12 +2905,12 @@ export interface components {
         NewRequest: {
             /** @description What somebody says who asks for a change. */
             title: string;
-            /** @enum {string} */
-            reason: "defect" | "safety" | "cost_saving" | "end_of_life" | "improvement" | "regulation" | "manufacturability";
-            /** @enum {string} */
-            source: "field" | "shop_floor" | "supplier" | "audit" | "sales" | "engineering";
-            /** @enum {string} */
-            site: "Tarn" | "Weir";
+            /** @description a code of that list */
+            reason: string;
+            /** @description a code of that list */
+            source: string;
+            /** @description a code of that list */
+            site: string;
             /** @enum {string} */
             priority: "critical" | "high" | "normal" | "low";
             description: string;
@@ -3238,6 +3270,27 @@ export interface components {
             waits_for: string | null;
             /** @description an order that is not released yet: what it does is still ahead */
             ahead: boolean;
+        };
+        /** @description One of a list that people choose from. */
+        ChoiceRow: {
+            /** @enum {string} */
+            list: "site" | "reason" | "source";
+            code: string;
+            name: string;
+            /** @description offered no longer */
+            retired: boolean;
+            version: number;
+        };
+        ChoiceRule: {
+            name: string;
+            retired: boolean;
+            version: number;
+        };
+        NewChoice: {
+            /** @enum {string} */
+            list: "site" | "reason" | "source";
+            code: string;
+            name: string;
         };
     };
     responses: never;
@@ -7275,6 +7328,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SummaryPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addChoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewChoice"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setChoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoiceRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceRow"][];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -1,5 +1,6 @@
 /** What a key of queries begins with. */
 export type Area =
+  | 'choices'
   | 'cut-ins'
   | 'desk'
   | 'dossiers'

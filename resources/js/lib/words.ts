@@ -11,14 +11,6 @@ export interface Picture {
   plant?: string;
 }
 
-/** The plants that manufacturing structures are told for. */
-export const FIRST_PLANT = 'first';
-export const plants: Record<string, string> = {
-  [FIRST_PLANT]: 'Plant that makes it',
-  Tarn: 'Plant Tarn',
-  Weir: 'Plant Weir',
-};
-
 /** The kinds of difference, in the order they are told. */
 export const differences = ['added', 'removed', 'replaced', 'changed', 'renumbered', 'moved'] as const;
 
@@ -55,27 +47,6 @@ export const sequences = {
   numbers: 'Numbers: 1, 2, 3',
   numbers_then_letters: 'Numbers in work, letters once released',
 } as const;
-
-export const reasons = {
-  defect: 'Defect',
-  safety: 'Safety',
-  cost_saving: 'Cost saving',
-  end_of_life: 'End of life',
-  improvement: 'Improvement',
-  regulation: 'Regulation',
-  manufacturability: 'Manufacturability',
-} as const;
-
-export const sources = {
-  field: 'Field',
-  shop_floor: 'Shop floor',
-  supplier: 'Supplier',
-  audit: 'Audit',
-  sales: 'Sales',
-  engineering: 'Engineering',
-} as const;
-
-export const sites = { Tarn: 'Tarn, final assembly', Weir: 'Weir, electronics and pumps' } as const;
 
 export const priorities = { critical: 'Critical', high: 'High', normal: 'Normal', low: 'Low' } as const;
 

@@ -10,7 +10,8 @@ import { ExposureView } from '../planning/ExposureView';
 import type { Schemas } from '../lib/api';
 import { amount, count, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
-import { dispositions, functions, reachReasons, reasons, sites, sources, states, supplyKinds } from '../lib/words';
+import { nameOf } from '../lib/choices';
+import { dispositions, functions, reachReasons, states, supplyKinds } from '../lib/words';
 import { itemColumns } from '../structures/itemColumns';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
@@ -114,9 +115,9 @@ function Asked({ request }: { request: Request }) {
         facts={[
           ['Raised by', <Person key="by" name={request.raised_by} />],
           ['On', moment(request.raised_at)],
-          ['Reason', reasons[request.reason as keyof typeof reasons]],
-          ['Source', sources[request.source as keyof typeof sources]],
-          ['Site', sites[request.site as keyof typeof sites]],
+          ['Reason', nameOf('reason', request.reason)],
+          ['Source', nameOf('source', request.source)],
+          ['Site', nameOf('site', request.site)],
           ['State', states[request.state]],
         ]}
       />

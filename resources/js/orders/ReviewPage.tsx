@@ -3,7 +3,8 @@ import { useParams } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { count, day, moment, signed } from '../lib/format';
 import { queries } from '../lib/queries';
-import { dispositions, reasons, states } from '../lib/words';
+import { nameOf } from '../lib/choices';
+import { dispositions, states } from '../lib/words';
 import { ExposureView } from '../planning/ExposureView';
 import { UsedInTable } from '../structures/UsedInTable';
 import { Button } from '../ui/Button';
@@ -76,8 +77,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           <section key={request.number} aria-label={`Why: ${request.number}`}>
             <h2>Reason</h2>
             <p className="max-w-4xl whitespace-pre-line">
-              <ChangeNumber number={request.number} /> {reasons[request.reason as keyof typeof reasons]}:{' '}
-              {request.description}
+              <ChangeNumber number={request.number} /> {nameOf('reason', request.reason)}: {request.description}
             </p>
             <p className="max-w-4xl">Finding: {request.finding}</p>
           </section>

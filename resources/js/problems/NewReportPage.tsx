@@ -4,7 +4,8 @@ import { api, told, type Schemas } from '../lib/api';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
-import { priorities, sites, sources } from '../lib/words';
+import { offered } from '../lib/choices';
+import { priorities } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input, TextArea } from '../ui/Input';
@@ -18,8 +19,9 @@ type Body = Schemas['NewReport'];
 
 interface Draft extends Record<string, unknown> {
   title: string;
-  source: Body['source'] | '';
-  site: Body['site'] | '';
+  /** Codes; empty until chosen. */
+  source: string;
+  site: string;
   severity: Body['severity'];
   description: string;
   serial: string;
@@ -43,7 +45,7 @@ export function NewReportPage() {
   const navigate = useNavigate();
   const raise = useAct(
     touches.report,
-    () => told(api.POST('/api/reports', { body: value as Body })),
+    () => told(api.POST('/api/reports', { body: value })),
     ({ report }) => {
       draft.clear();
       void navigate(`/reports/${report.number}`);
@@ -89,10 +91,10 @@ export function NewReportPage() {
               <Select value={value.severity} onChange={(severity) => change({ severity })} options={priorities} />
             </Field>
             <Field label="Source" error={error('source')}>
-              <Select value={value.source} onChange={(source) => change({ source })} options={sources} />
+              <Select value={value.source} onChange={(source) => change({ source })} options={offered('source')} />
             </Field>
             <Field label="Site" error={error('site')}>
-              <Select value={value.site} onChange={(site) => change({ site })} options={sites} />
+              <Select value={value.site} onChange={(site) => change({ site })} options={offered('site')} />
             </Field>
           </div>
           <ProblemNotice

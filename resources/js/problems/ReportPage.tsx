@@ -8,7 +8,8 @@ import type { Schemas } from '../lib/api';
 import { moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { remember } from '../lib/recent';
-import { sites, sources, states } from '../lib/words';
+import { nameOf } from '../lib/choices';
+import { states } from '../lib/words';
 import { itemColumns } from '../structures/itemColumns';
 import { Details } from '../ui/Details';
 import { DataTable } from '../ui/DataTable';
@@ -59,8 +60,8 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
             facts={[
               ['Raised by', <Person key="by" name={report.raised_by} />],
               ['On', moment(report.raised_at)],
-              ['Source', sources[report.source as keyof typeof sources]],
-              ['Site', sites[report.site as keyof typeof sites]],
+              ['Source', nameOf('source', report.source)],
+              ['Site', nameOf('site', report.site)],
               ['Serial or lot', report.serial || '—'],
               ['State', states[report.state] ?? report.state],
             ]}

@@ -3,7 +3,8 @@ import { count } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { usePaged } from '../lib/usePaged';
-import { priorities, sites, sources } from '../lib/words';
+import { allOf } from '../lib/choices';
+import { priorities } from '../lib/words';
 import { DataTable } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { MainLink } from '../ui/MainLink';
@@ -62,8 +63,8 @@ export function ReportsPage() {
           options={shows}
         />
         {filter('severity', 'Every severity', priorities)}
-        {filter('source', 'Every source', sources)}
-        {filter('site', 'Every site', sites)}
+        {filter('source', 'Every source', allOf('source'))}
+        {filter('site', 'Every site', allOf('site'))}
       </div>
       <Loading query={reports.query}>
         {(rows) => (

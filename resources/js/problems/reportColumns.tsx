@@ -1,6 +1,7 @@
 import type { Schemas } from '../lib/api';
 import { ago, stamp } from '../lib/format';
-import { priorities, rankOf, sources, states } from '../lib/words';
+import { nameOf } from '../lib/choices';
+import { priorities, rankOf, states } from '../lib/words';
 import type { Column } from '../ui/DataTable';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Priority } from '../ui/Priority';
@@ -34,8 +35,8 @@ export const reportColumns: Column<Report>[] = [
   {
     id: 'source',
     head: 'Source',
-    text: (r) => sources[r.source as keyof typeof sources],
-    cell: (r) => <span className="whitespace-nowrap">{sources[r.source as keyof typeof sources]}</span>,
+    text: (r) => nameOf('source', r.source),
+    cell: (r) => <span className="whitespace-nowrap">{nameOf('source', r.source)}</span>,
   },
   { id: 'site', head: 'Site', text: (r) => r.site, cell: (r) => r.site },
   {

@@ -5,6 +5,8 @@ import { attachmentRoles, dispositions, handoverStates, outcomes, priorities, su
 export const acts: Record<string, string> = {
   'category.added': 'Category added',
   'category.set': 'Category changed',
+  'choice.added': 'Site, reason or source added',
+  'choice.set': 'Site, reason or source changed',
   'document.adopts': 'Document adopts newest revision',
   'document.linked': 'Document linked',
   'document.unlinked': 'Document unlinked',

@@ -1,6 +1,7 @@
 import type { Schemas } from '../lib/api';
 import { ago, day, stamp } from '../lib/format';
-import { changeTypes, priorities, rankOf, sources, states, steps } from '../lib/words';
+import { nameOf } from '../lib/choices';
+import { changeTypes, priorities, rankOf, states, steps } from '../lib/words';
 import type { Column } from '../ui/DataTable';
 import { ChangeNumber } from '../ui/Num';
 import { Person } from '../ui/Person';
@@ -28,8 +29,8 @@ export const changeColumns: Column<Change>[] = [
   {
     id: 'source',
     head: 'Source',
-    text: (c) => (c.source === null ? '' : sources[c.source as keyof typeof sources]),
-    cell: (c) => (c.source === null ? '' : sources[c.source as keyof typeof sources]),
+    text: (c) => (c.source === null ? '' : nameOf('source', c.source)),
+    cell: (c) => (c.source === null ? '' : nameOf('source', c.source)),
   },
   { id: 'site', head: 'Site', text: (c) => c.site ?? '', cell: (c) => c.site },
   {

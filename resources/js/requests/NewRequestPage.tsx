@@ -5,7 +5,8 @@ import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
-import { priorities, reasons, sites, sources } from '../lib/words';
+import { offered } from '../lib/choices';
+import { priorities } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input, TextArea } from '../ui/Input';
@@ -20,9 +21,10 @@ type Body = Schemas['NewRequest'];
 
 interface Draft extends Record<string, unknown> {
   title: string;
-  reason: Body['reason'] | '';
-  source: Body['source'] | '';
-  site: Body['site'] | '';
+  /** Codes; empty until chosen. */
+  reason: string;
+  source: string;
+  site: string;
   priority: Body['priority'];
   description: string;
   items: string[];
@@ -54,9 +56,9 @@ function startOf(pages: Schemas['ReportPage'][], items: string[]): Draft {
   const first = pages[0]?.report;
   return {
     title: first?.title ?? '',
-    reason: first ? 'defect' : '',
-    source: (first?.source as Body['source'] | undefined) ?? '',
-    site: (first?.site as Body['site'] | undefined) ?? '',
+    reason: first && 'defect' in offered('reason') ? 'defect' : '',
+    source: first?.source ?? '',
+    site: first?.site ?? '',
     priority: ranks.find((one) => pages.some(({ report }) => report.severity === one)) ?? 'normal',
     description: pages
       .map(({ report, description }) =>
@@ -138,13 +140,13 @@ function RequestForm({ name, start, reports }: FormProps) {
         </div>
         <div className="space-y-4">
           <Field label="Reason" error={error('reason')}>
-            <Select value={value.reason} onChange={(reason) => change({ reason })} options={reasons} />
+            <Select value={value.reason} onChange={(reason) => change({ reason })} options={offered('reason')} />
           </Field>
           <Field label="Source" error={error('source')}>
-            <Select value={value.source} onChange={(source) => change({ source })} options={sources} />
+            <Select value={value.source} onChange={(source) => change({ source })} options={offered('source')} />
           </Field>
           <Field label="Site" error={error('site')}>
-            <Select value={value.site} onChange={(site) => change({ site })} options={sites} />
+            <Select value={value.site} onChange={(site) => change({ site })} options={offered('site')} />
           </Field>
           <Field label="Priority" error={error('priority')}>
             <Select value={value.priority} onChange={(priority) => change({ priority })} options={priorities} />

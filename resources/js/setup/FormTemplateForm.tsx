@@ -4,7 +4,7 @@ import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
-import { reasons } from '../lib/words';
+import { allOf } from '../lib/choices';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
 import { Field } from '../ui/Field';
@@ -14,7 +14,6 @@ import { ProblemNotice } from '../ui/Notice';
 import { tagColumns } from './tagColumns';
 
 type Template = Schemas['TemplateRow'];
-type Reason = Schemas['TemplateRule']['reasons'][number];
 
 /** The settings of one template: when it is offered, what each tag is filled with, and what becomes of it. */
 export function FormTemplateForm({ template, onDone }: { template: Template; onDone: () => void }) {
@@ -22,7 +21,7 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
   const id = useId();
   const [name, setName] = useState(template.name);
   const [offered, setOffered] = useState(template.offered);
-  const [wanted, setWanted] = useState(template.reasons as Reason[]);
+  const [wanted, setWanted] = useState(template.reasons);
   const [mapping, setMapping] = useState(template.mapping);
   const shown = (rows: Template[]) => client.setQueryData(queries.formTemplates().queryKey, rows);
   const path = { params: { path: { id: String(template.id) } } };
@@ -80,7 +79,7 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
       </div>
       <fieldset>
         <legend className="text-sm font-medium text-soft">Offer for these reasons (none ticked: all)</legend>
-        {(Object.entries(reasons) as [Reason, string][]).map(([reason, word]) => (
+        {Object.entries(allOf('reason')).map(([reason, word]) => (
           <label key={reason} className="mr-4 inline-flex items-center gap-1.5">
             <input
               type="checkbox"

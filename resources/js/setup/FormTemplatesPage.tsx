@@ -5,7 +5,7 @@ import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
-import { reasons } from '../lib/words';
+import { nameOf } from '../lib/choices';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
@@ -61,12 +61,10 @@ export function FormTemplatesPage() {
 }
 
 function meant(row: Schemas['TemplateRow']): string {
-  const of = row.reasons.length === 0 ? 'for every reason' : row.reasons.map((one) => reasonOf(one)).join(', ');
+  const of = row.reasons.length === 0 ? 'for every reason' : row.reasons.map((one) => nameOf('reason', one)).join(', ');
   const used = row.mapping.filter(({ use }) => use !== 'nothing').length;
   return `${of}; ${row.controls.length} places, ${used} imported${row.offered ? '' : '; not offered'}`;
 }
-
-const reasonOf = (reason: string) => (reasons as Record<string, string>)[reason] ?? reason;
 
 function NewTemplate({ onAdded }: { onAdded: (id: number) => void }) {
   const client = useQueryClient();

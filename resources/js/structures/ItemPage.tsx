@@ -8,7 +8,8 @@ import { queries } from '../lib/queries';
 import { remember } from '../lib/recent';
 import { useMay } from '../lib/session';
 import { Documents } from '../documents/Documents';
-import { FIRST_PLANT, kinds, plants, type Picture } from '../lib/words';
+import { FIRST_PLANT, plants } from '../lib/plants';
+import { kinds, type Picture } from '../lib/words';
 import { currency } from '../lib/settings';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
@@ -126,7 +127,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
                   className="!w-48"
                   value={plant || FIRST_PLANT}
                   onChange={(value) => set('plant', value, FIRST_PLANT)}
-                  options={plants}
+                  options={plants()}
                 />
               )}
               <Select

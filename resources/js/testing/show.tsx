@@ -18,6 +18,29 @@ export const mira: Schemas['Me'] = {
   abilities: ['assess_request', 'decide_request', 'report_problem', 'raise_request', 'plan_order'],
 };
 
+const choice = (list: Schemas['ChoiceRow']['list'], code: string, name: string): Schemas['ChoiceRow'] => ({
+  list,
+  code,
+  name,
+  retired: false,
+  version: 1,
+});
+
+/** As the demo has them. */
+export const choices = [
+  choice('site', 'Tarn', 'Tarn, final assembly'),
+  choice('site', 'Weir', 'Weir, electronics and pumps'),
+  choice('reason', 'defect', 'Defect'),
+  choice('reason', 'safety', 'Safety'),
+  choice('reason', 'cost_saving', 'Cost saving'),
+  choice('reason', 'end_of_life', 'End of life'),
+  choice('reason', 'improvement', 'Improvement'),
+  choice('source', 'field', 'Field'),
+  choice('source', 'shop_floor', 'Shop floor'),
+  choice('source', 'supplier', 'Supplier'),
+  choice('source', 'audit', 'Audit'),
+];
+
 /** Somebody who reads and does nothing. */
 export const vera: Schemas['Me'] = {
   settings,
@@ -37,7 +60,7 @@ interface Place {
 
 /** Shows a component as a signed-in person sees it. What it asks the server for, the test has said before. */
 export async function show(what: ReactNode, { at = '/', path = '*', as = mira }: Place = {}) {
-  server.on('GET /api/session', as).orElse('GET /api/people', []);
+  server.on('GET /api/session', as).orElse('GET /api/people', []).orElse('GET /api/choices', choices);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { retry: false } } });
   render(
     <QueryClientProvider client={client}>

@@ -54,6 +54,10 @@ final class World
                 ])
                 ->refresh();
         }
+        DB::table('choices')->insert([
+            ['list' => 'site', 'code' => 'Tarn', 'name' => 'Tarn'],
+            ['list' => 'site', 'code' => 'Weir', 'name' => 'Weir'],
+        ]);
         DB::table('number_ranges')->insert([
             ['name' => 'request', 'prefix' => 'ECR-', 'width' => 5, 'next' => 1],
             ['name' => 'order', 'prefix' => 'ECO-', 'width' => 5, 'next' => 1],

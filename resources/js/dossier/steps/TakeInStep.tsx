@@ -1,6 +1,7 @@
 import type { Schemas } from '../../lib/api';
 import { moment } from '../../lib/format';
-import { reasons, sites, sources, states } from '../../lib/words';
+import { nameOf } from '../../lib/choices';
+import { states } from '../../lib/words';
 import { itemColumns } from '../../structures/itemColumns';
 import { DataTable } from '../../ui/DataTable';
 import { reportColumns } from '../../problems/reportColumns';
@@ -27,9 +28,9 @@ export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
             facts={[
               ['Raised by', <Person key="by" name={request.raised_by} />],
               ['On', moment(request.raised_at)],
-              ['Reason', reasons[request.reason as keyof typeof reasons]],
-              ['Source', sources[request.source as keyof typeof sources]],
-              ['Site', sites[request.site as keyof typeof sites]],
+              ['Reason', nameOf('reason', request.reason)],
+              ['Source', nameOf('source', request.source)],
+              ['Site', nameOf('site', request.site)],
               ['State', states[request.state]],
             ]}
           />

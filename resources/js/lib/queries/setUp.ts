@@ -3,6 +3,13 @@ import { api, told } from '../api';
 
 /** What an administrator sets up, and what is taken over. */
 export const setUp = {
+  choices: () =>
+    queryOptions({
+      queryKey: ['choices'],
+      queryFn: () => told(api.GET('/api/choices')),
+      retry: false,
+      staleTime: Infinity,
+    }),
   categories: () =>
     queryOptions({ queryKey: ['categories'], queryFn: () => told(api.GET('/api/categories')), staleTime: 60_000 }),
   kinds: () => queryOptions({ queryKey: ['kinds'], queryFn: () => told(api.GET('/api/kinds')) }),

@@ -1,6 +1,7 @@
 import type { ApiProblem } from '../../lib/api';
 import { FileOfSide } from './FileOfSide';
-import { FIRST_PLANT, kinds, plants } from '../../lib/words';
+import { FIRST_PLANT, plants } from '../../lib/plants';
+import { kinds } from '../../lib/words';
 import { DateInput } from '../../ui/DateInput';
 import { Field } from '../../ui/Field';
 import { Input } from '../../ui/Input';
@@ -46,7 +47,7 @@ export function SideForm({ side, head, asked, onChange, problem }: Props) {
               aria-label={`Plant, ${head.toLowerCase()}`}
               value={value('plant') || FIRST_PLANT}
               onChange={(plant) => onChange({ [name('plant')]: plant === FIRST_PLANT ? '' : plant })}
-              options={plants}
+              options={plants()}
             />
           </Field>
         )}
