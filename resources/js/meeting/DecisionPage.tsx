@@ -10,12 +10,11 @@ import { ExposureView } from '../planning/ExposureView';
 import type { Schemas } from '../lib/api';
 import { amount, count, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
-import { nameOf } from '../lib/choices';
+import { RequestFacts } from '../requests/RequestFacts';
 import { dispositions, functions, reachReasons, states, supplyKinds } from '../lib/words';
 import { itemColumns } from '../structures/itemColumns';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
-import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
 import { ChangeNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
@@ -111,16 +110,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 function Asked({ request }: { request: Request }) {
   return (
     <div className="space-y-2">
-      <Facts
-        facts={[
-          ['Raised by', <Person key="by" name={request.raised_by} />],
-          ['On', moment(request.raised_at)],
-          ['Reason', nameOf('reason', request.reason)],
-          ['Source', nameOf('source', request.source)],
-          ['Site', nameOf('site', request.site)],
-          ['State', states[request.state]],
-        ]}
-      />
+      <RequestFacts request={request} />
       <p className="max-w-3xl whitespace-pre-line">{request.description}</p>
       {request.reports.length > 0 && (
         <ul>

@@ -4,12 +4,12 @@ import { api, told, type Schemas } from '../lib/api';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useDraft } from '../lib/useDraft';
-import { offered } from '../lib/choices';
 import { priorities } from '../lib/words';
 import { Button } from '../ui/Button';
+import { ChoiceField } from '../ui/ChoiceField';
 import { Field } from '../ui/Field';
-import { Input, TextArea } from '../ui/Input';
-import { ItemList } from '../ui/ItemList';
+import { MatterFields } from '../ui/MatterFields';
+import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { Page } from '../ui/Page';
 import { Select } from '../ui/Select';
@@ -63,25 +63,13 @@ export function NewReportPage() {
         }}
       >
         <div className="space-y-4">
-          <Field label="Title" error={error('title')}>
-            <Input value={value.title} onChange={(event) => change({ title: event.target.value })} />
-          </Field>
-          <Field
+          <MatterFields
+            value={value}
             label="What was seen"
             hint="When, where, under which circumstances, how often"
-            error={error('description')}
-          >
-            <TextArea
-              rows={6}
-              value={value.description}
-              onChange={(event) => change({ description: event.target.value })}
-            />
-          </Field>
-          <ItemList
-            label="Affected items"
-            numbers={value.items}
-            error={error('items')}
-            onChange={(items) => change({ items })}
+            rows={6}
+            error={error}
+            onChange={change}
           />
           <div className="grid grid-cols-2 gap-4">
             <Field label="Serial or lot numbers" hint="As written on the unit" error={error('serial')}>
@@ -90,12 +78,20 @@ export function NewReportPage() {
             <Field label="Severity" error={error('severity')}>
               <Select value={value.severity} onChange={(severity) => change({ severity })} options={priorities} />
             </Field>
-            <Field label="Source" error={error('source')}>
-              <Select value={value.source} onChange={(source) => change({ source })} options={offered('source')} />
-            </Field>
-            <Field label="Site" error={error('site')}>
-              <Select value={value.site} onChange={(site) => change({ site })} options={offered('site')} />
-            </Field>
+            <ChoiceField
+              label="Source"
+              list="source"
+              value={value.source}
+              error={error('source')}
+              onChange={(source) => change({ source })}
+            />
+            <ChoiceField
+              label="Site"
+              list="site"
+              value={value.site}
+              error={error('site')}
+              onChange={(site) => change({ site })}
+            />
           </div>
           <ProblemNotice
             problem={raise.error}

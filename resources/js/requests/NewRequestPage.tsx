@@ -8,9 +8,9 @@ import { useDraft } from '../lib/useDraft';
 import { offered } from '../lib/choices';
 import { priorities } from '../lib/words';
 import { Button } from '../ui/Button';
+import { ChoiceField } from '../ui/ChoiceField';
 import { Field } from '../ui/Field';
-import { Input, TextArea } from '../ui/Input';
-import { ItemList } from '../ui/ItemList';
+import { MatterFields } from '../ui/MatterFields';
 import { Loading } from '../ui/Loading';
 import { ChangeNumber } from '../ui/Num';
 import { Notice, ProblemNotice } from '../ui/Notice';
@@ -117,37 +117,37 @@ function RequestForm({ name, start, reports }: FormProps) {
               and carries along what they say.
             </p>
           )}
-          <Field label="Title" error={error('title')}>
-            <Input value={value.title} onChange={(event) => change({ title: event.target.value })} />
-          </Field>
-          <Field
+          <MatterFields
+            value={value}
             label="Description"
             hint="What is wrong or wanted, where it was seen, what is proposed"
-            error={error('description')}
-          >
-            <TextArea
-              rows={7}
-              value={value.description}
-              onChange={(event) => change({ description: event.target.value })}
-            />
-          </Field>
-          <ItemList
-            label="Affected items"
-            numbers={value.items}
-            error={error('items')}
-            onChange={(items) => change({ items })}
+            rows={7}
+            error={error}
+            onChange={change}
           />
         </div>
         <div className="space-y-4">
-          <Field label="Reason" error={error('reason')}>
-            <Select value={value.reason} onChange={(reason) => change({ reason })} options={offered('reason')} />
-          </Field>
-          <Field label="Source" error={error('source')}>
-            <Select value={value.source} onChange={(source) => change({ source })} options={offered('source')} />
-          </Field>
-          <Field label="Site" error={error('site')}>
-            <Select value={value.site} onChange={(site) => change({ site })} options={offered('site')} />
-          </Field>
+          <ChoiceField
+            label="Reason"
+            list="reason"
+            value={value.reason}
+            error={error('reason')}
+            onChange={(reason) => change({ reason })}
+          />
+          <ChoiceField
+            label="Source"
+            list="source"
+            value={value.source}
+            error={error('source')}
+            onChange={(source) => change({ source })}
+          />
+          <ChoiceField
+            label="Site"
+            list="site"
+            value={value.site}
+            error={error('site')}
+            onChange={(site) => change({ site })}
+          />
           <Field label="Priority" error={error('priority')}>
             <Select value={value.priority} onChange={(priority) => change({ priority })} options={priorities} />
           </Field>

@@ -1,17 +1,13 @@
 import type { Schemas } from '../../lib/api';
-import { moment } from '../../lib/format';
-import { nameOf } from '../../lib/choices';
-import { states } from '../../lib/words';
 import { itemColumns } from '../../structures/itemColumns';
 import { DataTable } from '../../ui/DataTable';
 import { reportColumns } from '../../problems/reportColumns';
 import { Notice } from '../../ui/Notice';
 import { Attachments } from '../../attachments/Attachments';
+import { RequestFacts } from '../../requests/RequestFacts';
 import { GatherRequests } from '../../requests/GatherRequests';
 import { AnswerForm } from '../../requests/AnswerForm';
-import { Facts } from '../../ui/Facts';
 import { ChangeNumber } from '../../ui/Num';
-import { Person } from '../../ui/Person';
 
 /** What was asked for, by whom and why. */
 export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
@@ -24,16 +20,7 @@ export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           <h3>
             <ChangeNumber number={request.number} /> {request.title}
           </h3>
-          <Facts
-            facts={[
-              ['Raised by', <Person key="by" name={request.raised_by} />],
-              ['On', moment(request.raised_at)],
-              ['Reason', nameOf('reason', request.reason)],
-              ['Source', nameOf('source', request.source)],
-              ['Site', nameOf('site', request.site)],
-              ['State', states[request.state]],
-            ]}
-          />
+          <RequestFacts request={request} />
           {request.gathered_into !== null && (
             <Notice>
               Gathered into <ChangeNumber number={request.gathered_into} />, which carries all it says.
