@@ -87,16 +87,16 @@ final readonly class BasisReader
                 $orders["straddles {$row->document}"] = [
                     new OpenOrder($row->document, $first, $known->day($row)),
                     new CutInDocument(
-                        $row->document,
-                        $row->kind->value,
-                        $item->number,
-                        (string) Quantity::ofMillionths($known->quantity($row, $item->unit)),
-                        $item->unit->value,
-                        (string) $today->plusDays($first),
-                        $row->due?->__toString(),
-                        $row->status,
-                        null,
-                        'straddles',
+                        document: $row->document,
+                        kind: $row->kind->value,
+                        item: $item->number,
+                        quantity: (string) Quantity::ofMillionths($known->quantity($row, $item->unit)),
+                        unit: $item->unit->value,
+                        first: (string) $today->plusDays($first),
+                        due: $row->due?->__toString(),
+                        status: $row->status,
+                        cancel_fee: null,
+                        role: 'straddles',
                     ),
                 ];
             }

@@ -71,17 +71,17 @@ final readonly class CaseReader
         [$orders, $straddling] = [array_column($basis->orders, 0), array_column($basis->orders, 1)];
 
         return new CutInCase(
-            $question,
-            $pairs,
-            $basis->pegs,
-            $orders,
-            [...$documents, ...$straddling],
-            $this->levers($question, $keep, $today),
-            $items,
-            $basis->supply,
-            $index,
-            $today,
-            $expedite,
+            question: $question,
+            pairs: $pairs,
+            pegs: $basis->pegs,
+            orders: $orders,
+            documents: [...$documents, ...$straddling],
+            levers: $this->levers($question, $keep, $today),
+            items: $items,
+            supply: $basis->supply,
+            index: $index,
+            today: $today,
+            expedite: $expedite,
         );
     }
 
@@ -95,12 +95,13 @@ final readonly class CaseReader
         $let = $question['not_cancelled'] ?? [];
 
         return new Levers(
-            $keep,
-            is_array($let) ? array_values(array_filter($let, is_string(...))) : [],
-            (int) ($question['approval_days'] ?? config()->integer('cut-in.approval_days')),
-            max(0, $day($question['tooling_on'] ?? null) ?? 0),
-            self::amount($question['per_straddling_order'] ?? null) ?? Money::parse(config()->string('cut-in.per_straddling_order')),
-            $day($question['prescribed_on'] ?? null),
+            keep: $keep,
+            notCancelled: is_array($let) ? array_values(array_filter($let, is_string(...))) : [],
+            approvalDays: (int) ($question['approval_days'] ?? config()->integer('cut-in.approval_days')),
+            toolingDay: max(0, $day($question['tooling_on'] ?? null) ?? 0),
+            perStraddle: self::amount($question['per_straddling_order'] ?? null) ??
+                Money::parse(config()->string('cut-in.per_straddling_order')),
+            prescribed: $day($question['prescribed_on'] ?? null),
         );
     }
 

@@ -48,16 +48,16 @@ final readonly class CostRowReader
                     ? []
                     : [
                         new CutInRow(
-                            $part->value,
-                            'rest',
-                            count($beyond) . ' more',
-                            '',
-                            '',
-                            false,
-                            null,
-                            '',
-                            '',
-                            (string) array_reduce(
+                            part: $part->value,
+                            what: 'rest',
+                            document: count($beyond) . ' more',
+                            item: '',
+                            title: '',
+                            is_new: false,
+                            on: null,
+                            quantity: '',
+                            unit: '',
+                            amount: (string) array_reduce(
                                 $beyond,
                                 static fn(Money $sum, CostRow $row): Money => $sum->plus($row->amount),
                                 Money::zero(),
@@ -105,16 +105,16 @@ final readonly class CostRowReader
             $counted = $row->pair >= 0 && $what !== 'expediting';
 
             return new CutInRow(
-                $row->part->value,
-                $what,
-                $row->document,
-                $user === null ? ($row->pair < 0 ? $takers[$row->document] ?? '' : $part->number) : $user->number,
-                $user->title ?? '',
-                $row->isNew,
-                $row->day === null ? null : (string) $case->today->plusDays($row->day),
-                $counted ? (string) Quantity::ofMillionths($row->quantity) : '',
-                $counted ? $part->unit->value : '',
-                (string) $row->amount,
+                part: $row->part->value,
+                what: $what,
+                document: $row->document,
+                item: $user === null ? ($row->pair < 0 ? $takers[$row->document] ?? '' : $part->number) : $user->number,
+                title: $user->title ?? '',
+                is_new: $row->isNew,
+                on: $row->day === null ? null : (string) $case->today->plusDays($row->day),
+                quantity: $counted ? (string) Quantity::ofMillionths($row->quantity) : '',
+                unit: $counted ? $part->unit->value : '',
+                amount: (string) $row->amount,
             );
         }, $rows);
     }

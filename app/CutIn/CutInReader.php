@@ -34,16 +34,16 @@ final readonly class CutInReader
         foreach ($case->pairs as $i => $pair) {
             $course = $plan->courses[$i];
             $parts[] = new CutInPart(
-                $rows[$pair->old->number],
-                $rows[$pair->new->number],
-                (string) Quantity::ofMillionths($pair->ratio),
-                (string) Quantity::ofMillionths($pair->old->stock),
-                $on($course->runOut),
-                (string) $today->plusDays($course->newThere),
-                (string) Quantity::ofMillionths(array_sum($pair->demand)),
-                self::texts($course->old),
-                self::texts($course->new($plan->leastCost ?? 0)),
-                self::texts($pair->demand),
+                old: $rows[$pair->old->number],
+                new: $rows[$pair->new->number],
+                ratio: (string) Quantity::ofMillionths($pair->ratio),
+                stock: (string) Quantity::ofMillionths($pair->old->stock),
+                run_out: $on($course->runOut),
+                new_there: (string) $today->plusDays($course->newThere),
+                yearly_demand: (string) Quantity::ofMillionths(array_sum($pair->demand)),
+                old_stock: self::texts($course->old),
+                new_stock: self::texts($course->new($plan->leastCost ?? 0)),
+                demand: self::texts($pair->demand),
             );
         }
         $said = static fn(string $name): bool => ($question[$name] ?? '') !== '' && ($question[$name] ?? null) !== null;
@@ -80,25 +80,28 @@ final readonly class CutInReader
         $told = $case->supply->told;
 
         return new CutInPage(
-            config()->string('orthotaxis.currency'),
-            (string) $today,
-            $plan->earliest < count($plan->days) ? $on($plan->earliest) : null,
-            $plan->waitsFor,
-            $on($plan->runOut),
-            $on($plan->leastCost),
-            $on($plan->leastDisturbing),
-            $on($plan->prescribed),
-            $plan->againstPrescribed(),
-            array_map(static fn(CutInDay $day): CutInDayRow => CutInDayRow::of($day, (string) $today->plusDays($day->day)), $plan->days),
-            $parts,
-            $case->documents,
-            $assumptions,
-            $told->at?->toIso8601String(),
-            $told->fault,
-            count($told->unknown),
-            array_slice($told->unknown, 0, self::NAMED),
-            array_slice($told->strangers, 0, self::NAMED),
-            array_values($unknown->all()),
+            currency: config()->string('orthotaxis.currency'),
+            from: (string) $today,
+            earliest: $plan->earliest < count($plan->days) ? $on($plan->earliest) : null,
+            waits_for: $plan->waitsFor,
+            run_out: $on($plan->runOut),
+            least_cost: $on($plan->leastCost),
+            least_disturbing: $on($plan->leastDisturbing),
+            prescribed: $on($plan->prescribed),
+            against_prescribed: $plan->againstPrescribed(),
+            days: array_map(
+                static fn(CutInDay $day): CutInDayRow => CutInDayRow::of($day, (string) $today->plusDays($day->day)),
+                $plan->days,
+            ),
+            parts: $parts,
+            documents: $case->documents,
+            assumptions: $assumptions,
+            fetched_at: $told->at?->toIso8601String(),
+            fault: $told->fault,
+            not_known: count($told->unknown),
+            not_known_items: array_slice($told->unknown, 0, self::NAMED),
+            strangers: array_slice($told->strangers, 0, self::NAMED),
+            unknown: array_values($unknown->all()),
         );
     }
 

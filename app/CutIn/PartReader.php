@@ -50,15 +50,15 @@ final readonly class PartReader
         }
 
         return new Part(
-            $item->number,
-            $stock,
-            $receipts,
-            $cost,
-            self::percent($disposal ?? self::rule($cost, $disposition), 100 - $reworkPercent)->plus(
+            number: $item->number,
+            stock: $stock,
+            receipts: $receipts,
+            cost: $cost,
+            disposal: self::percent($disposal ?? self::rule($cost, $disposition), 100 - $reworkPercent)->plus(
                 self::percent($rework ?? self::rule($cost, Disposition::Rework), $reworkPercent),
             ),
-            self::percent($cost, $expeditePercent),
-            (int) $item->lead_time_days,
+            expedite: self::percent($cost, $expeditePercent),
+            leadDays: (int) $item->lead_time_days,
         );
     }
 
@@ -69,16 +69,16 @@ final readonly class PartReader
         foreach ($this->supply->rows($item->number) as $row) {
             if ($row->kind->isReceipt()) {
                 $documents[] = new CutInDocument(
-                    $row->document,
-                    $row->kind->value,
-                    $item->number,
-                    (string) Quantity::ofMillionths($this->supply->quantity($row, $item->unit)),
-                    $item->unit->value,
-                    null,
-                    $row->due?->__toString(),
-                    $row->status,
-                    $role === 'old' ? $this->fee($row)?->__toString() : null,
-                    $role,
+                    document: $row->document,
+                    kind: $row->kind->value,
+                    item: $item->number,
+                    quantity: (string) Quantity::ofMillionths($this->supply->quantity($row, $item->unit)),
+                    unit: $item->unit->value,
+                    first: null,
+                    due: $row->due?->__toString(),
+                    status: $row->status,
+                    cancel_fee: $role === 'old' ? $this->fee($row)?->__toString() : null,
+                    role: $role,
                 );
             }
         }

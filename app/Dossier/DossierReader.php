@@ -68,12 +68,12 @@ final readonly class DossierReader
         $me = Auth::user();
 
         return new Dossier(
-            $number,
-            $order->title ?? ($first->title ?? ''),
-            $order->priority ?? ($first->priority ?? 'normal'),
-            self::steps($first, $order, $checks, $handovers),
-            $requests->map(RequestData::of(...))->values()->all(),
-            $order === null || $core === null
+            number: $number,
+            title: $order->title ?? ($first->title ?? ''),
+            priority: $order->priority ?? ($first->priority ?? 'normal'),
+            steps: self::steps($first, $order, $checks, $handovers),
+            requests: $requests->map(RequestData::of(...))->values()->all(),
+            order: $order === null || $core === null
                 ? null
                 : OrderData::of(
                     $order,
@@ -82,10 +82,10 @@ final readonly class DossierReader
                     OrderView::items($order, $core),
                     array_map(CheckRow::of(...), $checks),
                 ),
-            $handovers->map(HandoverRow::of(...))->values()->all(),
-            $order === null ? [] : $this->collisions->of($order),
-            array_map(LedgerRow::of(...), $acts),
-            count($acts) < LedgerReader::NEWEST ? count($acts) : $this->ledger->countAbout($subjects),
+            handovers: $handovers->map(HandoverRow::of(...))->values()->all(),
+            collisions: $order === null ? [] : $this->collisions->of($order),
+            ledger: array_map(LedgerRow::of(...), $acts),
+            acts: count($acts) < LedgerReader::NEWEST ? count($acts) : $this->ledger->countAbout($subjects),
         );
     }
 

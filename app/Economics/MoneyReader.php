@@ -71,19 +71,19 @@ final readonly class MoneyReader
         }
 
         return new MoneyPage(
-            config()->string('orthotaxis.currency'),
-            $told->at?->toIso8601String(),
-            $wanted->at?->toIso8601String(),
-            $told->fault ?? $wanted->fault,
-            array_column($dispositions, 0),
-            array_column($once, 0),
-            array_column($recurring, 0),
-            array_column($demand, 0),
-            $byItem,
-            (string) $economics->oneTime,
-            (string) $economics->yearly,
-            $economics->paybackMonths,
-            self::assumed($left, $missing, $told),
+            currency: config()->string('orthotaxis.currency'),
+            told_at: $told->at?->toIso8601String(),
+            demand_told_at: $wanted->at?->toIso8601String(),
+            fault: $told->fault ?? $wanted->fault,
+            dispositions: array_column($dispositions, 0),
+            one_time: array_column($once, 0),
+            recurring: array_column($recurring, 0),
+            demand: array_column($demand, 0),
+            by_item: $byItem,
+            one_time_total: (string) $economics->oneTime,
+            yearly_total: (string) $economics->yearly,
+            payback_months: $economics->paybackMonths,
+            assumed: self::assumed($left, $missing, $told),
         );
     }
 
@@ -103,16 +103,16 @@ final readonly class MoneyReader
                     [$cost, $from, $said] = $figures->disposition($item, $kind, Money::ofTenThousandths($item->standard_cost ?? 0));
                     $rows[] = [
                         new DispositionRow(
-                            $item->number,
-                            $kind->value,
-                            (string) $total->quantity,
-                            $total->unit->value,
-                            (string) $total->value,
-                            $cost->disposition->value,
-                            (string) $cost->perUnit,
-                            (string) $cost->of($total),
-                            $from,
-                            $said,
+                            item: $item->number,
+                            kind: $kind->value,
+                            quantity: (string) $total->quantity,
+                            unit: $total->unit->value,
+                            value: (string) $total->value,
+                            disposition: $cost->disposition->value,
+                            per_unit: (string) $cost->perUnit,
+                            cost: (string) $cost->of($total),
+                            from: $from,
+                            said: $said,
                         ),
                         $cost->of($total),
                     ];
@@ -135,12 +135,12 @@ final readonly class MoneyReader
             if ($cost->tenThousandths !== 0) {
                 $rows[] = [
                     new MoneyRow(
-                        $row->item,
-                        ucfirst(str_replace('_', ' ', "{$row->disposition}: {$row->kind}")),
-                        $row->cost,
-                        null,
-                        null,
-                        $row->said,
+                        item: $row->item,
+                        what: ucfirst(str_replace('_', ' ', "{$row->disposition}: {$row->kind}")),
+                        amount: $row->cost,
+                        per_unit: null,
+                        units: null,
+                        said: $row->said,
                     ),
                     $cost,
                 ];
@@ -152,22 +152,35 @@ final readonly class MoneyReader
                 $amount = Money::ofTenThousandths($instead ?? $answer->one_time);
                 $rows[] = [
                     new MoneyRow(
-                        $answer->item->number,
-                        "{$answer->function->name}: " . ($answer->answer ?: $answer->text),
-                        (string) $amount,
-                        null,
-                        null,
-                        $said,
-                        $answer->answeredBy?->name,
-                        FigureKind::Answered->value,
-                        (string) $answer->id,
+                        item: $answer->item->number,
+                        what: "{$answer->function->name}: " . ($answer->answer ?: $answer->text),
+                        amount: (string) $amount,
+                        per_unit: null,
+                        units: null,
+                        said: $said,
+                        answered_by: $answer->answeredBy?->name,
+                        figure: FigureKind::Answered->value,
+                        subject: (string) $answer->id,
                     ),
                     $amount,
                 ];
             }
         }
         foreach ($figures->oneTime() as [$what, $amount, $said]) {
-            $rows[] = [new MoneyRow('', $what, (string) $amount, null, null, $said, null, FigureKind::OneTime->value, $what), $amount];
+            $rows[] = [
+                new MoneyRow(
+                    item: '',
+                    what: $what,
+                    amount: (string) $amount,
+                    per_unit: null,
+                    units: null,
+                    said: $said,
+                    answered_by: null,
+                    figure: FigureKind::OneTime->value,
+                    subject: $what,
+                ),
+                $amount,
+            ];
         }
 
         return $rows;
@@ -221,15 +234,15 @@ final readonly class MoneyReader
             }
             $rows[] = [
                 new MoneyRow(
-                    $item->number,
-                    "{$from}: {$item->title}",
-                    (string) $perUnit->times($units),
-                    (string) $perUnit,
-                    (string) $units,
-                    $said,
-                    null,
-                    FigureKind::Recurring->value,
-                    $item->number,
+                    item: $item->number,
+                    what: "{$from}: {$item->title}",
+                    amount: (string) $perUnit->times($units),
+                    per_unit: (string) $perUnit,
+                    units: (string) $units,
+                    said: $said,
+                    answered_by: null,
+                    figure: FigureKind::Recurring->value,
+                    subject: $item->number,
                 ),
                 $perUnit,
                 $units,

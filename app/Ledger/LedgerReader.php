@@ -69,6 +69,15 @@ final readonly class LedgerReader
 
     public static function record(\stdClass $row): Record
     {
-        return new Record((int) $row->number, $row->at, $row->actor, $row->act, $row->subject, $row->details, $row->before, $row->hash);
+        return new Record(
+            number: (int) $row->number,
+            at: $row->at,
+            actor: $row->actor,
+            act: $row->act,
+            subject: $row->subject,
+            details: $row->details,
+            before: $row->before,
+            hash: $row->hash,
+        );
     }
 }

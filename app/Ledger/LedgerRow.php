@@ -25,6 +25,13 @@ final readonly class LedgerRow
         /** @var array<string, mixed> $details */
         $details = json_decode($record->details, true, flags: JSON_THROW_ON_ERROR);
 
-        return new self($record->number, $record->at, $record->actor, $record->act, $record->subject, $details);
+        return new self(
+            number: $record->number,
+            at: $record->at,
+            actor: $record->actor,
+            act: $record->act,
+            subject: $record->subject,
+            details: $details,
+        );
     }
 }

@@ -59,13 +59,13 @@ final readonly class MeetingReader
         return $requests
             ->map(
                 static fn(ChangeRequest $request): MeetingRow => new MeetingRow(
-                    $request->row(),
-                    $request->finding,
-                    $waiting[$request->id] ?? 0,
-                    $days->get($request->id)?->chosen_on,
-                    $request->decidedBy?->name,
-                    $request->decided_at?->toIso8601String(),
-                    $request->decision_reason,
+                    change: $request->row(),
+                    finding: $request->finding,
+                    waiting: $waiting[$request->id] ?? 0,
+                    cut_in: $days->get($request->id)?->chosen_on,
+                    decided_by: $request->decidedBy?->name,
+                    decided_at: $request->decided_at?->toIso8601String(),
+                    decision_reason: $request->decision_reason,
                 ),
             )
             ->values()

@@ -57,19 +57,19 @@ final readonly class ConsequenceReader
         $touched = Item::query()->whereIn('id', array_keys($difference))->orderBy('number')->get();
 
         return new Consequences(
-            $lines,
-            $touched->whereIn('id', array_keys($above))->map(static fn(Item $item): string => $item->number)->values()->all(),
-            $touched
+            lines: $lines,
+            items_above: $touched->whereIn('id', array_keys($above))->map(static fn(Item $item): string => $item->number)->values()->all(),
+            products: $touched
                 ->where('sold', true)
                 ->map(static fn(Item $item): ProductCost => new ProductCost($item->number, $item->title, (string) $difference[$item->id]))
                 ->values()
                 ->all(),
-            array_values(array_unique($missing)),
-            config()->string('orthotaxis.currency'),
-            (string) $settled,
-            self::affected($core),
-            $this->collisions->of($order),
-            array_map(CheckRow::of(...), OrderView::checks($core)),
+            without_cost: array_values(array_unique($missing)),
+            currency: config()->string('orthotaxis.currency'),
+            cost_day: (string) $settled,
+            affected: self::affected($core),
+            collisions: $this->collisions->of($order),
+            checks: array_map(CheckRow::of(...), OrderView::checks($core)),
         );
     }
 

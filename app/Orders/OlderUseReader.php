@@ -63,14 +63,14 @@ final readonly class OlderUseReader
                 $last = $row->ends_on === null ? null : Day::parse($row->ends_on)->plusDays(-1);
 
                 return new OlderUse(
-                    $holders[$row->holder],
-                    $what,
-                    $row->line,
-                    $row->find,
-                    $row->revision,
-                    $last === null ? null : (string) $last,
-                    $last?->isBefore($today) === true,
-                    $row->adopted_by,
+                    item: $holders[$row->holder],
+                    what: $what,
+                    line: $row->line,
+                    find: $row->find,
+                    revision: $row->revision,
+                    last_day: $last === null ? null : (string) $last,
+                    ended: $last?->isBefore($today) === true,
+                    adopted_by: $row->adopted_by,
                 );
             }, $uses),
             array_map(static fn(ChangeOrder $one): ChangeRow => $one->row(), $orders),

@@ -40,13 +40,15 @@ final readonly class OrderView
                 $item = $byNumber[$row->item->number];
 
                 return new OrderItemData(
-                    ItemRow::of($row->item),
-                    $row->outcome->value,
-                    $row->disposition?->value,
-                    $item->baseRevision,
-                    $item->becomes(),
-                    $row->outcome === Outcome::Revise && $row->base_revision_id !== null && $item->baseRevision !== $item->latestRevision,
-                    count($item->comparison()->changes()),
+                    item: ItemRow::of($row->item),
+                    outcome: $row->outcome->value,
+                    disposition: $row->disposition?->value,
+                    base: $item->baseRevision,
+                    becomes: $item->becomes(),
+                    moved_on: $row->outcome === Outcome::Revise &&
+                        $row->base_revision_id !== null &&
+                        $item->baseRevision !== $item->latestRevision,
+                    changes: count($item->comparison()->changes()),
                 );
             })
             ->values()

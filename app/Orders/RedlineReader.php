@@ -67,34 +67,34 @@ final readonly class RedlineReader
                 $last = $row->edits->whereNull('withdrawn_at')->keyBy('line_key');
 
                 return new Redline(
-                    $order->number,
-                    $order->title,
-                    $order->state->value,
-                    $order->state->isOpen(),
-                    $shown->item,
-                    $shown->base,
-                    $shown->becomes,
-                    $shown->moved_on,
-                    $mayEdit,
-                    (int) $row->edits->max('number'),
-                    $row->edits->contains(static fn(EditRecord $edit): bool => $edit->withdrawn_at === null),
-                    $row->edits->contains(
+                    order: $order->number,
+                    order_title: $order->title,
+                    state: $order->state->value,
+                    is_open: $order->state->isOpen(),
+                    item: $shown->item,
+                    base: $shown->base,
+                    becomes: $shown->becomes,
+                    moved_on: $shown->moved_on,
+                    may_edit: $mayEdit,
+                    seen: (int) $row->edits->max('number'),
+                    can_undo: $row->edits->contains(static fn(EditRecord $edit): bool => $edit->withdrawn_at === null),
+                    can_redo: $row->edits->contains(
                         static fn(EditRecord $edit): bool => $edit->withdrawn_at !== null && $edit->discarded_at === null,
                     ),
-                    array_map(
+                    rows: array_map(
                         static fn(Difference $difference): RedlineRow => self::row($difference, $components, $last),
                         $item->comparison()->differences,
                     ),
-                    $item->sequence->working($item->baseRevision, count($row->iterations) + 1),
-                    $row->iterations
+                    working: $item->sequence->working($item->baseRevision, count($row->iterations) + 1),
+                    iterations: $row->iterations
                         ->map(
                             static fn(Iteration $one): IterationRow => new IterationRow(
-                                $one->number,
-                                $item->sequence->working($item->baseRevision, $one->number),
-                                $one->note,
-                                $one->person->name,
-                                $one->saved_at->toIso8601String(),
-                                count($one->edits),
+                                number: $one->number,
+                                name: $item->sequence->working($item->baseRevision, $one->number),
+                                note: $one->note,
+                                by: $one->person->name,
+                                at: $one->saved_at->toIso8601String(),
+                                edits: count($one->edits),
                             ),
                         )
                         ->values()
@@ -117,15 +117,15 @@ final readonly class RedlineReader
         $last = $edits[$key] ?? null;
 
         return new RedlineRow(
-            $key,
-            $difference->kind->value,
-            $before === null ? null : LineRow::of($before),
-            $after === null ? null : LineRow::of($after),
-            array_map(static fn(LineField $field): string => $field->value, $difference->fields),
-            $before === null ? null : ItemRow::of($components[$before->component]),
-            $after === null ? null : ItemRow::of($components[$after->component]),
-            $last?->author->name,
-            $last?->made_at->toIso8601String(),
+            key: $key,
+            mark: $difference->kind->value,
+            before: $before === null ? null : LineRow::of($before),
+            after: $after === null ? null : LineRow::of($after),
+            fields: array_map(static fn(LineField $field): string => $field->value, $difference->fields),
+            was_item: $before === null ? null : ItemRow::of($components[$before->component]),
+            item: $after === null ? null : ItemRow::of($components[$after->component]),
+            edited_by: $last?->author->name,
+            edited_at: $last?->made_at->toIso8601String(),
         );
     }
 }

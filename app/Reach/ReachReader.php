@@ -58,12 +58,12 @@ final readonly class ReachReader
         $settled = count(array_intersect_key($decisions, array_column($found, 'subject', 'subject')));
 
         return new ReachPage(
-            (string) $day,
-            $counted,
-            count($asked),
-            $settled,
-            $from,
-            self::named($index, $reach, array_slice($asked, $from, self::AT_MOST), $decisions),
+            on: (string) $day,
+            counts: $counted,
+            total: count($asked),
+            decided: $settled,
+            from: $from,
+            rows: self::named($index, $reach, array_slice($asked, $from, self::AT_MOST), $decisions),
         );
     }
 
@@ -208,15 +208,15 @@ final readonly class ReachReader
             $item = $row['item'] === null ? null : $items[$row['item']];
             $path = array_map(static fn(int $id): string => $numbers[$id], $paths[$i]);
             $named[] = new ReachRow(
-                $row['subject'],
-                $row['reason']->value,
-                $item->number ?? $row['number'],
-                $item->title ?? $row['title'],
-                $row['reason'] === ReachReason::Sibling ? 'Shares at least half of its components with ' . end($path) : $row['why'],
-                $row['level'],
-                $path,
-                $item,
-                $decisions[$row['subject']] ?? null,
+                subject: $row['subject'],
+                reason: $row['reason']->value,
+                number: $item->number ?? $row['number'],
+                title: $item->title ?? $row['title'],
+                why: $row['reason'] === ReachReason::Sibling ? 'Shares at least half of its components with ' . end($path) : $row['why'],
+                level: $row['level'],
+                path: $path,
+                item: $item,
+                decision: $decisions[$row['subject']] ?? null,
             );
         }
 

@@ -90,20 +90,20 @@ final readonly class LineLoader
         ] = $texts;
 
         return new Line(
-            $key,
-            (int) $find,
-            $component,
-            Quantity::ofMillionths((int) $quantity),
-            Unit::from($unit),
-            $designators,
-            $notes,
-            $operation === '' ? null : (int) $operation,
-            $notModelled === 't',
-            $from === '' && $to === ''
+            key: $key,
+            find: (int) $find,
+            component: $component,
+            quantity: Quantity::ofMillionths((int) $quantity),
+            unit: Unit::from($unit),
+            designators: $designators,
+            notes: $notes,
+            operation: $operation === '' ? null : (int) $operation,
+            notModelled: $notModelled === 't',
+            validity: $from === '' && $to === ''
                 ? $this->always
                 : new Validity($from === '' ? null : Day::parse($from), $to === '' ? null : Day::parse($to)),
-            $phantom === 't',
-            $revision === '' ? null : $revision,
+            phantom: $phantom === 't',
+            revision: $revision === '' ? null : $revision,
         );
     }
 
@@ -116,23 +116,23 @@ final readonly class LineLoader
     private function line(\stdClass $row): Line
     {
         return new Line(
-            $row->line_key,
-            $row->find,
-            $row->component,
-            Quantity::ofMillionths($row->quantity),
-            Unit::from($row->unit),
-            $row->designators,
-            $row->notes,
-            $row->operation,
-            $row->not_modelled,
-            $row->valid_from === null && $row->valid_to === null
+            key: $row->line_key,
+            find: $row->find,
+            component: $row->component,
+            quantity: Quantity::ofMillionths($row->quantity),
+            unit: Unit::from($row->unit),
+            designators: $row->designators,
+            notes: $row->notes,
+            operation: $row->operation,
+            notModelled: $row->not_modelled,
+            validity: $row->valid_from === null && $row->valid_to === null
                 ? $this->always
                 : new Validity(
                     $row->valid_from === null ? null : Day::parse($row->valid_from),
                     $row->valid_to === null ? null : Day::parse($row->valid_to),
                 ),
-            $row->phantom,
-            $row->revision,
+            phantom: $row->phantom,
+            revision: $row->revision,
         );
     }
 }

@@ -57,21 +57,21 @@ final readonly class SummaryReader
         );
 
         return new SummaryPage(
-            count($totals),
-            $explosion->linesWalked(),
-            $from,
-            config()->string('orthotaxis.currency'),
-            (string) Money::ofTenThousandths($rollUp->cost),
-            FixedPoint::format($rollUp->mass, self::MASS_PLACES),
-            $rollUp->lead,
-            $names($rollUp->chain),
-            count($rollUp->withoutCost),
-            count($rollUp->withoutMass),
-            count($rollUp->withoutLead),
-            $names($rollUp->withoutCost),
-            $names($rollUp->withoutMass),
-            $names($rollUp->withoutLead),
-            array_map(static function (int $position) use ($index, $items, $costs, $explosion, $revisions): SummaryRow {
+            total: count($totals),
+            lines: $explosion->linesWalked(),
+            from: $from,
+            currency: config()->string('orthotaxis.currency'),
+            cost: (string) Money::ofTenThousandths($rollUp->cost),
+            mass: FixedPoint::format($rollUp->mass, self::MASS_PLACES),
+            lead_time_days: $rollUp->lead,
+            longest_chain: $names($rollUp->chain),
+            missing_cost: count($rollUp->withoutCost),
+            missing_mass: count($rollUp->withoutMass),
+            missing_lead_time: count($rollUp->withoutLead),
+            without_cost: $names($rollUp->withoutCost),
+            without_mass: $names($rollUp->withoutMass),
+            without_lead_time: $names($rollUp->withoutLead),
+            rows: array_map(static function (int $position) use ($index, $items, $costs, $explosion, $revisions): SummaryRow {
                 $id = $index->positions->item($position);
                 $quantity = $explosion->quantity($position);
 

@@ -104,30 +104,30 @@ final readonly class TreeReader
         $applying = self::applying($rows, $components, $pinned, $day);
 
         return new TreePage(
-            $item->number,
-            $view->kind->value,
-            $view->plant,
-            (string) $day,
-            $anyTime,
-            $top === null ? null : RevisionRow::of($top, $day),
-            $levels,
-            $more,
-            array_map(static function (CoreRow $row) use ($shown, $applying, $opens, $components, $day, $planned): TreeRow {
+            number: $item->number,
+            kind: $view->kind->value,
+            plant: $view->plant,
+            on: (string) $day,
+            any_time: $anyTime,
+            revision: $top === null ? null : RevisionRow::of($top, $day),
+            levels: $levels,
+            more: $more,
+            rows: array_map(static function (CoreRow $row) use ($shown, $applying, $opens, $components, $day, $planned): TreeRow {
                 $mark = $planned?->mark($row->parent, $row->line->key);
 
                 return new TreeRow(
-                    implode('/', $row->path),
-                    $row->level(),
-                    LineRow::of($row->line),
-                    $shown[$row->line->component],
-                    $applying[$row->line->below()][0] ?? null,
-                    $applying[$row->line->below()][1] ?? 'in_work',
-                    $opens[$row->line->below()],
-                    (string) $row->extended,
-                    (string) $row->line->unit->convert($row->extended, $components[$row->line->component]->unit),
-                    $row->line->validity->holdsOn($day),
-                    $mark?->value,
-                    $mark === null ? null : $planned->plannedBy($row->parent),
+                    path: implode('/', $row->path),
+                    level: $row->level(),
+                    line: LineRow::of($row->line),
+                    item: $shown[$row->line->component],
+                    revision: $applying[$row->line->below()][0] ?? null,
+                    status: $applying[$row->line->below()][1] ?? 'in_work',
+                    opens: $opens[$row->line->below()],
+                    extended: (string) $row->extended,
+                    times: (string) $row->line->unit->convert($row->extended, $components[$row->line->component]->unit),
+                    holds: $row->line->validity->holdsOn($day),
+                    mark: $mark?->value,
+                    order: $mark === null ? null : $planned->plannedBy($row->parent),
                 );
             }, $rows),
         );

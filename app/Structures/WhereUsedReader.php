@@ -68,13 +68,13 @@ final readonly class WhereUsedReader
         $rows = [];
         foreach ($page as $position => [$level, $quantity]) {
             $rows[] = new UsedInRow(
-                $known[$index->positions->item($position)],
-                $revisions[$position] ?? null,
-                $level,
-                (string) $quantity,
-                $item->unit->value,
-                array_map(static fn(int $id): string => $numbers[$id], array_keys($through[$position])),
-                !$inUse->isUsed($position),
+                item: $known[$index->positions->item($position)],
+                revision: $revisions[$position] ?? null,
+                level: $level,
+                quantity: (string) $quantity,
+                unit: $item->unit->value,
+                through: array_map(static fn(int $id): string => $numbers[$id], array_keys($through[$position])),
+                top: !$inUse->isUsed($position),
             );
         }
 
@@ -106,13 +106,13 @@ final readonly class WhereUsedReader
         $rows = [];
         foreach ($shown as $parent => $quantity) {
             $rows[] = new UsedInRow(
-                $known[$index->positions->item($parent)],
-                $revisions[$parent] ?? null,
-                1,
-                (string) $quantity,
-                $item->unit->value,
-                [$item->number],
-                !$inUse->isUsed($parent),
+                item: $known[$index->positions->item($parent)],
+                revision: $revisions[$parent] ?? null,
+                level: 1,
+                quantity: (string) $quantity,
+                unit: $item->unit->value,
+                through: [$item->number],
+                top: !$inUse->isUsed($parent),
             );
         }
         usort($rows, static fn(UsedInRow $a, UsedInRow $b): int => [$a->item->number, $a->revision] <=> [$b->item->number, $b->revision]);
@@ -163,13 +163,13 @@ final readonly class WhereUsedReader
         foreach ($asked as [$item, $used, $shown]) {
             $answer[$item->number] = array_map(
                 static fn(int $parent): UsedInRow => new UsedInRow(
-                    $known[$index->positions->item($parent)],
-                    $revisions[$parent] ?? null,
-                    $used->level($parent),
-                    (string) $used->quantity($parent),
-                    $item->unit->value,
-                    array_map(static fn(int $id): string => $numbers[$id], $through[$item->id][$parent]),
-                    $used->isTop($parent),
+                    item: $known[$index->positions->item($parent)],
+                    revision: $revisions[$parent] ?? null,
+                    level: $used->level($parent),
+                    quantity: (string) $used->quantity($parent),
+                    unit: $item->unit->value,
+                    through: array_map(static fn(int $id): string => $numbers[$id], $through[$item->id][$parent]),
+                    top: $used->isTop($parent),
                 ),
                 $shown,
             );

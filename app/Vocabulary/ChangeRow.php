@@ -32,20 +32,20 @@ final readonly class ChangeRow
     public static function read(\stdClass $row): self
     {
         return new self(
-            $row->number,
-            $row->type,
-            $row->title,
-            $row->priority,
-            $row->state,
-            $row->step,
-            $row->open,
-            CarbonImmutable::parse($row->raised_at)->toIso8601String(),
-            $row->raised_by,
-            $row->site,
-            $row->source,
-            $row->effective_on,
-            $row->waits_for,
-            $row->ahead,
+            number: $row->number,
+            type: $row->type,
+            title: $row->title,
+            priority: $row->priority,
+            state: $row->state,
+            step: $row->step,
+            open: $row->open,
+            raised_at: CarbonImmutable::parse($row->raised_at)->toIso8601String(),
+            raised_by: $row->raised_by,
+            site: $row->site,
+            source: $row->source,
+            effective_on: $row->effective_on,
+            waits_for: $row->waits_for,
+            ahead: $row->ahead,
         );
     }
 }

@@ -84,13 +84,13 @@ final readonly class RollUp
         }
 
         return new self(
-            $cost,
-            $mass,
-            $longest[$item],
-            $chain,
-            array_reverse($withoutCost),
-            array_reverse($withoutMass),
-            array_reverse($withoutLead),
+            cost: $cost,
+            mass: $mass,
+            lead: $longest[$item],
+            chain: $chain,
+            withoutCost: array_reverse($withoutCost),
+            withoutMass: array_reverse($withoutMass),
+            withoutLead: array_reverse($withoutLead),
         );
     }
 }

@@ -53,7 +53,14 @@ final readonly class WhereUsed
             array_multisort($ranks, $positions);
         }
 
-        return new self($adjacency, $flow, $day, array_merge(...$byLevel), array_fill_keys($same, $item), $inUse);
+        return new self(
+            adjacency: $adjacency,
+            flow: $flow,
+            day: $day,
+            parents: array_merge(...$byLevel),
+            same: array_fill_keys($same, $item),
+            inUse: $inUse,
+        );
     }
 
     /** 1 for a direct parent. */

@@ -57,15 +57,15 @@ final readonly class CutInPlan
             is_int($left + $cancelled + $short + $more) ||
                 throw new \OverflowException('What a day costs becomes too large here to be kept exactly.');
             $days[] = new CutInDay(
-                $day,
-                $left === 0 ? $none : Money::ofTenThousandths($left),
-                $cancelled === 0 ? $none : Money::ofTenThousandths($cancelled),
-                $short === 0 ? $none : Money::ofTenThousandths($short),
-                $straddling[$day] === 0
+                day: $day,
+                leftover: $left === 0 ? $none : Money::ofTenThousandths($left),
+                cancellation: $cancelled === 0 ? $none : Money::ofTenThousandths($cancelled),
+                shortage: $short === 0 ? $none : Money::ofTenThousandths($short),
+                straddling: $straddling[$day] === 0
                     ? $none
                     : Money::ofTenThousandths(FixedPoint::scale($levers->perStraddle->tenThousandths, $straddling[$day], 1)),
-                $more === 0 ? $none : Money::ofTenThousandths($more),
-                $disturbed,
+                recurring: $more === 0 ? $none : Money::ofTenThousandths($more),
+                disturbed: $disturbed,
             );
         }
         $waits = ['approval' => $levers->approvalDays, 'tooling' => $levers->toolingDay];
@@ -77,14 +77,14 @@ final readonly class CutInPlan
         $runOuts = array_filter(array_map(static fn(PairCourse $course): ?int => $course->runOut, $courses), is_int(...));
 
         return new self(
-            $days,
-            $courses,
-            min($count, $earliest),
-            $runOuts === [] ? null : min($runOuts),
-            $leastCost?->day,
-            $leastDisturbing?->day,
-            $levers->prescribed,
-            $earliest === 0 ? [] : array_map(strval(...), array_keys($waits, $earliest, true)),
+            days: $days,
+            courses: $courses,
+            earliest: min($count, $earliest),
+            runOut: $runOuts === [] ? null : min($runOuts),
+            leastCost: $leastCost?->day,
+            leastDisturbing: $leastDisturbing?->day,
+            prescribed: $levers->prescribed,
+            waitsFor: $earliest === 0 ? [] : array_map(strval(...), array_keys($waits, $earliest, true)),
         );
     }
 

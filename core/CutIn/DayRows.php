@@ -45,14 +45,34 @@ final readonly class DayRows
                 ...self::priced(CostPart::Shortage, $i, false, $short, $pair->old->expedite),
                 ...self::priced(CostPart::Shortage, $i, true, self::newShort($pair, $byDay, $day, $lead), $pair->new->expedite),
                 ...$expedited && $pair->expediting !== null
-                    ? [new CostRow(CostPart::Shortage, $i, true, '', null, $lead, 0, $pair->expediting->fee)]
+                    ? [
+                        new CostRow(
+                            part: CostPart::Shortage,
+                            pair: $i,
+                            isNew: true,
+                            document: '',
+                            position: null,
+                            day: $lead,
+                            quantity: 0,
+                            amount: $pair->expediting->fee,
+                        ),
+                    ]
                     : [],
                 ...self::priced(CostPart::Recurring, $i, false, self::after($pegs[$i], $day), Money::ofTenThousandths($more)),
             ];
         }
         foreach ($orders as $order) {
             if ($order->first < $day && $day < $order->done) {
-                $rows[] = new CostRow(CostPart::Straddling, -1, false, $order->document, null, $order->done, 0, $levers->perStraddle);
+                $rows[] = new CostRow(
+                    part: CostPart::Straddling,
+                    pair: -1,
+                    isNew: false,
+                    document: $order->document,
+                    position: null,
+                    day: $order->done,
+                    quantity: 0,
+                    amount: $levers->perStraddle,
+                );
             }
         }
 
@@ -105,14 +125,14 @@ final readonly class DayRows
         foreach ($pair->old->receipts as $receipt) {
             if (max(0, $receipt->day) >= $cutIn && $receipt->cancelFee !== null && self::isStopped($receipt, $levers)) {
                 $rows[] = new CostRow(
-                    CostPart::Cancellation,
-                    $i,
-                    false,
-                    $receipt->document,
-                    null,
-                    $receipt->day,
-                    $receipt->quantity,
-                    $receipt->cancelFee,
+                    part: CostPart::Cancellation,
+                    pair: $i,
+                    isNew: false,
+                    document: $receipt->document,
+                    position: null,
+                    day: $receipt->day,
+                    quantity: $receipt->quantity,
+                    amount: $receipt->cancelFee,
                 );
             }
         }
@@ -207,14 +227,14 @@ final readonly class DayRows
             $sum = FixedPoint::add($sum, $share['quantity']);
             $now = FixedPoint::scale($each->tenThousandths, $sum, Quantity::ONE);
             $rows[] = new CostRow(
-                $part,
-                $pair,
-                $isNew,
-                $share['document'],
-                $share['position'],
-                $share['day'],
-                $share['quantity'],
-                Money::ofTenThousandths($now - $paid),
+                part: $part,
+                pair: $pair,
+                isNew: $isNew,
+                document: $share['document'],
+                position: $share['position'],
+                day: $share['day'],
+                quantity: $share['quantity'],
+                amount: Money::ofTenThousandths($now - $paid),
             );
             $paid = $now;
         }

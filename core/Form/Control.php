@@ -26,6 +26,6 @@ final readonly class Control
 
     public function saying(string $value): self
     {
-        return new self($this->tag, $this->kind, $this->title, $value, $this->options, $this->hint);
+        return new self(tag: $this->tag, kind: $this->kind, title: $this->title, value: $value, options: $this->options, hint: $this->hint);
     }
 }

@@ -152,10 +152,10 @@ final readonly class FormSheet
         }
 
         return new Control(
-            $tag,
-            $kind,
-            $title,
-            match ($kind) {
+            tag: $tag,
+            kind: $kind,
+            title: $title,
+            value: match ($kind) {
                 ControlKind::Check => $this->ticked($control) ? Control::TICKED : '',
                 ControlKind::Picture => $this->value(
                     '*[local-name()="sdtContent"]//*[local-name()="blip"]/@*[local-name()="embed"]',
@@ -165,8 +165,8 @@ final readonly class FormSheet
                 ControlKind::Date => $this->day($control),
                 ControlKind::Text => $this->text($control),
             },
-            $options,
-            $this->hint($control) === null ? '' : $this->raw($control),
+            options: $options,
+            hint: $this->hint($control) === null ? '' : $this->raw($control),
         );
     }
 

@@ -29,16 +29,16 @@ final readonly class Proposal
     public function withFault(string $fault): self
     {
         return new self(
-            $this->tag,
-            $this->label,
-            $this->use,
-            $this->before,
-            $this->after,
-            $this->field,
-            $this->question,
-            $this->item,
-            $this->due,
-            $fault,
+            tag: $this->tag,
+            label: $this->label,
+            use: $this->use,
+            before: $this->before,
+            after: $this->after,
+            field: $this->field,
+            question: $this->question,
+            item: $this->item,
+            due: $this->due,
+            fault: $fault,
         );
     }
 }

@@ -53,7 +53,14 @@ final readonly class Document
             }
         }
 
-        return new self($plan->order, $title, $number, $written, (string) $plan->effectiveFrom, $entries);
+        return new self(
+            order: $plan->order,
+            title: $title,
+            number: $number,
+            written: $written,
+            effectiveFrom: (string) $plan->effectiveFrom,
+            entries: $entries,
+        );
     }
 
     /** The name of its files without ending: order, effective date and running number. */

@@ -49,17 +49,18 @@ final readonly class Supply
         $due = $row['due'] ?? null;
 
         return new self(
-            SupplyKind::tryFrom($text('kind')) ?? throw Refusal::at($place, "Planning named an unknown kind of supply in row {$number}."),
-            $text('document'),
-            $text('item'),
-            $text('revision'),
-            Quantity::parse($text('quantity'), $place),
-            Unit::parse($text('unit'), $place),
-            Money::parse($text('unit_value'), $place),
-            is_string($due) ? Day::parse($due, $place) : null,
-            $text('place'),
-            $text('status'),
-            is_string($row['serial'] ?? null) ? $row['serial'] : '',
+            kind: SupplyKind::tryFrom($text('kind')) ??
+                throw Refusal::at($place, "Planning named an unknown kind of supply in row {$number}."),
+            document: $text('document'),
+            item: $text('item'),
+            revision: $text('revision'),
+            quantity: Quantity::parse($text('quantity'), $place),
+            unit: Unit::parse($text('unit'), $place),
+            unitValue: Money::parse($text('unit_value'), $place),
+            due: is_string($due) ? Day::parse($due, $place) : null,
+            place: $text('place'),
+            status: $text('status'),
+            serial: is_string($row['serial'] ?? null) ? $row['serial'] : '',
         );
     }
 }

@@ -18,14 +18,14 @@ final readonly class Chain
         $before = $last->hash ?? self::START;
 
         return new Record(
-            $number,
-            $at,
-            $actor,
-            $act,
-            $subject,
-            $details,
-            $before,
-            self::hash($number, $at, $actor, $act, $subject, $details, $before),
+            number: $number,
+            at: $at,
+            actor: $actor,
+            act: $act,
+            subject: $subject,
+            details: $details,
+            before: $before,
+            hash: self::hash($number, $at, $actor, $act, $subject, $details, $before),
         );
     }
 

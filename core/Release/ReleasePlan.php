@@ -25,13 +25,13 @@ final readonly class ReleasePlan
         $items = [];
         foreach ($order->revised() as $item) {
             $items[] = new ItemRelease(
-                $item->number,
-                $item->baseRevision,
-                (string) $item->becomes(),
-                $day,
-                $item->disposition,
-                $item->after,
-                $item->comparison(),
+                number: $item->number,
+                supersedes: $item->baseRevision,
+                revision: (string) $item->becomes(),
+                effectiveFrom: $day,
+                disposition: $item->disposition,
+                lines: $item->after,
+                comparison: $item->comparison(),
             );
         }
 

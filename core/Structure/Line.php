@@ -123,18 +123,18 @@ final readonly class Line
         return $this->operation === null
             ? $this
             : new self(
-                $this->key,
-                $this->find,
-                $this->component,
-                $this->quantity,
-                $this->unit,
-                $this->designators,
-                $this->notes,
-                null,
-                $this->notModelled,
-                $this->validity,
-                $this->phantom,
-                $this->revision,
+                key: $this->key,
+                find: $this->find,
+                component: $this->component,
+                quantity: $this->quantity,
+                unit: $this->unit,
+                designators: $this->designators,
+                notes: $this->notes,
+                operation: null,
+                notModelled: $this->notModelled,
+                validity: $this->validity,
+                phantom: $this->phantom,
+                revision: $this->revision,
             );
     }
 

@@ -52,18 +52,18 @@ final class LineReader
         }
 
         return new Line(
-            $key,
-            (int) $find,
-            $component,
-            $quantity ?? Quantity::one(),
-            $unit ?? Unit::Piece,
-            $designators,
-            $notes,
-            $operation === 0 ? null : $operation,
-            self::yes($fields, LineField::NotModelled, $was->notModelled ?? false),
-            $validity,
-            self::yes($fields, LineField::Phantom, $was->phantom ?? false),
-            $revision === '' ? null : $revision,
+            key: $key,
+            find: (int) $find,
+            component: $component,
+            quantity: $quantity ?? Quantity::one(),
+            unit: $unit ?? Unit::Piece,
+            designators: $designators,
+            notes: $notes,
+            operation: $operation === 0 ? null : $operation,
+            notModelled: self::yes($fields, LineField::NotModelled, $was->notModelled ?? false),
+            validity: $validity,
+            phantom: self::yes($fields, LineField::Phantom, $was->phantom ?? false),
+            revision: $revision === '' ? null : $revision,
         );
     }
 

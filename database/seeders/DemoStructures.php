@@ -107,13 +107,13 @@ final class DemoStructures
                 throw new \LogicException("demo/structures.txt: cannot read \"{$text}\".");
             }
             $structures[$parent][] = new Line(
-                (string) Str::uuid7(),
-                (count($structures[$parent] ?? []) + 1) * 10,
-                $m[2],
-                Quantity::parse($m[3]),
-                ($m[4] ?? '') === '' ? $units[$m[2]] : Unit::from($m[4]),
-                str_replace(' ', ', ', $m[6] ?? ''),
-                $m[7] ?? '',
+                key: (string) Str::uuid7(),
+                find: (count($structures[$parent] ?? []) + 1) * 10,
+                component: $m[2],
+                quantity: Quantity::parse($m[3]),
+                unit: ($m[4] ?? '') === '' ? $units[$m[2]] : Unit::from($m[4]),
+                designators: str_replace(' ', ', ', $m[6] ?? ''),
+                notes: $m[7] ?? '',
                 notModelled: $m[1] === '*',
                 revision: ($m[5] ?? '') === '' ? null : $m[5],
             );

@@ -24,14 +24,14 @@ final readonly class ChangeFileRow
     public static function of(ChangeFile $file): self
     {
         return new self(
-            $file->id,
-            $file->role->value,
-            $file->name,
-            $file->media_type,
-            $file->bytes,
-            $file->person->name,
-            $file->person->login,
-            $file->brought_at->toIso8601String(),
+            id: $file->id,
+            role: $file->role->value,
+            name: $file->name,
+            media_type: $file->media_type,
+            bytes: $file->bytes,
+            brought_by: $file->person->name,
+            brought_by_login: $file->person->login,
+            brought_at: $file->brought_at->toIso8601String(),
         );
     }
 }

@@ -25,12 +25,12 @@ final readonly class CutInChosen
         $total = $chosen->found['total'] ?? '';
 
         return new self(
-            $chosen->chosen_on,
-            $chosen->reason,
-            $chosen->person->name,
-            $chosen->chosen_at->toIso8601String(),
-            is_string($total) ? $total : '',
-            $chosen->asked,
+            chosen_on: $chosen->chosen_on,
+            reason: $chosen->reason,
+            by: $chosen->person->name,
+            at: $chosen->chosen_at->toIso8601String(),
+            total: is_string($total) ? $total : '',
+            asked: $chosen->asked,
         );
     }
 }

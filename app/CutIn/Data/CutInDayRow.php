@@ -25,14 +25,14 @@ final readonly class CutInDayRow
     public static function of(CutInDay $day, string $on): self
     {
         return new self(
-            $on,
-            (string) $day->leftover,
-            (string) $day->cancellation,
-            (string) $day->shortage,
-            (string) $day->straddling,
-            (string) $day->recurring,
-            (string) $day->total,
-            $day->disturbed,
+            on: $on,
+            leftover: (string) $day->leftover,
+            cancellation: (string) $day->cancellation,
+            shortage: (string) $day->shortage,
+            straddling: (string) $day->straddling,
+            recurring: (string) $day->recurring,
+            total: (string) $day->total,
+            disturbed: $day->disturbed,
         );
     }
 }

@@ -33,18 +33,18 @@ final readonly class FileRow
         $today = Today::day();
 
         return new self(
-            $file->id,
-            $file->item->number,
-            $file->role->value,
-            $file->name,
-            $file->media_type,
-            $file->bytes,
-            $file->revision?->code,
-            $file->revision?->dated()->phase($today)->value ?? Phase::InWork->value,
-            $file->revision?->effective_from,
-            $file->order?->number,
-            $file->person->name ?? '',
-            $file->brought_at->toIso8601String(),
+            id: $file->id,
+            item: $file->item->number,
+            role: $file->role->value,
+            name: $file->name,
+            media_type: $file->media_type,
+            bytes: $file->bytes,
+            revision: $file->revision?->code,
+            status: $file->revision?->dated()->phase($today)->value ?? Phase::InWork->value,
+            first_day: $file->revision?->effective_from,
+            order: $file->order?->number,
+            brought_by: $file->person->name ?? '',
+            brought_at: $file->brought_at->toIso8601String(),
         );
     }
 }

@@ -54,19 +54,19 @@ final readonly class ReviewController
 
         return new JsonResponse(
             new Review(
-                OrderData::of(
+                order: OrderData::of(
                     $order,
                     $core,
                     $person,
                     OrderView::items($order, $core),
                     array_map(CheckRow::of(...), OrderView::checks($core)),
                 ),
-                $order->requests->map(RequestData::of(...))->values()->all(),
-                $redlines->all($person, $order, $core),
-                $this->reach($order, $whereUsed),
-                $this->consequences->read($order, $core),
-                $maySign,
-                $order->state->isLocked() && OrderPolicy::refusal(OrderAct::SendBack, $person, $order) === null,
+                requests: $order->requests->map(RequestData::of(...))->values()->all(),
+                redlines: $redlines->all($person, $order, $core),
+                reach: $this->reach($order, $whereUsed),
+                consequences: $this->consequences->read($order, $core),
+                may_sign: $maySign,
+                may_send_back: $order->state->isLocked() && OrderPolicy::refusal(OrderAct::SendBack, $person, $order) === null,
             ),
         );
     }

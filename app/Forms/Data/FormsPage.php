@@ -32,11 +32,11 @@ final readonly class FormsPage
         $request = ChangeRequest::query()->where('number', $number)->firstOrFail();
 
         return new self(
-            $request->number,
-            $request->title,
-            $request->state->isAssessed(),
-            $request->version,
-            FormTemplate::query()
+            request: $request->number,
+            title: $request->title,
+            open: $request->state->isAssessed(),
+            version: $request->version,
+            templates: FormTemplate::query()
                 ->where('offered', true)
                 ->orderBy('name')
                 ->get()
@@ -47,7 +47,7 @@ final readonly class FormsPage
                 ->map(static fn(FormTemplate $template): OfferedTemplate => new OfferedTemplate($template->id, $template->name))
                 ->values()
                 ->all(),
-            HandedForm::query()
+            forms: HandedForm::query()
                 ->with(['template', 'handedBy', 'settledBy'])
                 ->where('request_id', $request->id)
                 ->orderByDesc('id')

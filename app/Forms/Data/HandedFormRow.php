@@ -29,15 +29,15 @@ final readonly class HandedFormRow
     public static function of(HandedForm $form): self
     {
         return new self(
-            $form->number,
-            $form->template->name,
-            $form->state->value,
-            $form->handedBy->name,
-            $form->handed_at->toIso8601String(),
-            $form->settledBy?->name,
-            $form->settled_at?->toIso8601String(),
-            $form->taken['told'] ?? [],
-            $form->taken['form'] ?? null,
+            number: $form->number,
+            template: $form->template->name,
+            state: $form->state->value,
+            handed_by: $form->handedBy->name,
+            handed_at: $form->handed_at->toIso8601String(),
+            settled_by: $form->settledBy?->name,
+            settled_at: $form->settled_at?->toIso8601String(),
+            taken: $form->taken['told'] ?? [],
+            file: $form->taken['form'] ?? null,
         );
     }
 }

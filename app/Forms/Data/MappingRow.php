@@ -41,19 +41,19 @@ final readonly class MappingRow
         $text = static fn(string $name): ?string => is_string($row[$name] ?? null) && trim($row[$name]) !== '' ? trim($row[$name]) : null;
 
         return new self(
-            (string) $text('tag'),
-            $text('label') ?? (string) $text('tag'),
-            $text('fill'),
-            $text('use') ?? TagUse::Nothing->value,
-            $text('field'),
-            $text('function'),
-            $text('topic'),
-            $text('text'),
-            $text('to'),
-            is_numeric($row['days'] ?? null) ? (int) $row['days'] : null,
-            $text('text_tag'),
-            $text('due_tag'),
-            $text('item_tag'),
+            tag: (string) $text('tag'),
+            label: $text('label') ?? (string) $text('tag'),
+            fill: $text('fill'),
+            use: $text('use') ?? TagUse::Nothing->value,
+            field: $text('field'),
+            function: $text('function'),
+            topic: $text('topic'),
+            text: $text('text'),
+            to: $text('to'),
+            days: is_numeric($row['days'] ?? null) ? (int) $row['days'] : null,
+            text_tag: $text('text_tag'),
+            due_tag: $text('due_tag'),
+            item_tag: $text('item_tag'),
         );
     }
 
@@ -62,22 +62,22 @@ final readonly class MappingRow
         $use = TagUse::from($this->use);
 
         return new Mapping(
-            $this->tag,
-            $this->label,
-            RecordField::tryFrom($this->fill ?? ''),
-            $use,
-            RecordField::tryFrom($this->field ?? ''),
-            $use !== TagUse::Question
+            tag: $this->tag,
+            label: $this->label,
+            fill: RecordField::tryFrom($this->fill ?? ''),
+            use: $use,
+            field: RecordField::tryFrom($this->field ?? ''),
+            question: $use !== TagUse::Question
                 ? null
                 : new QuestionPlan(
-                    Discipline::from((string) $this->function),
-                    (string) $this->topic,
-                    (string) $this->text,
-                    (string) $this->to,
-                    (int) $this->days,
-                    $this->text_tag,
-                    $this->due_tag,
-                    $this->item_tag,
+                    function: Discipline::from((string) $this->function),
+                    topic: (string) $this->topic,
+                    text: (string) $this->text,
+                    to: (string) $this->to,
+                    days: (int) $this->days,
+                    textTag: $this->text_tag,
+                    dueTag: $this->due_tag,
+                    itemTag: $this->item_tag,
                 ),
         );
     }

@@ -33,16 +33,16 @@ final readonly class ProposalRow
         $to = $proposal->question?->to;
 
         return new self(
-            $proposal->tag,
-            $proposal->label,
-            $proposal->use->value,
-            $proposal->before,
-            $proposal->use === TagUse::Attachment ? '' : $proposal->after,
-            $proposal->item,
-            $proposal->question?->function->value,
-            $to === null ? null : Role::tryFrom($to)?->label() ?? ($names[$to] ?? $to),
-            $proposal->due?->__toString(),
-            $proposal->fault,
+            tag: $proposal->tag,
+            label: $proposal->label,
+            use: $proposal->use->value,
+            before: $proposal->before,
+            after: $proposal->use === TagUse::Attachment ? '' : $proposal->after,
+            item: $proposal->item,
+            function: $proposal->question?->function->value,
+            asked: $to === null ? null : Role::tryFrom($to)?->label() ?? ($names[$to] ?? $to),
+            due_on: $proposal->due?->__toString(),
+            fault: $proposal->fault,
         );
     }
 }

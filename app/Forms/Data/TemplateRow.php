@@ -31,14 +31,14 @@ final readonly class TemplateRow
     public static function of(FormTemplate $template): self
     {
         return new self(
-            $template->id,
-            $template->name,
-            $template->reasons,
-            $template->offered,
-            $template->file_name,
-            array_map(static fn(array $control): ControlRow => new ControlRow(...$control), $template->controls),
-            array_map(MappingRow::read(...), $template->mapping),
-            $template->version,
+            id: $template->id,
+            name: $template->name,
+            reasons: $template->reasons,
+            offered: $template->offered,
+            file_name: $template->file_name,
+            controls: array_map(static fn(array $control): ControlRow => new ControlRow(...$control), $template->controls),
+            mapping: array_map(MappingRow::read(...), $template->mapping),
+            version: $template->version,
         );
     }
 }

@@ -29,19 +29,19 @@ final readonly class ImportData
     public static function of(Import $import): self
     {
         return new self(
-            $import->id,
-            $import->subject->value,
-            $import->file,
-            $import->state,
-            $import->rows,
-            $import->fault_count,
-            array_map(
+            id: $import->id,
+            subject: $import->subject->value,
+            file: $import->file,
+            state: $import->state,
+            rows: $import->rows,
+            fault_count: $import->fault_count,
+            faults: array_map(
                 static fn(array $fault): FaultRow => new FaultRow($fault['row'], $fault['column'], $fault['reason']),
                 $import->faults,
             ),
-            $import->outcome,
-            $import->person->name,
-            $import->asked_at->toIso8601ZuluString(),
+            outcome: $import->outcome,
+            person: $import->person->name,
+            asked_at: $import->asked_at->toIso8601ZuluString(),
         );
     }
 }

@@ -22,12 +22,12 @@ final readonly class SignatureRow
     public static function of(Signature $signature): self
     {
         return new self(
-            $signature->person->name,
-            $signature->meaning,
-            $signature->reason,
-            $signature->signed_at->toIso8601String(),
-            $signature->void,
-            $signature->digest,
+            person: $signature->person->name,
+            meaning: $signature->meaning,
+            reason: $signature->reason,
+            signed_at: $signature->signed_at->toIso8601String(),
+            void: $signature->void,
+            digest: $signature->digest,
         );
     }
 }

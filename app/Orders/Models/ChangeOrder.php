@@ -121,24 +121,24 @@ final class ChangeOrder extends Model
         $step = OrderOfWork::current(null, $this->state);
 
         return new ChangeRow(
-            $this->number,
-            'order',
-            $this->title,
-            $this->priority,
-            $this->state->value,
-            $step->value,
-            !$this->state->hasEnded(),
-            $this->raised_at->toIso8601String(),
-            $this->author->name,
-            null,
-            null,
-            $this->effective_on,
-            match ($this->state) {
+            number: $this->number,
+            type: 'order',
+            title: $this->title,
+            priority: $this->priority,
+            state: $this->state->value,
+            step: $step->value,
+            open: !$this->state->hasEnded(),
+            raised_at: $this->raised_at->toIso8601String(),
+            raised_by: $this->author->name,
+            site: null,
+            source: null,
+            effective_on: $this->effective_on,
+            waits_for: match ($this->state) {
                 OrderState::Revising => $this->editor?->name,
                 OrderState::InReview => $this->signer?->name,
                 default => null,
             },
-            $this->state->isOpen(),
+            ahead: $this->state->isOpen(),
         );
     }
 

@@ -37,14 +37,14 @@ final readonly class Me
     public static function of(Person $person): self
     {
         return new self(
-            $person->login,
-            $person->name,
-            array_map(static fn(string $role): string => Role::from($role)->label(), $person->roles),
-            array_values(
+            login: $person->login,
+            name: $person->name,
+            roles: array_map(static fn(string $role): string => Role::from($role)->label(), $person->roles),
+            abilities: array_values(
                 array_map(static fn(Ability $ability): string => $ability->value, array_filter(Ability::cases(), $person->mayDo(...))),
             ),
-            Settings::ofThisInstallation(),
-            (object) array_map(
+            settings: Settings::ofThisInstallation(),
+            table_layouts: (object) array_map(
                 static fn(array $one): TableLayout => new TableLayout($one['order'], $one['visibility'], $one['sizing']),
                 $person->table_layouts,
             ),

@@ -36,14 +36,14 @@ final readonly class ExposureOfItem
         }
 
         return new self(
-            $exposure->item,
-            $fetchedAt?->toIso8601String(),
-            $known,
-            $fault,
-            (string) $exposure->value,
-            config()->string('orthotaxis.currency'),
-            $totals,
-            array_map(SupplyRow::of(...), $exposure->rows),
+            item: $exposure->item,
+            fetched_at: $fetchedAt?->toIso8601String(),
+            known: $known,
+            fault: $fault,
+            value: (string) $exposure->value,
+            currency: config()->string('orthotaxis.currency'),
+            totals: $totals,
+            rows: array_map(SupplyRow::of(...), $exposure->rows),
         );
     }
 }

@@ -28,17 +28,17 @@ final readonly class SupplyRow
     public static function of(Supply $supply): self
     {
         return new self(
-            $supply->kind->value,
-            $supply->document,
-            $supply->revision,
-            (string) $supply->quantity,
-            $supply->unit->value,
-            (string) $supply->value(),
-            $supply->due?->__toString(),
-            $supply->place,
-            $supply->status,
-            $supply->serial,
-            config()->string('orthotaxis.planning.pages') . '/documents/' . rawurlencode($supply->document),
+            kind: $supply->kind->value,
+            document: $supply->document,
+            revision: $supply->revision,
+            quantity: (string) $supply->quantity,
+            unit: $supply->unit->value,
+            value: (string) $supply->value(),
+            due: $supply->due?->__toString(),
+            place: $supply->place,
+            status: $supply->status,
+            serial: $supply->serial,
+            page: config()->string('orthotaxis.planning.pages') . '/documents/' . rawurlencode($supply->document),
         );
     }
 }

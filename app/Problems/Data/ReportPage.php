@@ -61,19 +61,19 @@ final readonly class ReportPage
             ->firstOrFail();
 
         return new self(
-            ReportRow::of($report),
-            $report->description,
-            $report->answer,
-            $report->sameAs?->number,
-            $report->raisedBy->login,
-            $report->settledBy?->name,
-            $report->settled_at?->toIso8601String(),
-            $report->version,
-            $report->items->map(ItemRow::of(...))->values()->all(),
-            app(GatheringRequests::class)->of($report),
-            $report->duplicates->map(static fn(ProblemReport $one): ReportRow => ReportRow::of($one))->values()->all(),
-            $report->files->map(ChangeFileRow::of(...))->values()->all(),
-            array_map(LedgerRow::of(...), app(LedgerReader::class)->about([$number])),
+            report: ReportRow::of($report),
+            description: $report->description,
+            answer: $report->answer,
+            same_as: $report->sameAs?->number,
+            raised_by_login: $report->raisedBy->login,
+            settled_by: $report->settledBy?->name,
+            settled_at: $report->settled_at?->toIso8601String(),
+            version: $report->version,
+            items: $report->items->map(ItemRow::of(...))->values()->all(),
+            requests: app(GatheringRequests::class)->of($report),
+            duplicates: $report->duplicates->map(static fn(ProblemReport $one): ReportRow => ReportRow::of($one))->values()->all(),
+            files: $report->files->map(ChangeFileRow::of(...))->values()->all(),
+            ledger: array_map(LedgerRow::of(...), app(LedgerReader::class)->about([$number])),
         );
     }
 }

@@ -37,18 +37,18 @@ final readonly class ReportRow
     public static function of(ProblemReport $report, ?int $likeness = null): self
     {
         return new self(
-            $report->number,
-            $report->title,
-            $report->source,
-            $report->site,
-            $report->severity,
-            $report->state->value,
-            $report->serial,
-            $report->raisedBy->name,
-            $report->raised_at->toIso8601String(),
-            $report->items->map(static fn(Item $item): string => $item->number)->values()->all(),
-            $report->requests->map(static fn(NamedRequest $request): string => $request->number)->values()->all(),
-            $likeness,
+            number: $report->number,
+            title: $report->title,
+            source: $report->source,
+            site: $report->site,
+            severity: $report->severity,
+            state: $report->state->value,
+            serial: $report->serial,
+            raised_by: $report->raisedBy->name,
+            raised_at: $report->raised_at->toIso8601String(),
+            items: $report->items->map(static fn(Item $item): string => $item->number)->values()->all(),
+            requests: $report->requests->map(static fn(NamedRequest $request): string => $request->number)->values()->all(),
+            likeness: $likeness,
         );
     }
 }

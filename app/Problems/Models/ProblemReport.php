@@ -102,19 +102,19 @@ final class ProblemReport extends Model implements Attachable
     public function row(): ChangeRow
     {
         return new ChangeRow(
-            $this->number,
-            'report',
-            $this->title,
-            $this->severity,
-            $this->state->value,
-            WorkStep::TakeIn->value,
-            $this->state->isOpen(),
-            $this->raised_at->toIso8601String(),
-            $this->raisedBy->name,
-            $this->site,
-            $this->source,
-            null,
-            $this->state === ReportState::Returned ? $this->raisedBy->name : null,
+            number: $this->number,
+            type: 'report',
+            title: $this->title,
+            priority: $this->severity,
+            state: $this->state->value,
+            step: WorkStep::TakeIn->value,
+            open: $this->state->isOpen(),
+            raised_at: $this->raised_at->toIso8601String(),
+            raised_by: $this->raisedBy->name,
+            site: $this->site,
+            source: $this->source,
+            effective_on: null,
+            waits_for: $this->state === ReportState::Returned ? $this->raisedBy->name : null,
         );
     }
 

@@ -28,16 +28,16 @@ final readonly class HandoverEntryRow
         $text = static fn(string $name): ?string => isset($entry->record[$name]) ? (string) $entry->record[$name] : null;
 
         return new self(
-            $entry->number,
-            (string) $text('action'),
-            (string) $text('item'),
-            (string) $text('revision'),
-            $text('find') === null ? null : (int) $text('find'),
-            $text('component'),
-            $text('quantity'),
-            $text('unit'),
-            $entry->answer,
-            $entry->reason,
+            number: $entry->number,
+            action: (string) $text('action'),
+            item: (string) $text('item'),
+            revision: (string) $text('revision'),
+            find: $text('find') === null ? null : (int) $text('find'),
+            component: $text('component'),
+            quantity: $text('quantity'),
+            unit: $text('unit'),
+            answer: $entry->answer,
+            reason: $entry->reason,
         );
     }
 }

@@ -29,17 +29,20 @@ final readonly class HandoverRow
     public static function of(Handover $handover): self
     {
         return new self(
-            $handover->name,
-            $handover->number,
-            $handover->state,
-            $handover->written_at->toIso8601String(),
-            $handover->answered_at?->toIso8601String(),
-            $handover->latestMessage !== null &&
+            name: $handover->name,
+            number: $handover->number,
+            state: $handover->state,
+            written_at: $handover->written_at->toIso8601String(),
+            answered_at: $handover->answered_at?->toIso8601String(),
+            sending: $handover->latestMessage !== null &&
                 $handover->latestMessage->delivered_at === null &&
                 $handover->latestMessage->tries < config()->integer('orthotaxis.handover.tries'),
-            $handover->latestMessage->tries ?? 0,
-            $handover->latestMessage->last_error ?? '',
-            $handover->entries->map(static fn(HandoverEntry $entry): HandoverEntryRow => HandoverEntryRow::of($entry))->values()->all(),
+            tries: $handover->latestMessage->tries ?? 0,
+            last_error: $handover->latestMessage->last_error ?? '',
+            entries: $handover->entries
+                ->map(static fn(HandoverEntry $entry): HandoverEntryRow => HandoverEntryRow::of($entry))
+                ->values()
+                ->all(),
         );
     }
 }

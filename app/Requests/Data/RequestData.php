@@ -74,35 +74,35 @@ final readonly class RequestData
     public static function of(ChangeRequest $request): self
     {
         return new self(
-            $request->number,
-            $request->title,
-            $request->reason,
-            $request->source,
-            $request->site,
-            $request->priority,
-            $request->description,
-            $request->state->value,
-            $request->finding,
-            $request->decision_reason,
-            $request->raisedBy->name,
-            $request->raisedBy->login,
-            $request->raised_at->toIso8601String(),
-            $request->decidedBy?->name,
-            $request->decided_at?->toIso8601String(),
-            $request->version,
-            $request->items->map(ItemRow::of(...))->values()->all(),
-            $request->orders->map(static fn($order): string => $order->number)->values()->all(),
-            $request->reports->map(static fn(ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all(),
-            $request->files
+            number: $request->number,
+            title: $request->title,
+            reason: $request->reason,
+            source: $request->source,
+            site: $request->site,
+            priority: $request->priority,
+            description: $request->description,
+            state: $request->state->value,
+            finding: $request->finding,
+            decision_reason: $request->decision_reason,
+            raised_by: $request->raisedBy->name,
+            raised_by_login: $request->raisedBy->login,
+            raised_at: $request->raised_at->toIso8601String(),
+            decided_by: $request->decidedBy?->name,
+            decided_at: $request->decided_at?->toIso8601String(),
+            version: $request->version,
+            items: $request->items->map(ItemRow::of(...))->values()->all(),
+            orders: $request->orders->map(static fn($order): string => $order->number)->values()->all(),
+            reports: $request->reports->map(static fn(ProblemReport $report): ReportRow => ReportRow::of($report))->values()->all(),
+            files: $request->files
                 ->concat($request->reports->flatMap->files)
                 ->concat($request->gathered->flatMap->files)
                 ->map(ChangeFileRow::of(...))
                 ->values()
                 ->all(),
-            $request->gathered->map(static fn(ChangeRequest $one): ChangeRow => $one->row())->values()->all(),
-            $request->gatheredInto?->number,
-            $request->splitFrom?->number,
-            $request->splitOff->map(static fn(ChangeRequest $one): string => $one->number)->values()->all(),
+            gathered: $request->gathered->map(static fn(ChangeRequest $one): ChangeRow => $one->row())->values()->all(),
+            gathered_into: $request->gatheredInto?->number,
+            split_from: $request->splitFrom?->number,
+            split_off: $request->splitOff->map(static fn(ChangeRequest $one): string => $one->number)->values()->all(),
         );
     }
 }

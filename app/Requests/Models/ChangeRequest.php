@@ -126,19 +126,19 @@ final class ChangeRequest extends Model implements Attachable
     public function row(): ChangeRow
     {
         return new ChangeRow(
-            $this->number,
-            'request',
-            $this->title,
-            $this->priority,
-            $this->state->value,
-            OrderOfWork::current($this->state, null)->value,
-            $this->state->isOpen(),
-            $this->raised_at->toIso8601String(),
-            $this->raisedBy->name,
-            $this->site,
-            $this->source,
-            null,
-            $this->state === RequestState::Returned ? $this->raisedBy->name : null,
+            number: $this->number,
+            type: 'request',
+            title: $this->title,
+            priority: $this->priority,
+            state: $this->state->value,
+            step: OrderOfWork::current($this->state, null)->value,
+            open: $this->state->isOpen(),
+            raised_at: $this->raised_at->toIso8601String(),
+            raised_by: $this->raisedBy->name,
+            site: $this->site,
+            source: $this->source,
+            effective_on: null,
+            waits_for: $this->state === RequestState::Returned ? $this->raisedBy->name : null,
         );
     }
 

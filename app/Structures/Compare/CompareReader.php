@@ -55,26 +55,26 @@ final readonly class CompareReader
         }
 
         return new ComparisonPage(
-            self::side($left),
-            self::side($right),
-            $allLevels,
-            $comparison->totals(),
-            $count,
-            self::rows($picked, $before, $after),
+            left: self::side($left),
+            right: self::side($right),
+            all_levels: $allLevels,
+            totals: $comparison->totals(),
+            count: $count,
+            rows: self::rows($picked, $before, $after),
         );
     }
 
     private static function side(SideSpec $spec): ComparisonSide
     {
         return new ComparisonSide(
-            $spec->item->number,
-            $spec->item->title,
-            $spec->view->kind->value,
-            $spec->view->plant,
-            (string) $spec->day,
-            $spec->revision,
-            $spec->order,
-            $spec->file?->name,
+            number: $spec->item->number,
+            title: $spec->item->title,
+            kind: $spec->view->kind->value,
+            plant: $spec->view->plant,
+            on: (string) $spec->day,
+            revision: $spec->revision,
+            order: $spec->order,
+            file: $spec->file?->name,
         );
     }
 
@@ -108,16 +108,16 @@ final readonly class CompareReader
             $way = array_map(static fn(array $step): string => $after[$step[1]], $parent->way);
 
             return new CompareRow(
-                $way,
-                $before[$difference->movedFrom->before ?? $parent->before],
-                $after[$parent->after],
-                $difference->find,
-                $difference->kind->value,
-                $difference->before === null ? null : LineRow::of($difference->before),
-                $difference->after === null ? null : LineRow::of($difference->after),
-                self::item($items, $difference->before),
-                self::item($items, $difference->after),
-                array_map(static fn(LineField $field): string => $field->value, $difference->fields),
+                way: $way,
+                parent_before: $before[$difference->movedFrom->before ?? $parent->before],
+                parent_after: $after[$parent->after],
+                find: $difference->find,
+                kind: $difference->kind->value,
+                before: $difference->before === null ? null : LineRow::of($difference->before),
+                after: $difference->after === null ? null : LineRow::of($difference->after),
+                was_item: self::item($items, $difference->before),
+                item: self::item($items, $difference->after),
+                fields: array_map(static fn(LineField $field): string => $field->value, $difference->fields),
             );
         }, $picked);
     }

@@ -42,13 +42,13 @@ final readonly class SideSpec
         $on = $text("{$side}_on");
 
         return new self(
-            $item,
-            StructureView::asked($request, "{$side}_"),
-            $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
-            $text("{$side}_revision") ?: null,
-            $text("{$side}_order") ?: null,
-            self::file($text("{$side}_file"), "{$side}_file"),
-            $text("{$side}_iteration") === '' ? null : (int) $text("{$side}_iteration"),
+            item: $item,
+            view: StructureView::asked($request, "{$side}_"),
+            day: $on === '' ? Today::day() : Day::parse($on, "{$side}_on"),
+            revision: $text("{$side}_revision") ?: null,
+            order: $text("{$side}_order") ?: null,
+            file: self::file($text("{$side}_file"), "{$side}_file"),
+            iteration: $text("{$side}_iteration") === '' ? null : (int) $text("{$side}_iteration"),
         );
     }
 

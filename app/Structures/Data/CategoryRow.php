@@ -41,19 +41,19 @@ final readonly class CategoryRow
     public static function of(Category $category): self
     {
         return new self(
-            $category->code,
-            $category->name,
-            $category->over?->code,
-            $category->sequence?->value,
-            $category->number_prefix,
-            $category->number_width,
-            $category->number_check,
-            $category->items_count ?? 0,
-            array_map(
+            code: $category->code,
+            name: $category->name,
+            under: $category->over?->code,
+            sequence: $category->sequence?->value,
+            number_prefix: $category->number_prefix,
+            number_width: $category->number_width,
+            number_check: $category->number_check,
+            items: $category->items_count ?? 0,
+            attributes: array_map(
                 static fn(array $asked): AskedAttribute => new AskedAttribute($asked['name'], $asked['label'], $asked['required']),
                 $category->asked,
             ),
-            $category->dispositions
+            dispositions: $category->dispositions
                 ->map(
                     static fn(UsualDisposition $row): CategoryDisposition => new CategoryDisposition(
                         $row->kind,

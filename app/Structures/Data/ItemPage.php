@@ -38,15 +38,15 @@ final readonly class ItemPage
         $today = Today::day();
 
         return new self(
-            ItemRow::of($item),
-            $item->supply,
-            $item->lead_time_days,
-            $item->supplier,
-            $item->material,
-            $item->revisions->map(static fn(Revision $one): RevisionRow => RevisionRow::of($one, $today))->values()->all(),
-            $changes,
-            self::attributes($item),
-            $item->mass === null ? null : FixedPoint::format($item->mass, 6),
+            item: ItemRow::of($item),
+            supply: $item->supply,
+            lead_time_days: $item->lead_time_days,
+            supplier: $item->supplier,
+            material: $item->material,
+            revisions: $item->revisions->map(static fn(Revision $one): RevisionRow => RevisionRow::of($one, $today))->values()->all(),
+            changes: $changes,
+            attributes: self::attributes($item),
+            mass: $item->mass === null ? null : FixedPoint::format($item->mass, 6),
         );
     }
 

@@ -47,17 +47,17 @@ final readonly class ItemRow
         $on = $item->inForce(Today::day());
 
         return new self(
-            $item->number,
-            $item->title,
-            $item->kind->label(),
-            $item->category->name,
-            $item->unit->value,
-            $on->shown?->code,
-            $on->phase()->value,
-            ComingRevision::of($on->coming),
-            $item->revisingOrders->map(static fn(RevisingOrder $order): string => $order->number)->values()->all(),
-            $item->sold,
-            $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost),
+            number: $item->number,
+            title: $item->title,
+            kind: $item->kind->label(),
+            category: $item->category->name,
+            unit: $item->unit->value,
+            revision: $on->shown?->code,
+            status: $on->phase()->value,
+            coming: ComingRevision::of($on->coming),
+            being_revised_by: $item->revisingOrders->map(static fn(RevisingOrder $order): string => $order->number)->values()->all(),
+            sold: $item->sold,
+            standard_cost: $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost),
         );
     }
 
@@ -75,17 +75,17 @@ final readonly class ItemRow
         );
 
         return new self(
-            $row->number,
-            $row->title,
-            ItemKind::from($row->kind)->label(),
-            $row->category,
-            $row->unit,
-            $on->shown?->code,
-            $on->phase()->value,
-            ComingRevision::of($on->coming),
-            $row->revised_by === null ? [] : explode(',', $row->revised_by),
-            $row->sold,
-            $row->standard_cost === null ? null : (string) Money::ofTenThousandths($row->standard_cost),
+            number: $row->number,
+            title: $row->title,
+            kind: ItemKind::from($row->kind)->label(),
+            category: $row->category,
+            unit: $row->unit,
+            revision: $on->shown?->code,
+            status: $on->phase()->value,
+            coming: ComingRevision::of($on->coming),
+            being_revised_by: $row->revised_by === null ? [] : explode(',', $row->revised_by),
+            sold: $row->sold,
+            standard_cost: $row->standard_cost === null ? null : (string) Money::ofTenThousandths($row->standard_cost),
         );
     }
 }

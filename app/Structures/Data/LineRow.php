@@ -30,19 +30,19 @@ final readonly class LineRow
     public static function of(Line $line): self
     {
         return new self(
-            $line->key,
-            $line->find,
-            $line->component,
-            $line->revision,
-            (string) $line->quantity,
-            $line->unit->value,
-            $line->designators,
-            $line->notes,
-            $line->operation,
-            $line->notModelled,
-            $line->phantom,
-            $line->validity->from?->__toString(),
-            $line->validity->to?->plusDays(-1)->__toString(),
+            key: $line->key,
+            find: $line->find,
+            component: $line->component,
+            revision: $line->revision,
+            quantity: (string) $line->quantity,
+            unit: $line->unit->value,
+            designators: $line->designators,
+            notes: $line->notes,
+            operation: $line->operation,
+            not_modelled: $line->notModelled,
+            phantom: $line->phantom,
+            first_day: $line->validity->from?->__toString(),
+            last_day: $line->validity->to?->plusDays(-1)->__toString(),
         );
     }
 }

@@ -27,14 +27,14 @@ final readonly class RevisionRow
     public static function of(Revision $revision, Day $day): self
     {
         return new self(
-            $revision->code,
-            $revision->dated()->phase($day)->value,
-            $revision->effective_from,
-            $revision->effective_to === null ? null : (string) Day::parse($revision->effective_to)->plusDays(-1),
-            $revision->released_at?->toIso8601String(),
-            $revision->releasedBy?->name,
-            $revision->order?->number,
-            $revision->reason,
+            code: $revision->code,
+            status: $revision->dated()->phase($day)->value,
+            first_day: $revision->effective_from,
+            last_day: $revision->effective_to === null ? null : (string) Day::parse($revision->effective_to)->plusDays(-1),
+            released_at: $revision->released_at?->toIso8601String(),
+            released_by: $revision->releasedBy?->name,
+            order: $revision->order?->number,
+            reason: $revision->reason,
         );
     }
 }

@@ -81,7 +81,14 @@ final readonly class StructureIndex
     ): self {
         $touched = array_values(array_unique($noted));
         if ($touched === []) {
-            return new self(new Adjacency($size, $lists, ordered: $ordered), $positions, $lists, [], $noted, $folder);
+            return new self(
+                adjacency: new Adjacency($size, $lists, ordered: $ordered),
+                positions: $positions,
+                lists: $lists,
+                newLines: [],
+                noted: $noted,
+                folder: $folder,
+            );
         }
         $base = new Adjacency($size, $lists);
         $changed = $down = $newLines = $users = [];
@@ -123,12 +130,18 @@ final readonly class StructureIndex
         }
 
         return new self(
-            new Adjacency($positions->end(), $lists, array_map(FlatList::of(...), $down), array_map(FlatList::of(...), $users), $ordered),
-            $positions,
-            $lists,
-            $newLines,
-            $noted,
-            $folder,
+            adjacency: new Adjacency(
+                $positions->end(),
+                $lists,
+                array_map(FlatList::of(...), $down),
+                array_map(FlatList::of(...), $users),
+                $ordered,
+            ),
+            positions: $positions,
+            lists: $lists,
+            newLines: $newLines,
+            noted: $noted,
+            folder: $folder,
         );
     }
 

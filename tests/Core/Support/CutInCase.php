@@ -27,9 +27,9 @@ final class CutInCase
         int $lead = 0,
     ): Part {
         return new Part(
-            $number,
-            $stock * Quantity::ONE,
-            array_map(
+            number: $number,
+            stock: $stock * Quantity::ONE,
+            receipts: array_map(
                 static fn(array $r): Receipt => new Receipt(
                     $r[0],
                     $r[1],
@@ -38,10 +38,10 @@ final class CutInCase
                 ),
                 $receipts,
             ),
-            self::money($cost),
-            self::money($disposal),
-            self::money($expedite),
-            $lead,
+            cost: self::money($cost),
+            disposal: self::money($disposal),
+            expedite: self::money($expedite),
+            leadDays: $lead,
         );
     }
 

@@ -36,13 +36,13 @@ final class Make
         $days = Validity::fromTo($first === null ? null : Day::parse($first), $last === null ? null : Day::parse($last));
 
         return new Line(
-            $key,
-            $find,
-            $component,
-            Quantity::parse($quantity),
-            $unit,
-            $designators,
-            $notes,
+            key: $key,
+            find: $find,
+            component: $component,
+            quantity: Quantity::parse($quantity),
+            unit: $unit,
+            designators: $designators,
+            notes: $notes,
             validity: $days,
             revision: $revision,
         );
@@ -93,14 +93,14 @@ final class Make
         $before ??= self::pumpHead();
 
         return new OrderItem(
-            '200-0010',
-            Outcome::Revise,
-            Disposition::UseUp,
-            $base,
-            $latest ?? $base,
-            Day::parse('2026-01-10'),
-            $before,
-            $after ?? $before->without('screw'),
+            number: '200-0010',
+            outcome: Outcome::Revise,
+            disposition: Disposition::UseUp,
+            baseRevision: $base,
+            latestRevision: $latest ?? $base,
+            baseEffectiveFrom: Day::parse('2026-01-10'),
+            before: $before,
+            after: $after ?? $before->without('screw'),
         );
     }
 
@@ -113,15 +113,15 @@ final class Make
         ?string $signed = null,
     ): Order {
         return new Order(
-            'ECO-00001',
-            $state,
-            1,
-            2,
-            $signer,
-            $date === null ? null : Day::parse($date),
-            $items ?? [self::orderItem()],
-            [2],
-            $signed,
+            number: 'ECO-00001',
+            state: $state,
+            author: 1,
+            editor: 2,
+            signer: $signer,
+            effectiveOn: $date === null ? null : Day::parse($date),
+            items: $items ?? [self::orderItem()],
+            editAuthors: [2],
+            signedDigest: $signed,
         );
     }
 }
