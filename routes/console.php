@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Console\Commands\ForgetExpired;
+use App\Imports\Commands\EndLostImports;
 use App\Ledger\Commands\AnchorLedger;
 use App\Releases\Commands\SweepOutbox;
 use App\Structures\Commands\IndexStructures;
@@ -10,6 +11,7 @@ use Illuminate\Support\Facades\Schedule;
 
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
+Schedule::command(EndLostImports::class)->everyMinute()->withoutOverlapping();
 Schedule::command(ForgetExpired::class)->everyTenMinutes()->withoutOverlapping();
 Schedule::command(IndexStructures::class, ['--when-behind'])
     ->everyMinute()

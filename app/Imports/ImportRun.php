@@ -53,7 +53,12 @@ final readonly class ImportRun
                     'sha256' => $import->sha256,
                     'outcome' => $outcome,
                 ]);
-                $import->update(['state' => 'done', 'outcome' => $outcome, 'ended_at' => CarbonImmutable::now()]);
+                $ended = Import::query()
+                    ->where('id', $import->id)
+                    ->where('state', 'writing')
+                    ->update(['state' => 'done', 'outcome' => $outcome, 'ended_at' => CarbonImmutable::now()]);
+                // Told as lost meanwhile, nothing of it is written.
+                $ended === 1 || throw new Cancelled();
             });
         } catch (Refusal $refusal) {
             $this->end($import, [
@@ -62,7 +67,7 @@ final readonly class ImportRun
                 'faults' => [['row' => 0, 'column' => '', 'reason' => $refusal->getMessage()]],
             ]);
         } catch (Cancelled) {
-            // Nothing was written yet.
+            // Nothing was written, or nothing of it stays.
         }
     }
 

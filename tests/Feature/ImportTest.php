@@ -207,6 +207,41 @@ it('can be cancelled before it is written, and not after', function (): void {
     $this->world->as('mira', 'DELETE', "/imports/{$id}")->assertStatus(422);
 });
 
+it('tells an import whose worker was killed as broken off, and lets nothing of it be written later', function (): void {
+    ($this->bring)('items', ITEMS)->assertOk();
+    $import = ($this->last)();
+    $lost = function (string $state, ?int $seconds) use ($import): string {
+        $import->update(['state' => $state, 'seen_at' => $seconds === null ? null : now()->subSeconds($seconds), 'ended_at' => null]);
+        $this->artisan('imports:end-lost')->assertSuccessful();
+
+        return (string) Import::query()->where('id', $import->id)->value('state');
+    };
+    expect($lost('checking', 10))
+        ->toBe('checking')
+        ->and($lost('waiting', null))
+        ->toBe('waiting')
+        ->and($lost('checking', 90))
+        ->toBe('failed')
+        ->and($lost('writing', null))
+        ->toBe('failed')
+        ->and(Import::query()->where('id', $import->id)->value('outcome'))
+        ->toContain('nothing of it was saved');
+    // The process goes on although it was given up: what it writes does not stay.
+    DB::listen(static function (Illuminate\Database\Events\QueryExecuted $query): void {
+        if (str_starts_with($query->sql, 'INSERT INTO items')) {
+            DB::table('imports')
+                ->where('state', 'writing')
+                ->update(['state' => 'failed']);
+        }
+    });
+    ($this->bring)('items', str_replace('300-', '370-', ITEMS))->assertOk();
+    expect(Item::query()->where('number', 'like', '370-%')->count())
+        ->toBe(0)
+        ->and(DB::table('ledger')->where('act', 'import.done')->count())
+        ->toBe(1);
+    $this->artisan('ledger:verify')->assertSuccessful();
+});
+
 it('takes over what a design model says of an item, beside its engineering structure', function (): void {
     $step =
         "ISO-10303-21;\nHEADER;\nFILE_SCHEMA(('AUTOMOTIVE_DESIGN'));\nENDSEC;\nDATA;\n#1=PRODUCT('200-0010','','',());\n#2=PRODUCT('200-0042','','',());\n" .

@@ -23,6 +23,10 @@ final class RunImport implements ShouldQueue
 
     private const MEGABYTES = 128;
 
+    private const SAID_EVERY = 5;
+
+    private int $said = 0;
+
     public int $tries = 1;
 
     public int $timeout = 1_800;
@@ -39,7 +43,7 @@ final class RunImport implements ShouldQueue
             Import::query()
                 ->where('id', $this->import)
                 ->where('state', 'waiting')
-                ->update(['state' => 'checking']) === 0
+                ->update(['state' => 'checking', 'seen_at' => CarbonImmutable::now()]) === 0
         ) {
             return;
         }
@@ -56,11 +60,22 @@ final class RunImport implements ShouldQueue
 
             return;
         }
-        $cancelled = fn(): bool => Import::query()->where('id', $this->import)->value('state') === 'cancelled';
-        $end = Confined::run(['artisan', 'imports:run', $this->import], self::SECONDS, self::MEGABYTES, $cancelled);
+        $end = Confined::run(['artisan', 'imports:run', $this->import], self::SECONDS, self::MEGABYTES, $this->watched(...));
         if (!$end->whole() && $end !== ConfinedEnd::Stopped) {
             $this->fellOver($end->sentence());
         }
+    }
+
+    /** Whether it is to end; says now and then that somebody is still at it. See EndLostImports. */
+    private function watched(): bool
+    {
+        $import = Import::query()->where('id', $this->import);
+        if ($this->said < time() - self::SAID_EVERY) {
+            $this->said = time();
+            $import->clone()->update(['seen_at' => CarbonImmutable::now()]);
+        }
+
+        return in_array($import->value('state'), Import::ENDED, true);
     }
 
     public function failed(\Throwable $fault): void

@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $person_id
  * @property CarbonImmutable $asked_at
  * @property ?CarbonImmutable $ended_at
+ * @property ?CarbonImmutable $seen_at when its worker last said that it is at it
  * @property-read Person $person
  */
 final class Import extends Model
@@ -43,6 +44,7 @@ final class Import extends Model
         'faults' => 'array',
         'asked_at' => 'immutable_datetime',
         'ended_at' => 'immutable_datetime',
+        'seen_at' => 'immutable_datetime',
     ];
 
     /** @return BelongsTo<Person, $this> */
