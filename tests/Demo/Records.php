@@ -65,6 +65,7 @@ final class Records
             ],
             'api/item-number' => $each($this->all('category'), 'item-number?category=@'),
             'api/categories' => ['/api/categories'],
+            'api/choices' => ['/api/choices'],
             'api/kinds' => ['/api/kinds'],
             'api/items/{number}' => $each($items, 'items/@'),
             'api/items/{number}/structure' => [
