@@ -61,7 +61,7 @@ it('refuses what cannot be, at its place, and changes nothing', function (array 
     'a code with a space' => [['code' => 'two words'], 'code', 'letters, digits'],
     'a way out of a folder' => [['code' => '../x'], 'code', 'letters, digits'],
     'a line break behind it' => [['code' => "x\n\ny"], 'code', 'letters, digits'],
-    'a list in place of a code' => [['code' => ['x']], 'code', 'code'],
+    'a list in place of a code' => [['code' => ['x']], 'code', 'Give this as text'],
     'too long' => [['code' => str_repeat('x', 31)], 'code', 'At most 30'],
     'there already' => [['code' => 'DEFECT'], 'code', 'There is defect in this list'],
     'no name' => [['name' => ' '], 'name', 'Give it a name'],
