@@ -75,7 +75,7 @@ final class RunImport implements ShouldQueue
             $import->clone()->update(['seen_at' => CarbonImmutable::now()]);
         }
 
-        return in_array($import->value('state'), Import::ENDED, true);
+        return in_array($import->value('state'), ['cancelled', 'failed'], true);
     }
 
     public function failed(\Throwable $fault): void

@@ -7,7 +7,6 @@ export const setUp = {
     queryOptions({
       queryKey: ['choices'],
       queryFn: () => told(api.GET('/api/choices')),
-      retry: false,
       staleTime: Infinity,
     }),
   categories: () =>
