@@ -24,7 +24,7 @@ function middleOf(array $times): float
 }
 
 $shared = (int) DB::scalar(
-    "SELECT component_id FROM structure_lines WHERE kind = 'engineering' GROUP BY component_id ORDER BY count(*) DESC, component_id DESC LIMIT 1",
+    'SELECT component_id FROM structure_lines GROUP BY component_id ORDER BY count(*) DESC, component_id DESC LIMIT 1',
 );
 $own = json_decode(
     (string) shell_exec(

@@ -14,7 +14,7 @@ final class RecursiveSql
                 SELECT {$item}::bigint, 1000000::numeric
                 UNION ALL
                 SELECT DISTINCT r.item_id, sum(a.quantity * l.quantity / 1000000) OVER (PARTITION BY r.item_id)
-                FROM above a JOIN structure_lines l ON l.component_id = a.item AND l.kind = 'engineering' JOIN revisions r ON r.id = l.revision_id
+                FROM above a JOIN structure_lines l ON l.component_id = a.item JOIN revisions r ON r.id = l.content_id
                 WHERE " .
             self::HOLDS .
             "
@@ -27,7 +27,7 @@ final class RecursiveSql
         return "WITH RECURSIVE above (item, level) AS (
                 SELECT {$item}::bigint, 0
                 UNION
-                SELECT r.item_id, a.level + 1 FROM above a JOIN structure_lines l ON l.component_id = a.item AND l.kind = 'engineering' JOIN revisions r ON r.id = l.revision_id
+                SELECT r.item_id, a.level + 1 FROM above a JOIN structure_lines l ON l.component_id = a.item JOIN revisions r ON r.id = l.content_id
                 WHERE " .
             self::HOLDS .
             "
@@ -40,7 +40,7 @@ final class RecursiveSql
                 SELECT {$item}::bigint, 1000000::numeric
                 UNION ALL
                 SELECT DISTINCT l.component_id, sum(b.quantity * l.quantity / 1000000) OVER (PARTITION BY l.component_id)
-                FROM below b JOIN revisions r ON r.item_id = b.item JOIN structure_lines l ON l.revision_id = r.id AND l.kind = 'engineering'
+                FROM below b JOIN revisions r ON r.item_id = b.item JOIN structure_lines l ON l.content_id = r.id
                 WHERE " .
             self::HOLDS .
             "
@@ -50,9 +50,7 @@ final class RecursiveSql
     /** Lines of paired parents are paired by find number: in the generated pair no identity is shared and no find number moves. */
     public static function comparison(int $left, int $right): string
     {
-        $lines =
-            'SELECT r.item_id, l.* FROM structure_lines l JOIN revisions r ON r.id = l.revision_id WHERE l.kind = \'engineering\' AND ' .
-            self::HOLDS;
+        $lines = 'SELECT r.item_id, l.* FROM structure_lines l JOIN revisions r ON r.id = l.content_id WHERE ' . self::HOLDS;
 
         return "WITH RECURSIVE pair (a, b) AS (
                 SELECT {$left}::bigint, {$right}::bigint

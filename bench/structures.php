@@ -45,7 +45,7 @@ $items = new class ($index) {
     {
         $row = DB::selectOne(
             'SELECT component_id, n FROM (SELECT component_id, count(*) AS n, row_number() OVER (ORDER BY count(*), component_id) AS at, count(*) OVER () AS all
-            FROM structure_lines WHERE kind = \'engineering\' GROUP BY component_id) x WHERE at = GREATEST(1, round(?::numeric * x.all))',
+            FROM structure_lines GROUP BY component_id) x WHERE at = GREATEST(1, round(?::numeric * x.all))',
             [$share],
         );
 

@@ -45,10 +45,10 @@ final class GeneratedData
     {
         $category = DB::table('categories')->insertGetId(['code' => 'generated', 'name' => 'Generated', 'sequence' => 'letters']);
         $this->firstItem = (int) DB::selectOne("SELECT nextval(pg_get_serial_sequence('items', 'id')) AS id")->id;
-        $this->firstRevision = (int) DB::selectOne("SELECT nextval(pg_get_serial_sequence('revisions', 'id')) AS id")->id;
+        $this->firstRevision = (int) DB::selectOne("SELECT nextval(pg_get_serial_sequence('contents', 'id')) AS id")->id;
         $products = max(1, (int) ($this->items * self::PRODUCTS));
 
-        DB::statement('ALTER TABLE revisions DISABLE TRIGGER USER');
+        DB::statement('ALTER TABLE contents DISABLE TRIGGER USER');
         $items = new CopyInto('items', [
             'id',
             'number',
@@ -61,7 +61,7 @@ final class GeneratedData
             'standard_cost',
             'lead_time_days',
         ]);
-        $revisions = new CopyInto('revisions', ['id', 'item_id', 'code', 'status', 'effective_from', 'released_at', 'reason']);
+        $revisions = new CopyInto('contents', ['id', 'item_id', 'code', 'status', 'effective_from', 'released_at', 'reason']);
         for ($i = 0; $i < $this->items; $i++) {
             $assembly = $i < $this->assemblies;
             $items->row([
@@ -88,15 +88,15 @@ final class GeneratedData
         }
         $items->flush();
         $revisions->flush();
-        DB::statement('ALTER TABLE revisions ENABLE TRIGGER USER');
+        DB::statement('ALTER TABLE contents ENABLE TRIGGER USER');
         DB::statement("SELECT setval(pg_get_serial_sequence('items', 'id'), (SELECT max(id) FROM items))");
-        DB::statement("SELECT setval(pg_get_serial_sequence('revisions', 'id'), (SELECT max(id) FROM revisions))");
+        DB::statement("SELECT setval(pg_get_serial_sequence('contents', 'id'), (SELECT max(id) FROM contents))");
     }
 
     /** @return int how many lines were written */
     public function writeLines(int $lines): int
     {
-        $copy = new CopyInto('structure_lines', ['revision_id', 'kind', 'line_key', 'find', 'component_id', 'quantity', 'unit']);
+        $copy = new CopyInto('structure_lines', ['content_id', 'line_key', 'find', 'component_id', 'quantity', 'unit']);
         DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
         $key = 0;
         for ($parent = 0; $parent < $this->assemblies; $parent++) {
@@ -107,7 +107,6 @@ final class GeneratedData
                 $quantity = $component < $this->assemblies ? 1 + intdiv($this->random->getInt(0, 9), 9) : $this->random->getInt(1, 8);
                 $copy->row([
                     $this->firstRevision + $parent,
-                    'engineering',
                     sprintf('00000000-0000-7000-8000-%012x', ++$key),
                     $n * 10,
                     $this->firstItem + $component,
@@ -147,12 +146,12 @@ final class GeneratedData
         // What stands in for a part is used nowhere else in the pair.
         $others = array_splice($parts, intdiv(count($parts), 2));
         $assemblies = max(1, intdiv($lines, 100));
-        DB::statement('ALTER TABLE revisions DISABLE TRIGGER USER');
+        DB::statement('ALTER TABLE contents DISABLE TRIGGER USER');
         DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
         foreach (['A' => 0, 'B' => 50] as $side => $differs) {
             $random = new Randomizer(new Xoshiro256StarStar(5));
             $item = 1 + (int) DB::table('items')->max('id');
-            $revision = 1 + (int) DB::table('revisions')->max('id');
+            $revision = 1 + (int) DB::table('contents')->max('id');
             $items = new CopyInto('items', [
                 'id',
                 'number',
@@ -165,10 +164,9 @@ final class GeneratedData
                 'standard_cost',
                 'lead_time_days',
             ]);
-            $revisions = new CopyInto('revisions', ['id', 'item_id', 'code', 'status', 'effective_from', 'released_at', 'reason']);
+            $revisions = new CopyInto('contents', ['id', 'item_id', 'code', 'status', 'effective_from', 'released_at', 'reason']);
             $copy = new CopyInto('structure_lines', [
-                'revision_id',
-                'kind',
+                'content_id',
                 'line_key',
                 'find',
                 'component_id',
@@ -205,7 +203,6 @@ final class GeneratedData
                 $component = $parent === 0 ? $item + 1 + $n : ($other && $n % 100 === 0 ? $others : $parts)[$part];
                 $copy->row([
                     $revision + $parent,
-                    'engineering',
                     sprintf('00000000-0000-7000-%s-%012x', $side === 'A' ? '9000' : 'a000', $n),
                     $find[$parent],
                     $component,
@@ -217,10 +214,10 @@ final class GeneratedData
             }
             $copy->flush();
         }
-        foreach (['revisions', 'structure_lines'] as $table) {
+        foreach (['contents', 'structure_lines'] as $table) {
             DB::statement("ALTER TABLE {$table} ENABLE TRIGGER USER");
         }
-        foreach (['items', 'revisions'] as $table) {
+        foreach (['items', 'contents'] as $table) {
             DB::statement("SELECT setval(pg_get_serial_sequence('{$table}', 'id'), (SELECT max(id) FROM {$table}))");
         }
     }

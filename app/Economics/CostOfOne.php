@@ -40,7 +40,7 @@ final readonly class CostOfOne
         $revised = $this->orders->toCore(OrderReader::load($order))->revised();
         $numbers = [];
         foreach ($revised as $item) {
-            array_push($numbers, $item->number, ...$item->before->components(), ...$item->after->components());
+            array_push($numbers, $item->number, ...$item->before()->components(), ...$item->after()->components());
         }
         $items = Item::query()->whereIn('number', array_values(array_unique($numbers)))->get()->keyBy('number');
         $costs = $items
@@ -54,7 +54,7 @@ final readonly class CostOfOne
         $day = $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
         $rows = $missing = [];
         foreach ($revised as $item) {
-            $difference = CostDifference::settled($day, $item->before, $item->after, $costs);
+            $difference = CostDifference::settled($day, $item->before(), $item->after(), $costs);
             $missing = [...$missing, ...$difference->missing];
             if ($difference->perUnit->tenThousandths !== 0) {
                 $rows[] = [$items[$item->number], "Edits of {$order->number}", $difference->perUnit];

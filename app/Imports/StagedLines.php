@@ -136,13 +136,13 @@ final class StagedLines
             ->all();
     }
 
-    /** @param  string  $revisions  a query of item_id and id: the revision of each parent that gets the lines */
-    public function write(StructureKind $kind, string $revisions): void
+    /** Writes them to the content of the kind that is in review for each parent. */
+    public function write(StructureKind $kind): void
     {
         $columns = implode(', ', array_keys(self::OF_LINE));
         DB::insert(
-            "INSERT INTO structure_lines (revision_id, kind, {$columns}) SELECT revision.id, ?, {$columns}
-            FROM staged_lines JOIN ({$revisions}) AS revision ON revision.item_id = parent_id ORDER BY row",
+            "INSERT INTO structure_lines (content_id, {$columns}) SELECT content.id, {$columns}
+            FROM staged_lines JOIN contents content ON content.item_id = parent_id AND content.kind = ? AND content.status = 'in_review' ORDER BY row",
             [$kind->value],
         );
     }

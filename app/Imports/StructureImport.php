@@ -91,24 +91,23 @@ final class StructureImport implements Importer
         $structures = 0;
         for ($last = 0; ($parents = $this->lines->parentsAfter($last)) !== []; $last = max($parents)) {
             $structures += count($parents);
-            if ($this->kind === StructureKind::Engineering) {
-                self::firstRevisions($parents, $firstDay);
-            } else {
-                // No revision changes its status, so nothing else notes that the index has to read these again.
-                DB::table('structure_touches')->insert(array_map(static fn(int $parent): array => ['item_id' => $parent], $parents));
-            }
+            $this->kind === StructureKind::Engineering ? self::firstRevisions($parents, $firstDay) : self::designs($parents);
         }
-        $this->lines->write(
-            $this->kind,
-            $this->kind === StructureKind::Engineering
-                ? "SELECT item_id, id FROM revisions WHERE status = 'in_review'"
-                : 'SELECT DISTINCT ON (item_id) item_id, id FROM revisions ORDER BY item_id, id DESC',
-        );
-        if ($this->kind === StructureKind::Engineering) {
-            $released = ['status' => 'released', 'released_by' => $by->id, 'released_at' => CarbonImmutable::now()];
-            for ($last = 0; ($parents = $this->lines->parentsAfter($last)) !== []; $last = max($parents)) {
-                DB::table('revisions')->whereIn('item_id', $parents)->where('status', 'in_review')->update($released);
+        $this->lines->write($this->kind);
+        $released = ['status' => 'released', 'released_by' => $by->id, 'released_at' => CarbonImmutable::now()];
+        for ($last = 0; ($parents = $this->lines->parentsAfter($last)) !== []; $last = max($parents)) {
+            $of = DB::table('contents')->where('kind', $this->kind->value)->whereIn('item_id', $parents);
+            if ($this->kind === StructureKind::Design) {
+                self::endOlderDesigns($parents);
+                // What is drawn for a revision in work waits for its release.
+                DB::table('contents')
+                    ->where('kind', 'design')
+                    ->whereIn('item_id', $parents)
+                    ->where('status', 'in_review')
+                    ->whereNull('effective_from')
+                    ->update(['status' => 'in_work']);
             }
+            $of->where('status', 'in_review')->update($released);
         }
 
         return "{$structures} structures with {$this->lines->count()} lines";
@@ -127,7 +126,7 @@ final class StructureImport implements Importer
             ->whereIn('id', $parents)
             ->get()
             ->mapWithKeys(static fn(Item $item): array => [$item->id => $sequences->of($item)->first()]);
-        DB::table('revisions')->insert(
+        DB::table('contents')->insert(
             array_map(
                 static fn(int $parent): array => [
                     'item_id' => $parent,
@@ -138,6 +137,36 @@ final class StructureImport implements Importer
                 ],
                 $parents,
             ),
+        );
+    }
+
+    /**
+     * What the model says of the newest revision of each, from the day on which that holds.
+     *
+     * @param  list<int>  $parents
+     */
+    private static function designs(array $parents): void
+    {
+        DB::insert(
+            "INSERT INTO contents (item_id, kind, builds_id, code, status, effective_from, effective_to, reason)
+            SELECT DISTINCT ON (item_id) item_id, 'design', id, code, 'in_review', effective_from, effective_to, 'Taken over from the model'
+            FROM revisions WHERE item_id = ANY (?::bigint[]) ORDER BY item_id, id DESC",
+            ['{' . implode(',', $parents) . '}'],
+        );
+    }
+
+    /**
+     * The model of an earlier revision holds until that of the newer begins.
+     *
+     * @param  list<int>  $parents
+     */
+    private static function endOlderDesigns(array $parents): void
+    {
+        DB::update(
+            "UPDATE contents older SET status = 'superseded', effective_to = newer.effective_from FROM contents newer
+            WHERE older.item_id = ANY (?::bigint[]) AND older.kind = 'design' AND older.status = 'released'
+                AND newer.item_id = older.item_id AND newer.kind = 'design' AND newer.status = 'in_review' AND newer.effective_from IS NOT NULL",
+            ['{' . implode(',', $parents) . '}'],
         );
     }
 
@@ -230,7 +259,7 @@ final class StructureImport implements Importer
         $this->pinned += PinnedRevisions::named($named);
         $rows = DB::select(
             "SELECT i.number, i.id, i.unit, released.code, newest.id AS newest,
-                EXISTS (SELECT 1 FROM structure_lines l WHERE l.revision_id = newest.id AND l.kind = 'design') AS drawn
+                EXISTS (SELECT 1 FROM contents d WHERE d.builds_id = newest.id AND d.kind = 'design') AS drawn
             FROM items i LEFT JOIN revisions released ON released.item_id = i.id AND released.status = 'released'
             LEFT JOIN LATERAL (SELECT id FROM revisions r WHERE r.item_id = i.id ORDER BY id DESC LIMIT 1) newest ON true
             WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb))",

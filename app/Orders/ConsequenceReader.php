@@ -42,7 +42,7 @@ final readonly class ConsequenceReader
         foreach ($revised as $item) {
             $comparison = $item->comparison();
             $lines += count($comparison->changes());
-            $cost = CostDifference::settled($day, $item->before, $item->after, $costs);
+            $cost = CostDifference::settled($day, $item->before(), $item->after(), $costs);
             $settled = $cost->day->isBefore($settled) ? $settled : $cost->day;
             $missing = [...$missing, ...$cost->missing];
             $own = $items[$item->number]->id;
@@ -80,7 +80,7 @@ final readonly class ConsequenceReader
         foreach ($core->items as $item) {
             $affected[$item->number] = true;
             // A component that stands in another line afterwards has not gone.
-            foreach (array_diff($item->before->components(), $item->after->components()) as $gone) {
+            foreach (array_diff($item->before()->components(), $item->after()->components()) as $gone) {
                 $affected[$gone] = true;
             }
         }
@@ -93,7 +93,7 @@ final readonly class ConsequenceReader
     {
         $numbers = [];
         foreach ($core->items as $item) {
-            $numbers = [...$numbers, $item->number, ...$item->before->components(), ...$item->after->components()];
+            $numbers = [...$numbers, $item->number, ...$item->before()->components(), ...$item->after()->components()];
         }
 
         return array_values(array_unique($numbers));

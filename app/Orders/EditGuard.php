@@ -8,6 +8,7 @@ use App\Days\Today;
 use App\Http\Stale;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\OrderItem;
+use App\Orders\Models\WorkRecord;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use App\Structures\PinnedRevisions;
@@ -15,8 +16,7 @@ use App\Structures\StructureReader;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
-use Orthotaxis\Core\Edit\Conflict;
-use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
@@ -29,12 +29,12 @@ final readonly class EditGuard
     public function __construct(private StructureReader $structures, private OrderReader $orders) {}
 
     /** @return array<string, list<EditRecord>> what was edited after it was on screen, by line */
-    public static function unseen(OrderItem $row, int $seen): array
+    public static function unseen(WorkRecord $work, int $seen): array
     {
         $unseen = [];
-        foreach ($row->edits as $edit) {
+        foreach ($work->edits as $edit) {
             if ($edit->number > $seen && $edit->withdrawn_at === null) {
-                $unseen[$edit->line_key][] = $edit;
+                $unseen[$edit->part][] = $edit;
             }
         }
 
@@ -47,10 +47,10 @@ final readonly class EditGuard
      *
      * @throws Stale when the line was changed, in the same place, after it was on screen
      */
-    public static function refuseWhatOthersChanged(Edit $edit, array $unseen, ?Line $now): void
+    public static function refuseWhatOthersChanged(LineEdit $edit, array $unseen, ?Line $now): void
     {
         foreach ($unseen as $other) {
-            if (Conflict::between($edit, $other->toCore()) !== []) {
+            if ($edit->conflictsWith($other->ofLine()) !== []) {
                 throw new Stale(
                     sprintf('%s changed this line meanwhile. Yours was not saved; both are shown.', $other->author->name),
                     $now === null
@@ -67,7 +67,7 @@ final readonly class EditGuard
      * @param  array<int, array{Line, ?Line}>  $changes  as it is to read, and as it read before; by place
      * @return array<int, Refusal> by place
      */
-    public function faults(OrderItem $row, array $changes): array
+    public function faults(WorkRecord $work, array $changes): array
     {
         $lines = array_map(static fn(array $change): Line => $change[0], $changes);
         $components = Item::query()
@@ -78,7 +78,7 @@ final readonly class EditGuard
         $coming =
             array_filter($lines, static fn(Line $line): bool => $line->revision !== null && !isset($pinned[$line->below()])) === []
                 ? []
-                : $this->coming($row);
+                : $this->coming($work->row);
         $faults = $new = [];
         foreach ($changes as $at => [$line, $was]) {
             $component = $components[$line->component] ?? null;
@@ -111,7 +111,7 @@ final readonly class EditGuard
             }
         }
 
-        return $faults + ($new === [] ? [] : $this->loops($row, $new));
+        return $faults + ($new === [] ? [] : $this->loops($work->row, $new));
     }
 
     /** @return array<string, true> the revisions that the order itself releases, by what Line::below says */
@@ -164,15 +164,15 @@ final readonly class EditGuard
     private function plannedElsewhere(OrderItem $row): array
     {
         $rows = OrderItem::query()
-            ->with('edits')
+            ->with('works.edits')
             ->where('id', '!=', $row->id)
             ->where('outcome', Outcome::Revise->value)
             ->whereHas('order', static fn(Builder $order): Builder => $order->whereIn('state', OrderState::editing()))
-            ->whereHas('edits', static fn(Builder $edits): Builder => $edits->whereNull('withdrawn_at'))
+            ->whereHas('works.edits', static fn(Builder $edits): Builder => $edits->whereNull('withdrawn_at'))
             ->get();
         $numbers = [];
         foreach ($rows as $other) {
-            foreach (OrderReader::activeEdits($other) as $edit) {
+            foreach ($other->engineering()?->lineEdits() ?? [] as $edit) {
                 if (isset($edit->fields()[LineField::Component->value])) {
                     $numbers[$other->item_id][] = $edit->fields()[LineField::Component->value];
                 }

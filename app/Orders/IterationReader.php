@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Orders;
 
 use App\Orders\Models\EditRecord;
-use App\Orders\Models\OrderItem;
+use App\Orders\Models\WorkRecord;
 use App\Structures\StructureReader;
 use Orthotaxis\Core\Edit\Apply;
-use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -18,17 +18,17 @@ final readonly class IterationReader
     public function __construct(private StructureReader $structures) {}
 
     /** @throws Refusal when there is no such iteration */
-    public function structure(OrderItem $row, int $number): Structure
+    public function structure(WorkRecord $work, int $number): Structure
     {
         $iteration =
-            $row->iterations()->where('number', $number)->first() ??
+            $work->iterations()->where('number', $number)->first() ??
             throw Refusal::at('iteration', "There is no iteration {$number} of this work.");
-        $edits = $row->edits
+        $edits = $work->edits
             ->whereIn('number', $iteration->edits)
-            ->map(static fn(EditRecord $edit): Edit => $edit->toCore())
+            ->map(static fn(EditRecord $edit): LineEdit => $edit->ofLine())
             ->values()
             ->all();
 
-        return Apply::all($this->structures->ofRevision($iteration->base_revision_id), $edits);
+        return Apply::all($this->structures->ofContent($iteration->base_id), $edits);
     }
 }

@@ -24,11 +24,11 @@ final readonly class OlderUseReader
 {
     private const LINES = "
         SELECT r.item_id AS holder, l.line_key AS line, l.find, p.code AS revision, p.effective_to AS ends_on, (
-            SELECT o.number FROM edits e JOIN change_order_items oi ON oi.id = e.order_item_id JOIN change_orders o ON o.id = oi.order_id
-            WHERE oi.item_id = r.item_id AND e.line_key = l.line_key AND e.withdrawn_at IS NULL AND (jsonb_exists(e.fields, 'revision') OR e.operation IN ('remove', 'replace'))
+            SELECT o.number FROM edits e JOIN works w ON w.id = e.work_id JOIN change_order_items oi ON oi.id = w.order_item_id JOIN change_orders o ON o.id = oi.order_id
+            WHERE oi.item_id = r.item_id AND e.part = l.line_key::text AND e.withdrawn_at IS NULL AND (jsonb_exists(e.fields, 'revision') OR e.operation IN ('remove', 'replace'))
                 AND o.state IN {editing} ORDER BY o.id DESC LIMIT 1) AS adopted_by
-        FROM structure_lines l JOIN revisions r ON r.id = l.revision_id AND r.status = 'released' JOIN revisions p ON p.id = l.pinned_id
-        WHERE p.item_id = :item AND p.status <> 'released' AND l.kind = 'engineering' ORDER BY r.item_id, l.find";
+        FROM structure_lines l JOIN revisions r ON r.id = l.content_id AND r.status = 'released' JOIN revisions p ON p.id = l.pinned_id
+        WHERE p.item_id = :item AND p.status <> 'released' ORDER BY r.item_id, l.find";
 
     private const DOCUMENTS = "
         SELECT d.document_id AS holder, '' AS line, NULL AS find, p.code AS revision, p.effective_to AS ends_on, o.number AS adopted_by

@@ -6,39 +6,37 @@ namespace App\Orders;
 
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
+use App\Orders\Contents\ContentKind;
+use App\Orders\Contents\ContentKinds;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\Signature;
-use App\Structures\Models\Item;
-use App\Structures\PinnedRevisions;
+use App\Orders\Models\WorkRecord;
+use App\Structures\Models\Content as ContentRecord;
 use App\Structures\RevisionSequences;
-use App\Structures\StructureReader;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as SupportCollection;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\Base;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
-use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
-use Orthotaxis\Core\Edit\Apply;
-use Orthotaxis\Core\Edit\Edit;
-use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Revision\Phase;
+use Orthotaxis\Core\Change\Work;
+use Orthotaxis\Core\Content\Edit;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Revision\RevisionStatus;
-use Orthotaxis\Core\Structure\Line;
-use Orthotaxis\Core\Structure\Structure;
 
-/** Brings orders with their items and edits from the database to core. */
+/** Brings orders with their items, works and edits from the database to core. */
 final readonly class OrderReader
 {
     private const RELATIONS = [
         'items.item.category',
         'items.item.everReleased',
         'items.item.revisingOrders',
-        'items.base',
-        'items.edits.author',
+        'items.works.base',
+        'items.works.edits.author',
         'author',
         'editor',
         'signer',
@@ -46,7 +44,7 @@ final readonly class OrderReader
         'requests',
     ];
 
-    public function __construct(private StructureReader $structures, private RevisionSequences $sequences) {}
+    public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences) {}
 
     /** Loads all that reading the order needs, in a fixed number of queries. */
     public static function load(ChangeOrder $order): ChangeOrder
@@ -70,22 +68,10 @@ final readonly class OrderReader
     public function many(Collection $orders): array
     {
         $rows = self::loadAll($orders);
-        $bases = $this->structures->ofRevisions(array_values($rows->pluck('base_revision_id')->filter()->unique()->all()));
-        $works = $lines = [];
-        foreach ($rows as $row) {
-            $base = $bases[$row->base_revision_id] ?? new Structure();
-            [$after, $broken] = self::after($base, self::activeEdits($row));
-            $works[$row->order_id][] = [$row, $base, $after, $broken];
-            array_push($lines, ...array_values($after->lines));
-        }
-        $released = self::everReleased($lines);
-        $pinned = PinnedRevisions::ids($lines);
+        $works = $this->works($rows->flatMap(static fn(OrderItem $row): Collection => $row->works)->keyBy('id'));
         $sheets = self::sheets($rows);
 
-        return $orders
-            ->keyBy('id')
-            ->map(fn(ChangeOrder $order): Order => $this->order($order, $works[$order->id] ?? [], $released, $pinned, $sheets))
-            ->all();
+        return $orders->keyBy('id')->map(fn(ChangeOrder $order): Order => $this->order($order, $works, $sheets))->all();
     }
 
     /**
@@ -98,35 +84,103 @@ final readonly class OrderReader
             static fn(ChangeOrder $order): Collection => $order->items->each(static function (OrderItem $row) use ($order): void {
                 $row->setRelation('order', $order);
                 $row->item->setRelation('released', $row->item->everReleased->firstWhere('status', RevisionStatus::Released));
+                $row->works->each(static fn(WorkRecord $work) => $work->setRelation('row', $row));
             }),
         );
     }
 
     /**
-     * @param  list<array{OrderItem, Structure, Structure, list<string>}>  $works  item, before, after, and why edits do not fit
-     * @param  array<array-key, Item>  $released  components by number
-     * @param  array<string, int>  $pinned  released revisions that lines name
+     * @param  SupportCollection<int, WorkRecord>  $records  by id
+     * @return array<int, Work> by id
+     */
+    private function works(SupportCollection $records): array
+    {
+        $newest = self::newest($records);
+        $works = [];
+        foreach ($records->groupBy('kind', preserveKeys: true) as $name => $some) {
+            $kind = $this->kinds->of((string) $name);
+            $bases = $kind->read($some->pluck('base_id')->filter()->unique()->values()->all());
+            $ofKind = $some
+                ->map(
+                    fn(WorkRecord $record): Work => Work::on(
+                        $record->subject(),
+                        $this->base($record, $newest[self::subject($record->row->item_id, $record->kind, $record->plant)] ?? null),
+                        $bases[$record->base_id] ?? $kind->none(),
+                        self::edits($record, $kind),
+                    ),
+                )
+                ->all();
+            foreach ($kind->missing($some, $ofKind) as $id => $missing) {
+                $ofKind[$id] = $ofKind[$id]->lacking($missing);
+            }
+            $works += $ofKind;
+        }
+
+        return $works;
+    }
+
+    /** @return list<Edit> */
+    private static function edits(WorkRecord $record, ContentKind $kind): array
+    {
+        return $record
+            ->holding()
+            ->map(static fn(EditRecord $edit): Edit => $kind->edit($edit->operation, $edit->part, $edit->fields))
+            ->values()
+            ->all();
+    }
+
+    /**
+     * @param  SupportCollection<int, WorkRecord>  $records
+     * @return array<string, ContentRecord> the content of each subject that was released last
+     */
+    private static function newest(SupportCollection $records): array
+    {
+        if ($records->isEmpty()) {
+            return [];
+        }
+
+        return ContentRecord::query()
+            ->where('status', RevisionStatus::Released)
+            ->whereIn('item_id', $records->map(static fn(WorkRecord $record): int => $record->row->item_id)->unique())
+            ->get()
+            ->keyBy(static fn(ContentRecord $content): string => self::subject($content->item_id, $content->kind, $content->plant))
+            ->all();
+    }
+
+    private static function subject(int $item, string $kind, string $plant): string
+    {
+        return "{$item} {$kind} {$plant}";
+    }
+
+    private function base(WorkRecord $record, ?ContentRecord $newest): Base
+    {
+        $row = $record->row;
+        $base = $record->base;
+        $code = $base?->status->isFrozen() === true ? $base->code : null;
+
+        return new Base(
+            $code,
+            // Once released, the order's own revision is the newest; nothing has moved on then.
+            $newest?->order_id === $row->order_id ? $code : $newest?->code,
+            $base?->effective_from === null ? null : Day::parse($base->effective_from),
+            $this->sequences->of($row->item),
+        );
+    }
+
+    /**
+     * @param  array<int, Work>  $works  by id
      * @param  Collection<int, ItemFile>  $sheets
      */
-    private function order(ChangeOrder $order, array $works, array $released, array $pinned, Collection $sheets): Order
+    private function order(ChangeOrder $order, array $works, Collection $sheets): Order
     {
-        $day = $order->effective_on === null ? null : Day::parse($order->effective_on);
         $revised = $order->items->where('outcome', Outcome::Revise);
-        $coming = [];
-        foreach ($revised as $row) {
-            $coming[Line::pinned($row->item->number, $this->sequences->of($row->item)->next(self::baseCode($row)))] = true;
-        }
-        // What is released for the first time under the same order is there on the same day.
-        $lacking = array_diff_key(
-            array_filter($released, static fn(Item $item): bool => !self::isThere($item, $day)),
-            $revised->keyBy(static fn(OrderItem $row): string => $row->item->number)->all(),
-        );
         $sheets = $sheets
             ->whereIn('item_id', $revised->pluck('item_id'))
             ->filter(static fn(ItemFile $file): bool => $file->order_id === null || $file->order_id === $order->id);
         // Whoever brought a sheet that is released with the order has made a part of what is signed.
         $authors = $order->items
-            ->flatMap(static fn(OrderItem $row): SupportCollection => $row->edits->whereNull('withdrawn_at')->toBase()->pluck('author_id'))
+            ->flatMap(static fn(OrderItem $row): Collection => $row->works)
+            ->flatMap(static fn(WorkRecord $work): SupportCollection => $work->holding()->pluck('author_id'))
             ->merge($sheets->pluck('person_id')->filter());
 
         return new Order(
@@ -135,19 +189,11 @@ final readonly class OrderReader
             author: $order->author_id,
             editor: $order->editor_id,
             signer: $order->signer_id,
-            effectiveOn: $day,
-            items: array_map(
-                fn(array $work): CoreOrderItem => $this->item(
-                    $work,
-                    [...self::notThere($work[2], $lacking), ...self::unresolved($work[2], $coming + $pinned)],
-                    $sheets
-                        ->where('item_id', $work[0]->item_id)
-                        ->map(static fn(ItemFile $file): string => "{$file->role->value} {$file->name} {$file->sha256}")
-                        ->values()
-                        ->all(),
-                ),
-                $works,
-            ),
+            effectiveOn: $order->effective_on === null ? null : Day::parse($order->effective_on),
+            items: $order->items
+                ->map(fn(OrderItem $row): CoreOrderItem => $this->item($row, $works, $sheets->where('item_id', $row->item_id)))
+                ->values()
+                ->all(),
             editAuthors: $authors->unique()->values()->all(),
             signedDigest: $order->signatures->first(
                 static fn(Signature $signature): bool => $signature->meaning === 'signed' && !$signature->void,
@@ -156,52 +202,31 @@ final readonly class OrderReader
         );
     }
 
-    /** Whether the item has a revision in force on the day; while none is said, whether it has one at all. */
-    private static function isThere(Item $item, ?Day $day): bool
-    {
-        return $day === null ? $item->everReleased->isNotEmpty() : $item->inForce($day)->phase() === Phase::InForce;
-    }
-
     /**
-     * @param  list<Line>  $lines
-     * @return array<array-key, Item> their components by number, with all that was ever released of them
+     * @param  array<int, Work>  $works  by id
+     * @param  Collection<int, ItemFile>  $sheets
      */
-    private static function everReleased(array $lines): array
+    private function item(OrderItem $row, array $works, Collection $sheets): CoreOrderItem
     {
-        $numbers = array_unique(array_map(static fn(Line $line): string => $line->component, $lines));
+        $code = $row->baseCode();
+        $released = $row->item->released;
 
-        return $numbers === [] ? [] : Item::query()->with('everReleased')->whereIn('number', $numbers)->get()->keyBy('number')->all();
-    }
-
-    /**
-     * @param  array<array-key, Item>  $lacking  by number
-     * @return list<string> components of the structure that are not there on the day
-     */
-    private static function notThere(Structure $after, array $lacking): array
-    {
-        return array_values(array_filter($after->components(), static fn(string $number): bool => isset($lacking[$number])));
-    }
-
-    /**
-     * @param  array<string, mixed>  $known  by what Line::below says
-     * @return list<string> revisions that lines name and that neither are released nor come with the order, in words
-     */
-    private static function unresolved(Structure $after, array $known): array
-    {
-        $unresolved = [];
-        foreach ($after->lines as $line) {
-            if ($line->revision !== null && !isset($known[$line->below()])) {
-                $unresolved[$line->below()] = "{$line->component} at revision {$line->revision}";
-            }
-        }
-
-        return array_values($unresolved);
-    }
-
-    /** @return list<Edit> what holds now, in order */
-    public static function activeEdits(OrderItem $row): array
-    {
-        return $row->edits->whereNull('withdrawn_at')->map(static fn(EditRecord $edit): Edit => $edit->toCore())->values()->all();
+        return new CoreOrderItem(
+            number: $row->item->number,
+            outcome: $row->outcome,
+            disposition: $row->disposition,
+            base: new Base(
+                $code,
+                $released?->order_id === $row->order_id ? $code : $released?->code,
+                sequence: $this->sequences->of($row->item),
+            ),
+            works: $row->works
+                ->filter(static fn(WorkRecord $work): bool => $row->outcome === Outcome::Revise || $work->kind !== Subject::ENGINEERING)
+                ->map(static fn(WorkRecord $work): Work => $works[$work->id])
+                ->values()
+                ->all(),
+            files: $sheets->map(static fn(ItemFile $file): string => "{$file->role->value} {$file->name} {$file->sha256}")->values()->all(),
+        );
     }
 
     /**
@@ -222,56 +247,5 @@ final readonly class OrderReader
             )
             ->orderBy('id')
             ->get();
-    }
-
-    /** The released revision that the edits start from, if one does. */
-    private static function baseCode(OrderItem $row): ?string
-    {
-        $base = $row->base?->status->isFrozen() === true ? $row->base->code : null;
-
-        // Before the order is opened, it has no base yet.
-        return $row->base === null && $row->order->state !== OrderState::Revising ? $row->item->released?->code : $base;
-    }
-
-    /**
-     * @param  list<Edit>  $edits
-     * @return array{Structure, list<string>} after, and why edits do not fit
-     */
-    public static function after(Structure $base, array $edits): array
-    {
-        try {
-            return [Apply::all($base, $edits), []];
-        } catch (Refusal $refusal) {
-            return [$base, array_values($refusal->reasons)];
-        }
-    }
-
-    /**
-     * @param  array{OrderItem, Structure, Structure, list<string>}  $work
-     * @param  list<string>  $unreleased
-     * @param  list<string>  $files
-     */
-    private function item(array $work, array $unreleased, array $files): CoreOrderItem
-    {
-        [$row, $before, $after, $broken] = $work;
-        $from = $row->base?->effective_from;
-        $code = self::baseCode($row);
-        $released = $row->item->released;
-
-        return new CoreOrderItem(
-            number: $row->item->number,
-            outcome: $row->outcome,
-            disposition: $row->disposition,
-            baseRevision: $code,
-            // Once released, the order's own revision is the newest; nothing has moved on then.
-            latestRevision: $row->order_id === $released?->order_id ? $code : $released?->code,
-            baseEffectiveFrom: $from === null ? null : Day::parse($from),
-            before: $before,
-            after: $after,
-            unreleased: $unreleased,
-            brokenEdits: $broken,
-            files: $files,
-            sequence: $this->sequences->of($row->item),
-        );
     }
 }

@@ -21,8 +21,12 @@ final readonly class OrderSide implements PlannedSide
         foreach ($this->orders->toCore($order)->revised() as $revised) {
             if ($revised->number === $item->number) {
                 return $iteration === null
-                    ? $revised->after
-                    : $this->iterations->structure($order->items->firstOrFail('item_id', $item->id), $iteration);
+                    ? $revised->after()
+                    : $this->iterations->structure(
+                        $order->items->firstOrFail('item_id', $item->id)->engineering() ??
+                            throw Refusal::at($place, "There is no work on {$item->number} yet."),
+                        $iteration,
+                    );
             }
         }
         throw Refusal::at($place, "{$by} does not revise {$item->number}.");

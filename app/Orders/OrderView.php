@@ -43,11 +43,9 @@ final readonly class OrderView
                     item: ItemRow::of($row->item),
                     outcome: $row->outcome->value,
                     disposition: $row->disposition?->value,
-                    base: $item->baseRevision,
+                    base: $item->base->revision,
                     becomes: $item->becomes(),
-                    moved_on: $row->outcome === Outcome::Revise &&
-                        $row->base_revision_id !== null &&
-                        $item->baseRevision !== $item->latestRevision,
+                    moved_on: $row->outcome === Outcome::Revise && $row->engineering()?->base_id !== null && $item->base->hasMovedOn(),
                     changes: count($item->comparison()->changes()),
                 );
             })

@@ -10,7 +10,6 @@ use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
-use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 
 /** What structures would be on a day if the open orders that are to hold by then were released. */
@@ -45,10 +44,10 @@ final class PlannedStructures implements Overlay
                 if (!isset($structures[$item->number])) {
                     continue;
                 }
-                $structures[$item->number] = $item->after->on($day);
+                $structures[$item->number] = $item->after()->on($day);
                 $this->orders[$item->number] = $order->number;
                 $this->marks[$item->number] = [];
-                foreach (Comparison::of($item->before, $item->after)->changes() as $difference) {
+                foreach ($item->comparison()->changes() as $difference) {
                     if ($difference->after !== null) {
                         $this->marks[$item->number][$difference->after->key] = $difference->kind;
                     }

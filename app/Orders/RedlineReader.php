@@ -46,7 +46,7 @@ final readonly class RedlineReader
                 array_unique(
                     array_merge(
                         ...array_map(
-                            static fn(CoreOrderItem $item): array => [...$item->before->components(), ...$item->after->components()],
+                            static fn(CoreOrderItem $item): array => [...$item->before()->components(), ...$item->after()->components()],
                             $core->items,
                         ),
                     ),
@@ -54,7 +54,7 @@ final readonly class RedlineReader
             )
             ->get()
             ->keyBy('number');
-        $order->items->load('iterations.person');
+        $order->items->loadMissing('works.iterations.person');
         $data = collect(OrderView::items($order, $core))->keyBy(static fn($row): string => $row->item->number);
         $mayEdit = $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null;
 
@@ -64,7 +64,10 @@ final readonly class RedlineReader
                 $item = collect($core->items)->firstOrFail('number', $row->item->number);
                 $shown = $data[$row->item->number];
                 // The last edit of each line: later ones take the place of earlier ones.
-                $last = $row->edits->whereNull('withdrawn_at')->keyBy('line_key');
+                $work = $row->engineering();
+                $edits = $work->edits ?? new Collection();
+                $iterations = $work->iterations ?? new Collection();
+                $last = $edits->whereNull('withdrawn_at')->keyBy('part');
 
                 return new Redline(
                     order: $order->number,
@@ -76,21 +79,21 @@ final readonly class RedlineReader
                     becomes: $shown->becomes,
                     moved_on: $shown->moved_on,
                     may_edit: $mayEdit,
-                    seen: (int) $row->edits->max('number'),
-                    can_undo: $row->edits->contains(static fn(EditRecord $edit): bool => $edit->withdrawn_at === null),
-                    can_redo: $row->edits->contains(
+                    seen: (int) $edits->max('number'),
+                    can_undo: $edits->contains(static fn(EditRecord $edit): bool => $edit->withdrawn_at === null),
+                    can_redo: $edits->contains(
                         static fn(EditRecord $edit): bool => $edit->withdrawn_at !== null && $edit->discarded_at === null,
                     ),
                     rows: array_map(
                         static fn(Difference $difference): RedlineRow => self::row($difference, $components, $last),
                         $item->comparison()->differences,
                     ),
-                    working: $item->sequence->working($item->baseRevision, count($row->iterations) + 1),
-                    iterations: $row->iterations
+                    working: $item->base->sequence->working($item->base->revision, count($iterations) + 1),
+                    iterations: $iterations
                         ->map(
                             static fn(Iteration $one): IterationRow => new IterationRow(
                                 number: $one->number,
-                                name: $item->sequence->working($item->baseRevision, $one->number),
+                                name: $item->base->sequence->working($item->base->revision, $one->number),
                                 note: $one->note,
                                 by: $one->person->name,
                                 at: $one->saved_at->toIso8601String(),

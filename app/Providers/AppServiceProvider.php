@@ -9,6 +9,8 @@ use App\Documents\RevisionWork;
 use App\Dossier\ChangeList;
 use App\Dossier\OrderedSwaps;
 use App\Ledger\Ledger;
+use App\Orders\Contents\ContentKinds;
+use App\Orders\Contents\EngineeringContents;
 use App\Orders\OrderSide;
 use App\Orders\OrderWork;
 use App\Orders\PlannedStructures;
@@ -58,6 +60,11 @@ final class AppServiceProvider extends ServiceProvider
     {
         // It collects what one request, or one job, does.
         $this->app->scoped(Ledger::class);
+        $this->app->scoped(ContentKinds::class);
+        $this->app->resolving(
+            ContentKinds::class,
+            static fn(ContentKinds $kinds, Application $app) => $kinds->add($app->make(EngineeringContents::class)),
+        );
     }
 
     public function boot(): void

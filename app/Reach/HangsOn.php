@@ -66,18 +66,18 @@ final readonly class HangsOn
             DB::select(
                 "WITH of AS (SELECT ?::date AS day),
             applying AS NOT MATERIALIZED (
-                SELECT l.* FROM of, structure_lines l JOIN revisions r ON r.id = l.revision_id
-                WHERE l.kind = 'manufacturing' AND l.operation IS NOT NULL AND r.status IN ('released', 'superseded', 'obsolete')
+                SELECT l.*, r.plant, r.item_id FROM of, structure_lines l JOIN contents r ON r.id = l.content_id
+                WHERE r.kind = 'manufacturing' AND l.operation IS NOT NULL AND r.status IN ('released', 'superseded', 'obsolete')
                 AND r.effective_from <= of.day AND coalesce(r.effective_to, 'infinity') > of.day
                 AND coalesce(l.valid_from, '-infinity') <= of.day AND coalesce(l.valid_to, 'infinity') > of.day),
             used AS (
-                SELECT DISTINCT l.revision_id, l.plant, l.operation, c.number AS component, c.id AS component_id FROM applying l JOIN items c ON c.id = l.component_id
+                SELECT DISTINCT l.content_id, l.item_id, l.plant, l.operation, c.number AS component, c.id AS component_id FROM applying l JOIN items c ON c.id = l.component_id
                 WHERE l.component_id = ANY (?::bigint[]))
             SELECT p.number, p.title, u.plant, u.operation, string_agg(DISTINCT u.component, ', ' ORDER BY u.component) AS components, min(u.component_id) AS via,
                 (SELECT json_agg(json_build_array(t.id, t.number, t.title) ORDER BY t.number) FROM applying l JOIN items t ON t.id = l.component_id AND t.kind = 'tool'
-                    WHERE l.revision_id = u.revision_id AND l.plant = u.plant AND l.operation = u.operation) AS tools
-            FROM used u JOIN revisions r ON r.id = u.revision_id JOIN items p ON p.id = r.item_id
-            GROUP BY p.number, p.title, u.revision_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation",
+                    WHERE l.content_id = u.content_id AND l.operation = u.operation) AS tools
+            FROM used u JOIN items p ON p.id = u.item_id
+            GROUP BY p.number, p.title, u.content_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation",
                 [(string) $day, self::list($affected)],
             )
             as $row

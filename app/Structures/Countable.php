@@ -45,8 +45,8 @@ final readonly class Countable
             $lines = DB::select(
                 "
                 SELECT {$from} AS a, {$to} AS b, sum(l.quantity) / 1e6 AS quantity
-                FROM structure_lines l JOIN revisions r ON r.id = l.revision_id
-                WHERE {$from} = ANY (?::bigint[]) AND l.kind = ? AND r.status IN ('released', 'superseded') AND r.effective_from <= ? AND (r.effective_to IS NULL OR r.effective_to > ?)
+                FROM structure_lines l JOIN contents r ON r.id = l.content_id
+                WHERE {$from} = ANY (?::bigint[]) AND r.kind = ? AND r.status IN ('released', 'superseded') AND r.effective_from <= ? AND (r.effective_to IS NULL OR r.effective_to > ?)
                 GROUP BY 1, 2",
                 ['{' . implode(',', array_keys($frontier)) . '}', $kind, (string) $day, (string) $day],
             );

@@ -48,23 +48,43 @@ final readonly class LineLoader
     }
 
     /**
+     * @param  list<int>  $contents  ids
+     * @return array<int, list<Line>> by content
+     */
+    public function ofContents(array $contents): array
+    {
+        return $this->by(
+            'SELECT ' .
+                self::COLUMNS .
+                ', l.content_id AS by FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.content_id = ANY (?::bigint[])',
+            $contents,
+        );
+    }
+
+    /**
      * @param  list<int>  $revisions  ids
      * @return array<int, list<Line>> by revision
      */
     public function ofRevisions(array $revisions, StructureView $view): array
     {
+        return $this->by(
+            'SELECT ' .
+                self::COLUMNS .
+                ", r.id AS by FROM contents r JOIN contents of ON {$view->contentsOfRevision()}
+                JOIN structure_lines l ON l.content_id = of.id JOIN items c ON c.id = l.component_id WHERE r.id = ANY (?::bigint[])",
+            $revisions,
+        );
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, list<Line>>
+     */
+    private function by(string $sql, array $ids): array
+    {
         $lines = [];
-        foreach (
-            DB::select(
-                'SELECT ' .
-                    self::COLUMNS .
-                    ', l.revision_id FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.revision_id = ANY (?::bigint[]) AND ' .
-                    $view->lines(),
-                [self::list($revisions)],
-            )
-            as $row
-        ) {
-            $lines[$row->revision_id][] = $this->line($row);
+        foreach (DB::select($sql, [self::list($ids)]) as $row) {
+            $lines[$row->by][] = $this->line($row);
         }
 
         return $lines;

@@ -12,9 +12,10 @@ final readonly class PinnedRevisions
 {
     /**
      * @param  iterable<Line>  $lines
+     * @param  bool  $alsoComing  also those in review: a release refers to what it releases with it
      * @return array<string, int> revision id by what Line::below says, of those that are released or have been
      */
-    public static function ids(iterable $lines): array
+    public static function ids(iterable $lines, bool $alsoComing = false): array
     {
         $named = [];
         foreach ($lines as $line) {
@@ -23,14 +24,14 @@ final readonly class PinnedRevisions
             }
         }
 
-        return self::named(array_values($named));
+        return self::named(array_values($named), $alsoComing);
     }
 
     /**
      * @param  list<array{string, string}>  $named  item numbers and codes
      * @return array<string, int> the same
      */
-    public static function named(array $named): array
+    public static function named(array $named, bool $alsoComing = false): array
     {
         if ($named === []) {
             return [];
@@ -40,8 +41,8 @@ final readonly class PinnedRevisions
             DB::select(
                 "SELECT i.number, r.code, r.id FROM jsonb_array_elements(?::jsonb) AS named
             JOIN items i ON i.number = named ->> 0 JOIN revisions r ON r.item_id = i.id AND r.code = named ->> 1
-            WHERE r.status IN ('released', 'superseded', 'obsolete')",
-                [json_encode($named, JSON_THROW_ON_ERROR)],
+            WHERE r.status <> 'in_work' AND (r.status <> 'in_review' OR ?)",
+                [json_encode($named, JSON_THROW_ON_ERROR), $alsoComing],
             )
             as $row
         ) {

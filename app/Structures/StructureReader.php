@@ -13,7 +13,26 @@ use Orthotaxis\Core\Structure\StructureKind;
 final readonly class StructureReader
 {
     /**
-     * The lines of some revisions, in one go.
+     * The lines of some contents, in one go.
+     *
+     * @param  list<int>  $contents  ids
+     * @return array<int, Structure> by content id; empty structures are left out
+     */
+    public function ofContents(array $contents): array
+    {
+        return array_map(
+            static fn(array $lines): Structure => new Structure($lines),
+            $contents === [] ? [] : (new LineLoader())->ofContents($contents),
+        );
+    }
+
+    public function ofContent(?int $content): Structure
+    {
+        return $content === null ? new Structure() : $this->ofContents([$content])[$content] ?? new Structure();
+    }
+
+    /**
+     * The lines of some revisions as one looks at them, in one go.
      *
      * @param  list<int>  $revisions  ids
      * @return array<int, Structure> by revision id; empty structures are left out
@@ -45,12 +64,12 @@ final readonly class StructureReader
             WITH RECURSIVE below (item) AS (
                 SELECT unnest(?::bigint[])
                 UNION
-                SELECT l.component_id FROM below JOIN revisions r ON r.item_id = below.item
-                JOIN structure_lines l ON l.revision_id = r.id AND l.kind = ?
+                SELECT l.component_id FROM below JOIN contents r ON r.item_id = below.item AND r.kind = ?
+                JOIN structure_lines l ON l.content_id = r.id
                 WHERE r.status IN ('released','superseded') AND (r.effective_to IS NULL OR r.effective_to > ?)
             )
             SELECT DISTINCT r.item_id AS parent, l.component_id AS component
-            FROM below JOIN revisions r ON r.item_id = below.item JOIN structure_lines l ON l.revision_id = r.id AND l.kind = ?
+            FROM below JOIN contents r ON r.item_id = below.item AND r.kind = ? JOIN structure_lines l ON l.content_id = r.id
             WHERE r.status IN ('released','superseded') AND (r.effective_to IS NULL OR r.effective_to > ?)",
             ['{' . implode(',', $items) . '}', $kind->value, (string) $from, $kind->value, (string) $from],
         );

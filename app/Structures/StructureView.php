@@ -56,15 +56,27 @@ final readonly class StructureView
         return $this->plant === '' ? $this->kind->value : "{$this->kind->value}-{$this->plant}";
     }
 
-    /** The condition that a structure line belongs to it, in SQL. The line goes by the name l. */
-    public function lines(): string
+    /** The condition that a content belongs to it, in SQL. The content goes by the name of. */
+    public function contents(): string
     {
         if ($this->kind !== StructureKind::Manufacturing) {
-            return "l.kind = '{$this->kind->value}'";
+            return "of.kind = '{$this->kind->value}'";
         }
-        $others = "SELECT o.plant FROM structure_lines o WHERE o.revision_id = l.revision_id AND o.kind = 'manufacturing'";
+        $others = "SELECT o.plant FROM contents o WHERE o.item_id = of.item_id AND o.kind = 'manufacturing'";
         $own = $this->plant === '' ? '' : "({$others} AND o.plant = " . DB::getPdo()->quote($this->plant) . ' LIMIT 1), ';
 
-        return "l.kind = 'manufacturing' AND l.plant = COALESCE({$own}({$others} ORDER BY o.plant LIMIT 1))";
+        return "of.kind = 'manufacturing' AND of.plant = COALESCE({$own}({$others} ORDER BY o.plant LIMIT 1))";
+    }
+
+    /**
+     * The condition that a content is what this view shows of one revision of an item, in SQL: the revision itself, or what holds of
+     * the item on its first day. The content goes by the name of, the revision by the name r.
+     */
+    public function contentsOfRevision(): string
+    {
+        return $this->kind === StructureKind::Engineering
+            ? 'of.id = r.id'
+            : "of.item_id = r.item_id AND {$this->contents()} AND (of.effective_from IS NULL) = (r.effective_from IS NULL)
+                AND daterange(of.effective_from, of.effective_to) @> coalesce(r.effective_from, CURRENT_DATE)";
     }
 }

@@ -15,7 +15,7 @@ use Orthotaxis\Core\Structure\LineField;
  */
 final readonly class Digest
 {
-    private const NEWEST = 2;
+    private const NEWEST = 3;
 
     public static function of(Order $order): string
     {
@@ -35,7 +35,13 @@ final readonly class Digest
 
     private static function reckoned(int $version, Order $order): string
     {
-        return hash('sha256', json_encode($version === 1 ? self::first($order) : self::second($order), JSON_THROW_ON_ERROR));
+        $said = match ($version) {
+            1 => self::first($order),
+            2 => self::second($order),
+            default => self::third($order),
+        };
+
+        return hash('sha256', json_encode($said, JSON_THROW_ON_ERROR));
     }
 
     /**
@@ -48,7 +54,7 @@ final readonly class Digest
         $items = [];
         foreach ($order->items as $item) {
             $lines = [];
-            foreach ($item->after as $line) {
+            foreach ($item->after() as $line) {
                 $texts = [];
                 foreach (LineField::cases() as $field) {
                     if ($field !== LineField::Revision || $line->revision !== null) {
@@ -61,7 +67,7 @@ final readonly class Digest
                 $item->number,
                 $item->outcome->value,
                 $item->disposition?->value,
-                $item->baseRevision,
+                $item->base->revision,
                 $lines,
                 ...$item->files === [] ? [] : [$item->files],
             ];
@@ -81,7 +87,7 @@ final readonly class Digest
         $items = [];
         foreach ($order->items as $item) {
             $lines = [];
-            foreach ($item->after as $line) {
+            foreach ($item->after() as $line) {
                 $fields = [];
                 foreach (LineField::cases() as $field) {
                     $fields[$field->value] = $line->text($field);
@@ -91,8 +97,34 @@ final readonly class Digest
             $items[$item->number] = [
                 'outcome' => $item->outcome->value,
                 'disposition' => $item->disposition?->value,
-                'base' => $item->baseRevision,
+                'base' => $item->base->revision,
                 'lines' => $lines,
+                'files' => $item->files,
+            ];
+        }
+        ksort($items, SORT_STRING);
+
+        return ['order' => $order->number, 'effective_on' => (string) $order->effectiveOn, 'items' => $items];
+    }
+
+    /**
+     * All that is changed of an item, whatever the kind, by what it says of itself.
+     *
+     * @return array<string, mixed>
+     */
+    private static function third(Order $order): array
+    {
+        $items = [];
+        foreach ($order->items as $item) {
+            $works = [];
+            foreach ($item->works as $work) {
+                $works[(string) $work->subject] = ['base' => $work->base->revision, 'after' => $work->after->told()];
+            }
+            ksort($works, SORT_STRING);
+            $items[$item->number] = [
+                'outcome' => $item->outcome->value,
+                'disposition' => $item->disposition?->value,
+                'works' => $works,
                 'files' => $item->files,
             ];
         }

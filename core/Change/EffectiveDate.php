@@ -19,9 +19,9 @@ final readonly class EffectiveDate
         if ($date->isBefore($today)) {
             return "{$date} is in the past. Set today or a later day.";
         }
-        foreach ($order->revised() as $item) {
-            if ($item->baseEffectiveFrom !== null && !$item->baseEffectiveFrom->isBefore($date)) {
-                return "{$item->number} revision {$item->baseRevision} itself takes effect on {$item->baseEffectiveFrom}. Set a later day.";
+        foreach ($order->works() as $work) {
+            if ($work->base->from !== null && !$work->base->from->isBefore($date)) {
+                return "{$work->subject} revision {$work->base->revision} itself takes effect on {$work->base->from}. Set a later day.";
             }
         }
 

@@ -36,6 +36,22 @@ final readonly class Order
         return array_values(array_filter($this->items, static fn(OrderItem $item): bool => $item->outcome === Outcome::Revise));
     }
 
+    public function item(string $number): OrderItem
+    {
+        foreach ($this->items as $item) {
+            if ($item->number === $number) {
+                return $item;
+            }
+        }
+        throw new \LogicException("{$number} is not on {$this->number}.");
+    }
+
+    /** @return list<Work> all that it changes, whatever the kind */
+    public function works(): array
+    {
+        return array_merge(...array_map(static fn(OrderItem $item): array => $item->works, $this->items));
+    }
+
     /** @return list<int> those who may not sign: who raised the order, who edits, who has edited */
     public function proposers(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Comparison;
 
+use Orthotaxis\Core\Content\Changes;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -14,7 +15,7 @@ use Orthotaxis\Core\Structure\Structure;
  * designators; then by role, one gone and one come at the same find number. Each line is matched once. Swapping the
  * sides swaps added and removed and nothing else.
  */
-final readonly class Comparison
+final readonly class Comparison implements Changes
 {
     /** @param  list<Difference>  $differences in the order of find numbers */
     private function __construct(public array $differences) {}
@@ -82,5 +83,11 @@ final readonly class Comparison
         }
 
         return $totals;
+    }
+
+    /** How many lines are not the same. */
+    public function count(): int
+    {
+        return count($this->changes());
     }
 }

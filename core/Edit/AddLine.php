@@ -6,10 +6,11 @@ namespace Orthotaxis\Core\Edit;
 
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\LineReader;
 
 /** A new line. */
-final readonly class AddLine implements Edit
+final readonly class AddLine implements LineEdit
 {
     use OfLine;
 
@@ -23,5 +24,10 @@ final readonly class AddLine implements Edit
         return $line === null
             ? (new LineReader())->read($this->line, $this->fields)
             : throw Refusal::at('line', 'This line is in the structure already.');
+    }
+
+    public function inWords(): string
+    {
+        return 'New line ' . trim(($this->fields[LineField::Find->value] ?? '') . ' ' . ($this->fields[LineField::Component->value] ?? ''));
     }
 }

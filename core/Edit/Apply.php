@@ -11,7 +11,7 @@ use Orthotaxis\Core\Structure\Structure;
 final readonly class Apply
 {
     /**
-     * @param  iterable<Edit>  $edits  in the order they were made
+     * @param  iterable<LineEdit>  $edits  in the order they were made
      *
      * @throws Refusal of the first edit that does not fit
      */
@@ -26,7 +26,7 @@ final readonly class Apply
     }
 
     /** @throws Refusal when the edit does not fit the structure */
-    public static function one(Structure $structure, Edit $edit): Structure
+    public static function one(Structure $structure, LineEdit $edit): Structure
     {
         return self::all($structure, [$edit]);
     }

@@ -9,7 +9,7 @@ use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 
 /** Fields change; the component stays. */
-final readonly class ChangeLine implements Edit
+final readonly class ChangeLine implements LineEdit
 {
     use OfLine;
 
@@ -32,5 +32,15 @@ final readonly class ChangeLine implements Edit
         }
 
         throw Refusal::at('line', 'This changes nothing: the line reads so already.');
+    }
+
+    public function inWords(): string
+    {
+        $said = [];
+        foreach ($this->fields as $field => $text) {
+            $said[] = LineField::from($field)->inWords() . ($text === '' ? ' emptied' : " {$text}");
+        }
+
+        return ucfirst(implode(', ', $said));
     }
 }

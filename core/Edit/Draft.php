@@ -29,16 +29,16 @@ final class Draft
      *
      * @throws Refusal when the edit does not fit; nothing is changed then
      */
-    public function make(Edit $edit): ?Line
+    public function make(LineEdit $edit): ?Line
     {
-        $after = $edit->apply($this->line($edit->line()));
+        $after = $edit->apply($this->line($edit->part()));
         if ($after === null) {
-            unset($this->lines[$edit->line()]);
+            unset($this->lines[$edit->part()]);
 
             return null;
         }
 
-        return $this->lines[$edit->line()] = $after;
+        return $this->lines[$edit->part()] = $after;
     }
 
     public function structure(): Structure

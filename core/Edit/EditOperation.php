@@ -21,7 +21,7 @@ enum EditOperation: string
      * @param  string  $line  the key of the line; empty for a new one
      * @param  array<value-of<LineField>, string>  $fields
      */
-    public function of(string $line, array $fields = []): Edit
+    public function of(string $line, array $fields = []): LineEdit
     {
         return match ($this) {
             self::Add => new AddLine($line, $fields),

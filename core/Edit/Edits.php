@@ -15,7 +15,7 @@ final readonly class Edits
      * The edits that make the left side of a comparison read like the right. A line that stayed keeps its identity; one that
      * came has the identity it has on the right.
      *
-     * @return list<Edit>
+     * @return list<LineEdit>
      */
     public static function between(Comparison $comparison): array
     {

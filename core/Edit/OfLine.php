@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Edit;
 
+use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
@@ -14,7 +15,12 @@ trait OfLine
     /** @param  array<value-of<LineField>, string>  $fields */
     public function __construct(private readonly string $line, private readonly array $fields = []) {}
 
-    public function line(): string
+    public function name(): string
+    {
+        return $this->operation()->value;
+    }
+
+    public function part(): string
     {
         return $this->line;
     }
@@ -24,7 +30,7 @@ trait OfLine
         return $this->fields;
     }
 
-    public function of(string $line): Edit
+    public function of(string $line): LineEdit
     {
         return new self($line, $this->fields);
     }
@@ -32,6 +38,11 @@ trait OfLine
     public function touches(): array
     {
         return array_keys($this->fields);
+    }
+
+    public function conflictsWith(Edit $other): array
+    {
+        return $this->line === $other->part() ? array_values(array_intersect($this->touches(), $other->touches())) : [];
     }
 
     private static function present(?Line $line): Line

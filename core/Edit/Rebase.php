@@ -15,8 +15,8 @@ use Orthotaxis\Core\Structure\Structure;
 final readonly class Rebase
 {
     /**
-     * @param  list<Edit>  $edits
-     * @return list<Edit> the same edits, of the lines as the newer base names them
+     * @param  list<LineEdit>  $edits
+     * @return list<LineEdit> the same edits, of the lines as the newer base names them
      *
      * @throws Refusal naming each line where both sides changed the same
      */
@@ -25,15 +25,15 @@ final readonly class Rebase
         $comparison = Comparison::of($base, $newer);
         $theirs = [];
         foreach (Edits::between($comparison) as $their) {
-            $theirs[$their->line()][] = $their;
+            $theirs[$their->part()][] = $their;
         }
         $reasons = [];
         foreach ($edits as $mine) {
-            foreach ($theirs[$mine->line()] ?? [] as $their) {
-                if (Conflict::between($mine, $their) !== []) {
-                    $line = $base->line($mine->line());
+            foreach ($theirs[$mine->part()] ?? [] as $their) {
+                if ($mine->conflictsWith($their) !== []) {
+                    $line = $base->line($mine->part());
                     $what = array_keys(array_intersect_key($mine->fields(), $their->fields()));
-                    $reasons[$mine->line()] = sprintf(
+                    $reasons[$mine->part()] = sprintf(
                         'Line %d %s: %s was changed in both. Undo your edit of it first.',
                         $line->find ?? 0,
                         $line->component ?? '',
@@ -51,7 +51,7 @@ final readonly class Rebase
                 $now[$difference->before->key] = $difference->after->key;
             }
         }
-        $moved = array_map(static fn(Edit $edit): Edit => $edit->of($now[$edit->line()] ?? $edit->line()), $edits);
+        $moved = array_map(static fn(LineEdit $edit): LineEdit => $edit->of($now[$edit->part()] ?? $edit->part()), $edits);
         Apply::all($newer, $moved);
 
         return $moved;

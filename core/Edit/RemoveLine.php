@@ -8,7 +8,7 @@ use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 
 /** The line goes. */
-final readonly class RemoveLine implements Edit
+final readonly class RemoveLine implements LineEdit
 {
     use OfLine;
 
@@ -28,5 +28,10 @@ final readonly class RemoveLine implements Edit
     public function touches(): array
     {
         return array_column(LineField::cases(), 'value');
+    }
+
+    public function inWords(): string
+    {
+        return 'Line taken out';
     }
 }

@@ -9,7 +9,7 @@ use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 
 /** Another component takes its place; other fields may change with it. */
-final readonly class ReplaceComponent implements Edit
+final readonly class ReplaceComponent implements LineEdit
 {
     use OfLine;
 
@@ -27,5 +27,10 @@ final readonly class ReplaceComponent implements Edit
         return $after->component === $line->component
             ? throw Refusal::at('component', "Line {$line->find} has {$line->component} already. Name another component.")
             : $after;
+    }
+
+    public function inWords(): string
+    {
+        return 'Replaced by ' . ($this->fields[LineField::Component->value] ?? '');
     }
 }

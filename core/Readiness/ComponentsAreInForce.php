@@ -26,9 +26,9 @@ final readonly class ComponentsAreInForce implements Waivable
                 ? 'which has no released revision.'
                 : "which has no revision in force on {$order->effectiveOn->spelled()}.";
         $reasons = [];
-        foreach ($order->revised() as $item) {
-            if ($item->unreleased !== []) {
-                $reasons[] = "{$item->number} uses " . implode(', ', $item->unreleased) . ", {$by}";
+        foreach ($order->works() as $work) {
+            if ($work->missing !== []) {
+                $reasons[] = "{$work->subject} uses " . implode(', ', $work->missing) . ", {$by}";
             }
         }
 

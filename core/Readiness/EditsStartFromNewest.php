@@ -6,7 +6,7 @@ namespace Orthotaxis\Core\Readiness;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
-use Orthotaxis\Core\Change\OrderItem;
+use Orthotaxis\Core\Change\Work;
 
 final readonly class EditsStartFromNewest implements Condition
 {
@@ -23,18 +23,16 @@ final readonly class EditsStartFromNewest implements Condition
     public function fault(Order $order, Day $today): string
     {
         $reasons = [];
-        foreach ($order->revised() as $item) {
-            if ($item->baseRevision !== $item->latestRevision) {
+        foreach ($order->works() as $work) {
+            $base = $work->base;
+            if ($base->hasMovedOn()) {
                 $reasons[] =
-                    $item->baseRevision === null
-                        ? "{$item->number} was released as revision {$item->latestRevision} meanwhile: bring that revision in."
-                        : "{$item->number} is at revision {$item->latestRevision} by now, the edits start from {$item->baseRevision}: bring the newer revision in.";
+                    $base->revision === null
+                        ? "{$work->subject} was released as revision {$base->newest} meanwhile: bring that revision in."
+                        : "{$work->subject} is at revision {$base->newest} by now, the edits start from {$base->revision}: bring the newer revision in.";
             }
         }
 
-        return implode(' ', [
-            ...$reasons,
-            ...array_merge(...array_map(static fn(OrderItem $item): array => $item->brokenEdits, $order->revised())),
-        ]);
+        return implode(' ', [...$reasons, ...array_merge(...array_map(static fn(Work $work): array => $work->broken, $order->works()))]);
     }
 }

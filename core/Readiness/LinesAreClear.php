@@ -6,7 +6,6 @@ namespace Orthotaxis\Core\Readiness;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
-use Orthotaxis\Core\Structure\StructureFaults;
 
 final readonly class LinesAreClear implements Condition
 {
@@ -23,9 +22,9 @@ final readonly class LinesAreClear implements Condition
     public function fault(Order $order, Day $today): string
     {
         $reasons = [];
-        foreach ($order->revised() as $item) {
-            foreach (StructureFaults::of($item->after) as $fault) {
-                $reasons[] = "{$item->number}: {$fault}";
+        foreach ($order->works() as $work) {
+            foreach ($work->after->faults() as $fault) {
+                $reasons[] = "{$work->subject}: {$fault}";
             }
         }
 

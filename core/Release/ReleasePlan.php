@@ -6,14 +6,18 @@ namespace Orthotaxis\Core\Release;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Readiness\Readiness;
 use Orthotaxis\Core\Refusal;
 
 /** All that becomes true when an order is released; the same plan is previewed and carried out. */
 final readonly class ReleasePlan
 {
-    /** @param  list<ItemRelease>  $items */
-    private function __construct(public string $order, public Day $effectiveFrom, public array $items) {}
+    /**
+     * @param  list<ItemRelease>  $items  those that get a new revision
+     * @param  list<ContentRelease>  $contents  all that is released, of these and of items that keep their revision
+     */
+    private function __construct(public string $order, public Day $effectiveFrom, public array $items, public array $contents) {}
 
     /**
      * @throws Refusal naming every condition that does not hold
@@ -26,15 +30,28 @@ final readonly class ReleasePlan
         foreach ($order->revised() as $item) {
             $items[] = new ItemRelease(
                 number: $item->number,
-                supersedes: $item->baseRevision,
+                supersedes: $item->base->revision,
                 revision: (string) $item->becomes(),
                 effectiveFrom: $day,
                 disposition: $item->disposition,
-                lines: $item->after,
+                lines: $item->after(),
                 comparison: $item->comparison(),
             );
         }
 
-        return new self($order->number, $day, $items);
+        return new self(
+            $order->number,
+            $day,
+            $items,
+            array_map(
+                static fn(Work $work): ContentRelease => new ContentRelease(
+                    $work->subject,
+                    $work->base->revision,
+                    $work->base->becomes(),
+                    $work->after,
+                ),
+                $order->works(),
+            ),
+        );
     }
 }

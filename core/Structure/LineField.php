@@ -19,4 +19,9 @@ enum LineField: string
     case Phantom = 'phantom';
     case FirstDay = 'first_day';
     case LastDay = 'last_day';
+
+    public function inWords(): string
+    {
+        return str_replace('_', ' ', $this->value);
+    }
 }

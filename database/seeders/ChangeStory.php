@@ -39,7 +39,7 @@ use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
-use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Report\ReportState;
 
@@ -258,7 +258,7 @@ final class ChangeStory
         app(MoveOrder::class)->openForRevision($this->people['mira.okafor'], $order, $this->version($order));
     }
 
-    /** @param  list<Edit>  $edits */
+    /** @param  list<LineEdit>  $edits */
     public function edit(string $order, string $item, array $edits): void
     {
         $editor = $this->people[ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor->login ?? ''];
@@ -306,8 +306,7 @@ final class ChangeStory
     public function line(string $item, string $component): string
     {
         return (string) StructureLine::query()
-            ->where('structure_lines.kind', 'engineering')
-            ->join('revisions', 'revisions.id', '=', 'structure_lines.revision_id')
+            ->join('revisions', 'revisions.id', '=', 'structure_lines.content_id')
             ->join('items AS parent', 'parent.id', '=', 'revisions.item_id')
             ->join('items AS child', 'child.id', '=', 'structure_lines.component_id')
             ->where('revisions.status', 'released')

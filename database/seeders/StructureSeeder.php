@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Structures\Models\Content;
 use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
 use Carbon\CarbonImmutable;
@@ -58,28 +59,28 @@ final class StructureSeeder extends Seeder
         $lines = [];
         foreach (DemoStructures::first() as $parent => $structure) {
             $revision = $revisions[$items[$parent]->id];
+            $main = self::built($items[$parent]->id, $revision, self::plant($parent), $first($parent));
+            // The second plant fits the same parts in one operation less.
+            $other = in_array($parent, self::IN_BOTH_PLANTS, true)
+                ? self::built($items[$parent]->id, $revision, self::plant($parent) === 'Weir' ? 'Tarn' : 'Weir', $first($parent))
+                : null;
             foreach ($structure as $line) {
                 $columns = StructureLine::columns(
                     $line,
                     $items[$line->component]->id,
                     $line->revision === null ? null : $revisions[$items[$line->component]->id],
                 );
-                $lines[] = ['revision_id' => $revision, 'kind' => 'engineering', 'plant' => '', ...$columns];
-                if (in_array($parent, self::IN_BOTH_PLANTS, true)) {
-                    // The second plant fits the same parts in one operation less.
+                $lines[] = ['content_id' => $revision, ...$columns];
+                if ($other !== null) {
                     $lines[] = [
-                        'revision_id' => $revision,
-                        'kind' => 'manufacturing',
-                        'plant' => self::plant($parent) === 'Weir' ? 'Tarn' : 'Weir',
+                        'content_id' => $other,
                         ...$columns,
                         'line_key' => (string) Str::uuid7(),
                         'operation' => 10 + intdiv($line->find, 60) * 10,
                     ];
                 }
                 $lines[] = [
-                    'revision_id' => $revision,
-                    'kind' => 'manufacturing',
-                    'plant' => self::plant($parent),
+                    'content_id' => $main,
                     ...$columns,
                     'line_key' => (string) Str::uuid7(),
                     'operation' => $line->notModelled ? 90 : 10 + intdiv($line->find, 40) * 10,
@@ -88,9 +89,7 @@ final class StructureSeeder extends Seeder
         }
         foreach (self::TOOLS as [$parent, $tool, $operation]) {
             $lines[] = [
-                'revision_id' => $revisions[$items[$parent]->id],
-                'kind' => 'manufacturing',
-                'plant' => self::plant($parent),
+                'content_id' => self::built($items[$parent]->id, $revisions[$items[$parent]->id], self::plant($parent), $first($parent)),
                 ...StructureLine::columns(
                     new Line((string) Str::uuid7(), 900 + (count($lines) % 90), $tool, Quantity::one(), Unit::Piece, operation: $operation),
                     $items[$tool]->id,
@@ -100,9 +99,22 @@ final class StructureSeeder extends Seeder
         foreach (array_chunk($lines, 500) as $chunk) {
             StructureLine::query()->insert($chunk);
         }
-        $released = DB::table('revisions')->whereNotIn('item_id', $items->whereIn('number', self::IN_WORK)->pluck('id'));
+        $released = DB::table('contents')->whereNotIn('item_id', $items->whereIn('number', self::IN_WORK)->pluck('id'));
         $released->clone()->update(['status' => 'in_review']);
         $released->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start->setTime(9, 0)]);
+    }
+
+    /** @return int the content of what a plant builds for the first revision of an item */
+    private static function built(int $item, int $revision, string $plant, string $code): int
+    {
+        $subject = ['item_id' => $item, 'kind' => 'manufacturing', 'plant' => $plant];
+
+        return Content::query()->firstOrCreate($subject, [
+            'builds_id' => $revision,
+            'code' => $code,
+            'reason' => 'First release',
+            'created_at' => CarbonImmutable::today()->subDays(900),
+        ])->id;
     }
 
     private static function plant(string $parent): string

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Approval\SigningRule;
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Change\Disposition;
+use Orthotaxis\Core\Change\Base;
 use Orthotaxis\Core\Change\EffectiveDate;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem;
@@ -15,6 +15,10 @@ use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Change\StepState;
 use Orthotaxis\Core\Change\Waiver;
+use Orthotaxis\Core\Change\Work;
+use Orthotaxis\Core\Content\Subject;
+use Orthotaxis\Core\Edit\RemoveLine;
+use Orthotaxis\Core\Engineering\EngineeringContent;
 use Orthotaxis\Core\Readiness\AnotherPersonSigns;
 use Orthotaxis\Core\Readiness\Check;
 use Orthotaxis\Core\Readiness\ComponentsAreInForce;
@@ -66,46 +70,28 @@ it('names what is missing for review, and where', function (Order $order, string
     'nothing edited' => fn() => [Make::order(items: [Make::orderItem(after: Make::pumpHead())]), 'edits', 'nothing is changed'],
     'a base that moved on' => fn() => [Make::order(items: [Make::orderItem(latest: 'C')]), 'items', 'is at revision C by now'],
     'an unreleased component' => fn() => [
-        Make::order(
-            items: [new OrderItem('200-0010', Outcome::Revise, null, 'B', 'B', null, Make::pumpHead(), new Structure(), ['200-0041'])],
-        ),
+        Make::order(items: [Make::orderItem(missing: ['200-0041'])]),
         'edits',
         '200-0041, which has no revision in force on 1 Feb 2027',
     ],
-    'no disposition' => fn() => [
-        Make::order(items: [new OrderItem('200-0010', Outcome::Revise, null, 'B', 'B', null, Make::pumpHead(), new Structure())]),
-        'items',
-        'what happens to what exists',
-    ],
+    'no disposition' => fn() => [Make::order(items: [Make::orderItem(disposition: null)]), 'items', 'what happens to what exists'],
     'edits that do not fit' => fn() => [
         Make::order(
             items: [
-                new OrderItem(
-                    '200-0010',
-                    Outcome::Revise,
-                    null,
-                    'B',
-                    'B',
-                    null,
-                    Make::pumpHead(),
-                    new Structure(),
-                    [],
-                    ['Line 30 is gone.'],
-                ),
+                new OrderItem('200-0010', Outcome::Revise, null, new Base('B', 'B'), [
+                    Work::on(new Subject(Subject::ENGINEERING, '200-0010'), new Base('B', 'B'), new EngineeringContent(Make::pumpHead()), [
+                        new RemoveLine('gone'),
+                    ]),
+                ]),
             ],
         ),
         'items',
-        'Line 30 is gone',
+        'no longer in the structure',
     ],
     'no date' => fn() => [Make::order(date: null), 'effective_on', 'Set the effective date'],
     'a date in the past' => fn() => [Make::order(date: '2026-11-22'), 'effective_on', 'in the past'],
     'a date before the base begins' => fn() => [
-        Make::order(
-            date: '2026-11-23',
-            items: [
-                new OrderItem('200-0010', Outcome::Revise, null, 'B', 'B', Day::parse('2026-12-01'), Make::pumpHead(), new Structure()),
-            ],
-        ),
+        Make::order(date: '2026-11-23', items: [Make::orderItem(from: '2026-12-01')]),
         'effective_on',
         'itself takes effect',
     ],
@@ -154,24 +140,14 @@ it('keeps what was signed by an earlier version of the digest signed, and nothin
         ->toBeFalse()
         ->and($stands($release('2:' . $old)))
         ->toBeFalse()
-        ->and($stands($release('3:' . $old)))
+        ->and($stands($release('4:' . $old)))
         ->toBeFalse()
         ->and(fn() => SigningRule::check(Make::order(OrderState::InReview), 3, $old))
         ->toThrow(Refusal::class, 'not what you had on screen');
 });
 
 it('lets a condition of judgement be let go with a reason, and no other', function () use ($today): void {
-    $item = new OrderItem(
-        '200-0010',
-        Outcome::Revise,
-        Disposition::UseUp,
-        'B',
-        'B',
-        null,
-        Make::pumpHead(),
-        Make::pumpHead()->without('screw'),
-        ['200-0041'],
-    );
+    $item = Make::orderItem(missing: ['200-0041']);
     $order = fn(string $condition): Order => new Order(
         'ECO-00001',
         OrderState::Revising,
@@ -258,16 +234,7 @@ it('has no step left when a change is closed, rejected or withdrawn', function (
 });
 
 it('asks for no disposition of what was never released', function () use ($today, $unmet): void {
-    $kept = static fn(?string $latest): OrderItem => new OrderItem(
-        '200-0099',
-        Outcome::Keep,
-        null,
-        null,
-        $latest,
-        null,
-        new Structure(),
-        new Structure(),
-    );
+    $kept = static fn(?string $latest): OrderItem => new OrderItem('200-0099', Outcome::Keep, null, new Base(null, $latest));
     $asked = static fn(?string $latest): array => $unmet(
         Readiness::forReview(Make::order(items: [Make::orderItem(), $kept($latest)]), $today),
     );

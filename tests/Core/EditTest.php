@@ -5,8 +5,7 @@ declare(strict_types=1);
 use Orthotaxis\Core\Edit\AddLine;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\ChangeLine;
-use Orthotaxis\Core\Edit\Conflict;
-use Orthotaxis\Core\Edit\Edit;
+use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Edit\Rebase;
 use Orthotaxis\Core\Edit\RemoveLine;
 use Orthotaxis\Core\Edit\ReplaceComponent;
@@ -34,7 +33,7 @@ it('applies edits one after another and leaves the base alone', function (): voi
         ->toEqual(Make::pumpHead());
 });
 
-it('refuses an edit that does not fit, with the place', function (Edit $edit, string $place): void {
+it('refuses an edit that does not fit, with the place', function (LineEdit $edit, string $place): void {
     try {
         Apply::one(Make::pumpHead(), $edit);
         $this->fail('It was applied.');
@@ -55,15 +54,15 @@ it('refuses an edit that does not fit, with the place', function (Edit $edit, st
 
 it('knows which edits cannot both be kept', function (): void {
     $quantity = new ChangeLine('clamp', ['quantity' => '4']);
-    expect(Conflict::between($quantity, new ChangeLine('clamp', ['quantity' => '3'])))
+    expect($quantity->conflictsWith(new ChangeLine('clamp', ['quantity' => '3'])))
         ->toBe(['quantity'])
-        ->and(Conflict::between($quantity, new ChangeLine('clamp', ['notes' => 'twist'])))
+        ->and($quantity->conflictsWith(new ChangeLine('clamp', ['notes' => 'twist'])))
         ->toBe([])
-        ->and(Conflict::between($quantity, new ChangeLine('tube', ['quantity' => '3'])))
+        ->and($quantity->conflictsWith(new ChangeLine('tube', ['quantity' => '3'])))
         ->toBe([])
-        ->and(Conflict::between($quantity, new RemoveLine('clamp')))
+        ->and($quantity->conflictsWith(new RemoveLine('clamp')))
         ->toBe(['quantity'])
-        ->and(Conflict::between(new RemoveLine('clamp'), new RemoveLine('clamp')))
+        ->and((new RemoveLine('clamp'))->conflictsWith(new RemoveLine('clamp')))
         ->not->toBe([]);
 });
 

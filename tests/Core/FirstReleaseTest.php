@@ -5,10 +5,8 @@ declare(strict_types=1);
 use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Calendar\Validity;
-use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\OrderItem;
 use Orthotaxis\Core\Change\OrderState;
-use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Handover\Document;
 use Orthotaxis\Core\Handover\Format;
 use Orthotaxis\Core\Handover\IntroducedItem;
@@ -23,15 +21,14 @@ use Orthotaxis\Core\Structure\Structure;
 use Tests\Core\Support\Make;
 
 $today = Day::parse('2026-11-23');
-$new = static fn(Structure $after, ?string $latest = null, Sequence $sequence = Sequence::Letters): OrderItem => new OrderItem(
-    '200-0060',
-    Outcome::Revise,
-    null,
-    null,
-    $latest,
-    null,
+$new = static fn(Structure $after, ?string $latest = null, Sequence $sequence = Sequence::Letters): OrderItem => Make::orderItem(
     new Structure(),
     $after,
+    base: null,
+    latest: $latest,
+    number: '200-0060',
+    disposition: null,
+    from: null,
     sequence: $sequence,
 );
 $release = static function (OrderItem $item) use ($today): ReleasePlan {
@@ -93,15 +90,12 @@ it('introduces the item to planning, and tells phantoms and days of lines', func
 });
 
 it('takes a new sheet for an edit, and signs it by its content', function () use ($today): void {
-    $drawing = static fn(array $files): OrderItem => new OrderItem(
-        '800-0001',
-        Outcome::Revise,
-        Disposition::UseUp,
-        'A',
-        'A',
-        null,
+    $drawing = static fn(array $files): OrderItem => Make::orderItem(
         new Structure(),
         new Structure(),
+        base: 'A',
+        number: '800-0001',
+        from: null,
         files: $files,
     );
     $idle = array_filter(Readiness::forReview(Make::order(items: [$drawing([])]), $today), static fn(Check $check): bool => !$check->met);

@@ -48,7 +48,7 @@ final class Records
         $items = $of('item');
         $few = array_slice($items, 0, 40);
         $requests = $of('request');
-        $plant = (string) DB::table('structure_lines')->where('kind', 'manufacturing')->where('plant', '!=', '')->value('plant');
+        $plant = (string) DB::table('contents')->where('kind', 'manufacturing')->value('plant');
 
         return [
             'api/session' => ['/api/session'],

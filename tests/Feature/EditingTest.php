@@ -5,8 +5,8 @@ declare(strict_types=1);
 use App\Orders\Actions\EditStructure;
 use App\Orders\Models\EditRecord;
 use Illuminate\Support\Facades\DB;
-use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Edit\LineEdit;
 use Tests\Feature\Support\World;
 
 beforeEach(fn() => ($this->world = new World($this)));
@@ -189,7 +189,10 @@ it('makes many edits in a fixed number of queries, and one record of the ledger'
             $this->world->people['jonas'],
             $order,
             '200-0010',
-            array_map(static fn(array $edit): Edit => EditOperation::from($edit['operation'])->of($edit['line'], $edit['fields']), $edits),
+            array_map(
+                static fn(array $edit): LineEdit => EditOperation::from($edit['operation'])->of($edit['line'], $edit['fields']),
+                $edits,
+            ),
             $seen,
         );
 

@@ -63,8 +63,7 @@ it('releases a new item with its lines under an order, uses it under the same on
 it('goes on from what was begun of a first revision', function (): void {
     // 200-0099 has a revision A in work.
     DB::table('structure_lines')->insert([
-        'revision_id' => DB::table('revisions')->where('item_id', $this->world->items['200-0099'])->value('id'),
-        'kind' => 'engineering',
+        'content_id' => DB::table('revisions')->where('item_id', $this->world->items['200-0099'])->value('id'),
         'line_key' => '00000000-0000-7000-8000-000000000001',
         'find' => 10,
         'component_id' => $this->world->items['600-0014'],

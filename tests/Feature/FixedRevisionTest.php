@@ -30,8 +30,7 @@ beforeEach(function (): void {
     $this->kit = (string) Str::uuid7();
     $revision = DB::table('revisions')->insertGetId(['item_id' => $item->id, 'code' => 'A', 'status' => 'in_work']);
     DB::table('structure_lines')->insert([
-        'revision_id' => $revision,
-        'kind' => 'engineering',
+        'content_id' => $revision,
         'line_key' => $this->kit,
         'find' => 10,
         'component_id' => $this->world->items['200-0010'],

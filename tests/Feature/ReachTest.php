@@ -3,9 +3,7 @@
 declare(strict_types=1);
 
 use App\Documents\Models\ItemDocument;
-use App\Structures\Models\StructureLine;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
@@ -22,22 +20,7 @@ beforeEach(function (): void {
         'document_id' => $items['710-0001'],
         'shows_revision_id' => DB::table('revisions')->where('item_id', $items['200-0040'])->value('id'),
     ]);
-    $revision = DB::table('revisions')->where('item_id', $items['200-0010'])->value('id');
-    DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
-    foreach ([['200-0040', 10], ['600-0014', 90]] as [$component, $find]) {
-        StructureLine::query()->insert([
-            'revision_id' => $revision,
-            'kind' => 'manufacturing',
-            'plant' => 'Weir',
-            'line_key' => (string) Str::uuid7(),
-            'find' => $find,
-            'component_id' => $items[$component],
-            'quantity' => 1_000_000,
-            'unit' => 'pc',
-            'operation' => 20,
-        ]);
-    }
-    DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
+    $this->world->built('200-0010', 'Weir', [[10, '200-0040', 1, 'pc', 20], [90, '600-0014', 1, 'pc', 20]]);
     $this->request = $this->world
         ->as('jonas', 'POST', '/requests', $this->world->request(['items' => ['200-0040']]))
         ->assertOk()

@@ -28,12 +28,17 @@ it('refuses to change what is released, also in SQL', function (string $sql, str
     'a quantity' => ['UPDATE structure_lines SET quantity = quantity * 2', 'never changes'],
     'a line gone' => ['DELETE FROM structure_lines', 'never changes'],
     'a line more' => [
-        "INSERT INTO structure_lines (revision_id, kind, line_key, find, component_id, quantity, unit) SELECT revision_id, kind, gen_random_uuid(), 99, component_id, 1, 'pc' FROM structure_lines LIMIT 1",
+        "INSERT INTO structure_lines (content_id, line_key, find, component_id, quantity, unit) SELECT content_id, gen_random_uuid(), 99, component_id, 1, 'pc' FROM structure_lines LIMIT 1",
         'never changes',
     ],
     'all lines at once' => ['TRUNCATE structure_lines', 'stays as it is'],
     'a line moved away' => [
-        "UPDATE structure_lines SET revision_id = (SELECT id FROM revisions WHERE status = 'in_work' LIMIT 1)",
+        "UPDATE structure_lines SET content_id = (SELECT id FROM revisions WHERE status = 'in_work' LIMIT 1)",
+        'never changes',
+    ],
+    'a revision of another item' => ["UPDATE contents SET item_id = (SELECT min(id) FROM items) WHERE status = 'in_work'", 'never changes'],
+    'a revision that becomes what a plant builds' => [
+        "UPDATE contents SET kind = 'manufacturing', plant = 'Weir' WHERE status = 'in_work'",
         'never changes',
     ],
     'a revision opened again' => ["UPDATE revisions SET status = 'in_work' WHERE status = 'released'", 'never changes'],
@@ -66,19 +71,19 @@ it('never lets two revisions of an item hold on one day', function (): void {
     expect(
         refusedBySql("UPDATE revisions SET status = 'superseded', effective_to = '2030-01-02' WHERE item_id = {$item} AND code = 'A';
         UPDATE revisions SET status = 'released', effective_from = '2030-01-01' WHERE item_id = {$item} AND code = 'B'"),
-    )->toContain('revisions_one_on_a_day');
+    )->toContain('contents_one_on_a_day');
 });
 
 it('never lets a revision be released for no day at all', function (): void {
     expect(refusedBySql("UPDATE revisions SET status = 'obsolete', effective_to = effective_from WHERE status = 'released'"))->toContain(
-        'revisions_hold',
+        'contents_hold',
     );
 });
 
 it('lets a line stand once on a day', function (): void {
     $revision = DB::table('revisions')->where('status', 'in_work')->value('id');
     $line = fn(?string $from, ?string $to): string => sprintf(
-        "INSERT INTO structure_lines (revision_id, kind, line_key, find, component_id, quantity, unit, valid_from, valid_to) VALUES (%d, 'engineering', '00000000-0000-7000-8000-000000000001', 10, %d, 1, 'pc', %s, %s)",
+        "INSERT INTO structure_lines (content_id, line_key, find, component_id, quantity, unit, valid_from, valid_to) VALUES (%d, '00000000-0000-7000-8000-000000000001', 10, %d, 1, 'pc', %s, %s)",
         $revision,
         $this->world->items['200-0042'],
         $from === null ? 'NULL' : "'{$from}'",

@@ -6,7 +6,6 @@ use App\Days\Today;
 use App\Imports\Jobs\RunImport;
 use App\Releases\Jobs\DeliverHandover;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
@@ -127,36 +126,9 @@ it('keeps pages for everybody by themselves', function (): void {
 });
 
 it('tells a manufacturing structure as a plant sees it', function (): void {
-    $revision = DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->value('id');
-    DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
-    foreach ([['Weir', '200-0040', 10], ['Weir', '200-0042', 20], ['Tarn', '200-0041', 10]] as [$plant, $component, $find]) {
-        DB::table('structure_lines')->insert([
-            'revision_id' => $revision,
-            'kind' => 'manufacturing',
-            'plant' => $plant,
-            'line_key' => (string) Str::uuid7(),
-            'find' => $find,
-            'component_id' => $this->world->items[$component],
-            'quantity' => 1_000_000,
-            'unit' => $component === '200-0042' ? 'pc' : 'm',
-        ]);
-    }
-    $module = DB::table('revisions')->where('item_id', $this->world->items['200-0001'])->value('id');
-    DB::table('structure_lines')->insert([
-        'revision_id' => $module,
-        'kind' => 'manufacturing',
-        'plant' => 'Tarn',
-        'line_key' => (string) Str::uuid7(),
-        'find' => 10,
-        'component_id' => $this->world->items['200-0010'],
-        'quantity' => 1_000_000,
-        'unit' => 'pc',
-    ]);
-    DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
-    DB::table('structure_touches')->insert([
-        ['item_id' => $this->world->items['200-0010']],
-        ['item_id' => $this->world->items['200-0001']],
-    ]);
+    $this->world->built('200-0010', 'Weir', [[10, '200-0040', 1, 'm'], [20, '200-0042', 1, 'pc']]);
+    $this->world->built('200-0010', 'Tarn', [[10, '200-0041', 1, 'm']]);
+    $this->world->built('200-0001', 'Tarn', [[10, '200-0010', 1, 'pc']]);
     $tree = fn(string $query) => $this->world->as('vera', 'GET', "/items/200-0001/structure?levels=3&kind=manufacturing{$query}");
     $tree('&plant=Weir')
         ->assertOk()

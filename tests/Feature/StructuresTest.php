@@ -438,14 +438,26 @@ it('names the way round when something contains itself', function (): void {
 });
 
 it('compares engineering with manufacturing by what both know: not by operations', function (): void {
-    $revision = DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->value('id');
-    DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
-    DB::statement(
-        "INSERT INTO structure_lines (revision_id, kind, plant, line_key, find, component_id, quantity, unit, operation)
-        SELECT revision_id, 'manufacturing', 'Weir', line_key, find, component_id, CASE find WHEN 30 THEN 2 ELSE 1 END * quantity, unit, 20 FROM structure_lines WHERE revision_id = ?",
-        [$revision],
+    // The same lines at one operation, and twice as many screws.
+    $this->world->built(
+        '200-0010',
+        'Weir',
+        DB::table('structure_lines')
+            ->join('items', 'items.id', '=', 'structure_lines.component_id')
+            ->where('content_id', DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->value('id'))
+            ->get(['find', 'number', 'quantity', 'structure_lines.unit', 'line_key'])
+            ->map(
+                static fn(stdClass $line): array => [
+                    $line->find,
+                    $line->number,
+                    (($line->find === 30 ? 2 : 1) * $line->quantity) / 1_000_000,
+                    $line->unit,
+                    20,
+                    $line->line_key,
+                ],
+            )
+            ->all(),
     );
-    DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
     $this->world
         ->as('vera', 'GET', '/comparison?left=200-0010&right=200-0010&right_kind=manufacturing')
         ->assertOk()

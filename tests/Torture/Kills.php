@@ -32,7 +32,7 @@ final class Kills
             $this->find = 0;
         }
         $edits =
-            'SELECT count(*) FROM edits e JOIN change_order_items i ON i.id = e.order_item_id JOIN change_orders o ON o.id = i.order_id WHERE o.number = ?';
+            'SELECT count(*) FROM edits e JOIN works w ON w.id = e.work_id JOIN change_order_items i ON i.id = w.order_item_id JOIN change_orders o ON o.id = i.order_id WHERE o.number = ?';
         $records = "SELECT count(*) FROM ledger WHERE subject = ? AND act = 'structure.add'";
         $before = [(int) $this->database->value($edits, [$this->open]), (int) $this->database->value($records, [$this->open])];
         $path = "/orders/{$this->open}/items/{$this->item}";

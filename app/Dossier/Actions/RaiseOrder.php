@@ -21,7 +21,6 @@ use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Impact\SupplyKind;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Structure\StructureKind;
 
 /** Turns an approved request into an order. Everything is carried over; nothing is typed again. */
 final readonly class RaiseOrder
@@ -53,10 +52,9 @@ final readonly class RaiseOrder
             $order->requests()->attach($request->id);
             $request->load('items.released');
             $withLines = StructureLine::query()
-                ->where('kind', StructureKind::Engineering->value)
-                ->whereIn('revision_id', $request->items->map(static fn(Item $item): ?int => $item->released?->id)->filter())
+                ->whereIn('content_id', $request->items->map(static fn(Item $item): ?int => $item->released?->id)->filter())
                 ->distinct()
-                ->pluck('revision_id')
+                ->pluck('content_id')
                 ->flip();
             $figures = Figures::of($request);
             $order->items()->createMany(

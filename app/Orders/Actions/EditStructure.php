@@ -7,8 +7,7 @@ namespace App\Orders\Actions;
 use App\Ledger\Ledger;
 use App\Orders\EditGuard;
 use App\Orders\Models\EditRecord;
-use App\Orders\Models\OrderItem;
-use App\Orders\OrderReader;
+use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
@@ -19,9 +18,9 @@ use Orthotaxis\Core\Edit\AddLine;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Edit\Draft;
-use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Edit\Edits;
+use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
@@ -32,10 +31,10 @@ final readonly class EditStructure
     public function __construct(private StructureReader $structures, private EditGuard $guard, private Ledger $ledger) {}
 
     /** @param  int  $seen  the number of the newest edit that was on screen */
-    public function make(Person $by, string $number, string $itemNumber, Edit $edit, int $seen): void
+    public function make(Person $by, string $number, string $itemNumber, LineEdit $edit, int $seen): void
     {
         $this->ledger->together(
-            fn() => $this->write(HeldItem::forEditor($by, $number, $itemNumber), $by, [$edit], $seen, self::atField(...)),
+            fn() => $this->write(HeldWork::forEditor($by, $number, $itemNumber), $by, [$edit], $seen, self::atField(...)),
         );
     }
 
@@ -43,14 +42,14 @@ final readonly class EditStructure
      * Makes several edits, all of them or none: refused with the place of every edit that cannot be so, which is its place in
      * the list and its field.
      *
-     * @param  list<Edit>  $edits  of lines by their keys; of new ones with an empty key
+     * @param  list<LineEdit>  $edits  of lines by their keys; of new ones with an empty key
      * @param  int  $seen  the number of the newest edit that was on screen
      */
     public function makeSeveral(Person $by, string $number, string $itemNumber, array $edits, int $seen): void
     {
         $this->ledger->together(
             fn() => $this->write(
-                HeldItem::forEditor($by, $number, $itemNumber),
+                HeldWork::forEditor($by, $number, $itemNumber),
                 $by,
                 $edits,
                 $seen,
@@ -63,31 +62,31 @@ final readonly class EditStructure
     public function adopt(Person $by, string $number, string $itemNumber, string $line, string $revision): void
     {
         $this->ledger->together(function () use ($by, $number, $itemNumber, $line, $revision): void {
-            $row = HeldItem::forPlanner($number, $itemNumber);
+            $work = HeldWork::forPlanner($number, $itemNumber);
             $edit = new ChangeLine($line, [LineField::Revision->value => $revision]);
-            $this->write($row, $by, [$edit], (int) $row->edits->max('number'), self::atField(...));
+            $this->write($work, $by, [$edit], (int) $work->edits->max('number'), self::atField(...));
         });
     }
 
     /**
      * All of them or none; each is judged by what the ones before it left.
      *
-     * @param  list<Edit>  $edits
+     * @param  list<LineEdit>  $edits
      * @param  \Closure(int, string, string): array<string, string>  $told  where and how a reason is told: which edit, its field, why
      */
-    private function write(OrderItem $row, Person $by, array $edits, int $seen, \Closure $told): void
+    private function write(WorkRecord $work, Person $by, array $edits, int $seen, \Closure $told): void
     {
         if ($edits === []) {
             return;
         }
-        $draft = new Draft(Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row)));
+        $draft = new Draft(Apply::all($this->structures->ofContent($work->base_id), $work->lineEdits()));
         $edits = self::completed($edits);
-        $unseen = EditGuard::unseen($row, $seen);
+        $unseen = EditGuard::unseen($work, $seen);
         $changes = $refused = [];
         foreach ($edits as $at => $edit) {
-            $was = $draft->line($edit->line());
+            $was = $draft->line($edit->part());
             try {
-                EditGuard::refuseWhatOthersChanged($edit, $unseen[$edit->line()] ?? [], $was);
+                EditGuard::refuseWhatOthersChanged($edit, $unseen[$edit->part()] ?? [], $was);
                 $is = $draft->make($edit);
                 if ($is !== null) {
                     $changes[$at] = [$is, $was];
@@ -96,7 +95,7 @@ final readonly class EditStructure
                 $refused[$at] = $refusal;
             }
         }
-        $refused += $this->guard->faults($row, $changes);
+        $refused += $this->guard->faults($work, $changes);
         ksort($refused);
         $reasons = [];
         foreach ($refused as $at => $refusal) {
@@ -107,7 +106,7 @@ final readonly class EditStructure
         if ($reasons !== []) {
             throw Refusal::because($reasons);
         }
-        $this->keep($row, $by, $edits);
+        $this->keep($work, $by, $edits);
     }
 
     /** @return array<string, string> */
@@ -116,23 +115,24 @@ final readonly class EditStructure
         return [$field => $reason];
     }
 
-    /** @param  list<Edit>  $edits */
-    private function keep(OrderItem $row, Person $by, array $edits): void
+    /** @param  list<LineEdit>  $edits */
+    private function keep(WorkRecord $work, Person $by, array $edits): void
     {
         $now = CarbonImmutable::now();
-        $row->edits()
+        $work
+            ->edits()
             ->whereNotNull('withdrawn_at')
             ->whereNull('discarded_at')
             ->update(['discarded_at' => $now]);
-        $first = (int) $row->edits()->max('number') + 1;
+        $first = (int) $work->edits()->max('number') + 1;
         EditRecord::query()->insert(
             array_map(
-                static fn(Edit $edit, int $at): array => [
-                    'order_item_id' => $row->id,
+                static fn(LineEdit $edit, int $at): array => [
+                    'work_id' => $work->id,
                     'number' => $first + $at,
                     'operation' => $edit->operation()->value,
                     'version' => EditOperation::VERSION,
-                    'line_key' => $edit->line(),
+                    'part' => $edit->part(),
                     'fields' => json_encode((object) $edit->fields(), JSON_THROW_ON_ERROR),
                     'author_id' => $by->id,
                     'made_at' => $now,
@@ -143,15 +143,15 @@ final readonly class EditStructure
         );
         $single = count($edits) === 1 ? $edits[0] : null;
         if ($single !== null) {
-            $this->ledger->record($by->login, "structure.{$single->operation()->value}", $row->order->number, [
-                'item' => $row->item->number,
-                'line' => $single->line(),
+            $this->ledger->record($by->login, "structure.{$single->operation()->value}", $work->row->order->number, [
+                'item' => $work->row->item->number,
+                'line' => $single->part(),
                 'fields' => $single->fields(),
             ]);
         } else {
             // What they are stands with the order and is never deleted; their hash shows that it stayed as it was.
-            $this->ledger->record($by->login, 'structure.edited_together', $row->order->number, [
-                'item' => $row->item->number,
+            $this->ledger->record($by->login, 'structure.edited_together', $work->row->order->number, [
+                'item' => $work->row->item->number,
                 'edits' => count($edits),
                 'first' => $first,
                 'last' => $first + count($edits) - 1,
@@ -159,7 +159,7 @@ final readonly class EditStructure
                     'sha256',
                     json_encode(
                         array_map(
-                            static fn(Edit $edit): array => [$edit->operation()->value, $edit->line(), (object) $edit->fields()],
+                            static fn(LineEdit $edit): array => [$edit->operation()->value, $edit->part(), (object) $edit->fields()],
                             $edits,
                         ),
                         JSON_THROW_ON_ERROR,
@@ -172,25 +172,25 @@ final readonly class EditStructure
     /**
      * A new line gets its identity, and is counted in the unit of its component where nobody says otherwise.
      *
-     * @param  list<Edit>  $edits
-     * @return list<Edit>
+     * @param  list<LineEdit>  $edits
+     * @return list<LineEdit>
      */
     private static function completed(array $edits): array
     {
         $wanting = array_filter(
             $edits,
-            static fn(Edit $edit): bool => $edit->operation() === EditOperation::Add && ($edit->fields()['unit'] ?? '') === '',
+            static fn(LineEdit $edit): bool => $edit->operation() === EditOperation::Add && ($edit->fields()['unit'] ?? '') === '',
         );
         $units =
             $wanting === []
                 ? []
                 : Item::query()
                     ->toBase()
-                    ->whereIn('number', array_map(static fn(Edit $edit): string => $edit->fields()['component'] ?? '', $wanting))
+                    ->whereIn('number', array_map(static fn(LineEdit $edit): string => $edit->fields()['component'] ?? '', $wanting))
                     ->pluck('unit', 'number')
                     ->all();
 
-        return array_map(static function (Edit $edit) use ($units): Edit {
+        return array_map(static function (LineEdit $edit) use ($units): LineEdit {
             if ($edit->operation() !== EditOperation::Add) {
                 return $edit;
             }
@@ -212,15 +212,15 @@ final readonly class EditStructure
     public function makeAll(Person $by, string $number, string $itemNumber, Structure $wanted, int $seen): int
     {
         return $this->ledger->together(function () use ($by, $number, $itemNumber, $wanted, $seen): int {
-            $row = HeldItem::forEditor($by, $number, $itemNumber);
-            $now = Apply::all($this->structures->ofRevision($row->base_revision_id), OrderReader::activeEdits($row));
+            $work = HeldWork::forEditor($by, $number, $itemNumber);
+            $now = Apply::all($this->structures->ofContent($work->base_id), $work->lineEdits());
             $edits = Edits::between(Comparison::of($now, $wanted));
-            $this->write($row, $by, $edits, $seen, static function (int $at, string $field, string $reason) use (
+            $this->write($work, $by, $edits, $seen, static function (int $at, string $field, string $reason) use (
                 $edits,
                 $wanted,
                 $now,
             ): array {
-                $find = ($wanted->line($edits[$at]->line()) ?? $now->line($edits[$at]->line()))->find ?? 0;
+                $find = ($wanted->line($edits[$at]->part()) ?? $now->line($edits[$at]->part()))->find ?? 0;
 
                 return ["line {$find}, {$field}" => "Line {$find}, {$field}: {$reason}"];
             });

@@ -8,7 +8,7 @@ use App\Ledger\Ledger;
 use App\Orders\IterationReader;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\Iteration;
-use App\Orders\Models\OrderItem;
+use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Refusal;
@@ -22,12 +22,12 @@ final readonly class KeepIteration
     public function keep(Person $by, string $number, string $itemNumber, string $note): void
     {
         $this->ledger->together(function () use ($by, $number, $itemNumber, $note): void {
-            $row = HeldItem::forEditor($by, $number, $itemNumber);
-            $last = $row->iterations()->first();
-            if ($last !== null && $last->edits === self::held($row) && $last->base_revision_id === $row->base_revision_id) {
+            $work = HeldWork::forEditor($by, $number, $itemNumber);
+            $last = $work->iterations()->first();
+            if ($last !== null && $last->edits === self::held($work) && $last->base_id === $work->base_id) {
                 throw Refusal::at('note', 'Nothing was changed since the last iteration.');
             }
-            $kept = self::of($row, $by, $note);
+            $kept = self::of($work, $by, $note);
             $this->ledger->record($by->login, 'structure.iteration_kept', $number, [
                 'item' => $itemNumber,
                 'iteration' => $kept->number,
@@ -42,36 +42,36 @@ final readonly class KeepIteration
     public function goBack(Person $by, string $number, string $itemNumber, int $iteration, int $seen): void
     {
         $this->ledger->together(function () use ($by, $number, $itemNumber, $iteration, $seen): void {
-            $row = HeldItem::forEditor($by, $number, $itemNumber);
-            $this->edits->makeAll($by, $number, $itemNumber, $this->iterations->structure($row, $iteration), $seen);
+            $work = HeldWork::forEditor($by, $number, $itemNumber);
+            $this->edits->makeAll($by, $number, $itemNumber, $this->iterations->structure($work, $iteration), $seen);
             $this->ledger->record($by->login, 'structure.went_back', $number, ['item' => $itemNumber, 'iteration' => $iteration]);
         });
     }
 
     /** Keeps the work as it is, when there was any since the last time. */
-    public static function ifChanged(OrderItem $row, Person $by, string $note): void
+    public static function ifChanged(WorkRecord $work, Person $by, string $note): void
     {
-        $last = $row->iterations()->first();
-        if ($last === null || $last->edits !== self::held($row) || $last->base_revision_id !== $row->base_revision_id) {
-            self::of($row, $by, $note);
+        $last = $work->iterations()->first();
+        if ($last === null || $last->edits !== self::held($work) || $last->base_id !== $work->base_id) {
+            self::of($work, $by, $note);
         }
     }
 
-    private static function of(OrderItem $row, Person $by, string $note): Iteration
+    private static function of(WorkRecord $work, Person $by, string $note): Iteration
     {
-        return $row->iterations()->create([
-            'number' => (int) $row->iterations()->max('number') + 1,
+        return $work->iterations()->create([
+            'number' => (int) $work->iterations()->max('number') + 1,
             'note' => $note,
-            'base_revision_id' => $row->base_revision_id,
-            'edits' => self::held($row),
+            'base_id' => $work->base_id,
+            'edits' => self::held($work),
             'person_id' => $by->id,
             'saved_at' => CarbonImmutable::now(),
         ]);
     }
 
     /** @return list<int> the numbers of the edits that hold now */
-    private static function held(OrderItem $row): array
+    private static function held(WorkRecord $work): array
     {
-        return $row->edits->whereNull('withdrawn_at')->map(static fn(EditRecord $edit): int => $edit->number)->values()->all();
+        return $work->holding()->map(static fn(EditRecord $edit): int => $edit->number)->values()->all();
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
-use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\StructureReader;
 use Orthotaxis\Core\Edit\Rebase;
@@ -18,27 +17,28 @@ final readonly class MergeNewer
     public function merge(Person $by, string $number, string $itemNumber): void
     {
         $this->ledger->together(function () use ($by, $number, $itemNumber): void {
-            $row = HeldItem::forEditor($by, $number, $itemNumber);
-            $newest = $row->item->workBase()?->id;
-            $active = OrderReader::activeEdits($row);
-            $moved = Rebase::onto($this->structures->ofRevision($row->base_revision_id), $this->structures->ofRevision($newest), $active);
+            $work = HeldWork::forEditor($by, $number, $itemNumber);
+            $newest = $work->row->item->workBase()?->id;
+            $active = $work->lineEdits();
+            $moved = Rebase::onto($this->structures->ofContent($work->base_id), $this->structures->ofContent($newest), $active);
             $lines = [];
             foreach ($active as $i => $edit) {
-                if ($moved[$i]->line() !== $edit->line()) {
-                    $lines[$edit->line()] = $moved[$i]->line();
+                if ($moved[$i]->part() !== $edit->part()) {
+                    $lines[$edit->part()] = $moved[$i]->part();
                 }
             }
             foreach ($lines as $was => $is) {
-                $row->edits()
-                    ->where('line_key', $was)
-                    ->update(['line_key' => $is]);
+                $work
+                    ->edits()
+                    ->where('part', $was)
+                    ->update(['part' => $is]);
             }
-            $row->update(['base_revision_id' => $newest]);
+            $work->update(['base_id' => $newest]);
             $this->ledger->record(
                 $by->login,
                 'structure.newer_brought_in',
                 $number,
-                ['item' => $itemNumber, 'revision' => $row->item->released?->code] + ($lines === [] ? [] : ['lines' => $lines]),
+                ['item' => $itemNumber, 'revision' => $work->row->item->released?->code] + ($lines === [] ? [] : ['lines' => $lines]),
             );
         });
     }

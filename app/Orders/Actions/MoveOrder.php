@@ -31,7 +31,7 @@ final readonly class MoveOrder
             Readiness::mustHold(Readiness::forRevising($this->orders->toCore($order), Today::day()));
             foreach ($order->items as $row) {
                 if ($row->outcome === Outcome::Revise) {
-                    $row->update(['base_revision_id' => $row->item->workBase()?->id]);
+                    $row->workOn($row->item->workBase()?->id);
                 }
             }
         });
@@ -44,8 +44,9 @@ final readonly class MoveOrder
             OrderPolicy::check(OrderAct::Submit, $by, $order);
             Readiness::mustHold(Readiness::forReview($this->orders->toCore($order), Today::day()));
             foreach ($order->items as $row) {
-                if ($row->outcome === Outcome::Revise) {
-                    KeepIteration::ifChanged($row, $by, 'Sent to review');
+                $work = $row->outcome === Outcome::Revise ? $row->engineering() : null;
+                if ($work !== null) {
+                    KeepIteration::ifChanged($work, $by, 'Sent to review');
                 }
             }
             $order->sent_to_review_at = CarbonImmutable::now();

@@ -7,13 +7,13 @@ namespace App\Orders\Actions;
 use App\Ledger\Ledger;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
-use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
 
 /** Names an item on an order, says what becomes of it and of what exists, or takes it off again. */
@@ -32,15 +32,14 @@ final readonly class PutItemOnOrder
             if ($outcome === Outcome::Keep) {
                 $this->mustHaveNoEdits($row, $itemNumber);
             }
-            $row->fill([
-                'outcome' => $outcome,
-                'disposition' => $disposition,
-                'base_revision_id' => match (true) {
-                    $outcome === Outcome::Keep => null,
-                    $order->state === OrderState::Revising => $row->base_revision_id ?? $item->workBase()?->id,
-                    default => null,
-                },
-            ])->save();
+            $row->fill(['outcome' => $outcome, 'disposition' => $disposition])->save();
+            if ($outcome === Outcome::Keep) {
+                $row->works()
+                    ->where('kind', Subject::ENGINEERING)
+                    ->update(['base_id' => null]);
+            } elseif ($order->state === OrderState::Revising) {
+                $row->workOn($item->workBase()?->id);
+            }
             $order->update(['version' => $version + 1]);
             $this->ledger->record($by->login, 'order.item_named', $number, [
                 'item' => $itemNumber,
@@ -55,7 +54,7 @@ final readonly class PutItemOnOrder
         $this->ledger->together(function () use ($by, $number, $itemNumber, $version): void {
             $order = $this->open($number, $version);
             $row =
-                $order->items()->with('edits')->whereRelation('item', 'number', $itemNumber)->first() ??
+                $order->items()->with('works.edits')->whereRelation('item', 'number', $itemNumber)->first() ??
                 throw Refusal::at('item', "{$itemNumber} is not on this order.");
             $this->mustHaveNoEdits($row, $itemNumber);
             $row->delete();
@@ -75,12 +74,12 @@ final readonly class PutItemOnOrder
 
     private function row(ChangeOrder $order, Item $item): ?OrderItem
     {
-        return $order->items()->with('edits')->where('item_id', $item->id)->first();
+        return $order->items()->with('works.edits')->where('item_id', $item->id)->first();
     }
 
     private function mustHaveNoEdits(OrderItem $row, string $number): void
     {
-        if ($row->exists && OrderReader::activeEdits($row) !== []) {
+        if ($row->exists && $row->isEdited()) {
             throw Refusal::at('item', "{$number} has been edited under this order. Undo its edits first.");
         }
     }

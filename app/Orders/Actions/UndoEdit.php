@@ -19,7 +19,7 @@ final readonly class UndoEdit
     {
         $this->ledger->together(function () use ($by, $number, $itemNumber): void {
             $edit =
-                HeldItem::forEditor($by, $number, $itemNumber)
+                HeldWork::forEditor($by, $number, $itemNumber)
                     ->edits()
                     ->reorder()
                     ->whereNull('withdrawn_at')
@@ -33,7 +33,7 @@ final readonly class UndoEdit
     {
         $this->ledger->together(function () use ($by, $number, $itemNumber): void {
             $edit =
-                HeldItem::forEditor($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first() ??
+                HeldWork::forEditor($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first() ??
                 throw Refusal::at('edits', 'There is nothing to redo.');
             $this->mark($edit, null, $by, $number, $itemNumber, 'structure.redone');
         });
@@ -42,6 +42,6 @@ final readonly class UndoEdit
     private function mark(EditRecord $edit, ?CarbonImmutable $withdrawnAt, Person $by, string $number, string $item, string $act): void
     {
         $edit->update(['withdrawn_at' => $withdrawnAt]);
-        $this->ledger->record($by->login, $act, $number, ['item' => $item, 'edit' => $edit->number]);
+        $this->ledger->record($by->login, $act, $number, ['item' => $item, 'edit' => $edit->number, 'what' => $edit->ofLine()->inWords()]);
     }
 }

@@ -7,8 +7,8 @@ namespace App\Orders\Http;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Edit\LineEdit as Edit;
 use Orthotaxis\Core\Structure\LineField;
 
 /** Several edits that are made together or not at all, such as a block that is pasted. */

@@ -88,7 +88,7 @@ final readonly class RedlineController
     {
         foreach ($orders->toCore(ChangeOrder::query()->where('number', $number)->firstOrFail())->revised() as $row) {
             if ($row->number === $item) {
-                return $row->after;
+                return $row->after();
             }
         }
         throw Refusal::at('item', "{$number} does not revise {$item}.");

@@ -8,8 +8,8 @@ use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Orthotaxis\Core\Edit\Edit;
 use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Structure\LineField;
 
 /**
@@ -17,11 +17,11 @@ use Orthotaxis\Core\Structure\LineField;
  * discards it.
  *
  * @property int $id
- * @property int $order_item_id
+ * @property int $work_id
  * @property int $number
- * @property EditOperation $operation
- * @property string $line_key
- * @property array<value-of<LineField>, string> $fields
+ * @property string $operation the name of its kind
+ * @property string $part what of the subject it is an edit of
+ * @property array<string, string> $fields
  * @property int $author_id
  * @property CarbonImmutable $made_at
  * @property ?CarbonImmutable $withdrawn_at
@@ -35,7 +35,6 @@ final class EditRecord extends Model
     public $timestamps = false;
 
     protected $casts = [
-        'operation' => EditOperation::class,
         'fields' => 'array',
         'made_at' => 'immutable_datetime',
         'withdrawn_at' => 'immutable_datetime',
@@ -48,8 +47,12 @@ final class EditRecord extends Model
         return $this->belongsTo(Person::class, 'author_id');
     }
 
-    public function toCore(): Edit
+    /** As what it is where the subject is lines. */
+    public function ofLine(): LineEdit
     {
-        return $this->operation->of($this->line_key, $this->fields);
+        /** @var array<value-of<LineField>, string> $fields */
+        $fields = $this->fields;
+
+        return EditOperation::from($this->operation)->of($this->part, $fields);
     }
 }

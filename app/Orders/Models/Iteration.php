@@ -13,10 +13,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * Saved work on the coming revision of an item: which edits held at that moment, and on which base.
  *
  * @property int $id
- * @property int $order_item_id
+ * @property int $work_id
  * @property int $number
  * @property string $note
- * @property ?int $base_revision_id
+ * @property ?int $base_id
  * @property list<int> $edits
  * @property CarbonImmutable $saved_at
  * @property-read Person $person

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\Structures\Models\Item;
-use App\Structures\Models\Revision;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Orthotaxis\Core\Change\Disposition;
+use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Content\Subject;
 
 /**
  * @property int $id
@@ -19,12 +20,9 @@ use Orthotaxis\Core\Change\Outcome;
  * @property int $item_id
  * @property Outcome $outcome
  * @property ?Disposition $disposition
- * @property ?int $base_revision_id
  * @property-read Item $item
- * @property-read ?Revision $base
  * @property-read ChangeOrder $order
- * @property-read Collection<int, EditRecord> $edits
- * @property-read Collection<int, Iteration> $iterations
+ * @property-read Collection<int, WorkRecord> $works
  */
 final class OrderItem extends Model
 {
@@ -46,21 +44,42 @@ final class OrderItem extends Model
         return $this->belongsTo(Item::class);
     }
 
-    /** @return BelongsTo<Revision, $this> */
-    public function base(): BelongsTo
+    /** @return HasMany<WorkRecord, $this> what the order does to it; none before it is opened for work */
+    public function works(): HasMany
     {
-        return $this->belongsTo(Revision::class, 'base_revision_id');
+        return $this->hasMany(WorkRecord::class)->orderBy('id');
     }
 
-    /** @return HasMany<Iteration, $this> newest first */
-    public function iterations(): HasMany
+    /** What is done to its revision in the narrow sense. */
+    public function engineering(): ?WorkRecord
     {
-        return $this->hasMany(Iteration::class)->orderByDesc('number');
+        return $this->works->firstWhere('kind', Subject::ENGINEERING);
     }
 
-    /** @return HasMany<EditRecord, $this> all that was ever done, in order */
-    public function edits(): HasMany
+    /** Begins work on a subject of it, or goes on where there was some. */
+    public function workOn(?int $base, string $kind = Subject::ENGINEERING, string $plant = ''): WorkRecord
     {
-        return $this->hasMany(EditRecord::class)->orderBy('number');
+        $work = $this->works()->firstOrNew(['kind' => $kind, 'plant' => $plant]);
+        $work->fill(['base_id' => $work->base_id ?? $base])->save();
+
+        return $work;
+    }
+
+    /** The released revision that work on it starts from, if one does. Before the order is opened, that is the newest. */
+    public function baseCode(): ?string
+    {
+        $base = $this->engineering()?->base;
+
+        return match (true) {
+            $base !== null => $base->status->isFrozen() ? $base->code : null,
+            $this->order->state === OrderState::Revising => null,
+            default => $this->item->released?->code,
+        };
+    }
+
+    /** Whether anything that was done to it holds. */
+    public function isEdited(): bool
+    {
+        return $this->works->contains(static fn(WorkRecord $work): bool => $work->holding()->isNotEmpty());
     }
 }

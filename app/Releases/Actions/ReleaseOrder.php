@@ -26,6 +26,7 @@ final readonly class ReleaseOrder
 {
     public function __construct(
         private OrderReader $orders,
+        private ReleaseContents $contents,
         private WriteHandover $handovers,
         private Ledger $ledger,
         private Anchors $anchors,
@@ -44,10 +45,7 @@ final readonly class ReleaseOrder
 
             $now = CarbonImmutable::now();
             $rows = $order->items->keyBy(static fn(OrderItem $row): string => $row->item->number);
-            $release = new ReleaseRevision($this->ledger, $order, $plan, $by, $now);
-            foreach ($plan->items as $item) {
-                $release->release($rows[$item->number], $item);
-            }
+            $this->contents->release($by, $order, $plan, $now);
             // All of them are there now: what they multiply with is each other too.
             foreach ($plan->items as $item) {
                 Countable::check($rows[$item->number]->item_id, $item->number, $plan->effectiveFrom);

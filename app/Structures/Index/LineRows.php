@@ -24,9 +24,9 @@ final readonly class LineRows
     private const AT_ONCE = 20_000;
 
     /** The lines of items, on the days on which their revisions apply. */
-    private const OF_ITEMS = "SELECT r.item_id AS parent,
-            GREATEST(r.effective_from, l.valid_from) - DATE '1970-01-01' AS first_day,
-            LEAST(r.effective_to, l.valid_to) - DATE '1970-01-01' AS end_day,";
+    private const OF_ITEMS = "SELECT of.item_id AS parent,
+            GREATEST(of.effective_from, l.valid_from) - DATE '1970-01-01' AS first_day,
+            LEAST(of.effective_to, l.valid_to) - DATE '1970-01-01' AS end_day,";
 
     /** The lines of single revisions, whatever the day. */
     private const OF_REVISIONS =
@@ -35,7 +35,7 @@ final readonly class LineRows
         " + r.id AS parent,
             l.valid_from - DATE '1970-01-01' AS first_day, l.valid_to - DATE '1970-01-01' AS end_day,";
 
-    private const SQL =
+    private const COLUMNS =
         '
             l.id AS line, coalesce(l.pinned_id + ' .
         PinnedNode::BASE .
@@ -44,8 +44,9 @@ final readonly class LineRows
             uuid_hash_extended(l.line_key, 0) AS identity,
             hashtextextended(concat_ws(chr(31), l.find, l.component_id, l.quantity, l.unit, l.designators, l.notes, coalesce(l.operation::text, '-'),
                 l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-'), l.pinned_id), 0) AS digest
-        FROM structure_lines l JOIN revisions r ON r.id = l.revision_id JOIN items c ON c.id = l.component_id
-        WHERE r.status IN ('released', 'superseded', 'obsolete')";
+        FROM structure_lines l JOIN items c ON c.id = l.component_id JOIN contents of ON of.id = l.content_id ";
+
+    private const RELEASED = " of.status IN ('released', 'superseded', 'obsolete')";
 
     /**
      * All of a kind, a block at a time: to be called in a transaction.
@@ -55,14 +56,11 @@ final readonly class LineRows
     public function all(StructureView $view): \Generator
     {
         $text = LineTexts::SQL . ' AS text,';
-        yield from self::each(self::OF_ITEMS . $text . self::SQL . ' AND ' . $view->lines() . ' ORDER BY r.item_id, l.find, l.id');
+        yield from self::each(self::OF_ITEMS . $text . self::ofItems($view));
         yield from self::each(
             self::OF_REVISIONS .
                 $text .
-                self::SQL .
-                ' AND ' .
-                $view->lines() .
-                ' AND r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL) ORDER BY r.id, l.find, l.id',
+                self::ofPinned($view, 'r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL)'),
         );
     }
 
@@ -88,10 +86,7 @@ final readonly class LineRows
      */
     public function of(array $items, StructureView $view): array
     {
-        return self::some(
-            self::OF_ITEMS . self::SQL . ' AND ' . $view->lines() . ' AND r.item_id = ANY (?::bigint[]) ORDER BY r.item_id, l.find, l.id',
-            $items,
-        );
+        return self::some(self::OF_ITEMS . self::ofItems($view, 'of.item_id = ANY (?::bigint[])'), $items);
     }
 
     /**
@@ -100,10 +95,20 @@ final readonly class LineRows
      */
     public function ofRevisions(array $revisions, StructureView $view): array
     {
-        return self::some(
-            self::OF_REVISIONS . self::SQL . ' AND ' . $view->lines() . ' AND r.id = ANY (?::bigint[]) ORDER BY r.id, l.find, l.id',
-            $revisions,
-        );
+        return self::some(self::OF_REVISIONS . self::ofPinned($view, 'r.id = ANY (?::bigint[])'), $revisions);
+    }
+
+    private static function ofItems(StructureView $view, string $some = 'true'): string
+    {
+        return self::COLUMNS . 'WHERE' . self::RELEASED . " AND {$view->contents()} AND {$some} ORDER BY of.item_id, l.find, l.id";
+    }
+
+    private static function ofPinned(StructureView $view, string $some): string
+    {
+        return self::COLUMNS .
+            "JOIN contents r ON {$view->contentsOfRevision()} WHERE" .
+            self::RELEASED .
+            " AND {$some} ORDER BY r.id, l.find, l.id";
     }
 
     /**

@@ -11,9 +11,7 @@ use Orthotaxis\Core\Structure\Line;
 
 /**
  * @property int $id
- * @property int $revision_id
- * @property string $kind
- * @property string $plant
+ * @property int $content_id
  * @property string $line_key
  * @property int $find
  * @property int $component_id

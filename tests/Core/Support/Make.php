@@ -6,13 +6,20 @@ namespace Tests\Core\Support;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Calendar\Validity;
+use Orthotaxis\Core\Change\Base;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Change\Work;
+use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Content\Subject;
+use Orthotaxis\Core\Edit\Edits;
+use Orthotaxis\Core\Engineering\EngineeringContent;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Revision\Sequence;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 use Random\Engine\Mt19937;
@@ -84,24 +91,30 @@ final class Make
         return new Structure($lines);
     }
 
+    /**
+     * An item that gets a new revision, edited from before to after.
+     *
+     * @param  list<string>  $missing  what its lines use and is not there
+     * @param  list<string>  $files
+     */
     public static function orderItem(
         ?Structure $before = null,
         ?Structure $after = null,
-        string $base = 'B',
+        ?string $base = 'B',
         ?string $latest = null,
+        string $number = '200-0010',
+        ?Disposition $disposition = Disposition::UseUp,
+        ?string $from = '2026-01-10',
+        array $missing = [],
+        array $files = [],
+        Sequence $sequence = Sequence::Letters,
     ): OrderItem {
         $before ??= self::pumpHead();
+        $edits = Edits::between(Comparison::of($before, $after ?? $before->without('screw')));
+        $start = new Base($base, $latest ?? $base, $from === null ? null : Day::parse($from), $sequence);
+        $work = Work::on(new Subject(Subject::ENGINEERING, $number), $start, new EngineeringContent($before), $edits);
 
-        return new OrderItem(
-            number: '200-0010',
-            outcome: Outcome::Revise,
-            disposition: Disposition::UseUp,
-            baseRevision: $base,
-            latestRevision: $latest ?? $base,
-            baseEffectiveFrom: Day::parse('2026-01-10'),
-            before: $before,
-            after: $after ?? $before->without('screw'),
-        );
+        return new OrderItem($number, Outcome::Revise, $disposition, $start, [$work->lacking($missing)], $files);
     }
 
     /** @param  list<OrderItem>  $items */

@@ -111,8 +111,7 @@ final class World
         ]);
         foreach ($lines as [$find, $component, $quantity, $unit]) {
             StructureLine::query()->insert([
-                'revision_id' => $revision,
-                'kind' => 'engineering',
+                'content_id' => $revision,
                 'line_key' => (string) Str::uuid7(),
                 'find' => $find,
                 'component_id' => $this->items[$component],
@@ -128,6 +127,32 @@ final class World
                 ->where('id', $revision)
                 ->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start]);
         }
+    }
+
+    /**
+     * What a plant builds of an item, released on the day of its revision.
+     *
+     * @param  list<array{0: int, 1: string, 2: float|int, 3: string, 4?: int, 5?: string}>  $lines  with operation and line identity
+     */
+    public function built(string $number, string $plant, array $lines): void
+    {
+        $revision = DB::table('revisions')->where('item_id', $this->items[$number])->orderBy('id')->first();
+        $subject = ['item_id' => $this->items[$number], 'kind' => 'manufacturing', 'plant' => $plant];
+        $content = DB::table('contents')->insertGetId($subject + ['builds_id' => $revision->id, 'code' => 'A', 'status' => 'in_work']);
+        foreach ($lines as $line) {
+            StructureLine::query()->insert([
+                'content_id' => $content,
+                'line_key' => $line[5] ?? (string) Str::uuid7(),
+                'find' => $line[0],
+                'component_id' => $this->items[$line[1]],
+                'quantity' => (int) ($line[2] * 1_000_000),
+                'unit' => $line[3],
+                'operation' => $line[4] ?? null,
+            ]);
+        }
+        $built = DB::table('contents')->where('id', $content);
+        $built->update(['status' => 'in_review']);
+        $built->update(['status' => 'released', 'effective_from' => $revision->effective_from, 'released_at' => $revision->released_at]);
     }
 
     /**

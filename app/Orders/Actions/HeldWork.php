@@ -5,30 +5,32 @@ declare(strict_types=1);
 namespace App\Orders\Actions;
 
 use App\Orders\Models\ChangeOrder;
-use App\Orders\Models\OrderItem;
+use App\Orders\Models\WorkRecord;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\People\Models\Person;
+use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
 
-/** An item that an order revises, held for the rest of the transaction: whoever edits it next waits, and sees what was done. */
-final readonly class HeldItem
+/** What an order does to one subject, held for the rest of the transaction: whoever edits it next waits, and sees what was done. */
+final readonly class HeldWork
 {
     /** @throws Refusal when the person cannot edit it now */
-    public static function forEditor(Person $by, string $number, string $itemNumber): OrderItem
+    public static function forEditor(Person $by, string $number, string $itemNumber): WorkRecord
     {
         $order = self::openOrder($number);
         OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
 
-        return self::item($order, $itemNumber);
+        return self::work($order, $itemNumber);
     }
 
     /** @throws Refusal when its structures cannot be edited now, by whomever */
-    public static function forPlanner(string $number, string $itemNumber): OrderItem
+    public static function forPlanner(string $number, string $itemNumber): WorkRecord
     {
-        return self::item(self::openOrder($number), $itemNumber);
+        return self::work(self::openOrder($number), $itemNumber);
     }
 
     private static function openOrder(string $number): ChangeOrder
@@ -42,13 +44,18 @@ final readonly class HeldItem
         };
     }
 
-    private static function item(ChangeOrder $order, string $itemNumber): OrderItem
+    private static function work(ChangeOrder $order, string $itemNumber): WorkRecord
     {
-        return $order
-            ->items()
-            ->with(['edits.author', 'item.released', 'order'])
-            ->where('outcome', Outcome::Revise->value)
-            ->whereRelation('item', 'number', $itemNumber)
+        return WorkRecord::query()
+            ->with(['edits.author', 'row.item.released', 'row.order', 'base'])
+            ->where('kind', Subject::ENGINEERING)
+            ->whereHas(
+                'row',
+                static fn(Builder $row): Builder => $row
+                    ->where('order_id', $order->id)
+                    ->where('outcome', Outcome::Revise->value)
+                    ->whereRelation('item', 'number', $itemNumber),
+            )
             ->first() ?? throw Refusal::at('item', "{$itemNumber} gets no new revision under {$order->number}.");
     }
 }

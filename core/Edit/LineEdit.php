@@ -4,21 +4,15 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Edit;
 
+use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 
-/**
- * One thing that an order does to one line. Each kind is a class of its own, and EditOperation says by which name it is kept.
- *
- * Fields are kept as people typed them; they are read when the edit is made.
- */
-interface Edit
+/** An edit of one line of a structure, by the key of the line. EditOperation says by which name each kind is kept. */
+interface LineEdit extends Edit
 {
     public function operation(): EditOperation;
-
-    /** The key of its line; empty while a new line has none. */
-    public function line(): string;
 
     /** @return array<value-of<LineField>, string> what is set, by field; empty for a removal */
     public function fields(): array;

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Contents;
+
+use App\Orders\Models\WorkRecord;
+use Illuminate\Support\Collection;
+use Orthotaxis\Core\Change\Work;
+use Orthotaxis\Core\Content\Content;
+use Orthotaxis\Core\Content\Edit;
+
+/**
+ * How the contents of one kind are read and written. Whatever an order does works on these alone: a further kind is a class that says
+ * so, given to ContentKinds by a provider.
+ */
+interface ContentKind
+{
+    /** The name under which its contents, works and edits are kept. */
+    public function name(): string;
+
+    /** What there is before the first revision. */
+    public function none(): Content;
+
+    /**
+     * @param  list<int>  $ids  of contents
+     * @return array<int, Content> by id; what says nothing may be left out
+     */
+    public function read(array $ids): array;
+
+    /**
+     * @param  string  $name  as Edit::name gives it
+     * @param  array<string, string>  $fields
+     */
+    public function edit(string $name, string $part, array $fields): Edit;
+
+    /**
+     * What works of this kind need and what is not there on the effective day of their order, asked a fixed number of times.
+     *
+     * @param  Collection<int, WorkRecord>  $records  with their orders and items
+     * @param  array<int, Work>  $works  the same in core, by id
+     * @return array<int, list<string>> by id, in words; where nothing is missing it may be left out
+     */
+    public function missing(Collection $records, array $works): array;
+
+    /** What the lines and figures of a release refer to is there by now, be it released with it. @param  int  $id  of the content in review */
+    public function write(int $id, Content $content): void;
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Models;
+
+use App\Structures\Models\Content;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Orthotaxis\Core\Content\Subject;
+use Orthotaxis\Core\Edit\LineEdit;
+
+/**
+ * What an order does to one subject of an item.
+ *
+ * @property int $id
+ * @property int $order_item_id
+ * @property string $kind
+ * @property string $plant
+ * @property ?int $base_id the content that the edits start from
+ * @property-read OrderItem $row
+ * @property-read ?Content $base
+ * @property-read Collection<int, EditRecord> $edits
+ * @property-read Collection<int, Iteration> $iterations
+ */
+final class WorkRecord extends Model
+{
+    protected $table = 'works';
+
+    public $timestamps = false;
+
+    /** @return BelongsTo<OrderItem, $this> */
+    public function row(): BelongsTo
+    {
+        return $this->belongsTo(OrderItem::class, 'order_item_id');
+    }
+
+    /** @return BelongsTo<Content, $this> */
+    public function base(): BelongsTo
+    {
+        return $this->belongsTo(Content::class);
+    }
+
+    /** @return HasMany<EditRecord, $this> all that was ever done, in order */
+    public function edits(): HasMany
+    {
+        return $this->hasMany(EditRecord::class, 'work_id')->orderBy('number');
+    }
+
+    /** @return HasMany<Iteration, $this> newest first */
+    public function iterations(): HasMany
+    {
+        return $this->hasMany(Iteration::class, 'work_id')->orderByDesc('number');
+    }
+
+    public function subject(): Subject
+    {
+        return new Subject($this->kind, $this->row->item->number, $this->plant);
+    }
+
+    /** @return Collection<int, EditRecord> what holds now, in order */
+    public function holding(): Collection
+    {
+        return $this->edits->whereNull('withdrawn_at')->values();
+    }
+
+    /** @return list<LineEdit> what holds now, in order, where the subject is lines */
+    public function lineEdits(): array
+    {
+        return $this->holding()->map(static fn(EditRecord $edit): LineEdit => $edit->ofLine())->all();
+    }
+}

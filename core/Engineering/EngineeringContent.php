@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Engineering;
+
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Content\Content;
+use Orthotaxis\Core\Edit\Apply;
+use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\Structure\LineField;
+use Orthotaxis\Core\Structure\Structure;
+use Orthotaxis\Core\Structure\StructureFaults;
+
+/** What engineering declares of an item: the lines of its structure. */
+final readonly class EngineeringContent implements Content
+{
+    public function __construct(public Structure $structure = new Structure()) {}
+
+    public function edited(iterable $edits): static
+    {
+        return new self(
+            Apply::all(
+                $this->structure,
+                (static function () use ($edits): \Generator {
+                    foreach ($edits as $edit) {
+                        yield $edit instanceof LineEdit ? $edit : throw new \LogicException("{$edit->name()} is no edit of a line.");
+                    }
+                })(),
+            ),
+        );
+    }
+
+    public function faults(): array
+    {
+        return StructureFaults::of($this->structure);
+    }
+
+    public function since(Content $before): Comparison
+    {
+        return Comparison::of(
+            $before instanceof self ? $before->structure : throw new \LogicException('Structures are compared with structures.'),
+            $this->structure,
+        );
+    }
+
+    public function on(Day $day): static
+    {
+        return new self($this->structure->on($day));
+    }
+
+    /** A field of a line where it says something. */
+    public function told(): array
+    {
+        $lines = [];
+        foreach ($this->structure as $line) {
+            $fields = [];
+            foreach (LineField::cases() as $field) {
+                $fields[$field->value] = $line->text($field);
+            }
+            $lines[] = array_filter($fields, static fn(string $text): bool => $text !== '');
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Release;
+
+use Orthotaxis\Core\Content\Content;
+use Orthotaxis\Core\Content\Subject;
+
+/** One subject of a release: its new revision, the one it supersedes if it is not the first, and what holds from the effective date on. */
+final readonly class ContentRelease
+{
+    public function __construct(public Subject $subject, public ?string $supersedes, public string $revision, public Content $content) {}
+}
