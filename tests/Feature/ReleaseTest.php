@@ -171,3 +171,64 @@ it('releases nothing whose quantities multiply beyond what can be counted, and s
     DB::table('change_orders')->update(['state' => 'withdrawn']);
     $release('30000')->assertOk();
 });
+
+it('leaves what plants build and what the model says as they are: each goes on until it is revised itself', function () use (
+    $release,
+): void {
+    World::planningTakes();
+    $this->world->built('200-0010', 'Weir', [[10, '200-0041', 1, 'm', 20]]);
+    $drawn = $this->world->design('200-0010', [[10, '200-0042', 2, 'pc']]);
+    $order = $this->world->signed();
+    $release($this->world, $order)->assertOk();
+    $lives = fn(string $kind): array => DB::table('contents')
+        ->where('item_id', $this->world->items['200-0010'])
+        ->where('kind', $kind)
+        ->orderBy('id')
+        ->get()
+        ->map(static fn(stdClass $one): array => [$one->code, $one->status, $one->effective_to])
+        ->all();
+    $day = (string) DB::table('change_orders')->where('number', $order)->value('effective_on');
+    expect($lives('engineering'))
+        ->toBe([['A', 'superseded', $day], ['B', 'released', null]])
+        ->and($lives('manufacturing'))
+        ->toBe([['A', 'released', null]])
+        ->and($lives('design'))
+        ->toBe([['A', 'released', null]]);
+    $shown = fn(string $kind, string $on): array => $this->world
+        ->as('vera', 'GET', "/items/200-0010/structure?kind={$kind}&on={$on}")
+        ->json('rows.*.line.component');
+    expect($shown('manufacturing', World::day(0)))
+        ->toBe(['200-0041'])
+        ->and($shown('manufacturing', $day))
+        ->toBe(['200-0041'])
+        ->and($shown('design', $day))
+        ->toBe(['200-0042']);
+
+    // The model of B is taken over: from the day of B, and not before.
+    $this->world->design('200-0010', [[10, '200-0042', 3, 'pc']]);
+    expect($drawn)
+        ->toBe('done')
+        ->and($lives('design'))
+        ->toBe([['A', 'superseded', $day], ['B', 'released', null]]);
+});
+
+it('releases what was drawn for a revision in work together with it', function () use ($release): void {
+    World::planningTakes();
+    expect($this->world->design('200-0099', [[10, '600-0014', 1, 'pc']]))->toBe('done');
+    $order = $this->world->opened();
+    $this->world
+        ->as('mira', 'PUT', "/orders/{$order}/items/200-0099", ['outcome' => 'revise', 'version' => $this->world->version($order)])
+        ->assertOk();
+    $this->world->edit($order, 'remove', 30)->assertOk();
+    $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
+    $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+    $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    expect(DB::table('contents')->where('kind', 'design')->value('status'))->toBe('in_work');
+    $release($this->world, $order)->assertOk();
+    $drawn = DB::table('contents')->where('kind', 'design')->first();
+    expect([$drawn->status, $drawn->code, $drawn->effective_from])->toBe([
+        'released',
+        'A',
+        (string) DB::table('change_orders')->where('number', $order)->value('effective_on'),
+    ]);
+});

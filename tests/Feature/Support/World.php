@@ -12,6 +12,7 @@ use App\Structures\Models\Category;
 use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
 use Carbon\CarbonImmutable;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Str;
@@ -153,6 +154,30 @@ final class World
         $built = DB::table('contents')->where('id', $content);
         $built->update(['status' => 'in_review']);
         $built->update(['status' => 'released', 'effective_from' => $revision->effective_from, 'released_at' => $revision->released_at]);
+    }
+
+    /**
+     * Takes over what a design model says of an item.
+     *
+     * @param  list<array{int, string, int, string}>  $lines  find, component, quantity and unit
+     * @return string the state of the import
+     */
+    public function design(string $number, array $lines): string
+    {
+        $file = "parent,find,component,quantity,unit\n";
+        foreach ($lines as $line) {
+            $file .= "{$number}," . implode(',', $line) . "\n";
+        }
+        $this->test
+            ->actingAs($this->people['mira'])
+            ->post(
+                '/api/imports',
+                ['subject' => 'design', 'file' => UploadedFile::fake()->createWithContent('model.csv', $file)],
+                ['Accept' => 'application/json'],
+            )
+            ->assertOk();
+
+        return (string) DB::table('imports')->orderByDesc('asked_at')->orderByDesc('id')->value('state');
     }
 
     /**

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Support;
+
+use Orthotaxis\Core\Content\Edit;
+
+/** Another sentence takes its place. */
+final readonly class Note implements Edit
+{
+    public function __construct(private string $text) {}
+
+    public function name(): string
+    {
+        return 'note';
+    }
+
+    public function part(): string
+    {
+        return 'text';
+    }
+
+    public function fields(): array
+    {
+        return ['text' => $this->text];
+    }
+
+    public function touches(): array
+    {
+        return ['text'];
+    }
+
+    public function conflictsWith(Edit $other): array
+    {
+        return array_values(array_intersect($this->touches(), $other->touches()));
+    }
+
+    public function inWords(): string
+    {
+        return "Reads {$this->text}";
+    }
+}
