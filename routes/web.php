@@ -6,20 +6,18 @@ use App\Assessment\Http\QuestionController;
 use App\CutIn\Http\CutInController;
 use App\Desk\Http\DeskController;
 use App\Documents\Http\DocumentController;
-use App\Dossier\Http\AdoptionController;
 use App\Dossier\Http\ChangeController;
-use App\Dossier\Http\ChangeFileController;
-use App\Dossier\Http\OrderController;
-use App\Dossier\Http\ReportController;
-use App\Dossier\Http\RequestController;
-use App\Dossier\Http\ReviewController;
+use App\Dossier\Http\RaiseOrderController;
 use App\Economics\Http\MoneyController;
 use App\Forms\Http\FormController;
 use App\Forms\Http\TemplateController;
 use App\Imports\Http\ImportController;
 use App\Meetings\Http\MeetingController;
+use App\Orders\Http\AdoptionController;
 use App\Orders\Http\IterationController;
+use App\Orders\Http\OrderController;
 use App\Orders\Http\RedlineController;
+use App\Orders\Http\ReviewController;
 use App\People\Ability;
 use App\People\Http\FavouriteController;
 use App\People\Http\PeopleController;
@@ -27,10 +25,15 @@ use App\People\Http\SessionController;
 use App\People\Http\SessionOfPassword;
 use App\People\Http\TableLayoutController;
 use App\Planning\Http\ExposureController;
+use App\Problems\Http\ReportController;
 use App\Reach\Http\ReachController;
 use App\Reading\ReadingController;
 use App\Reading\ReadInWorker;
 use App\Releases\Http\HandoverController;
+use App\Releases\Http\ReleaseController;
+use App\Requests\Http\ChangeFileController;
+use App\Requests\Http\GatheringController;
+use App\Requests\Http\RequestController;
 use App\Structures\Http\CategoryController;
 use App\Structures\Http\CompareController;
 use App\Structures\Http\ItemController;
@@ -132,8 +135,12 @@ Route::prefix('api')
                 Route::post('/{number}/return', 'sendBack')->middleware($may(Ability::AssessRequest));
                 Route::post('/{number}/duplicate', 'duplicate')->middleware($may(Ability::AssessRequest));
                 Route::post('/{number}/reopening', 'reopen')->middleware($may(Ability::AssessRequest));
-                Route::put('/{number}/requests/{request}', 'gather')->middleware($may(Ability::AssessRequest));
-                Route::delete('/{number}/requests/{request}', 'apart')->middleware($may(Ability::AssessRequest));
+            });
+        Route::controller(GatheringController::class)
+            ->prefix('reports/{number}/requests/{request}')
+            ->group(static function () use ($may): void {
+                Route::put('/', 'gather')->middleware($may(Ability::AssessRequest));
+                Route::delete('/', 'apart')->middleware($may(Ability::AssessRequest));
             });
         Route::controller(ChangeFileController::class)->group(static function () use ($may): void {
             Route::get('/change-files/{id}', 'content')->whereUuid('id');
@@ -200,8 +207,8 @@ Route::prefix('api')
                 Route::post('/{number}/gathering', 'gather')->middleware($may(Ability::AssessRequest));
                 Route::post('/{number}/apart', 'apart')->middleware($may(Ability::AssessRequest));
                 Route::post('/{number}/split', 'split')->middleware($may(Ability::AssessRequest));
-                Route::post('/{number}/order', 'order')->middleware($may(Ability::RaiseOrder));
             });
+        Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])->middleware($may(Ability::RaiseOrder));
 
         Route::controller(OrderController::class)
             ->prefix('orders/{number}')
@@ -211,10 +218,10 @@ Route::prefix('api')
                 Route::delete('/items/{item}', 'takeItemOff')->middleware($may(Ability::PlanOrder));
                 Route::post('/opening', 'open')->middleware($may(Ability::PlanOrder));
                 Route::post('/review', 'submit')->middleware($may(Ability::SubmitOrder));
-                Route::post('/release', 'release')->middleware($may(Ability::ReleaseOrder));
-                Route::post('/closing', 'close')->middleware($may(Ability::CloseOrder));
                 Route::post('/withdrawal', 'withdraw')->middleware($may(Ability::PlanOrder));
             });
+        Route::post('/orders/{number}/release', [ReleaseController::class, 'release'])->middleware($may(Ability::ReleaseOrder));
+        Route::post('/orders/{number}/closing', [ReleaseController::class, 'close'])->middleware($may(Ability::CloseOrder));
 
         Route::controller(ReviewController::class)
             ->prefix('orders/{number}')

@@ -13,6 +13,14 @@ trait SavedInTurn
         return self::query()->where('number', $number)->lockForUpdate()->firstOrFail();
     }
 
+    /** What an act on it answers. */
+    public static function done(string $number): Done
+    {
+        $version = self::query()->where('number', $number)->valueOrFail('version');
+
+        return new Done($number, is_int($version) ? $version : throw new \LogicException('A version is a number.'));
+    }
+
     /** @throws Stale when somebody else has saved since */
     public function mustBeAt(int $version): void
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Files\StoredFile;
+use App\Imports\Events\ImportDone;
 use App\Imports\Models\Import;
 use App\Ledger\Ledger;
 use App\Tables\SheetReader;
@@ -47,12 +48,16 @@ final readonly class ImportRun
             }
             $this->ledger->together(function () use ($import, $importer): void {
                 $outcome = $importer->write($import->person, Day::parse($import->first_day));
-                $this->ledger->record($import->person->login, 'import.done', Str::limit($import->file, Ledger::LONGEST_SUBJECT - 3), [
-                    'file' => $import->file,
-                    'subject' => $import->subject->value,
-                    'sha256' => $import->sha256,
-                    'outcome' => $outcome,
-                ]);
+                event(
+                    new ImportDone(
+                        $import->person->login,
+                        Str::limit($import->file, Ledger::LONGEST_SUBJECT - 3),
+                        file: $import->file,
+                        subject: $import->subject->value,
+                        sha256: $import->sha256,
+                        outcome: $outcome,
+                    ),
+                );
                 $ended = Import::query()
                     ->where('id', $import->id)
                     ->where('state', 'writing')

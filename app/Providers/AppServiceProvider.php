@@ -8,6 +8,7 @@ use App\CutIn\PlannedSwaps;
 use App\Documents\RevisionWork;
 use App\Dossier\ChangeList;
 use App\Dossier\OrderedSwaps;
+use App\Ledger\Act;
 use App\Ledger\Ledger;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\Contents\EngineeringContents;
@@ -30,6 +31,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
@@ -82,6 +84,8 @@ final class AppServiceProvider extends ServiceProvider
         }
         Model::preventAccessingMissingAttributes();
         Model::unguard();
+
+        Event::listen(Act::class, static fn(Act $act) => app(Ledger::class)->record($act->by(), $act->name(), $act->of(), $act->details()));
 
         foreach (Ability::cases() as $ability) {
             Gate::define($ability->value, static fn(Person $person): bool => $person->mayDo($ability));

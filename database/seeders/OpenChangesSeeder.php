@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Dossier\Events\RequestOrdered;
 use App\Economics\FigureKind;
-use App\Ledger\Ledger;
 use App\Orders\Models\ChangeOrder;
 use App\Releases\Jobs\DeliverHandover;
 use App\Releases\Models\OutboxMessage;
@@ -397,7 +397,7 @@ final class OpenChangesSeeder extends Seeder
         $found = ChangeRequest::query()->where('number', $request)->firstOrFail();
         ChangeOrder::query()->where('number', $order)->firstOrFail()->requests()->attach($found->id);
         $found->update(['state' => RequestState::Ordered, 'version' => $found->version + 1]);
-        app(Ledger::class)->record('mira.okafor', 'request.ordered', $request, ['order' => $order]);
+        event(new RequestOrdered('mira.okafor', $request, $order));
     }
 
     private function pumpTubeTakenIn(): void

@@ -35,6 +35,7 @@ const BUDGET = [
     'api/requests/{number}/reach' => 40,
     'api/requests/{number}/reach-picture' => 40,
     'api/requests/{number}/money' => 60,
+    'api/requests/{number}/cut-in' => 26,
     'api/requests/{number}/questions' => 24,
     'api/requests/{number}/forms' => 24,
     'api/reports/{number}' => 30,

@@ -38,3 +38,23 @@ it('describes every call of the API', function (): void {
         ->all();
     expect($routes)->toEqualCanonicalizing($described);
 });
+
+it('lets acts on reports, requests and orders answer what they were done to and its version, and no page', function (): void {
+    $answers = [];
+    /** @var array{paths: array<string, array<string, array{operationId: string, responses: array<string, mixed>}>>} $api */
+    $api = json_decode((string) file_get_contents(base_path('docs/openapi.json')), true, flags: JSON_THROW_ON_ERROR);
+    foreach ($api['paths'] as $path => $calls) {
+        if (preg_match('#^/api/(reports|requests|orders|questions|forms|handovers)(/|$)#', $path) !== 1) {
+            continue;
+        }
+        foreach (array_intersect_key($calls, ['post' => 1, 'put' => 1, 'patch' => 1, 'delete' => 1]) as $call) {
+            $answers[$call['operationId']] = basename(data_get($call, 'responses.200.content.application/json.schema.$ref', ''));
+        }
+    }
+    // Asked, and nothing done.
+    unset($answers['lookAtForm']);
+    expect(array_filter($answers, static fn(string $answer): bool => $answer !== 'Done'))
+        ->toBe([])
+        ->and(count($answers))
+        ->toBeGreaterThan(35);
+});

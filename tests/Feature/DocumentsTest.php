@@ -32,12 +32,10 @@ beforeEach(function (): void {
     DB::table('revisions')
         ->where('id', $revision)
         ->update(['status' => 'released', 'effective_from' => World::day(-300), 'released_at' => now()]);
-    $this->bring = fn(string $by, string $item, string $content, string $role = 'sheet', string $name = 'sheet.svg') => $this->actingAs(
-        $this->world->people[$by],
-    )->post(
-        "/api/items/{$item}/files",
+    $this->bring = fn(string $by, string $item, string $content, string $role = 'sheet', string $name = 'sheet.svg') => $this->world->sends(
+        $by,
+        "/items/{$item}/files",
         ['role' => $role, 'file' => UploadedFile::fake()->createWithContent($name, $content)],
-        ['Accept' => 'application/json'],
     );
 });
 

@@ -135,7 +135,8 @@ it('lists who points to an older revision; some adopt the newest under an order'
     $this->world
         ->as('mira', 'POST', "/orders/{$order}/adoptions", $body)
         ->assertOk()
-        ->assertJsonPath('uses.*.adopted_by', [$order, $order]);
+        ->assertJsonPath('number', $order);
+    $this->world->as('mira', 'GET', '/items/200-0010/older-uses')->assertJsonPath('uses.*.adopted_by', [$order, $order]);
     $this->world->as('mira', 'POST', "/orders/{$order}/adoptions", $body)->assertStatus(422);
     $this->world
         ->as('vera', 'GET', "/orders/{$order}/items/110-0001/redline")

@@ -43,11 +43,7 @@ beforeEach(function (): void {
         string $path,
         array $fields = [],
         string $name = 'form.docx',
-    ): TestResponse => $this->actingAs($this->world->people[$login])->post(
-        "/api{$to}",
-        [...$fields, 'file' => new UploadedFile($path, $name, null, null, true)],
-        ['Accept' => 'application/json'],
-    );
+    ): TestResponse => $this->world->sends($login, $to, [...$fields, 'file' => new UploadedFile($path, $name, null, null, true)]);
     $this->row = static fn(array $row): array => $row + [
         'label' => ucfirst($row['tag']),
         'fill' => null,

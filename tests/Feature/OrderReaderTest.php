@@ -29,7 +29,7 @@ beforeEach(function (): void {
 
 it('reads several orders as it reads each of them, in the same number of questions', function (): void {
     [$both, $asked] = ($this->read)($this->first, $this->second);
-    $lacks = fn(Order $order): array => collect($order->items)->firstWhere('number', '200-0010')->unreleased;
+    $lacks = fn(Order $order): array => collect($order->items)->firstWhere('number', '200-0010')->works[0]->missing;
     [$one, $askedForOne] = ($this->read)($this->second);
     expect(array_map(Digest::of(...), $both))
         ->toBe([Digest::of(($this->read)($this->first)[0][0]), Digest::of($one[0])])

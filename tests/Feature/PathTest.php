@@ -186,7 +186,7 @@ it('keeps the number of queries of the main pages the same however much there is
         '/items/200-0010' => 16,
         '/items/200-0010/structure' => 10,
         '/items/200-0040/where-used' => 8,
-        "/orders/{$order}/items/200-0010/redline" => 24,
+        "/orders/{$order}/items/200-0010/redline" => 26,
         "/orders/{$order}/review" => 50,
     ];
     $few = array_map(fn(string $path): int => $count('vera', $path), array_keys($paths));
@@ -198,4 +198,27 @@ it('keeps the number of queries of the main pages the same however much there is
     foreach (array_combine(array_keys($paths), $few) as $path => $queries) {
         expect($queries)->toBeLessThanOrEqual($paths[$path], $path);
     }
+});
+
+it('answers an act with the version that the next act names, and reads no page for it', function (): void {
+    $number = $this->world
+        ->only('jonas', 'POST', '/requests', $this->world->request())
+        ->assertOk()
+        ->assertJsonPath('version', 1)
+        ->json('number');
+    $asked = 0;
+    DB::listen(static function () use (&$asked): void {
+        $asked++;
+    });
+    $version = 1;
+    foreach (['Torn at the rollers.', 'Torn at the clamp.'] as $finding) {
+        $asked = 0;
+        $version = $this->world
+            ->only('mira', 'POST', "/requests/{$number}/finding", ['finding' => $finding, 'version' => $version])
+            ->assertOk()
+            ->assertExactJson(['number' => $number, 'version' => $version + 1])
+            ->json('version');
+        expect($asked)->toBeLessThan(15);
+    }
+    $this->world->as('mira', 'GET', "/dossiers/{$number}")->assertJsonPath('requests.0.version', 3);
 });

@@ -22,11 +22,7 @@ beforeEach(function (): void {
             'due_on' => World::day(5),
         ],
     );
-    $this->answer = fn(int $id, array $body, string $by = 'nils') => $this->actingAs($this->world->people[$by])->post(
-        "/api/questions/{$id}/answer",
-        $body,
-        ['Accept' => 'application/json'],
-    );
+    $this->answer = fn(int $id, array $body, string $by = 'nils') => $this->world->sends($by, "/questions/{$id}/answer", $body);
 });
 
 it('asks a person, who answers on the record with cost and file', function (): void {

@@ -94,7 +94,7 @@ it('shows line by line what planning refused, and keeps the order open', functio
     $this->world
         ->as('tomas', 'POST', "/handovers/{$name}/delivery")
         ->assertOk()
-        ->assertJsonPath('state', 'taken');
+        ->assertJsonPath('handovers.0.state', 'taken');
     Http::assertSent(fn($request): bool => $request->hasHeader('Idempotency-Key', $name));
     expect(Handover::query()->count())->toBe(1);
 });

@@ -173,11 +173,10 @@ it('finds reports by words, serial number, item, source and state, in few questi
 
 it('keeps evidence with a report and shows it in the request, nothing of it running', function (): void {
     $number = ($this->report)();
-    $bring = fn(string $to, string $content, string $name = 'photo.png') => $this->actingAs($this->world->people['jonas'])->post(
-        "/api/{$to}/files",
-        ['role' => 'evidence', 'file' => UploadedFile::fake()->createWithContent($name, $content)],
-        ['Accept' => 'application/json'],
-    );
+    $bring = fn(string $to, string $content, string $name = 'photo.png') => $this->world->sends('jonas', "/{$to}/files", [
+        'role' => 'evidence',
+        'file' => UploadedFile::fake()->createWithContent($name, $content),
+    ]);
     $bring("reports/{$number}", 'MZ not a picture')
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['file']]);

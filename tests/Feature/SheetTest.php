@@ -18,7 +18,7 @@ beforeEach(function (): void {
         $seen = $this->world->as('jonas', 'GET', "{$this->path}/redline")->json('seen');
         $body = ['file' => UploadedFile::fake()->createWithContent('sheet.csv', $content), 'seen' => $seen];
 
-        return $this->actingAs($this->world->people[$by])->post("/api{$this->path}/sheet", $body, ['Accept' => 'application/json']);
+        return $this->world->sends($by, "{$this->path}/sheet", $body);
     };
 });
 

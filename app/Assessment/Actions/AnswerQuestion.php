@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assessment\Actions;
 
+use App\Assessment\Events\QuestionAnswered;
 use App\Assessment\Models\Question;
 use App\Attachments\Actions\BringFile;
 use App\Attachments\AttachmentRole;
@@ -69,14 +70,18 @@ final readonly class AnswerQuestion
                 )->id;
             }
             $question->update($values);
-            $this->ledger->record($by->login, 'question.answered', $number, [
-                'item' => $question->item->number,
-                'question' => $question->text,
-                'answer' => $answer,
-                'no_effect' => $noEffect,
-                'one_time' => $oneTime === null ? '' : (string) $oneTime,
-                'recurring' => $recurring === null ? '' : (string) $recurring,
-            ]);
+            event(
+                new QuestionAnswered(
+                    $by->login,
+                    $number,
+                    item: $question->item->number,
+                    question: $question->text,
+                    answer: $answer,
+                    noEffect: $noEffect,
+                    oneTime: $oneTime === null ? '' : (string) $oneTime,
+                    recurring: $recurring === null ? '' : (string) $recurring,
+                ),
+            );
 
             return $number;
         });

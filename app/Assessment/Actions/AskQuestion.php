@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Assessment\Actions;
 
+use App\Assessment\Events\QuestionAsked;
+use App\Assessment\Events\QuestionWithdrawn;
 use App\Assessment\Models\Question;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
@@ -44,12 +46,7 @@ final readonly class AskQuestion
                     'asked_at' => CarbonImmutable::now(),
                 ])->id;
             }
-            $this->ledger->record($by->login, 'question.asked', $number, [
-                'items' => $items,
-                'to' => $to,
-                'text' => $fields['text'],
-                'due' => $fields['due_on'],
-            ]);
+            event(new QuestionAsked($by->login, $number, items: $items, to: $to, text: $fields['text'], due: $fields['due_on']));
 
             return $asked;
         });
@@ -63,7 +60,7 @@ final readonly class AskQuestion
                 throw Refusal::at('question', 'It is answered already; the answer stays.');
             }
             $question->update(['state' => QuestionState::Withdrawn]);
-            $this->ledger->record($by->login, 'question.withdrawn', $question->request->number, ['text' => $question->text]);
+            event(new QuestionWithdrawn($by->login, $question->request->number, $question->text));
 
             return $question->request->number;
         });

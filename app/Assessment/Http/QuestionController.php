@@ -12,12 +12,14 @@ use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
-/** What specialists are asked about the items of a request. Every act answers with all of it as it is then. */
+/** What specialists are asked about the items of a request. */
 final readonly class QuestionController
 {
     public function __construct(private AssessmentReader $reader) {}
@@ -30,7 +32,7 @@ final readonly class QuestionController
     }
 
     #[OA\Post(path: '/api/requests/{number}/questions', operationId: 'askQuestion', tags: ['assessment'])]
-    #[InPath('number'), Takes(NewQuestion::class), Ok(AssessmentPage::class), Refused]
+    #[InPath('number'), Takes(NewQuestion::class), Ok(Done::class), Refused]
     public function ask(string $number, NewQuestion $request, #[CurrentUser] Person $person, AskQuestion $action): JsonResponse
     {
         /** @var array{items: list<string>, function: string, topic: string, text: string, due_on: string, to: string} $asked */
@@ -38,7 +40,7 @@ final readonly class QuestionController
         ['items' => $items, 'to' => $to, 'function' => $function, 'topic' => $topic, 'text' => $text, 'due_on' => $due] = $asked;
         $action->ask($person, $number, $items, ['function' => $function, 'topic' => $topic, 'text' => $text, 'due_on' => $due], $to);
 
-        return $this->index($number, $person);
+        return new JsonResponse(ChangeRequest::done($number));
     }
 
     #[
@@ -51,28 +53,29 @@ final readonly class QuestionController
             ),
         ),
     ]
-    #[InPath('id'), Ok(AssessmentPage::class), Refused]
+    #[InPath('id'), Ok(Done::class), Refused]
     public function answer(int $id, NewAnswer $request, #[CurrentUser] Person $person, AnswerQuestion $action): JsonResponse
     {
-        return $this->index(
-            $action(
-                $person,
-                $id,
-                $request->boolean('no_effect'),
-                $request->string('answer')->toString(),
-                $request->money('one_time'),
-                $request->money('recurring'),
-                $request->brought(),
-                $request->integer('seen'),
+        return new JsonResponse(
+            ChangeRequest::done(
+                $action(
+                    $person,
+                    $id,
+                    $request->boolean('no_effect'),
+                    $request->string('answer')->toString(),
+                    $request->money('one_time'),
+                    $request->money('recurring'),
+                    $request->brought(),
+                    $request->integer('seen'),
+                ),
             ),
-            $person,
         );
     }
 
     #[OA\Delete(path: '/api/questions/{id}', operationId: 'withdrawQuestion', tags: ['assessment'])]
-    #[InPath('id'), Ok(AssessmentPage::class), Refused]
+    #[InPath('id'), Ok(Done::class), Refused]
     public function withdraw(int $id, #[CurrentUser] Person $person, AskQuestion $action): JsonResponse
     {
-        return $this->index($action->withdraw($person, $id), $person);
+        return new JsonResponse(ChangeRequest::done($action->withdraw($person, $id)));
     }
 }

@@ -6,6 +6,8 @@ namespace App\Attachments\Actions;
 
 use App\Attachments\Attachable;
 use App\Attachments\AttachmentRole;
+use App\Attachments\Events\FileAttached;
+use App\Attachments\Events\FileTakenAway;
 use App\Attachments\Models\ChangeFile;
 use App\Files\FileContent;
 use App\Files\StoredFile;
@@ -48,11 +50,7 @@ final readonly class BringFile
                 'person_id' => $by->id,
                 'brought_at' => CarbonImmutable::now(),
             ]);
-            $this->ledger->record($by->login, 'file.attached', $held->number(), [
-                'role' => $role->value,
-                'name' => $file->name,
-                'sha256' => $hash,
-            ]);
+            event(new FileAttached($by->login, $held->number(), $role->value, $file->name, $hash));
 
             return $file;
         });
@@ -71,7 +69,7 @@ final readonly class BringFile
                 throw Refusal::at('file', "{$file->name} stays with {$subject->number()}.");
             }
             $file->delete();
-            $this->ledger->record($by->login, 'file.taken_away', $subject->number(), ['name' => $file->name, 'sha256' => $file->sha256]);
+            event(new FileTakenAway($by->login, $subject->number(), $file->name, $file->sha256));
         });
     }
 }

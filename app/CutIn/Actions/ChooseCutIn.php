@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\CutIn\Actions;
 
 use App\CutIn\CutInReader;
+use App\CutIn\Events\CutInChosen;
 use App\CutIn\Models\CutIn;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
@@ -51,7 +52,7 @@ final readonly class ChooseCutIn
                     'run_out' => $page->run_out,
                 ],
             ]);
-            $this->ledger->record($by->login, 'request.cut_in_chosen', $number, ['on' => $on, 'total' => $day->total, 'reason' => $reason]);
+            event(new CutInChosen($by->login, $number, $on, $day->total, $reason));
         });
     }
 }

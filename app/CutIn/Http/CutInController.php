@@ -18,6 +18,7 @@ use App\Http\Api\Ok;
 use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -61,7 +62,7 @@ final class CutInController
     }
 
     #[OA\Post(path: '/api/requests/{number}/cut-ins', operationId: 'chooseCutIn', tags: ['cut-in'])]
-    #[InPath('number'), Takes(CutInChoice::class), OkList(CutInChosen::class), Refused]
+    #[InPath('number'), Takes(CutInChoice::class), Ok(Done::class), Refused]
     public function choose(string $number, CutInChoice $request, #[CurrentUser] Person $person, ChooseCutIn $action): JsonResponse
     {
         $action(
@@ -72,6 +73,6 @@ final class CutInController
             $request->string('reason')->trim()->toString(),
         );
 
-        return $this->chosen($number);
+        return new JsonResponse(ChangeRequest::done($number));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Documents\Actions;
 
+use App\Documents\Events\ItemFileAttached;
+use App\Documents\Events\ItemFileTakenAway;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
 use App\Documents\RevisionWork;
@@ -59,12 +61,16 @@ final readonly class AttachFile
                 'person_id' => $by->id,
                 'brought_at' => CarbonImmutable::now(),
             ]);
-            $this->ledger->record($by->login, 'file.attached', $order->number ?? $number, [
-                'item' => $number,
-                'role' => $role->value,
-                'name' => $file->name,
-                'sha256' => $hash,
-            ]);
+            event(
+                new ItemFileAttached(
+                    $by->login,
+                    $order->number ?? $number,
+                    item: $number,
+                    role: $role->value,
+                    name: $file->name,
+                    sha256: $hash,
+                ),
+            );
 
             return $file;
         });
@@ -83,11 +89,7 @@ final readonly class AttachFile
                 $this->work->mayTakeAway($by, $item, $file->order_id);
             }
             $file->delete();
-            $this->ledger->record($by->login, 'file.taken_away', $number, [
-                'item' => $number,
-                'name' => $file->name,
-                'sha256' => $file->sha256,
-            ]);
+            event(new ItemFileTakenAway($by->login, $number, $number, $file->name, $file->sha256));
         });
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Documents\Actions;
 
+use App\Documents\Events\DocumentLinked;
+use App\Documents\Events\DocumentUnlinked;
 use App\Documents\Models\ItemDocument;
 use App\Documents\RevisionWork;
 use App\Ledger\Ledger;
@@ -37,10 +39,7 @@ final readonly class LinkDocument
                 'document_id' => $document->id,
                 'shows_revision_id' => $item->released?->id,
             ]);
-            $this->ledger->record($by->login, 'document.linked', $number, [
-                'document' => $documentNumber,
-                'revision' => $item->released?->code,
-            ]);
+            event(new DocumentLinked($by->login, $number, $documentNumber, $item->released?->code));
         });
     }
 
@@ -54,7 +53,7 @@ final readonly class LinkDocument
                     ->first() ?? throw Refusal::at('document', "{$documentNumber} does not describe {$number}.");
             $this->work->mustBeFree($by, [$link->item_id, $link->document_id], 'document');
             $link->delete();
-            $this->ledger->record($by->login, 'document.unlinked', $number, ['document' => $documentNumber]);
+            event(new DocumentUnlinked($by->login, $number, $documentNumber));
         });
     }
 }

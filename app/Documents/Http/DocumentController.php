@@ -38,21 +38,21 @@ final readonly class DocumentController
     }
 
     #[OA\Put(path: '/api/items/{number}/documents/{document}', operationId: 'linkDocument', tags: ['documents'])]
-    #[InPath('number'), InPath('document'), Ok(DocumentPage::class), Refused]
-    public function link(string $number, string $document, #[CurrentUser] Person $person, LinkDocument $action): JsonResponse
+    #[InPath('number'), InPath('document'), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function link(string $number, string $document, #[CurrentUser] Person $person, LinkDocument $action): Response
     {
         $action->link($person, $number, $document);
 
-        return $this->show($number);
+        return new Response(status: 204);
     }
 
     #[OA\Delete(path: '/api/items/{number}/documents/{document}', operationId: 'unlinkDocument', tags: ['documents'])]
-    #[InPath('number'), InPath('document'), Ok(DocumentPage::class), Refused]
-    public function unlink(string $number, string $document, #[CurrentUser] Person $person, LinkDocument $action): JsonResponse
+    #[InPath('number'), InPath('document'), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function unlink(string $number, string $document, #[CurrentUser] Person $person, LinkDocument $action): Response
     {
         $action->unlink($person, $number, $document);
 
-        return $this->show($number);
+        return new Response(status: 204);
     }
 
     #[
@@ -74,8 +74,8 @@ final readonly class DocumentController
             ),
         ),
     ]
-    #[InPath('number'), Ok(DocumentPage::class), Refused]
-    public function attach(string $number, Request $request, #[CurrentUser] Person $person, AttachFile $action): JsonResponse
+    #[InPath('number'), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function attach(string $number, Request $request, #[CurrentUser] Person $person, AttachFile $action): Response
     {
         $request->validate(
             ['role' => ['required', Rule::enum(FileRole::class)], 'file' => 'required|file|max:32768'],
@@ -97,16 +97,16 @@ final readonly class DocumentController
             $file->getClientOriginalName(),
         );
 
-        return $this->show($number);
+        return new Response(status: 204);
     }
 
     #[OA\Delete(path: '/api/items/{number}/files/{id}', operationId: 'takeFileAway', tags: ['documents'])]
-    #[InPath('number'), InPath('id'), Ok(DocumentPage::class), Refused]
-    public function takeAway(string $number, string $id, #[CurrentUser] Person $person, AttachFile $action): JsonResponse
+    #[InPath('number'), InPath('id'), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function takeAway(string $number, string $id, #[CurrentUser] Person $person, AttachFile $action): Response
     {
         $action->takeAway($person, $number, $id);
 
-        return $this->show($number);
+        return new Response(status: 204);
     }
 
     #[

@@ -6,6 +6,8 @@ namespace App\Dossier\Actions;
 
 use App\CutIn\Models\CutIn;
 use App\Days\Today;
+use App\Dossier\Events\OrderRaised;
+use App\Dossier\Events\RequestOrdered;
 use App\Economics\Figures;
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
@@ -68,8 +70,8 @@ final readonly class RaiseOrder
                 ),
             );
             $request->update(['state' => RequestState::Ordered, 'version' => $request->version + 1]);
-            $this->ledger->record($by->login, 'order.raised', $order->number, ['request' => $number]);
-            $this->ledger->record($by->login, 'request.ordered', $number, ['order' => $order->number]);
+            event(new OrderRaised($by->login, $order->number, $number));
+            event(new RequestOrdered($by->login, $number, $order->number));
 
             return $order->refresh();
         });

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Economics\Actions;
 
 use App\Assessment\Models\Question;
+use App\Economics\Events\FigureSaid;
+use App\Economics\Events\FigureTakenBack;
 use App\Economics\FigureKind;
 use App\Http\Stale;
 use App\Ledger\Ledger;
@@ -64,13 +66,17 @@ final readonly class SayFigure
                 'person_id' => $by->id,
                 'set_at' => CarbonImmutable::now(),
             ]);
-            $this->ledger->record($by->login, 'figure.said', $number, [
-                'kind' => $kind->value,
-                'subject' => $subject,
-                'choice' => $choice,
-                'amount' => $amount,
-                'reason' => $reason,
-            ]);
+            event(
+                new FigureSaid(
+                    $by->login,
+                    $number,
+                    kind: $kind->value,
+                    subject: $subject,
+                    choice: $choice,
+                    amount: $amount,
+                    reason: $reason,
+                ),
+            );
         });
     }
 
@@ -82,7 +88,7 @@ final readonly class SayFigure
                 DB::table('figures')->where('request_id', $request->id)->where('id', $id)->first() ??
                 throw Refusal::at('figure', 'It was undone already.');
             DB::table('figures')->where('id', $id)->delete();
-            $this->ledger->record($by->login, 'figure.taken_back', $number, ['kind' => $figure->kind, 'subject' => $figure->subject]);
+            event(new FigureTakenBack($by->login, $number, $figure->kind, $figure->subject));
         });
     }
 

@@ -12,7 +12,9 @@ use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -31,7 +33,7 @@ final readonly class MoneyController
     }
 
     #[OA\Post(path: '/api/requests/{number}/figures', operationId: 'sayFigure', tags: ['assessment'])]
-    #[InPath('number'), Takes(NewFigure::class), Ok(MoneyPage::class), Refused]
+    #[InPath('number'), Takes(NewFigure::class), Ok(Done::class), Refused]
     public function say(string $number, NewFigure $request, #[CurrentUser] Person $person): JsonResponse
     {
         $choice = $request->string('choice')->toString();
@@ -46,15 +48,15 @@ final readonly class MoneyController
             $request->integer('seen'),
         );
 
-        return new JsonResponse($this->reader->of($number));
+        return new JsonResponse(ChangeRequest::done($number));
     }
 
     #[OA\Delete(path: '/api/requests/{number}/figures/{id}', operationId: 'takeFigureBack', tags: ['assessment'])]
-    #[InPath('number'), InPath('id'), Ok(MoneyPage::class), Refused]
+    #[InPath('number'), InPath('id'), Ok(Done::class), Refused]
     public function takeBack(string $number, int $id, #[CurrentUser] Person $person): JsonResponse
     {
         $this->action->takeBack($person, $number, $id);
 
-        return new JsonResponse($this->reader->of($number));
+        return new JsonResponse(ChangeRequest::done($number));
     }
 }

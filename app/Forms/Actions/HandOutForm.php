@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Forms\Actions;
 
 use App\Files\StoredFile;
+use App\Forms\Events\FormHandedOut;
+use App\Forms\Events\FormWithdrawn;
 use App\Forms\FormFile;
 use App\Forms\Models\FormTemplate;
 use App\Forms\Models\HandedForm;
@@ -72,7 +74,7 @@ final readonly class HandOutForm
                 'handed_by' => $by->id,
                 'handed_at' => CarbonImmutable::now(),
             ]);
-            $this->ledger->record($by->login, 'form.handed_out', $request, ['form' => $number, 'template' => $chosen->name]);
+            event(new FormHandedOut($by->login, $request, $number, $chosen->name));
 
             return $form->refresh();
         });
@@ -87,7 +89,7 @@ final readonly class HandOutForm
                 throw Refusal::at('form', "{$number} is not issued any more.");
             }
             $form->update(['state' => FormState::Withdrawn, 'settled_by' => $by->id, 'settled_at' => CarbonImmutable::now()]);
-            $this->ledger->record($by->login, 'form.withdrawn', $form->request->number, ['form' => $number]);
+            event(new FormWithdrawn($by->login, $form->request->number, $number));
 
             return $form;
         });

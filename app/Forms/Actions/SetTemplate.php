@@ -6,6 +6,9 @@ namespace App\Forms\Actions;
 
 use App\Files\StoredFile;
 use App\Forms\Data\MappingRow;
+use App\Forms\Events\TemplateAdded;
+use App\Forms\Events\TemplateFileReplaced;
+use App\Forms\Events\TemplateSet;
 use App\Forms\FormFile;
 use App\Forms\Models\FormTemplate;
 use App\Http\Stale;
@@ -46,7 +49,7 @@ final readonly class SetTemplate
                 'mapping' => $mapping,
                 ...self::kept($path, $fileName, $controls),
             ]);
-            $this->ledger->record($by->login, 'form_template.added', $name, ['file' => $fileName, 'sha256' => $template->sha256]);
+            event(new TemplateAdded($by->login, $name, $fileName, $template->sha256));
 
             return $template->refresh();
         });
@@ -58,7 +61,7 @@ final readonly class SetTemplate
      */
     public function set(Person $by, int $id, string $name, array $reasons, bool $offered, array $mapping, int $version): void
     {
-        $this->change($by, $id, $version, 'form_template.set', static function (FormTemplate $template) use (
+        $this->change($by, $id, $version, TemplateSet::class, static function (FormTemplate $template) use (
             $name,
             $reasons,
             $offered,
@@ -80,7 +83,7 @@ final readonly class SetTemplate
     public function replace(Person $by, int $id, string $path, string $fileName, int $version): void
     {
         $controls = self::controls($path);
-        $this->change($by, $id, $version, 'form_template.file_replaced', static function (FormTemplate $template) use (
+        $this->change($by, $id, $version, TemplateFileReplaced::class, static function (FormTemplate $template) use (
             $controls,
             $path,
             $fileName,
@@ -97,20 +100,19 @@ final readonly class SetTemplate
         });
     }
 
-    /** @param  \Closure(FormTemplate): array<string, mixed>  $change */
-    private function change(Person $by, int $id, int $version, string $act, \Closure $change): void
+    /**
+     * @param  class-string<TemplateSet|TemplateFileReplaced>  $event
+     * @param  \Closure(FormTemplate): array<string, mixed>  $change
+     */
+    private function change(Person $by, int $id, int $version, string $event, \Closure $change): void
     {
-        $this->ledger->together(function () use ($by, $id, $version, $act, $change): void {
+        $this->ledger->together(function () use ($by, $id, $version, $event, $change): void {
             $template = FormTemplate::query()->lockForUpdate()->findOrFail($id);
             if ($template->version !== $version) {
                 throw new Stale("{$template->name} was changed by somebody else since you opened it. Look at it again.");
             }
             $template->update([...$change($template), 'version' => $version + 1]);
-            $this->ledger->record($by->login, $act, $template->name, [
-                'mapping' => $template->mapping,
-                'sha256' => $template->sha256,
-                'offered' => $template->offered,
-            ]);
+            event(new $event($by->login, $template->name, $template->mapping, $template->sha256, $template->offered));
         });
     }
 

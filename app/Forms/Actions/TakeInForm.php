@@ -11,6 +11,8 @@ use App\Attachments\AttachmentRole;
 use App\Attachments\Models\ChangeFile;
 use App\Days\Today;
 use App\Forms\Docx\Package;
+use App\Forms\Events\FormTakenBack;
+use App\Forms\Events\FormTakenIn;
 use App\Forms\Models\HandedForm;
 use App\Forms\ReturnedFile;
 use App\Ledger\Ledger;
@@ -87,11 +89,7 @@ final readonly class TakeInForm
                 'settled_at' => CarbonImmutable::now(),
                 'taken' => $taken,
             ]);
-            $this->ledger->record($by->login, 'form.taken_in', $number, [
-                'form' => $form->number,
-                'sha256' => $hash,
-                'taken' => $taken['told'],
-            ]);
+            event(new FormTakenIn($by->login, $number, $form->number, $hash, $taken['told']));
         });
     }
 
@@ -125,7 +123,7 @@ final readonly class TakeInForm
                 ->update(['state' => QuestionState::Withdrawn->value]);
             ChangeFile::query()->whereIn('id', $taken['files'])->delete();
             $form->update(['state' => FormState::Out, 'settled_by' => null, 'settled_at' => null, 'taken' => null]);
-            $this->ledger->record($by->login, 'form.taken_back', $request->number, ['form' => $number]);
+            event(new FormTakenBack($by->login, $request->number, $number));
 
             return $form;
         });

@@ -16,6 +16,7 @@ use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -34,12 +35,12 @@ final readonly class FormController
     }
 
     #[OA\Post(path: '/api/requests/{number}/forms', operationId: 'handOutForm', tags: ['assessment'])]
-    #[InPath('number'), Takes(ChosenTemplate::class), Ok(FormsPage::class), Refused]
+    #[InPath('number'), Takes(ChosenTemplate::class), Ok(Done::class), Refused]
     public function handOut(string $number, ChosenTemplate $request, #[CurrentUser] Person $person, HandOutForm $action): JsonResponse
     {
         $action->out($person, $number, $request->integer('template'));
 
-        return $this->index($number);
+        return new JsonResponse(ChangeRequest::done($number));
     }
 
     #[
@@ -64,10 +65,10 @@ final readonly class FormController
     }
 
     #[OA\Delete(path: '/api/forms/{number}', operationId: 'withdrawForm', tags: ['assessment'])]
-    #[InPath('number'), Ok(FormsPage::class), Refused]
+    #[InPath('number'), Ok(Done::class), Refused]
     public function withdraw(string $number, #[CurrentUser] Person $person, HandOutForm $action): JsonResponse
     {
-        return $this->index($action->withdraw($person, $number)->request->number);
+        return new JsonResponse(ChangeRequest::done($action->withdraw($person, $number)->request->number));
     }
 
     #[
@@ -98,19 +99,19 @@ final readonly class FormController
             ),
         ),
     ]
-    #[InPath('number'), Ok(FormsPage::class), Refused]
+    #[InPath('number'), Ok(Done::class), Refused]
     public function takeIn(string $number, BroughtForm $request, #[CurrentUser] Person $person, TakeInForm $action): JsonResponse
     {
         $file = $request->brought();
         $action->in($person, $number, $file->getRealPath(), $file->getClientOriginalName(), $request->tags(), $request->integer('version'));
 
-        return $this->index($number);
+        return new JsonResponse(ChangeRequest::done($number));
     }
 
     #[OA\Delete(path: '/api/forms/{number}/taken', operationId: 'takeFormBack', tags: ['assessment'])]
-    #[InPath('number'), Ok(FormsPage::class), Refused]
+    #[InPath('number'), Ok(Done::class), Refused]
     public function takeBack(string $number, #[CurrentUser] Person $person, TakeInForm $action): JsonResponse
     {
-        return $this->index($action->back($person, $number)->request->number);
+        return new JsonResponse(ChangeRequest::done($action->back($person, $number)->request->number));
     }
 }

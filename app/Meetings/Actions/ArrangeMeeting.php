@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Meetings\Actions;
 
 use App\Ledger\Ledger;
+use App\Meetings\Events\MeetingArranged;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Orthotaxis\Core\Change\RequestState;
@@ -29,7 +30,7 @@ final readonly class ArrangeMeeting
                 $request = $awaiting->get($number) ?? throw Refusal::at('requests', "{$number} does not await a decision any more.");
                 $request->update(['meeting_place' => $i + 1]);
             }
-            $this->ledger->record($by->login, 'meeting.arranged', 'meeting', ['requests' => $numbers]);
+            event(new MeetingArranged($by->login, 'meeting', $numbers));
         });
     }
 }

@@ -13,6 +13,7 @@ use App\Meetings\MeetingReader;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 
 /** The list of the board's next meeting. */
@@ -28,11 +29,11 @@ final readonly class MeetingController
     }
 
     #[OA\Put(path: '/api/meeting', operationId: 'arrangeMeeting', tags: ['assessment'])]
-    #[Takes(NewArrangement::class), Ok(MeetingPage::class), Refused]
-    public function arrange(NewArrangement $request, #[CurrentUser] Person $person, ArrangeMeeting $action): JsonResponse
+    #[Takes(NewArrangement::class), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function arrange(NewArrangement $request, #[CurrentUser] Person $person, ArrangeMeeting $action): Response
     {
         $action($person, $request->requests());
 
-        return $this->show();
+        return new Response(status: 204);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Orders\Actions;
 
 use App\Documents\Models\ItemDocument;
 use App\Ledger\Ledger;
+use App\Orders\Events\DocumentAdopts;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OlderUseReader;
 use App\People\Models\Person;
@@ -54,11 +55,7 @@ final readonly class AdoptNewest
                         ->where('item_id', $item->id)
                         ->whereRelation('document', 'number', $asked['item'])
                         ->update(['adopting_order_id' => $order->id]);
-                    $this->ledger->record($by->login, 'document.adopts', $number, [
-                        'document' => $asked['item'],
-                        'item' => $itemNumber,
-                        'revision' => $item->released?->code,
-                    ]);
+                    event(new DocumentAdopts($by->login, $number, $asked['item'], $itemNumber, $item->released?->code));
                 }
             }
         });

@@ -6,6 +6,8 @@ namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
 use App\Orders\EditGuard;
+use App\Orders\Events\LineEdited;
+use App\Orders\Events\LinesEdited;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
@@ -130,7 +132,7 @@ final readonly class EditStructure
                 static fn(LineEdit $edit, int $at): array => [
                     'work_id' => $work->id,
                     'number' => $first + $at,
-                    'operation' => $edit->operation()->value,
+                    'operation' => $edit->name(),
                     'version' => EditOperation::VERSION,
                     'part' => $edit->part(),
                     'fields' => json_encode((object) $edit->fields(), JSON_THROW_ON_ERROR),
@@ -141,32 +143,29 @@ final readonly class EditStructure
                 array_keys($edits),
             ),
         );
-        $single = count($edits) === 1 ? $edits[0] : null;
-        if ($single !== null) {
-            $this->ledger->record($by->login, "structure.{$single->operation()->value}", $work->row->order->number, [
-                'item' => $work->row->item->number,
-                'line' => $single->part(),
-                'fields' => $single->fields(),
-            ]);
+        if (count($edits) === 1) {
+            event(new LineEdited($by->login, $work->row->order->number, $work->row->item->number, $edits[0]));
         } else {
-            // What they are stands with the order and is never deleted; their hash shows that it stayed as it was.
-            $this->ledger->record($by->login, 'structure.edited_together', $work->row->order->number, [
-                'item' => $work->row->item->number,
-                'edits' => count($edits),
-                'first' => $first,
-                'last' => $first + count($edits) - 1,
-                'sha256' => hash(
-                    'sha256',
-                    json_encode(
-                        array_map(
-                            static fn(LineEdit $edit): array => [$edit->operation()->value, $edit->part(), (object) $edit->fields()],
-                            $edits,
-                        ),
-                        JSON_THROW_ON_ERROR,
-                    ),
+            event(
+                new LinesEdited(
+                    $by->login,
+                    $work->row->order->number,
+                    item: $work->row->item->number,
+                    edits: count($edits),
+                    first: $first,
+                    last: $first + count($edits) - 1,
+                    sha256: self::hash($edits),
                 ),
-            ]);
+            );
         }
+    }
+
+    /** @param  list<LineEdit>  $edits */
+    private static function hash(array $edits): string
+    {
+        $said = array_map(static fn(LineEdit $edit): array => [$edit->name(), $edit->part(), (object) $edit->fields()], $edits);
+
+        return hash('sha256', json_encode($said, JSON_THROW_ON_ERROR));
     }
 
     /**

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
+use App\Orders\Events\IterationKept;
+use App\Orders\Events\WentBackToIteration;
 use App\Orders\IterationReader;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\Iteration;
@@ -28,11 +30,7 @@ final readonly class KeepIteration
                 throw Refusal::at('note', 'Nothing was changed since the last iteration.');
             }
             $kept = self::of($work, $by, $note);
-            $this->ledger->record($by->login, 'structure.iteration_kept', $number, [
-                'item' => $itemNumber,
-                'iteration' => $kept->number,
-                'note' => $note,
-            ]);
+            event(new IterationKept($by->login, $number, $itemNumber, $kept->number, $note));
         });
     }
 
@@ -44,7 +42,7 @@ final readonly class KeepIteration
         $this->ledger->together(function () use ($by, $number, $itemNumber, $iteration, $seen): void {
             $work = HeldWork::forEditor($by, $number, $itemNumber);
             $this->edits->makeAll($by, $number, $itemNumber, $this->iterations->structure($work, $iteration), $seen);
-            $this->ledger->record($by->login, 'structure.went_back', $number, ['item' => $itemNumber, 'iteration' => $iteration]);
+            event(new WentBackToIteration($by->login, $number, $itemNumber, $iteration));
         });
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
+use App\Orders\Events\NewerBroughtIn;
 use App\People\Models\Person;
 use App\Structures\StructureReader;
 use Orthotaxis\Core\Edit\Rebase;
@@ -34,12 +35,7 @@ final readonly class MergeNewer
                     ->update(['part' => $is]);
             }
             $work->update(['base_id' => $newest]);
-            $this->ledger->record(
-                $by->login,
-                'structure.newer_brought_in',
-                $number,
-                ['item' => $itemNumber, 'revision' => $work->row->item->released?->code] + ($lines === [] ? [] : ['lines' => $lines]),
-            );
+            event(new NewerBroughtIn($by->login, $number, $itemNumber, $work->row->item->released?->code, $lines));
         });
     }
 }

@@ -6,7 +6,12 @@ namespace App\Orders\Actions;
 
 use App\Days\Today;
 use App\Documents\Models\ItemDocument;
+use App\Ledger\Act;
 use App\Ledger\Ledger;
+use App\Orders\Events\OrderClosed;
+use App\Orders\Events\OrderOpened;
+use App\Orders\Events\OrderSentToReview;
+use App\Orders\Events\OrderWithdrawn;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
@@ -27,7 +32,7 @@ final readonly class MoveOrder
     /** Opens the items for work. From here on their edits start from the revision that is released now. */
     public function openForRevision(Person $by, string $number, int $version): void
     {
-        $this->move($by, $number, $version, OrderState::Revising, 'order.opened', function (ChangeOrder $order): void {
+        $this->move($number, $version, OrderState::Revising, new OrderOpened($by->login, $number), function (ChangeOrder $order): void {
             Readiness::mustHold(Readiness::forRevising($this->orders->toCore($order), Today::day()));
             foreach ($order->items as $row) {
                 if ($row->outcome === Outcome::Revise) {
@@ -40,7 +45,9 @@ final readonly class MoveOrder
     /** Holds everything on the order still while it is judged. */
     public function submit(Person $by, string $number, int $version): void
     {
-        $this->move($by, $number, $version, OrderState::InReview, 'order.sent_to_review', function (ChangeOrder $order) use ($by): void {
+        $this->move($number, $version, OrderState::InReview, new OrderSentToReview($by->login, $number), function (ChangeOrder $order) use (
+            $by,
+        ): void {
             OrderPolicy::check(OrderAct::Submit, $by, $order);
             Readiness::mustHold(Readiness::forReview($this->orders->toCore($order), Today::day()));
             foreach ($order->items as $row) {
@@ -60,7 +67,9 @@ final readonly class MoveOrder
      */
     public function close(Person $by, string $number, int $version, \Closure $check): void
     {
-        $this->move($by, $number, $version, OrderState::Closed, 'order.closed', static function (ChangeOrder $order) use ($check): void {
+        $this->move($number, $version, OrderState::Closed, new OrderClosed($by->login, $number), static function (ChangeOrder $order) use (
+            $check,
+        ): void {
             $check($order);
             $order->closed_at = CarbonImmutable::now();
         });
@@ -69,39 +78,23 @@ final readonly class MoveOrder
     /** Gives the order up before release; its requests are approved and without an order again. */
     public function withdraw(Person $by, string $number, string $reason, int $version): void
     {
-        $this->move(
-            $by,
-            $number,
-            $version,
-            OrderState::Withdrawn,
-            'order.withdrawn',
-            static function (ChangeOrder $order): void {
-                $order->load('requests');
-                ItemDocument::query()
-                    ->where('adopting_order_id', $order->id)
-                    ->update(['adopting_order_id' => null]);
-                foreach ($order->requests as $request) {
-                    $request->update(['state' => RequestState::Approved, 'version' => $request->version + 1]);
-                }
-            },
-            ['reason' => $reason],
-        );
+        $this->move($number, $version, OrderState::Withdrawn, new OrderWithdrawn($by->login, $number, $reason), static function (
+            ChangeOrder $order,
+        ): void {
+            $order->load('requests');
+            ItemDocument::query()
+                ->where('adopting_order_id', $order->id)
+                ->update(['adopting_order_id' => null]);
+            foreach ($order->requests as $request) {
+                $request->update(['state' => RequestState::Approved, 'version' => $request->version + 1]);
+            }
+        });
     }
 
-    /**
-     * @param  callable(ChangeOrder): void  $prepare
-     * @param  array<string, mixed>  $details
-     */
-    private function move(
-        Person $by,
-        string $number,
-        int $version,
-        OrderState $to,
-        string $act,
-        callable $prepare,
-        array $details = [],
-    ): void {
-        $this->ledger->together(function () use ($by, $number, $version, $to, $act, $prepare, $details): void {
+    /** @param  callable(ChangeOrder): void  $prepare */
+    private function move(string $number, int $version, OrderState $to, Act $done, callable $prepare): void
+    {
+        $this->ledger->together(static function () use ($number, $version, $to, $done, $prepare): void {
             $order = ChangeOrder::hold($number);
             $order->mustBeAt($version);
             if (!$order->state->mayBecome($to)) {
@@ -111,7 +104,7 @@ final readonly class MoveOrder
             $order->state = $to;
             $order->version++;
             $order->save();
-            $this->ledger->record($by->login, $act, $number, $details);
+            event($done);
         });
     }
 }

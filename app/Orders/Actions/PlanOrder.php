@@ -6,6 +6,7 @@ namespace App\Orders\Actions;
 
 use App\Days\Today;
 use App\Ledger\Ledger;
+use App\Orders\Events\OrderPlanned;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use App\People\Ability;
@@ -50,7 +51,7 @@ final readonly class PlanOrder
             }
             $order->version++;
             $order->save();
-            $this->ledger->record($by->login, 'order.planned', $number, $fields);
+            event(new OrderPlanned($by->login, $number, $fields));
         });
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
+use App\Orders\Events\OrderItemNamed;
+use App\Orders\Events\OrderItemTakenOff;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\People\Models\Person;
@@ -41,11 +43,7 @@ final readonly class PutItemOnOrder
                 $row->workOn($item->workBase()?->id);
             }
             $order->update(['version' => $version + 1]);
-            $this->ledger->record($by->login, 'order.item_named', $number, [
-                'item' => $itemNumber,
-                'outcome' => $outcome->value,
-                'disposition' => $disposition?->value,
-            ]);
+            event(new OrderItemNamed($by->login, $number, $itemNumber, $outcome, $disposition));
         });
     }
 
@@ -59,7 +57,7 @@ final readonly class PutItemOnOrder
             $this->mustHaveNoEdits($row, $itemNumber);
             $row->delete();
             $order->update(['version' => $version + 1]);
-            $this->ledger->record($by->login, 'order.item_taken_off', $number, ['item' => $itemNumber]);
+            event(new OrderItemTakenOff($by->login, $number, $itemNumber));
         });
     }
 

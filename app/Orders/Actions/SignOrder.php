@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
+use App\Orders\Events\OrderSentBack;
+use App\Orders\Events\OrderSigned;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\Signature;
 use App\Orders\OrderAct;
@@ -37,7 +39,7 @@ final readonly class SignOrder
                 'state' => $order->progress()->done ? OrderState::Signed : OrderState::InReview,
                 'version' => $order->version + 1,
             ]);
-            $this->ledger->record($by->login, 'order.signed', $number, ['digest' => $digest]);
+            event(new OrderSigned($by->login, $number, $digest));
         });
     }
 
@@ -55,7 +57,7 @@ final readonly class SignOrder
                 ->where('meaning', 'signed')
                 ->update(['void' => true]);
             $order->update(['state' => OrderState::Revising, 'version' => $order->version + 1]);
-            $this->ledger->record($by->login, 'order.sent_back', $number, ['reason' => $reason]);
+            event(new OrderSentBack($by->login, $number, $reason));
         });
     }
 

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
-use App\Orders\Models\EditRecord;
+use App\Orders\Events\EditRedone;
+use App\Orders\Events\EditUndone;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Refusal;
@@ -25,7 +26,8 @@ final readonly class UndoEdit
                     ->whereNull('withdrawn_at')
                     ->orderByDesc('number')
                     ->first() ?? throw Refusal::at('edits', 'There is nothing to undo.');
-            $this->mark($edit, CarbonImmutable::now(), $by, $number, $itemNumber, 'structure.undone');
+            $edit->update(['withdrawn_at' => CarbonImmutable::now()]);
+            event(new EditUndone($by->login, $number, $itemNumber, $edit->number, $edit->ofLine()->inWords()));
         });
     }
 
@@ -35,13 +37,8 @@ final readonly class UndoEdit
             $edit =
                 HeldWork::forEditor($by, $number, $itemNumber)->edits()->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first() ??
                 throw Refusal::at('edits', 'There is nothing to redo.');
-            $this->mark($edit, null, $by, $number, $itemNumber, 'structure.redone');
+            $edit->update(['withdrawn_at' => null]);
+            event(new EditRedone($by->login, $number, $itemNumber, $edit->number, $edit->ofLine()->inWords()));
         });
-    }
-
-    private function mark(EditRecord $edit, ?CarbonImmutable $withdrawnAt, Person $by, string $number, string $item, string $act): void
-    {
-        $edit->update(['withdrawn_at' => $withdrawnAt]);
-        $this->ledger->record($by->login, $act, $number, ['item' => $item, 'edit' => $edit->number, 'what' => $edit->ofLine()->inWords()]);
     }
 }

@@ -43,6 +43,10 @@ interface ContentKind
      */
     public function missing(Collection $records, array $works): array;
 
-    /** What the lines and figures of a release refer to is there by now, be it released with it. @param  int  $id  of the content in review */
+    /**
+     * What it refers to is there by now, be it released with it.
+     *
+     * @param  int  $id  of the content in review
+     */
     public function write(int $id, Content $content): void;
 }

@@ -8,9 +8,9 @@ use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Orders\Actions\KeepIteration;
-use App\Orders\Data\Redline;
-use App\Orders\RedlineReader;
+use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -19,23 +19,23 @@ use OpenApi\Attributes as OA;
 /** Saved work between releases. */
 final readonly class IterationController
 {
-    public function __construct(private RedlineReader $redlines, private KeepIteration $action) {}
+    public function __construct(private KeepIteration $action) {}
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/iterations', operationId: 'keepIteration', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Takes(KeptWork::class), Ok(Redline::class), Refused]
+    #[InPath('number'), InPath('item'), Takes(KeptWork::class), Ok(Done::class), Refused]
     public function keep(string $number, string $item, KeptWork $request, #[CurrentUser] Person $person): JsonResponse
     {
         $this->action->keep($person, $number, $item, $request->string('note')->trim()->toString());
 
-        return new JsonResponse($this->redlines->one($person, $number, $item));
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/iterations/{iteration}/return', operationId: 'goBackToIteration', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), InPath('iteration'), Takes(Seen::class), Ok(Redline::class), Refused]
+    #[InPath('number'), InPath('item'), InPath('iteration'), Takes(Seen::class), Ok(Done::class), Refused]
     public function goBack(string $number, string $item, string $iteration, Seen $request, #[CurrentUser] Person $person): JsonResponse
     {
         $this->action->goBack($person, $number, $item, (int) $iteration, $request->integer('seen'));
 
-        return new JsonResponse($this->redlines->one($person, $number, $item));
+        return new JsonResponse(ChangeOrder::done($number));
     }
 }

@@ -8,6 +8,7 @@ use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Orders\Actions\EditStructure;
 use App\Orders\Actions\MergeNewer;
 use App\Orders\Actions\UndoEdit;
@@ -29,7 +30,7 @@ use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 use Symfony\Component\HttpFoundation\Response;
 
-/** The structure of an item under an order. Every act answers with the redline as it is then. */
+/** The structure of an item under an order. */
 final readonly class RedlineController
 {
     public function __construct(private RedlineReader $redlines, private EditStructure $action) {}
@@ -38,11 +39,11 @@ final readonly class RedlineController
     #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
     public function show(string $number, string $item, #[CurrentUser] Person $person): JsonResponse
     {
-        return $this->redline($person, $number, $item);
+        return new JsonResponse($this->redlines->one($person, $number, $item));
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/edits', operationId: 'editLine', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Takes(LineEdit::class), Ok(Redline::class), Refused]
+    #[InPath('number'), InPath('item'), Takes(LineEdit::class), Ok(Done::class), Refused]
     public function edit(string $number, string $item, LineEdit $request, #[CurrentUser] Person $person): JsonResponse
     {
         /** @var array<value-of<LineField>, ?string> $fields */
@@ -58,16 +59,16 @@ final readonly class RedlineController
             $request->integer('seen'),
         );
 
-        return $this->redline($person, $number, $item);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/edits-together', operationId: 'editLines', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Takes(LineEdits::class), Ok(Redline::class), Refused]
+    #[InPath('number'), InPath('item'), Takes(LineEdits::class), Ok(Done::class), Refused]
     public function editTogether(string $number, string $item, LineEdits $request, #[CurrentUser] Person $person): JsonResponse
     {
         $this->action->makeSeveral($person, $number, $item, $request->edits(), $request->integer('seen'));
 
-        return $this->redline($person, $number, $item);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[
@@ -113,7 +114,7 @@ final readonly class RedlineController
             ),
         ),
     ]
-    #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
+    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
     public function readSheet(
         string $number,
         string $item,
@@ -132,38 +133,33 @@ final readonly class RedlineController
         $wanted = StructureSheet::read($file->getRealPath(), $item, self::after($number, $item, $orders));
         $this->action->makeAll($person, $number, $item, $wanted, $request->integer('seen'));
 
-        return $this->redline($person, $number, $item);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/undo', operationId: 'undoEdit', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
+    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
     public function undo(string $number, string $item, #[CurrentUser] Person $person, UndoEdit $action): JsonResponse
     {
         $action->undo($person, $number, $item);
 
-        return $this->redline($person, $number, $item);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/redo', operationId: 'redoEdit', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
+    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
     public function redo(string $number, string $item, #[CurrentUser] Person $person, UndoEdit $action): JsonResponse
     {
         $action->redo($person, $number, $item);
 
-        return $this->redline($person, $number, $item);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/newer', operationId: 'bringInNewer', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Ok(Redline::class), Refused]
+    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
     public function bringInNewer(string $number, string $item, #[CurrentUser] Person $person, MergeNewer $action): JsonResponse
     {
         $action->merge($person, $number, $item);
 
-        return $this->redline($person, $number, $item);
-    }
-
-    private function redline(Person $person, string $number, string $item): JsonResponse
-    {
-        return new JsonResponse($this->redlines->one($person, $number, $item));
+        return new JsonResponse(ChangeOrder::done($number));
     }
 }

@@ -7,6 +7,7 @@ namespace App\Problems\Actions;
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
 use App\People\Models\Person;
+use App\Problems\Events\ReportRaised;
 use App\Problems\Models\ProblemReport;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
@@ -30,11 +31,7 @@ final readonly class RaiseReport
                 'raised_at' => CarbonImmutable::now(),
             ]);
             $report->items()->attach($found);
-            $this->ledger->record($by->login, 'report.raised', $report->number, [
-                'title' => $fields['title'],
-                'severity' => $fields['severity'],
-                'items' => $items,
-            ]);
+            event(new ReportRaised($by->login, $report->number, $fields['title'], $fields['severity'], $items));
 
             return $report->refresh();
         });

@@ -6,6 +6,7 @@ namespace App\Problems\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Problems\Events\ReportSettled;
 use App\Problems\Models\ProblemReport;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Refusal;
@@ -111,7 +112,7 @@ final readonly class SettleReport
             }
             $act = $state === ReportState::Open ? 'report.taken_up' : "report.{$state->value}";
             $report->update([...$change($report), 'state' => $state, 'version' => $version + 1]);
-            $this->ledger->record($by->login, $act, $number, $told);
+            event(new ReportSettled($by->login, $number, $state, $told));
         });
     }
 }

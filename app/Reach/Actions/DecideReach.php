@@ -7,6 +7,7 @@ namespace App\Reach\Actions;
 use App\Http\Stale;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Reach\Events\ReachDecided;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
@@ -64,12 +65,7 @@ final readonly class DecideReach
                         $subjects,
                     ),
             );
-            $act = match ($taken) {
-                true => 'reach.taken_in',
-                false => 'reach.left_out',
-                null => 'reach.taken_back',
-            };
-            $this->ledger->record($by->login, $act, $number, ['rows' => $subjects, 'reason' => $reason]);
+            event(new ReachDecided($by->login, $number, $taken, $subjects, $reason));
         });
     }
 

@@ -10,6 +10,7 @@ use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
 use App\Reach\Actions\DecideReach;
 use App\Reach\Data\ReachGraph;
@@ -61,7 +62,7 @@ final readonly class ReachController
     }
 
     #[OA\Post(path: '/api/requests/{number}/reach', operationId: 'decideReach', tags: ['changes'])]
-    #[InPath('number'), Takes(NewReachDecision::class), Ok(ReachPage::class), Refused]
+    #[InPath('number'), Takes(NewReachDecision::class), Ok(Done::class), Refused]
     public function decide(string $number, NewReachDecision $request, #[CurrentUser] Person $person, DecideReach $action): JsonResponse
     {
         $action(
@@ -73,7 +74,7 @@ final readonly class ReachController
             $request->seen(),
         );
 
-        return new JsonResponse($this->reader->page(self::of($number), Today::day(), '', 0));
+        return new JsonResponse(ChangeRequest::done($number));
     }
 
     private static function of(string $number): ChangeRequest

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Releases\Actions;
 
 use App\Documents\Models\ItemFile;
-use App\Ledger\Ledger;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
+use App\Releases\Events\RevisionReleased;
 use App\Structures\Models\Content;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Release\ContentRelease;
@@ -22,7 +22,7 @@ final readonly class ReleaseContents
 {
     private const BEGUN = [RevisionStatus::InWork, RevisionStatus::InReview];
 
-    public function __construct(private ContentKinds $kinds, private Ledger $ledger) {}
+    public function __construct(private ContentKinds $kinds) {}
 
     public function release(Person $by, ChangeOrder $order, ReleasePlan $plan, CarbonImmutable $now): void
     {
@@ -41,16 +41,17 @@ final readonly class ReleaseContents
                 ItemFile::drafts($order->id, [$content->item_id])->update(['revision_id' => $content->id, 'order_id' => $order->id]);
                 self::releaseWith($content, $begun, $released);
             }
-            $this->ledger->record(
-                $by->login,
-                'revision.released',
-                $one->subject->item,
-                ($one->subject->isEngineering() ? [] : ['kind' => $one->subject->kind, 'plant' => $one->subject->plant]) + [
-                    'revision' => $one->revision,
-                    'supersedes' => $one->supersedes,
-                    'order' => $order->number,
-                    'effective_from' => $day,
-                ],
+            event(
+                new RevisionReleased(
+                    $by->login,
+                    $one->subject->item,
+                    revision: $one->revision,
+                    supersedes: $one->supersedes,
+                    order: $order->number,
+                    effectiveFrom: $day,
+                    kind: $one->subject->kind,
+                    plant: $one->subject->plant,
+                ),
             );
         }
     }

@@ -12,6 +12,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
+use App\Releases\Events\OrderReleased;
 use App\Structures\Countable;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
@@ -53,16 +54,20 @@ final readonly class ReleaseOrder
             ItemDocument::adopt($order->id);
             $order->update(['state' => OrderState::Released, 'released_at' => $now, 'version' => $version + 1]);
             $handover = $this->handovers->write($order, $plan, $now);
-            $this->ledger->record($by->login, 'order.released', $number, [
-                'effective_from' => (string) $plan->effectiveFrom,
-                'revisions' => array_map(
-                    static fn(ItemRelease $item): string => $item->supersedes === null
-                        ? "{$item->number} → {$item->revision}"
-                        : "{$item->number} {$item->supersedes} → {$item->revision}",
-                    $plan->items,
+            event(
+                new OrderReleased(
+                    $by->login,
+                    $number,
+                    (string) $plan->effectiveFrom,
+                    array_map(
+                        static fn(ItemRelease $item): string => $item->supersedes === null
+                            ? "{$item->number} → {$item->revision}"
+                            : "{$item->number} {$item->supersedes} → {$item->revision}",
+                        $plan->items,
+                    ),
+                    $handover->name,
                 ),
-                'hand_over' => $handover->name,
-            ]);
+            );
             // A release that is done stays done, also where the note of it cannot be written.
             DB::afterCommit(fn() => rescue($this->anchors->note(...)));
         });

@@ -6,6 +6,7 @@ namespace App\Releases\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Releases\Events\HandOverSentAgain;
 use App\Releases\Models\Handover;
 
 /** Sends the same files under the same name. Planning does nothing twice; what it refused it looks at again. */
@@ -13,12 +14,15 @@ final readonly class SendHandoverAgain
 {
     public function __construct(private PostHandover $post, private Ledger $ledger) {}
 
-    public function send(Person $by, string $name): void
+    /** @return string the number of its order */
+    public function send(Person $by, string $name): string
     {
-        $this->ledger->together(function () use ($by, $name): void {
+        return $this->ledger->together(function () use ($by, $name): string {
             $handover = Handover::query()->with('order')->where('name', $name)->lockForUpdate()->firstOrFail();
             $this->post->post($handover);
-            $this->ledger->record($by->login, 'hand_over.sent_again', $handover->order->number, ['hand_over' => $name]);
+            event(new HandOverSentAgain($by->login, $handover->order->number, $name));
+
+            return $handover->order->number;
         });
     }
 }

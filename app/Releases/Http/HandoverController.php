@@ -7,9 +7,10 @@ namespace App\Releases\Http;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
+use App\Http\Done;
+use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Releases\Actions\SendHandoverAgain;
-use App\Releases\Data\HandoverRow;
 use App\Releases\Models\Handover;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -20,19 +21,10 @@ use Orthotaxis\Core\Handover\Format;
 final class HandoverController
 {
     #[OA\Post(path: '/api/handovers/{name}/delivery', operationId: 'sendHandoverAgain', tags: ['releases'])]
-    #[InPath('name'), Ok(HandoverRow::class), Refused]
+    #[InPath('name'), Ok(Done::class), Refused]
     public function send(string $name, #[CurrentUser] Person $person, SendHandoverAgain $action): JsonResponse
     {
-        $action->send($person, $name);
-
-        return new JsonResponse(
-            HandoverRow::of(
-                Handover::query()
-                    ->with(['entries', 'latestMessage'])
-                    ->where('name', $name)
-                    ->firstOrFail(),
-            ),
-        );
+        return new JsonResponse(ChangeOrder::done($action->send($person, $name)));
     }
 
     #[OA\Get(path: '/api/handovers/{name}/files/{format}', operationId: 'handoverFile', tags: ['releases'])]

@@ -7,6 +7,7 @@ namespace App\Releases\Jobs;
 use App\Ledger\Ledger;
 use App\Planning\PlanningGateway;
 use App\Planning\PlanningSilent;
+use App\Releases\Events\HandOverAnswered;
 use App\Releases\Models\HandoverEntry;
 use App\Releases\Models\OutboxMessage;
 use Carbon\CarbonImmutable;
@@ -46,7 +47,7 @@ final class DeliverHandover implements ShouldQueue
 
             return;
         }
-        $ledger->together(function () use ($message, $answers, $ledger): void {
+        $ledger->together(function () use ($message, $answers): void {
             $now = CarbonImmutable::now();
             $message->update(['delivered_at' => $now, 'tries' => $message->tries + 1, 'last_error' => '']);
             $handover = $message->handover;
@@ -60,10 +61,7 @@ final class DeliverHandover implements ShouldQueue
                 default => 'refused',
             };
             $handover->update(['state' => $state, 'answered_at' => $now]);
-            $ledger->record('planning', "hand_over.{$state}", $handover->order->number, [
-                'hand_over' => $handover->name,
-                ...$counts->all(),
-            ]);
+            event(new HandOverAnswered($handover->order->number, $state, $handover->name, $counts->all()));
         });
     }
 

@@ -6,6 +6,7 @@ namespace App\Requests\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Events\RequestAnswered;
 use App\Requests\Models\ChangeRequest;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
@@ -31,7 +32,7 @@ final readonly class AnswerRequest
                 'state' => RequestState::Raised,
                 'version' => $version + 1,
             ]);
-            $this->ledger->record($by->login, 'request.answered', $number, ['answer' => $answer]);
+            event(new RequestAnswered($by->login, $number, $answer));
         });
     }
 }

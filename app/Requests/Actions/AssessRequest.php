@@ -6,6 +6,7 @@ namespace App\Requests\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Events\RequestAssessed;
 use App\Requests\Models\ChangeRequest;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
@@ -24,7 +25,7 @@ final readonly class AssessRequest
                 throw Refusal::at('request', 'This request is decided already.');
             }
             $request->update(['finding' => $finding, 'state' => RequestState::Assessing, 'version' => $version + 1]);
-            $this->ledger->record($by->login, 'request.assessed', $number, ['finding' => $finding]);
+            event(new RequestAssessed($by->login, $number, $finding));
         });
     }
 }

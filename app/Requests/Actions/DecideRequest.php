@@ -6,6 +6,7 @@ namespace App\Requests\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Events\RequestDecided;
 use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Change\RequestState;
@@ -37,7 +38,7 @@ final readonly class DecideRequest
                 'decided_at' => CarbonImmutable::now(),
                 'version' => $version + 1,
             ]);
-            $this->ledger->record($by->login, "request.{$decision->value}", $number, ['reason' => $reason]);
+            event(new RequestDecided($by->login, $number, $decision, $reason));
         });
     }
 

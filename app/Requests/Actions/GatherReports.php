@@ -7,6 +7,9 @@ namespace App\Requests\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
+use App\Requests\Events\ReportGathered;
+use App\Requests\Events\ReportsGathered;
+use App\Requests\Events\ReportTakenOff;
 use App\Requests\Models\ChangeRequest;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Report\ReportState;
@@ -31,10 +34,10 @@ final readonly class GatherReports
                 $report->requests()->syncWithoutDetaching([$request->id]);
                 $request->items()->syncWithoutDetaching($report->items()->pluck('items.id')->all());
                 $report->update(['state' => ReportState::Gathered, 'version' => $report->version + 1]);
-                $this->ledger->record($by->login, 'report.gathered', $number, ['request' => $request->number]);
+                event(new ReportGathered($by->login, $number, $request->number));
             }
             if ($reports !== []) {
-                $this->ledger->record($by->login, 'request.gathered_reports', $request->number, ['reports' => $reports]);
+                event(new ReportsGathered($by->login, $request->number, $reports));
             }
         });
     }
@@ -51,7 +54,7 @@ final readonly class GatherReports
                 'state' => $report->requests()->exists() ? ReportState::Gathered : ReportState::Open,
                 'version' => $report->version + 1,
             ]);
-            $this->ledger->record($by->login, 'report.taken_off', $number, ['request' => $request]);
+            event(new ReportTakenOff($by->login, $number, $request));
         });
     }
 }

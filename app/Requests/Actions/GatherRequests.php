@@ -6,6 +6,9 @@ namespace App\Requests\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Requests\Events\RequestGathered;
+use App\Requests\Events\RequestsGathered;
+use App\Requests\Events\RequestTakenApart;
 use App\Requests\Models\ChangeRequest;
 use App\Vocabulary\Priority;
 use Orthotaxis\Core\Change\RequestState;
@@ -51,10 +54,10 @@ final readonly class GatherRequests
                     ->where('gathered_into_id', $other->id)
                     ->update(['gathered_into_id' => $request->id]);
                 $other->update(['state' => RequestState::Gathered, 'gathered_into_id' => $request->id, 'version' => $other->version + 1]);
-                $this->ledger->record($by->login, 'request.gathered', $name, ['into' => $number]);
+                event(new RequestGathered($by->login, $name, $number));
             }
             $request->update(['description' => $text, 'priority' => $priority->value, 'version' => $version + 1]);
-            $this->ledger->record($by->login, 'request.gathered_requests', $number, ['requests' => $others]);
+            event(new RequestsGathered($by->login, $number, $others));
         });
     }
 
@@ -72,7 +75,7 @@ final readonly class GatherRequests
             }
             $into = $request->gatheredInto;
             $request->update(['state' => RequestState::Raised, 'gathered_into_id' => null, 'version' => $version + 1]);
-            $this->ledger->record($by->login, 'request.taken_apart', $number, ['from' => $into?->number]);
+            event(new RequestTakenApart($by->login, $number, $into?->number));
         });
     }
 }

@@ -7,6 +7,7 @@ namespace App\Requests\Actions;
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
 use App\People\Models\Person;
+use App\Requests\Events\RequestRaised;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
@@ -31,7 +32,7 @@ final readonly class RaiseRequest
                 'raised_at' => CarbonImmutable::now(),
             ]);
             $request->items()->attach($found);
-            $this->ledger->record($by->login, 'request.raised', $request->number, ['title' => $fields['title'], 'items' => $items]);
+            event(new RequestRaised($by->login, $request->number, $fields['title'], $items));
             $this->gather->into($by, $request, $reports);
 
             return $request->refresh();

@@ -7,6 +7,8 @@ namespace App\Requests\Actions;
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
 use App\People\Models\Person;
+use App\Requests\Events\RequestRaised;
+use App\Requests\Events\RequestSplit;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\NamedItems;
 use Carbon\CarbonImmutable;
@@ -56,12 +58,8 @@ final readonly class SplitRequest
             $new->reports()->attach($request->reports->whereIn('number', $reports)->modelKeys());
             $request->items()->detach($move);
             $request->update(['version' => $version + 1]);
-            $this->ledger->record($by->login, 'request.split', $number, ['into' => $new->number, 'items' => $items]);
-            $this->ledger->record($by->login, 'request.raised', $new->number, [
-                'title' => $title,
-                'items' => $items,
-                'split_from' => $number,
-            ]);
+            event(new RequestSplit($by->login, $number, $new->number, $items));
+            event(new RequestRaised($by->login, $new->number, $title, $items, $number));
 
             return $new->refresh();
         });

@@ -6,6 +6,7 @@ namespace App\Structures\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Structures\Events\CategoryAdded;
 use App\Structures\Models\Category;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Numbering\NumberRule;
@@ -44,7 +45,7 @@ final readonly class AddCategory
                 'number_width' => $rule->width,
                 'number_check' => $rule->checkDigit,
             ]);
-            $this->ledger->record($by->login, 'category.added', $category->code, ['name' => $name, 'under' => $under]);
+            event(new CategoryAdded($by->login, $category->code, $name, $under));
         });
     }
 }

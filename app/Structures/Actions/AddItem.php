@@ -6,6 +6,7 @@ namespace App\Structures\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Structures\Events\ItemAdded;
 use App\Structures\ItemNumbers;
 use App\Structures\Models\Category;
 use App\Structures\Models\Item;
@@ -44,11 +45,7 @@ final readonly class AddItem
                 'category_id' => $category->id,
                 'attributes' => array_intersect_key($item['attributes'], array_flip($known)),
             ]);
-            $this->ledger->record($by->login, 'item.added', $number, [
-                'title' => $made->title,
-                'kind' => $made->kind->value,
-                'category' => $category->code,
-            ]);
+            event(new ItemAdded($by->login, $number, $made->title, $made->kind->value, $category->code));
 
             return $number;
         });

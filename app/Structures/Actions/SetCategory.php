@@ -6,6 +6,7 @@ namespace App\Structures\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Structures\Events\CategorySet;
 use App\Structures\Models\Category;
 use App\Structures\Models\UsualDisposition;
 use Illuminate\Database\Eloquent\Collection;
@@ -59,7 +60,7 @@ final readonly class SetCategory
                 );
                 $values['dispositions'] = $dispositions;
             }
-            $this->ledger->record($by->login, 'category.set', $code, $values);
+            event(new CategorySet($by->login, $code, $values));
         });
     }
 

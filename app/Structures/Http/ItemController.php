@@ -9,6 +9,7 @@ use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
 use App\Structures\Actions\AddItem;
 use App\Structures\Data\ItemList;
@@ -74,12 +75,10 @@ final class ItemController
     }
 
     #[OA\Post(path: '/api/items', operationId: 'addItem', tags: ['structures'])]
-    #[Takes(NewItem::class), Ok(ItemPage::class), Refused]
-    public function store(NewItem $request, #[CurrentUser] Person $person, AddItem $action, NamingChanges $changes): JsonResponse
+    #[Takes(NewItem::class), Ok(Done::class), Refused]
+    public function store(NewItem $request, #[CurrentUser] Person $person, AddItem $action): JsonResponse
     {
-        $number = $action($person, $request->item());
-
-        return $this->show($number, $changes);
+        return new JsonResponse(new Done($action($person, $request->item()), 1));
     }
 
     #[OA\Get(path: '/api/item-number', operationId: 'proposedNumber', tags: ['structures'])]

@@ -11,6 +11,7 @@ use App\Http\Api\Takes;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Data\KindRow;
+use App\Structures\Events\KindSet;
 use App\Structures\ItemKind;
 use App\Structures\RevisionSequences;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -41,9 +42,9 @@ final class KindController
     {
         $known = ItemKind::tryFrom($kind) ?? abort(404);
         $sequence = $request->string('sequence')->toString();
-        $ledger->together(static function () use ($known, $sequence, $person, $ledger): void {
+        $ledger->together(static function () use ($known, $sequence, $person): void {
             DB::table('kind_sequences')->upsert(['kind' => $known->value, 'sequence' => $sequence], 'kind');
-            $ledger->record($person->login, 'kind.set', $known->value, ['sequence' => $sequence]);
+            event(new KindSet($person->login, $known->value, $sequence));
         });
 
         return $this->index();

@@ -7,6 +7,7 @@ namespace App\Vocabulary\Actions;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Vocabulary\ChoiceList;
+use App\Vocabulary\Events\ChoiceAdded;
 use App\Vocabulary\Models\Choice;
 use Orthotaxis\Core\Refusal;
 
@@ -26,7 +27,7 @@ final readonly class AddChoice
                 throw Refusal::at('code', "There is {$there} in this list already.");
             }
             Choice::query()->create(['list' => $list->value, 'code' => $code, 'name' => $name]);
-            $this->ledger->record($by->login, 'choice.added', "{$list->value} {$code}", ['name' => $name]);
+            event(new ChoiceAdded($by->login, "{$list->value} {$code}", $name));
         });
     }
 }

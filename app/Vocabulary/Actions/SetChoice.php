@@ -7,6 +7,7 @@ namespace App\Vocabulary\Actions;
 use App\Http\Stale;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\Vocabulary\Events\ChoiceSet;
 use App\Vocabulary\Models\Choice;
 
 final readonly class SetChoice
@@ -22,7 +23,7 @@ final readonly class SetChoice
                 throw new Stale('Somebody has changed it meanwhile.', ['name' => $choice->name]);
             }
             $choice->update(['name' => $name, 'retired' => $retired, 'version' => $version + 1]);
-            $this->ledger->record($by->login, 'choice.set', "{$list} {$code}", ['name' => $name, 'retired' => $retired]);
+            event(new ChoiceSet($by->login, "{$list} {$code}", $name, $retired));
         });
     }
 }

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { question, request, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { choose, mira, show, vera } from '../testing/show';
@@ -61,7 +62,7 @@ describe('questions to specialists', () => {
     server.on('POST /api/requests/ECR-00096/questions', new Refused(422, 'No.', { due_on: ['Choose a day.'] }));
     await user.click(screen.getByRole('button', { name: 'Ask' }));
     expect(await screen.findByText(/Choose a day/)).toBeTruthy();
-    server.on('POST /api/requests/ECR-00096/questions', { grid: [], questions: [question(9)] });
+    server.on('POST /api/requests/ECR-00096/questions', done('ECR-00096'));
     await user.type(screen.getByLabelText('Due'), '2026-12-01');
     await user.click(screen.getByRole('button', { name: 'Ask' }));
     await waitFor(() => expect(screen.queryByRole('form', { name: 'Ask a question' })).toBeNull());
@@ -90,7 +91,7 @@ describe('questions to specialists', () => {
     const user = await show(<Questions request={request()} />, { as: vera });
     expect((await screen.findAllByRole('form')).length).toBe(1);
     const append = vi.spyOn(FormData.prototype, 'append');
-    server.on('POST /api/questions/1/answer', { grid: [], questions: [] });
+    server.on('POST /api/questions/1/answer', done('ECR-00096'));
     await user.type(screen.getByLabelText('Your answer'), 'From March.');
     await user.type(screen.getByLabelText('One-time cost, EUR'), '1200');
     await user.click(screen.getByRole('button', { name: 'Answer' }));
@@ -118,7 +119,7 @@ describe('questions to specialists', () => {
   it('are withdrawn as long as nobody answered', async () => {
     asked([question(1), question(2, { state: 'answered', item: '200-0010' })]);
     const user = await show(<Questions request={request()} />, { as: mira });
-    server.on('DELETE /api/questions/1', { grid: [], questions: [] });
+    server.on('DELETE /api/questions/1', done('ECR-00096'));
     await user.click(await screen.findByRole('button', { name: 'Withdraw the question about 200-0040' }));
     await waitFor(() => expect(server.asked('DELETE /api/questions/1').length).toBe(1));
     expect(screen.queryByRole('button', { name: 'Withdraw the question about 200-0010' })).toBeNull();

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { mira, show, vera } from '../testing/show';
 import { Attachments } from './Attachments';
@@ -37,7 +38,7 @@ describe('what is attached to a report or a request', () => {
     server.on(BRING, new Refused(422, 'Files are pictures, SVG or PDF.'));
     await user.upload(choose(), new File(['MZ'], 'tool.png', { type: 'image/png' }));
     expect(await screen.findByText(/Files are pictures, SVG or PDF/)).toBeTruthy();
-    server.on(BRING, {});
+    server.on(BRING, done('PR-00003'));
     await user.upload(choose(), new File(['…'], 'torn.png', { type: 'image/png' }));
     await waitFor(() => expect(screen.queryByText(/Files are pictures/)).toBeNull());
     expect(String(server.asked(BRING)[1]?.body)).toContain('evidence');
@@ -45,7 +46,7 @@ describe('what is attached to a report or a request', () => {
 
   it('is brought by dropping, while that is open', async () => {
     await attachments([]);
-    server.on(BRING, {});
+    server.on(BRING, done('PR-00003'));
     fireEvent.drop(screen.getByRole('region', { name: 'Files of PR-00003' }), {
       dataTransfer: { files: [new File(['…'], 'torn.png')] },
     });
@@ -76,7 +77,7 @@ describe('what is attached to a report or a request', () => {
 
   it('goes to the request it belongs to', async () => {
     const user = await show(<Attachments to={{ request: 'ECR-00096' }} files={[]} open />);
-    server.on('POST /api/requests/ECR-00096/files', {});
+    server.on('POST /api/requests/ECR-00096/files', done('ECR-00096'));
     await user.upload(choose(), new File(['…'], 'torn.png', { type: 'image/png' }));
     await waitFor(() => expect(server.asked('POST /api/requests/ECR-00096/files')).toHaveLength(1));
   });

@@ -1,9 +1,7 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
 import { day } from '../lib/format';
-import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
@@ -23,7 +21,6 @@ interface Props {
 /** Chooses the day that is shown, with the reason; the question is kept with it. */
 export function ChooseDay({ number, state, question, page, at }: Props) {
   const may = useMay('assess_request');
-  const client = useQueryClient();
   const [reason, setReason] = useState('');
   const on = page.days[at]?.on ?? '';
   const choose = useAct(
@@ -35,10 +32,7 @@ export function ChooseDay({ number, state, question, page, at }: Props) {
           body: { ...question, chosen_on: on, reason },
         }),
       ),
-    (rows) => {
-      setReason('');
-      client.setQueryData(queries.cutIns(number).queryKey, rows);
-    },
+    () => setReason(''),
   );
   if (!may) return null;
   if (!['raised', 'assessing', 'approved'].includes(state)) {

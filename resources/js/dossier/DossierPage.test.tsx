@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { change, dossier, head, ledgerRow, onOrder, order, report, request, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, mira, show, vera } from '../testing/show';
@@ -130,7 +131,7 @@ describe('what was taken in', () => {
     server.on('POST /api/requests/ECR-00096/answer', new Refused(422, 'No.', { answer: ['Say something.'] }));
     await user.click(screen.getByRole('button', { name: 'Send answer' }));
     expect(await screen.findByText(/Say something/)).toBeTruthy();
-    server.on('POST /api/requests/ECR-00096/answer', back);
+    server.on('POST /api/requests/ECR-00096/answer', done('ECR-00096'));
     await user.type(screen.getByLabelText('Your answer'), 'The Skell.');
     await user.click(screen.getByRole('button', { name: 'Send answer' }));
     await waitFor(() =>
@@ -189,10 +190,12 @@ describe('the order', () => {
     server.on('POST /api/requests/ECR-00096/order', new Refused(422, 'It has an order already.'));
     await user.click(screen.getByRole('button', { name: 'Turn into an order' }));
     expect((await within(step('Order')).findByRole('alert')).textContent).toContain('It has an order already.');
-    server.on('POST /api/requests/ECR-00096/order', { ...dossier('order'), number: 'ECR-00096' });
+    server
+      .on('POST /api/requests/ECR-00096/order', done('ECO-00090'))
+      .on('GET /api/dossiers/ECO-00090', ordered('order'));
     await user.click(screen.getByRole('button', { name: 'Turn into an order' }));
-    await waitFor(() => expect(server.asked('POST /api/requests/ECR-00096/order')).toHaveLength(2));
-    expect(address()).toBe('/changes/ECR-00096');
+    await waitFor(() => expect(address()).toBe('/changes/ECO-00090'));
+    expect(server.asked('POST /api/requests/ECR-00096/order')).toHaveLength(2);
   });
 
   it('is raised by a coordinator only', async () => {
@@ -222,7 +225,7 @@ describe('the order', () => {
     await user.click(screen.getByRole('button', { name: 'Withdraw the order' }));
     await user.click(screen.getByRole('button', { name: 'Keep the order' }));
     await user.click(screen.getByRole('button', { name: 'Withdraw the order' }));
-    server.on('POST /api/orders/ECO-00090/withdrawal', ordered('order'));
+    server.on('POST /api/orders/ECO-00090/withdrawal', done('ECO-00090'));
     await user.type(screen.getByLabelText('Why it is withdrawn'), 'The supplier gave up.');
     await user.click(screen.getByRole('button', { name: 'Withdraw' }));
     await waitFor(() =>
@@ -262,7 +265,7 @@ describe('revising, signing and releasing', () => {
   it('goes to review with the version that was seen', async () => {
     const of = ordered('revise', { state: 'revising', checks: [met] });
     const user = await open(of);
-    server.on('POST /api/orders/ECO-00090/review', of);
+    server.on('POST /api/orders/ECO-00090/review', done('ECO-00090'));
     await user.click(screen.getByRole('button', { name: 'Send to review' }));
     await waitFor(() => expect(server.asked('POST /api/orders/ECO-00090/review')[0]?.body).toEqual({ version: 4 }));
   });
@@ -327,12 +330,12 @@ describe('revising, signing and releasing', () => {
     expect(within(step('Release')).getByText(/Released on 25 Nov 2026/).textContent).toContain('200-0040 A → B');
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Close the order' }).disabled).toBe(true);
     server.on('GET /api/dossiers/ECR-00096', { ...of, handovers: [{ ...handover, state: 'taken' }] });
-    server.on(`POST /api/handovers/${handover.name}/delivery`, handover);
+    server.on(`POST /api/handovers/${handover.name}/delivery`, done('ECO-00090'));
     await user.click(screen.getByRole('button', { name: 'Resend' }));
     await waitFor(() =>
       expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Close the order' }).disabled).toBe(false),
     );
-    server.on('POST /api/orders/ECO-00090/closing', of);
+    server.on('POST /api/orders/ECO-00090/closing', done('ECO-00090'));
     await user.click(screen.getByRole('button', { name: 'Close the order' }));
     await waitFor(() => expect(server.asked('POST /api/orders/ECO-00090/closing')[0]?.body).toEqual({ version: 4 }));
   });

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { choose, show } from '../testing/show';
 import { MoneyView } from './MoneyView';
@@ -145,7 +146,7 @@ describe('what a change costs', () => {
     server.on(FIGURES, new Refused(422, 'No.', { reason: ['Say why.'] }));
     await user.click(within(form).getByRole('button', { name: 'Save override' }));
     expect(await within(form).findByText(/Say why/)).toBeTruthy();
-    server.on(FIGURES, money);
+    server.on(FIGURES, done('ECR-00096'));
     await user.type(within(form).getByLabelText('Reason'), 'They take it back.');
     await user.click(within(form).getByRole('button', { name: 'Save override' }));
     await waitFor(() => expect(screen.queryByRole('form')).toBeNull());
@@ -162,7 +163,7 @@ describe('what a change costs', () => {
   it('lets what a specialist answered be said otherwise', async () => {
     const user = await open();
     await user.click(screen.getByRole('button', { name: 'Change Quality: one test run' }));
-    server.on(FIGURES, money);
+    server.on(FIGURES, done('ECR-00096'));
     await user.clear(screen.getByLabelText('Amount, EUR'));
     await user.type(screen.getByLabelText('Amount, EUR'), '2700');
     await user.type(screen.getByLabelText('Reason'), 'Half of it is ours.');
@@ -176,7 +177,7 @@ describe('what a change costs', () => {
     const user = await open();
     await user.click(screen.getByRole('button', { name: 'Change Gauge' }));
     expect(screen.getByLabelText<HTMLInputElement>('Purpose').readOnly).toBe(true);
-    server.on('DELETE /api/requests/ECR-00096/figures/4', money);
+    server.on('DELETE /api/requests/ECR-00096/figures/4', done('ECR-00096'));
     await user.click(screen.getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(server.asked('DELETE /api/requests/ECR-00096/figures/4').length).toBe(1));
   });

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { choose, show, vera } from '../testing/show';
 import { FormsPage } from './FormsPage';
@@ -96,7 +97,7 @@ describe('the forms of a request', () => {
     const user = await forms({
       forms: [form('F-00001', { ...settled, state: 'taken_in', file: '7' }), form('F-00002')],
     });
-    server.on('DELETE /api/forms/F-00002', {});
+    server.on('DELETE /api/forms/F-00002', done('ECR-00096'));
     await user.click(screen.getByRole('button', { name: 'Withdraw F-00002' }));
     await waitFor(() => expect(server.asked('DELETE /api/forms/F-00002')).toHaveLength(1));
     server.on('DELETE /api/forms/F-00001/taken', new Refused(422, 'Its question is answered already.'));

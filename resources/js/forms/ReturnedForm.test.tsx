@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { show } from '../testing/show';
 import { ReturnedForm } from './ReturnedForm';
@@ -65,7 +66,7 @@ describe('a form that came back', () => {
   });
 
   it('takes in what is chosen and nothing that cannot be, with the version it was looked at in', async () => {
-    server.on(LOOK, preview).on(TAKE, {});
+    server.on(LOOK, preview).on(TAKE, done('ECR-00096'));
     const user = await bring();
     const append = vi.spyOn(FormData.prototype, 'append');
     await user.click(await screen.findByRole('checkbox', { name: 'Import: Title' }));

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { done } from '../testing/done';
 import { dossier } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { show } from '../testing/show';
@@ -62,7 +63,7 @@ describe('something a person does', () => {
   it('leaves alone what it does not touch', async () => {
     server.on('GET /api/dossiers/ECR-00096', dossier('assess'));
     server.on('GET /api/kinds', []);
-    server.on('POST /api/reports', {});
+    server.on('POST /api/reports', done('PR-00001', 1));
     function Untouched() {
       useQuery(queries.kinds());
       useQuery(queries.dossier('ECR-00096'));
@@ -127,7 +128,7 @@ describe('something a person does', () => {
     await user.click(screen.getByRole('button', { name: 'First' }));
     await user.click(screen.getByRole('button', { name: 'Second' }));
     await waitFor(() => expect(server.asked(ACT)).toHaveLength(1));
-    server.on(ACT, dossier('assess'));
+    server.on(ACT, done('ECR-00096'));
     first(dossier('assess'));
     await waitFor(() => expect(server.asked(ACT)).toHaveLength(2));
     expect(server.asked(ACT)[1]?.body).toMatchObject({ finding: 'Second.' });

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { change, dossier, head, money, question, report, request, tube } from '../testing/make';
 import { server } from '../testing/server';
 import { address, show, vera } from '../testing/show';
@@ -160,7 +161,7 @@ describe('the page for the decision', () => {
 
   it('is decided with a reason, and stays where it is', async () => {
     const user = await decision();
-    server.on('POST /api/requests/ECR-00096/decision', {});
+    server.on('POST /api/requests/ECR-00096/decision', done('ECR-00096'));
     await user.type(screen.getByLabelText('Reason for the decision'), 'Rivers stay silty.');
     await user.click(screen.getByRole('button', { name: 'Approve' }));
     await waitFor(() =>
@@ -176,7 +177,7 @@ describe('the page for the decision', () => {
   it('goes on to the next one in the meeting', async () => {
     const user = await decision({ at: '?meeting' });
     expect((await screen.findByRole('link', { name: 'Meeting, 2 more' })).getAttribute('href')).toBe('/meeting');
-    server.on('POST /api/requests/ECR-00096/decision', {});
+    server.on('POST /api/requests/ECR-00096/decision', done('ECR-00096'));
     await user.type(screen.getByLabelText('Reason for the decision'), 'Too dear.');
     await user.click(screen.getByRole('button', { name: 'Reject' }));
     await waitFor(() => expect(address()).toBe('/changes/ECR-00097/decision?meeting'));

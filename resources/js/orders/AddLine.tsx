@@ -9,11 +9,11 @@ import { Input } from '../ui/Input';
 import { ItemPicker } from '../ui/ItemPicker';
 import { ProblemNotice } from '../ui/Notice';
 import { Select } from '../ui/Select';
-import type { LineEdit, Redline } from './useRedline';
+import type { Done, LineEdit, Redline } from './useRedline';
 
 interface Props {
   redline: Redline;
-  edit: UseMutationResult<Redline, ApiProblem, LineEdit>;
+  edit: UseMutationResult<Done, ApiProblem, LineEdit>;
   onDone: () => void;
 }
 

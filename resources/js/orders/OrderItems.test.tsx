@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { head, item, onOrder as on, order as anOrder, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { choose, show } from '../testing/show';
@@ -20,7 +21,7 @@ describe('the items of an order', () => {
 
   it('are decided on at once, with the version that was seen', async () => {
     const user = await show(<OrderItems order={order([on(tube)])} editable />);
-    server.on(PUT, {});
+    server.on(PUT, done('ECO-00090'));
     await choose(user, 'Existing stock of 200-0040', 'Use up');
     await waitFor(() =>
       expect(server.asked(PUT)[0]?.body).toEqual({ outcome: 'revise', disposition: 'use_up', version: 4 }),
@@ -52,7 +53,7 @@ describe('the items of an order', () => {
     await user.type(screen.getByRole('combobox', { name: 'Add an affected item' }), 'head');
     await user.click(await screen.findByRole('option'));
     expect((await screen.findByRole('alert')).textContent).toContain('It is a document.');
-    server.on('DELETE /api/orders/ECO-00090/items/200-0040', {});
+    server.on('DELETE /api/orders/ECO-00090/items/200-0040', done('ECO-00090'));
     await user.click(screen.getByRole('button', { name: 'Remove 200-0040' }));
     await waitFor(() =>
       expect(server.asked('DELETE /api/orders/ECO-00090/items/200-0040')[0]?.body).toEqual({ version: 4 }),

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { queries } from '../lib/queries';
+import { done } from '../testing/done';
 import { item, line, redline as aRedline, redlineRow as row, tube } from '../testing/make';
 import { Refused, server, type Call } from '../testing/server';
 import { show } from '../testing/show';
@@ -25,7 +26,7 @@ function Grid({ redline: shown, only }: { redline: Redline; only: boolean }) {
 }
 
 async function grid(shown = redline, only = false) {
-  server.on(`GET ${PAGE}`, shown).on(EDITS, shown);
+  server.on(`GET ${PAGE}`, shown).on(EDITS, done('ECO-00090'));
   const user = await show(<Harness only={only} />);
   await screen.findByRole('grid');
   return user;
@@ -137,7 +138,7 @@ describe('before and after in one table', () => {
 
   it('pastes a block of cells, all of it in one act', async () => {
     const user = await grid();
-    server.on(TOGETHER, redline);
+    server.on(TOGETHER, done('ECO-00090'));
     await user.click(cell(0, QUANTITY));
     await user.paste('0.5\tm\n4\tpc\n');
     await waitFor(() => expect(server.asked(TOGETHER).length).toBe(1));
@@ -153,7 +154,7 @@ describe('before and after in one table', () => {
 
   it('makes lines of the rows beyond the last one, numbered on', async () => {
     const user = await grid();
-    server.on(TOGETHER, redline);
+    server.on(TOGETHER, done('ECO-00090'));
     await user.click(cell(1, 1));
     await user.paste('600-0012\t4\n710-0001\t2.5\n710-0002\t1\n');
     await waitFor(() => expect(server.asked(TOGETHER).length).toBe(1));
@@ -188,7 +189,7 @@ describe('before and after in one table', () => {
   it('copies the block that is marked, and removes its lines together', async () => {
     const user = await grid();
     const copied = vi.spyOn(navigator.clipboard, 'writeText').mockResolvedValue();
-    server.on(TOGETHER, redline);
+    server.on(TOGETHER, done('ECO-00090'));
     cell(0, 1).focus();
     await user.keyboard('{Shift>}{ArrowDown}{ArrowRight}{/Shift}{Control>}c{/Control}');
     expect(copied).toHaveBeenCalledExactlyOnceWith('200-0040\t1\n600-0012\t1');

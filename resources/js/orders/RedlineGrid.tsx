@@ -15,13 +15,13 @@ import { RedlineCell } from './RedlineCell';
 import { RedlineProblem } from './RedlineProblem';
 import { gridColumns } from './redlineColumns';
 import { fields as allFields, values, type Field } from './redlineFields';
-import type { LineEdit, Redline, RedlineRow } from './useRedline';
+import type { Done, LineEdit, Redline, RedlineRow } from './useRedline';
 
 interface Props {
   redline: Redline;
-  edit: UseMutationResult<Redline, ApiProblem, LineEdit>;
+  edit: UseMutationResult<Done, ApiProblem, LineEdit>;
   /** Several edits, all of them or none. */
-  several: UseMutationResult<Redline, ApiProblem, LineEdit[]>;
+  several: UseMutationResult<Done, ApiProblem, LineEdit[]>;
   only: boolean;
   /** Whether the columns of days and fixed revisions are shown although no line says anything in them. */
   wide: boolean;

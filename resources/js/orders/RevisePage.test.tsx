@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { done } from '../testing/done';
 import { item, line, redline as aRedline, redlineRow as same, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, show } from '../testing/show';
@@ -60,7 +61,7 @@ describe('revising a structure under an order', () => {
   it('is undone and redone, by button or keys', async () => {
     const user = await revise();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Redo' }).disabled).toBe(true);
-    server.on(`POST ${BASE}/undo`, {
+    server.on(`POST ${BASE}/undo`, done('ECO-00090')).on(`GET ${BASE}/redline`, {
       ...redline,
       can_undo: false,
       can_redo: true,
@@ -68,7 +69,7 @@ describe('revising a structure under an order', () => {
     });
     await user.keyboard('{Control>}z{/Control}');
     await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toBe('No differences'));
-    server.on(`POST ${BASE}/redo`, redline);
+    server.on(`POST ${BASE}/redo`, done('ECO-00090')).on(`GET ${BASE}/redline`, redline);
     await user.click(screen.getByRole('button', { name: 'Redo' }));
     await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toMatch(/changed 1$/));
   });
@@ -78,7 +79,7 @@ describe('revising a structure under an order', () => {
     server.on(`POST ${BASE}/newer`, new Refused(422, 'Line 60 was removed there.'));
     await user.click(screen.getByRole('button', { name: 'Merge it in' }));
     expect(await screen.findByText('Line 60 was removed there.')).toBeTruthy();
-    server.on(`POST ${BASE}/newer`, redline);
+    server.on(`POST ${BASE}/newer`, done('ECO-00090')).on(`GET ${BASE}/redline`, redline);
     await user.click(screen.getByRole('button', { name: 'Merge it in' }));
     await waitFor(() => expect(screen.queryByText(/has released a newer revision/)).toBeNull());
   });
@@ -92,7 +93,7 @@ describe('revising a structure under an order', () => {
     expect(await screen.findByText('The sheet was not read; nothing of it is saved.')).toBeTruthy();
     expect(screen.getByText('Row 2: no such item.')).toBeTruthy();
     expect(screen.getByText('And 2 more.')).toBeTruthy();
-    server.on(`POST ${BASE}/sheet`, redline);
+    server.on(`POST ${BASE}/sheet`, done('ECO-00090'));
     fireEvent.change(upload, { target: { files: [new File(['…'], 'lines.xlsx')] } });
     await waitFor(() => expect(screen.queryByText(/nothing of it is saved/)).toBeNull());
     expect(String(server.asked(`POST ${BASE}/sheet`)[0]?.body)).toContain('7');
@@ -122,7 +123,7 @@ describe('a line that is added', () => {
     await user.clear(form.getByLabelText('Quantity'));
     await user.click(form.getByRole('button', { name: 'Add the line' }));
     expect(await form.findByText(/Write a quantity/)).toBeTruthy();
-    server.on(`POST ${BASE}/edits`, redline);
+    server.on(`POST ${BASE}/edits`, done('ECO-00090'));
     await user.type(form.getByLabelText('Quantity'), '2');
     await user.click(form.getByRole('button', { name: 'Add the line' }));
     await waitFor(() => expect(screen.queryByRole('form', { name: 'Add a line' })).toBeNull());
@@ -158,7 +159,7 @@ describe('kept work', () => {
     server.on(`POST ${BASE}/iterations`, new Refused(422, 'No.', { note: ['Say a word.'] }));
     await user.click(kept.getByRole('button', { name: 'Save iteration' }));
     expect(await kept.findByText(/Say a word/)).toBeTruthy();
-    server.on(`POST ${BASE}/iterations`, redline);
+    server.on(`POST ${BASE}/iterations`, done('ECO-00090'));
     await user.type(kept.getByLabelText(/Save iteration F.2/), 'With grease');
     await user.click(kept.getByRole('button', { name: 'Save iteration' }));
     await waitFor(() => expect(kept.getByLabelText<HTMLInputElement>(/Save iteration F.2/).value).toBe(''));

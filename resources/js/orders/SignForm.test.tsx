@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { address, show } from '../testing/show';
 import { SignForm } from './SignForm';
@@ -37,7 +38,7 @@ const at = { at: '/orders/ECO-00084/review', path: '/orders/:number/review' };
 describe('signing', () => {
   it('covers what is on screen: the digest of it goes with the password', async () => {
     const user = await show(<SignForm order={order} maySign maySendBack={false} />, at);
-    server.on(SIGN, {});
+    server.on(SIGN, done('ECO-00090'));
     await user.type(screen.getByLabelText('Your password'), 'quillback');
     await user.click(screen.getByRole('button', { name: 'Sign this page' }));
     await waitFor(() => expect(address()).toBe('/changes/ECO-00084'));
@@ -69,7 +70,7 @@ describe('sending back', () => {
     await user.click(screen.getByRole('button', { name: 'Send back' }));
     expect(await screen.findByText(/Say what is to be done/)).toBeTruthy();
     expect(localStorage.getItem('mira.okafor:draft:send back ECO-00084')).toContain('The label');
-    server.on(BACK, {});
+    server.on(BACK, done('ECO-00090'));
     await user.click(screen.getByRole('button', { name: 'Send back' }));
     await waitFor(() => expect(address()).toBe('/changes/ECO-00084'));
     expect(localStorage.getItem('mira.okafor:draft:send back ECO-00084')).toBeNull();

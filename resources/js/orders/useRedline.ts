@@ -4,6 +4,7 @@ import { queries } from '../lib/queries';
 
 export type Redline = Schemas['Redline'];
 export type RedlineRow = Schemas['RedlineRow'];
+export type Done = Schemas['Done'];
 export type LineEdit = Omit<Schemas['LineEdit'], 'seen'>;
 type Turn = 'undo' | 'redo' | 'newer';
 
@@ -12,9 +13,9 @@ export function useRedline(redline: Redline) {
   const client = useQueryClient();
   const path = { number: redline.order, item: redline.item.number };
   const key = queries.redline(redline.order, redline.item.number).queryKey;
-  const refresh = async (next: Redline) => {
-    client.setQueryData(key, next);
+  const refresh = async () => {
     await Promise.all([
+      client.invalidateQueries({ queryKey: key }),
       client.invalidateQueries({ queryKey: queries.consequences(redline.order).queryKey }),
       client.invalidateQueries({ queryKey: queries.dossier(redline.order).queryKey, refetchType: 'none' }),
     ]);
@@ -25,7 +26,7 @@ export function useRedline(redline: Redline) {
 
   // One after another: each edit is recorded against what the one before it left.
   const scope = { id: `redline ${redline.order}` };
-  const edit = useMutation<Redline, ApiProblem, LineEdit>({
+  const edit = useMutation<Done, ApiProblem, LineEdit>({
     scope,
     mutationFn: (body) => {
       const seen = client.getQueryData(key)?.seen ?? redline.seen;
@@ -34,7 +35,7 @@ export function useRedline(redline: Redline) {
     onSuccess: refresh,
     onError,
   });
-  const several = useMutation<Redline, ApiProblem, LineEdit[]>({
+  const several = useMutation<Done, ApiProblem, LineEdit[]>({
     scope,
     mutationFn: (edits) => {
       const seen = client.getQueryData(key)?.seen ?? redline.seen;
@@ -45,7 +46,7 @@ export function useRedline(redline: Redline) {
     onSuccess: refresh,
     onError,
   });
-  const turn = useMutation<Redline, ApiProblem, Turn>({
+  const turn = useMutation<Done, ApiProblem, Turn>({
     scope,
     mutationFn: (which) => {
       const params = { params: { path } };
@@ -60,7 +61,7 @@ export function useRedline(redline: Redline) {
     onSuccess: refresh,
     onError,
   });
-  const sheet = useMutation<Redline, ApiProblem, File>({
+  const sheet = useMutation<Done, ApiProblem, File>({
     scope,
     mutationFn: (file) => {
       const seen = client.getQueryData(key)?.seen ?? redline.seen;

@@ -1,5 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { done } from '../testing/done';
 import { report, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, choose, show } from '../testing/show';
@@ -50,7 +51,7 @@ describe('reporting a problem', () => {
 
   it('goes to the report when it is saved, and forgets the draft', async () => {
     const user = await page();
-    server.on('POST /api/reports', { report: report('PR-00012', 'Torn') });
+    server.on('POST /api/reports', done('PR-00012', 1));
     await user.type(screen.getByLabelText('Title'), 'Torn');
     await user.type(screen.getByLabelText('What was seen'), 'At the rollers.');
     await choose(user, 'Severity', 'Critical');

@@ -46,9 +46,9 @@ export function NewReportPage() {
   const raise = useAct(
     touches.report,
     () => told(api.POST('/api/reports', { body: value })),
-    ({ report }) => {
+    ({ number }) => {
       draft.clear();
-      void navigate(`/reports/${report.number}`);
+      void navigate(`/reports/${number}`);
     },
   );
   const error = (place: string) => raise.error?.at(place);

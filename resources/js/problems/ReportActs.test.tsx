@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { change, report, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { mira, show, vera } from '../testing/show';
@@ -57,7 +58,7 @@ describe('what can be done about a report', () => {
 
   it('gathers it into an open request, among which there are no orders', async () => {
     const user = await show(<ReportActs page={page('open')} />);
-    server.on('PUT /api/reports/PR-00003/requests/ECR-00096', page('gathered', ['ECR-00096']));
+    server.on('PUT /api/reports/PR-00003/requests/ECR-00096', done('PR-00003'));
     expect(server.asked('GET /api/changes').length).toBe(0);
     await user.type(screen.getByRole('combobox', { name: 'An open request' }), 'ECR-00096{Enter}');
     expect(await screen.findByRole('button', { name: 'Remove ECR-00096' })).toBeTruthy();
@@ -68,7 +69,7 @@ describe('what can be done about a report', () => {
 
   it('takes it off a request again', async () => {
     const user = await show(<ReportActs page={page('gathered', ['ECR-00096'])} />);
-    server.on('DELETE /api/reports/PR-00003/requests/ECR-00096', page('open'));
+    server.on('DELETE /api/reports/PR-00003/requests/ECR-00096', done('PR-00003'));
     await user.click(screen.getByRole('button', { name: 'Remove from ECR-00096' }));
     await waitFor(() => expect(server.asked('DELETE /api/reports/PR-00003/requests/ECR-00096').length).toBe(1));
   });
@@ -78,7 +79,7 @@ describe('what can be done about a report', () => {
     server.on('POST /api/reports/PR-00003/return', new Refused(422, 'No.', { text: ['Say what you want to know.'] }));
     await user.click(screen.getByRole('button', { name: 'Send back' }));
     expect(await screen.findByText(/Say what you want to know/)).toBeTruthy();
-    server.on('POST /api/reports/PR-00003/return', page('returned'));
+    server.on('POST /api/reports/PR-00003/return', done('PR-00003'));
     await user.type(screen.getByLabelText('Answer, or question to whoever raised it'), 'How old was it?');
     await user.click(screen.getByRole('button', { name: 'Send back' }));
     await waitFor(() =>

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { head, item, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, show, vera } from '../testing/show';
@@ -89,7 +90,7 @@ describe('all that a change touches', () => {
     server.on('POST /api/requests/ECR-00096/reach', new Refused(422, 'No.', { reason: ['Say why it is left out.'] }));
     await user.click(within(form).getByRole('button', { name: 'Leave out' }));
     expect(await within(form).findByText(/Say why it is left out/)).toBeTruthy();
-    server.on('POST /api/requests/ECR-00096/reach', page());
+    server.on('POST /api/requests/ECR-00096/reach', done('ECR-00096'));
     await user.type(within(form).getByLabelText('Reason, for 2 rows'), 'They stay as they are.');
     await user.click(within(form).getByRole('button', { name: 'Leave out' }));
     await waitFor(() => expect(screen.queryByRole('region', { name: 'Decide on selected rows' })).toBeNull());
@@ -103,7 +104,7 @@ describe('all that a change touches', () => {
 
   it('takes a decision back', async () => {
     const user = await table();
-    server.on('POST /api/requests/ECR-00096/reach', page());
+    server.on('POST /api/requests/ECR-00096/reach', done('ECR-00096'));
     await user.click(screen.getByRole('checkbox', { name: /Select 200-0010/ }));
     await user.click(screen.getByRole('button', { name: 'Undo decision' }));
     await waitFor(() =>

@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { mira, show, vera } from '../testing/show';
 import { HandoverView } from './HandoverView';
@@ -52,7 +53,7 @@ describe('a hand-over', () => {
     server.on(SEND, new Refused(422, 'It is on its way already.'));
     await user.click(screen.getByRole('button', { name: 'Resend' }));
     expect(await screen.findByText('It is on its way already.')).toBeTruthy();
-    server.on(SEND, {});
+    server.on(SEND, done('ECO-00090'));
     await user.click(screen.getByRole('button', { name: 'Resend' }));
     await waitFor(() => expect(server.asked(SEND).length).toBe(2));
   });

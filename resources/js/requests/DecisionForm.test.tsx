@@ -1,5 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
+import { done } from '../testing/done';
 import { request } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { mira, show, vera } from '../testing/show';
@@ -24,7 +25,7 @@ describe('finding and decision', () => {
 
   it('records the finding with the version that was seen', async () => {
     const user = await show(<DecisionForm request={request({ state: 'raised' })} />);
-    server.on(FINDING, {});
+    server.on(FINDING, done('ECR-00096'));
     await user.type(screen.getByLabelText('Finding'), 'Feasible.');
     await user.click(screen.getByRole('button', { name: 'Save finding' }));
     await waitFor(() => expect(server.asked(FINDING)[0]?.body).toEqual({ finding: 'Feasible.', version: 3 }));
@@ -38,7 +39,7 @@ describe('finding and decision', () => {
     await user.click(screen.getByRole('button', { name: 'Reject' }));
     expect(await screen.findByText(/Say why/)).toBeTruthy();
     expect(decided).not.toHaveBeenCalled();
-    server.on(DECISION, {});
+    server.on(DECISION, done('ECR-00096'));
     await user.type(screen.getByLabelText('Reason for the decision'), 'It pays in trust.');
     await user.click(screen.getByRole('button', { name: 'Approve' }));
     await waitFor(() => expect(decided).toHaveBeenCalledOnce());

@@ -1,5 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { done } from '../testing/done';
 import { change, report, request } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, show, vera } from '../testing/show';
@@ -33,7 +34,7 @@ describe('gathering and splitting requests', () => {
     await user.click(screen.getByText('Gather with another request, or split'));
     await user.type(screen.getByRole('combobox', { name: 'Request to gather into ECR-00096' }), 'ECR-00095{Enter}');
     expect(await screen.findByRole('button', { name: 'Remove ECR-00095' })).toBeTruthy();
-    server.on('POST /api/requests/ECR-00096/gathering', {});
+    server.on('POST /api/requests/ECR-00096/gathering', done('ECR-00096'));
     await user.click(screen.getByRole('button', { name: 'Gather' }));
     await waitFor(() =>
       expect(server.asked('POST /api/requests/ECR-00096/gathering')[0]?.body).toEqual({
@@ -51,7 +52,7 @@ describe('gathering and splitting requests', () => {
     await user.click(screen.getByRole('checkbox', { name: '200-0010' }));
     await user.click(screen.getByRole('button', { name: 'Split' }));
     expect(await screen.findByText(/One has to stay/)).toBeTruthy();
-    server.on('POST /api/requests/ECR-00096/split', { number: 'ECR-00101' });
+    server.on('POST /api/requests/ECR-00096/split', done('ECR-00101', 1));
     await user.type(screen.getByLabelText('Title of the new request'), 'Roller gap');
     await user.click(screen.getByRole('checkbox', { name: 'PR-00001' }));
     await user.click(screen.getByRole('button', { name: 'Split' }));
@@ -72,7 +73,7 @@ describe('gathering and splitting requests', () => {
 
   it('takes one out again that was gathered', async () => {
     const user = await show(<GatherRequests request={request({ state: 'gathered' })} />);
-    server.on('POST /api/requests/ECR-00096/apart', {});
+    server.on('POST /api/requests/ECR-00096/apart', done('ECR-00096'));
     await user.click(screen.getByRole('button', { name: 'Remove from the request' }));
     await waitFor(() => expect(server.asked('POST /api/requests/ECR-00096/apart').length).toBe(1));
   });

@@ -78,7 +78,7 @@ function Split({ request }: { request: Request }) {
           body: { title, items, reports, version: request.version },
         }),
       ),
-    (dossier) => void navigate(`/changes/${dossier.number}`),
+    (made) => void navigate(`/changes/${made.number}`),
   );
   const box = (number: string, chosen: string[], choose: (numbers: string[]) => void) => (
     <label key={number} className="mr-4 inline-flex items-center gap-1.5 font-mono text-sm">

@@ -1,5 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { done } from '../testing/done';
 import { head, report, reportPage, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, choose, show } from '../testing/show';
@@ -40,7 +41,7 @@ describe('raising a request', () => {
   it('is linked to the reports when it is saved', async () => {
     const user = await page('?reports=PR-00001');
     await screen.findByDisplayValue('Torn at the rollers');
-    server.on('POST /api/requests', { number: 'ECR-00101' });
+    server.on('POST /api/requests', done('ECR-00101', 1));
     await user.click(screen.getByRole('button', { name: 'Create request' }));
     await waitFor(() => expect(address()).toBe('/changes/ECR-00101'));
     expect(server.asked('POST /api/requests')[0]?.body).toMatchObject({

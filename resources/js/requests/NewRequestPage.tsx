@@ -89,9 +89,9 @@ function RequestForm({ name, start, reports }: FormProps) {
           body: { ...(value as unknown as Body), reports: reports.map(({ report }) => report.number) },
         }),
       ),
-    (dossier) => {
+    ({ number }) => {
       draft.clear();
-      void navigate(`/changes/${dossier.number}`);
+      void navigate(`/changes/${number}`);
     },
   );
   const error = (place: string) => raise.error?.at(place);

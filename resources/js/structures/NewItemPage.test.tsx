@@ -1,5 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { done } from '../testing/done';
 import { category } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, choose, show } from '../testing/show';
@@ -61,7 +62,7 @@ describe('a new item', () => {
     await user.clear(screen.getByLabelText('Standard cost per unit, EUR'));
     await user.type(screen.getByLabelText('Standard cost per unit, EUR'), '14.20');
     await user.type(screen.getByLabelText('Bore, mm'), '8');
-    server.on(ADD, { item: { number: '200-0043' } });
+    server.on(ADD, done('200-0043', 1));
     await user.click(screen.getByRole('button', { name: 'Create item' }));
     await waitFor(() => expect(address()).toBe('/items/200-0043'));
     expect(server.asked(ADD)[1]?.body).toMatchObject({

@@ -55,9 +55,9 @@ export function NewItemPage() {
   const add = useAct(
     touches.item, // The server says which choice is missing, beside its field.
     () => told(api.POST('/api/items', { body: value as Body })),
-    ({ item }) => {
+    ({ number }) => {
       draft.clear();
-      void navigate(`/items/${item.number}`);
+      void navigate(`/items/${number}`);
     },
   );
   const error = (place: string) => add.error?.at(place);

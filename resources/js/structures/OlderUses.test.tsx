@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { change, item } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { choose, show, vera } from '../testing/show';
@@ -72,7 +73,7 @@ describe('what still points to an older revision', () => {
     server.on(ADOPT, new Refused(422, 'ECO-00086 is in review.'));
     await user.click(adopt);
     expect((await screen.findByRole('alert')).textContent).toContain('ECO-00086 is in review.');
-    server.on(ADOPT, {});
+    server.on(ADOPT, done('ECO-00090'));
     await user.click(adopt);
     await waitFor(() => expect(server.asked(ADOPT)).toHaveLength(2));
     expect(server.asked(ADOPT)[1]?.body).toEqual({ item: '200-0010', uses: [{ item: '110-0001', line: 'a1' }] });

@@ -181,12 +181,58 @@ final class World
     }
 
     /**
+     * Somebody asks, or does something and looks at the page of it.
+     *
      * @param  array<string, mixed>  $body
      * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
      */
     public function as(string $login, string $method, string $path, array $body = []): TestResponse
     {
+        $answer = $this->only($login, $method, $path, $body);
+
+        return $method === 'GET' ? $answer : $this->seen($answer, $path);
+    }
+
+    /**
+     * The same, and does not look.
+     *
+     * @param  array<string, mixed>  $body
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    public function only(string $login, string $method, string $path, array $body = []): TestResponse
+    {
         return $this->test->actingAs($this->people[$login])->json($method, "/api{$path}", $body);
+    }
+
+    /**
+     * Somebody sends a form with files, and looks at the page of it.
+     *
+     * @param  array<string, mixed>  $fields
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    public function sends(string $login, string $path, array $fields): TestResponse
+    {
+        return $this->seen(
+            $this->test->actingAs($this->people[$login])->post("/api{$path}", $fields, ['Accept' => 'application/json']),
+            $path,
+        );
+    }
+
+    /**
+     * The page of what was done, as whoever is signed in sees it; the answer itself where nothing was done.
+     *
+     * @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $answer
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    public function seen(TestResponse $answer, string $path): TestResponse
+    {
+        $done = $answer->getStatusCode() === 200 ? $answer->json() : [];
+        $page =
+            $answer->getStatusCode() === 204 || (is_array($done) && array_keys($done) === ['number', 'version'])
+                ? PageAfter::of($path, is_array($done) ? $done : [])
+                : null;
+
+        return $page === null ? $answer : $this->test->json('GET', "/api{$page}");
     }
 
     /** @return array<string, mixed> */

@@ -1,7 +1,8 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../lib/api';
-import { change, report } from '../../testing/make';
+import { done } from '../../testing/done';
+import { change } from '../../testing/make';
 import { Refused, server } from '../../testing/server';
 import { address, show, vera } from '../../testing/show';
 import { MarkUp } from './MarkUp';
@@ -154,7 +155,7 @@ describe('keeping a mark-up', () => {
     await user.click(keep);
     expect(await screen.findByText(/It is too large/)).toBeTruthy();
     expect(localStorage.getItem(DRAFT)).toContain('cloud');
-    server.on('POST /api/reports/PR-00009/files', report('PR-00009', 'Rotor screws'));
+    server.on('POST /api/reports/PR-00009/files', done('PR-00009'));
     await user.click(keep);
     await waitFor(() => expect(address()).toBe('/reports/PR-00009'));
     expect(localStorage.getItem(DRAFT)).toBeNull();

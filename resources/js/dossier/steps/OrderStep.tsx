@@ -21,7 +21,7 @@ function RaiseOrder({ request }: { request: Schemas['RequestData'] | undefined }
   const raise = useAct(
     touches.order,
     (number: string) => told(api.POST('/api/requests/{number}/order', { params: { path: { number } } })),
-    (dossier) => void navigate(`/changes/${dossier.number}`),
+    ({ number }) => void navigate(`/changes/${number}`),
   );
   if (request?.state !== 'approved') return null;
   if (!mayRaise) return <Notice>A coordinator turns it into an order.</Notice>;

@@ -2,17 +2,18 @@
 
 declare(strict_types=1);
 
-namespace App\Dossier\Http;
+namespace App\Orders\Http;
 
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Orders\Actions\AdoptNewest;
 use App\Orders\Data\OlderUses;
 use App\Orders\Data\PlannedUse;
-use App\Orders\Http\Adoption;
+use App\Orders\Models\ChangeOrder;
 use App\Orders\OlderUseReader;
 use App\Orders\PlannedUseReader;
 use App\People\Models\Person;
@@ -41,12 +42,11 @@ final readonly class AdoptionController
     }
 
     #[OA\Post(path: '/api/orders/{number}/adoptions', operationId: 'adoptNewest', tags: ['changes'])]
-    #[InPath('number'), Takes(Adoption::class), Ok(OlderUses::class), Refused]
+    #[InPath('number'), Takes(Adoption::class), Ok(Done::class), Refused]
     public function adopt(string $number, Adoption $request, #[CurrentUser] Person $person, AdoptNewest $action): JsonResponse
     {
-        $item = $request->string('item')->toString();
-        $action($person, $number, $item, $request->uses());
+        $action($person, $number, $request->string('item')->toString(), $request->uses());
 
-        return $this->show($item);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 }

@@ -2,15 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Dossier\Http;
+namespace App\Requests\Http;
 
-use App\Dossier\Actions\RaiseOrder;
-use App\Dossier\Data\Dossier;
-use App\Dossier\DossierReader;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Http\Version;
 use App\People\Models\Person;
 use App\Requests\Actions\AnswerRequest;
@@ -19,24 +17,17 @@ use App\Requests\Actions\DecideRequest;
 use App\Requests\Actions\GatherRequests;
 use App\Requests\Actions\RaiseRequest;
 use App\Requests\Actions\SplitRequest;
-use App\Requests\Http\Answer;
-use App\Requests\Http\Decision;
-use App\Requests\Http\Finding;
-use App\Requests\Http\Gathering;
-use App\Requests\Http\NewRequest;
-use App\Requests\Http\Splitting;
+use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Change\RequestState;
 
-/** A change request, until it is decided and turned into an order. Every act answers with the dossier as it is then. */
+/** A change request, until it is decided and turned into an order. */
 final readonly class RequestController
 {
-    public function __construct(private DossierReader $dossiers) {}
-
     #[OA\Post(path: '/api/requests', operationId: 'raiseRequest', tags: ['changes'])]
-    #[Takes(NewRequest::class), Ok(Dossier::class), Refused]
+    #[Takes(NewRequest::class), Ok(Done::class), Refused]
     public function store(NewRequest $request, #[CurrentUser] Person $person, RaiseRequest $action): JsonResponse
     {
         /** @var array{title: string, reason: string, source: string, site: string, priority: string, description: string} $fields */
@@ -47,29 +38,29 @@ final readonly class RequestController
         /** @var list<string> $reports */
         $reports = $request->validated('reports') ?? [];
 
-        return $this->dossier($action->raise($person, $fields, $items, $reports)->number);
+        return self::done($action->raise($person, $fields, $items, $reports)->number);
     }
 
     #[OA\Post(path: '/api/requests/{number}/answer', operationId: 'answerRequest', tags: ['changes'])]
-    #[InPath('number'), Takes(Answer::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Answer::class), Ok(Done::class), Refused]
     public function answer(string $number, Answer $request, #[CurrentUser] Person $person, AnswerRequest $action): JsonResponse
     {
         $action->answer($person, $number, $request->string('answer')->toString(), $request->integer('version'));
 
-        return $this->dossier($number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/requests/{number}/finding', operationId: 'recordFinding', tags: ['changes'])]
-    #[InPath('number'), Takes(Finding::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Finding::class), Ok(Done::class), Refused]
     public function assess(string $number, Finding $request, #[CurrentUser] Person $person, AssessRequest $action): JsonResponse
     {
         $action->assess($person, $number, $request->string('finding')->toString(), $request->integer('version'));
 
-        return $this->dossier($number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/requests/{number}/decision', operationId: 'decideRequest', tags: ['changes'])]
-    #[InPath('number'), Takes(Decision::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Decision::class), Ok(Done::class), Refused]
     public function decide(string $number, Decision $request, #[CurrentUser] Person $person, DecideRequest $action): JsonResponse
     {
         $action->decide(
@@ -80,39 +71,32 @@ final readonly class RequestController
             $request->integer('version'),
         );
 
-        return $this->dossier($number);
-    }
-
-    #[OA\Post(path: '/api/requests/{number}/order', operationId: 'raiseOrder', tags: ['changes'])]
-    #[InPath('number'), Ok(Dossier::class), Refused]
-    public function order(string $number, #[CurrentUser] Person $person, RaiseOrder $action): JsonResponse
-    {
-        return $this->dossier($action->from($person, $number)->number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/requests/{number}/gathering', operationId: 'gatherRequests', tags: ['changes'])]
-    #[InPath('number'), Takes(Gathering::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Gathering::class), Ok(Done::class), Refused]
     public function gather(string $number, Gathering $request, #[CurrentUser] Person $person, GatherRequests $action): JsonResponse
     {
         $action->into($person, $number, $request->requests(), $request->integer('version'));
 
-        return $this->dossier($number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/requests/{number}/apart', operationId: 'takeRequestApart', tags: ['changes'])]
-    #[InPath('number'), Takes(Version::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Version::class), Ok(Done::class), Refused]
     public function apart(string $number, Version $request, #[CurrentUser] Person $person, GatherRequests $action): JsonResponse
     {
         $action->apart($person, $number, $request->integer('version'));
 
-        return $this->dossier($number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/requests/{number}/split', operationId: 'splitRequest', tags: ['changes'])]
-    #[InPath('number'), Takes(Splitting::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Splitting::class), Ok(Done::class), Refused]
     public function split(string $number, Splitting $request, #[CurrentUser] Person $person, SplitRequest $action): JsonResponse
     {
-        return $this->dossier(
+        return self::done(
             $action(
                 $person,
                 $number,
@@ -124,8 +108,8 @@ final readonly class RequestController
         );
     }
 
-    private function dossier(string $number): JsonResponse
+    private static function done(string $number): JsonResponse
     {
-        return new JsonResponse($this->dossiers->read($number));
+        return new JsonResponse(ChangeRequest::done($number));
     }
 }

@@ -2,15 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Dossier\Http;
+namespace App\Orders\Http;
 
 use App\Days\Today;
-use App\Dossier\Data\Dossier;
-use App\Dossier\DossierReader;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Orders\Actions\SignOrder;
 use App\Orders\ConsequenceReader;
 use App\Orders\Data\CheckRow;
@@ -18,7 +17,6 @@ use App\Orders\Data\Consequences;
 use App\Orders\Data\OrderData;
 use App\Orders\Data\ReachOfItem;
 use App\Orders\Data\Review;
-use App\Orders\Http\Signing;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
@@ -81,31 +79,21 @@ final readonly class ReviewController
     }
 
     #[OA\Post(path: '/api/orders/{number}/signature', operationId: 'signOrder', tags: ['approvals'])]
-    #[InPath('number'), Takes(Signing::class), Ok(Dossier::class), Refused]
-    public function sign(
-        string $number,
-        Signing $request,
-        #[CurrentUser] Person $person,
-        SignOrder $action,
-        DossierReader $dossiers,
-    ): JsonResponse {
+    #[InPath('number'), Takes(Signing::class), Ok(Done::class), Refused]
+    public function sign(string $number, Signing $request, #[CurrentUser] Person $person, SignOrder $action): JsonResponse
+    {
         $action->sign($person, $number, $request->string('password')->toString(), $request->string('digest')->toString());
 
-        return new JsonResponse($dossiers->read($number));
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/return', operationId: 'sendOrderBack', tags: ['approvals'])]
-    #[InPath('number'), Takes(SentBack::class), Ok(Dossier::class), Refused]
-    public function sendBack(
-        string $number,
-        SentBack $request,
-        #[CurrentUser] Person $person,
-        SignOrder $action,
-        DossierReader $dossiers,
-    ): JsonResponse {
+    #[InPath('number'), Takes(SentBack::class), Ok(Done::class), Refused]
+    public function sendBack(string $number, SentBack $request, #[CurrentUser] Person $person, SignOrder $action): JsonResponse
+    {
         $action->sendBack($person, $number, $request->string('reason')->toString());
 
-        return new JsonResponse($dossiers->read($number));
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     /** @return list<ReachOfItem> */

@@ -2,19 +2,17 @@
 
 declare(strict_types=1);
 
-namespace App\Dossier\Http;
+namespace App\Requests\Http;
 
 use App\Attachments\Actions\BringFile;
 use App\Attachments\Http\NewChangeFile;
 use App\Attachments\Models\ChangeFile;
-use App\Dossier\Data\Dossier;
-use App\Dossier\DossierReader;
 use App\Files\ShownFile;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
+use App\Http\Done;
 use App\People\Models\Person;
-use App\Problems\Data\ReportPage;
 use App\Problems\Models\ProblemReport;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -25,7 +23,7 @@ use OpenApi\Attributes as OA;
 /** Files that belong to reports and requests. */
 final readonly class ChangeFileController
 {
-    public function __construct(private BringFile $action, private DossierReader $dossiers) {}
+    public function __construct(private BringFile $action) {}
 
     #[
         OA\Get(
@@ -53,7 +51,7 @@ final readonly class ChangeFileController
             ),
         ),
     ]
-    #[InPath('number'), Ok(Dossier::class), Refused]
+    #[InPath('number'), Ok(Done::class), Refused]
     public function toRequest(string $number, NewChangeFile $request, #[CurrentUser] Person $person): JsonResponse
     {
         $file = $request->brought();
@@ -65,7 +63,7 @@ final readonly class ChangeFileController
             $file->getClientOriginalName(),
         );
 
-        return new JsonResponse($this->dossiers->read($number));
+        return new JsonResponse(ChangeRequest::done($number));
     }
 
     #[
@@ -78,7 +76,7 @@ final readonly class ChangeFileController
             ),
         ),
     ]
-    #[InPath('number'), Ok(ReportPage::class), Refused]
+    #[InPath('number'), Ok(Done::class), Refused]
     public function toReport(string $number, NewChangeFile $request, #[CurrentUser] Person $person): JsonResponse
     {
         $file = $request->brought();
@@ -90,7 +88,7 @@ final readonly class ChangeFileController
             $file->getClientOriginalName(),
         );
 
-        return new JsonResponse(ReportPage::of($number));
+        return new JsonResponse(ProblemReport::done($number));
     }
 
     #[

@@ -2,23 +2,19 @@
 
 declare(strict_types=1);
 
-namespace App\Dossier\Http;
+namespace App\Orders\Http;
 
-use App\Dossier\Data\Dossier;
-use App\Dossier\DossierReader;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Http\Version;
 use App\Orders\Actions\MoveOrder;
 use App\Orders\Actions\PlanOrder;
 use App\Orders\Actions\PutItemOnOrder;
-use App\Orders\Http\Because;
-use App\Orders\Http\OrderPlan;
+use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
-use App\Releases\Actions\CloseOrder;
-use App\Releases\Actions\ReleaseOrder;
 use App\Requests\Http\NamedItem;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -26,24 +22,22 @@ use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 
-/** A change order on its way from planning to closing. Every act answers with the dossier as it is then. */
+/** A change order on its way from planning to closing. */
 final readonly class OrderController
 {
-    public function __construct(private DossierReader $dossiers) {}
-
     #[OA\Patch(path: '/api/orders/{number}', operationId: 'planOrder', tags: ['changes'])]
-    #[InPath('number'), Takes(OrderPlan::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(OrderPlan::class), Ok(Done::class), Refused]
     public function plan(string $number, OrderPlan $request, #[CurrentUser] Person $person, PlanOrder $action): JsonResponse
     {
         /** @var array{title?: string, effective_on?: ?string, editor?: ?string, signer?: ?string} $fields */
         $fields = $request->safe(['title', 'effective_on', 'editor', 'signer']);
         $action->plan($person, $number, $fields, $request->integer('version'));
 
-        return $this->dossier($number);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Put(path: '/api/orders/{number}/items/{item}', operationId: 'putItemOnOrder', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Takes(NamedItem::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), InPath('item'), Takes(NamedItem::class), Ok(Done::class), Refused]
     public function putItem(
         string $number,
         string $item,
@@ -60,11 +54,11 @@ final readonly class OrderController
             $request->integer('version'),
         );
 
-        return $this->dossier($number);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Delete(path: '/api/orders/{number}/items/{item}', operationId: 'takeItemOffOrder', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Takes(Version::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), InPath('item'), Takes(Version::class), Ok(Done::class), Refused]
     public function takeItemOff(
         string $number,
         string $item,
@@ -74,56 +68,33 @@ final readonly class OrderController
     ): JsonResponse {
         $action->takeOff($person, $number, $item, $request->integer('version'));
 
-        return $this->dossier($number);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/opening', operationId: 'openOrder', tags: ['changes'])]
-    #[InPath('number'), Takes(Version::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Version::class), Ok(Done::class), Refused]
     public function open(string $number, Version $request, #[CurrentUser] Person $person, MoveOrder $action): JsonResponse
     {
         $action->openForRevision($person, $number, $request->integer('version'));
 
-        return $this->dossier($number);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/review', operationId: 'submitOrder', tags: ['changes'])]
-    #[InPath('number'), Takes(Version::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Version::class), Ok(Done::class), Refused]
     public function submit(string $number, Version $request, #[CurrentUser] Person $person, MoveOrder $action): JsonResponse
     {
         $action->submit($person, $number, $request->integer('version'));
 
-        return $this->dossier($number);
-    }
-
-    #[OA\Post(path: '/api/orders/{number}/release', operationId: 'releaseOrder', tags: ['releases'])]
-    #[InPath('number'), Takes(Version::class), Ok(Dossier::class), Refused]
-    public function release(string $number, Version $request, #[CurrentUser] Person $person, ReleaseOrder $action): JsonResponse
-    {
-        $action->release($person, $number, $request->integer('version'));
-
-        return $this->dossier($number);
-    }
-
-    #[OA\Post(path: '/api/orders/{number}/closing', operationId: 'closeOrder', tags: ['changes'])]
-    #[InPath('number'), Takes(Version::class), Ok(Dossier::class), Refused]
-    public function close(string $number, Version $request, #[CurrentUser] Person $person, CloseOrder $action): JsonResponse
-    {
-        $action($person, $number, $request->integer('version'));
-
-        return $this->dossier($number);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/orders/{number}/withdrawal', operationId: 'withdrawOrder', tags: ['changes'])]
-    #[InPath('number'), Takes(Because::class), Ok(Dossier::class), Refused]
+    #[InPath('number'), Takes(Because::class), Ok(Done::class), Refused]
     public function withdraw(string $number, Because $request, #[CurrentUser] Person $person, MoveOrder $action): JsonResponse
     {
         $action->withdraw($person, $number, $request->string('reason')->toString(), $request->integer('version'));
 
-        return $this->dossier($number);
-    }
-
-    private function dossier(string $number): JsonResponse
-    {
-        return new JsonResponse($this->dossiers->read($number));
+        return new JsonResponse(ChangeOrder::done($number));
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Dossier\Http;
+namespace App\Problems\Http;
 
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
@@ -10,6 +10,7 @@ use App\Http\Api\Ok;
 use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Http\Version;
 use App\People\Models\Person;
 use App\Problems\Actions\RaiseReport;
@@ -17,17 +18,12 @@ use App\Problems\Actions\SettleReport;
 use App\Problems\Data\FoundReports;
 use App\Problems\Data\ReportPage;
 use App\Problems\Data\ReportRow;
-use App\Problems\Http\NewReport;
-use App\Problems\Http\SameAs;
-use App\Problems\Http\Word;
+use App\Problems\Models\ProblemReport;
 use App\Problems\ReportList;
-use App\Requests\Actions\GatherReports;
-use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Report\ReportState;
 
 /** Problem reports. Every act on one answers with its page as it is then. */
@@ -102,77 +98,59 @@ final readonly class ReportController
     }
 
     #[OA\Post(path: '/api/reports', operationId: 'raiseReport', tags: ['reports'])]
-    #[Takes(NewReport::class), Ok(ReportPage::class), Refused]
+    #[Takes(NewReport::class), Ok(Done::class), Refused]
     public function store(NewReport $request, #[CurrentUser] Person $person, RaiseReport $action): JsonResponse
     {
-        return $this->show($action($person, $request->fields(), $request->items())->number);
+        return self::done($action($person, $request->fields(), $request->items())->number);
     }
 
     #[OA\Post(path: '/api/reports/{number}/answer', operationId: 'answerReport', tags: ['reports'])]
-    #[InPath('number'), Takes(Word::class), Ok(ReportPage::class), Refused]
+    #[InPath('number'), Takes(Word::class), Ok(Done::class), Refused]
     public function answer(string $number, Word $request, #[CurrentUser] Person $person): JsonResponse
     {
         $this->settle->say($person, $number, ReportState::Answered, $request->text(), $request->integer('version'));
 
-        return $this->show($number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/reports/{number}/return', operationId: 'returnReport', tags: ['reports'])]
-    #[InPath('number'), Takes(Word::class), Ok(ReportPage::class), Refused]
+    #[InPath('number'), Takes(Word::class), Ok(Done::class), Refused]
     public function sendBack(string $number, Word $request, #[CurrentUser] Person $person): JsonResponse
     {
         $this->settle->say($person, $number, ReportState::Returned, $request->text(), $request->integer('version'));
 
-        return $this->show($number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/reports/{number}/reply', operationId: 'replyToReport', tags: ['reports'])]
-    #[InPath('number'), Takes(Word::class), Ok(ReportPage::class), Refused]
+    #[InPath('number'), Takes(Word::class), Ok(Done::class), Refused]
     public function reply(string $number, Word $request, #[CurrentUser] Person $person): JsonResponse
     {
         $this->settle->reply($person, $number, $request->text(), $request->integer('version'));
 
-        return $this->show($number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/reports/{number}/duplicate', operationId: 'markReportDuplicate', tags: ['reports'])]
-    #[InPath('number'), Takes(SameAs::class), Ok(ReportPage::class), Refused]
+    #[InPath('number'), Takes(SameAs::class), Ok(Done::class), Refused]
     public function duplicate(string $number, SameAs $request, #[CurrentUser] Person $person): JsonResponse
     {
         $this->settle->duplicate($person, $number, $request->string('of')->toString(), $request->integer('version'));
 
-        return $this->show($number);
+        return self::done($number);
     }
 
     #[OA\Post(path: '/api/reports/{number}/reopening', operationId: 'reopenReport', tags: ['reports'])]
-    #[InPath('number'), Takes(Version::class), Ok(ReportPage::class), Refused]
+    #[InPath('number'), Takes(Version::class), Ok(Done::class), Refused]
     public function reopen(string $number, Version $request, #[CurrentUser] Person $person): JsonResponse
     {
         $this->settle->reopen($person, $number, $request->integer('version'));
 
-        return $this->show($number);
+        return self::done($number);
     }
 
-    #[OA\Put(path: '/api/reports/{number}/requests/{request}', operationId: 'gatherReport', tags: ['reports'])]
-    #[InPath('number'), InPath('request'), Ok(ReportPage::class), Refused]
-    public function gather(string $number, string $request, #[CurrentUser] Person $person, GatherReports $action): JsonResponse
+    private static function done(string $number): JsonResponse
     {
-        $into =
-            ChangeRequest::query()->where('number', $request)->first() ?? throw Refusal::at('request', "There is no request {$request}.");
-        if (!$into->state->isOpen()) {
-            throw Refusal::at('request', "{$request} is closed; raise another request for it.");
-        }
-        $action->into($person, $into, [$number]);
-
-        return $this->show($number);
-    }
-
-    #[OA\Delete(path: '/api/reports/{number}/requests/{request}', operationId: 'takeReportOff', tags: ['reports'])]
-    #[InPath('number'), InPath('request'), Ok(ReportPage::class), Refused]
-    public function apart(string $number, string $request, #[CurrentUser] Person $person, GatherReports $action): JsonResponse
-    {
-        $action->apart($person, $number, $request);
-
-        return $this->show($number);
+        return new JsonResponse(ProblemReport::done($number));
     }
 }
