@@ -43,22 +43,32 @@ stamp() {
     cat "$@" | sha256sum >"$stamp"
 }
 
+# install_base [PACKAGE...]: what runs the product, and packages besides; what can be, side by side.
 install_base() {
     need_packages php8.2-cli php8.2-fpm php8.2-pgsql php8.2-gd php8.2-zip php8.2-bcmath php8.2-curl php8.2-apcu php8.2-mbstring \
         php8.2-xml php8.2-intl nginx-light libnginx-mod-http-brotli-static postgresql composer unzip curl ca-certificates procps git
     need_node
-    if [ ! -f vendor/autoload.php ] || ! unchanged composer composer.json; then
-        say "Installing PHP packages"
-        # php+: the spreadsheet package names an upper PHP version that it outlives.
-        COMPOSER_ALLOW_SUPERUSER=1 quietly composer composer update --no-interaction --no-progress --no-scripts --ignore-platform-req=php+
-        stamp composer composer.json
-    fi
-    if [ ! -d node_modules ] || ! unchanged npm package.json package-lock.json; then
-        say "Installing npm packages"
-        # Not npm ci: it wants a version even of the optional packages for other machines that the registry does not serve.
-        quietly npm npm install --no-save --no-audit --no-fund
-        stamp npm package.json package-lock.json
-    fi
+    local side=() one
+    (need_packages "$@") & side+=($!)
+    install_php & side+=($!)
+    install_npm & side+=($!)
+    for one in "${side[@]}"; do wait "$one" || exit 1; done
+}
+
+install_php() {
+    [ -f vendor/autoload.php ] && unchanged composer composer.json && return
+    say "Installing PHP packages"
+    # php+: the spreadsheet package names an upper PHP version that it outlives.
+    COMPOSER_ALLOW_SUPERUSER=1 quietly composer composer update --no-interaction --no-progress --no-scripts --ignore-platform-req=php+
+    stamp composer composer.json
+}
+
+install_npm() {
+    [ -d node_modules ] && unchanged npm package.json package-lock.json && return
+    say "Installing npm packages"
+    # Not npm ci: it wants a version even of the optional packages for other machines that the registry does not serve.
+    quietly npm npm install --no-save --no-audit --no-fund
+    stamp npm package.json package-lock.json
 }
 
 interface_files() { git ls-files -co --exclude-standard resources package-lock.json vite.config.ts tsconfig.json 2>/dev/null || find resources package-lock.json vite.config.ts tsconfig.json -type f; }

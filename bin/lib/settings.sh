@@ -1,6 +1,6 @@
 # The settings of one running copy, passed on in the environment. Nothing secret is ever written into the repository.
 
-# settings KIND PORT PLANNING_PORT: KIND is start, test, torture or bench.
+# settings KIND PORT PLANNING_PORT: KIND is start, test, feature, demo, torture or bench.
 settings() {
     local kind=$1 port=$2 planning=$3
     for name in key token; do
@@ -18,10 +18,16 @@ settings() {
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
     export STRUCTURE_INDEX="$var/structures-$kind" STRUCTURE_INDEX_WARMED=true
     export LEDGER_ANCHORS="$var/ledger-anchors-$kind.log"
-    # A ledger of tests is another one each time.
-    [ "$kind" = test ] && LEDGER_ANCHORS=
-    # Tests ask what they have written a moment ago.
-    [ "$kind" = test ] && STRUCTURE_INDEX_WARMED=false
+    case $kind in
+        test | feature | demo)
+            # A ledger of tests is another one each time.
+            LEDGER_ANCHORS=
+            # Tests ask what they have written a moment ago.
+            STRUCTURE_INDEX_WARMED=false
+            # Nobody guesses the passwords of tests.
+            export BCRYPT_ROUNDS=4
+            ;;
+    esac
     export LOG_CHANNEL=daily LOG_DAILY_DAYS=14 LOG_LEVEL=warning
     export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT="$PGPORT" DB_USERNAME=orthotaxis DB_PASSWORD="$PGPASSWORD" DB_DATABASE="${DB_DATABASE:-orthotaxis}"
     export SESSION_DRIVER=${SESSION_DRIVER:-database} QUEUE_CONNECTION=${QUEUE_CONNECTION:-database} CACHE_STORE=${CACHE_STORE:-database}
