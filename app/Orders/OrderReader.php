@@ -124,7 +124,7 @@ final readonly class OrderReader
     {
         return $record
             ->holding()
-            ->map(static fn(EditRecord $edit): Edit => $kind->edit($edit->operation, $edit->part, $edit->fields))
+            ->map(static fn(EditRecord $edit): Edit => $kind->edit($edit->operation, $edit->version, $edit->part, $edit->fields))
             ->values()
             ->all();
     }

@@ -29,4 +29,10 @@ enum Ability: string
     case CompareFile = 'compare_file';
     case ImportData = 'import_data';
     case SetUp = 'set_up';
+
+    /** What a route asks of whoever comes by it. */
+    public function gate(): string
+    {
+        return "can:{$this->value}";
+    }
 }

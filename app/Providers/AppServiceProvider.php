@@ -4,26 +4,12 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\CutIn\PlannedSwaps;
-use App\Documents\RevisionWork;
-use App\Dossier\ChangeList;
-use App\Dossier\OrderedSwaps;
 use App\Ledger\Act;
 use App\Ledger\Ledger;
-use App\Orders\Contents\ContentKinds;
-use App\Orders\Contents\EngineeringContents;
-use App\Orders\OrderSide;
-use App\Orders\OrderWork;
-use App\Orders\PlannedStructures;
 use App\People\Ability;
 use App\People\ActivePeople;
 use App\People\KnownSessions;
 use App\People\Models\Person;
-use App\Problems\GatheringRequests;
-use App\Requests\RequestsOfReports;
-use App\Structures\Compare\PlannedSide;
-use App\Structures\NamingChanges;
-use App\Structures\Overlay;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Hashing\Hasher;
@@ -44,29 +30,10 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    /**
-     * What lower floors want to know of those above them, and who says it.
-     *
-     * @var array<class-string, class-string>
-     */
-    public array $bindings = [
-        Overlay::class => PlannedStructures::class,
-        PlannedSide::class => OrderSide::class,
-        NamingChanges::class => ChangeList::class,
-        PlannedSwaps::class => OrderedSwaps::class,
-        RevisionWork::class => OrderWork::class,
-        GatheringRequests::class => RequestsOfReports::class,
-    ];
-
     public function register(): void
     {
         // It collects what one request, or one job, does.
         $this->app->scoped(Ledger::class);
-        $this->app->scoped(ContentKinds::class);
-        $this->app->resolving(
-            ContentKinds::class,
-            static fn(ContentKinds $kinds, Application $app) => $kinds->add($app->make(EngineeringContents::class)),
-        );
     }
 
     public function boot(): void

@@ -78,7 +78,7 @@ build_interface() {
     mapfile -t files < <(interface_files)
     if [ ! -f public/build/manifest.json ] || ! unchanged interface "${files[@]}"; then
         say "Building the interface"
-        quietly build npm run build
+        quietly build npm run -s build
         stamp interface "${files[@]}"
     fi
 }

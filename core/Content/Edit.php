@@ -15,6 +15,9 @@ interface Edit
     /** The name under which it is kept. */
     public function name(): string;
 
+    /** The version in which it is kept; what was kept in an earlier one is still read. */
+    public function version(): int;
+
     /** What it is an edit of, by a key that survives revisions; empty while a new part has none. */
     public function part(): string;
 

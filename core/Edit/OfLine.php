@@ -20,6 +20,11 @@ trait OfLine
         return $this->operation()->value;
     }
 
+    public function version(): int
+    {
+        return EditOperation::VERSION;
+    }
+
     public function part(): string
     {
         return $this->line;

@@ -3,12 +3,14 @@
 declare(strict_types=1);
 
 use App\Ledger\Act;
-use App\Orders\Events\LineEdited;
+use App\Orders\Events\PartEdited;
+use App\Orders\Events\PartsEdited;
 use App\Problems\Events\ReportSettled;
 use App\Reach\Events\ReachDecided;
 use App\Releases\Events\HandOverAnswered;
 use App\Requests\Events\RequestDecided;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Report\ReportState;
 use Symfony\Component\Finder\Finder;
@@ -142,6 +144,7 @@ it('has no rooms of the interface that import each other in a loop', function ()
 function recordedActs(): array
 {
     $acts = [];
+    $subject = new Subject(Subject::ENGINEERING, 'I');
     foreach (glob(dirname(__DIR__, 2) . '/app/*/Events/*.php') ?: [] as $path) {
         $class = 'App\\' . basename(dirname($path, 2)) . '\\Events\\' . basename($path, '.php');
         $acts[$class] = match ($class) {
@@ -153,10 +156,11 @@ function recordedActs(): array
                 static fn(RequestState $state): string => (new RequestDecided('b', 'R', $state, ''))->name(),
                 [RequestState::Approved, RequestState::Rejected, RequestState::Returned],
             ),
-            LineEdited::class => array_map(
-                static fn(EditOperation $one): string => (new LineEdited('b', 'O', 'I', $one->of('', [])))->name(),
+            PartEdited::class => array_map(
+                static fn(EditOperation $one): string => (new PartEdited('b', 'O', $subject, $one->of('', [])))->name(),
                 EditOperation::cases(),
             ),
+            PartsEdited::class => [(new PartsEdited('b', 'O', $subject, [], 1))->name()],
             HandOverAnswered::class => array_map(static fn(string $state): string => (new HandOverAnswered('O', $state, 'H', []))->name(), [
                 'taken',
                 'partly_refused',

@@ -30,7 +30,7 @@ const BUDGET = [
     'api/orders/{number}/items/{item}/sheet/{format}' => 24,
     'api/items/{number}' => 20,
     'api/items/{number}/structure' => 44,
-    'api/items/{number}/planned-uses' => 22,
+    'api/items/{number}/planned-uses' => 28,
     'api/items/{number}/older-uses' => 20,
     'api/requests/{number}/reach' => 40,
     'api/requests/{number}/reach-picture' => 40,
@@ -101,7 +101,10 @@ it('answers every address for every record, within its queries', function (): vo
 
 it('answers every role, for records of every kind in every state', function (Role $role): void {
     $person = Person::query()->whereJsonContains('roles', $role->value)->firstOrFail();
-    expect(crawl($this, $person, (new Records())->addresses(everyState: true)))->toBe([]);
+    $addresses = (new Records())->addresses(everyState: true);
+    // A file says the same to whoever may read it; the one who may least stands for all.
+    $files = array_filter($addresses, static fn(string $route): bool => str_ends_with($route, '{format}'), ARRAY_FILTER_USE_KEY);
+    expect(crawl($this, $person, $role === Role::Viewer ? $addresses : array_diff_key($addresses, $files)))->toBe([]);
 })->with(Role::cases());
 
 it('has a record of every state there is', function (): void {

@@ -190,7 +190,7 @@ final class Kills
             'category' => 'pump',
             'unit' => 'pc',
             'supply' => 'make',
-        ])['item']['number'];
+        ])['number'];
         $request = (string) $this->people['jonas.weir']->must('POST', '/requests', [
             'title' => "First release of {$item}",
             'reason' => 'improvement',

@@ -6,14 +6,10 @@ namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
 use App\Orders\EditGuard;
-use App\Orders\Events\LineEdited;
-use App\Orders\Events\LinesEdited;
-use App\Orders\Models\EditRecord;
 use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Edit\AddLine;
@@ -108,64 +104,13 @@ final readonly class EditStructure
         if ($reasons !== []) {
             throw Refusal::because($reasons);
         }
-        $this->keep($work, $by, $edits);
+        KeepEdits::of($work, $by, $edits);
     }
 
     /** @return array<string, string> */
     private static function atField(int $at, string $field, string $reason): array
     {
         return [$field => $reason];
-    }
-
-    /** @param  list<LineEdit>  $edits */
-    private function keep(WorkRecord $work, Person $by, array $edits): void
-    {
-        $now = CarbonImmutable::now();
-        $work
-            ->edits()
-            ->whereNotNull('withdrawn_at')
-            ->whereNull('discarded_at')
-            ->update(['discarded_at' => $now]);
-        $first = (int) $work->edits()->max('number') + 1;
-        EditRecord::query()->insert(
-            array_map(
-                static fn(LineEdit $edit, int $at): array => [
-                    'work_id' => $work->id,
-                    'number' => $first + $at,
-                    'operation' => $edit->name(),
-                    'version' => EditOperation::VERSION,
-                    'part' => $edit->part(),
-                    'fields' => json_encode((object) $edit->fields(), JSON_THROW_ON_ERROR),
-                    'author_id' => $by->id,
-                    'made_at' => $now,
-                ],
-                $edits,
-                array_keys($edits),
-            ),
-        );
-        if (count($edits) === 1) {
-            event(new LineEdited($by->login, $work->row->order->number, $work->row->item->number, $edits[0]));
-        } else {
-            event(
-                new LinesEdited(
-                    $by->login,
-                    $work->row->order->number,
-                    item: $work->row->item->number,
-                    edits: count($edits),
-                    first: $first,
-                    last: $first + count($edits) - 1,
-                    sha256: self::hash($edits),
-                ),
-            );
-        }
-    }
-
-    /** @param  list<LineEdit>  $edits */
-    private static function hash(array $edits): string
-    {
-        $said = array_map(static fn(LineEdit $edit): array => [$edit->name(), $edit->part(), (object) $edit->fields()], $edits);
-
-        return hash('sha256', json_encode($said, JSON_THROW_ON_ERROR));
     }
 
     /**

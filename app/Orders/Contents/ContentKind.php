@@ -29,10 +29,13 @@ interface ContentKind
     public function read(array $ids): array;
 
     /**
+     * An edit as it was kept.
+     *
      * @param  string  $name  as Edit::name gives it
+     * @param  int  $version  in which it was kept
      * @param  array<string, string>  $fields
      */
-    public function edit(string $name, string $part, array $fields): Edit;
+    public function edit(string $name, int $version, string $part, array $fields): Edit;
 
     /**
      * What works of this kind need and what is not there on the effective day of their order, asked a fixed number of times.

@@ -47,7 +47,7 @@ final readonly class EngineeringContents implements ContentKind
         );
     }
 
-    public function edit(string $name, string $part, array $fields): LineEdit
+    public function edit(string $name, int $version, string $part, array $fields): LineEdit
     {
         /** @var array<value-of<LineField>, string> $fields */
         return EditOperation::from($name)->of($part, $fields);

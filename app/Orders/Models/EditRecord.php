@@ -20,6 +20,7 @@ use Orthotaxis\Core\Structure\LineField;
  * @property int $work_id
  * @property int $number
  * @property string $operation the name of its kind
+ * @property int $version in which it is kept
  * @property string $part what of the subject it is an edit of
  * @property array<string, string> $fields
  * @property int $author_id

@@ -9,7 +9,7 @@ use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 
-/** Debian's Chromium without a monitor, driven through ChromeDriver. */
+/** Debian's Chromium in the build that draws on no monitor, driven through ChromeDriver. */
 final class Chromium
 {
     /** @var ?resource */
@@ -20,21 +20,22 @@ final class Chromium
     public static function open(int $width = 1280, int $height = 800): RemoteWebDriver
     {
         self::start();
-        $options = (new ChromeOptions())->addArguments([
-            '--headless=new',
-            '--no-sandbox',
-            '--disable-gpu',
-            '--disable-quic',
-            '--no-first-run',
-            '--disable-dev-shm-usage',
-            '--disable-background-networking',
-            '--disable-component-update',
-            '--disable-sync',
-            '--hide-scrollbars',
-            "--window-size={$width},{$height}",
-            '--force-device-scale-factor=1',
-            '--lang=en-GB',
-        ]);
+        $options = (new ChromeOptions())
+            ->setBinary('/usr/bin/chromium-headless-shell')
+            ->addArguments([
+                '--no-sandbox',
+                '--disable-gpu',
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-dev-shm-usage',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+                '--hide-scrollbars',
+                "--window-size={$width},{$height}",
+                '--force-device-scale-factor=1',
+                '--lang=en-GB',
+            ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
@@ -60,7 +61,9 @@ final class Chromium
                 [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
                 $pipes,
             ) ?:
-            throw new \RuntimeException('ChromeDriver does not start. Install the Debian packages chromium and chromium-driver.');
+            throw new \RuntimeException(
+                'ChromeDriver does not start. Install the Debian packages chromium-headless-shell and chromium-driver.',
+            );
         self::$address = "http://127.0.0.1:{$port}";
         register_shutdown_function(static function (): void {
             if (self::$process !== null) {

@@ -16,6 +16,11 @@ final readonly class Note implements Edit
         return 'note';
     }
 
+    public function version(): int
+    {
+        return 1;
+    }
+
     public function part(): string
     {
         return 'text';

@@ -9,11 +9,11 @@ use App\People\Models\Person;
 use App\People\Role;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Category;
-use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -25,6 +25,8 @@ use Tests\TestCase;
  */
 final class World
 {
+    private static ?string $password = null;
+
     /** @var array<string, Person> */
     public array $people = [];
 
@@ -33,28 +35,30 @@ final class World
 
     public function __construct(private readonly TestCase $test)
     {
-        foreach (
-            [
-                'mira' => Role::Coordinator,
-                'jonas' => Role::DesignEngineer,
-                'edda' => Role::ElectronicsEngineer,
-                'helen' => Role::BoardMember,
-                'nils' => Role::Quality,
-                'vera' => Role::Viewer,
-                'tomas' => Role::Planner,
-            ]
-            as $login => $role
-        ) {
-            $this->people[$login] = Person::query()
-                ->create([
+        $roles = [
+            'mira' => Role::Coordinator,
+            'jonas' => Role::DesignEngineer,
+            'edda' => Role::ElectronicsEngineer,
+            'helen' => Role::BoardMember,
+            'nils' => Role::Quality,
+            'vera' => Role::Viewer,
+            'tomas' => Role::Planner,
+        ];
+        // The same password has been scrambled once for all tests.
+        self::$password ??= Hash::make('secret');
+        DB::table('people')->insert(
+            array_map(
+                static fn(string $login): array => [
                     'login' => $login,
                     'name' => ucfirst($login),
                     'email' => "{$login}@quillback.example",
-                    'password' => 'secret',
-                    'roles' => [$role->value],
-                ])
-                ->refresh();
-        }
+                    'password' => self::$password,
+                    'roles' => json_encode([$roles[$login]->value]),
+                ],
+                array_keys($roles),
+            ),
+        );
+        $this->people = Person::query()->get()->keyBy('login')->all();
         DB::table('choices')->insert([
             ['list' => 'site', 'code' => 'Tarn', 'name' => 'Tarn'],
             ['list' => 'site', 'code' => 'Weir', 'name' => 'Weir'],
@@ -64,70 +68,64 @@ final class World
             ['name' => 'order', 'prefix' => 'ECO-', 'width' => 5, 'next' => 1],
         ]);
         $category = Category::query()->create(['code' => 'pump', 'name' => 'Pump', 'sequence' => 'letters'])->id;
-        foreach (
-            [
-                ['200-0001', 'Pump module', 'assembly', 'pc', true, 4_860_000],
-                ['200-0010', 'Pump head', 'assembly', 'pc', false, 2_620_000],
-                ['200-0040', 'Pump tube, 1.6', 'part', 'm', false, 98_000],
-                ['200-0041', 'Pump tube, 2.4', 'part', 'm', false, 126_000],
-                ['200-0042', 'Tube clamp', 'part', 'pc', false, 6_800],
-                ['600-0014', 'Screw', 'part', 'pc', false, 500],
-                ['710-0001', 'Grease', 'consumable', 'g', false, 900],
-                ['200-0099', 'Not released', 'part', 'pc', false, null],
-            ]
-            as [$number, $title, $kind, $unit, $sold, $cost]
-        ) {
-            $this->items[$number] = Item::query()->create([
-                'number' => $number,
-                'title' => $title,
-                'kind' => $kind,
-                'category_id' => $category,
-                'unit' => $unit,
-                'supply' => 'make',
-                'sold' => $sold,
-                'standard_cost' => $cost,
-            ])->id;
-        }
-        foreach (array_keys($this->items) as $number) {
-            $this->release(
-                $number,
-                match ($number) {
-                    '200-0001' => [[10, '200-0010', 1, 'pc']],
-                    '200-0010' => [[10, '200-0040', 0.5, 'm'], [20, '200-0042', 2, 'pc'], [30, '600-0014', 6, 'pc']],
-                    default => [],
-                },
-            );
-        }
+        $items = [
+            ['200-0001', 'Pump module', 'assembly', 'pc', true, 4_860_000],
+            ['200-0010', 'Pump head', 'assembly', 'pc', false, 2_620_000],
+            ['200-0040', 'Pump tube, 1.6', 'part', 'm', false, 98_000],
+            ['200-0041', 'Pump tube, 2.4', 'part', 'm', false, 126_000],
+            ['200-0042', 'Tube clamp', 'part', 'pc', false, 6_800],
+            ['600-0014', 'Screw', 'part', 'pc', false, 500],
+            ['710-0001', 'Grease', 'consumable', 'g', false, 900],
+            ['200-0099', 'Not released', 'part', 'pc', false, null],
+        ];
+        DB::table('items')->insert(
+            array_map(
+                static fn(array $item): array => array_combine(['number', 'title', 'kind', 'unit', 'sold', 'standard_cost'], $item) + [
+                    'category_id' => $category,
+                    'supply' => 'make',
+                ],
+                $items,
+            ),
+        );
+        $this->items = DB::table('items')->orderBy('id')->pluck('id', 'number')->all();
+        $this->release([
+            '200-0001' => [[10, '200-0010', 1, 'pc']],
+            '200-0010' => [[10, '200-0040', 0.5, 'm'], [20, '200-0042', 2, 'pc'], [30, '600-0014', 6, 'pc']],
+        ]);
     }
 
-    /** @param  list<array{int, string, float|int, string}>  $lines */
-    private function release(string $number, array $lines): void
+    /**
+     * All but one that is in work.
+     *
+     * @param  array<string, list<array{int, string, float|int, string}>>  $structures  lines by parent
+     */
+    private function release(array $structures): void
     {
         $start = CarbonImmutable::today()->subYear();
-        $revision = DB::table('revisions')->insertGetId([
-            'item_id' => $this->items[$number],
-            'code' => 'A',
-            'status' => 'in_work',
-            'reason' => 'First release',
-        ]);
-        foreach ($lines as [$find, $component, $quantity, $unit]) {
-            StructureLine::query()->insert([
-                'content_id' => $revision,
-                'line_key' => (string) Str::uuid7(),
-                'find' => $find,
-                'component_id' => $this->items[$component],
-                'quantity' => (int) ($quantity * 1_000_000),
-                'unit' => $unit,
-            ]);
+        DB::table('revisions')->insert(
+            array_map(
+                static fn(int $item): array => ['item_id' => $item, 'code' => 'A', 'status' => 'in_work', 'reason' => 'First release'],
+                array_values($this->items),
+            ),
+        );
+        $revisions = DB::table('revisions')->pluck('id', 'item_id')->all();
+        $lines = [];
+        foreach ($structures as $parent => $some) {
+            foreach ($some as [$find, $component, $quantity, $unit]) {
+                $lines[] = [
+                    'content_id' => $revisions[$this->items[$parent]],
+                    'line_key' => (string) Str::uuid7(),
+                    'find' => $find,
+                    'component_id' => $this->items[$component],
+                    'quantity' => (int) ($quantity * 1_000_000),
+                    'unit' => $unit,
+                ];
+            }
         }
-        if ($number !== '200-0099') {
-            DB::table('revisions')
-                ->where('id', $revision)
-                ->update(['status' => 'in_review']);
-            DB::table('revisions')
-                ->where('id', $revision)
-                ->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start]);
-        }
+        StructureLine::query()->insert($lines);
+        $released = DB::table('revisions')->where('item_id', '!=', $this->items['200-0099']);
+        $released->clone()->update(['status' => 'in_review']);
+        $released->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start]);
     }
 
     /**

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders;
+
+use App\Documents\RevisionWork;
+use App\Orders\Contents\ContentKinds;
+use App\Orders\Contents\EngineeringContents;
+use App\Structures\Compare\PlannedSide;
+use App\Structures\Overlay;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Support\ServiceProvider;
+
+final class Provider extends ServiceProvider
+{
+    /**
+     * What lower floors want to know of orders.
+     *
+     * @var array<class-string, class-string>
+     */
+    public array $bindings = [
+        Overlay::class => PlannedStructures::class,
+        PlannedSide::class => OrderSide::class,
+        RevisionWork::class => OrderWork::class,
+    ];
+
+    public function register(): void
+    {
+        // What they read is kept for one request, or one job.
+        $this->app->scoped(ContentKinds::class);
+        $this->app->resolving(
+            ContentKinds::class,
+            static fn(ContentKinds $kinds, Application $app) => $kinds->add($app->make(EngineeringContents::class)),
+        );
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\RouteId;
+use App\Orders\Http\AdoptionController;
+use App\Orders\Http\IterationController;
+use App\Orders\Http\OrderController;
+use App\Orders\Http\RedlineController;
+use App\Orders\Http\ReviewController;
+use App\People\Ability;
+use App\Reading\ReadInWorker;
+use Illuminate\Support\Facades\Route;
+
+/* Change orders and the work under them. */
+
+Route::controller(OrderController::class)
+    ->prefix('orders/{number}')
+    ->group(static function (): void {
+        Route::patch('/', 'plan')->middleware(Ability::PlanOrder->gate());
+        Route::put('/items/{item}', 'putItem')->middleware(Ability::PlanOrder->gate());
+        Route::delete('/items/{item}', 'takeItemOff')->middleware(Ability::PlanOrder->gate());
+        Route::post('/opening', 'open')->middleware(Ability::PlanOrder->gate());
+        Route::post('/review', 'submit')->middleware(Ability::SubmitOrder->gate());
+        Route::post('/withdrawal', 'withdraw')->middleware(Ability::PlanOrder->gate());
+    });
+
+Route::controller(ReviewController::class)
+    ->prefix('orders/{number}')
+    ->group(static function (): void {
+        Route::get('/review', 'show');
+        Route::get('/consequences', 'consequences');
+        Route::post('/signature', 'sign')->middleware([Ability::SignOrder->gate(), 'throttle:signature']);
+        Route::post('/return', 'sendBack')->middleware(Ability::ReturnOrder->gate());
+    });
+
+Route::controller(RedlineController::class)
+    ->prefix('orders/{number}/items/{item}')
+    ->group(static function (): void {
+        Route::get('/redline', 'show');
+        Route::post('/edits', 'edit')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/edits-together', 'editTogether')->middleware(Ability::ReviseStructure->gate());
+        Route::get('/sheet/{format}', 'sheet');
+        Route::post('/sheet', 'readSheet')->middleware([Ability::ReviseStructure->gate(), ReadInWorker::class]);
+        Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/newer', 'bringInNewer')->middleware(Ability::ReviseStructure->gate());
+    });
+Route::get('/items/{number}/older-uses', [AdoptionController::class, 'show']);
+Route::get('/items/{number}/planned-uses', [AdoptionController::class, 'planned']);
+Route::post('/orders/{number}/adoptions', [AdoptionController::class, 'adopt'])->middleware(Ability::PlanOrder->gate());
+Route::controller(IterationController::class)
+    ->prefix('orders/{number}/items/{item}/iterations')
+    ->group(static function (): void {
+        Route::post('/', 'keep')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/{iteration}/return', 'goBack')->where('iteration', RouteId::NUMBER)->middleware(Ability::ReviseStructure->gate());
+    });

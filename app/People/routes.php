@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\RouteId;
+use App\People\Ability;
+use App\People\Http\FavouriteController;
+use App\People\Http\PeopleController;
+use App\People\Http\TableLayoutController;
+use Illuminate\Support\Facades\Route;
+
+/* People, and what each keeps for themselves. */
+
+Route::get('/people', [PeopleController::class, 'index']);
+Route::get('/favourites', [FavouriteController::class, 'index']);
+Route::post('/favourites', [FavouriteController::class, 'store'])->middleware(Ability::KeepPage->gate());
+Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])
+    ->where('id', RouteId::NUMBER)
+    ->middleware(Ability::KeepPage->gate());
+Route::put('/table-layouts/{name}', [TableLayoutController::class, 'update'])
+    ->where('name', '[a-z0-9-]{1,80}')
+    ->middleware(Ability::KeepPage->gate());

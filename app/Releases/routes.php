@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+use App\People\Ability;
+use App\Releases\Http\HandoverController;
+use App\Releases\Http\ReleaseController;
+use Illuminate\Support\Facades\Route;
+
+/* What is released and handed over. */
+
+Route::post('/orders/{number}/release', [ReleaseController::class, 'release'])->middleware(Ability::ReleaseOrder->gate());
+Route::post('/orders/{number}/closing', [ReleaseController::class, 'close'])->middleware(Ability::CloseOrder->gate());
+
+Route::post('/handovers/{name}/delivery', [HandoverController::class, 'send'])->middleware(Ability::SendHandover->gate());
+Route::get('/handovers/{name}/files/{format}', [HandoverController::class, 'file']);
