@@ -9,8 +9,8 @@ use Symfony\Component\Finder\Finder;
 const FLOORS = [
     ['Http', 'Files', 'Tables', 'Ledger', 'Numbers', 'Days'],
     ['People'],
-    ['Vocabulary'],
-    ['Structures', 'Attachments', 'Reading'],
+    ['Vocabulary', 'Reading'],
+    ['Structures', 'Attachments'],
     ['Problems', 'Documents', 'Planning', 'Imports'],
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],

@@ -116,8 +116,8 @@ final readonly class EditStructure
     /**
      * A new line gets its identity, and is counted in the unit of its component where nobody says otherwise.
      *
-     * @param  list<LineEdit>  $edits
-     * @return list<LineEdit>
+     * @param  non-empty-list<LineEdit>  $edits
+     * @return non-empty-list<LineEdit>
      */
     private static function completed(array $edits): array
     {
