@@ -34,7 +34,7 @@ final readonly class DeskReader
     {
         $requests = ChangeRequest::query()->with('raisedBy')->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
         $orders = ChangeOrder::query()
-            ->with(['author', 'editor', 'signer', 'signatures'])
+            ->with(['author', 'actors', 'signatures'])
             ->whereNotIn('state', OrderState::ended())
             ->latest('raised_at')
             ->get();

@@ -23,7 +23,7 @@ final readonly class ChangeList implements NamingChanges
             ProblemReport::query()->with('raisedBy')->whereHas('items', $names),
             ChangeRequest::query()->with('raisedBy')->whereHas('items', $names),
             ChangeOrder::query()
-                ->with(['author', 'editor', 'signer'])
+                ->with(['author', 'actors'])
                 ->whereHas('items', static fn(Builder $rows): Builder => $rows->where('item_id', $item->id)),
         );
     }

@@ -95,7 +95,8 @@ final readonly class ChangeSearch
                     ),
                 ),
             );
-        $this->filter($query, $asked, ['raised_by'], "t.state = 'returned' AND t.raised_by", 'problem_report_items', 'report_id');
+        $returned = "SELECT t.raised_by WHERE t.state = 'returned'";
+        $this->filter($query, $asked, 'SELECT t.raised_by', $returned, 'problem_report_items', 'report_id');
 
         return $query;
     }
@@ -117,14 +118,8 @@ final readonly class ChangeSearch
                     ),
                 ),
             );
-        $this->filter(
-            $query,
-            $asked,
-            ['raised_by', 'decided_by'],
-            "t.state = 'returned' AND t.raised_by",
-            'change_request_items',
-            'request_id',
-        );
+        $returned = "SELECT t.raised_by WHERE t.state = 'returned'";
+        $this->filter($query, $asked, 'VALUES (t.raised_by), (t.decided_by)', $returned, 'change_request_items', 'request_id');
 
         return $query;
     }
@@ -132,23 +127,23 @@ final readonly class ChangeSearch
     /** @param  array<string, mixed>  $asked */
     private function orders(array $asked): Builder
     {
-        $acts = "CASE t.state WHEN 'revising' THEN t.editor_id WHEN 'in_review' THEN t.signer_id END";
+        $acting = 'SELECT a.person_id FROM acting_on_orders a WHERE a.order_id = t.id';
         $query = DB::table('change_orders AS t')
             ->join('people AS p', 'p.id', '=', 't.author_id')
-            ->leftJoin('people AS w', 'w.id', '=', DB::raw("({$acts})"))
             ->selectRaw(
                 self::columns(
                     'order',
                     'priority',
                     'NULL::text, NULL::text, t.effective_on',
-                    'w.name',
+                    "(SELECT string_agg(w.name, ', ' ORDER BY w.name) FROM people w WHERE w.id IN ({$acting}))",
                     array_map(
                         static fn(OrderState $state): array => [$state->value, OrderOfWork::current(null, $state), !$state->hasEnded()],
                         OrderState::cases(),
                     ),
                 ),
             );
-        $this->filter($query, $asked, ['author_id', 'editor_id', 'signer_id'], "({$acts})", 'change_order_items', 'order_id');
+        $named = 'SELECT n.person_id FROM people_of_orders n WHERE n.order_id = t.id';
+        $this->filter($query, $asked, $named, $acting, 'change_order_items', 'order_id');
 
         return $query;
     }
@@ -180,10 +175,10 @@ final readonly class ChangeSearch
 
     /**
      * @param  array<string, mixed>  $asked
-     * @param  list<string>  $people  columns that name people
-     * @param  string  $acts  the id of who has to act, after what must hold
+     * @param  string  $named  a question for the ids of those whom it names
+     * @param  string  $acting  a question for the ids of those who have to act
      */
-    private function filter(Builder $query, array $asked, array $people, string $acts, string $items, string $key): void
+    private function filter(Builder $query, array $asked, string $named, string $acting, string $items, string $key): void
     {
         foreach (preg_split('/\s+/', (string) ($asked['words'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
             $query->whereRaw("(t.number || ' ' || t.title ILIKE ? OR t.words @@ plainto_tsquery('english', ?))", [
@@ -193,13 +188,10 @@ final readonly class ChangeSearch
         }
         $person = '(SELECT id FROM people WHERE login = ?)';
         if (($asked['person'] ?? '') !== '') {
-            $query->whereRaw(
-                "{$person} IN (" . implode(', ', array_map(static fn(string $column): string => "t.{$column}", $people)) . ')',
-                [$asked['person']],
-            );
+            $query->whereRaw("{$person} IN ({$named})", [$asked['person']]);
         }
         if (($asked['waits_for'] ?? '') !== '') {
-            $query->whereRaw("{$acts} = {$person}", [$asked['waits_for']]);
+            $query->whereRaw("{$person} IN ({$acting})", [$asked['waits_for']]);
         }
         if (($asked['item'] ?? '') !== '') {
             $query->whereRaw(

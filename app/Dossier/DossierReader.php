@@ -132,7 +132,9 @@ final readonly class DossierReader
             },
             OrderState::Planning => $unmet === [] ? ['Open the items for revision.'] : $unmet,
             OrderState::Revising => $unmet === [] ? ['Send it to review.'] : $unmet,
-            OrderState::InReview => [($order->signer->name ?? 'Somebody') . ' signs or sends it back.'],
+            OrderState::InReview => [
+                ($order->actors->isEmpty() ? 'Somebody' : $order->actors->pluck('name')->join(', ')) . ' signs or sends it back.',
+            ],
             OrderState::Signed => $unmet === [] ? ['Release it.'] : $unmet,
             OrderState::Released => $handovers->where('state', '!=', 'taken')->isEmpty()
                 ? ['Close the order.']

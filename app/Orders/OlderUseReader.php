@@ -49,7 +49,7 @@ final readonly class OlderUseReader
             $uses === []
                 ? []
                 : ChangeOrder::query()
-                    ->with(['author', 'editor', 'signer'])
+                    ->with(['author', 'actors'])
                     ->where('state', OrderState::Revising->value)
                     ->orderByDesc('id')
                     ->limit(50)

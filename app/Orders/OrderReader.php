@@ -40,6 +40,7 @@ final readonly class OrderReader
         'author',
         'editor',
         'signer',
+        'actors',
         'signatures.person',
         'requests',
     ];
@@ -107,6 +108,7 @@ final readonly class OrderReader
                         $this->base($record, $newest[self::subject($record->row->item_id, $record->kind, $record->plant)] ?? null),
                         $bases[$record->base_id] ?? $kind->none(),
                         self::edits($record, $kind),
+                        $record->row->order->editor_id,
                     ),
                 )
                 ->all();

@@ -52,9 +52,11 @@ final readonly class Order
         return array_merge(...array_map(static fn(OrderItem $item): array => $item->works, $this->items));
     }
 
-    /** @return list<int> those who may not sign: who raised the order, who edits, who has edited */
+    /** @return list<int> those who may not sign: who raised the order, who edits it or a part of it, who has edited */
     public function proposers(): array
     {
-        return array_values(array_unique(array_filter([$this->author, $this->editor, ...$this->editAuthors], is_int(...))));
+        $editors = array_map(static fn(Work $work): ?int => $work->editor, $this->works());
+
+        return array_values(array_unique(array_filter([$this->author, $this->editor, ...$editors, ...$this->editAuthors], is_int(...))));
     }
 }

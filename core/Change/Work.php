@@ -19,6 +19,8 @@ final class Work
     private ?Changes $changes = null;
 
     /**
+     * @param  list<Edit>  $edits  in the order they were made
+     * @param  ?int  $editor  who makes them, a person's id
      * @param  list<string>  $broken  why the edits no longer fit what they start from, if they do not; after is before then
      * @param  list<string>  $missing  what it needs and what is not there on the effective day, in words
      */
@@ -26,19 +28,25 @@ final class Work
         public readonly Subject $subject,
         public readonly Base $base,
         public readonly Content $before,
+        public readonly array $edits,
+        public readonly ?int $editor,
         public readonly Content $after,
         public readonly array $broken,
         public readonly array $missing,
     ) {}
 
-    /** @param  iterable<Edit>  $edits  in the order they were made */
-    public static function on(Subject $subject, Base $base, Content $before, iterable $edits): self
+    /** @param  list<Edit>  $edits  in the order they were made */
+    public static function on(Subject $subject, Base $base, Content $before, array $edits, ?int $editor = null): self
     {
         try {
-            return new self($subject, $base, $before, $before->edited($edits), broken: [], missing: []);
+            $after = $before->edited($edits);
+            $broken = [];
         } catch (Refusal $refusal) {
-            return new self($subject, $base, $before, $before, broken: array_values($refusal->reasons), missing: []);
+            $after = $before;
+            $broken = array_values($refusal->reasons);
         }
+
+        return new self($subject, $base, $before, edits: $edits, editor: $editor, after: $after, broken: $broken, missing: []);
     }
 
     /** @param  list<string>  $missing */
@@ -46,7 +54,16 @@ final class Work
     {
         return $missing === $this->missing
             ? $this
-            : new self($this->subject, $this->base, $this->before, $this->after, broken: $this->broken, missing: $missing);
+            : new self(
+                $this->subject,
+                $this->base,
+                $this->before,
+                edits: $this->edits,
+                editor: $this->editor,
+                after: $this->after,
+                broken: $this->broken,
+                missing: $missing,
+            );
     }
 
     public function changes(): Changes

@@ -111,3 +111,15 @@ it('keeps what was signed before orders could hold other contents', function ():
         ->and(Digest::covers('3:d494b830fcb76161ecb037fd4429369f271a4df15cc95273def29af97a4b242d', $order))
         ->toBeFalse();
 });
+
+it('takes whoever edits a part of an order for one of its proposers', function (): void {
+    $work = Work::on(
+        new Subject(Subject::ENGINEERING, '200-0010'),
+        new Base('B', 'B'),
+        new EngineeringContent(Make::pumpHead()),
+        [],
+        editor: 9,
+    );
+    $order = Make::order(items: [new OrderItem('200-0010', Outcome::Revise, null, new Base('B', 'B'), [$work])]);
+    expect($order->proposers())->toBe([1, 2, 9]);
+});

@@ -59,3 +59,24 @@ it('lays several open orders over a structure in a number of questions that does
     $tree(31);
     expect($with)->toBe($asked);
 });
+
+it('knows of many orders who can act on them, as the path of each says it', function (): void {
+    $world = $this->world;
+    $orders = [$world->order() => [], $world->opened() => ['jonas'], $world->inReview() => ['helen'], $world->signed() => []];
+    foreach ($orders as $number => $logins) {
+        $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
+        expect($order->actors->pluck('login')->all())
+            ->toBe($logins, $number)
+            ->and($order->state === OrderState::InReview ? $order->progress()->acting : [])
+            ->toBe($order->state === OrderState::InReview ? $order->actors->pluck('id')->all() : []);
+    }
+    $waiting = fn(string $login): array => $world->as('vera', 'GET', "/changes?type=order&waits_for={$login}")->json('rows.*.number');
+    $numbers = array_keys($orders);
+    expect($waiting('helen'))
+        ->toBe([$numbers[2]])
+        ->and($waiting('jonas'))
+        ->toContain($numbers[1])
+        ->not->toContain($numbers[0])
+        ->and($world->as('vera', 'GET', '/changes?type=order&person=helen&show=all')->json('rows.*.number'))
+        ->toContain(...array_slice($numbers, 1));
+});

@@ -39,6 +39,7 @@ use Orthotaxis\Core\Change\OrderState;
  * @property-read Person $author
  * @property-read ?Person $editor
  * @property-read ?Person $signer
+ * @property-read Collection<int, Person> $actors
  * @property-read Collection<int, OrderItem> $items
  * @property-read Collection<int, ChangeRequest> $requests
  * @property-read Collection<int, Signature> $signatures
@@ -87,6 +88,12 @@ final class ChangeOrder extends Model
         return $this->belongsToMany(ChangeRequest::class, 'change_order_requests', 'order_id', 'request_id')->orderBy('change_requests.id');
     }
 
+    /** @return BelongsToMany<Person, $this> those who can act on it now */
+    public function actors(): BelongsToMany
+    {
+        return $this->belongsToMany(Person::class, 'acting_on_orders', 'order_id', 'person_id')->orderBy('name');
+    }
+
     /** @return HasMany<Signature, $this> newest first */
     public function signatures(): HasMany
     {
@@ -133,11 +140,7 @@ final class ChangeOrder extends Model
             site: null,
             source: null,
             effective_on: $this->effective_on,
-            waits_for: match ($this->state) {
-                OrderState::Revising => $this->editor?->name,
-                OrderState::InReview => $this->signer?->name,
-                default => null,
-            },
+            waits_for: $this->actors->isEmpty() ? null : $this->actors->pluck('name')->join(', '),
             ahead: $this->state->isOpen(),
         );
     }

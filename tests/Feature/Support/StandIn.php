@@ -29,7 +29,7 @@ final class StandIn
                 $pipes,
                 null,
                 [
-                    'PLANNING_DB' => "host={$database['host']};port={$database['port']};dbname=planning_test",
+                    'PLANNING_DB' => "host={$database['host']};port={$database['port']};dbname=planning_feature",
                     'PLANNING_DB_USER' => $database['username'],
                     'PLANNING_DB_PASSWORD' => $database['password'],
                     'PLANNING_TOKEN' => self::TOKEN,
