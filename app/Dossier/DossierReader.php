@@ -59,6 +59,7 @@ final readonly class DossierReader
                     ->orderBy('id')
                     ->get();
         $core = $order === null ? null : $this->orders->toCore($order);
+        $order?->load('actors');
         $checks = $core === null ? [] : OrderView::checks($core);
         $first = $requests->first();
         $subjects = array_values(

@@ -40,7 +40,6 @@ final readonly class OrderReader
         'author',
         'editor',
         'signer',
-        'actors',
         'signatures.person',
         'requests',
     ];

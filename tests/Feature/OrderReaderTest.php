@@ -7,6 +7,7 @@ use App\Orders\OrderReader;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderState;
 use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
