@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverDimension;
 use PHPUnit\Framework\TestCase;
 use Tests\Browser\Support\Chromium;
 use Tests\Browser\Support\Screen;
@@ -30,10 +32,19 @@ abstract class BrowserTestCase extends TestCase
         $this->screen = new Screen(self::$driver, $this->address);
     }
 
+    /** The next file finds the browser as if it had just been started; it ends with ChromeDriver, when all are done. */
     public static function tearDownAfterClass(): void
     {
-        self::$driver?->quit();
-        self::$driver = null;
+        if (self::$driver !== null) {
+            try {
+                self::$driver->get(getenv('BROWSER_URL') . '/up');
+                self::$driver->executeScript('localStorage.clear(); sessionStorage.clear();');
+                self::$driver->manage()->deleteAllCookies();
+                self::$driver->manage()->window()->setSize(new WebDriverDimension(1280, 800));
+            } catch (WebDriverException) {
+                self::$driver = null;
+            }
+        }
         parent::tearDownAfterClass();
     }
 }

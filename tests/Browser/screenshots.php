@@ -70,4 +70,3 @@ foreach (
     $screen->driver->executeScript("localStorage.setItem('theme', 'light')");
     echo "{$name}\n";
 }
-$screen->driver->quit();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Support;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
@@ -16,6 +17,9 @@ final class Chromium
     private static $process = null;
 
     private static string $address = '';
+
+    /** @var list<RemoteWebDriver> ended with ChromeDriver, which would leave them behind */
+    private static array $open = [];
 
     public static function open(int $width = 1280, int $height = 800): RemoteWebDriver
     {
@@ -39,7 +43,7 @@ final class Chromium
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $driver = RemoteWebDriver::create(self::$address, $capabilities, 20_000, 60_000);
+        self::$open[] = $driver = RemoteWebDriver::create(self::$address, $capabilities, 20_000, 60_000);
         // The window is as large as asked inside its frame.
         $inner = $driver->executeScript('return [window.outerWidth - window.innerWidth, window.outerHeight - window.innerHeight]');
         $driver->manage()->window()->setSize(new \Facebook\WebDriver\WebDriverDimension($width + $inner[0], $height + $inner[1]));
@@ -66,6 +70,13 @@ final class Chromium
             );
         self::$address = "http://127.0.0.1:{$port}";
         register_shutdown_function(static function (): void {
+            foreach (self::$open as $driver) {
+                try {
+                    (new ChromeDevToolsDriver($driver))->execute('Browser.close');
+                } catch (WebDriverException) {
+                    // It is gone before it answers.
+                }
+            }
             if (self::$process !== null) {
                 proc_terminate(self::$process);
             }
