@@ -8,10 +8,10 @@ declare(strict_types=1);
  * for each request; the first round also compiles the lists of the index. Prints milliseconds of each round and peak memory.
  */
 
+use App\Days\Today;
 use App\Structures\Compare\IndexSide;
 use App\Structures\Index\StructureIndex;
 use App\Structures\StructureView;
-use App\Structures\Today;
 use Illuminate\Contracts\Console\Kernel;
 use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Adjacency\WhereUsed;

@@ -7,12 +7,12 @@ declare(strict_types=1);
  * Called by bin/bench, which has set everything up: structures.php LINES JSON(0|1) FOLDER C-PROGRAM ADDRESS
  */
 
+use App\Days\Today;
 use App\People\Models\Person;
 use App\Structures\Index\IndexFolder;
 use App\Structures\Index\LineRows;
 use App\Structures\Index\StructureIndex;
 use App\Structures\StructureView;
-use App\Structures\Today;
 use Illuminate\Contracts\Console\Kernel;
 
 ini_set('memory_limit', '3G');

@@ -190,6 +190,19 @@ it('tells every act as an event: only the listener writes to the ledger', functi
     expect(array_map(basename(...), $writers))->toBe(['AppServiceProvider.php']);
 });
 
+it('names only what there is where nothing else looks', function (): void {
+    $gone = [];
+    foreach (glob(dirname(__DIR__, 2) . '/{bench,tests/Torture,bin/lib}/*.php', GLOB_BRACE) ?: [] as $path) {
+        preg_match_all('/^use ([A-Za-z\\\\]+);/m', (string) file_get_contents($path), $used);
+        foreach ($used[1] as $name) {
+            if (!class_exists($name) && !interface_exists($name)) {
+                $gone[] = basename($path) . ": {$name}";
+            }
+        }
+    }
+    expect($gone)->toBe([]);
+});
+
 it('lets a pattern end where the text ends, never before a line break', function (): void {
     $loose = [];
     foreach (['core', 'app', 'stand-ins'] as $folder) {
