@@ -19,10 +19,4 @@ final class ContentKinds
     {
         return $this->kinds[$name] ?? throw new \LogicException("No kind of content is called {$name}.");
     }
-
-    /** @return array<string, ContentKind> by name */
-    public function all(): array
-    {
-        return $this->kinds;
-    }
 }

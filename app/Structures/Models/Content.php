@@ -7,7 +7,6 @@ namespace App\Structures\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Revision\RevisionStatus;
 
 /**
@@ -40,11 +39,5 @@ final class Content extends Model
     public function item(): BelongsTo
     {
         return $this->belongsTo(Item::class);
-    }
-
-    /** Whose number is known already. */
-    public function subject(string $item): Subject
-    {
-        return new Subject($this->kind, $item, $this->plant);
     }
 }
