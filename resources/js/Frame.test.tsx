@@ -74,7 +74,7 @@ describe('a session that has ended', () => {
   const ended = () => {
     let signedIn = false;
     server
-      .on('POST /api/favourites', () => (signedIn ? [] : new Refused(401, 'Sign in first.')))
+      .on('POST /api/favourites', () => (signedIn ? null : new Refused(401, 'Sign in first.')))
       .on('POST /api/session', ({ body }) => {
         if ((body as { password: string }).password !== 'right')
           return new Refused(422, 'No.', { password: ['Sign-in name or password is wrong.'] });
@@ -153,7 +153,7 @@ describe('a newer version on the server', () => {
     expect(screen.queryByText('A newer version of Orthotaxis is there.')).toBeNull();
     vi.restoreAllMocks();
     as('two');
-    server.on('POST /api/favourites', []);
+    server.on('POST /api/favourites', null);
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() =>
       expect(screen.getByRole('status').textContent).toContain('A newer version of Orthotaxis is there.'),

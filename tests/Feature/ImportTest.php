@@ -193,8 +193,8 @@ it('can be cancelled before it is written, and not after', function (): void {
     Illuminate\Support\Facades\Queue::fake();
     $id = ($this->bring)('items', ITEMS)
         ->assertOk()
-        ->assertJsonPath('state', 'waiting')
-        ->json('id');
+        ->json('number');
+    $this->world->as('mira', 'GET', "/imports/{$id}")->assertJsonPath('state', 'waiting');
     $this->world
         ->as('mira', 'DELETE', "/imports/{$id}")
         ->assertOk()

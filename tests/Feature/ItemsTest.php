@@ -62,7 +62,7 @@ it('says beside its field what is missing or wrong, and makes nothing', function
 it('lets nobody without the right make items or set rules', function (): void {
     $this->world->as('vera', 'POST', '/items', ($this->new)())->assertForbidden();
     $this->world
-        ->as('mira', 'PATCH', '/categories/pump', [
+        ->setCategory('mira', 'pump', [
             'number_prefix' => 'P-',
             'number_width' => 5,
             'number_check' => true,
@@ -75,7 +75,7 @@ it('is told by an administrator how a category is numbered', function (): void {
     $admin = $this->world->people['vera'];
     $admin->update(['roles' => ['administrator']]);
     $this->world
-        ->as('vera', 'PATCH', '/categories/pump', [
+        ->setCategory('vera', 'pump', [
             'number_prefix' => 'P-',
             'number_width' => 5,
             'number_check' => true,
@@ -86,7 +86,7 @@ it('is told by an administrator how a category is numbered', function (): void {
         ->assertJsonPath('0.sequence', 'numbers');
     $this->world->as('jonas', 'GET', '/item-number?category=pump')->assertJsonPath('number', 'P-00001-8');
     $this->world
-        ->as('vera', 'PATCH', '/categories/pump', [
+        ->setCategory('vera', 'pump', [
             'number_prefix' => 'small letters',
             'number_width' => 99,
             'number_check' => true,
@@ -95,7 +95,7 @@ it('is told by an administrator how a category is numbered', function (): void {
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['number_prefix', 'number_width']]);
     $this->world
-        ->as('vera', 'PATCH', '/categories/pump', [
+        ->setCategory('vera', 'pump', [
             'number_prefix' => 'P-',
             'number_width' => 5,
             'number_check' => true,

@@ -184,7 +184,7 @@ it('follows the parts that cut in, then the edits of the order, where nobody say
 
 it('takes what is usual in the category where nobody says otherwise', function (): void {
     $this->world->people['tomas']->update(['roles' => ['administrator']]);
-    $set = fn(array $dispositions) => $this->world->as('tomas', 'PATCH', '/categories/pump', [
+    $set = fn(array $dispositions) => $this->world->setCategory('tomas', 'pump', [
         'number_prefix' => '200-',
         'number_width' => 4,
         'number_check' => false,

@@ -6,6 +6,7 @@ use App\Days\Today;
 use App\Imports\Jobs\RunImport;
 use App\Releases\Jobs\DeliverHandover;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
@@ -14,7 +15,7 @@ beforeEach(function (): void {
 });
 
 it('asks the items of a category for what an administrator sets', function (): void {
-    $set = fn(array $attributes, string $by = 'tomas') => $this->world->as($by, 'PATCH', '/categories/pump', [
+    $set = fn(array $attributes, string $by = 'tomas') => $this->world->setCategory($by, 'pump', [
         'number_prefix' => '200-',
         'number_width' => 4,
         'number_check' => false,
@@ -51,7 +52,7 @@ it('asks the items of a category for what an administrator sets', function (): v
         ->assertOk()
         ->assertJsonPath('0.attributes.0.name', 'flow_l_min');
     $this->world
-        ->as('tomas', 'PATCH', '/categories/pump', [
+        ->setCategory('tomas', 'pump', [
             'number_prefix' => '200-',
             'number_width' => 5,
             'number_check' => false,
@@ -60,6 +61,19 @@ it('asks the items of a category for what an administrator sets', function (): v
         ->assertOk()
         ->assertJsonPath('0.attributes.0.label', 'Flow')
         ->assertJsonPath('0.sequence', 'numbers');
+});
+
+it('keeps the settings of whoever was first', function (): void {
+    $rule = ['number_prefix' => '', 'number_width' => 4, 'number_check' => false];
+    $set = fn(array $more): TestResponse => $this->world->only('tomas', 'PATCH', '/categories/pump', $more + $rule);
+    $set(['version' => 1, 'name' => 'Pumps'])->assertExactJson(['number' => 'pump', 'version' => 2]);
+    $set(['version' => 1, 'name' => 'Late'])
+        ->assertStatus(409)
+        ->assertJsonPath('theirs.name', 'Pumps');
+    $set(['name' => 'Blind'])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['version']]);
+    expect(DB::table('categories')->where('code', 'pump')->value('name'))->toBe('Pumps');
 });
 
 it('puts categories under one another, never under themselves', function (): void {
@@ -75,24 +89,24 @@ it('puts categories under one another, never under themselves', function (): voi
         ->as('tomas', 'POST', '/categories', ['name' => 'mechanics'] + $rule)
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['name']]);
-    $this->world->as('tomas', 'PATCH', '/categories/pump', ['under' => 'mechanics', 'name' => 'Pump parts'] + $rule)->assertOk();
+    $this->world->setCategory('tomas', 'pump', ['under' => 'mechanics', 'name' => 'Pump parts'] + $rule)->assertOk();
     expect($names())->toBe(['mechanics' => null, 'pump' => 'mechanics']);
     foreach ([['mechanics', 'pump'], ['mechanics', 'mechanics'], ['pump', 'nothing']] as [$code, $under]) {
         $this->world
-            ->as('tomas', 'PATCH', "/categories/{$code}", ['under' => $under] + $rule)
+            ->setCategory('tomas', $code, ['under' => $under] + $rule)
             ->assertStatus(422)
             ->assertJsonStructure(['errors' => ['under']]);
     }
     // Without a word about it, it stays; what is asked for above finds what is below.
-    $this->world->as('tomas', 'PATCH', '/categories/pump', $rule)->assertOk();
+    $this->world->setCategory('tomas', 'pump', $rule)->assertOk();
     expect($names()['pump'])
         ->toBe('mechanics')
         ->and($this->world->as('vera', 'GET', '/items?category=mechanics')->json('rows.*.number'))
         ->toBe($this->world->as('vera', 'GET', '/items?category=pump')->json('rows.*.number'))
         ->not->toBe([]);
-    $this->world->as('tomas', 'PATCH', '/categories/pump', ['under' => null] + $rule)->assertOk();
+    $this->world->setCategory('tomas', 'pump', ['under' => null] + $rule)->assertOk();
     expect($names()['pump'])->toBeNull();
-    $this->world->as('tomas', 'PATCH', '/categories/none', $rule)->assertNotFound();
+    $this->world->setCategory('tomas', 'none', $rule)->assertNotFound();
 });
 
 it('keeps pages for everybody by themselves', function (): void {
@@ -178,18 +192,24 @@ it('finds words in any form, also of supplier, material, attributes and descript
 it('keeps how each person lays out a table, one table at a time, and nothing that is no layout', function (): void {
     $lay = fn(string $name, mixed $layout, string $by = 'vera') => $this->world->as($by, 'PUT', "/table-layouts/{$name}", $layout);
     $items = ['order' => ['title', 'number'], 'visibility' => ['unit' => false], 'sizing' => ['title' => 240]];
+    // Each request reads the person anew.
+    $session = function (string $by): TestResponse {
+        $this->world->people[$by]->refresh();
+
+        return $this->world->as($by, 'GET', '/session');
+    };
     $plain = ['order' => [], 'visibility' => (object) [], 'sizing' => (object) []];
     $lay('items', $items)->assertOk();
     $lay('register', ['order' => ['number']] + $plain)->assertOk();
-    expect($this->world->as('vera', 'GET', '/session')->json('table_layouts.items'))
+    expect($session('vera')->json('table_layouts.items'))
         ->toBe($items)
-        ->and($this->world->as('vera', 'GET', '/session')->json('table_layouts.register.order'))
+        ->and($session('vera')->json('table_layouts.register.order'))
         ->toBe(['number'])
         // Nobody else sees them so, and whoever has none has an empty object.
-        ->and($this->world->as('mira', 'GET', '/session')->getContent())
+        ->and($session('mira')->getContent())
         ->toContain('"table_layouts":{}');
     $lay('items', $plain)->assertOk();
-    expect($this->world->as('vera', 'GET', '/session')->json('table_layouts.items.order'))->toBe([]);
+    expect($session('vera')->json('table_layouts.items.order'))->toBe([]);
 
     foreach (
         [
@@ -205,7 +225,7 @@ it('keeps how each person lays out a table, one table at a time, and nothing tha
         $lay('items', $wrong + $plain)->assertStatus(422);
     }
     $lay('Items!', $items)->assertNotFound();
-    expect($this->world->as('vera', 'GET', '/session')->json('table_layouts.items.sizing'))->toBe([]);
+    expect($session('vera')->json('table_layouts.items.sizing'))->toBe([]);
 });
 
 it('begins the day of a plant where the plant is, and all other days where the installation is', function (): void {

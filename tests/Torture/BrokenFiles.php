@@ -35,7 +35,7 @@ final readonly class BrokenFiles
         $answer = $this->people[$login]->ask('POST', $address, ['multipart' => $multipart]);
         $fault = BadRequests::fault($answer);
         if ($fault === null && $address === '/api/imports' && $answer?->getStatusCode() === 200) {
-            $id = (string) (json_decode((string) $answer->getBody(), true)['id'] ?? '');
+            $id = (string) (json_decode((string) $answer->getBody(), true)['number'] ?? '');
             $fault = $this->database->waits(60, "SELECT state IN ('done', 'refused', 'cancelled') FROM imports WHERE id = ?", [$id])
                 ? null
                 : 'the import did not end as it should: ' .

@@ -155,7 +155,7 @@ final class Kills
                 ['name' => 'file', 'contents' => $content, 'filename' => "{$prefix}.csv"],
             ],
         ]);
-        $id = json_decode((string) $answer?->getBody(), true)['id'] ?? null;
+        $id = json_decode((string) $answer?->getBody(), true)['number'] ?? null;
         if (!is_string($id)) {
             return [["importing {$count} items", 'not taken: ' . $answer?->getBody()]];
         }

@@ -59,9 +59,9 @@ final readonly class SetTemplate
      * @param  list<string>  $reasons
      * @param  list<MappingRow>  $mapping
      */
-    public function set(Person $by, int $id, string $name, array $reasons, bool $offered, array $mapping, int $version): void
+    public function set(Person $by, int $id, string $name, array $reasons, bool $offered, array $mapping, int $version): FormTemplate
     {
-        $this->change($by, $id, $version, TemplateSet::class, static function (FormTemplate $template) use (
+        return $this->change($by, $id, $version, TemplateSet::class, static function (FormTemplate $template) use (
             $name,
             $reasons,
             $offered,
@@ -80,10 +80,11 @@ final readonly class SetTemplate
     }
 
     /** Forms that are out were made from the file before; they are refused when they come back. */
-    public function replace(Person $by, int $id, string $path, string $fileName, int $version): void
+    public function replace(Person $by, int $id, string $path, string $fileName, int $version): FormTemplate
     {
         $controls = self::controls($path);
-        $this->change($by, $id, $version, TemplateFileReplaced::class, static function (FormTemplate $template) use (
+
+        return $this->change($by, $id, $version, TemplateFileReplaced::class, static function (FormTemplate $template) use (
             $controls,
             $path,
             $fileName,
@@ -104,15 +105,17 @@ final readonly class SetTemplate
      * @param  class-string<TemplateSet|TemplateFileReplaced>  $event
      * @param  \Closure(FormTemplate): array<string, mixed>  $change
      */
-    private function change(Person $by, int $id, int $version, string $event, \Closure $change): void
+    private function change(Person $by, int $id, int $version, string $event, \Closure $change): FormTemplate
     {
-        $this->ledger->together(function () use ($by, $id, $version, $event, $change): void {
+        return $this->ledger->together(function () use ($by, $id, $version, $event, $change): FormTemplate {
             $template = FormTemplate::query()->lockForUpdate()->findOrFail($id);
             if ($template->version !== $version) {
                 throw new Stale("{$template->name} was changed by somebody else since you opened it. Look at it again.");
             }
             $template->update([...$change($template), 'version' => $version + 1]);
             event(new $event($by->login, $template->name, $template->mapping, $template->sha256, $template->offered));
+
+            return $template;
         });
     }
 

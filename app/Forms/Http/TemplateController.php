@@ -11,9 +11,11 @@ use App\Forms\Docx\BlankForm;
 use App\Forms\Docx\Package;
 use App\Forms\Models\FormTemplate;
 use App\Http\Api\InPath;
+use App\Http\Api\Ok;
 use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -78,11 +80,11 @@ final readonly class TemplateController
             ),
         ),
     ]
-    #[OkList(TemplateRow::class), Refused]
+    #[Ok(Done::class), Refused]
     public function store(NewTemplate $request, #[CurrentUser] Person $person): JsonResponse
     {
         $file = $request->brought();
-        $this->action->add(
+        $template = $this->action->add(
             $person,
             $request->string('name')->trim()->toString(),
             $request->reasons(),
@@ -90,14 +92,14 @@ final readonly class TemplateController
             $file->getClientOriginalName(),
         );
 
-        return $this->index();
+        return new JsonResponse(new Done((string) $template->id, $template->version));
     }
 
     #[OA\Patch(path: '/api/form-templates/{id}', operationId: 'setFormTemplate', tags: ['set-up'])]
-    #[InPath('id'), Takes(TemplateRule::class), OkList(TemplateRow::class), Refused]
+    #[InPath('id'), Takes(TemplateRule::class), Ok(Done::class), Refused]
     public function update(int $id, TemplateRule $request, #[CurrentUser] Person $person): JsonResponse
     {
-        $this->action->set(
+        $template = $this->action->set(
             $person,
             $id,
             $request->string('name')->trim()->toString(),
@@ -107,7 +109,7 @@ final readonly class TemplateController
             $request->integer('version'),
         );
 
-        return $this->index();
+        return new JsonResponse(new Done((string) $template->id, $template->version));
     }
 
     #[
@@ -120,12 +122,18 @@ final readonly class TemplateController
             ),
         ),
     ]
-    #[InPath('id'), OkList(TemplateRow::class), Refused]
+    #[InPath('id'), Ok(Done::class), Refused]
     public function replace(int $id, NewTemplate $request, #[CurrentUser] Person $person): JsonResponse
     {
         $file = $request->brought();
-        $this->action->replace($person, $id, $file->getRealPath(), $file->getClientOriginalName(), $request->integer('version'));
+        $template = $this->action->replace(
+            $person,
+            $id,
+            $file->getRealPath(),
+            $file->getClientOriginalName(),
+            $request->integer('version'),
+        );
 
-        return $this->index();
+        return new JsonResponse(new Done((string) $template->id, $template->version));
     }
 }

@@ -10,6 +10,7 @@ use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\OkList;
 use App\Http\Api\Refused;
+use App\Http\Done;
 use App\Imports\Data\ImportData;
 use App\Imports\Jobs\RunImport;
 use App\Imports\Models\Import;
@@ -71,7 +72,7 @@ final class ImportController
             ),
         ),
     ]
-    #[Ok(ImportData::class), Refused]
+    #[Ok(Done::class), Refused]
     public function store(Request $request, #[CurrentUser] Person $person): JsonResponse
     {
         $request->validate(
@@ -107,12 +108,13 @@ final class ImportController
             return $import;
         });
 
-        return new JsonResponse(ImportData::of($import->refresh()->load('person')));
+        // It goes on by itself; who follows it reads it by this number.
+        return new JsonResponse(new Done($import->id, 1));
     }
 
     #[OA\Delete(path: '/api/imports/{id}', operationId: 'cancelImport', tags: ['imports'])]
-    #[InPath('id'), Ok(ImportData::class), Refused]
-    public function cancel(string $id): JsonResponse
+    #[InPath('id'), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function cancel(string $id): Response
     {
         if (
             Import::query()
@@ -123,7 +125,7 @@ final class ImportController
             throw Refusal::at('import', 'Too late to cancel: it has ended or is being imported.');
         }
 
-        return $this->show($id);
+        return new Response(status: 204);
     }
 
     #[

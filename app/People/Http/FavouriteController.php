@@ -13,6 +13,7 @@ use App\People\Models\Favourite;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
 
@@ -29,8 +30,8 @@ final class FavouriteController
     }
 
     #[OA\Post(path: '/api/favourites', operationId: 'keepPage', tags: ['people'])]
-    #[Takes(KeptPage::class), OkList(FavouriteRow::class), Refused]
-    public function store(KeptPage $request, #[CurrentUser] Person $person): JsonResponse
+    #[Takes(KeptPage::class), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function store(KeptPage $request, #[CurrentUser] Person $person): Response
     {
         $kept = ['person_id' => $person->id, 'address' => $request->string('address')->toString()];
         if (Favourite::query()->where('person_id', $person->id)->count() >= self::MOST) {
@@ -38,15 +39,15 @@ final class FavouriteController
         }
         Favourite::query()->updateOrCreate($kept, ['name' => $request->string('name')->trim()->toString()]);
 
-        return $this->index($person);
+        return new Response(status: 204);
     }
 
     #[OA\Delete(path: '/api/favourites/{id}', operationId: 'dropPage', tags: ['people'])]
-    #[InPath('id'), OkList(FavouriteRow::class), Refused]
-    public function destroy(string $id, #[CurrentUser] Person $person): JsonResponse
+    #[InPath('id'), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function destroy(string $id, #[CurrentUser] Person $person): Response
     {
         Favourite::query()->where('person_id', $person->id)->where('id', (int) $id)->delete();
 
-        return $this->index($person);
+        return new Response(status: 204);
     }
 }

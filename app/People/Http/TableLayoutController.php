@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\Http\Api\InPath;
-use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
-use App\People\Data\Me;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
-use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
@@ -22,8 +20,8 @@ final class TableLayoutController
     private const MOST = 200;
 
     #[OA\Put(path: '/api/table-layouts/{name}', operationId: 'layOutTable', tags: ['people'])]
-    #[InPath('name'), Takes(LaidOutTable::class), Ok(Me::class), Refused]
-    public function update(string $name, LaidOutTable $request, #[CurrentUser] Person $person): JsonResponse
+    #[InPath('name'), Takes(LaidOutTable::class), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function update(string $name, LaidOutTable $request, #[CurrentUser] Person $person): Response
     {
         if (count($person->table_layouts) >= self::MOST && !isset($person->table_layouts[$name])) {
             throw Refusal::at('name', 'More than ' . self::MOST . ' tables are laid out already.');
@@ -35,6 +33,6 @@ final class TableLayoutController
             $person->id,
         ]);
 
-        return new JsonResponse(Me::of($person->refresh()));
+        return new Response(status: 204);
     }
 }

@@ -18,9 +18,9 @@ final readonly class AddCategory
     public function __construct(private Ledger $ledger) {}
 
     /** @param  string  $under  the code of a category; empty: it stands under none */
-    public function __invoke(Person $by, string $name, string $under, NumberRule $rule): void
+    public function __invoke(Person $by, string $name, string $under, NumberRule $rule): Category
     {
-        $this->ledger->together(function () use ($by, $name, $under, $rule): void {
+        return $this->ledger->together(function () use ($by, $name, $under, $rule): Category {
             if (
                 Category::query()
                     ->whereRaw('lower(name) = lower(?)', [$name])
@@ -46,6 +46,8 @@ final readonly class AddCategory
                 'number_check' => $rule->checkDigit,
             ]);
             event(new CategoryAdded($by->login, $category->code, $name, $under));
+
+            return $category->refresh();
         });
     }
 }

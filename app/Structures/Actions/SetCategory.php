@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Actions;
 
+use App\Http\Stale;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Structures\Events\CategorySet;
@@ -24,25 +25,42 @@ final readonly class SetCategory
     public function __construct(private Ledger $ledger) {}
 
     /**
+     * @param  int  $version  as it was seen
      * @param  ?string  $name  null to leave it as it is
      * @param  ?string  $under  the code of a category; empty: it stands under none; null to leave it where it is
      * @param  list<array{name: string, label: string, required: bool}>|null  $asked  null to leave it as it is
      * @param  list<array{kind: string, disposition: string, per_unit: ?int}>|null  $dispositions  null to leave them as they are
+     *
+     * @throws Stale when somebody has set it since that version
      */
     public function __invoke(
         Person $by,
         string $code,
+        int $version,
         ?string $name,
         ?string $under,
         NumberRule $rule,
         ?Sequence $sequence,
         ?array $asked,
         ?array $dispositions,
-    ): void {
-        $this->ledger->together(function () use ($by, $code, $name, $under, $rule, $sequence, $asked, $dispositions): void {
+    ): Category {
+        return $this->ledger->together(function () use (
+            $by,
+            $code,
+            $version,
+            $name,
+            $under,
+            $rule,
+            $sequence,
+            $asked,
+            $dispositions,
+        ): Category {
             // All of them, so that two who move categories at once take turns.
             $all = Category::query()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
             $category = $all->firstWhere('code', $code) ?? throw (new ModelNotFoundException())->setModel(Category::class);
+            if ($category->version !== $version) {
+                throw new Stale('Somebody has changed this category meanwhile. Look at it again.', ['name' => $category->name]);
+            }
             $values = [
                 'name' => $name ?? $category->name,
                 'parent_id' => $under === null ? $category->parent_id : self::over($all, $category, $under),
@@ -52,7 +70,7 @@ final readonly class SetCategory
                 'sequence' => $sequence?->value,
                 'asked' => $asked ?? $category->asked,
             ];
-            $category->update($values);
+            $category->update([...$values, 'version' => $version + 1]);
             if ($dispositions !== null) {
                 $category->dispositions()->delete();
                 UsualDisposition::query()->insert(
@@ -61,6 +79,8 @@ final readonly class SetCategory
                 $values['dispositions'] = $dispositions;
             }
             event(new CategorySet($by->login, $code, $values));
+
+            return $category;
         });
     }
 

@@ -34,6 +34,7 @@ final readonly class CategoryRow
         #[OA\Property] public int $number_width,
         #[OA\Property] public bool $number_check,
         #[OA\Property] public int $items,
+        #[OA\Property] public int $version,
         #[ListOf(AskedAttribute::class)] public array $attributes,
         #[ListOf(CategoryDisposition::class)] public array $dispositions,
     ) {}
@@ -49,6 +50,7 @@ final readonly class CategoryRow
             number_width: $category->number_width,
             number_check: $category->number_check,
             items: $category->items_count ?? 0,
+            version: $category->version,
             attributes: array_map(
                 static fn(array $asked): AskedAttribute => new AskedAttribute($asked['name'], $asked['label'], $asked['required']),
                 $category->asked,

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Structures\Http;
 
 use App\Http\Api\InPath;
+use App\Http\Api\Ok;
 use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
 use App\Structures\Actions\AddCategory;
 use App\Structures\Actions\SetCategory;
@@ -35,12 +37,13 @@ final class CategoryController
     }
 
     #[OA\Patch(path: '/api/categories/{code}', operationId: 'setCategory', tags: ['set-up'])]
-    #[InPath('code'), Takes(CategoryRule::class), OkList(CategoryRow::class), Refused]
+    #[InPath('code'), Takes(CategoryRule::class), Ok(Done::class), Refused]
     public function update(string $code, CategoryRule $request, #[CurrentUser] Person $person, SetCategory $action): JsonResponse
     {
-        $action(
+        $category = $action(
             $person,
             $code,
+            $request->version(),
             $request->name(),
             $request->has('under') ? $request->string('under')->toString() : null,
             $request->rule(),
@@ -49,15 +52,15 @@ final class CategoryController
             $request->dispositions(),
         );
 
-        return $this->index();
+        return new JsonResponse(new Done($category->code, $category->version));
     }
 
     #[OA\Post(path: '/api/categories', operationId: 'addCategory', tags: ['set-up'])]
-    #[Takes(CategoryRule::class), OkList(CategoryRow::class), Refused]
+    #[Takes(CategoryRule::class), Ok(Done::class), Refused]
     public function store(CategoryRule $request, #[CurrentUser] Person $person, AddCategory $action): JsonResponse
     {
-        $action($person, (string) $request->name(), $request->string('under')->toString(), $request->rule());
+        $category = $action($person, (string) $request->name(), $request->string('under')->toString(), $request->rule());
 
-        return $this->index();
+        return new JsonResponse(new Done($category->code, $category->version));
     }
 }

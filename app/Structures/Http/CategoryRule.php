@@ -19,6 +19,7 @@ use Orthotaxis\Core\Revision\Sequence;
     OA\Schema(
         required: ['number_prefix', 'number_width', 'number_check'],
         properties: [
+            new OA\Property(property: 'version', type: 'integer', description: 'as it was read; of a new one none'),
             new OA\Property(property: 'name', type: 'string', description: 'without it, it stays as it is'),
             new OA\Property(
                 property: 'under',
@@ -65,6 +66,7 @@ final class CategoryRule extends FormRequest
     {
         return [
             'name' => [$this->isMethod('POST') ? 'required' : 'sometimes', 'string', 'max:120'],
+            'version' => [Rule::requiredIf(!$this->isMethod('POST')), 'integer'],
             'under' => 'sometimes|nullable|string|exists:categories,code',
             'number_prefix' => 'present|nullable|string',
             'number_width' => 'required|integer',
@@ -86,6 +88,7 @@ final class CategoryRule extends FormRequest
     {
         return [
             'name.*' => 'Say what it is called, in at most 120 characters.',
+            'version.*' => 'Say which version of it you have seen.',
             'under.*' => 'There is no such category.',
             'number_width.*' => 'The counter has 1 to 12 digits.',
             'sequence.*' => 'Choose the sequence of revisions.',
@@ -99,6 +102,11 @@ final class CategoryRule extends FormRequest
     public function name(): ?string
     {
         return $this->has('name') ? $this->string('name')->trim()->toString() : null;
+    }
+
+    public function version(): int
+    {
+        return $this->integer('version');
     }
 
     public function rule(): NumberRule

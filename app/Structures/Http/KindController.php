@@ -16,6 +16,7 @@ use App\Structures\ItemKind;
 use App\Structures\RevisionSequences;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 
@@ -37,8 +38,8 @@ final class KindController
     }
 
     #[OA\Patch(path: '/api/kinds/{kind}', operationId: 'setKind', tags: ['set-up'])]
-    #[InPath('kind'), Takes(KindRule::class), OkList(KindRow::class), Refused]
-    public function update(string $kind, KindRule $request, #[CurrentUser] Person $person, Ledger $ledger): JsonResponse
+    #[InPath('kind'), Takes(KindRule::class), OA\Response(response: 204, description: 'Done.'), Refused]
+    public function update(string $kind, KindRule $request, #[CurrentUser] Person $person, Ledger $ledger): Response
     {
         $known = ItemKind::tryFrom($kind) ?? abort(404);
         $sequence = $request->string('sequence')->toString();
@@ -47,6 +48,6 @@ final class KindController
             event(new KindSet($person->login, $known->value, $sequence));
         });
 
-        return $this->index();
+        return new Response(status: 204);
     }
 }

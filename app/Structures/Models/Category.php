@@ -21,6 +21,7 @@ use Orthotaxis\Core\Revision\Sequence;
  * @property bool $number_check
  * @property int $number_next
  * @property list<array{name: string, label: string, required: bool}> $asked what its items are asked for
+ * @property int $version counted up by every setting
  * @property-read ?int $items_count
  * @property-read ?Category $over
  * @property-read Collection<int, UsualDisposition> $dispositions

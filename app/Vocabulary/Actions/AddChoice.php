@@ -16,9 +16,9 @@ final readonly class AddChoice
     public function __construct(private Ledger $ledger) {}
 
     /** @throws Refusal when the list has the code already, whatever its capitals */
-    public function __invoke(Person $by, ChoiceList $list, string $code, string $name): void
+    public function __invoke(Person $by, ChoiceList $list, string $code, string $name): Choice
     {
-        $this->ledger->together(function () use ($by, $list, $code, $name): void {
+        return $this->ledger->together(function () use ($by, $list, $code, $name): Choice {
             $there = Choice::query()
                 ->where('list', $list->value)
                 ->whereRaw('lower(code) = ?', [mb_strtolower($code)])
@@ -26,8 +26,10 @@ final readonly class AddChoice
             if ($there !== null) {
                 throw Refusal::at('code', "There is {$there} in this list already.");
             }
-            Choice::query()->create(['list' => $list->value, 'code' => $code, 'name' => $name]);
+            $choice = Choice::query()->create(['list' => $list->value, 'code' => $code, 'name' => $name]);
             event(new ChoiceAdded($by->login, "{$list->value} {$code}", $name));
+
+            return $choice->refresh();
         });
     }
 }

@@ -15,15 +15,17 @@ final readonly class SetChoice
     public function __construct(private Ledger $ledger) {}
 
     /** @throws Stale when somebody has changed it since that version */
-    public function __invoke(Person $by, string $list, string $code, string $name, bool $retired, int $version): void
+    public function __invoke(Person $by, string $list, string $code, string $name, bool $retired, int $version): Choice
     {
-        $this->ledger->together(function () use ($by, $list, $code, $name, $retired, $version): void {
+        return $this->ledger->together(function () use ($by, $list, $code, $name, $retired, $version): Choice {
             $choice = Choice::query()->where('list', $list)->where('code', $code)->lockForUpdate()->firstOrFail();
             if ($choice->version !== $version) {
                 throw new Stale('Somebody has changed it meanwhile.', ['name' => $choice->name]);
             }
             $choice->update(['name' => $name, 'retired' => $retired, 'version' => $version + 1]);
             event(new ChoiceSet($by->login, "{$list} {$code}", $name, $retired));
+
+            return $choice;
         });
     }
 }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Vocabulary\Http;
 
 use App\Http\Api\InPath;
+use App\Http\Api\Ok;
 use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\People\Models\Person;
 use App\Vocabulary\Actions\AddChoice;
 use App\Vocabulary\Actions\SetChoice;
@@ -29,24 +31,24 @@ final class ChoiceController
     }
 
     #[OA\Post(path: '/api/choices', operationId: 'addChoice', tags: ['set-up'])]
-    #[Takes(NewChoice::class), OkList(ChoiceRow::class), Refused]
+    #[Takes(NewChoice::class), Ok(Done::class), Refused]
     public function store(NewChoice $request, #[CurrentUser] Person $person, AddChoice $action): JsonResponse
     {
-        $action(
+        $choice = $action(
             $person,
             ChoiceList::from($request->string('list')->toString()),
             $request->string('code')->toString(),
             $request->string('name')->toString(),
         );
 
-        return $this->index();
+        return new JsonResponse(new Done($choice->code, $choice->version));
     }
 
     #[OA\Patch(path: '/api/choices/{list}/{code}', operationId: 'setChoice', tags: ['set-up'])]
-    #[InPath('list'), InPath('code'), Takes(ChoiceRule::class), OkList(ChoiceRow::class), Refused]
+    #[InPath('list'), InPath('code'), Takes(ChoiceRule::class), Ok(Done::class), Refused]
     public function update(string $list, string $code, ChoiceRule $request, #[CurrentUser] Person $person, SetChoice $action): JsonResponse
     {
-        $action(
+        $choice = $action(
             $person,
             $list,
             $code,
@@ -55,6 +57,6 @@ final class ChoiceController
             version: $request->integer('version'),
         );
 
-        return $this->index();
+        return new JsonResponse(new Done($choice->code, $choice->version));
     }
 }

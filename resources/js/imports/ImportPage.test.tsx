@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done as changed } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { choose, mira, show, vera } from '../testing/show';
 import { ImportPage } from './ImportPage';
@@ -42,7 +43,7 @@ describe('taking over from files', () => {
     await user.click(screen.getByRole('button', { name: 'Check and import' }));
     expect(await screen.findByText(/Choose a file/)).toBeTruthy();
     await user.upload(file, new File(['number,title'], 'new-parts.csv'));
-    server.on(START, {}).on('GET /api/imports', [done]);
+    server.on(START, changed('0193-7', 1)).on('GET /api/imports', [done]);
     await user.click(screen.getByRole('button', { name: 'Check and import' }));
     expect(await screen.findByText(/12 items were made/)).toBeTruthy();
     const sent = String(server.asked(START)[1]?.body);

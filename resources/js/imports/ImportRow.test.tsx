@@ -25,7 +25,7 @@ describe('a file that is taken over', () => {
   it('tells how far it is, and can be cancelled until it is written', async () => {
     const user = await row({});
     expect(screen.getByRole('status').textContent).toBe('being checked, 12\u2009000 rows');
-    server.on('DELETE /api/imports/0193-7', {});
+    server.on('DELETE /api/imports/0193-7', null);
     await user.click(screen.getByRole('button', { name: 'Cancel' }));
     await waitFor(() => expect(server.asked('DELETE /api/imports/0193-7').length).toBe(1));
   });

@@ -1,6 +1,5 @@
 import { api, told, type Schemas } from '../lib/api';
 import { count, moment } from '../lib/format';
-import { useQueryClient } from '@tanstack/react-query';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
@@ -29,11 +28,8 @@ const faultColumns: Column<Row['faults'][number]>[] = [
 
 /** One file: how far it is, what came of it, and what is wrong with which cell. */
 export function ImportRow({ row, mayCancel }: { row: Row; mayCancel: boolean }) {
-  const client = useQueryClient();
-  const cancel = useAct(
-    touches.import,
-    () => told(api.DELETE('/api/imports/{id}', { params: { path: { id: row.id } } })),
-    () => void client.invalidateQueries({ queryKey: ['imports'] }),
+  const cancel = useAct(touches.import, () =>
+    told(api.DELETE('/api/imports/{id}', { params: { path: { id: row.id } } })),
   );
   const underWay = ['waiting', 'checking', 'writing'].includes(row.state);
   const cells = row.faults.some((fault) => fault.row > 0);

@@ -2976,6 +2976,7 @@ export interface components {
             number_width: number;
             number_check: boolean;
             items: number;
+            version: number;
             attributes: components["schemas"]["AskedAttribute"][];
             dispositions: components["schemas"]["CategoryDisposition"][];
         };
@@ -3207,6 +3208,8 @@ export interface components {
             top: boolean;
         };
         CategoryRule: {
+            /** @description as it was read; of a new one none */
+            version?: number;
             /** @description without it, it stays as it is */
             name?: string;
             /** @description code of a category; null: it stands under none; without it, it stays where it is */
@@ -4298,7 +4301,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TemplateRow"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -4389,7 +4392,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TemplateRow"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -4424,7 +4427,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TemplateRow"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -4493,7 +4496,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ImportData"];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -4549,14 +4552,12 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description As asked. */
-            200: {
+            /** @description Done. */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["ImportData"];
-                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -5485,14 +5486,12 @@ export interface operations {
             };
         };
         responses: {
-            /** @description As asked. */
-            200: {
+            /** @description Done. */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["FavouriteRow"][];
-                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -5516,14 +5515,12 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description As asked. */
-            200: {
+            /** @description Done. */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["FavouriteRow"][];
-                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -5669,14 +5666,12 @@ export interface operations {
             };
         };
         responses: {
-            /** @description As asked. */
-            200: {
+            /** @description Done. */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["Me"];
-                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -6788,7 +6783,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CategoryRow"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -6823,7 +6818,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CategoryRow"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -7168,14 +7163,12 @@ export interface operations {
             };
         };
         responses: {
-            /** @description As asked. */
-            200: {
+            /** @description Done. */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["KindRow"][];
-                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -7384,7 +7377,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChoiceRow"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -7420,7 +7413,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChoiceRow"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -1,12 +1,16 @@
 /** What a key of queries begins with. */
 export type Area =
+  | 'categories'
   | 'choices'
   | 'cut-ins'
   | 'desk'
   | 'dossiers'
+  | 'favourites'
+  | 'form-templates'
   | 'forms'
   | 'imports'
   | 'items'
+  | 'kinds'
   | 'meeting'
   | 'money'
   | 'orders'
@@ -21,6 +25,8 @@ const OF_REQUEST: Area[] = ['money', 'questions', 'forms', 'reach', 'cut-ins'];
 /** By what an act is done to: the areas that show it, and are read anew after it. */
 export const touches = {
   attachment: ['dossiers', 'reports', 'meeting', 'items'],
+  category: ['categories', 'items'],
+  choice: ['choices'],
   cutIn: [...LISTS, 'cut-ins', 'money', 'orders'],
   document: ['items', 'dossiers', 'orders', 'desk'],
   figure: [...LISTS, 'money'],
@@ -28,6 +34,7 @@ export const touches = {
   handover: ['dossiers', 'desk'],
   import: ['imports', 'items'],
   item: ['items'],
+  kind: ['kinds', 'items'],
   meeting: LISTS,
   /** Asked, and nothing changed by it. */
   nothing: [],
@@ -36,4 +43,6 @@ export const touches = {
   reach: [...LISTS, 'reach', 'money'],
   report: [...LISTS, 'items'],
   request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
+  template: ['form-templates', 'forms'],
+  view: ['favourites'],
 } satisfies Record<string, Area[]>;

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { category } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { choose, mira, show, vera } from '../testing/show';
@@ -49,7 +50,7 @@ describe('categories and numbers', () => {
     await user.click(screen.getByRole('button', { name: 'Add' }));
     expect(await screen.findByText(/There is one of this name/)).toBeTruthy();
     const more = [...rows, category('seals', 'Seals')];
-    server.on('POST /api/categories', more).on('GET /api/categories', more);
+    server.on('POST /api/categories', done('seals', 1)).on('GET /api/categories', more);
     await user.clear(screen.getByLabelText('Name of a new category'));
     await user.type(screen.getByLabelText('Name of a new category'), 'Seals');
     await user.click(screen.getByRole('button', { name: 'Add' }));
@@ -59,9 +60,13 @@ describe('categories and numbers', () => {
 
   it('leave the sequence of revisions to the kind where they say nothing', async () => {
     const user = await categories();
-    server.on('PATCH /api/kinds/part', [{ kind: 'part', label: 'Part', sequence: 'numbers' }, ...kinds.slice(1)]);
+    server.on('PATCH /api/kinds/part', null);
+    server.on('GET /api/kinds', [{ kind: 'part', label: 'Part', sequence: 'numbers' }, ...kinds.slice(1)]);
     await choose(user, 'Revisions of Part', 'Numbers: 1, 2, 3');
     await waitFor(() => expect(server.asked('PATCH /api/kinds/part')[0]?.body).toEqual({ sequence: 'numbers' }));
+    await waitFor(() =>
+      expect(screen.getByRole('combobox', { name: 'Revisions of Part' }).textContent).toContain('Numbers: 1, 2, 3'),
+    );
   });
 
   it('are read by everybody else', async () => {

@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done as changed } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { choose, show } from '../testing/show';
 import { CategoryForm } from './CategoryForm';
@@ -14,6 +15,7 @@ const category = (code: string, name: string, more: Partial<Schemas['CategoryRow
   number_width: 4,
   number_check: false,
   items: 12,
+  version: 4,
   attributes: [{ name: 'wall', label: 'Wall, mm', required: true }],
   dispositions: [{ kind: 'stock', disposition: 'rework', per_unit: '0.25' }],
   ...more,
@@ -37,7 +39,7 @@ describe('the settings of a category', () => {
 
   it('are saved all at once', async () => {
     const { user, done } = await form();
-    server.on(PATCH, [pump, case_]);
+    server.on(PATCH, changed('pump', 5));
     await choose(user, 'Under', 'Case');
     await choose(user, 'Purchase orders: what is done', 'Return to supplier');
     await user.type(screen.getByLabelText('Purchase orders: cost per unit'), '1.5');
@@ -48,6 +50,7 @@ describe('the settings of a category', () => {
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(server.asked(PATCH)[0]?.body).toEqual({
+      version: 4,
       name: 'Pump',
       under: 'case',
       number_prefix: '200-',
@@ -64,7 +67,7 @@ describe('the settings of a category', () => {
 
   it('can leave what is usually done unset', async () => {
     const { user, done } = await form();
-    server.on(PATCH, [pump]);
+    server.on(PATCH, changed('pump', 5));
     await choose(user, 'Stock: what is done', 'Not set');
     expect(screen.queryByLabelText('Stock: cost per unit')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Save' }));

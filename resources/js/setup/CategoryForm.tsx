@@ -1,7 +1,5 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
-import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { sequences } from '../lib/words';
@@ -26,7 +24,6 @@ interface Props {
 
 /** The settings of one category. */
 export function CategoryForm({ category, categories, onDone }: Props) {
-  const client = useQueryClient();
   const [rule, setRule] = useState({
     name: category.name,
     under: category.under ?? NONE,
@@ -38,23 +35,21 @@ export function CategoryForm({ category, categories, onDone }: Props) {
     dispositions: category.dispositions.map((one) => ({ ...one, per_unit: one.per_unit ?? '' })),
   });
   const save = useAct(
-    touches.item,
+    touches.category,
     () =>
       told(
         api.PATCH('/api/categories/{code}', {
           params: { path: { code: category.code } },
           body: {
             ...rule,
+            version: category.version,
             under: rule.under === NONE ? null : rule.under,
             number_width: Number(rule.number_width),
             sequence: rule.sequence === AS_KIND ? null : (rule.sequence as keyof typeof sequences),
           },
         }),
       ),
-    (rows) => {
-      client.setQueryData(queries.categories().queryKey, rows);
-      onDone();
-    },
+    onDone,
   );
   const ask = (at: number, change: Partial<Schemas['AskedAttribute']>) =>
     setRule({ ...rule, attributes: rule.attributes.map((one, i) => (i === at ? { ...one, ...change } : one)) });

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
+import { touches } from '../lib/touches';
+import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { actsColumn } from '../ui/table/columns';
-import { useChoiceAct } from './useChoiceAct';
 
 type Choice = Schemas['ChoiceRow'];
 
@@ -61,7 +62,8 @@ export function ChoiceTable({ label, rows, maySet }: Props) {
 
 function ChoiceForm({ choice, onDone }: { choice: Choice; onDone: () => void }) {
   const [name, setName] = useState(choice.name);
-  const set = useChoiceAct(
+  const set = useAct(
+    touches.choice,
     (retired: boolean) =>
       told(
         api.PATCH('/api/choices/{list}/{code}', {

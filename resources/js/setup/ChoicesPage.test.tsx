@@ -1,5 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { choices, mira, show } from '../testing/show';
 import { ChoicesPage } from './ChoicesPage';
@@ -20,7 +21,7 @@ describe('what people choose from', () => {
     await user.type(within(form).getByRole('textbox', { name: /Code/ }), 'Holm');
     await user.type(within(form).getByRole('textbox', { name: 'Name' }), 'Holm, castings');
     const added = { list: 'site', code: 'Holm', name: 'Holm, castings', retired: false, version: 1 };
-    server.on('POST /api/choices', [...choices, added]);
+    server.on('POST /api/choices', done('Holm', 1));
     server.on('GET /api/choices', [...choices, added]);
     await user.click(within(form).getByRole('button', { name: 'Add a site' }));
     expect(await screen.findByText('Holm, castings')).toBeTruthy();
@@ -36,7 +37,7 @@ describe('what people choose from', () => {
     const user = await show(<ChoicesPage />, { as: ivo });
     await user.click(await screen.findByRole('button', { name: 'Change Tarn, final assembly' }));
     const form = screen.getByRole('form', { name: 'Change Tarn, final assembly' });
-    server.on('PATCH /api/choices/site/Tarn', choices);
+    server.on('PATCH /api/choices/site/Tarn', done('Tarn'));
     await user.clear(within(form).getByRole('textbox', { name: 'Name of Tarn' }));
     await user.type(within(form).getByRole('textbox', { name: 'Name of Tarn' }), 'Tarn');
     await user.click(within(form).getByRole('button', { name: 'Retire' }));

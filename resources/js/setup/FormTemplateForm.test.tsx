@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done as changed } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { choose, show } from '../testing/show';
 import { FormTemplateForm } from './FormTemplateForm';
@@ -51,7 +52,7 @@ describe('what the tags of a template mean', () => {
 
   it('turns a box into a question: to whom, by when, in which words', async () => {
     const { user, done } = await form();
-    server.on(PATCH, [template]);
+    server.on(PATCH, changed('1'));
     await user.click(screen.getByRole('combobox', { name: 'stock: when it comes back' }));
     const question = (await screen.findAllByRole('option')).find((one) => /question/i.test(one.textContent));
     await user.click(question ?? document.body);
@@ -112,7 +113,7 @@ describe('what the tags of a template mean', () => {
 
   it('is offered for some reasons, or for all', async () => {
     const { user } = await form();
-    server.on(PATCH, [template]);
+    server.on(PATCH, changed('1'));
     const reasons = screen.getByRole('group', { name: /Offer for these reasons/ });
     expect(
       within(reasons)

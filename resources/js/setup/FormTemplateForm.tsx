@@ -1,7 +1,5 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
-import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { allOf } from '../lib/choices';
@@ -17,16 +15,14 @@ type Template = Schemas['TemplateRow'];
 
 /** The settings of one template: when it is offered, what each tag is filled with, and what becomes of it. */
 export function FormTemplateForm({ template, onDone }: { template: Template; onDone: () => void }) {
-  const client = useQueryClient();
   const id = useId();
   const [name, setName] = useState(template.name);
   const [offered, setOffered] = useState(template.offered);
   const [wanted, setWanted] = useState(template.reasons);
   const [mapping, setMapping] = useState(template.mapping);
-  const shown = (rows: Template[]) => client.setQueryData(queries.formTemplates().queryKey, rows);
   const path = { params: { path: { id: String(template.id) } } };
   const save = useAct(
-    touches.item,
+    touches.template,
     () =>
       told(
         api.PATCH('/api/form-templates/{id}', {
@@ -34,23 +30,14 @@ export function FormTemplateForm({ template, onDone }: { template: Template; onD
           body: { name, offered, reasons: wanted, mapping, version: template.version },
         }),
       ),
-    (rows) => {
-      shown(rows);
-      onDone();
-    },
+    onDone,
   );
-  const replace = useAct(
-    touches.item,
-    (file: File) => {
-      const body = new FormData();
-      body.append('version', String(template.version));
-      body.append('file', file, file.name);
-      return told(
-        api.POST('/api/form-templates/{id}/file', { ...path, body: { file: '' }, bodySerializer: () => body }),
-      );
-    },
-    shown,
-  );
+  const replace = useAct(touches.template, (file: File) => {
+    const body = new FormData();
+    body.append('version', String(template.version));
+    body.append('file', file, file.name);
+    return told(api.POST('/api/form-templates/{id}/file', { ...path, body: { file: '' }, bodySerializer: () => body }));
+  });
   const places = Object.keys(save.error?.errors ?? {}).filter((place) => /^(name$|mapping\.)/.test(place));
   return (
     <form

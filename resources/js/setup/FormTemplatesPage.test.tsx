@@ -1,6 +1,7 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { mira, show, vera } from '../testing/show';
 import { FormTemplatesPage } from './FormTemplatesPage';
@@ -71,7 +72,7 @@ describe('templates of forms', () => {
     server.on(ADD, new Refused(422, 'No.', { file: ['No control is tagged “form”.'] }));
     await user.click(add);
     expect(await screen.findByText(/No control is tagged/)).toBeTruthy();
-    server.on(ADD, [template(3, 'Enquiry')]).on('GET /api/form-templates', [template(3, 'Enquiry')]);
+    server.on(ADD, done('3', 1)).on('GET /api/form-templates', [template(3, 'Enquiry')]);
     await user.click(add);
     expect(await screen.findByRole('combobox', { name: 'note: when it comes back' })).toBeTruthy();
     expect(String(server.asked(ADD)[1]?.body)).toContain('Enquiry');

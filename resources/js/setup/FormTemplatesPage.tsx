@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
@@ -67,20 +67,18 @@ function meant(row: Schemas['TemplateRow']): string {
 }
 
 function NewTemplate({ onAdded }: { onAdded: (id: number) => void }) {
-  const client = useQueryClient();
   const [name, setName] = useState('');
   const [file, setFile] = useState<File | null>(null);
   const add = useAct(
-    touches.item,
+    touches.template,
     (one: File) => {
       const body = new FormData();
       body.append('name', name);
       body.append('file', one, one.name);
       return told(api.POST('/api/form-templates', { body: { file: '' }, bodySerializer: () => body }));
     },
-    (rows) => {
-      client.setQueryData(queries.formTemplates().queryKey, rows);
-      onAdded(rows.find((row) => row.name === name.trim())?.id ?? 0);
+    ({ number }) => {
+      onAdded(Number(number));
       setName('');
       setFile(null);
     },

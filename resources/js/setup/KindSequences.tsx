@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
@@ -15,13 +15,9 @@ type Kind = Schemas['KindRow'];
 /** In which order revisions follow one another, by kind of item: where the category says nothing else. */
 export function KindSequences() {
   const kinds = useQuery(queries.kinds());
-  const client = useQueryClient();
   const maySet = useMay('set_up');
-  const set = useAct(
-    touches.item,
-    ({ kind, sequence }: { kind: string; sequence: Kind['sequence'] }) =>
-      told(api.PATCH('/api/kinds/{kind}', { params: { path: { kind } }, body: { sequence } })),
-    (rows) => client.setQueryData(queries.kinds().queryKey, rows),
+  const set = useAct(touches.kind, ({ kind, sequence }: { kind: string; sequence: Kind['sequence'] }) =>
+    told(api.PATCH('/api/kinds/{kind}', { params: { path: { kind } }, body: { sequence } })),
   );
   return (
     <section aria-labelledby="kinds" className="mt-8 max-w-xl">

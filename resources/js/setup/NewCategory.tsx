@@ -1,7 +1,5 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told } from '../lib/api';
-import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
@@ -11,16 +9,12 @@ import { ProblemNotice } from '../ui/Notice';
 
 /** Adds a category by its name; the rest is set in its row. */
 export function NewCategory() {
-  const client = useQueryClient();
   const [name, setName] = useState('');
   const add = useAct(
-    touches.item,
+    touches.category,
     () =>
       told(api.POST('/api/categories', { body: { name, number_prefix: '', number_width: 4, number_check: false } })),
-    (rows) => {
-      client.setQueryData(queries.categories().queryKey, rows);
-      setName('');
-    },
+    () => setName(''),
   );
   return (
     <form

@@ -1,17 +1,19 @@
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
+import { touches } from '../lib/touches';
+import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
-import { useChoiceAct } from './useChoiceAct';
 
 const words = { site: 'site', reason: 'reason', source: 'source' } as const;
 
 /** Adds one to a list, under a code that stays. */
 export function NewChoice({ list }: { list: Schemas['ChoiceRow']['list'] }) {
   const [value, setValue] = useState({ code: '', name: '' });
-  const add = useChoiceAct(
+  const add = useAct(
+    touches.choice,
     () => told(api.POST('/api/choices', { body: { list, ...value } })),
     () => setValue({ code: '', name: '' }),
   );

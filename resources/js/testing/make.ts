@@ -272,6 +272,7 @@ export function category(
     number_width: 4,
     number_check: false,
     items: 0,
+    version: 1,
     attributes: [],
     dispositions: [],
     ...more,

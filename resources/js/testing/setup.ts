@@ -32,8 +32,11 @@ configure({ asyncUtilTimeout: 8_000 });
 beforeEach(() => {
   server.reset();
   localStorage.clear();
+  // What a picker says to those who hear it, it says here a moment later: no status of the page.
+  document.body.append(Object.assign(document.createElement('p'), { id: 'a11y-status-message' }));
 });
 afterEach(() => {
   cleanup();
+  document.getElementById('a11y-status-message')?.remove();
   forgetKept();
 });

@@ -142,7 +142,7 @@ describe('the columns of a table', () => {
   const heads = () => screen.getAllByRole('columnheader').map((head) => head.textContent.replace(/[↑↓ ]/g, ''));
 
   it('are chosen, moved and sized, kept with the person, and put back', async () => {
-    server.on('PUT /api/table-layouts/parts', {});
+    server.on('PUT /api/table-layouts/parts', null);
     const user = await table();
     await user.click(screen.getByRole('button', { name: 'Columns' }));
     await user.click(await screen.findByRole('button', { name: 'Move Quantity to the left' }));
@@ -163,7 +163,7 @@ describe('the columns of a table', () => {
   });
 
   it('are moved and sized by keys on their heads', async () => {
-    server.on('PUT /api/table-layouts/parts', {});
+    server.on('PUT /api/table-layouts/parts', null);
     const user = await table();
     screen.getByRole('button', { name: 'Number' }).focus();
     await user.keyboard('{Alt>}{ArrowRight}{/Alt}');

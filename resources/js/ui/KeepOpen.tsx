@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
@@ -16,20 +16,16 @@ import { ProblemNotice } from './Notice';
 export default function KeepOpen({ title }: { title: string }) {
   const { pathname, search } = useLocation();
   const address = pathname + search;
-  const client = useQueryClient();
   const favourites = useQuery(queries.favourites());
   const kept = favourites.data?.find((one) => one.address === address);
   const [open, setOpen] = useState(true);
   const [name, setName] = useState(kept?.name ?? title);
-  const refresh = (rows: typeof favourites.data) => {
-    client.setQueryData(queries.favourites().queryKey, rows);
-    setOpen(false);
-  };
-  const keep = useAct(touches.nothing, () => told(api.POST('/api/favourites', { body: { address, name } })), refresh);
+  const close = () => setOpen(false);
+  const keep = useAct(touches.view, () => told(api.POST('/api/favourites', { body: { address, name } })), close);
   const drop = useAct(
-    touches.nothing,
+    touches.view,
     (id: number) => told(api.DELETE('/api/favourites/{id}', { params: { path: { id: String(id) } } })),
-    refresh,
+    close,
   );
   const label = keepLabel(kept?.name);
   return (

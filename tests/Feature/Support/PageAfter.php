@@ -16,6 +16,9 @@ final readonly class PageAfter
             is_string($number) && $number !== '' => self::ofNumber($path, $number),
             preg_match('#^(/items/[^/]+)/(documents|files)\b#', $path, $found) === 1 => "{$found[1]}/documents",
             $path === '/meeting' => $path,
+            preg_match('#^/(favourites|kinds)\b#', $path, $found) === 1 => "/{$found[1]}",
+            str_starts_with($path, '/imports/') => $path,
+            str_starts_with($path, '/table-layouts/') => '/session',
             default => null,
         };
     }
@@ -25,6 +28,8 @@ final readonly class PageAfter
         return match (true) {
             preg_match('#^(/orders/[^/]+/items/[^/]+)/(edits|edits-together|sheet|undo|redo|newer|iterations)\b#', $path, $found) === 1
                 => "{$found[1]}/redline",
+            preg_match('#^/(categories|choices|form-templates)\b#', $path, $found) === 1 => "/{$found[1]}",
+            $path === '/imports' => "/imports/{$number}",
             $path === '/items' => "/items/{$number}",
             str_starts_with($path, '/reports') => "/reports/{$number}",
             str_starts_with($path, '/questions'), str_ends_with($path, '/questions') => "/requests/{$number}/questions",

@@ -203,6 +203,19 @@ final class World
     }
 
     /**
+     * Somebody sets a category as it is now, and looks at all of them.
+     *
+     * @param  array<string, mixed>  $rule
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    public function setCategory(string $login, string $code, array $rule): TestResponse
+    {
+        $version = (int) DB::table('categories')->where('code', $code)->value('version');
+
+        return $this->as($login, 'PATCH', "/categories/{$code}", $rule + ['version' => $version]);
+    }
+
+    /**
      * Somebody sends a form with files, and looks at the page of it.
      *
      * @param  array<string, mixed>  $fields
