@@ -263,15 +263,15 @@ final class World
     /** Raises, assesses and approves a request, and turns it into an order; its number. */
     public function order(): string
     {
-        $number = $this->as('jonas', 'POST', '/requests', $this->request())->assertOk()->json('number');
-        $this->as('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
-        $this->as('mira', 'POST', "/requests/{$number}/decision", [
+        $number = $this->only('jonas', 'POST', '/requests', $this->request())->assertOk()->json('number');
+        $this->only('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
+        $this->only('mira', 'POST', "/requests/{$number}/decision", [
             'decision' => 'approved',
             'reason' => 'Needed.',
             'version' => 2,
         ])->assertOk();
 
-        return $this->as('mira', 'POST', "/requests/{$number}/order")
+        return $this->only('mira', 'POST', "/requests/{$number}/order")
             ->assertOk()
             ->json('number');
     }
@@ -280,23 +280,23 @@ final class World
     public function opened(): string
     {
         $order = $this->order();
-        $this->as('mira', 'PATCH', "/orders/{$order}", [
+        $this->only('mira', 'PATCH', "/orders/{$order}", [
             'editor' => 'jonas',
             'signer' => 'helen',
             'effective_on' => self::day(30),
             'version' => 1,
         ])->assertOk();
-        $this->as('mira', 'PUT', "/orders/{$order}/items/200-0010", [
+        $this->only('mira', 'PUT', "/orders/{$order}/items/200-0010", [
             'outcome' => 'revise',
             'disposition' => 'use_up',
             'version' => 2,
         ])->assertOk();
-        $this->as('mira', 'PUT', "/orders/{$order}/items/200-0040", [
+        $this->only('mira', 'PUT', "/orders/{$order}/items/200-0040", [
             'outcome' => 'keep',
             'disposition' => 'use_up',
             'version' => 3,
         ])->assertOk();
-        $this->as('mira', 'POST', "/orders/{$order}/opening", ['version' => 4])->assertOk();
+        $this->only('mira', 'POST', "/orders/{$order}/opening", ['version' => 4])->assertOk();
 
         return $order;
     }
@@ -330,7 +330,7 @@ final class World
     {
         $order = $this->inReview();
         $digest = $this->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
-        $this->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+        $this->only('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
 
         return $order;
     }
@@ -339,7 +339,7 @@ final class World
     {
         $order = $this->opened();
         $this->edit($order, 'replace', 10, ['component' => '200-0041'])->assertOk();
-        $this->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->version($order)])->assertOk();
+        $this->only('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->version($order)])->assertOk();
 
         return $order;
     }
