@@ -20,10 +20,11 @@ return [
             'search_path' => 'public',
             'sslmode' => env('DB_SSLMODE', 'prefer'),
             // A web worker keeps its connection from one request to the next: signing in to PostgreSQL takes longer than most pages.
-            'options' => [
-                // One message for a question and its values, in place of three: no question is asked twice in a request.
-                PDO::PGSQL_ATTR_DISABLE_PREPARES => true,
-            ] + (env('DB_PERSISTENT', false) ? [PDO::ATTR_PERSISTENT => true] : []),
+            'options' =>
+                [
+                    // One message for a question and its values, in place of three: no question is asked twice in a request.
+                    PDO::PGSQL_ATTR_DISABLE_PREPARES => true,
+                ] + (env('DB_PERSISTENT', false) ? [PDO::ATTR_PERSISTENT => true] : []),
         ],
     ],
 ];
