@@ -65,6 +65,18 @@ enum Unit: string
         return $this->dimension() === $other->dimension() && ($this === self::Sheet) === ($other === self::Sheet);
     }
 
+    /**
+     * How many thousandths of the other one of this is: a whole number for any two that measure the same.
+     *
+     * @throws Refusal when the two units do not measure the same thing
+     */
+    public function thousandthsIn(self $to): int
+    {
+        return $this->measuresLike($to)
+            ? intdiv($this->thousandths() * 1_000, $to->thousandths())
+            : throw Refusal::at('unit', "{$this->value} cannot be converted to {$to->value}.");
+    }
+
     /** @throws Refusal when the two units do not measure the same thing */
     public function convert(Quantity $quantity, self $to): Quantity
     {
