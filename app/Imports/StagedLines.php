@@ -32,6 +32,8 @@ final class StagedLines
         'designators' => 'text',
         'notes' => 'text',
         'operation' => 'integer',
+        'scrap' => 'integer',
+        'takes_over' => 'uuid',
         'not_modelled' => 'boolean',
         'phantom' => 'boolean',
         'valid_from' => 'date',

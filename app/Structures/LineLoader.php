@@ -22,7 +22,8 @@ final readonly class LineLoader
         $this->always = Validity::always();
     }
 
-    private const COLUMNS = 'l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation, l.not_modelled, l.phantom, l.valid_from, l.valid_to,
+    private const COLUMNS = 'l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation,
+        l.not_modelled, l.phantom, l.valid_from, l.valid_to, l.scrap, l.takes_over,
         CASE WHEN l.pinned_id IS NOT NULL THEN (SELECT p.code FROM revisions p WHERE p.id = l.pinned_id) END AS revision';
 
     /**
@@ -107,6 +108,8 @@ final readonly class LineLoader
             $from,
             $to,
             $revision,
+            $scrap,
+            $takesOver,
         ] = $texts;
 
         return new Line(
@@ -124,6 +127,8 @@ final readonly class LineLoader
                 : new Validity($from === '' ? null : Day::parse($from), $to === '' ? null : Day::parse($to)),
             phantom: $phantom === 't',
             revision: $revision === '' ? null : $revision,
+            scrap: (int) $scrap,
+            takesOver: $takesOver,
         );
     }
 
@@ -153,6 +158,8 @@ final readonly class LineLoader
                 ),
             phantom: $row->phantom,
             revision: $row->revision,
+            scrap: $row->scrap,
+            takesOver: $row->takes_over ?? '',
         );
     }
 }

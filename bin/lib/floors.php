@@ -14,7 +14,7 @@ const FLOORS = [
     ['Problems', 'Documents', 'Planning', 'Imports'],
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],
-    ['Economics', 'Forms', 'Meetings', 'Releases'],
+    ['Economics', 'Forms', 'Manufacturing', 'Meetings', 'Releases'],
     ['Dossier'],
     ['Desk', 'Console'],
     ['Providers'],
@@ -57,7 +57,7 @@ function drawnFloors(): string
         foreach ($areas as $at => $area) {
             $on = array_diff(array_keys($stands[$area] ?? []), $ground, [$area]);
             sort($on);
-            $lines[] = rtrim(sprintf(' %s  %-12s %s', $at === 0 ? sprintf('%2d', $height) : '  ', $area, implode(' ', $on)));
+            $lines[] = rtrim(sprintf(' %s  %-14s%s', $at === 0 ? sprintf('%2d', $height) : '  ', $area, implode(' ', $on)));
         }
     }
 

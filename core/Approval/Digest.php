@@ -15,6 +15,22 @@ use Orthotaxis\Core\Structure\LineField;
  */
 final readonly class Digest
 {
+    /** The fields of a line that the first version knew, in its order. */
+    private const FIRST = [
+        LineField::Find,
+        LineField::Component,
+        LineField::Revision,
+        LineField::Quantity,
+        LineField::Unit,
+        LineField::Designators,
+        LineField::Notes,
+        LineField::Operation,
+        LineField::NotModelled,
+        LineField::Phantom,
+        LineField::FirstDay,
+        LineField::LastDay,
+    ];
+
     private const NEWEST = 3;
 
     public static function of(Order $order): string
@@ -56,7 +72,7 @@ final readonly class Digest
             $lines = [];
             foreach ($item->after() as $line) {
                 $texts = [];
-                foreach (LineField::cases() as $field) {
+                foreach (self::FIRST as $field) {
                     if ($field !== LineField::Revision || $line->revision !== null) {
                         $texts[] = $line->text($field);
                     }

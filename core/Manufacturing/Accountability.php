@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Manufacturing;
 
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
 /**
@@ -27,8 +28,8 @@ final readonly class Accountability
 
     /**
      * @param  Structure  $engineering  of the item, as it holds on the day in question
-     * @param  list<BuiltLine>  $built  of the item at the plant, on the same day
-     * @param  array<string, list<BuiltLine>>  $below  by item: what is in it at the plant, of items that only manufacturing has
+     * @param  list<Line>  $built  of the item at the plant, on the same day
+     * @param  array<string, list<Line>>  $below  by item: what is in it at the plant, of items that only manufacturing has
      * @param  list<OnRecord>  $records
      *
      * @throws Refusal when a kit contains itself

@@ -37,11 +37,11 @@ final readonly class OnRecord
             throw Refusal::at('ratio', 'So many for so many: both are above zero.');
         }
 
-        return new self($line, $reason, $by, $new, $unit, $old);
+        return new self(line: $line, reason: $reason, by: $by, new: $new, unit: $unit, old: $old);
     }
 
     public static function leftOut(string $line, string $reason): self
     {
-        return new self($line, $reason, by: null, new: Quantity::one(), unit: null, old: Quantity::one());
+        return new self(line: $line, reason: $reason, by: null, new: Quantity::one(), unit: null, old: Quantity::one());
     }
 }

@@ -30,7 +30,7 @@ final class Slot
     {
         $quantity = Exact::of($line->quantity);
         $this->component = $record === null ? $line->component : $record->by;
-        $this->unit = $record?->unit ?? $line->unit;
+        $this->unit = $record->unit ?? $line->unit;
         $this->wanted = match (true) {
             $record === null => $quantity,
             $record->by === null => Exact::zero(),
@@ -83,8 +83,8 @@ final class Slot
     public function accounted(): Accounted
     {
         return new Accounted(
-            $this->line,
-            $this->account(),
+            line: $this->line,
+            account: $this->account(),
             shares: $this->shares,
             record: $this->record,
             wanted: $this->wanted,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Structure;
 
 use Orthotaxis\Core\Calendar\Validity;
+use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
@@ -21,6 +22,13 @@ final readonly class Line
 
     public const LONGEST_DESIGNATORS = 2_000;
 
+    /** Scrap is kept in so many parts of a million of what stays in; people say it in per cent. */
+    public const SCRAP_PLACES = 4;
+
+    /**
+     * @param  int  $scrap  millionths of the quantity that are lost on top of it
+     * @param  string  $takesOver  on a line of manufacturing: the key of the engineering line it stands for, or a part of; empty where it says none
+     */
     public function __construct(
         public string $key,
         public int $find,
@@ -34,6 +42,8 @@ final readonly class Line
         public Validity $validity = new Validity(),
         public bool $phantom = false,
         public ?string $revision = null,
+        public int $scrap = 0,
+        public string $takesOver = '',
     ) {}
 
     /** What is below the line: the component as it is on the day, or one revision of it. */
@@ -60,6 +70,8 @@ final readonly class Line
             LineField::Designators => $this->designators,
             LineField::Notes => $this->notes,
             LineField::Operation => $this->operation === null ? '' : (string) $this->operation,
+            LineField::Scrap => $this->scrap === 0 ? '' : FixedPoint::format($this->scrap, self::SCRAP_PLACES),
+            LineField::TakesOver => $this->takesOver,
             LineField::NotModelled => $this->notModelled ? 'yes' : '',
             LineField::Phantom => $this->phantom ? 'yes' : '',
             LineField::FirstDay => (string) $this->validity->from,
@@ -99,6 +111,12 @@ final readonly class Line
         if ($this->operation !== $other->operation) {
             $differs[] = LineField::Operation;
         }
+        if ($this->scrap !== $other->scrap) {
+            $differs[] = LineField::Scrap;
+        }
+        if ($this->takesOver !== $other->takesOver) {
+            $differs[] = LineField::TakesOver;
+        }
         if ($this->notModelled !== $other->notModelled) {
             $differs[] = LineField::NotModelled;
         }
@@ -117,10 +135,10 @@ final readonly class Line
         return $differs;
     }
 
-    /** As engineering sees it, who knows of no operations. */
-    public function withoutOperation(): self
+    /** As engineering sees it, who knows of no operations, no scrap, and of nobody who takes it over. */
+    public function asEngineeringSees(): self
     {
-        return $this->operation === null
+        return $this->operation === null && $this->scrap === 0 && $this->takesOver === ''
             ? $this
             : new self(
                 key: $this->key,

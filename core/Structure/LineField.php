@@ -15,10 +15,23 @@ enum LineField: string
     case Designators = 'designators';
     case Notes = 'notes';
     case Operation = 'operation';
+    case Scrap = 'scrap';
+    case TakesOver = 'takes_over';
     case NotModelled = 'not_modelled';
     case Phantom = 'phantom';
     case FirstDay = 'first_day';
     case LastDay = 'last_day';
+
+    /** @return list<self> what engineering declares of a line; the others are the plant's */
+    public static function ofEngineering(): array
+    {
+        return array_values(
+            array_filter(
+                self::cases(),
+                static fn(self $field): bool => !in_array($field, [self::Operation, self::Scrap, self::TakesOver], true),
+            ),
+        );
+    }
 
     public function inWords(): string
     {

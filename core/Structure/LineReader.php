@@ -6,6 +6,7 @@ namespace Orthotaxis\Core\Structure;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Calendar\Validity;
+use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
@@ -44,6 +45,8 @@ final class LineReader
                 ? null
                 : $this->whole(LineField::Operation, $text(LineField::Operation), $was->operation ?? 0, 'operation', 9_999);
         $validity = $this->validity($text(LineField::FirstDay), $text(LineField::LastDay), $was->validity ?? Validity::always());
+        $scrap = $this->scrap($text(LineField::Scrap), $was->scrap ?? 0);
+        $takesOver = $this->short(LineField::TakesOver, $text(LineField::TakesOver) ?? $was?->takesOver, 36);
         $revision = $this->short(LineField::Revision, $text(LineField::Revision) ?? $was?->revision, 20);
         $this->checkCount($quantity, $unit, $designators);
 
@@ -64,6 +67,8 @@ final class LineReader
             validity: $validity,
             phantom: self::yes($fields, LineField::Phantom, $was->phantom ?? false),
             revision: $revision === '' ? null : $revision,
+            scrap: $scrap,
+            takesOver: $takesOver,
         );
     }
 
@@ -114,6 +119,20 @@ final class LineReader
         }
 
         return (int) $text;
+    }
+
+    /** @return int millionths */
+    private function scrap(?string $text, int $was): int
+    {
+        if ($text === null) {
+            return $was;
+        }
+        $scrap = $text === '' ? 0 : FixedPoint::parse($text, Line::SCRAP_PLACES);
+        if ($scrap === null || $scrap < 0 || $scrap >= Quantity::ONE) {
+            $this->reasons['scrap'] = 'Scrap is a percentage from 0 to less than 100, with at most four decimals.';
+        }
+
+        return $scrap ?? $was;
     }
 
     private function quantity(?string $text, ?Quantity $was): ?Quantity

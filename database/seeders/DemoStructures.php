@@ -53,6 +53,12 @@ final class DemoStructures
         return array_map(static fn(array $steps): Structure => $steps[0], self::steps());
     }
 
+    /** @return array<string, Structure> after all closed changes */
+    public static function now(): array
+    {
+        return array_map(static fn(array $steps): Structure => $steps[count($steps) - 1], self::steps());
+    }
+
     /** @return array<string, list<Structure>> */
     public static function steps(): array
     {

@@ -11,7 +11,7 @@ use Symfony\Component\Finder\Finder;
 const ROOMS = [
     ['lib'],
     ['ui'],
-    ['attachments', 'assessment', 'imports', 'people', 'planning', 'register', 'releases', 'setup'],
+    ['attachments', 'assessment', 'imports', 'manufacturing', 'people', 'planning', 'register', 'releases', 'setup'],
     ['documents', 'desk'],
     ['structures'],
     ['problems', 'requests'],

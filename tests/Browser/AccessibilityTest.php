@@ -29,6 +29,7 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'Items' => ['mira.okafor', '/items', 'Standard cost'],
     'an item' => ['mira.okafor', '/items/200-0010', 'Not on revision E yet'],
     'a structure summed up' => ['mira.okafor', '/items/200-0001?view=summed', 'Longest lead time'],
+    'accountability' => ['mira.okafor', '/items/200-0010?kind=manufacturing&plant=Tarn&view=accounted', 'lines open'],
     'a tree of all levels' => ['mira.okafor', '/items/100-0012?levels=30', 'lines shown'],
     'a comparison' => ['mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same'],
     'a draft of a drawing' => ['mira.okafor', '/items/800-0041/sheet', 'First release'],

@@ -154,6 +154,23 @@ it('offers a site as soon as an administrator has set it up, and no longer once 
     $this->screen->see('Tarn, final assembly')->dontSee('Holm, castings');
 });
 
+it('says how each plant accounts for what engineering declares, and what it has not taken over', function (): void {
+    $this->screen->signIn('vera.stone', '/items/200-0010?kind=manufacturing')->choose('Plant', 'Plant Weir')->press('Accountability');
+    $this->screen
+        ->see('Complete. 10 lines accounted for, none open.')
+        ->see('4 pc at operation 30 in 200-0090')
+        ->see('500 mm and scrap at operation 20')
+        ->see('Shown on the screen of the work place')
+        ->see('Gauge, roller gap');
+    $this->screen
+        ->choose('Plant', 'Plant Tarn')
+        ->see('1 of 10 lines open.')
+        ->press('Open 1')
+        ->see('Silicone grease')
+        ->dontSee('Tube clamp');
+    expect((string) parse_url($this->screen->driver->getCurrentURL(), PHP_URL_QUERY))->toContain('lines=open');
+});
+
 it('finds an item in spite of an error of typing, and by what it is used in', function (): void {
     $this->screen->signIn('vera.stone', '/items')->type('Number or words of the title', 'pmup haed')->see('200-0010');
     $this->screen->press('Show all')->pick('Used in', '200-0010')->see('Rotor shaft')->dontSee('Battery pack');

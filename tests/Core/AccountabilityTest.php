@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Manufacturing\Accountability;
 use Orthotaxis\Core\Manufacturing\Accounted;
-use Orthotaxis\Core\Manufacturing\BuiltLine;
 use Orthotaxis\Core\Manufacturing\OnRecord;
 use Orthotaxis\Core\Manufacturing\Share;
 use Orthotaxis\Core\Quantity\Exact;
@@ -17,18 +16,20 @@ use Random\Randomizer;
 use Tests\Core\Support\Make;
 
 /** The plant's line of a component, at an operation. */
-function built(
-    string $component,
-    string $quantity,
-    int $operation = 10,
-    string $of = '',
-    Unit $unit = Unit::Piece,
-    int $scrap = 0,
-): BuiltLine {
+function built(string $component, string $quantity, int $operation = 10, string $of = '', Unit $unit = Unit::Piece, int $scrap = 0): Line
+{
     static $key = 0;
-    $line = new Line('built-' . ++$key, $operation, $component, Quantity::parse($quantity), $unit, operation: $operation);
 
-    return new BuiltLine($line, $of, $scrap);
+    return new Line(
+        key: 'built-' . ++$key,
+        find: $operation,
+        component: $component,
+        quantity: Quantity::parse($quantity),
+        unit: $unit,
+        operation: $operation,
+        scrap: $scrap,
+        takesOver: $of,
+    );
 }
 
 /**
@@ -41,10 +42,10 @@ function accounts(Accountability $of): array
     return array_map(static fn(Accounted $line): array => [$line->line->find, $line->account->value, "{$line->rest}"], $of->lines);
 }
 
-/** @return list<BuiltLine> the same lines, as a plant would take them over whole */
+/** @return list<Line> the same lines, as a plant would take them over whole */
 function takenOver(Structure $engineering): array
 {
-    return array_values(array_map(static fn(Line $line): BuiltLine => new BuiltLine($line, $line->key), $engineering->lines));
+    return array_values(array_map(static fn(Line $line): Line => $line->with(['takes_over' => $line->key]), $engineering->lines));
 }
 
 it('lists what is not taken over, and marks what engineering does not declare', function (): void {
@@ -111,7 +112,7 @@ it('takes another unit and scrap on top for what they are, and no unit that does
 it('takes another component in its place where that is on record, so many for so many', function (): void {
     // Four rivets where engineering draws two screws.
     $record = OnRecord::replaced('screw', '620-0003', 'Riveted at Weir', Quantity::parse('4'), Unit::Piece, Quantity::parse('2'));
-    $of = static fn(BuiltLine ...$built): Accountability => Accountability::of(
+    $of = static fn(Line ...$built): Accountability => Accountability::of(
         new Structure([Make::line('screw', 70, '600-0014', '6')]),
         array_values($built),
         records: [$record],
@@ -137,7 +138,7 @@ it('catches one part in engineering and another in manufacturing, where nothing 
 });
 
 it('leaves out what is on record as left out, and nothing else', function (): void {
-    $of = static fn(BuiltLine ...$built): Accountability => Accountability::of(
+    $of = static fn(Line ...$built): Accountability => Accountability::of(
         new Structure([Make::line('label', 90, '730-0002', '1'), Make::line('more', 95, '730-0002', '1')]),
         array_values($built),
         records: [OnRecord::leftOut('label', 'Printed at the customer.')],
@@ -197,8 +198,7 @@ it('balances to the last digit through any number of levels', function (): void 
 it('is complete for a structure that is taken over as it is, whoever says for what', function (): void {
     Make::many(static function (Randomizer $random): void {
         $engineering = Make::structure($random);
-        $unsaid = array_map(static fn(BuiltLine $built): BuiltLine => new BuiltLine($built->line), takenOver($engineering));
-        foreach ([takenOver($engineering), $unsaid] as $built) {
+        foreach ([takenOver($engineering), array_values($engineering->lines)] as $built) {
             $of = Accountability::of($engineering, $built);
             expect($of->open())->toBe([])->and($of->additions)->toBe([]);
         }
@@ -213,12 +213,9 @@ it('lists exactly the line whose quantity was edited', function (): void {
             return;
         }
         $at = $random->getInt(0, count($built) - 1);
-        $line = $built[$at]->line;
+        $line = $built[$at];
         $more = $line->quantity->plus(Quantity::ofMillionths($random->getInt(1, 3_000_000)));
-        $built[$at] = new BuiltLine(
-            new Line($line->key, $line->find, $line->component, $more, $line->unit, operation: $line->operation),
-            $line->key,
-        );
+        $built[$at] = new Line($line->key, $line->find, $line->component, $more, $line->unit, takesOver: $line->key);
         $open = Accountability::of($engineering, $built)->open();
         expect(array_map(static fn(Accounted $one): string => $one->line->key, $open))
             ->toBe([$line->key])
@@ -230,15 +227,15 @@ it('lists exactly the line whose quantity was edited', function (): void {
 it('gives away every part once: shares and additions add up to what is built', function (): void {
     Make::many(static function (Randomizer $random): void {
         $engineering = Make::structure($random);
-        $built = array_map(static fn(BuiltLine $one): BuiltLine => new BuiltLine($one->line), takenOver(Make::structure($random)));
+        $built = array_values(Make::structure($random)->lines);
         $of = Accountability::of($engineering, $built);
         $given = [];
         foreach ([...array_merge(...array_column($of->lines, 'shares')), ...$of->additions] as $share) {
-            $key = $share->part->of->line->key;
+            $key = $share->part->of->key;
             $given[$key] = ($given[$key] ?? Exact::zero())->plus($share->quantity);
         }
         foreach ($built as $one) {
-            expect("{$given[$one->line->key]}")->toBe((string) $one->line->quantity);
+            expect("{$given[$one->key]}")->toBe((string) $one->quantity);
         }
     });
 });
@@ -246,14 +243,10 @@ it('gives away every part once: shares and additions add up to what is built', f
 it('changes nothing when lines move to other operations', function (): void {
     Make::many(static function (Randomizer $random): void {
         $engineering = Make::structure($random);
-        $moved = array_map(static function (BuiltLine $built) use ($random): BuiltLine {
-            $line = $built->line;
-
-            return new BuiltLine(
-                new Line($line->key, $line->find, $line->component, $line->quantity, $line->unit, operation: $random->getInt(1, 9) * 10),
-                $built->takesOver,
-            );
-        }, takenOver($engineering));
+        $moved = array_map(
+            static fn(Line $line): Line => $line->with(['operation' => (string) ($random->getInt(1, 9) * 10)]),
+            takenOver($engineering),
+        );
         expect(accounts(Accountability::of($engineering, $moved)))->toBe(
             accounts(Accountability::of($engineering, takenOver($engineering))),
         );

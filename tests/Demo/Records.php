@@ -91,6 +91,10 @@ final class Records
                 'items/@/structure/json',
                 'items/@/structure/pdf?levels=one',
             ),
+            'api/items/{number}/accountability' => [
+                ...$each($items, 'items/@/accountability'),
+                ...$each($few, "items/@/accountability?plant={$plant}"),
+            ],
             'api/items/{number}/documents' => $each($items, 'items/@/documents'),
             'api/items/{number}/older-uses' => $each($items, 'items/@/older-uses'),
             'api/items/{number}/planned-uses' => $each($items, 'items/@/planned-uses'),
@@ -161,7 +165,7 @@ final class Records
 
         return match ($kind) {
             'item' => [
-                ...$of('/items/@', '/items/@?view=summed', '/items/@?view=used'),
+                ...$of('/items/@', '/items/@?view=summed', '/items/@?kind=manufacturing&view=accounted'),
                 '/items/800-0041/sheet',
                 '/items/820-0001/sheet',
                 '/items/800-0011/mark-up',

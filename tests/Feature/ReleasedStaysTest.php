@@ -36,6 +36,10 @@ it('refuses to change what is released, also in SQL', function (string $sql, str
         "UPDATE structure_lines SET content_id = (SELECT id FROM revisions WHERE status = 'in_work' LIMIT 1)",
         'never changes',
     ],
+    'something on record' => [
+        "INSERT INTO line_records (content_id, line_key, reason) SELECT content_id, line_key, 'No.' FROM structure_lines LIMIT 1",
+        'never changes',
+    ],
     'a revision of another item' => ["UPDATE contents SET item_id = (SELECT min(id) FROM items) WHERE status = 'in_work'", 'never changes'],
     'a revision that becomes what a plant builds' => [
         "UPDATE contents SET kind = 'manufacturing', plant = 'Weir' WHERE status = 'in_work'",

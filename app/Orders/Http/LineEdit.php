@@ -30,7 +30,7 @@ final class LineEdit extends FormRequest
         return [
             'operation' => ['required', Rule::enum(EditOperation::class)],
             'line' => 'nullable|uuid|required_unless:operation,add',
-            'fields' => ['present', 'array:' . implode(',', array_column(LineField::cases(), 'value'))],
+            'fields' => ['present', 'array:' . implode(',', array_column(LineField::ofEngineering(), 'value'))],
             'fields.*' => 'nullable|string|max:4000',
             'seen' => 'required|integer|min:0',
         ];

@@ -48,7 +48,7 @@ final class LineEdits extends FormRequest
             'edits' => 'required|array|list|max:' . self::MOST,
             'edits.*.operation' => ['required', Rule::enum(EditOperation::class)],
             'edits.*.line' => 'nullable|uuid|required_unless:edits.*.operation,add',
-            'edits.*.fields' => ['present', 'array:' . implode(',', array_column(LineField::cases(), 'value'))],
+            'edits.*.fields' => ['present', 'array:' . implode(',', array_column(LineField::ofEngineering(), 'value'))],
             'edits.*.fields.*' => 'nullable|string|max:4000',
             'seen' => 'required|integer|min:0',
         ];

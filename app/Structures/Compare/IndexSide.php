@@ -55,7 +55,7 @@ final readonly class IndexSide implements NamedSide
     {
         $read = $this->index->read($lines);
 
-        return $this->operations ? $read : array_map(static fn(Line $line): Line => $line->withoutOperation(), $read);
+        return $this->operations ? $read : array_map(static fn(Line $line): Line => $line->asEngineeringSees(), $read);
     }
 
     public function numbers(array $items): array

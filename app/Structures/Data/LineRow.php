@@ -6,6 +6,7 @@ namespace App\Structures\Data;
 
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\LineField;
 
 /** The fields of a structure line as text. */
 #[OA\Schema]
@@ -21,6 +22,11 @@ final readonly class LineRow
         #[OA\Property] public string $designators,
         #[OA\Property] public string $notes,
         #[OA\Property] public ?int $operation,
+        #[OA\Property(description: 'per cent lost on top of the quantity; empty: none')] public string $scrap,
+        #[
+            OA\Property(description: 'of manufacturing: the key of the engineering line it stands for; null: it says none'),
+        ]
+        public ?string $takes_over,
         #[OA\Property] public bool $not_modelled,
         #[OA\Property(description: 'never stocked: its own components go straight into the parent')] public bool $phantom,
         #[OA\Property] public ?string $first_day,
@@ -39,6 +45,8 @@ final readonly class LineRow
             designators: $line->designators,
             notes: $line->notes,
             operation: $line->operation,
+            scrap: $line->text(LineField::Scrap),
+            takes_over: $line->takesOver === '' ? null : $line->takesOver,
             not_modelled: $line->notModelled,
             phantom: $line->phantom,
             first_day: $line->validity->from?->__toString(),

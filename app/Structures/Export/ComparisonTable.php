@@ -26,6 +26,8 @@ final readonly class ComparisonTable
         'designators' => 'Designators',
         'notes' => 'Notes',
         'operation' => 'Operation',
+        'scrap' => 'Scrap, %',
+        'takes_over' => 'Takes over',
         'not_modelled' => 'Not modelled',
         'phantom' => 'Phantom',
         'first_day' => 'First day',

@@ -58,7 +58,7 @@ final class BuildIndex
 
         [$items, $ordered] = $this->topological();
         $this->write($path, $items);
-        IndexFolder::write($path, 'manifest-2', [
+        IndexFolder::write($path, 'manifest-3', [
             'known' => $known,
             'database' => self::database(),
             'size' => count($items),

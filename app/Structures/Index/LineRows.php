@@ -43,7 +43,8 @@ final readonly class LineRows
             l.quantity, l.unit, c.unit AS item_unit, l.phantom,
             uuid_hash_extended(l.line_key, 0) AS identity,
             hashtextextended(concat_ws(chr(31), l.find, l.component_id, l.quantity, l.unit, l.designators, l.notes, coalesce(l.operation::text, '-'),
-                l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-'), l.pinned_id), 0) AS digest
+                l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-'), l.pinned_id,
+                nullif(l.scrap, 0), l.takes_over), 0) AS digest
         FROM structure_lines l JOIN items c ON c.id = l.component_id JOIN contents of ON of.id = l.content_id ";
 
     private const RELEASED = " of.status IN ('released', 'superseded', 'obsolete')";

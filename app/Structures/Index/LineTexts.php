@@ -23,7 +23,8 @@ final class LineTexts
     /** The fields of a line in SQL, as LineLoader reads them. */
     public const SQL = 'concat(l.line_key, chr(31), l.find, chr(31), c.number, chr(31), l.quantity, chr(31), l.unit, chr(31), l.designators, chr(31), l.notes, chr(31),
         l.operation, chr(31), l.not_modelled, chr(31), l.phantom, chr(31), l.valid_from, chr(31), l.valid_to, chr(31),
-        CASE WHEN l.pinned_id IS NOT NULL THEN (SELECT p.code FROM revisions p WHERE p.id = l.pinned_id) END)';
+        CASE WHEN l.pinned_id IS NOT NULL THEN (SELECT p.code FROM revisions p WHERE p.id = l.pinned_id) END,
+        chr(31), l.scrap, chr(31), l.takes_over)';
 
     /** @var resource|null */
     private $file;

@@ -20,6 +20,8 @@ use Orthotaxis\Core\Structure\Line;
  * @property string $designators
  * @property string $notes
  * @property ?int $operation
+ * @property int $scrap millionths of the quantity
+ * @property ?string $takes_over the key of an engineering line
  * @property bool $not_modelled
  * @property bool $phantom
  * @property ?string $valid_from
@@ -55,6 +57,8 @@ final class StructureLine extends Model
             'designators' => $line->designators,
             'notes' => $line->notes,
             'operation' => $line->operation,
+            'scrap' => $line->scrap,
+            'takes_over' => $line->takesOver === '' ? null : $line->takesOver,
             'not_modelled' => $line->notModelled,
             'phantom' => $line->phantom,
             'valid_from' => $line->validity->from?->__toString(),

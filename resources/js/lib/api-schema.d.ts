@@ -516,6 +516,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/{number}/accountability": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["accountability"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/meeting": {
         parameters: {
             query?: never;
@@ -2300,6 +2316,59 @@ export interface components {
                 [key: string]: unknown;
             };
         };
+        /** @description An engineering line, and how a plant accounts for it. */
+        AccountRow: {
+            line: components["schemas"]["LineRow"];
+            item: components["schemas"]["ItemRow"];
+            /** @enum {string} */
+            account: "in_full" | "in_parts" | "otherwise" | "replaced" | "left_out" | "open";
+            /** @description of the component, or of what is in its place */
+            wanted: string;
+            /** @description what is not taken over of it; below zero: what is too much */
+            rest: string;
+            unit: string;
+            /** @description what is wrong besides the quantity */
+            why: string | null;
+            record: components["schemas"]["RecordRow"] | null;
+            shares: components["schemas"]["ShareRow"][];
+        };
+        /** @description What a plant has taken over of an item as engineering declares it. Nothing open is the proof that it builds the design. */
+        AccountabilityPage: {
+            item: string;
+            /** @description null: no plant builds it on that day */
+            plant: string | null;
+            plants: string[];
+            /** @description the revision of what the plant builds */
+            built: string | null;
+            /** @description the revision of engineering for which that was planned */
+            builds: string | null;
+            /** @description the revision of engineering in force, or the number of the order that would make it */
+            declared: string | null;
+            open: number;
+            lines: components["schemas"]["AccountRow"][];
+            additions: components["schemas"]["ShareRow"][];
+        };
+        /** @description What is on record about an engineering line: so much of another item in its place, or nothing. */
+        RecordRow: {
+            /** @description the item in its place; null: the line is left out */
+            by: string | null;
+            /** @description so much of that */
+            new: string;
+            unit: string | null;
+            /** @description for so much of the engineering line, in the unit of that */
+            old: string;
+            reason: string;
+        };
+        /** @description So much of a line of manufacturing, through the kits it stands in. */
+        ShareRow: {
+            key: string;
+            item: components["schemas"]["ItemRow"];
+            quantity: string;
+            unit: string;
+            operation: number | null;
+            scrap: boolean;
+            through: string[];
+        };
         /** @description What awaits the decision of the board, in the order in which it takes it, and what it decided lately. */
         MeetingPage: {
             awaiting: components["schemas"]["MeetingRow"][];
@@ -3084,6 +3153,10 @@ export interface components {
             designators: string;
             notes: string;
             operation: number | null;
+            /** @description per cent lost on top of the quantity; empty: none */
+            scrap: string;
+            /** @description of manufacturing: the key of the engineering line it stands for; null: it says none */
+            takes_over: string | null;
             not_modelled: boolean;
             /** @description never stocked: its own components go straight into the parent */
             phantom: boolean;
@@ -4587,6 +4660,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    accountability: {
+        parameters: {
+            query?: {
+                plant?: string;
+                on?: string;
+                order?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountabilityPage"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {

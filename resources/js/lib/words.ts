@@ -27,6 +27,16 @@ export const itemKinds = {
   service: 'Service',
 } as const;
 
+/** How manufacturing accounts for an engineering line. */
+export const accounts = {
+  in_full: 'In full',
+  in_parts: 'In parts',
+  otherwise: 'In another unit, or with scrap',
+  replaced: 'Replaced on record',
+  left_out: 'Left out on record',
+  open: '▲ Open',
+} as const;
+
 export const supplies = { make: 'Made in house', buy: 'Bought', subcontract: 'Subcontracted' } as const;
 
 export const unitNames = {

@@ -11,6 +11,7 @@ import { Documents } from '../documents/Documents';
 import { FIRST_PLANT, plants } from '../lib/plants';
 import { kinds, type Picture } from '../lib/words';
 import { currency } from '../lib/settings';
+import { Accounts } from '../manufacturing/Accounts';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
@@ -47,7 +48,9 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   const kind = (params.get('kind') ?? 'engineering') as keyof typeof kinds;
   const plant = kind === 'manufacturing' ? (params.get('plant') ?? '') : '';
   const picture: Picture = plant === '' ? { kind } : { kind, plant };
-  const view = params.get('view') === 'summed' ? 'summed' : 'tree';
+  const asked = params.get('view');
+  const accounted = asked === 'accounted' && kind === 'manufacturing';
+  const view = accounted ? 'accounted' : asked === 'summed' ? 'summed' : 'tree';
   const set = (name: string, value: string, usual: string) =>
     setParams(
       (before) => {
@@ -119,7 +122,11 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
                 label="View"
                 value={view}
                 onChange={(value) => set('view', value, 'tree')}
-                options={{ tree: 'Tree', summed: 'Flattened' }}
+                options={{
+                  tree: 'Tree',
+                  summed: 'Flattened',
+                  ...(kind === 'manufacturing' && { accounted: 'Accountability' }),
+                }}
               />
               {kind === 'manufacturing' && (
                 <Select
@@ -146,7 +153,9 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             planned={page.changes.filter(({ ahead }) => ahead)}
             lines={marks.data?.rows.map((row) => row.line) ?? []}
           />
-          {view === 'summed' ? (
+          {accounted ? (
+            <Accounts number={item.number} on={on} plant={plant} order={params.get('order') ?? undefined} />
+          ) : view === 'summed' ? (
             <Summary number={item.number} on={on} picture={picture} />
           ) : (
             <StructureView

@@ -101,6 +101,8 @@ export function line(find: number, component: string, more: Partial<Schemas['Lin
     designators: '',
     notes: '',
     operation: null,
+    scrap: '',
+    takes_over: null,
     not_modelled: false,
     phantom: false,
     first_day: null,

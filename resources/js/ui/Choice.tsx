@@ -4,7 +4,7 @@ import { ToggleGroup } from 'radix-ui';
 interface Props<Value extends string> {
   label: string;
   value: Value;
-  options: Record<Value, string>;
+  options: Partial<Record<Value, string>>;
   onChange: (value: Value) => void;
 }
 

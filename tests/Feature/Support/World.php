@@ -129,11 +129,12 @@ final class World
     }
 
     /**
-     * What a plant builds of an item, released on the day of its revision.
+     * What a plant builds of an item, released on the day of its revision; $besides is given the id of the content while it is in work.
      *
-     * @param  list<array{0: int, 1: string, 2: float|int, 3: string, 4?: int, 5?: string}>  $lines  with operation and line identity
+     * @param  list<array{0: int, 1: string, 2: float|int, 3: string, 4?: int, 5?: string, 6?: string}>  $lines  with operation, line identity,
+     *                                                                                                             and that of the engineering line
      */
-    public function built(string $number, string $plant, array $lines): void
+    public function built(string $number, string $plant, array $lines, ?\Closure $besides = null): void
     {
         $revision = DB::table('revisions')->where('item_id', $this->items[$number])->orderBy('id')->first();
         $subject = ['item_id' => $this->items[$number], 'kind' => 'manufacturing', 'plant' => $plant];
@@ -147,11 +148,17 @@ final class World
                 'quantity' => (int) ($line[2] * 1_000_000),
                 'unit' => $line[3],
                 'operation' => $line[4] ?? null,
+                'takes_over' => $line[6] ?? null,
             ]);
         }
+        $besides === null || $besides($content);
         $built = DB::table('contents')->where('id', $content);
         $built->update(['status' => 'in_review']);
-        $built->update(['status' => 'released', 'effective_from' => $revision->effective_from, 'released_at' => $revision->released_at]);
+        $built->update([
+            'status' => 'released',
+            'effective_from' => $revision->effective_from ?? self::day(-365),
+            'released_at' => $revision->released_at,
+        ]);
     }
 
     /**

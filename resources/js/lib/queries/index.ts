@@ -1,3 +1,4 @@
+import { manufacturing } from './manufacturing';
 import { orders } from './orders';
 import { people } from './people';
 import { planning } from './planning';
@@ -15,6 +16,7 @@ export const queries = {
   ...requests,
   ...orders,
   ...structures,
+  ...manufacturing,
   ...planning,
   ...setUp,
 };

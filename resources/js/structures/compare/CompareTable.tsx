@@ -17,6 +17,8 @@ const heads: Record<string, string> = {
   designators: 'Designators',
   notes: 'Notes',
   operation: 'Operation',
+  scrap: 'Scrap, %',
+  takes_over: 'Takes over',
   not_modelled: 'Not modelled',
   phantom: 'Phantom',
   first_day: 'First day',
@@ -135,6 +137,10 @@ function value(line: Line, field: string): string {
       return line.notes || 'none';
     case 'operation':
       return String(line.operation ?? 'none');
+    case 'scrap':
+      return line.scrap || 'none';
+    case 'takes_over':
+      return line.takes_over === null ? 'not said' : 'said';
     case 'not_modelled':
       return line.not_modelled ? 'yes' : 'no';
     case 'phantom':

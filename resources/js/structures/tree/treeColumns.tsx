@@ -96,6 +96,14 @@ export function treeColumns(words: string): Column<TreeRow>[] {
       cell: (row) => row.line.operation,
       hidden: true,
     },
+    {
+      id: 'scrap',
+      head: 'Scrap, %',
+      text: (row) => row.line.scrap,
+      cell: (row) => row.line.scrap,
+      numeric: true,
+      hidden: true,
+    },
   ];
 }
 

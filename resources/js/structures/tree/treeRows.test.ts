@@ -16,6 +16,8 @@ const row = (path: string, opens = false): TreeRow => {
       designators: '',
       notes: number === 'b' ? 'with glue' : '',
       operation: null,
+      scrap: '',
+      takes_over: null,
       not_modelled: false,
       phantom: false,
       first_day: null,

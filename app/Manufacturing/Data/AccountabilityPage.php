@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Manufacturing\Data;
+
+use App\Http\Api\ListOf;
+use App\Structures\Data\ItemRow;
+use App\Structures\Models\Content;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Manufacturing\Accountability;
+use Orthotaxis\Core\Manufacturing\Accounted;
+use Orthotaxis\Core\Manufacturing\Share;
+
+/** What a plant has taken over of an item as engineering declares it. Nothing open is the proof that it builds the design. */
+#[OA\Schema]
+final readonly class AccountabilityPage
+{
+    /**
+     * @param  list<string>  $plants
+     * @param  list<AccountRow>  $lines
+     * @param  list<ShareRow>  $additions
+     */
+    private function __construct(
+        #[OA\Property] public string $item,
+        #[OA\Property(description: 'null: no plant builds it on that day')] public ?string $plant,
+        #[ListOf('string')] public array $plants,
+        #[OA\Property(description: 'the revision of what the plant builds')] public ?string $built,
+        #[OA\Property(description: 'the revision of engineering for which that was planned')] public ?string $builds,
+        #[
+            OA\Property(description: 'the revision of engineering in force, or the number of the order that would make it'),
+        ]
+        public ?string $declared,
+        #[OA\Property] public int $open,
+        #[ListOf(AccountRow::class)] public array $lines,
+        #[ListOf(ShareRow::class)] public array $additions,
+    ) {}
+
+    /**
+     * @param  list<string>  $plants
+     * @param  array<string, ItemRow>  $items  by number
+     */
+    public static function of(
+        string $item,
+        ?Content $content,
+        array $plants,
+        ?string $builds,
+        ?string $declared,
+        Accountability $of,
+        array $items,
+    ): self {
+        return new self(
+            item: $item,
+            plant: $content?->plant,
+            plants: $plants,
+            built: $content?->code,
+            builds: $builds,
+            declared: $declared,
+            open: count($of->open()),
+            lines: array_map(static fn(Accounted $line): AccountRow => AccountRow::of($line, $items), $of->lines),
+            additions: array_map(static fn(Share $share): ShareRow => ShareRow::of($share, $items), $of->additions),
+        );
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Manufacturing\Http;
+
+use App\Days\Today;
+use App\Http\Api\InPath;
+use App\Http\Api\InQuery;
+use App\Http\Api\Ok;
+use App\Http\Api\Refused;
+use App\Manufacturing\AccountabilityReader;
+use App\Manufacturing\Data\AccountabilityPage;
+use App\Structures\Models\Item;
+use App\Vocabulary\ChoiceList;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Refusal;
+
+final class AccountabilityController
+{
+    #[OA\Get(path: '/api/items/{number}/accountability', operationId: 'accountability', tags: ['manufacturing'])]
+    #[InPath('number'), InQuery('plant'), InQuery('on'), InQuery('order'), Ok(AccountabilityPage::class), Refused]
+    public function show(string $number, Request $request, AccountabilityReader $reader): JsonResponse
+    {
+        $request->validate(['order' => 'nullable|string|max:20', 'plant' => 'nullable|string|max:40']);
+        $plant = $request->string('plant')->toString();
+        if ($plant !== '' && !ChoiceList::Site->knows($plant)) {
+            throw Refusal::at('plant', "There is no plant {$plant}.");
+        }
+
+        return new JsonResponse(
+            $reader->read(
+                Item::query()->with('everReleased')->where('number', $number)->firstOrFail(),
+                $plant === '' ? null : $plant,
+                Today::orAsked($request),
+                $request->string('order')->toString() ?: null,
+            ),
+        );
+    }
+}

@@ -1,0 +1,12 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, told } from '../api';
+
+/** What plants build of items. */
+export const manufacturing = {
+  accountability: (number: string, query: { on?: string; plant?: string; order?: string }) =>
+    queryOptions({
+      queryKey: ['items', 'accountability', number, query],
+      queryFn: () => told(api.GET('/api/items/{number}/accountability', { params: { path: { number }, query } })),
+      placeholderData: (before) => before,
+    }),
+};

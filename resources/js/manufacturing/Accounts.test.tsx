@@ -1,0 +1,124 @@
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { item, line, tube } from '../testing/make';
+import { server } from '../testing/server';
+import { address, show } from '../testing/show';
+import { Accounts } from './Accounts';
+
+const screw = item('600-0014', 'Screw');
+const rivet = item('620-0003', 'Rivet');
+const share = (of: Schemas['ItemRow'], more: Partial<Schemas['ShareRow']> = {}): Schemas['ShareRow'] => ({
+  key: 'built-1',
+  item: of,
+  quantity: '1',
+  unit: 'pc',
+  operation: 10,
+  scrap: false,
+  through: [],
+  ...more,
+});
+const row = (
+  find: number,
+  of: Schemas['ItemRow'],
+  account: Schemas['AccountRow']['account'],
+  more: Partial<Schemas['AccountRow']> = {},
+): Schemas['AccountRow'] => ({
+  line: line(find, of.number, { quantity: '6' }),
+  item: of,
+  account,
+  wanted: '6',
+  rest: '0',
+  unit: 'pc',
+  why: null,
+  record: null,
+  shares: [],
+  ...more,
+});
+const page: Schemas['AccountabilityPage'] = {
+  item: '200-0010',
+  plant: 'Weir',
+  plants: ['Tarn', 'Weir'],
+  built: 'B',
+  builds: 'E',
+  declared: 'F',
+  open: 2,
+  lines: [
+    row(10, screw, 'in_parts', {
+      shares: [
+        share(screw, { quantity: '2' }),
+        share(screw, { key: 'built-2', quantity: '4', operation: 30, through: ['200-0090'], scrap: true }),
+      ],
+    }),
+    row(20, screw, 'replaced', {
+      shares: [share(rivet, { quantity: '12' })],
+      record: { by: '620-0003', new: '2', unit: 'pc', old: '1', reason: 'Riveted.' },
+    }),
+    row(30, tube, 'open', { rest: '0.5', unit: 'm' }),
+    row(40, tube, 'open', { rest: '-1', why: 'built in pc, declared in m: these do not convert' }),
+    row(50, tube, 'left_out', { record: { by: null, new: '1', unit: null, old: '1', reason: 'Not issued.' } }),
+  ],
+  additions: [share(item('900-0001', 'Gauge', { kind: 'tool' }), { operation: 20 })],
+};
+
+async function accounts(of = page, order?: string) {
+  server.on('GET /api/items/200-0010/accountability', of);
+  const user = await show(<Accounts number="200-0010" on="2026-11-25" plant="Weir" order={order} />);
+  await screen.findByRole('status');
+  return user;
+}
+const cells = (name: RegExp) =>
+  within(screen.getByRole('grid', { name }))
+    .getAllByRole('row')
+    .slice(1)
+    .map((one) =>
+      within(one)
+        .getAllByRole('gridcell')
+        .map((cell) => cell.textContent),
+    );
+
+describe('accountability', () => {
+  it('says of each engineering line how it is accounted for, by what, and what is open', async () => {
+    await accounts();
+    expect(cells(/^Engineering lines/).map((row) => row.slice(4))).toEqual([
+      ['In parts', '2 pc at operation 104 pc and scrap at operation 30 in 200-0090', '', ''],
+      ['Replaced on record', '12 pc of 620-0003 at operation 10', '', '2 pc of 620-0003 for 1 pc: Riveted.'],
+      ['▲ Open', '', '0.5 m', ''],
+      ['▲ Open', '', '1 pc too much; built in pc, declared in m: these do not convert', ''],
+      ['Left out on record', '', '', 'Not issued.'],
+    ]);
+    expect(cells(/^Additions/)[0]?.[1]).toBe('900-0001');
+    expect(screen.getByRole('status').textContent).toContain('2 of 5 lines open. Weir builds it by its revision B');
+  });
+
+  it('shows what is open alone, and keeps that in the address', async () => {
+    const user = await accounts();
+    await user.click(screen.getByRole('radio', { name: 'Open 2' }));
+    expect(cells(/^Engineering lines/)).toHaveLength(2);
+    expect(address()).toBe('/?lines=open');
+  });
+
+  it('says that it is complete, which an empty list proves', async () => {
+    const user = await accounts({ ...page, open: 0, lines: page.lines.slice(0, 2), additions: [] });
+    expect(screen.getByRole('status').textContent).toContain('Complete. 2 lines accounted for, none open.');
+    await user.click(screen.getByRole('radio', { name: 'Open 0' }));
+    expect(screen.getByText('Nothing is open.')).toBeTruthy();
+    expect(screen.getByText('The plant adds nothing to what engineering declares.')).toBeTruthy();
+  });
+
+  it('is told of engineering as an order would make it', async () => {
+    await accounts({ ...page, declared: 'ECO-00084' }, 'ECO-00084');
+    expect(screen.getByRole('status').textContent).toContain('engineering as ECO-00084 would make it');
+    expect(server.asked('GET /api/items/200-0010/accountability')[0]?.query).toEqual({
+      on: '2026-11-25',
+      plant: 'Weir',
+      order: 'ECO-00084',
+    });
+  });
+
+  it('says that no plant builds it', async () => {
+    await accounts({ ...page, plant: null, plants: [], built: null });
+    expect(screen.getByRole('status').textContent).toContain('No plant builds it on that day');
+    expect(screen.queryByRole('grid')).toBeNull();
+  });
+});
