@@ -129,10 +129,11 @@ final class World
     }
 
     /**
-     * What a plant builds of an item, released on the day of its revision; $besides is given the id of the content while it is in work.
+     * What a plant builds of an item, released on the day of its revision. Lines say operation, their identity, and that of the
+     * engineering line they stand for.
      *
-     * @param  list<array{0: int, 1: string, 2: float|int, 3: string, 4?: int, 5?: string, 6?: string}>  $lines  with operation, line identity,
-     *                                                                                                             and that of the engineering line
+     * @param  list<array{0: int, 1: string, 2: float|int, 3: string, 4?: int, 5?: ?string, 6?: string}>  $lines
+     * @param  ?\Closure(int): void  $besides  done to the content while it is in work
      */
     public function built(string $number, string $plant, array $lines, ?\Closure $besides = null): void
     {
