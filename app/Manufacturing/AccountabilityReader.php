@@ -29,7 +29,7 @@ final readonly class AccountabilityReader
      */
     public function read(Item $item, ?string $plant, Day $day, ?string $order = null): AccountabilityPage
     {
-        $contents = $this->plants->ofItem($item->id, $day);
+        $contents = $this->plants->ofItems([$item->id], $day);
         $content = $plant === null ? $contents->first() : $contents->firstWhere('plant', $plant);
         $revision = self::revision($item, $day);
         $engineering =
@@ -37,12 +37,7 @@ final readonly class AccountabilityReader
         $of =
             $content === null
                 ? Accountability::of($engineering, [])
-                : Accountability::of(
-                    $engineering,
-                    array_values($this->plants->lines($content, $day)->lines),
-                    $this->plants->below($content, $day),
-                    $this->plants->records($content),
-                );
+                : $this->plants->account($contents->where('id', $content->id), [$item->id => $engineering], $day)[$content->id];
         $numbers = [];
         foreach ([...array_merge(...array_column($of->lines, 'shares')), ...$of->additions] as $share) {
             array_push($numbers, $share->part->component(), ...$share->part->through);

@@ -27,7 +27,7 @@ final readonly class Line
 
     /**
      * @param  int  $scrap  millionths of the quantity that are lost on top of it
-     * @param  string  $takesOver  of manufacturing: the key of the engineering line it stands for, or for a part of; empty where it says none
+     * @param  string  $takesOver  of manufacturing: the key of the engineering line it stands for, or for a part of; empty: it says none
      */
     public function __construct(
         public string $key,

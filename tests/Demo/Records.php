@@ -135,6 +135,7 @@ final class Records
             'api/form-templates/{id}/file' => $each($this->all('form template'), 'form-templates/@/file'),
             'api/forms/{number}/file' => $each($of('form'), 'forms/@/file'),
             'api/orders/{number}/review' => $each($of('order'), 'orders/@/review'),
+            'api/orders/{number}/accountability' => $each($of('order'), 'orders/@/accountability'),
             'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
             'api/orders/{number}/items/{item}/redline' => $pairs($of('revised item'), 'orders/@order/items/@item/redline'),
             'api/orders/{number}/items/{item}/sheet/{format}' => $pairs($of('revised item'), 'orders/@order/items/@item/sheet/csv'),

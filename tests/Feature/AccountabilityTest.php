@@ -82,6 +82,13 @@ it('tells it of engineering as an open order would make it', function (): void {
         ->assertJsonPath('lines.0.line.component', '200-0041')
         ->assertJsonPath('lines.0.account', 'open')
         ->assertJsonPath('additions.*.item.number', ['200-0040']);
+    // The same for all that the order revises, plant by plant.
+    $this->world
+        ->as('vera', 'GET', "/orders/{$order}/accountability")
+        ->assertOk()
+        ->assertExactJson([
+            ['item' => '200-0010', 'title' => 'Pump head', 'plant' => 'Weir', 'built' => 'A', 'lines' => 3, 'open' => 1, 'additions' => 1],
+        ]);
     ($this->of)('?order=ECO-99999')
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['order']]);
@@ -116,4 +123,20 @@ it('asks the database as often for many kits as for one', function (): void {
         return count(DB::getQueryLog());
     };
     expect($asked('Tarn'))->toBe($asked('Weir'));
+    $order = $this->world->opened();
+    $this->world->only('mira', 'PUT', "/orders/{$order}/items/200-0001", [
+        'outcome' => 'revise',
+        'disposition' => 'use_up',
+        'version' => 5,
+    ]);
+    $ofOrder = function () use ($order): int {
+        DB::flushQueryLog();
+        $this->world->as('vera', 'GET', "/orders/{$order}/accountability")->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    $one = $ofOrder();
+    $this->world->built('200-0001', 'Tarn', [[10, '200-0010', 1, 'pc']]);
+    $this->world->built('200-0001', 'Weir', [[10, '200-0010', 1, 'pc']]);
+    expect($ofOrder())->toBe($one);
 });

@@ -8,9 +8,13 @@ use App\Days\Today;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
+use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\Manufacturing\AccountabilityReader;
 use App\Manufacturing\Data\AccountabilityPage;
+use App\Manufacturing\Data\PlantAccount;
+use App\Manufacturing\OrderAccountReader;
+use App\Orders\Models\ChangeOrder;
 use App\Structures\Models\Item;
 use App\Vocabulary\ChoiceList;
 use Illuminate\Http\JsonResponse;
@@ -38,5 +42,12 @@ final class AccountabilityController
                 $request->string('order')->toString() ?: null,
             ),
         );
+    }
+
+    #[OA\Get(path: '/api/orders/{number}/accountability', operationId: 'orderAccountability', tags: ['manufacturing'])]
+    #[InPath('number'), OkList(PlantAccount::class), Refused]
+    public function ofOrder(string $number, OrderAccountReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->read(ChangeOrder::query()->where('number', $number)->firstOrFail()));
     }
 }

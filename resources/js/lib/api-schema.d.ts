@@ -532,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/accountability": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orderAccountability"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/meeting": {
         parameters: {
             query?: never;
@@ -2347,6 +2363,18 @@ export interface components {
             open: number;
             lines: components["schemas"]["AccountRow"][];
             additions: components["schemas"]["ShareRow"][];
+        };
+        /** @description A plant that builds an item, and how much of it as an order would make it is open there. */
+        PlantAccount: {
+            item: string;
+            title: string;
+            plant: string;
+            /** @description the revision by which the plant builds it */
+            built: string;
+            lines: number;
+            open: number;
+            /** @description what the plant would go on to build and engineering no longer declares, and what it adds */
+            additions: number;
         };
         /** @description What is on record about an engineering line: so much of another item in its place, or nothing. */
         RecordRow: {
@@ -4694,6 +4722,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AccountabilityPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    orderAccountability: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlantAccount"][];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -36,6 +36,11 @@ const document = (kind: Schemas['SupplyRow']['kind'], name: string): Schemas['Su
   page: '',
 });
 
+const plants: Schemas['PlantAccount'][] = [
+  { item: '200-0010', title: 'Pump head', plant: 'Tarn', built: 'A', lines: 10, open: 2, additions: 1 },
+  { item: '200-0010', title: 'Pump head', plant: 'Weir', built: 'B', lines: 10, open: 0, additions: 0 },
+];
+
 async function strip(more: Partial<Schemas['Consequences']> = {}) {
   server.on('GET /api/orders/ECO-00090/consequences', { ...meaning, ...more }).on('GET /api/exposure', {
     items: [
@@ -52,6 +57,7 @@ async function strip(more: Partial<Schemas['Consequences']> = {}) {
     ],
     strangers: [],
   });
+  server.on('GET /api/orders/ECO-00090/accountability', plants);
   const user = await show(<ConsequenceStrip order="ECO-00090" />);
   await waitFor(() => expect(figure('open documents')).toBe('1open documents'));
   return user;
@@ -76,6 +82,16 @@ describe('what the edits of an order mean', () => {
     const strip_ = screen.getByRole('complementary', { name: 'Consequences' });
     expect(within(strip_).getByText(/WO-18572: 30 pc of 200-0010, revision E, 7 860\.00/)).toBeTruthy();
     expect(within(strip_).queryByText(/LOT-1/)).toBeNull();
+  });
+
+  it('names the plants that build it, and what each has still to take over', async () => {
+    const user = await strip();
+    expect(figure('lines to take over at plants')).toBe('2lines to take over at plants');
+    await user.click(screen.getByText('lines to take over at plants'));
+    expect(screen.getByRole('link', { name: '■ complete, 10 lines' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: '▲ 2 of 10 lines open' }).getAttribute('href')).toBe(
+      '/items/200-0010?kind=manufacturing&plant=Tarn&view=accounted&order=ECO-00090',
+    );
   });
 
   it('opens each figure into its rows, one at a time', async () => {

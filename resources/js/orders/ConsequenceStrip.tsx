@@ -6,6 +6,7 @@ import { amount, signed } from '../lib/format';
 import { queries } from '../lib/queries';
 import { inMoney } from '../lib/settings';
 import { states } from '../lib/words';
+import { PlantAccounts } from '../manufacturing/PlantAccounts';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 
@@ -13,12 +14,14 @@ import { ChangeNumber, ItemNumber } from '../ui/Num';
 export function ConsequenceStrip({ order }: { order: string }) {
   const [open, setOpen] = useState<string | null>(null);
   const { data } = useQuery(queries.consequences(order));
+  const plants = useQuery(queries.orderAccountability(order));
   const exposure = useQuery(queries.exposure(data?.affected ?? []));
   if (!data) return null;
   const documents = exposure.data?.items.flatMap((item) =>
     item.rows.filter((row) => row.kind !== 'stock').map((row) => ({ item: item.item, row })),
   );
   const missing = data.checks.filter((check) => !check.met);
+  const toTakeOver = plants.data?.reduce((sum, { open: lines }) => sum + lines, 0);
   const worst = data.products.find((product) => signed(product.difference) !== '±0.00');
 
   const figures: { id: string; figure: ReactNode; label: string; look?: string; rows: ReactNode }[] = [
@@ -70,6 +73,13 @@ export function ConsequenceStrip({ order }: { order: string }) {
           ))}
         </ul>
       ),
+    },
+    {
+      id: 'plants',
+      figure: toTakeOver ?? '…',
+      label: toTakeOver === 1 ? 'line to take over at plants' : 'lines to take over at plants',
+      look: toTakeOver ? 'text-warn' : '',
+      rows: <PlantAccounts order={order} rows={plants.data ?? []} />,
     },
     {
       id: 'collisions',

@@ -46,6 +46,9 @@ async function page(more: Partial<Schemas['Review']> = {}) {
   server
     .on('GET /api/favourites', [])
     .on('GET /api/exposure', { items: [], strangers: [] })
+    .on('GET /api/orders/ECO-00090/accountability', [
+      { item: '200-0010', title: 'Pump head', plant: 'Weir', built: 'B', lines: 10, open: 3, additions: 0 },
+    ])
     .on('GET /api/orders/ECO-00090/review', { ...review, ...more });
   const user = await show(<ReviewPage />, { at: '/orders/ECO-00090/review', path: '/orders/:number/review' });
   await screen.findByRole('heading', { level: 1, name: 'Thicker tube' });
@@ -58,6 +61,12 @@ describe('the page to judge an order on', () => {
     expect(screen.getByText('100-0012 +1.40 EUR')).toBeTruthy();
     expect(screen.getByText('14 Apr 2027')).toBeTruthy();
     expect(screen.getByText(/Whichever is released second/).textContent).toContain('ECO-00086');
+  });
+
+  it('says which plants have not taken it over', async () => {
+    await page();
+    const plants = within(screen.getByRole('region', { name: 'Manufacturing' }));
+    expect(await plants.findByRole('link', { name: '▲ 3 of 10 lines open' })).toBeTruthy();
   });
 
   it('says so when no product contains it', async () => {

@@ -5,6 +5,7 @@ import { count, day, moment, signed } from '../lib/format';
 import { queries } from '../lib/queries';
 import { nameOf } from '../lib/choices';
 import { dispositions, states } from '../lib/words';
+import { PlantAccounts } from '../manufacturing/PlantAccounts';
 import { ExposureView } from '../planning/ExposureView';
 import { UsedInTable } from '../structures/UsedInTable';
 import { Button } from '../ui/Button';
@@ -28,6 +29,17 @@ export function ReviewPage() {
     <Page title={number}>
       <Loading query={review}>{() => null}</Loading>
     </Page>
+  );
+}
+
+/** Whether manufacturing has taken the change over, plant by plant. */
+function Manufacturing({ order }: { order: string }) {
+  const plants = useQuery(queries.orderAccountability(order));
+  return (
+    <section aria-label="Manufacturing">
+      <h2 className="mb-1">Manufacturing</h2>
+      <Loading query={plants}>{(rows) => <PlantAccounts order={order} rows={rows} />}</Loading>
+    </section>
   );
 }
 
@@ -94,6 +106,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
             <ReviewTable redline={redline} />
           </section>
         ))}
+        <Manufacturing order={order.number} />
         <section aria-label="Items and existing stock">
           <h2 className="mb-1">Disposition of existing stock</h2>
           <ul>

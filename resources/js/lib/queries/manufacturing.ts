@@ -9,4 +9,10 @@ export const manufacturing = {
       queryFn: () => told(api.GET('/api/items/{number}/accountability', { params: { path: { number }, query } })),
       placeholderData: (before) => before,
     }),
+  orderAccountability: (order: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'accountability'],
+      queryFn: () => told(api.GET('/api/orders/{number}/accountability', { params: { path: { number: order } } })),
+      placeholderData: (before) => before,
+    }),
 };
