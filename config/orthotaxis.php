@@ -9,16 +9,6 @@ return [
     // How days, amounts and numbers are written on screen, and whether a decimal comma is understood (BCP 47).
     'locale' => env('ORTHOTAXIS_LOCALE', 'en-GB'),
 
-    // Plants in other zones than ORTHOTAXIS_TIME_ZONE, as PLANT=ZONE parted by commas: their days begin when theirs do.
-    'plant_time_zones' => array_column(
-        array_map(
-            static fn(string $one): array => explode('=', $one, 2) + ['', ''],
-            array_filter(array_map(trim(...), explode(',', (string) env('ORTHOTAXIS_PLANT_TIME_ZONES', '')))),
-        ),
-        1,
-        0,
-    ),
-
     'planning' => [
         // Where the planning system answers, and how long we wait for it before saying that it does not.
         'url' => env('PLANNING_URL', 'http://127.0.0.1:8190'),

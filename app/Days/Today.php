@@ -6,6 +6,7 @@ namespace App\Days;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 
 /** The calendar day it is here, and the day a request asks about. */
@@ -14,10 +15,17 @@ final readonly class Today
     /** @param  string  $plant  the day it is there; empty: in the zone of the installation */
     public static function day(string $plant = ''): Day
     {
-        $zone = config()->array('orthotaxis.plant_time_zones')[$plant] ?? null;
+        $zone = $plant === '' ? null : DB::table('plants')->where('code', $plant)->value('time_zone');
+
+        return self::inZone(is_string($zone) ? $zone : null);
+    }
+
+    /** @param  ?string  $zone  null: that of the installation */
+    public static function inZone(?string $zone): Day
+    {
         $now = CarbonImmutable::now();
 
-        return Day::of(is_string($zone) ? $now->setTimezone($zone) : $now);
+        return Day::of($zone === null ? $now : $now->setTimezone($zone));
     }
 
     /** The day in the question, or today: at the plant whose structure is asked for, where it is of one. */

@@ -3,9 +3,19 @@
 declare(strict_types=1);
 
 use App\Manufacturing\Http\AccountabilityController;
+use App\Manufacturing\Http\PlantController;
+use App\People\Ability;
 use Illuminate\Support\Facades\Route;
 
-/* What plants build, and what of engineering they account for. */
+/* What plants build and when they work, and what of engineering they account for. */
 
 Route::get('/items/{number}/accountability', [AccountabilityController::class, 'show']);
 Route::get('/orders/{number}/accountability', [AccountabilityController::class, 'ofOrder']);
+Route::controller(PlantController::class)
+    ->prefix('plants')
+    ->group(static function (): void {
+        Route::get('/', 'index');
+        Route::put('/{code}', 'update')->middleware(Ability::SetUp->gate());
+        Route::post('/{code}/work-centres', 'add')->middleware(Ability::SetUp->gate());
+        Route::patch('/{code}/work-centres/{centre}', 'set')->middleware(Ability::SetUp->gate());
+    });

@@ -32,6 +32,13 @@ final readonly class Day implements \Stringable
         return intdiv((new \DateTimeImmutable($this->iso, new \DateTimeZone('UTC')))->getTimestamp(), 86_400);
     }
 
+    /** 1 for Monday to 7 for Sunday. */
+    public function weekday(): int
+    {
+        // The first day of 1970 was a Thursday.
+        return (((($this->number() + 3) % 7) + 7) % 7) + 1;
+    }
+
     public function plusDays(int $days): self
     {
         $date = new \DateTimeImmutable($this->iso);

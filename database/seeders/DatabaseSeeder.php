@@ -15,6 +15,7 @@ final class DatabaseSeeder extends Seeder
             PeopleSeeder::class,
             CatalogueSeeder::class,
             StructureSeeder::class,
+            PlantSeeder::class,
             PlanningSeeder::class,
             ClosedChangesSeeder::class,
             OpenChangesSeeder::class,

@@ -169,6 +169,7 @@ function usePages(): Entry[] {
     ['/import', 'Import items and structures', mayImport],
     ['/set-up/categories', 'Set up categories and numbers', maySetUp],
     ['/set-up/choices', 'Set up sites, reasons and sources', maySetUp],
+    ['/set-up/plants', 'Set up plants and work centres', maySetUp],
     ['/set-up/forms', 'Set up forms', maySetUp],
   ];
   return pages.filter(([, , may]) => may).map(([address, label]) => ({ address, number: label, shown: label }));

@@ -36,6 +36,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./setup/ChoicesPage')).ChoicesPage }),
   },
   {
+    path: 'set-up/plants',
+    lazy: async () => ({ Component: (await import('./setup/PlantsPage')).PlantsPage }),
+  },
+  {
     path: 'set-up/forms',
     lazy: async () => ({ Component: (await import('./setup/FormTemplatesPage')).FormTemplatesPage }),
   },

@@ -68,6 +68,7 @@ it('opens the pages of an administrator', function (): void {
         ...faultsOf($this->screen, '/set-up/categories'),
         ...faultsOf($this->screen, '/set-up/forms'),
         ...faultsOf($this->screen, '/set-up/choices'),
+        ...faultsOf($this->screen, '/set-up/plants'),
         ...faultsOf($this->screen, '/import'),
     ])->toBe([]);
 });

@@ -67,6 +67,7 @@ final class Records
             'api/categories' => ['/api/categories'],
             'api/choices' => ['/api/choices'],
             'api/kinds' => ['/api/kinds'],
+            'api/plants' => ['/api/plants'],
             'api/items/{number}' => $each($items, 'items/@'),
             'api/items/{number}/structure' => [
                 ...$each($items, 'items/@/structure?levels=3'),

@@ -229,7 +229,8 @@ it('keeps how each person lays out a table, one table at a time, and nothing tha
 });
 
 it('begins the day of a plant where the plant is, and all other days where the installation is', function (): void {
-    config(['app.timezone' => 'UTC', 'orthotaxis.plant_time_zones' => ['Tarn' => 'Pacific/Auckland']]);
+    config(['app.timezone' => 'UTC']);
+    DB::table('plants')->insert(['code' => 'Tarn', 'time_zone' => 'Pacific/Auckland']);
     $this->travelTo(new DateTimeImmutable('2026-11-26 20:00:00 UTC'));
     // At eight in the evening here it is the next morning there.
     expect((string) Today::day())
@@ -249,19 +250,6 @@ it('begins the day of a plant where the plant is, and all other days where the i
         ->and($on('&plant=Tarn&on=2026-11-20'))
         ->toBe('2026-11-20');
 });
-
-it('reads the zones of plants from the environment, and nothing from an empty one', function (string $said, array $zones): void {
-    putenv("ORTHOTAXIS_PLANT_TIME_ZONES={$said}");
-    $_ENV['ORTHOTAXIS_PLANT_TIME_ZONES'] = $_SERVER['ORTHOTAXIS_PLANT_TIME_ZONES'] = $said;
-    $config = require base_path('config/orthotaxis.php');
-    putenv('ORTHOTAXIS_PLANT_TIME_ZONES');
-    unset($_ENV['ORTHOTAXIS_PLANT_TIME_ZONES'], $_SERVER['ORTHOTAXIS_PLANT_TIME_ZONES']);
-    expect($config['plant_time_zones'])->toBe($zones);
-})->with([
-    ['', []],
-    ['Tarn=Europe/Oslo', ['Tarn' => 'Europe/Oslo']],
-    ['Tarn=Europe/Oslo, Weir=Asia/Kolkata', ['Tarn' => 'Europe/Oslo', 'Weir' => 'Asia/Kolkata']],
-]);
 
 it('starts a server at the next port when the one it wants is held', function (): void {
     $socket = stream_socket_server('tcp://127.0.0.1:0');

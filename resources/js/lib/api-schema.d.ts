@@ -548,6 +548,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plants"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plants/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setPlant"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plants/{code}/work-centres": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addWorkCentre"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plants/{code}/work-centres/{centre}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["setWorkCentre"];
+        trace?: never;
+    };
     "/api/meeting": {
         parameters: {
             query?: never;
@@ -2376,6 +2440,33 @@ export interface components {
             /** @description what the plant would go on to build and engineering no longer declares, and what it adds */
             additions: number;
         };
+        /** @description A day on which a plant does otherwise than on that day of other weeks. */
+        PlantDayRow: {
+            day: string;
+            /** @description false: closed */
+            works: boolean;
+            name: string;
+        };
+        /** @description A plant, when it works, and its work centres. */
+        PlantRow: {
+            code: string;
+            name: string;
+            /** @description offered no longer */
+            retired: boolean;
+            /** @description null: that of the installation */
+            time_zone: string | null;
+            /** @description the day it is there */
+            today: string;
+            weekdays: number[];
+            /** @description such as 06:00-14:00, 14:00-22:00; empty: not set up */
+            shifts: string;
+            /** @description worked on a working day */
+            minutes: number;
+            days: components["schemas"]["PlantDayRow"][];
+            /** @description 0: never set up */
+            version: number;
+            work_centres: components["schemas"]["WorkCentreRow"][];
+        };
         /** @description What is on record about an engineering line: so much of another item in its place, or nothing. */
         RecordRow: {
             /** @description the item in its place; null: the line is left out */
@@ -2396,6 +2487,36 @@ export interface components {
             operation: number | null;
             scrap: boolean;
             through: string[];
+        };
+        WorkCentreRow: {
+            code: string;
+            name: string;
+            /** @description of an hour, in the currency of the installation */
+            rate: string;
+            /** @description offered no longer */
+            retired: boolean;
+            version: number;
+        };
+        PlantRule: {
+            /** @description as IANA names it; null: that of the installation */
+            time_zone: string | null;
+            /** @description 1 for Monday */
+            weekdays: number[];
+            /** @description such as 06:00-14:00, 14:00-22:00 */
+            shifts: string;
+            days: components["schemas"]["PlantDayRow"][];
+            /** @description as it was read; 0: never set up */
+            version: number;
+        };
+        WorkCentreRule: {
+            /** @description of a new one; it stays */
+            code?: string;
+            name: string;
+            /** @description of an hour */
+            rate: string;
+            retired?: boolean;
+            /** @description as it was read; of a new one none */
+            version?: number;
         };
         /** @description What awaits the decision of the board, in the order in which it takes it, and what it decided lately. */
         MeetingPage: {
@@ -4753,6 +4874,141 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlantAccount"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plants: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlantRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setPlant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlantRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addWorkCentre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkCentreRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setWorkCentre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+                centre: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkCentreRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */

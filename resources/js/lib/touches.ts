@@ -14,6 +14,7 @@ export type Area =
   | 'meeting'
   | 'money'
   | 'orders'
+  | 'plants'
   | 'questions'
   | 'reach'
   | 'register'
@@ -39,6 +40,7 @@ export const touches = {
   /** Asked, and nothing changed by it. */
   nothing: [],
   order: [...LISTS, 'orders', 'items', 'cut-ins', 'money'],
+  plant: ['plants', 'items'],
   question: [...LISTS, 'questions', 'money'],
   reach: [...LISTS, 'reach', 'money'],
   report: [...LISTS, 'items'],

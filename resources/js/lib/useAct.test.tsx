@@ -90,6 +90,7 @@ describe('something a person does', () => {
       queries.categories().queryKey,
       queries.choices().queryKey,
       queries.kinds().queryKey,
+      queries.plants().queryKey,
       queries.formTemplates().queryKey,
       queries.favourites().queryKey,
       queries.review('').queryKey,

@@ -41,6 +41,7 @@ export const acts: Record<string, string> = {
   'order.sent_to_review': 'Sent to review',
   'order.signed': 'Signed',
   'order.withdrawn': 'Order withdrawn',
+  'plant.set': 'Plant calendar changed',
   'question.answered': 'Question answered',
   'question.asked': 'Question asked',
   'question.withdrawn': 'Question withdrawn',
@@ -78,6 +79,8 @@ export const acts: Record<string, string> = {
   'structure.replace': 'Component replaced',
   'structure.undone': 'Edit undone',
   'structure.went_back': 'Returned to an iteration',
+  'work_centre.set': 'Work centre changed',
+  'work_centre.added': 'Work centre added',
 };
 
 export function actOf(code: string): string {

@@ -28,7 +28,7 @@ final readonly class PageAfter
         return match (true) {
             preg_match('#^(/orders/[^/]+/items/[^/]+)/(edits|edits-together|sheet|undo|redo|newer|iterations)\b#', $path, $found) === 1
                 => "{$found[1]}/redline",
-            preg_match('#^/(categories|choices|form-templates)\b#', $path, $found) === 1 => "/{$found[1]}",
+            preg_match('#^/(categories|choices|form-templates|plants)\b#', $path, $found) === 1 => "/{$found[1]}",
             $path === '/imports' => "/imports/{$number}",
             $path === '/items' => "/items/{$number}",
             str_starts_with($path, '/reports') => "/reports/{$number}",

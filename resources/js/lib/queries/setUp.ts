@@ -11,6 +11,7 @@ export const setUp = {
     }),
   categories: () =>
     queryOptions({ queryKey: ['categories'], queryFn: () => told(api.GET('/api/categories')), staleTime: 60_000 }),
+  plants: () => queryOptions({ queryKey: ['plants'], queryFn: () => told(api.GET('/api/plants')) }),
   kinds: () => queryOptions({ queryKey: ['kinds'], queryFn: () => told(api.GET('/api/kinds')) }),
   formTemplates: () =>
     queryOptions({ queryKey: ['form-templates'], queryFn: () => told(api.GET('/api/form-templates')) }),
