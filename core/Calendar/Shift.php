@@ -6,7 +6,7 @@ namespace Orthotaxis\Core\Calendar;
 
 use Orthotaxis\Core\Refusal;
 
-/** From when to when a plant works on a working day, in minutes after midnight; one that ends earlier than it begins ends on the next day. */
+/** From when to when a plant works, in minutes after midnight; what ends earlier than it begins ends on the next day. */
 final readonly class Shift implements \Stringable
 {
     public const DAY = 24 * 60;
@@ -49,8 +49,8 @@ final readonly class Shift implements \Stringable
 
     public function __toString(): string
     {
-        $time = static fn(int $minutes): string => sprintf('%02d:%02d', intdiv($minutes % self::DAY, 60), $minutes % 60);
+        $clock = static fn(int $minutes): string => sprintf('%02d:%02d', intdiv($minutes % self::DAY, 60), $minutes % 60);
 
-        return "{$time($this->from)}-{$time($this->to)}";
+        return "{$clock($this->from)}-{$clock($this->to)}";
     }
 }
