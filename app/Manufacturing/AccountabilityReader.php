@@ -5,39 +5,87 @@ declare(strict_types=1);
 namespace App\Manufacturing;
 
 use App\Manufacturing\Data\AccountabilityPage;
-use App\Structures\Compare\PlannedSide;
+use App\Manufacturing\Data\UnderOrder;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderAct;
+use App\Orders\OrderPolicy;
+use App\People\Models\Person;
 use App\Structures\ItemRows;
-use App\Structures\Models\Content;
 use App\Structures\Models\Item;
-use App\Structures\Models\Revision;
-use App\Structures\StructureReader;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Manufacturing\Accountability;
+use Orthotaxis\Core\Manufacturing\ManufacturingContent;
+use Orthotaxis\Core\Manufacturing\TakeOver;
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Revision\Phase;
+use Orthotaxis\Core\Structure\Structure;
 
-/** What a plant has taken over of an item as engineering declares it on a day, or as an open order would make it. */
+/** What a plant has taken over of an item as engineering declares it on a day, or as an open order would make both. */
 final readonly class AccountabilityReader
 {
-    public function __construct(private PlantStructures $plants, private StructureReader $structures, private PlannedSide $planned) {}
+    public function __construct(private PlantStructures $plants, private DeclaredStructures $declared, private BuildsOfOrder $ordered) {}
 
     /**
      * @param  ?string  $plant  null: the first that builds it
-     * @param  ?string  $order  by number; null: what is in force
      *
-     * @throws Refusal when the order does not revise the item, or a kit contains itself
+     * @throws Refusal when a kit contains itself
      */
-    public function read(Item $item, ?string $plant, Day $day, ?string $order = null): AccountabilityPage
+    public function read(Item $item, ?string $plant, Day $day): AccountabilityPage
     {
-        $contents = $this->plants->ofItems([$item->id], $day);
-        $content = $plant === null ? $contents->first() : $contents->firstWhere('plant', $plant);
-        $revision = self::revision($item, $day);
-        $engineering =
-            $order === null ? $this->structures->ofContent($revision?->id)->on($day) : $this->planned->of($item, $order, null, 'order');
-        $of =
-            $content === null
-                ? Accountability::of($engineering, [])
-                : $this->plants->account($contents->where('id', $content->id), [$item->id => $engineering], $day)[$content->id];
+        $engineering = $this->declared->of(collect([$item]), $day);
+        $built = $this->plants->inForce(collect([$item]), $engineering, $day);
+
+        return $this->page($item, self::at($built, $plant), $built, $engineering[$item->id], $day, null);
+    }
+
+    /**
+     * @param  ?string  $plant  null: the first that builds it
+     *
+     * @throws Refusal when the order does not name the item, or a kit contains itself
+     */
+    public function underOrder(Person $by, Item $item, ?string $plant, string $number): AccountabilityPage
+    {
+        $order = ChangeOrder::query()->where('number', $number)->first() ?? throw Refusal::at('order', "There is no order {$number}.");
+        $row =
+            $order->items()->where('item_id', $item->id)->first() ?? throw Refusal::at('order', "{$number} does not name {$item->number}.");
+        $built = array_values(
+            array_filter($this->ordered->of($order, $plant), static fn(BuiltAt $one): bool => $one->item->number === $item->number),
+        );
+        $chosen = self::at($built, $plant);
+
+        return $this->page(
+            $item,
+            $chosen,
+            $built,
+            $chosen->engineering ?? new Structure(),
+            BuildsOfOrder::day($order),
+            UnderOrder::of($order, $row, $chosen->plant ?? '', self::mayEdit($by, $order)),
+        );
+    }
+
+    private static function mayEdit(Person $by, ChangeOrder $order): bool
+    {
+        return $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null;
+    }
+
+    /** @param  list<BuiltAt>  $built */
+    private static function at(array $built, ?string $plant): ?BuiltAt
+    {
+        return $plant === null
+            ? $built[0] ?? null
+            : array_values(array_filter($built, static fn(BuiltAt $one): bool => $one->plant === $plant))[0] ?? null;
+    }
+
+    /** @param  list<BuiltAt>  $built */
+    private function page(
+        Item $item,
+        ?BuiltAt $chosen,
+        array $built,
+        Structure $engineering,
+        Day $day,
+        ?UnderOrder $order,
+    ): AccountabilityPage {
+        $of = $chosen === null ? Accountability::of($engineering, []) : $this->plants->account([$chosen], $day)[0];
         $numbers = [];
         foreach ([...array_merge(...array_column($of->lines, 'shares')), ...$of->additions] as $share) {
             array_push($numbers, $share->part->component(), ...$share->part->through);
@@ -48,20 +96,14 @@ final readonly class AccountabilityReader
 
         return AccountabilityPage::of(
             $item->number,
-            $content,
-            plants: array_values($contents->map(static fn(Content $one): string => $one->plant)->all()),
-            builds: $item->everReleased->firstWhere('id', $content?->builds_id)?->code,
-            declared: $order ?? $revision?->code,
+            $chosen,
+            plants: array_map(static fn(BuiltAt $one): string => $one->plant, $built),
+            builds: $item->everReleased->firstWhere('id', $chosen?->released?->builds_id)?->code,
+            declared: DeclaredStructures::revision($item, $day)?->code,
             of: $of,
+            suggested: $order?->may_edit === true ? TakeOver::of($of, ($chosen->content ?? new ManufacturingContent())->structure) : [],
             items: ItemRows::byNumber(array_values(array_unique($numbers))),
+            order: $order,
         );
-    }
-
-    /** The revision of what engineering declares that is in force. */
-    private static function revision(Item $item, Day $day): ?Revision
-    {
-        $inForce = $item->inForce($day);
-
-        return $inForce->phase() === Phase::InForce ? $item->everReleased->firstWhere('code', $inForce->shown?->code) : null;
     }
 }

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace App\Manufacturing;
 
 use App\Structures\Models\Content;
+use App\Structures\Models\Item;
 use App\Structures\StructureReader;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Manufacturing\Accountability;
-use Orthotaxis\Core\Manufacturing\OnRecord;
-use Orthotaxis\Core\Quantity\Quantity;
-use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
@@ -23,120 +21,103 @@ final readonly class PlantStructures
     private const HOLDS = "c.kind = 'manufacturing' AND c.status IN ('released', 'superseded', 'obsolete')
         AND daterange(c.effective_from, c.effective_to) @> of.day";
 
-    /** Engineering has no line in force of the component. */
+    /** Engineering has no line in force of the item. */
     private const UNDECLARED = 'NOT EXISTS (SELECT 1 FROM revisions r JOIN structure_lines e ON e.content_id = r.id
-        WHERE r.item_id = l.component_id AND r.effective_from IS NOT NULL AND daterange(r.effective_from, r.effective_to) @> of.day)';
+        WHERE r.item_id = used.item_id AND r.effective_from IS NOT NULL AND daterange(r.effective_from, r.effective_to) @> of.day)';
 
-    public function __construct(private StructureReader $structures) {}
+    public function __construct(private StructureReader $structures, private ManufacturingContents $contents) {}
 
     /**
-     * @param  list<int>  $items  ids
-     * @return Collection<int, Content> in force on the day, one a plant, by item and the names of the plants
+     * Asked a fixed number of times.
+     *
+     * @param  Collection<int, Item>  $items
+     * @param  array<int, Structure>  $engineering  by item
+     * @return list<BuiltAt> in force on the day, by item and the names of the plants
      */
-    public function ofItems(array $items, Day $day): Collection
+    public function inForce(Collection $items, array $engineering, Day $day): array
     {
-        return Content::query()
-            ->whereIn('item_id', $items)
-            ->where('kind', 'manufacturing')
+        $items = $items->keyBy('id');
+        $records = Content::query()
+            ->whereIn('item_id', $items->keys())
+            ->where('kind', ManufacturingContents::NAME)
             ->whereIn('status', ['released', 'superseded', 'obsolete'])
             ->whereRaw('daterange(effective_from, effective_to) @> ?::date', [(string) $day])
             ->orderBy('item_id')
             ->orderBy('plant')
             ->get();
+        $contents = $this->contents->read(array_values($records->map(static fn(Content $one): int => $one->id)->all()));
+
+        return array_values(
+            $records
+                ->map(
+                    static fn(Content $record): BuiltAt => new BuiltAt(
+                        $items[$record->item_id],
+                        $record->plant,
+                        $engineering[$record->item_id] ?? new Structure(),
+                        $contents[$record->id]->on($day),
+                        $record,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**
-     * How contents account for engineering, asked a fixed number of times.
+     * How each accounts for engineering, asked a fixed number of times.
      *
-     * @param  Collection<int, Content>  $contents
-     * @param  array<int, Structure>  $engineering  by item
-     * @return array<int, Accountability> by content
+     * @param  list<BuiltAt>  $built
+     * @return list<Accountability> in the same order
      *
      * @throws Refusal when a kit contains itself
      */
-    public function account(Collection $contents, array $engineering, Day $day): array
+    public function account(array $built, Day $day): array
     {
-        $ids = array_values($contents->map(static fn(Content $one): int => $one->id)->all());
-        $lines = $this->structures->ofContents($ids);
-        $below = $this->below($ids, $day);
-        $records = self::records($ids);
-        $accounts = [];
-        foreach ($contents as $content) {
-            $accounts[$content->id] = Accountability::of(
-                $engineering[$content->item_id] ?? new Structure(),
-                self::on($lines[$content->id] ?? null, $day),
-                $below[$content->plant] ?? [],
-                $records[$content->id] ?? [],
-            );
-        }
+        $below = $this->below($built, $day);
 
-        return $accounts;
+        return array_map(
+            static fn(BuiltAt $one): Accountability => Accountability::of(
+                $one->engineering,
+                array_values($one->content->structure->lines),
+                $below[$one->plant] ?? [],
+                array_values($one->content->records),
+            ),
+            $built,
+        );
     }
 
     /**
-     * What is in the kits and other levels below contents that only manufacturing has: that are built at the same plant, and of which
-     * engineering declares no structure.
+     * What is in the kits and other levels that only manufacturing has: that are built at the same plant, and of which engineering
+     * declares no structure.
      *
-     * @param  list<int>  $contents  ids
+     * @param  list<BuiltAt>  $built
      * @return array<string, array<string, list<Line>>> by plant and item
      */
-    private function below(array $contents, Day $day): array
+    private function below(array $built, Day $day): array
     {
+        $tops = [];
+        foreach ($built as $one) {
+            foreach ($one->content->structure->components() as $component) {
+                $tops["{$one->plant} {$component}"] = ['plant' => $one->plant, 'component' => $component];
+            }
+        }
         [$holds, $undeclared] = [self::HOLDS, self::UNDECLARED];
         $kits = DB::select(
-            "WITH RECURSIVE of AS (SELECT ?::date AS day), kits (id, item_id, plant) AS (
-                SELECT c.id, c.item_id, c.plant FROM of, contents top JOIN structure_lines l ON l.content_id = top.id
-                    JOIN contents c ON c.item_id = l.component_id AND c.plant = top.plant
-                    WHERE top.id = ANY (?::bigint[]) AND {$holds} AND {$undeclared}
+            "WITH RECURSIVE of AS (SELECT ?::date AS day), used (plant, item_id) AS (
+                SELECT t.plant, i.id FROM jsonb_to_recordset(?::jsonb) AS t (plant text, component text) JOIN items i ON i.number = t.component
                 UNION
-                SELECT c.id, c.item_id, c.plant FROM of, kits JOIN structure_lines l ON l.content_id = kits.id
-                    JOIN contents c ON c.item_id = l.component_id AND c.plant = kits.plant
-                    WHERE {$holds} AND {$undeclared}
+                SELECT used.plant, l.component_id FROM of, used JOIN contents c ON c.item_id = used.item_id AND c.plant = used.plant
+                    JOIN structure_lines l ON l.content_id = c.id WHERE {$holds} AND {$undeclared}
             )
-            SELECT kits.id, kits.plant, i.number FROM kits JOIN items i ON i.id = kits.item_id",
-            [(string) $day, '{' . implode(',', $contents) . '}'],
+            SELECT c.id, c.plant, i.number FROM of, used JOIN contents c ON c.item_id = used.item_id AND c.plant = used.plant
+                JOIN items i ON i.id = c.item_id WHERE {$holds} AND {$undeclared}",
+            [(string) $day, json_encode(array_values($tops), JSON_THROW_ON_ERROR)],
         );
         $lines = $this->structures->ofContents(array_column($kits, 'id'));
         $below = [];
         foreach ($kits as $kit) {
-            $below[$kit->plant][$kit->number] = self::on($lines[$kit->id] ?? null, $day);
+            $below[$kit->plant][$kit->number] = array_values(($lines[$kit->id] ?? new Structure())->on($day)->lines);
         }
 
         return $below;
-    }
-
-    /**
-     * @param  list<int>  $contents  ids
-     * @return array<int, list<OnRecord>> by content
-     */
-    private static function records(array $contents): array
-    {
-        $records = [];
-        $rows = DB::select(
-            'SELECT o.content_id, o.line_key, o.reason, o.new, o.unit, o.old, i.number AS by
-            FROM line_records o LEFT JOIN items i ON i.id = o.by_id WHERE o.content_id = ANY (?::bigint[]) ORDER BY o.id',
-            ['{' . implode(',', $contents) . '}'],
-        );
-        foreach ($rows as $row) {
-            $records[$row->content_id][] =
-                $row->by === null
-                    ? OnRecord::leftOut($row->line_key, $row->reason)
-                    : OnRecord::replaced(
-                        $row->line_key,
-                        $row->by,
-                        $row->reason,
-                        new: Quantity::ofMillionths($row->new),
-                        unit: Unit::from($row->unit),
-                        old: Quantity::ofMillionths($row->old),
-                    );
-        }
-
-        return $records;
-    }
-
-    /** @return list<Line> */
-    private static function on(?Structure $structure, Day $day): array
-    {
-        return array_values($structure === null ? [] : $structure->on($day)->lines);
     }
 }

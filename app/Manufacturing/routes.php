@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Manufacturing\Http\AccountabilityController;
+use App\Manufacturing\Http\BuiltController;
 use App\Manufacturing\Http\PlantController;
 use App\People\Ability;
 use Illuminate\Support\Facades\Route;
@@ -11,6 +12,14 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/items/{number}/accountability', [AccountabilityController::class, 'show']);
 Route::get('/orders/{number}/accountability', [AccountabilityController::class, 'ofOrder']);
+Route::controller(BuiltController::class)
+    ->prefix('orders/{number}/items/{item}/plants/{plant}')
+    ->middleware(Ability::ReviseStructure->gate())
+    ->group(static function (): void {
+        Route::post('/taken-over', 'takeOver');
+        Route::post('/records', 'record');
+        Route::post('/undo', 'undo');
+    });
 Route::controller(PlantController::class)
     ->prefix('plants')
     ->group(static function (): void {

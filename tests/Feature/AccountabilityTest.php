@@ -78,7 +78,7 @@ it('tells it of engineering as an open order would make it', function (): void {
     // One part in engineering, another in manufacturing: it is open, and the other one is an addition.
     ($this->of)("?order={$order}")
         ->assertOk()
-        ->assertJson(['declared' => $order, 'open' => 1])
+        ->assertJson(['declared' => 'A', 'open' => 1, 'order' => ['number' => $order, 'may_edit' => false, 'edits' => []]])
         ->assertJsonPath('lines.0.line.component', '200-0041')
         ->assertJsonPath('lines.0.account', 'open')
         ->assertJsonPath('additions.*.item.number', ['200-0040']);

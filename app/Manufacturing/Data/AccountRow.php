@@ -8,6 +8,7 @@ use App\Http\Api\ListOf;
 use App\Structures\Data\ItemRow;
 use App\Structures\Data\LineRow;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Manufacturing\Account;
 use Orthotaxis\Core\Manufacturing\Accounted;
 use Orthotaxis\Core\Manufacturing\Share;
@@ -16,7 +17,10 @@ use Orthotaxis\Core\Manufacturing\Share;
 #[OA\Schema]
 final readonly class AccountRow
 {
-    /** @param  list<ShareRow>  $shares */
+    /**
+     * @param  list<ShareRow>  $shares
+     * @param  list<string>  $suggested
+     */
     private function __construct(
         #[OA\Property] public LineRow $line,
         #[OA\Property] public ItemRow $item,
@@ -27,10 +31,14 @@ final readonly class AccountRow
         #[OA\Property(description: 'what is wrong besides the quantity')] public ?string $why,
         #[OA\Property(description: 'what is on record about the line', nullable: true)] public ?RecordRow $record,
         #[ListOf(ShareRow::class)] public array $shares,
+        #[ListOf('string')] public array $suggested,
     ) {}
 
-    /** @param  array<string, ItemRow>  $items  by number */
-    public static function of(Accounted $line, array $items): self
+    /**
+     * @param  list<LineEdit>  $suggested  how it would be taken over
+     * @param  array<string, ItemRow>  $items  by number
+     */
+    public static function of(Accounted $line, array $suggested, array $items): self
     {
         return new self(
             line: LineRow::of($line->line),
@@ -42,6 +50,7 @@ final readonly class AccountRow
             why: $line->why,
             record: $line->record === null ? null : RecordRow::of($line->record),
             shares: array_map(static fn(Share $share): ShareRow => ShareRow::of($share, $items), $line->shares),
+            suggested: array_map(static fn(LineEdit $edit): string => $edit->inWords(), $suggested),
         );
     }
 }

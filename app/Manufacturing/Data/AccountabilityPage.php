@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Manufacturing\Data;
 
 use App\Http\Api\ListOf;
+use App\Manufacturing\BuiltAt;
 use App\Structures\Data\ItemRow;
-use App\Structures\Models\Content;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Manufacturing\Accountability;
 use Orthotaxis\Core\Manufacturing\Accounted;
 use Orthotaxis\Core\Manufacturing\Share;
@@ -27,38 +28,43 @@ final readonly class AccountabilityPage
         #[ListOf('string')] public array $plants,
         #[OA\Property(description: 'the revision of what the plant builds')] public ?string $built,
         #[OA\Property(description: 'the revision of engineering for which that was planned')] public ?string $builds,
-        #[
-            OA\Property(description: 'the revision of engineering in force, or the number of the order that would make it'),
-        ]
-        public ?string $declared,
+        #[OA\Property(description: 'the revision of engineering in force')] public ?string $declared,
         #[OA\Property] public int $open,
         #[ListOf(AccountRow::class)] public array $lines,
         #[ListOf(ShareRow::class)] public array $additions,
+        #[OA\Property(description: 'null: as it is in force', nullable: true)] public ?UnderOrder $order,
     ) {}
 
     /**
      * @param  list<string>  $plants
+     * @param  array<string, list<LineEdit>>  $suggested  by the key of the engineering line
      * @param  array<string, ItemRow>  $items  by number
      */
     public static function of(
         string $item,
-        ?Content $content,
+        ?BuiltAt $at,
         array $plants,
         ?string $builds,
         ?string $declared,
         Accountability $of,
+        array $suggested,
         array $items,
+        ?UnderOrder $order,
     ): self {
         return new self(
             item: $item,
-            plant: $content?->plant,
+            plant: $at?->plant,
             plants: $plants,
-            built: $content?->code,
+            built: $at?->released?->code,
             builds: $builds,
             declared: $declared,
             open: count($of->open()),
-            lines: array_map(static fn(Accounted $line): AccountRow => AccountRow::of($line, $items), $of->lines),
+            lines: array_map(
+                static fn(Accounted $line): AccountRow => AccountRow::of($line, $suggested[$line->line->key] ?? [], $items),
+                $of->lines,
+            ),
             additions: array_map(static fn(Share $share): ShareRow => ShareRow::of($share, $items), $of->additions),
+            order: $order,
         );
     }
 }

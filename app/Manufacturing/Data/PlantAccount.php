@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Manufacturing\Data;
 
-use App\Structures\Models\Content;
-use App\Structures\Models\Item;
+use App\Manufacturing\BuiltAt;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Manufacturing\Accountability;
 
@@ -17,7 +16,7 @@ final readonly class PlantAccount
         #[OA\Property] public string $item,
         #[OA\Property] public string $title,
         #[OA\Property] public string $plant,
-        #[OA\Property(description: 'the revision by which the plant builds it')] public string $built,
+        #[OA\Property(description: 'the revision by which the plant builds it; null: none yet')] public ?string $built,
         #[OA\Property] public int $lines,
         #[OA\Property] public int $open,
         #[
@@ -26,13 +25,13 @@ final readonly class PlantAccount
         public int $additions,
     ) {}
 
-    public static function of(Item $item, Content $content, Accountability $of): self
+    public static function of(BuiltAt $at, Accountability $of): self
     {
         return new self(
-            item: $item->number,
-            title: $item->title,
-            plant: $content->plant,
-            built: $content->code,
+            item: $at->item->number,
+            title: $at->item->title,
+            plant: $at->plant,
+            built: $at->released?->code,
             lines: count($of->lines),
             open: count($of->open()),
             additions: count($of->additions),

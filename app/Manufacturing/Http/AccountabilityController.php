@@ -15,8 +15,10 @@ use App\Manufacturing\Data\AccountabilityPage;
 use App\Manufacturing\Data\PlantAccount;
 use App\Manufacturing\OrderAccountReader;
 use App\Orders\Models\ChangeOrder;
+use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Vocabulary\ChoiceList;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -26,7 +28,7 @@ final class AccountabilityController
 {
     #[OA\Get(path: '/api/items/{number}/accountability', operationId: 'accountability', tags: ['manufacturing'])]
     #[InPath('number'), InQuery('plant'), InQuery('on'), InQuery('order'), Ok(AccountabilityPage::class), Refused]
-    public function show(string $number, Request $request, AccountabilityReader $reader): JsonResponse
+    public function show(string $number, Request $request, #[CurrentUser] Person $person, AccountabilityReader $reader): JsonResponse
     {
         $request->validate(['order' => 'nullable|string|max:20', 'plant' => 'nullable|string|max:40']);
         $plant = $request->string('plant')->toString();
@@ -34,13 +36,12 @@ final class AccountabilityController
             throw Refusal::at('plant', "There is no plant {$plant}.");
         }
 
+        $item = Item::query()->with('everReleased')->where('number', $number)->firstOrFail();
+        $order = $request->string('order')->toString();
+        $at = $plant === '' ? null : $plant;
+
         return new JsonResponse(
-            $reader->read(
-                Item::query()->with('everReleased')->where('number', $number)->firstOrFail(),
-                $plant === '' ? null : $plant,
-                Today::orAsked($request),
-                $request->string('order')->toString() ?: null,
-            ),
+            $order === '' ? $reader->read($item, $at, Today::orAsked($request)) : $reader->underOrder($person, $item, $at, $order),
         );
     }
 

@@ -33,6 +33,24 @@ final readonly class HeldWork
         return self::work(self::openOrder($number), $itemNumber);
     }
 
+    /**
+     * Of another kind, or at a plant, be the item revised or not; begun where there was none.
+     *
+     * @param  ?int  $base  the content that it starts from
+     *
+     * @throws Refusal when the person cannot edit it now
+     */
+    public static function onSubject(Person $by, string $number, string $itemNumber, string $kind, string $plant, ?int $base): WorkRecord
+    {
+        $order = self::openOrder($number);
+        OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
+        $row =
+            $order->items()->whereRelation('item', 'number', $itemNumber)->first() ??
+            throw Refusal::at('item', "{$itemNumber} is not on {$number}.");
+
+        return $row->workOn($base, $kind, $plant)->load(['edits.author', 'row.item', 'row.order', 'base']);
+    }
+
     private static function openOrder(string $number): ChangeOrder
     {
         $order = ChangeOrder::hold($number);

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Manufacturing;
+
+use App\Days\Today;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
+use App\Orders\OrderReader;
+use App\Structures\Models\Item;
+use Illuminate\Support\Collection;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Manufacturing\ManufacturingContent;
+use Orthotaxis\Core\Structure\Structure;
+
+/** What plants build of the items on an order, and what engineering declares of them, as the order would make both. */
+final readonly class BuildsOfOrder
+{
+    public function __construct(private OrderReader $orders, private DeclaredStructures $declared, private PlantStructures $plants) {}
+
+    public static function day(ChangeOrder $order): Day
+    {
+        return $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
+    }
+
+    /**
+     * Asked a fixed number of times.
+     *
+     * @param  ?string  $also  a plant at which an item may be begun to be built
+     * @return list<BuiltAt> by item and plant
+     */
+    public function of(ChangeOrder $order, ?string $also = null): array
+    {
+        $core = $this->orders->toCore($order);
+        $day = self::day($order);
+        $items = $order->items->map(static fn(OrderItem $row): Item => $row->item)->toBase();
+        $engineering = $this->engineering($order, $core, $items, $day);
+        $built = [];
+        foreach ($this->plants->inForce($items, $engineering, $day) as $one) {
+            $built["{$one->item->number} {$one->plant}"] = $one;
+        }
+        foreach ($order->items as $row) {
+            foreach ($core->item($row->item->number)->works as $work) {
+                if ($work->after instanceof ManufacturingContent) {
+                    $at = "{$row->item->number} {$work->subject->plant}";
+                    $built[$at] = new BuiltAt(
+                        $row->item,
+                        $work->subject->plant,
+                        $engineering[$row->item_id] ?? new Structure(),
+                        $work->after->on($day),
+                        isset($built[$at]) ? $built[$at]->released : null,
+                    );
+                }
+            }
+            $at = "{$row->item->number} {$also}";
+            if ($also !== null && !isset($built[$at])) {
+                $built[$at] = new BuiltAt(
+                    $row->item,
+                    $also,
+                    $engineering[$row->item_id] ?? new Structure(),
+                    new ManufacturingContent(),
+                    null,
+                );
+            }
+        }
+        ksort($built, SORT_STRING);
+
+        return array_values($built);
+    }
+
+    /**
+     * @param  Collection<int, Item>  $items
+     * @return array<int, Structure> by item
+     */
+    private function engineering(ChangeOrder $order, Order $core, Collection $items, Day $day): array
+    {
+        $engineering = $this->declared->of($items, $day);
+        foreach ($order->items->where('outcome', Outcome::Revise) as $row) {
+            $engineering[$row->item_id] = $core->item($row->item->number)->after()->on($day);
+        }
+
+        return $engineering;
+    }
+}

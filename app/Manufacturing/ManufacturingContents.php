@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Manufacturing;
+
+use App\Orders\Contents\ContentKind;
+use App\Orders\Contents\LinesOfContents;
+use App\Structures\Models\Content as ContentRecord;
+use App\Structures\Models\Revision;
+use App\Structures\StructureReader;
+use Illuminate\Support\Collection;
+use Orthotaxis\Core\Change\Work;
+use Orthotaxis\Core\Content\Content;
+use Orthotaxis\Core\Content\Edit;
+use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\Manufacturing\ManufacturingContent;
+use Orthotaxis\Core\Manufacturing\PutOnRecord;
+use Orthotaxis\Core\Manufacturing\TakeOffRecord;
+use Orthotaxis\Core\Structure\LineField;
+use Orthotaxis\Core\Structure\Structure;
+
+/** What plants build of items: lines at operations, and what is on record about engineering lines. */
+final readonly class ManufacturingContents implements ContentKind
+{
+    public const NAME = 'manufacturing';
+
+    public function __construct(private StructureReader $structures, private LinesOfContents $lines, private RecordsOfContents $records) {}
+
+    public function name(): string
+    {
+        return self::NAME;
+    }
+
+    public function none(): ManufacturingContent
+    {
+        return new ManufacturingContent();
+    }
+
+    /**
+     * @param  list<int>  $ids  of contents
+     * @return array<int, ManufacturingContent> by id
+     */
+    public function read(array $ids): array
+    {
+        $structures = $this->structures->ofContents($ids);
+        $records = $this->records->read($ids);
+        $contents = [];
+        foreach ($ids as $id) {
+            $contents[$id] = new ManufacturingContent($structures[$id] ?? new Structure(), $records[$id] ?? []);
+        }
+
+        return $contents;
+    }
+
+    public function edit(string $name, int $version, string $part, array $fields): Edit
+    {
+        /** @var array<value-of<LineField>, string> $ofLine */
+        $ofLine = $fields;
+
+        return match ($name) {
+            PutOnRecord::NAME => new PutOnRecord($part, $fields),
+            TakeOffRecord::NAME => new TakeOffRecord($part),
+            default => EditOperation::from($name)->of($part, $ofLine),
+        };
+    }
+
+    public function missing(Collection $records, array $works): array
+    {
+        return $this->lines->missing($records, array_map(static fn(Work $work): Structure => self::of($work->after)->structure, $works));
+    }
+
+    public function write(int $id, Content $content): void
+    {
+        $built = self::of($content);
+        $this->lines->write($id, $built->structure);
+        $this->records->write($id, array_values($built->records));
+        $record = ContentRecord::query()->findOrFail($id);
+        // What it builds: the revision that the same order releases, else the newest there is.
+        $builds = Revision::query()
+            ->where('item_id', $record->item_id)
+            ->orderByRaw('order_id IS NOT DISTINCT FROM ? DESC, effective_from DESC NULLS LAST, id DESC', [$record->order_id])
+            ->value('id');
+        $record->update(['builds_id' => $builds]);
+    }
+
+    private static function of(Content $content): ManufacturingContent
+    {
+        return $content instanceof ManufacturingContent ? $content : throw new \LogicException('This is not what a plant builds.');
+    }
+}

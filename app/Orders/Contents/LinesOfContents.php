@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Contents;
+
+use App\Orders\Models\OrderItem;
+use App\Orders\Models\WorkRecord;
+use App\Structures\Models\Item;
+use App\Structures\Models\StructureLine;
+use App\Structures\PinnedRevisions;
+use App\Structures\RevisionSequences;
+use Illuminate\Support\Collection;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Revision\Phase;
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\Structure;
+
+/** What the kinds of content have in common that are made of lines: what lines need to be released, and how they are written. */
+final readonly class LinesOfContents
+{
+    public function __construct(private RevisionSequences $sequences) {}
+
+    /**
+     * Components that are not in force on the effective day of the order, and revisions that lines name and nobody releases; asked a
+     * fixed number of times.
+     *
+     * @param  Collection<int, WorkRecord>  $records  with their orders and items
+     * @param  array<int, Structure>  $lines  as they will be, by record
+     * @return array<int, list<string>> by record, in words
+     */
+    public function missing(Collection $records, array $lines): array
+    {
+        $all = array_merge(...array_map(static fn(Structure $structure): array => array_values($structure->lines), array_values($lines)));
+        $numbers = array_unique(array_map(static fn(Line $line): string => $line->component, $all));
+        $known = $numbers === [] ? [] : Item::query()->with('everReleased')->whereIn('number', $numbers)->get()->keyBy('number')->all();
+        $pinned = PinnedRevisions::ids($all);
+        $missing = [];
+        foreach ($records as $record) {
+            $order = $record->row->order;
+            $day = $order->effective_on === null ? null : Day::parse($order->effective_on);
+            // What is released for the first time under the same order is there on the same day.
+            $coming = $order->items
+                ->where('outcome', Outcome::Revise)
+                ->keyBy(static fn(OrderItem $row): string => $row->item->number)
+                ->all();
+            $lacking = array_diff_key(array_filter($known, static fn(Item $item): bool => !self::isThere($item, $day)), $coming);
+            $codes = [];
+            foreach ($coming as $row) {
+                $codes[Line::pinned($row->item->number, $this->sequences->of($row->item)->next($row->baseCode()))] = true;
+            }
+            $missing[$record->id] = [
+                ...array_values(
+                    array_filter($lines[$record->id]->components(), static fn(string $number): bool => isset($lacking[$number])),
+                ),
+                ...self::unresolved($lines[$record->id], $codes + $pinned),
+            ];
+        }
+
+        return $missing;
+    }
+
+    /**
+     * Components that are released with it are there by now.
+     *
+     * @param  int  $id  of the content in review
+     */
+    public function write(int $id, Structure $structure): void
+    {
+        StructureLine::query()->where('content_id', $id)->delete();
+        $components = Item::query()->whereIn('number', $structure->components())->pluck('id', 'number')->all();
+        $pinned = PinnedRevisions::ids($structure, alsoComing: true);
+        StructureLine::query()->insert(
+            array_values(
+                array_map(
+                    static fn(Line $line): array => [
+                        'content_id' => $id,
+                        ...StructureLine::columns(
+                            $line,
+                            $components[$line->component],
+                            $line->revision === null ? null : $pinned[$line->below()],
+                        ),
+                    ],
+                    $structure->lines,
+                ),
+            ),
+        );
+    }
+
+    /** Whether the item has a revision in force on the day; while none is said, whether it has one at all. */
+    private static function isThere(Item $item, ?Day $day): bool
+    {
+        return $day === null ? $item->everReleased->isNotEmpty() : $item->inForce($day)->phase() === Phase::InForce;
+    }
+
+    /**
+     * @param  array<string, mixed>  $known  by what Line::below says
+     * @return list<string> revisions that lines name and that neither are released nor come with the order, in words
+     */
+    private static function unresolved(Structure $after, array $known): array
+    {
+        $unresolved = [];
+        foreach ($after->lines as $line) {
+            if ($line->revision !== null && !isset($known[$line->below()])) {
+                $unresolved[$line->below()] = "{$line->component} at revision {$line->revision}";
+            }
+        }
+
+        return array_values($unresolved);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Manufacturing;
+
+use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Content\Changes;
+
+/** What differs between two revisions of what a plant builds. */
+final readonly class ManufacturingChanges implements Changes
+{
+    /** @param  array<string, array{?OnRecord, ?OnRecord}>  $records  by engineering line: what was on record, and what is */
+    public function __construct(public Comparison $lines, public array $records) {}
+
+    public function count(): int
+    {
+        return count($this->lines->changes()) + count($this->records);
+    }
+}

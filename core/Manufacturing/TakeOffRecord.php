@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Manufacturing;
+
+use Orthotaxis\Core\Refusal;
+
+/** What was on record about an engineering line no longer is: it is to be taken over again. */
+final readonly class TakeOffRecord extends RecordEdit
+{
+    public const NAME = 'unrecord';
+
+    public function name(): string
+    {
+        return self::NAME;
+    }
+
+    public function apply(?OnRecord $record): null
+    {
+        return $record === null ? throw Refusal::at('line', 'Nothing is on record about this line.') : null;
+    }
+
+    public function inWords(): string
+    {
+        return 'taken off the record';
+    }
+}

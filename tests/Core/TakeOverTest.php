@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+use Orthotaxis\Core\Edit\AddLine;
+use Orthotaxis\Core\Edit\ChangeLine;
+use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\Manufacturing\Accountability;
+use Orthotaxis\Core\Manufacturing\Accounted;
+use Orthotaxis\Core\Manufacturing\ManufacturingContent;
+use Orthotaxis\Core\Manufacturing\PutOnRecord;
+use Orthotaxis\Core\Manufacturing\TakeOffRecord;
+use Orthotaxis\Core\Manufacturing\TakeOver;
+use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\Structure;
+use Random\Randomizer;
+use Tests\Core\Support\Make;
+
+/** A plant that has taken all of it over, each line at its operation. */
+function plantOf(Structure $engineering): Structure
+{
+    return new Structure(
+        array_map(
+            static fn(Line $line): Line => new Line(
+                key: "at-{$line->key}",
+                find: $line->find,
+                component: $line->component,
+                quantity: $line->quantity,
+                unit: $line->unit,
+                operation: 10 + 10 * intdiv($line->find, 40),
+                takesOver: $line->key,
+            ),
+            $engineering->lines,
+        ),
+    );
+}
+
+/** @return array<string, list<LineEdit>> */
+function suggested(Structure $engineering, Structure $built, array $records = []): array
+{
+    return TakeOver::of(Accountability::of($engineering, array_values($built->lines), records: $records), $built);
+}
+
+/** @param  array<string, list<LineEdit>>  $suggested */
+function taken(Structure $built, array $suggested): Structure
+{
+    $new = 0;
+    $edits = array_map(static function (LineEdit $edit) use (&$new): LineEdit {
+        return $edit->part() === '' ? $edit->of('new-' . ++$new) : $edit;
+    }, array_merge(...array_values($suggested)));
+
+    return (new ManufacturingContent($built))->edited($edits)->structure;
+}
+
+it('replaces the component of the line that stands for it, at its operation', function (): void {
+    $before = Make::pumpHead();
+    $after = $before->with(Make::line('tube', 50, '200-0041', '0.5', Unit::Metre));
+    $suggested = suggested($after, plantOf($before));
+    expect(array_keys($suggested))->toBe(['tube']);
+    $line = taken(plantOf($before), $suggested)->line('at-tube');
+    expect($line?->component)->toBe('200-0041')->and($line?->operation)->toBe(20)->and((string) $line?->quantity)->toBe('0.5');
+});
+
+it('puts a new line at the operation of the line before it, and lets what is no longer declared go', function (): void {
+    $before = Make::pumpHead();
+    $after = $before->without('clamp')->with(Make::line('grease', 70, '710-0001', '2', Unit::Gram));
+    $built = taken(plantOf($before), suggested($after, plantOf($before)));
+    // Find 70 is taken at the plant.
+    $grease = $built->line('new-1');
+    expect($built->line('at-clamp'))
+        ->toBeNull()
+        ->and([$grease?->find, $grease?->component, $grease?->operation, $grease?->takesOver])
+        ->toBe([71, '710-0001', 20, 'grease']);
+});
+
+it('lets the last of the parts take what is more or less, and a kit be', function (): void {
+    $screws = static fn(string $quantity): Structure => new Structure([Make::line('screw', 70, '600-0014', $quantity)]);
+    $part = static fn(string $key, int $find, string $quantity): Line => Make::line($key, $find, '600-0014', $quantity)->with([
+        'takes_over' => 'screw',
+    ]);
+    $built = new Structure([$part('one', 10, '2'), $part('two', 20, '4')]);
+    expect(suggested($screws('8'), $built))
+        ->toEqual(['screw' => [new ChangeLine('two', ['quantity' => '6', 'designators' => ''])]])
+        ->and(suggested($screws('3'), $built))
+        ->toEqual(['screw' => [new ChangeLine('two', ['quantity' => '1', 'designators' => ''])]])
+        ->and((string) taken($built, suggested($screws('2'), $built))->line('one')?->quantity)
+        ->toBe('2');
+    $kit = new Structure([Make::line('kit', 10, 'KIT-1', '1')]);
+    $of = Accountability::of($screws('8'), array_values($kit->lines), ['KIT-1' => [Make::line('in', 10, '600-0014', '6')]]);
+    expect(TakeOver::of($of, $kit))->toBe([]);
+});
+
+it('brings a plant that had taken all over to an empty list, whatever engineering has changed', function (): void {
+    Make::many(static function (Randomizer $random): void {
+        $built = plantOf(Make::structure($random));
+        $after = Make::structure($random);
+        $suggested = suggested($after, $built);
+        $of = Accountability::of($after, array_values(taken($built, $suggested)->lines));
+        $undecided = array_filter(
+            $of->open(),
+            static fn(Accounted $line): bool => isset($suggested[$line->line->key]) && $line->why === null,
+        );
+        expect(array_map(static fn(Accounted $line): string => "{$line->line->key} {$line->rest}", $undecided))->toBe([]);
+    });
+});
+
+it('keeps on record what is left out or replaced, with its reason, and takes it off again', function (): void {
+    $content = new ManufacturingContent(plantOf(Make::pumpHead()));
+    $out = $content->edited([new PutOnRecord('screw', ['reason' => 'Fitted at the customer.'])]);
+    $other = $out->edited([new PutOnRecord('screw', ['by' => '620-0003', 'new' => '2', 'unit' => 'pc', 'reason' => 'Riveted.'])]);
+    expect($out->records['screw']->by)
+        ->toBeNull()
+        ->and($other->records['screw']->by)
+        ->toBe('620-0003')
+        ->and(count($out->since($content)))
+        ->toBe(1)
+        ->and(count($other->since($out)))
+        ->toBe(1)
+        ->and(count($other->edited([new TakeOffRecord('screw')])->since($content)))
+        ->toBe(0)
+        ->and($out->told())
+        ->not->toBe($content->told())
+        ->and($other->told())
+        ->not->toBe($out->told());
+    expect(fn() => $content->edited([new PutOnRecord('screw', ['reason' => ' '])]))->toThrow(Refusal::class, 'Say why');
+    expect(fn() => $content->edited([new TakeOffRecord('screw')]))->toThrow(Refusal::class, 'Nothing is on record');
+    $put = new PutOnRecord('screw', ['reason' => 'One.']);
+    expect($put->conflictsWith(new TakeOffRecord('screw')))
+        ->toBe(['record'])
+        ->and($put->conflictsWith(new TakeOffRecord('tube')))
+        ->toBe([])
+        ->and($put->inWords())
+        ->toBe('left out on record: One.');
+});
+
+it('takes edits of lines and of records, and nothing else', function (): void {
+    $content = new ManufacturingContent();
+    $after = $content->edited([
+        new AddLine('a', ['find' => '10', 'component' => '600-0014', 'quantity' => '6', 'unit' => 'pc', 'operation' => '20']),
+    ]);
+    expect($after->structure->line('a')?->operation)
+        ->toBe(20)
+        ->and(count($after->since($content)))
+        ->toBe(1);
+    $note = new Tests\Core\Support\Note('x', 'y');
+    expect(fn() => $content->edited([$note]))->toThrow(LogicException::class, 'no edit of what a plant builds');
+});

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\Support\World;
+
+beforeEach(function (): void {
+    $this->world = new World($this);
+    $this->key = fn(int $find): string => (string) DB::table('structure_lines')
+        ->where('content_id', DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->orderBy('id')->value('id'))
+        ->where('find', $find)
+        ->value('line_key');
+    $this->world->built('200-0010', 'Weir', [
+        [10, '200-0040', 0.5, 'm', 10, null, ($this->key)(10)],
+        [20, '200-0042', 2, 'pc', 10, null, ($this->key)(20)],
+        [30, '600-0014', 6, 'pc', 20, null, ($this->key)(30)],
+    ]);
+    $this->order = $this->world->opened();
+    $this->at = fn(string $what, array $body = [], string $by = 'jonas', string $plant = 'Weir') => $this->world->only(
+        $by,
+        'POST',
+        "/orders/{$this->order}/items/200-0010/plants/{$plant}/{$what}",
+        $body,
+    );
+    $this->page = fn(string $by = 'jonas', string $plant = 'Weir') => $this->world->as(
+        $by,
+        'GET',
+        "/items/200-0010/accountability?plant={$plant}&order={$this->order}",
+    );
+});
+
+it('takes over what engineering has changed, is judged and signed with it, and released with it', function (): void {
+    World::planningTakes();
+    $this->world->edit($this->order, 'replace', 10, ['component' => '200-0041'])->assertOk();
+    $this->world->edit($this->order, 'remove', 20)->assertOk();
+    $this->world->edit($this->order, 'change', 30, ['quantity' => '8'])->assertOk();
+    ($this->page)()
+        ->assertJsonPath('open', 2)
+        ->assertJsonPath('order.may_edit', true)
+        ->assertJsonPath('lines.0.suggested', ['Replaced by 200-0041'])
+        ->assertJsonPath('order.can_undo', false);
+    ($this->at)('taken-over', ['lines' => [($this->key)(10)], 'seen' => 0])->assertOk();
+    ($this->page)()->assertJsonPath('open', 1)->assertJsonPath('order.seen', 1);
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 1])->assertOk();
+    ($this->page)()->assertJsonPath('open', 0)->assertJsonPath('additions', [])->assertJsonCount(3, 'order.edits');
+    // The engineering page is as it was, and what is in force at the plant too.
+    $this->world
+        ->as('vera', 'GET', '/items/200-0010/accountability')
+        ->assertJsonPath('open', 0)
+        ->assertJsonPath('lines.0.line.component', '200-0040');
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 3])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['lines']]);
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/review", ['version' => $this->world->version($this->order)])->assertOk();
+    // Held still while it is judged.
+    ($this->at)('undo')->assertStatus(422);
+    $digest = $this->world->as('helen', 'GET', "/orders/{$this->order}/review")->json('order.digest');
+    $this->world->only('helen', 'POST', "/orders/{$this->order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    $this->world->only('mira', 'POST', "/orders/{$this->order}/release", ['version' => $this->world->version($this->order)])->assertOk();
+    $released = DB::table('contents')
+        ->where(['kind' => 'manufacturing', 'code' => 'B', 'plant' => 'Weir'])
+        ->first();
+    expect($released?->status)
+        ->toBe('released')
+        ->and($released?->effective_from)
+        ->toBe(World::day(30))
+        ->and($released?->builds_id)
+        ->toBe(DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->where('code', 'B')->value('id'))
+        ->and(DB::table('structure_lines')->where('content_id', $released?->id)->orderBy('find')->pluck('operation', 'quantity')->all())
+        ->toBe([500_000 => 10, 8_000_000 => 20]);
+    $then = World::day(31);
+    $this->world
+        ->as('vera', 'GET', "/items/200-0010/accountability?on={$then}")
+        ->assertJson(['open' => 0, 'built' => 'B', 'builds' => 'B', 'declared' => 'B']);
+    $this->artisan('ledger:verify')->assertSuccessful();
+});
+
+it('changes manufacturing alone, without a new engineering revision', function (): void {
+    World::planningTakes();
+    // The clamp is fitted elsewhere; engineering stays as it is.
+    $this->world
+        ->only('mira', 'PUT', "/orders/{$this->order}/items/200-0001", ['outcome' => 'keep', 'disposition' => 'use_up', 'version' => 5])
+        ->assertOk();
+    $this->world->built('200-0001', 'Tarn', [[10, '200-0010', 1, 'pc', 10]]);
+    $key = DB::table('structure_lines')->where('component_id', $this->world->items['200-0010'])->whereNull('operation')->value('line_key');
+    $this->world
+        ->only('jonas', 'POST', "/orders/{$this->order}/items/200-0001/plants/Tarn/records", [
+            'line' => $key,
+            'reason' => 'Built by Weir.',
+            'seen' => 0,
+        ])
+        ->assertOk();
+    $this->world
+        ->as('jonas', 'GET', "/items/200-0001/accountability?plant=Tarn&order={$this->order}")
+        ->assertJsonPath('lines.0.why', '200-0010 is left out on record, and built all the same');
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/items/200-0001/plants/Tarn/undo")->assertOk();
+    $this->world
+        ->as('jonas', 'GET', "/items/200-0001/accountability?plant=Tarn&order={$this->order}")
+        ->assertJson(['open' => 0, 'order' => ['can_undo' => false]]);
+});
+
+it('keeps on record what is left out or replaced, with its reason, and takes it off again', function (): void {
+    $record = fn(array $body) => ($this->at)('records', $body + ['line' => ($this->key)(30)]);
+    $record(['reason' => ' ', 'seen' => 0])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['reason']]);
+    $record(['reason' => 'No.', 'by' => '999-9999', 'unit' => 'pc', 'seen' => 0])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['by']]);
+    $record(['line' => '01a21de3-0000-7000-8000-000000000000', 'reason' => 'No.', 'seen' => 0])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['line']]);
+    expect(
+        DB::table('edits')
+            ->whereIn('operation', ['record', 'unrecord'])
+            ->count(),
+    )->toBe(0);
+    $record(['reason' => 'Grease holds it.', 'by' => '710-0001', 'new' => '3', 'unit' => 'g', 'old' => '6', 'seen' => 0])->assertOk();
+    ($this->page)()
+        ->assertJsonPath('lines.2.record.by', '710-0001')
+        ->assertJsonPath('lines.2.wanted', '3')
+        ->assertJsonPath('lines.2.account', 'open')
+        ->assertJsonPath('order.edits', ['replaced by 710-0001 on record: Grease holds it.']);
+    // Somebody with an older page is told.
+    $record(['reason' => 'Late.', 'seen' => 0])->assertStatus(409);
+    $record(['seen' => 1])->assertOk();
+    ($this->page)()->assertJsonPath('open', 0)->assertJsonPath('lines.2.record', null);
+});
+
+it('begins to build an item at a plant that has not built it', function (): void {
+    ($this->page)('jonas', 'Tarn')->assertJson(['plant' => 'Tarn', 'built' => null, 'open' => 3]);
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 0], 'jonas', 'Tarn')->assertOk();
+    ($this->page)('jonas', 'Tarn')->assertJson(['open' => 0]);
+    expect($this->world->as('vera', 'GET', "/orders/{$this->order}/accountability")->json('*.plant'))->toBe(['Tarn', 'Weir']);
+});
+
+it('lets only the editor, at a plant there is, while the order is open for revision', function (): void {
+    $body = ['lines' => [], 'seen' => 0];
+    ($this->at)('taken-over', $body, 'vera')->assertForbidden();
+    ($this->at)('taken-over', $body, 'edda')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['editor']]);
+    ($this->at)('taken-over', $body, 'jonas', 'Nowhere')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['plant']]);
+    ($this->at)('undo')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['edits']]);
+    ($this->page)('vera')->assertJsonPath('order.may_edit', false);
+    expect(DB::table('works')->where('kind', 'manufacturing')->count())->toBe(0);
+});
