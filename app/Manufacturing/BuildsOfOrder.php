@@ -13,6 +13,7 @@ use Illuminate\Support\Collection;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Manufacturing\ManufacturingContent;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -47,22 +48,23 @@ final readonly class BuildsOfOrder
                 if ($work->after instanceof ManufacturingContent) {
                     $at = "{$row->item->number} {$work->subject->plant}";
                     $built[$at] = new BuiltAt(
-                        $row->item,
-                        $work->subject->plant,
-                        $engineering[$row->item_id] ?? new Structure(),
-                        $work->after->on($day),
-                        isset($built[$at]) ? $built[$at]->released : null,
+                        item: $row->item,
+                        plant: $work->subject->plant,
+                        engineering: $engineering[$row->item_id] ?? new Structure(),
+                        content: $work->after->on($day),
+                        released: isset($built[$at]) ? $built[$at]->released : null,
+                        edits: array_map(static fn(Edit $edit): string => $edit->inWords(), $work->edits),
                     );
                 }
             }
             $at = "{$row->item->number} {$also}";
             if ($also !== null && !isset($built[$at])) {
                 $built[$at] = new BuiltAt(
-                    $row->item,
-                    $also,
-                    $engineering[$row->item_id] ?? new Structure(),
-                    new ManufacturingContent(),
-                    null,
+                    item: $row->item,
+                    plant: $also,
+                    engineering: $engineering[$row->item_id] ?? new Structure(),
+                    content: new ManufacturingContent(),
+                    released: null,
                 );
             }
         }

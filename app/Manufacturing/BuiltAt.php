@@ -12,12 +12,16 @@ use Orthotaxis\Core\Structure\Structure;
 /** What a plant builds of an item, and what engineering declares of it, both as they hold on a day or as an order would make them. */
 final readonly class BuiltAt
 {
-    /** @param  ?Content  $released  what is in force at the plant; null: nothing was ever released there */
+    /**
+     * @param  ?Content  $released  what is in force at the plant; null: nothing was ever released there
+     * @param  list<string>  $edits  what an order does to it, in words
+     */
     public function __construct(
         public Item $item,
         public string $plant,
         public Structure $engineering,
         public ManufacturingContent $content,
         public ?Content $released,
+        public array $edits = [],
     ) {}
 }

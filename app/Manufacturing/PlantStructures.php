@@ -51,11 +51,11 @@ final readonly class PlantStructures
             $records
                 ->map(
                     static fn(Content $record): BuiltAt => new BuiltAt(
-                        $items[$record->item_id],
-                        $record->plant,
-                        $engineering[$record->item_id] ?? new Structure(),
-                        $contents[$record->id]->on($day),
-                        $record,
+                        item: $items[$record->item_id],
+                        plant: $record->plant,
+                        engineering: $engineering[$record->item_id] ?? new Structure(),
+                        content: $contents[$record->id]->on($day),
+                        released: $record,
                     ),
                 )
                 ->all(),

@@ -14,11 +14,10 @@ Route::get('/items/{number}/accountability', [AccountabilityController::class, '
 Route::get('/orders/{number}/accountability', [AccountabilityController::class, 'ofOrder']);
 Route::controller(BuiltController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}')
-    ->middleware(Ability::ReviseStructure->gate())
     ->group(static function (): void {
-        Route::post('/taken-over', 'takeOver');
-        Route::post('/records', 'record');
-        Route::post('/undo', 'undo');
+        Route::post('/taken-over', 'takeOver')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/records', 'record')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
     });
 Route::controller(PlantController::class)
     ->prefix('plants')

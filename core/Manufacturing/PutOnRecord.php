@@ -9,16 +9,13 @@ use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
 
 /** An engineering line is left out, or replaced by so much of another item for so much of it; with the reason. */
-final readonly class PutOnRecord extends RecordEdit
+final readonly class PutOnRecord implements RecordEdit
 {
+    use OfRecord;
+
     public const NAME = 'record';
 
     public const LONGEST_REASON = 200;
-
-    public function name(): string
-    {
-        return self::NAME;
-    }
 
     public function apply(?OnRecord $record): OnRecord
     {

@@ -7,14 +7,11 @@ namespace Orthotaxis\Core\Manufacturing;
 use Orthotaxis\Core\Refusal;
 
 /** What was on record about an engineering line no longer is: it is to be taken over again. */
-final readonly class TakeOffRecord extends RecordEdit
+final readonly class TakeOffRecord implements RecordEdit
 {
-    public const NAME = 'unrecord';
+    use OfRecord;
 
-    public function name(): string
-    {
-        return self::NAME;
-    }
+    public const NAME = 'unrecord';
 
     public function apply(?OnRecord $record): null
     {

@@ -27,7 +27,7 @@ final readonly class TakeOver
 
     /**
      * @param  Structure  $built  of the item at the plant
-     * @return array<string, list<LineEdit>> by the key of the engineering line; what goes because engineering has no such line any more, by its own
+     * @return array<string, list<LineEdit>> by the key of the engineering line, be it one that engineering no longer has
      */
     public static function of(Accountability $of, Structure $built): array
     {
@@ -86,7 +86,7 @@ final readonly class TakeOver
             'component' => $line->record->by ?? $line->line->component,
             'quantity' => (string) $line->rest,
             'unit' => $line->unit->value,
-            'designators' => '',
+            'designators' => self::designators($line, $line->rest->equals($line->wanted)),
         ]);
     }
 
@@ -109,12 +109,19 @@ final readonly class TakeOver
                     'unit' => $line->unit->value,
                     'operation' => (string) $operation,
                     'takes_over' => $line->line->key,
+                    'designators' => self::designators($line, $line->rest->equals($line->wanted)),
                     'notes' => $line->line->notes,
                     'not_modelled' => $line->line->notModelled ? 'yes' : '',
                 ],
                 static fn(string $text): bool => $text !== '',
             ),
         );
+    }
+
+    /** What is named piece by piece keeps its names where one line of the plant stands for all of it. */
+    private static function designators(Accounted $line, bool $whole): string
+    {
+        return $whole && $line->record === null && $line->unit === $line->line->unit ? $line->line->designators : '';
     }
 
     /** The last of its parts that is no kit's takes the rest, be it less than nothing. */
@@ -130,7 +137,10 @@ final readonly class TakeOver
             if ($quantity->sign() >= 0) {
                 return $quantity->sign() === 0
                     ? new RemoveLine($of->key)
-                    : new ChangeLine($of->key, ['quantity' => (string) $quantity, 'designators' => '']);
+                    : new ChangeLine($of->key, [
+                        'quantity' => (string) $quantity,
+                        'designators' => self::designators($line, count($line->shares) === 1),
+                    ]);
             }
         }
 

@@ -171,6 +171,24 @@ it('says how each plant accounts for what engineering declares, and what it has 
     expect((string) parse_url($this->screen->driver->getCurrentURL(), PHP_URL_QUERY))->toContain('lines=open');
 });
 
+it('takes over at a plant what an order changes, puts on record what it leaves out, and takes both back', function (): void {
+    $path = '/items/300-0010?kind=manufacturing&plant=Weir&view=accounted&order=ECO-00086&lines=open';
+    $this->screen->signIn('vera.stone', $path)->see('2 of 26 lines open.')->dontSee('Take over');
+    $this->screen->signIn('edda.roth', '/orders/ECO-00086/revise/300-0010')->see('lines to take over at plants');
+    $this->screen->click('//button[contains(., "to take over at plants")]')->press('▲ 2 of 26 lines open')->see('Would be taken over by');
+    $this->screen->visit($path)->press('Take over all 2 that follow')->see('Complete. 26 lines accounted for, none open.');
+    $this->screen->press('Undo')->see('1 of 26 lines open.')->press('Undo')->see('2 of 26 lines open.');
+    $this->screen
+        ->press('On record: find 230 …')
+        ->press('Leave out on record')
+        ->see('Say why')
+        ->type('Reason', 'Fitted by hand at Tarn.')
+        ->press('Leave out on record')
+        ->see('left out on record: Fitted by hand at Tarn.')
+        ->see('310-0057 is left out on record, and built all the same');
+    $this->screen->press('Undo')->see('nothing changed at this plant yet');
+});
+
 it('finds an item in spite of an error of typing, and by what it is used in', function (): void {
     $this->screen->signIn('vera.stone', '/items')->type('Number or words of the title', 'pmup haed')->see('200-0010');
     $this->screen->press('Show all')->pick('Used in', '200-0010')->see('Rotor shaft')->dontSee('Battery pack');

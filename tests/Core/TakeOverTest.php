@@ -92,6 +92,19 @@ it('lets the last of the parts take what is more or less, and a kit be', functio
     expect(TakeOver::of($of, $kit))->toBe([]);
 });
 
+it('keeps the designators of engineering where one line stands for all of it', function (): void {
+    $before = new Structure([Make::line('r', 10, '310-0033', '2', designators: 'R1, R2')]);
+    $after = new Structure([Make::line('r', 10, '310-0033', '3', designators: 'R1, R2, R7')]);
+    $new = new Structure([Make::line('r', 10, '310-0034', '2', designators: 'R1, R2')]);
+    $plant = plantOf($before);
+    expect(taken($plant, suggested($after, $plant))->line('at-r')?->designators)
+        ->toBe('R1, R2, R7')
+        ->and(taken($plant, suggested($new, $plant))->line('at-r')?->designators)
+        ->toBe('R1, R2')
+        ->and(taken(new Structure(), suggested($new, new Structure()))->line('new-1')?->designators)
+        ->toBe('R1, R2');
+});
+
 it('brings a plant that had taken all over to an empty list, whatever engineering has changed', function (): void {
     Make::many(static function (Randomizer $random): void {
         $built = plantOf(Make::structure($random));

@@ -95,6 +95,7 @@ final class Records
             'api/items/{number}/accountability' => [
                 ...$each($items, 'items/@/accountability'),
                 ...$each($few, "items/@/accountability?plant={$plant}"),
+                ...$pairs($of('revised item'), 'items/@item/accountability?order=@order'),
             ],
             'api/items/{number}/documents' => $each($items, 'items/@/documents'),
             'api/items/{number}/older-uses' => $each($items, 'items/@/older-uses'),

@@ -87,7 +87,16 @@ it('tells it of engineering as an open order would make it', function (): void {
         ->as('vera', 'GET', "/orders/{$order}/accountability")
         ->assertOk()
         ->assertExactJson([
-            ['item' => '200-0010', 'title' => 'Pump head', 'plant' => 'Weir', 'built' => 'A', 'lines' => 3, 'open' => 1, 'additions' => 1],
+            [
+                'item' => '200-0010',
+                'title' => 'Pump head',
+                'plant' => 'Weir',
+                'built' => 'A',
+                'lines' => 3,
+                'open' => 1,
+                'additions' => 1,
+                'edits' => [],
+            ],
         ]);
     ($this->of)('?order=ECO-99999')
         ->assertStatus(422)

@@ -44,6 +44,9 @@ it('takes over what engineering has changed, is judged and signed with it, and r
     ($this->page)()->assertJsonPath('open', 1)->assertJsonPath('order.seen', 1);
     ($this->at)('taken-over', ['lines' => [], 'seen' => 1])->assertOk();
     ($this->page)()->assertJsonPath('open', 0)->assertJsonPath('additions', [])->assertJsonCount(3, 'order.edits');
+    expect($this->world->as('helen', 'GET', "/orders/{$this->order}/accountability")->json('0.edits'))
+        ->toHaveCount(3)
+        ->toContain('Replaced by 200-0041');
     // The engineering page is as it was, and what is in force at the plant too.
     $this->world
         ->as('vera', 'GET', '/items/200-0010/accountability')

@@ -77,7 +77,7 @@ final readonly class EditBuilt
     }
 
     /** Puts on record that an engineering line is left out or replaced, or takes that off the record. */
-    public function record(Person $by, string $order, string $item, string $plant, RecordEdit $edit, int $seen): WorkRecord
+    public function putOnRecord(Person $by, string $order, string $item, string $plant, RecordEdit $edit, int $seen): WorkRecord
     {
         return $this->ledger->together(function () use ($by, $order, $item, $plant, $edit, $seen): WorkRecord {
             $work = $this->held($by, $order, $item, $plant, $seen);

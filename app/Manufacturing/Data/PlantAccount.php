@@ -12,6 +12,7 @@ use Orthotaxis\Core\Manufacturing\Accountability;
 #[OA\Schema]
 final readonly class PlantAccount
 {
+    /** @param  list<string>  $edits */
     private function __construct(
         #[OA\Property] public string $item,
         #[OA\Property] public string $title,
@@ -23,6 +24,10 @@ final readonly class PlantAccount
             OA\Property(description: 'what the plant would go on to build and engineering no longer declares, and what it adds'),
         ]
         public int $additions,
+        #[
+            OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what the order does to it, in words'),
+        ]
+        public array $edits,
     ) {}
 
     public static function of(BuiltAt $at, Accountability $of): self
@@ -35,6 +40,7 @@ final readonly class PlantAccount
             lines: count($of->lines),
             open: count($of->open()),
             additions: count($of->additions),
+            edits: $at->edits,
         );
     }
 }

@@ -42,7 +42,9 @@ final readonly class BuiltController
     #[InPath('number'), InPath('item'), InPath('plant'), Takes(RecordRequest::class), Ok(Done::class), Refused]
     public function record(string $number, string $item, string $plant, RecordRequest $request, #[CurrentUser] Person $person): JsonResponse
     {
-        return self::done($this->edit->record($person, $number, $item, self::known($plant), $request->edit(), $request->integer('seen')));
+        return self::done(
+            $this->edit->putOnRecord($person, $number, $item, self::known($plant), $request->edit(), $request->integer('seen')),
+        );
     }
 
     #[OA\Post(path: '/api/orders/{number}/items/{item}/plants/{plant}/undo', operationId: 'undoBuilt', tags: ['manufacturing'])]

@@ -548,6 +548,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/items/{item}/plants/{plant}/taken-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/plants/{plant}/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["recordLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/plants/{plant}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoBuilt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plants": {
         parameters: {
             query?: never;
@@ -2411,6 +2459,7 @@ export interface components {
             why: string | null;
             record: components["schemas"]["RecordRow"] | null;
             shares: components["schemas"]["ShareRow"][];
+            suggested: string[];
         };
         /** @description What a plant has taken over of an item as engineering declares it. Nothing open is the proof that it builds the design. */
         AccountabilityPage: {
@@ -2422,23 +2471,26 @@ export interface components {
             built: string | null;
             /** @description the revision of engineering for which that was planned */
             builds: string | null;
-            /** @description the revision of engineering in force, or the number of the order that would make it */
+            /** @description the revision of engineering in force */
             declared: string | null;
             open: number;
             lines: components["schemas"]["AccountRow"][];
             additions: components["schemas"]["ShareRow"][];
+            order: components["schemas"]["UnderOrder"] | null;
         };
         /** @description A plant that builds an item, and how much of it as an order would make it is open there. */
         PlantAccount: {
             item: string;
             title: string;
             plant: string;
-            /** @description the revision by which the plant builds it */
-            built: string;
+            /** @description the revision by which the plant builds it; null: none yet */
+            built: string | null;
             lines: number;
             open: number;
             /** @description what the plant would go on to build and engineering no longer declares, and what it adds */
             additions: number;
+            /** @description what the order does to it, in words */
+            edits: string[];
         };
         /** @description A day on which a plant does otherwise than on that day of other weeks. */
         PlantDayRow: {
@@ -2488,6 +2540,16 @@ export interface components {
             scrap: boolean;
             through: string[];
         };
+        /** @description What an order does to what a plant builds of an item. */
+        UnderOrder: {
+            number: string;
+            /** @description whether you may edit it now */
+            may_edit: boolean;
+            /** @description the number of the newest edit */
+            seen: number;
+            can_undo: boolean;
+            edits: string[];
+        };
         WorkCentreRow: {
             code: string;
             name: string;
@@ -2507,6 +2569,27 @@ export interface components {
             days: components["schemas"]["PlantDayRow"][];
             /** @description as it was read; 0: never set up */
             version: number;
+        };
+        RecordRequest: {
+            /** @description the key of the engineering line */
+            line: string;
+            /** @description left out: nothing is to be on record any more */
+            reason?: string | null;
+            /** @description the item in its place; null: it is left out */
+            by?: string | null;
+            /** @description so much of that */
+            new?: string | null;
+            unit?: string | null;
+            /** @description for so much of the line */
+            old?: string | null;
+            /** @description the number of the newest edit on screen */
+            seen: number;
+        };
+        TakeOverRequest: {
+            /** @description keys of engineering lines; none: all that are open */
+            lines: string[];
+            /** @description the number of the newest edit on screen */
+            seen: number;
         };
         WorkCentreRule: {
             /** @description of a new one; it stays */
@@ -4874,6 +4957,113 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlantAccount"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeOverRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    recordLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoBuilt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */

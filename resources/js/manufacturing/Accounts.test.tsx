@@ -1,13 +1,14 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { item, line, tube } from '../testing/make';
-import { server } from '../testing/server';
+import { done } from '../testing/done';
+import { Refused, server } from '../testing/server';
 import { address, show } from '../testing/show';
 import { Accounts } from './Accounts';
 
 const screw = item('600-0014', 'Screw');
-const rivet = item('620-0003', 'Rivet');
+const rivet = item('620-0003', 'Rivet', { unit: 'pc' });
 const share = (of: Schemas['ItemRow'], more: Partial<Schemas['ShareRow']> = {}): Schemas['ShareRow'] => ({
   key: 'built-1',
   item: of,
@@ -33,6 +34,7 @@ const row = (
   why: null,
   record: null,
   shares: [],
+  suggested: [],
   ...more,
 });
 const page: Schemas['AccountabilityPage'] = {
@@ -42,6 +44,7 @@ const page: Schemas['AccountabilityPage'] = {
   built: 'B',
   builds: 'E',
   declared: 'F',
+  order: null,
   open: 2,
   lines: [
     row(10, screw, 'in_parts', {
@@ -77,6 +80,74 @@ const cells = (name: RegExp) =>
         .map((cell) => cell.textContent),
     );
 
+const mine = { number: 'ECO-00084', may_edit: true, seen: 7, can_undo: true, edits: ['Replaced by 200-0041'] };
+const AT = '/api/orders/ECO-00084/items/200-0010/plants/Weir';
+
+describe('taking over under an order', () => {
+  const open = [
+    row(30, tube, 'open', { rest: '0.5', unit: 'm', suggested: ['Replaced by 200-0041'] }),
+    row(40, tube, 'open', { rest: '1' }),
+  ];
+
+  it('shows how each line would be taken over, takes over all or those selected, and takes it back', async () => {
+    const user = await accounts({ ...page, lines: open, order: mine }, 'ECO-00084');
+    expect(cells(/^Engineering lines/).map((one) => one.at(-2))).toEqual(['Replaced by 200-0041', 'your decision']);
+    server.on(`POST ${AT}/taken-over`, done('ECO-00084')).on(`POST ${AT}/undo`, done('ECO-00084'));
+    await user.click(screen.getByRole('button', { name: 'Take over all 1 that follow' }));
+    await waitFor(() => expect(server.asked(`POST ${AT}/taken-over`)[0]?.body).toEqual({ lines: [], seen: 7 }));
+    await user.click(screen.getByRole('checkbox', { name: /^Select all/ }));
+    await user.click(screen.getByRole('button', { name: 'Take over 1' }));
+    await waitFor(() =>
+      expect(server.asked(`POST ${AT}/taken-over`)[1]?.body).toEqual({ lines: ['line-30'], seen: 7 }),
+    );
+    await user.click(screen.getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(server.asked(`POST ${AT}/undo`)).toHaveLength(1));
+  });
+
+  it('puts on record why a line is left out, and says at its field what is wrong', async () => {
+    const user = await accounts({ ...page, lines: open, order: mine }, 'ECO-00084');
+    await user.click(screen.getByRole('button', { name: 'On record: find 30 …' }));
+    const form = within(screen.getByRole('form', { name: 'On record: find 30' }));
+    server.on(`POST ${AT}/records`, new Refused(422, 'No.', { reason: ['Say why.'] }));
+    await user.click(form.getByRole('button', { name: 'Leave out on record' }));
+    expect(await form.findByText(/Say why/)).toBeTruthy();
+    await user.type(form.getByLabelText('Reason'), 'Not issued.');
+    server.on(`POST ${AT}/records`, done('ECO-00084'));
+    await user.click(form.getByRole('button', { name: 'Leave out on record' }));
+    await waitFor(() => expect(screen.queryByRole('form')).toBeNull());
+    expect(server.asked(`POST ${AT}/records`)[1]?.body).toEqual({ line: 'line-30', reason: 'Not issued.', seen: 7 });
+  });
+
+  it('replaces a line on record by so many of another, and takes that off again', async () => {
+    const recorded = row(20, screw, 'replaced', {
+      record: { by: '620-0003', new: '2', unit: 'pc', old: '1', reason: 'Riveted.' },
+    });
+    server.on('GET /api/items', [rivet]);
+    const user = await accounts({ ...page, lines: [recorded], order: mine }, 'ECO-00084');
+    await user.click(screen.getByRole('button', { name: 'On record: find 20 …' }));
+    await user.type(screen.getByRole('combobox', { name: /In its place/ }), '620');
+    await user.click(await screen.findByRole('option', { name: /620-0003/ }));
+    await user.clear(screen.getByLabelText('for so many pc'));
+    await user.type(screen.getByLabelText('for so many pc'), '3');
+    server.on(`POST ${AT}/records`, done('ECO-00084'));
+    await user.click(screen.getByRole('button', { name: 'Replace on record' }));
+    await waitFor(() =>
+      expect(server.asked(`POST ${AT}/records`)[0]?.body).toEqual({
+        line: 'line-20',
+        reason: 'Riveted.',
+        by: '620-0003',
+        new: '2',
+        unit: 'pc',
+        old: '3',
+        seen: 7,
+      }),
+    );
+    await user.click(screen.getByRole('button', { name: 'On record: find 20 …' }));
+    await user.click(screen.getByRole('button', { name: 'Take off the record' }));
+    await waitFor(() => expect(server.asked(`POST ${AT}/records`)[1]?.body).toEqual({ line: 'line-20', seen: 7 }));
+  });
+});
+
 describe('accountability', () => {
   it('says of each engineering line how it is accounted for, by what, and what is open', async () => {
     await accounts();
@@ -106,9 +177,12 @@ describe('accountability', () => {
     expect(screen.getByText('The plant adds nothing to what engineering declares.')).toBeTruthy();
   });
 
-  it('is told of engineering as an order would make it', async () => {
-    await accounts({ ...page, declared: 'ECO-00084' }, 'ECO-00084');
+  it('is told as an order would make it, with what it has done so far', async () => {
+    const order = { number: 'ECO-00084', may_edit: false, seen: 1, can_undo: true, edits: ['Replaced by 200-0041'] };
+    await accounts({ ...page, order }, 'ECO-00084');
     expect(screen.getByRole('status').textContent).toContain('engineering as ECO-00084 would make it');
+    expect(within(screen.getByRole('list', { name: 'Edits' })).getByText('Replaced by 200-0041')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Take over|Undo|On record:/ })).toBeNull();
     expect(server.asked('GET /api/items/200-0010/accountability')[0]?.query).toEqual({
       on: '2026-11-25',
       plant: 'Weir',

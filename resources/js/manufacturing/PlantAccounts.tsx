@@ -10,7 +10,13 @@ const columns = (order: string): Column<Row>[] => [
   { id: 'item', head: 'Item', text: ({ item }) => item, cell: ({ item }) => <ItemNumber number={item} /> },
   { id: 'title', head: 'Title', text: ({ title }) => title, cell: ({ title }) => title },
   { id: 'plant', head: 'Plant', text: ({ plant }) => plant, cell: ({ plant }) => plant },
-  { id: 'built', head: 'Builds it by', text: ({ built }) => built, cell: ({ built }) => built },
+  { id: 'built', head: 'Builds it by', text: ({ built }) => built ?? '', cell: ({ built }) => built ?? 'not yet' },
+  {
+    id: 'edits',
+    head: 'Changed by the order',
+    text: ({ edits }) => edits.join('; '),
+    cell: ({ edits }) => (edits.length === 0 ? 'nothing' : edits.join('; ')),
+  },
   {
     id: 'open',
     head: 'Accountability',
@@ -36,6 +42,7 @@ export function PlantAccounts({ order, rows }: { order: string; rows: Row[] }) {
       rows={rows}
       keyOf={({ item, plant }) => `${item} ${plant}`}
       columns={columns(order)}
+      rowHeight={null}
       empty="No plant builds what this order revises."
     />
   );

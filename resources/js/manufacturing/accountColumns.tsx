@@ -79,3 +79,18 @@ export const accountColumns: Column<Row>[] = [
   },
   { id: 'record', head: 'On record', text: recordWords, cell: recordWords },
 ];
+
+/** How a line that is open would be taken over by itself. */
+export const suggestedColumn: Column<Row> = {
+  id: 'suggested',
+  head: 'Would be taken over by',
+  text: ({ suggested }) => suggested.join('; '),
+  cell: ({ suggested, account }) =>
+    suggested.length > 0 ? (
+      suggested.join('; ')
+    ) : account === 'open' ? (
+      <span className="text-soft">your decision</span>
+    ) : (
+      ''
+    ),
+};

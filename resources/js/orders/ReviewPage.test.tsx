@@ -47,7 +47,16 @@ async function page(more: Partial<Schemas['Review']> = {}) {
     .on('GET /api/favourites', [])
     .on('GET /api/exposure', { items: [], strangers: [] })
     .on('GET /api/orders/ECO-00090/accountability', [
-      { item: '200-0010', title: 'Pump head', plant: 'Weir', built: 'B', lines: 10, open: 3, additions: 0 },
+      {
+        item: '200-0010',
+        title: 'Pump head',
+        plant: 'Weir',
+        built: 'B',
+        lines: 10,
+        open: 3,
+        additions: 0,
+        edits: ['Replaced by 200-0041'],
+      },
     ])
     .on('GET /api/orders/ECO-00090/review', { ...review, ...more });
   const user = await show(<ReviewPage />, { at: '/orders/ECO-00090/review', path: '/orders/:number/review' });
@@ -67,6 +76,7 @@ describe('the page to judge an order on', () => {
     await page();
     const plants = within(screen.getByRole('region', { name: 'Manufacturing' }));
     expect(await plants.findByRole('link', { name: '▲ 3 of 10 lines open' })).toBeTruthy();
+    expect(plants.getByText('Replaced by 200-0041')).toBeTruthy();
   });
 
   it('says so when no product contains it', async () => {

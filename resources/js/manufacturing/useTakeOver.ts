@@ -1,0 +1,31 @@
+import { api, told } from '../lib/api';
+import { touches } from '../lib/touches';
+import { useAct } from '../lib/useAct';
+
+export interface At {
+  order: string;
+  item: string;
+  plant: string;
+  /** The number of the newest edit on screen. */
+  seen: number;
+}
+
+/** What the editor of an order does to what a plant builds of an item. */
+export function useTakeOver({ order, item, plant, seen }: At) {
+  const params = { path: { number: order, item, plant } };
+  return {
+    takeOver: useAct(touches.order, (lines: string[]) =>
+      told(api.POST('/api/orders/{number}/items/{item}/plants/{plant}/taken-over', { params, body: { lines, seen } })),
+    ),
+    undo: useAct(touches.order, () =>
+      told(api.POST('/api/orders/{number}/items/{item}/plants/{plant}/undo', { params })),
+    ),
+    record: useAct(
+      touches.order,
+      (record: { line: string; reason?: string; by?: string; new?: string; unit?: string; old?: string }) =>
+        told(
+          api.POST('/api/orders/{number}/items/{item}/plants/{plant}/records', { params, body: { ...record, seen } }),
+        ),
+    ),
+  };
+}
