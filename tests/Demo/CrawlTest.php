@@ -26,6 +26,7 @@ const BUDGET = [
     'api/dossiers/{number}' => 44,
     'api/orders/{number}/review' => 60,
     'api/orders/{number}/consequences' => 34,
+    'api/items/{number}/accountability' => 36,
     'api/orders/{number}/accountability' => 30,
     'api/orders/{number}/items/{item}/redline' => 30,
     'api/orders/{number}/items/{item}/sheet/{format}' => 24,

@@ -54,7 +54,7 @@ final class IndexStructures extends Command
         }
         try {
             /** @var array{database: string, built_at: int, known: int} $manifest */
-            $manifest = DamagedIndex::guard($path, 'manifest-2');
+            $manifest = DamagedIndex::guard($path, IndexFolder::MANIFEST);
         } catch (DamagedIndex) {
             return true;
         }

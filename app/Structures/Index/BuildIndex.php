@@ -58,7 +58,7 @@ final class BuildIndex
 
         [$items, $ordered] = $this->topological();
         $this->write($path, $items);
-        IndexFolder::write($path, 'manifest-3', [
+        IndexFolder::write($path, IndexFolder::MANIFEST, [
             'known' => $known,
             'database' => self::database(),
             'size' => count($items),

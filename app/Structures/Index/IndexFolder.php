@@ -12,6 +12,9 @@ use App\Structures\StructureView;
  */
 final readonly class IndexFolder
 {
+    /** The file that is written last, which says what a version is. Its number goes up when what lines say in it changes. */
+    public const MANIFEST = 'manifest-3';
+
     /** Seconds after which a version that was not finished is nobody's work any more. */
     private const GIVEN_UP = 3_600;
 
@@ -25,7 +28,7 @@ final readonly class IndexFolder
             config()->string('orthotaxis.index.folder') . '/' . substr(md5((string) json_encode($database)), 0, 12) . '/' . $view->name();
     }
 
-    /** The folder of the version in use; null when none has been built here, or only one in an older form (the 3 in the name). */
+    /** The folder of the version in use; null when none has been built here, or only one in an older form. */
     public function current(): ?string
     {
         return $this->named('current');
@@ -73,7 +76,7 @@ final readonly class IndexFolder
         }
         $kept = [$path, $last, $this->offered()];
         foreach (glob($this->folder . '/*', GLOB_ONLYDIR) ?: [] as $old) {
-            $finished = is_file("{$old}/manifest-3.php") || filemtime($old) < time() - self::GIVEN_UP;
+            $finished = is_file("{$old}/" . self::MANIFEST . '.php') || filemtime($old) < time() - self::GIVEN_UP;
             if ($finished && !in_array($old, $kept, true)) {
                 array_map(unlink(...), glob($old . '/*') ?: []);
                 @rmdir($old);
@@ -106,7 +109,9 @@ final readonly class IndexFolder
     {
         $name = @file_get_contents("{$this->folder}/{$pointer}");
 
-        return $name === false || $name === '' || !is_file("{$this->folder}/{$name}/manifest-3.php") ? null : "{$this->folder}/{$name}";
+        return $name === false || $name === '' || !is_file("{$this->folder}/{$name}/" . self::MANIFEST . '.php')
+            ? null
+            : "{$this->folder}/{$name}";
     }
 
     private function point(string $pointer, string $path): void

@@ -47,7 +47,7 @@ final readonly class StructureIndex
         $manifest =
             $folder === null
                 ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => '']
-                : DamagedIndex::guard($folder, 'manifest-3');
+                : DamagedIndex::guard($folder, IndexFolder::MANIFEST);
         // Asked for every question, so in one trip: prepared on the server it takes three. There is nothing in it but our own number.
         $touched = DB::connection()
             ->getPdo()
