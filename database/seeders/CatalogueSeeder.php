@@ -14,6 +14,9 @@ use Orthotaxis\Core\Quantity\Money;
 /** Categories, and the items of demo/catalogue.txt. Whatever is made gets a drawing of its own. */
 final class CatalogueSeeder extends Seeder
 {
+    /** Only manufacturing has it: nobody draws it. */
+    private const KIT = '200-0090';
+
     private const CATEGORIES = [
         'sold' => 'What is sold',
         'mechanical' => 'Mechanics',
@@ -124,7 +127,7 @@ final class CatalogueSeeder extends Seeder
         $drawing = 0;
         foreach (self::entries() as [$number, $title, $kind, $category, $unit, $supply, $cost, $leadTime, $from]) {
             $rows[] = self::row($number, $title, $kind, $categories[$category], $unit, $supply, $cost, (int) $leadTime, $from);
-            if ($supply === 'make' && in_array($kind, ['assembly', 'part'], true)) {
+            if ($supply === 'make' && in_array($kind, ['assembly', 'part'], true) && $number !== self::KIT) {
                 $rows[] = self::row(
                     sprintf('800-%04d', ++$drawing),
                     "Drawing, {$title}",

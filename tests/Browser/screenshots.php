@@ -32,7 +32,14 @@ foreach (
         ['review', 'helen.marsh', '/orders/ECO-00084/review', 'Sign this page', '', 'light'],
         ['dossier-release', 'mira.okafor', '/changes/ECO-00083', 'On release', 'release', 'light'],
         ['hand-over', 'mira.okafor', '/changes/ECO-00082', 'Answer from planning', 'follow_through', 'light'],
-        ['revise-dark', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'dark'],
+        [
+            'accountability',
+            'edda.roth',
+            '/items/300-0010?kind=manufacturing&plant=Weir&view=accounted&order=ECO-00086&lines=open',
+            'Would be taken over by',
+            '',
+            'dark',
+        ],
     ]
     as [$name, $who, $path, $wait, $step, $theme]
 ) {
