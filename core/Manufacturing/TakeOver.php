@@ -86,7 +86,7 @@ final readonly class TakeOver
             'component' => $line->record->by ?? $line->line->component,
             'quantity' => (string) $line->rest,
             'unit' => $line->unit->value,
-            'designators' => self::designators($line, $line->rest->equals($line->wanted)),
+            ...self::designators($line, $line->rest->equals($line->wanted), $by),
         ]);
     }
 
@@ -109,7 +109,7 @@ final readonly class TakeOver
                     'unit' => $line->unit->value,
                     'operation' => (string) $operation,
                     'takes_over' => $line->line->key,
-                    'designators' => self::designators($line, $line->rest->equals($line->wanted)),
+                    ...self::designators($line, $line->rest->equals($line->wanted), null),
                     'notes' => $line->line->notes,
                     'not_modelled' => $line->line->notModelled ? 'yes' : '',
                 ],
@@ -118,10 +118,17 @@ final readonly class TakeOver
         );
     }
 
-    /** What is named piece by piece keeps its names where one line of the plant stands for all of it. */
-    private static function designators(Accounted $line, bool $whole): string
+    /**
+     * What is named piece by piece keeps its names where one line of the plant stands for all of it.
+     *
+     * @param  ?Line  $was  the line of the plant; null: a new one
+     * @return array{designators?: string} nothing where they stay as they are
+     */
+    private static function designators(Accounted $line, bool $whole, ?Line $was): array
     {
-        return $whole && $line->record === null && $line->unit === $line->line->unit ? $line->line->designators : '';
+        $names = $whole && $line->record === null && $line->unit === $line->line->unit ? $line->line->designators : '';
+
+        return $names === ($was->designators ?? '') ? [] : ['designators' => $names];
     }
 
     /** The last of its parts that is no kit's takes the rest, be it less than nothing. */
@@ -139,7 +146,7 @@ final readonly class TakeOver
                     ? new RemoveLine($of->key)
                     : new ChangeLine($of->key, [
                         'quantity' => (string) $quantity,
-                        'designators' => self::designators($line, count($line->shares) === 1),
+                        ...self::designators($line, count($line->shares) === 1, $of),
                     ]);
             }
         }

@@ -82,9 +82,9 @@ it('lets the last of the parts take what is more or less, and a kit be', functio
     ]);
     $built = new Structure([$part('one', 10, '2'), $part('two', 20, '4')]);
     expect(suggested($screws('8'), $built))
-        ->toEqual(['screw' => [new ChangeLine('two', ['quantity' => '6', 'designators' => ''])]])
+        ->toEqual(['screw' => [new ChangeLine('two', ['quantity' => '6'])]])
         ->and(suggested($screws('3'), $built))
-        ->toEqual(['screw' => [new ChangeLine('two', ['quantity' => '1', 'designators' => ''])]])
+        ->toEqual(['screw' => [new ChangeLine('two', ['quantity' => '1'])]])
         ->and((string) taken($built, suggested($screws('2'), $built))->line('one')?->quantity)
         ->toBe('2');
     $kit = new Structure([Make::line('kit', 10, 'KIT-1', '1')]);

@@ -131,6 +131,32 @@ it('keeps on record what is left out or replaced, with its reason, and takes it 
     ($this->page)()->assertJsonPath('open', 0)->assertJsonPath('lines.2.record', null);
 });
 
+it('goes on from what another order released at the plant meanwhile', function (): void {
+    World::planningTakes();
+    $first = $this->order;
+    $this->world->edit($first, 'change', 30, ['quantity' => '8'])->assertOk();
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 0])->assertOk();
+    $this->order = $second = $this->world->opened();
+    $this->world->edit($second, 'replace', 10, ['component' => '200-0041'])->assertOk();
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 0])->assertOk();
+    $this->world->only('jonas', 'POST', "/orders/{$second}/review", ['version' => $this->world->version($second)])->assertOk();
+    $digest = $this->world->as('helen', 'GET', "/orders/{$second}/review")->json('order.digest');
+    $this->world->only('helen', 'POST', "/orders/{$second}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    $this->world->only('mira', 'POST', "/orders/{$second}/release", ['version' => $this->world->version($second)])->assertOk();
+
+    $this->order = $first;
+    $this->world->as('jonas', 'POST', "/orders/{$first}/items/200-0010/newer")->assertOk();
+    $review = fn() => $this->world->only('jonas', 'POST', "/orders/{$first}/review", ['version' => $this->world->version($first)]);
+    expect($review()->assertStatus(422)->getContent())->toContain('200-0010, manufacturing at Weir is at revision B by now');
+    // Nothing more to do but to go on from it: eight screws, and the thicker tube.
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 1])->assertOk();
+    ($this->page)()
+        ->assertJson(['open' => 0, 'order' => ['edits' => ['Quantity 8']]])
+        ->assertJsonPath('lines.0.shares.0.item.number', '200-0041');
+    // What is left is that both would begin on one day.
+    expect($review()->getContent())->not->toContain('by now')->toContain('revision B itself');
+});
+
 it('begins to build an item at a plant that has not built it', function (): void {
     ($this->page)('jonas', 'Tarn')->assertJson(['plant' => 'Tarn', 'built' => null, 'open' => 3]);
     ($this->at)('taken-over', ['lines' => [], 'seen' => 0], 'jonas', 'Tarn')->assertOk();

@@ -63,6 +63,9 @@ final readonly class EditBuilt
                 }
             }
             $edits = array_merge(...array_values($lines === [] ? $suggested : array_intersect_key($suggested, array_flip($lines))));
+            if ($edits === [] && $work->wasChanged('base_id')) {
+                return $work;
+            }
             if ($edits === []) {
                 throw Refusal::at('lines', 'There is nothing to take over.');
             }
@@ -116,6 +119,10 @@ final readonly class EditBuilt
             ->where(['kind' => ManufacturingContents::NAME, 'plant' => $plant, 'status' => 'released'])
             ->value('id');
         $work = HeldWork::onSubject($by, $order, $item, ManufacturingContents::NAME, $plant, is_int($base) ? $base : null);
+        // Somebody released a newer revision of the plant's meanwhile: what was done goes on from that.
+        if ($base !== $work->base_id) {
+            $work->update(['base_id' => $base]);
+        }
         if ($seen !== null && $seen < (int) $work->edits->max('number')) {
             throw new Stale("{$item} at {$plant} was edited meanwhile. Yours was not saved; look at it again.");
         }
