@@ -7,7 +7,7 @@ import { DataTable } from '../ui/DataTable';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
-import { actsColumn } from '../ui/table/columns';
+import { changeColumn } from '../ui/table/changeColumn';
 
 type Choice = Schemas['ChoiceRow'];
 
@@ -38,21 +38,7 @@ export function ChoiceTable({ label, rows, maySet }: Props) {
           },
           { id: 'name', head: 'Name', text: (row) => row.name, cell: (row) => row.name },
           { id: 'status', head: 'Status', text: status, cell: status },
-          ...(maySet
-            ? [
-                actsColumn((row: Choice) => (
-                  <Button
-                    look="quiet"
-                    className="!h-6"
-                    aria-label={`Change ${row.name}`}
-                    disabled={row.code === open}
-                    onClick={() => setOpen(row.code)}
-                  >
-                    Change
-                  </Button>
-                )),
-              ]
-            : []),
+          ...(maySet ? [changeColumn<Choice>(open, setOpen)] : []),
         ]}
       />
       {opened && <ChoiceForm key={opened.code} choice={opened} onDone={() => setOpen(null)} />}

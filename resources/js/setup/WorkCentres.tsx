@@ -9,7 +9,7 @@ import { DataTable } from '../ui/DataTable';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
-import { actsColumn } from '../ui/table/columns';
+import { changeColumn } from '../ui/table/changeColumn';
 
 type Plant = Schemas['PlantRow'];
 type Centre = Schemas['WorkCentreRow'];
@@ -45,21 +45,7 @@ export function WorkCentres({ plant, maySet }: { plant: Plant; maySet: boolean }
             cell: (row) => amount(row.rate),
           },
           { id: 'status', head: 'Status', text: status, cell: status },
-          ...(maySet
-            ? [
-                actsColumn((row: Centre) => (
-                  <Button
-                    look="quiet"
-                    className="!h-6"
-                    aria-label={`Change ${row.name}`}
-                    disabled={row.code === open}
-                    onClick={() => setOpen(row.code)}
-                  >
-                    Change
-                  </Button>
-                )),
-              ]
-            : []),
+          ...(maySet ? [changeColumn<Centre>(open, setOpen)] : []),
         ]}
       />
       {opened && <CentreForm key={opened.code} plant={plant.code} centre={opened} onDone={() => setOpen(null)} />}
