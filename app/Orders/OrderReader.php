@@ -222,7 +222,12 @@ final readonly class OrderReader
                 sequence: $this->sequences->of($row->item),
             ),
             works: $row->works
-                ->filter(static fn(WorkRecord $work): bool => $row->outcome === Outcome::Revise || $work->kind !== Subject::ENGINEERING)
+                // What was begun and undone again, and is no revision of the item itself, is no work: nothing of it would be released.
+                ->filter(
+                    static fn(WorkRecord $work): bool => $work->kind === Subject::ENGINEERING
+                        ? $row->outcome === Outcome::Revise
+                        : $work->holding()->isNotEmpty(),
+                )
                 ->map(static fn(WorkRecord $work): Work => $works[$work->id])
                 ->values()
                 ->all(),

@@ -157,6 +157,19 @@ it('goes on from what another order released at the plant meanwhile', function (
     expect($review()->getContent())->not->toContain('by now')->toContain('revision B itself');
 });
 
+it('releases nothing at a plant where all was undone', function (): void {
+    World::planningTakes();
+    $this->world->edit($this->order, 'change', 30, ['quantity' => '8'])->assertOk();
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 0])->assertOk();
+    ($this->at)('undo')->assertOk();
+    ($this->page)()->assertJson(['open' => 1, 'order' => ['edits' => [], 'seen' => 1]]);
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/review", ['version' => $this->world->version($this->order)])->assertOk();
+    $digest = $this->world->as('helen', 'GET', "/orders/{$this->order}/review")->json('order.digest');
+    $this->world->only('helen', 'POST', "/orders/{$this->order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    $this->world->only('mira', 'POST', "/orders/{$this->order}/release", ['version' => $this->world->version($this->order)])->assertOk();
+    expect(DB::table('contents')->where('kind', 'manufacturing')->pluck('code')->all())->toBe(['A']);
+});
+
 it('begins to build an item at a plant that has not built it', function (): void {
     ($this->page)('jonas', 'Tarn')->assertJson(['plant' => 'Tarn', 'built' => null, 'open' => 3]);
     ($this->at)('taken-over', ['lines' => [], 'seen' => 0], 'jonas', 'Tarn')->assertOk();
