@@ -5,19 +5,16 @@ import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
+// What needs types, and what follows the flow of a component, is checked by oxlint (.oxlintrc.json): the same rules, ten times faster.
 export default ts.config(
   { ignores: ['resources/js/lib/api-schema.d.ts'] },
   js.configs.recommended,
-  ...ts.configs.strictTypeChecked,
+  ...ts.configs.strict,
   a11y.flatConfigs.recommended,
-  hooks.configs.flat.recommended,
   prettier,
   {
-    languageOptions: { globals: globals.browser, parserOptions: { projectService: true } },
-    rules: {
-      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
-      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
-    },
+    plugins: { 'react-hooks': hooks },
+    languageOptions: { globals: globals.browser },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
 );

@@ -37,7 +37,7 @@ const SHORT = 40;
 /** One row of a grid. Drawn anew only when something about it has changed. */
 function Row<Row>(props: Props<Row>) {
   const { row, rowKey, at, columns, sizes, handlers, block, chosen, opens, height, level, open } = props;
-  let place = -1;
+  const spoken = columns.filter((column) => !column.silent);
   return (
     <tr
       aria-rowindex={at + 2}
@@ -79,8 +79,7 @@ function Row<Row>(props: Props<Row>) {
       )}
       {columns.map((column, index) => {
         const size = sizes[column.id];
-        if (!column.silent) place++;
-        const here = place;
+        const here = spoken.indexOf(column);
         // Cutting a text off costs the browser time for every cell: it is done where there can be something to cut.
         const mayBeCut = size !== undefined || (height !== undefined && column.text(row).length > SHORT);
         return (

@@ -85,7 +85,7 @@ export function useTableState<Row>({
     [columns],
   );
   // Its functions read state of its own: what is made of them is made anew at every drawing.
-  // eslint-disable-next-line react-hooks/incompatible-library
+  // oxlint-disable-next-line react/incompatible-library
   const table = useReactTable<Row>({
     data: sorted,
     columns: defs,
