@@ -11,8 +11,8 @@ use App\Ledger\LedgerRow;
 use App\Orders\Collisions;
 use App\Orders\Data\CheckRow;
 use App\Orders\Data\OrderData;
+use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
-use App\Orders\OrderReader;
 use App\Orders\OrderView;
 use App\People\Models\Person;
 use App\Releases\Data\HandoverRow;
@@ -30,7 +30,7 @@ use Orthotaxis\Core\Readiness\Check;
 /** Puts one change together: its requests, its order, what planning said, who did what. */
 final readonly class DossierReader
 {
-    public function __construct(private OrderReader $orders, private LedgerReader $ledger, private Collisions $collisions) {}
+    public function __construct(private JudgedOrders $orders, private LedgerReader $ledger, private Collisions $collisions) {}
 
     /** @param  string  $number of a request or of an order */
     public function read(string $number): Dossier
@@ -58,7 +58,7 @@ final readonly class DossierReader
                     ->where('order_id', $order->id)
                     ->orderBy('id')
                     ->get();
-        $core = $order === null ? null : $this->orders->toCore($order);
+        $core = $order === null ? null : $this->orders->of($order);
         $order?->load('actors');
         $checks = $core === null ? [] : OrderView::checks($core);
         $first = $requests->first();

@@ -9,6 +9,7 @@ use App\Manufacturing\Data\UnderOrder;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
+use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\ItemRows;
 use App\Structures\Models\Item;
@@ -23,7 +24,12 @@ use Orthotaxis\Core\Structure\Structure;
 /** What a plant has taken over of an item as engineering declares it on a day, or as an open order would make both. */
 final readonly class AccountabilityReader
 {
-    public function __construct(private PlantStructures $plants, private DeclaredStructures $declared, private BuildsOfOrder $ordered) {}
+    public function __construct(
+        private PlantStructures $plants,
+        private DeclaredStructures $declared,
+        private BuildsOfOrder $ordered,
+        private OrderReader $orders,
+    ) {}
 
     /**
      * @param  ?string  $plant  null: the first that builds it
@@ -49,7 +55,10 @@ final readonly class AccountabilityReader
         $row =
             $order->items()->where('item_id', $item->id)->first() ?? throw Refusal::at('order', "{$number} does not name {$item->number}.");
         $built = array_values(
-            array_filter($this->ordered->of($order, $plant), static fn(BuiltAt $one): bool => $one->item->number === $item->number),
+            array_filter(
+                $this->ordered->of($order, $this->orders->toCore($order), $plant),
+                static fn(BuiltAt $one): bool => $one->item->number === $item->number,
+            ),
         );
         $chosen = self::at($built, $plant);
 

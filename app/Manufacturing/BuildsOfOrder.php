@@ -7,7 +7,6 @@ namespace App\Manufacturing;
 use App\Days\Today;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
-use App\Orders\OrderReader;
 use App\Structures\Models\Item;
 use Illuminate\Support\Collection;
 use Orthotaxis\Core\Calendar\Day;
@@ -20,7 +19,7 @@ use Orthotaxis\Core\Structure\Structure;
 /** What plants build of the items on an order, and what engineering declares of them, as the order would make both. */
 final readonly class BuildsOfOrder
 {
-    public function __construct(private OrderReader $orders, private DeclaredStructures $declared, private PlantStructures $plants) {}
+    public function __construct(private DeclaredStructures $declared, private PlantStructures $plants) {}
 
     public static function day(ChangeOrder $order): Day
     {
@@ -33,9 +32,8 @@ final readonly class BuildsOfOrder
      * @param  ?string  $also  a plant at which an item may be begun to be built
      * @return list<BuiltAt> by item and plant
      */
-    public function of(ChangeOrder $order, ?string $also = null): array
+    public function of(ChangeOrder $order, Order $core, ?string $also = null): array
     {
-        $core = $this->orders->toCore($order);
         $day = self::day($order);
         $items = $order->items->map(static fn(OrderItem $row): Item => $row->item)->toBase();
         $engineering = $this->engineering($order, $core, $items, $day);

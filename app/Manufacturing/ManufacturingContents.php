@@ -17,15 +17,25 @@ use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Manufacturing\ManufacturingContent;
 use Orthotaxis\Core\Manufacturing\PutOnRecord;
 use Orthotaxis\Core\Manufacturing\TakeOffRecord;
+use Orthotaxis\Core\Routing\AddOperation;
+use Orthotaxis\Core\Routing\ChangeOperation;
+use Orthotaxis\Core\Routing\RemoveOperation;
+use Orthotaxis\Core\Routing\Routing;
+use Orthotaxis\Core\Routing\SetBatch;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 
-/** What plants build of items: lines at operations, and what is on record about engineering lines. */
+/** What plants build of items: lines at operations, the operations, and what is on record about engineering lines. */
 final readonly class ManufacturingContents implements ContentKind
 {
     public const NAME = 'manufacturing';
 
-    public function __construct(private StructureReader $structures, private LinesOfContents $lines, private RecordsOfContents $records) {}
+    public function __construct(
+        private StructureReader $structures,
+        private LinesOfContents $lines,
+        private RecordsOfContents $records,
+        private RoutingsOfContents $routings,
+    ) {}
 
     public function name(): string
     {
@@ -45,9 +55,14 @@ final readonly class ManufacturingContents implements ContentKind
     {
         $structures = $this->structures->ofContents($ids);
         $records = $this->records->read($ids);
+        $routings = $this->routings->read($ids);
         $contents = [];
         foreach ($ids as $id) {
-            $contents[$id] = new ManufacturingContent($structures[$id] ?? new Structure(), $records[$id] ?? []);
+            $contents[$id] = new ManufacturingContent(
+                $structures[$id] ?? new Structure(),
+                $records[$id] ?? [],
+                $routings[$id] ?? new Routing(),
+            );
         }
 
         return $contents;
@@ -61,6 +76,10 @@ final readonly class ManufacturingContents implements ContentKind
         return match ($name) {
             PutOnRecord::NAME => new PutOnRecord($part, $fields),
             TakeOffRecord::NAME => new TakeOffRecord($part),
+            AddOperation::NAME => new AddOperation($part, $fields),
+            ChangeOperation::NAME => new ChangeOperation($part, $fields),
+            RemoveOperation::NAME => new RemoveOperation($part),
+            SetBatch::NAME => new SetBatch($fields['batch'] ?? ''),
             default => EditOperation::from($name)->of($part, $ofLine),
         };
     }
@@ -75,6 +94,7 @@ final readonly class ManufacturingContents implements ContentKind
         $built = self::of($content);
         $this->lines->write($id, $built->structure);
         $this->records->write($id, array_values($built->records));
+        $this->routings->write($id, $built->routing);
         $record = ContentRecord::query()->findOrFail($id);
         // What it builds: the revision that the same order releases, else the newest there is.
         $builds = Revision::query()

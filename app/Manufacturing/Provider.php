@@ -5,11 +5,19 @@ declare(strict_types=1);
 namespace App\Manufacturing;
 
 use App\Orders\Contents\ContentKinds;
+use App\Orders\PlantsOfOrder;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\ServiceProvider;
 
 final class Provider extends ServiceProvider
 {
+    /**
+     * What lower floors want to know of plants.
+     *
+     * @var array<class-string, class-string>
+     */
+    public array $bindings = [PlantsOfOrder::class => PlantStates::class];
+
     /** Orders change what plants build. */
     public function register(): void
     {

@@ -17,6 +17,9 @@ Route::controller(BuiltController::class)
     ->group(static function (): void {
         Route::post('/taken-over', 'takeOver')->middleware(Ability::ReviseStructure->gate());
         Route::post('/records', 'record')->middleware(Ability::ReviseStructure->gate());
+        Route::get('/redline', 'show');
+        Route::post('/edits', 'edit')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
         Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
     });
 Route::controller(PlantController::class)

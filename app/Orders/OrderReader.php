@@ -10,6 +10,7 @@ use App\Orders\Contents\ContentKind;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
+use App\Orders\Models\FollowUp;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\Signature;
 use App\Orders\Models\WorkRecord;
@@ -20,6 +21,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as SupportCollection;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Base;
+use Orthotaxis\Core\Change\FollowsLater;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
 use Orthotaxis\Core\Change\Outcome;
@@ -42,6 +44,8 @@ final readonly class OrderReader
         'signer',
         'signatures.person',
         'requests',
+        'followUps.under',
+        'followUps.item',
     ];
 
     public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences) {}
@@ -200,6 +204,18 @@ final readonly class OrderReader
                 static fn(Signature $signature): bool => $signature->meaning === 'signed' && !$signature->void,
             )?->digest,
             signedBy: $order->holdingSigners(),
+            later: $order->followUps->map(self::later(...))->values()->all(),
+        );
+    }
+
+    private static function later(FollowUp $one): FollowsLater
+    {
+        return new FollowsLater(
+            $one->item->number,
+            $one->plant,
+            order: $one->under->number,
+            by: Day::parse($one->by_day),
+            reason: $one->reason,
         );
     }
 

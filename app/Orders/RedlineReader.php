@@ -13,7 +13,6 @@ use App\Orders\Models\Iteration;
 use App\Orders\Models\OrderItem;
 use App\People\Models\Person;
 use App\Structures\Data\ItemRow;
-use App\Structures\Data\LineRow;
 use App\Structures\Models\Item;
 use Illuminate\Support\Collection;
 use Orthotaxis\Core\Change\Order;
@@ -21,7 +20,6 @@ use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Comparison\Difference;
-use Orthotaxis\Core\Structure\LineField;
 
 /** Sets what was and what will be side by side, line by line. */
 final readonly class RedlineReader
@@ -53,7 +51,9 @@ final readonly class RedlineReader
                 ),
             )
             ->get()
-            ->keyBy('number');
+            ->keyBy('number')
+            ->map(ItemRow::of(...))
+            ->all();
         $order->items->loadMissing('works.iterations.person');
         $data = collect(OrderView::items($order, $core))->keyBy(static fn($row): string => $row->item->number);
         $mayEdit = $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null;
@@ -85,7 +85,7 @@ final readonly class RedlineReader
                         static fn(EditRecord $edit): bool => $edit->withdrawn_at !== null && $edit->discarded_at === null,
                     ),
                     rows: array_map(
-                        static fn(Difference $difference): RedlineRow => self::row($difference, $components, $last),
+                        static fn(Difference $difference): RedlineRow => RedlineRow::of($difference, $components, $last->all()),
                         $item->comparison()->differences,
                     ),
                     working: $item->base->sequence->working($item->base->revision, count($iterations) + 1),
@@ -106,29 +106,5 @@ final readonly class RedlineReader
             })
             ->values()
             ->all();
-    }
-
-    /**
-     * @param  Collection<array-key, Item>  $components by number
-     * @param  Collection<array-key, EditRecord>  $edits the last of each line, by its key
-     */
-    private static function row(Difference $difference, Collection $components, Collection $edits): RedlineRow
-    {
-        $before = $difference->before;
-        $after = $difference->after;
-        $key = $before->key ?? ($after->key ?? '');
-        $last = $edits[$key] ?? null;
-
-        return new RedlineRow(
-            key: $key,
-            mark: $difference->kind->value,
-            before: $before === null ? null : LineRow::of($before),
-            after: $after === null ? null : LineRow::of($after),
-            fields: array_map(static fn(LineField $field): string => $field->value, $difference->fields),
-            was_item: $before === null ? null : ItemRow::of($components[$before->component]),
-            item: $after === null ? null : ItemRow::of($components[$after->component]),
-            edited_by: $last?->author->name,
-            edited_at: $last?->made_at->toIso8601String(),
-        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\RouteId;
 use App\Orders\Http\AdoptionController;
+use App\Orders\Http\FollowUpController;
 use App\Orders\Http\IterationController;
 use App\Orders\Http\OrderController;
 use App\Orders\Http\RedlineController;
@@ -45,6 +46,12 @@ Route::controller(RedlineController::class)
         Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
         Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
         Route::post('/newer', 'bringInNewer')->middleware(Ability::ReviseStructure->gate());
+    });
+Route::controller(FollowUpController::class)
+    ->prefix('orders/{number}/items/{item}/plants/{plant}/follow-up')
+    ->group(static function (): void {
+        Route::put('/', 'set')->middleware(Ability::PlanOrder->gate());
+        Route::delete('/', 'takeBack')->middleware(Ability::PlanOrder->gate());
     });
 Route::get('/items/{number}/older-uses', [AdoptionController::class, 'show']);
 Route::get('/items/{number}/planned-uses', [AdoptionController::class, 'planned']);

@@ -54,7 +54,7 @@ final readonly class HangsOn
     }
 
     /**
-     * Operations that use an item up, in the manufacturing structures of the day, and the tools of these operations.
+     * Operations that use an item up, in the manufacturing structures of the day, and the tools and documents of these operations.
      *
      * @param  list<int>  $affected  ids
      * @return list<Found>
@@ -74,9 +74,14 @@ final readonly class HangsOn
                 SELECT DISTINCT l.content_id, l.item_id, l.plant, l.operation, c.number AS component, c.id AS component_id FROM applying l JOIN items c ON c.id = l.component_id
                 WHERE l.component_id = ANY (?::bigint[]))
             SELECT p.number, p.title, u.plant, u.operation, string_agg(DISTINCT u.component, ', ' ORDER BY u.component) AS components, min(u.component_id) AS via,
-                (SELECT json_agg(json_build_array(t.id, t.number, t.title) ORDER BY t.number) FROM applying l JOIN items t ON t.id = l.component_id AND t.kind = 'tool'
-                    WHERE l.content_id = u.content_id AND l.operation = u.operation) AS tools
-            FROM used u JOIN items p ON p.id = u.item_id
+                min(o.title) AS name,
+                (SELECT json_agg(json_build_array(n.reason, t.id, t.number, t.title) ORDER BY n.reason DESC, t.number) FROM (
+                    SELECT 'tool' AS reason, l.component_id AS id FROM applying l JOIN items i ON i.id = l.component_id AND i.kind = 'tool'
+                        WHERE l.content_id = u.content_id AND l.operation = u.operation
+                    UNION SELECT CASE m.role WHEN 'tool' THEN 'tool' ELSE 'document' END, m.item_id FROM operations p JOIN operation_items m
+                        ON m.content_id = p.content_id AND m.operation_key = p.key WHERE p.content_id = u.content_id AND p.number = u.operation
+                ) n JOIN items t ON t.id = n.id) AS named
+            FROM used u JOIN items p ON p.id = u.item_id LEFT JOIN operations o ON o.content_id = u.content_id AND o.number = u.operation
             GROUP BY p.number, p.title, u.content_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation",
                 [(string) $day, self::list($affected)],
             )
@@ -88,17 +93,17 @@ final readonly class HangsOn
                 'subject' => "operation {$row->operation} {$row->number} {$row->plant}",
                 'item' => null,
                 'number' => $row->number,
-                'title' => "Operation {$row->operation}, {$row->plant}: {$row->title}",
+                'title' => "Operation {$row->operation}, {$row->plant}: {$row->title}" . ($row->name === null ? '' : " ({$row->name})"),
                 'why' => "Uses up {$row->components}",
                 'level' => 1,
                 'via' => $row->via,
             ];
-            /** @var list<array{int, string, string}> $tools */
-            $tools = json_decode($row->tools ?? '[]', true, flags: JSON_THROW_ON_ERROR);
-            foreach ($tools as [$id, $number, $title]) {
+            /** @var list<array{string, int, string, string}> $named */
+            $named = json_decode($row->named ?? '[]', true, flags: JSON_THROW_ON_ERROR);
+            foreach ($named as [$reason, $id, $number, $title]) {
                 $found[] = [
-                    'reason' => ReachReason::Tool,
-                    'subject' => "tool {$number}",
+                    'reason' => ReachReason::from($reason),
+                    'subject' => "{$reason} {$number}",
                     'item' => $id,
                     'number' => $number,
                     'title' => $title,

@@ -9,7 +9,7 @@ final readonly class HandoverSchema
 {
     public static function path(): string
     {
-        return resource_path('schemas/hand-over-1.xsd');
+        return resource_path('schemas/hand-over-2.xsd');
     }
 
     /** @throws \LogicException when the file is not as the schema says: then we wrote it wrong, and nothing is released */

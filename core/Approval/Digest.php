@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Approval;
 
+use Orthotaxis\Core\Change\FollowsLater;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Structure\LineField;
 
@@ -146,6 +147,17 @@ final readonly class Digest
         }
         ksort($items, SORT_STRING);
 
-        return ['order' => $order->number, 'effective_on' => (string) $order->effectiveOn, 'items' => $items];
+        $later = array_map(
+            static fn(FollowsLater $one): array => [$one->item, $one->plant, $one->order, (string) $one->by, $one->reason],
+            $order->later,
+        );
+        sort($later);
+
+        return [
+            'order' => $order->number,
+            'effective_on' => (string) $order->effectiveOn,
+            'items' => $items,
+            ...$later === [] ? [] : ['later' => $later],
+        ];
     }
 }

@@ -15,6 +15,8 @@ final readonly class Order
      * @param  ?string  $signedDigest  the digest of the content that was signed
      * @param  list<Waiver>  $waivers  conditions that are let go
      * @param  list<int>  $signedBy  people whose signatures hold
+     * @param  list<FollowsLater>  $later  plants that follow under another order
+     * @param  list<PlantState>  $plants  that build what is on it; only where it is asked whether they have taken it over
      */
     public function __construct(
         public string $number,
@@ -28,12 +30,51 @@ final readonly class Order
         public ?string $signedDigest = null,
         public array $waivers = [],
         public array $signedBy = [],
+        public array $later = [],
+        public array $plants = [],
     ) {}
+
+    /** @param  list<PlantState>  $plants  that build what is on it */
+    public function at(array $plants): self
+    {
+        return new self(
+            $this->number,
+            $this->state,
+            $this->author,
+            editor: $this->editor,
+            signer: $this->signer,
+            effectiveOn: $this->effectiveOn,
+            items: $this->items,
+            editAuthors: $this->editAuthors,
+            signedDigest: $this->signedDigest,
+            waivers: $this->waivers,
+            signedBy: $this->signedBy,
+            later: $this->later,
+            plants: $plants,
+        );
+    }
+
+    public function followsLater(string $item, string $plant): ?FollowsLater
+    {
+        foreach ($this->later as $later) {
+            if ($later->item === $item && $later->plant === $plant) {
+                return $later;
+            }
+        }
+
+        return null;
+    }
 
     /** @return list<OrderItem> */
     public function revised(): array
     {
         return array_values(array_filter($this->items, static fn(OrderItem $item): bool => $item->outcome === Outcome::Revise));
+    }
+
+    /** @return list<OrderItem> of which only what plants build changes */
+    public function built(): array
+    {
+        return array_values(array_filter($this->items, static fn(OrderItem $item): bool => $item->outcome === Outcome::Build));
     }
 
     public function item(string $number): OrderItem

@@ -49,6 +49,12 @@ final readonly class OrderItem
         return $this->base->revision !== null || $this->base->newest !== null;
     }
 
+    /** Whether somebody has to say what happens to what exists of it: it stays what it is where only the building of it changes. */
+    public function needsDisposition(): bool
+    {
+        return $this->outcome !== Outcome::Build && $this->mayExist();
+    }
+
     /** A first release may be of a part that has no lines. */
     public function isEdited(): bool
     {

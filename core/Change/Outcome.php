@@ -8,5 +8,7 @@ namespace Orthotaxis\Core\Change;
 enum Outcome: string
 {
     case Revise = 'revise';
+    /** Engineering stays as it is; what plants build of it changes. */
+    case Build = 'build';
     case Keep = 'keep';
 }

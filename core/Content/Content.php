@@ -26,6 +26,14 @@ interface Content
     /** What of it holds on a day. */
     public function on(Day $day): static;
 
+    /**
+     * All of it as planning is told, with what differs from the revision before.
+     *
+     * @param  self  $before  of the same kind
+     * @return list<HandedPart>
+     */
+    public function handedOver(self $before): array;
+
     /** @return array<mixed> all that it says, by which a signature knows it: the same gives the same, anything else something else */
     public function told(): array;
 }

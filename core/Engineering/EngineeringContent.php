@@ -6,6 +6,7 @@ namespace Orthotaxis\Core\Engineering;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Comparison\HandedLine;
 use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\LineEdit;
@@ -48,6 +49,11 @@ final readonly class EngineeringContent implements Content
     public function on(Day $day): static
     {
         return new self($this->structure->on($day));
+    }
+
+    public function handedOver(Content $before): array
+    {
+        return array_map(HandedLine::of(...), $this->since($before)->differences);
     }
 
     /** A field of a line where it says something. */

@@ -4,12 +4,32 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Handover;
 
-use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Release\ReleasePlan;
 
 /** A release as it is sent to planning. */
 final readonly class Document
 {
+    /** What an entry may say besides what it is about, in the order it is written. */
+    public const FIELDS = [
+        ...['supersedes', 'disposition', 'batch'],
+        ...[
+            'find',
+            'component',
+            'componentRevision',
+            'replaces',
+            'quantity',
+            'unit',
+            'designators',
+            'notes',
+            'phantom',
+            'firstDay',
+            'lastDay',
+        ],
+        ...['operation', 'scrap', 'operationTitle', 'workCentre', 'setUp', 'run', 'runPer', 'supplier', 'cost', 'leadTime'],
+        ...['instruction', 'tools', 'inspection', 'specification'],
+        ...['title', 'itemUnit', 'supply', 'itemLeadTime', 'standardCost'],
+    ];
+
     /**
      * @param  string  $written  the moment it was written, ISO 8601 in UTC
      * @param  list<Entry>  $entries
@@ -30,26 +50,29 @@ final readonly class Document
      */
     public static function of(ReleasePlan $plan, string $title, int $number, string $written, array $introduced = []): self
     {
-        $entries = [];
+        $dispositions = [];
         foreach ($plan->items as $item) {
-            $entries[] = new Entry(
-                count($entries) + 1,
-                $item->supersedes === null ? EntryAction::Introduce : EntryAction::Supersede,
-                $item->number,
-                $item->revision,
-                $item->supersedes,
-                disposition: $item->disposition?->value,
-                introduced: $item->supersedes === null ? $introduced[$item->number] ?? null : null,
-            );
-            foreach ($item->comparison->differences as $difference) {
-                $entries[] = new Entry(
-                    count($entries) + 1,
-                    EntryAction::for($difference->kind),
-                    $item->number,
-                    $item->revision,
-                    line: $difference->after ?? $difference->before,
-                    replaces: $difference->kind === DifferenceKind::Replaced ? $difference->before?->component : null,
-                );
+            $dispositions[$item->number] = $item->disposition?->value;
+        }
+        $entries = [];
+        foreach ($plan->contents as $one) {
+            $first = $one->supersedes === null;
+            $parts = $one->content->handedOver($one->before);
+            $head = ['supersedes' => $one->supersedes];
+            if ($one->subject->isEngineering()) {
+                $head['disposition'] = $dispositions[$one->subject->item] ?? null;
+                $head += $first ? ($introduced[$one->subject->item] ?? null)?->fields() ?? [] : [];
+            }
+            foreach ($parts as $part) {
+                $head += $part->action === null ? $part->fields : [];
+            }
+            $action = $first ? EntryAction::Introduce : EntryAction::Supersede;
+            $entries[] = new Entry(count($entries) + 1, $action, $one->subject, $one->revision, $head);
+            foreach ($parts as $part) {
+                if ($part->action !== null) {
+                    $action = EntryAction::for($part->action);
+                    $entries[] = new Entry(count($entries) + 1, $action, $one->subject, $one->revision, $part->fields);
+                }
             }
         }
 
@@ -75,29 +98,20 @@ final readonly class Document
      */
     public function records(): array
     {
+        $nothing = array_fill_keys(self::FIELDS, null);
+
         return array_map(
             static fn(Entry $entry): array => array_map(
                 static fn(string|int|null $value): string|int|null => $value === '' ? null : $value,
                 [
                     'entry' => $entry->number,
                     'action' => $entry->action->value,
-                    'item' => $entry->item,
+                    'structure' => $entry->subject->kind,
+                    'plant' => $entry->subject->plant,
+                    'item' => $entry->subject->item,
                     'revision' => $entry->revision,
-                    'supersedes' => $entry->supersedes,
-                    'disposition' => $entry->disposition,
-                    'find' => $entry->line?->find,
-                    'component' => $entry->line?->component,
-                    'componentRevision' => $entry->line?->revision,
-                    'replaces' => $entry->replaces,
-                    'quantity' => $entry->line === null ? null : (string) $entry->line->quantity,
-                    'unit' => $entry->line?->unit->value,
-                    'designators' => $entry->line?->designators,
-                    'notes' => $entry->line?->notes,
-                    'phantom' => $entry->line?->phantom === true ? 'yes' : null,
-                    'firstDay' => $entry->line?->validity->from?->__toString(),
-                    'lastDay' => $entry->line?->validity->lastDay()?->__toString(),
-                    'title' => $entry->introduced?->title,
-                    'itemUnit' => $entry->introduced?->unit->value,
+                    ...$nothing,
+                    ...array_intersect_key($entry->fields, $nothing),
                 ],
             ),
             $this->entries,

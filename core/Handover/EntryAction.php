@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Handover;
 
-use Orthotaxis\Core\Comparison\DifferenceKind;
+use Orthotaxis\Core\Content\PartAction;
 
 /** What planning is to do with one entry of a hand-over. */
 enum EntryAction: string
@@ -17,14 +17,8 @@ enum EntryAction: string
     case Change = 'change';
     case Keep = 'keep';
 
-    public static function for(DifferenceKind $kind): self
+    public static function for(PartAction $action): self
     {
-        return match ($kind) {
-            DifferenceKind::Added => self::Add,
-            DifferenceKind::Removed => self::Remove,
-            DifferenceKind::Replaced => self::Replace,
-            DifferenceKind::Changed, DifferenceKind::Renumbered, DifferenceKind::Moved => self::Change,
-            DifferenceKind::Unchanged => self::Keep,
-        };
+        return self::from($action->value);
     }
 }

@@ -13,7 +13,7 @@ enum Format: string
     case Json = 'json';
     case Csv = 'csv';
 
-    public const XML_NAMESPACE = 'urn:orthotaxis:hand-over:1';
+    public const XML_NAMESPACE = 'urn:orthotaxis:hand-over:2';
 
     public function mediaType(): string
     {

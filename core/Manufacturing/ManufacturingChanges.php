@@ -6,15 +6,19 @@ namespace Orthotaxis\Core\Manufacturing;
 
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Content\Changes;
+use Orthotaxis\Core\Routing\RoutingComparison;
 
 /** What differs between two revisions of what a plant builds. */
 final readonly class ManufacturingChanges implements Changes
 {
     /** @param  array<string, array{?OnRecord, ?OnRecord}>  $records  by engineering line: what was on record, and what is */
-    public function __construct(public Comparison $lines, public array $records) {}
+    public function __construct(public Comparison $lines, public array $records, public RoutingComparison $routing) {}
 
     public function count(): int
     {
-        return count($this->lines->changes()) + count($this->records);
+        return count($this->lines->changes()) +
+            count($this->records) +
+            count($this->routing->changes()) +
+            ($this->routing->batchDiffers() ? 1 : 0);
     }
 }

@@ -6,22 +6,36 @@ namespace Orthotaxis\Core\Manufacturing;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Comparison\HandedLine;
 use Orthotaxis\Core\Content\Content;
-use Orthotaxis\Core\Edit\Draft;
-use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\Content\HandedPart;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Routing\HandedOperation;
+use Orthotaxis\Core\Routing\OperationField;
+use Orthotaxis\Core\Routing\Routing;
+use Orthotaxis\Core\Routing\RoutingComparison;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\StructureFaults;
 
-/** What a plant builds of an item: the lines of its structure, and what is on record about engineering lines it does not take over. */
+/**
+ * What a plant builds of an item: the lines of its structure, the operations at which they are consumed, and what is on record about
+ * engineering lines that it does not take over.
+ *
+ * A plant whose routing is kept elsewhere has no operations here; the lines then name operations of that other routing. Once it has
+ * one, every line is at an operation that there is, or at none.
+ */
 final readonly class ManufacturingContent implements Content
 {
     /** @var array<string, OnRecord> by engineering line */
     public array $records;
 
     /** @param  iterable<OnRecord>  $records */
-    public function __construct(public Structure $structure = new Structure(), iterable $records = [])
-    {
+    public function __construct(
+        public Structure $structure = new Structure(),
+        iterable $records = [],
+        public Routing $routing = new Routing(),
+    ) {
         $byLine = [];
         foreach ($records as $record) {
             $byLine[$record->line] = $record;
@@ -32,24 +46,24 @@ final readonly class ManufacturingContent implements Content
 
     public function edited(iterable $edits): static
     {
-        $draft = new Draft($this->structure);
-        $records = $this->records;
+        $draft = new ManufacturingDraft($this);
         foreach ($edits as $edit) {
-            if ($edit instanceof LineEdit) {
-                $draft->make($edit);
-            } elseif ($edit instanceof RecordEdit) {
-                $records[$edit->part()] = $edit->apply($records[$edit->part()] ?? null);
-            } else {
-                throw new \LogicException("{$edit->name()} is no edit of what a plant builds.");
-            }
+            $draft->make($edit);
         }
 
-        return new self($draft->structure(), array_filter($records));
+        return $draft->content();
     }
 
     public function faults(): array
     {
-        return StructureFaults::of($this->structure);
+        $faults = StructureFaults::of($this->structure);
+        foreach (count($this->routing) === 0 ? [] : $this->structure as $line) {
+            if ($line->operation !== null && $this->routing->numbered($line->operation) === null) {
+                $faults[] = "find number {$line->find}: there is no operation {$line->operation}.";
+            }
+        }
+
+        return $faults;
     }
 
     public function since(Content $before): ManufacturingChanges
@@ -62,12 +76,28 @@ final readonly class ManufacturingContent implements Content
             }
         }
 
-        return new ManufacturingChanges(Comparison::of($was->structure, $this->structure), $records);
+        return new ManufacturingChanges(
+            Comparison::of($was->structure, $this->structure),
+            $records,
+            RoutingComparison::of($was->routing, $this->routing),
+        );
     }
 
     public function on(Day $day): static
     {
-        return new self($this->structure->on($day), $this->records);
+        return new self($this->structure->on($day), $this->records, $this->routing);
+    }
+
+    /** First how many are made at once, then operations, then lines; what is on record about engineering is not for planning. */
+    public function handedOver(Content $before): array
+    {
+        $changes = $this->since($before);
+
+        return [
+            ...count($this->routing) === 0 ? [] : [new HandedPart(null, ['batch' => (string) $this->routing->batch])],
+            ...array_map(HandedOperation::of(...), $changes->routing->operations),
+            ...array_map(HandedLine::of(...), $changes->lines->differences),
+        ];
     }
 
     /** A field where it says something. */
@@ -90,6 +120,23 @@ final readonly class ManufacturingContent implements Content
             ]);
         }
 
-        return ['lines' => $lines, 'records' => $records];
+        return ['lines' => $lines, 'records' => $records] + $this->routingTold();
+    }
+
+    /** @return array<string, mixed> nothing where there is no routing, so that what was signed before there were any stays signed */
+    private function routingTold(): array
+    {
+        $operations = [];
+        foreach ($this->routing as $operation) {
+            $fields = [];
+            foreach (OperationField::cases() as $field) {
+                $fields[$field->value] = $operation->text($field);
+            }
+            $operations[] = array_filter($fields, static fn(string $text): bool => $text !== '');
+        }
+
+        return $operations === [] && $this->routing->batch->equals(Quantity::one())
+            ? []
+            : ['operations' => $operations, 'batch' => (string) $this->routing->batch];
     }
 }

@@ -13,7 +13,7 @@ interface Condition
     /** What it asks for, as it reads in the list of what is missing. */
     public function name(): string;
 
-    /** Where it is put right: items, edits, editor, signer, effective_on or signature. */
+    /** Where it is put right: items, edits, plants, editor, signer, effective_on or signature. */
     public function place(): string;
 
     /** @return string why it does not hold, and what to do; empty when it does */

@@ -20,13 +20,20 @@ final readonly class Readiness
         ...self::REVISING,
         RevisedItemsAreEdited::class,
         ...self::STRUCTURES,
+        PlantsHaveTakenOver::class,
         StockHasDisposition::class,
         DateCanBeKept::class,
         AnotherPersonSigns::class,
     ];
 
     /** For making it true. */
-    private const RELEASE = [IsSigned::class, SignedIsUnchanged::class, DateCanBeKept::class, ...self::STRUCTURES];
+    private const RELEASE = [
+        IsSigned::class,
+        SignedIsUnchanged::class,
+        DateCanBeKept::class,
+        ...self::STRUCTURES,
+        PlantsHaveTakenOver::class,
+    ];
 
     private const STRUCTURES = [EditsStartFromNewest::class, ComponentsAreInForce::class, LinesAreClear::class];
 

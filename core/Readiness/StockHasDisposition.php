@@ -22,7 +22,10 @@ final readonly class StockHasDisposition implements Condition
 
     public function fault(Order $order, Day $today): string
     {
-        $undecided = array_filter($order->items, static fn(OrderItem $item): bool => $item->disposition === null && $item->mayExist());
+        $undecided = array_filter(
+            $order->items,
+            static fn(OrderItem $item): bool => $item->disposition === null && $item->needsDisposition(),
+        );
 
         return $undecided === [] ? '' : OrderItem::numbers($undecided) . ': say what happens to what exists.';
     }

@@ -19,6 +19,17 @@ final readonly class ReleasePlan
      */
     private function __construct(public string $order, public Day $effectiveFrom, public array $items, public array $contents) {}
 
+    /** @return list<string> what is released, in words: "200-0010 A → B", "200-0010, manufacturing at Weir B" */
+    public function inWords(): array
+    {
+        return array_map(
+            static fn(ContentRelease $one): string => $one->supersedes === null
+                ? "{$one->subject} → {$one->revision}"
+                : "{$one->subject} {$one->supersedes} → {$one->revision}",
+            $this->contents,
+        );
+    }
+
     /**
      * @throws Refusal naming every condition that does not hold
      */
@@ -49,6 +60,7 @@ final readonly class ReleasePlan
                     $work->base->revision,
                     $work->base->becomes(),
                     $work->after,
+                    $work->before,
                 ),
                 $order->works(),
             ),

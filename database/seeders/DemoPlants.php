@@ -24,14 +24,6 @@ final class DemoPlants
 {
     private const IN_BOTH_PLANTS = ['200-0010', '200-0020'];
 
-    /** Tools of operations: parent, tool, operation. */
-    private const TOOLS = [
-        ['200-0010', '900-0001', 20],
-        ['200-0010', '900-0002', 20],
-        ['200-0030', '900-0001', 10],
-        ['230-0001', '900-0003', 10],
-    ];
-
     private const PUMP_HEAD = '200-0010';
 
     private const KIT = '200-0090';
@@ -65,10 +57,6 @@ final class DemoPlants
                     }
                 }
             }
-        }
-        foreach (self::TOOLS as $at => [$parent, $tool, $operation]) {
-            $line = new Line('', 900 + $at, $tool, Quantity::one(), Unit::Piece, operation: $operation);
-            $rows[] = $this->row($parent, self::plant($parent), $line, []);
         }
 
         return [...$rows, ...$this->kit()];

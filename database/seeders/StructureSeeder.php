@@ -55,6 +55,7 @@ final class StructureSeeder extends Seeder
         foreach (array_chunk($lines, 500) as $chunk) {
             StructureLine::query()->insert($chunk);
         }
+        (new DemoRoutings())->write();
         $released = DB::table('contents')->whereNotIn('item_id', $items->whereIn('number', self::IN_WORK)->pluck('id'));
         $released->clone()->update(['status' => 'in_review']);
         $released->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start->setTime(9, 0)]);

@@ -99,6 +99,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./orders/RevisePage')).RevisePage }),
   },
   {
+    path: 'orders/:number/build/:item/:plant',
+    lazy: async () => ({ Component: (await import('./orders/built/BuiltPage')).BuiltPage }),
+  },
+  {
     path: 'orders/:number/review',
     lazy: async () => ({ Component: (await import('./orders/ReviewPage')).ReviewPage }),
   },

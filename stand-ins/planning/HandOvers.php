@@ -54,11 +54,7 @@ final class HandOvers
     {
         libxml_use_internal_errors(true);
         $document = new DOMDocument();
-        if (
-            $name === '' ||
-            !$document->loadXML($xml, LIBXML_NONET) ||
-            !$document->schemaValidate(__DIR__ . '/../../resources/schemas/hand-over-1.xsd')
-        ) {
+        if ($name === '' || !$document->loadXML($xml, LIBXML_NONET) || !$document->schemaValidate(self::schema($document))) {
             throw new InvalidArgumentException(
                 'This is no hand-over as agreed: ' . (libxml_get_last_error() ?: (object) ['message' => 'no name'])->message,
             );
@@ -67,12 +63,20 @@ final class HandOvers
         return $document;
     }
 
+    /** What was written before plants were told of is still taken. */
+    private static function schema(DOMDocument $document): string
+    {
+        $version = $document->documentElement?->namespaceURI === 'urn:orthotaxis:hand-over:1' ? 1 : 2;
+
+        return __DIR__ . "/../../resources/schemas/hand-over-{$version}.xsd";
+    }
+
     /** Why an entry cannot be taken; empty when it can. */
     private function fault(DOMElement $entry): string
     {
         foreach (['item', 'component'] as $role) {
             $number = $entry->getAttribute($role);
-            $introduced = $role === 'item' && $entry->getAttribute('action') === 'introduce';
+            $introduced = $role === 'item' && $entry->getAttribute('action') === 'introduce' && $entry->getAttribute('plant') === '';
             if ($number !== '' && !$introduced && !$this->known($number)) {
                 return "Item {$number} is not known to planning.";
             }
@@ -91,6 +95,11 @@ final class HandOvers
 
     private function apply(DOMElement $entry, string $effectiveFrom): void
     {
+        if ($entry->getAttribute('plant') !== '') {
+            (new PlantBuilds($this->planning))->apply($entry, $effectiveFrom);
+
+            return;
+        }
         $db = $this->planning->db;
         $item = $entry->getAttribute('item');
         $revision = $entry->getAttribute('revision');

@@ -46,6 +46,21 @@ final class Page
                     $safe(implode(', ', $missing)) .
                     ' <button name="create" value="1">Create them</button></p>';
 
+        $built = '';
+        foreach ((new PlantBuilds($planning))->all() as $row) {
+            $built .= sprintf(
+                '<tr><td><a href="/plants/%s/%s">%s</a></td><td>%s</td><td>%s</td><td>%s</td><td>%d</td><td>%d</td></tr>',
+                rawurlencode((string) $row['plant']),
+                rawurlencode((string) $row['item']),
+                $safe($row['item']),
+                $safe($row['plant']),
+                $safe($row['revision']),
+                $safe($row['effective_from']),
+                $row['operations'],
+                $row['lines'],
+            );
+        }
+
         return <<<HTML
         <!doctype html><html lang="en"><meta charset="utf-8"><title>Planning stand-in</title>
         <style>body{font:15px/1.5 sans-serif;margin:2rem;max-width:60rem}table{border-collapse:collapse}td,th{border-bottom:1px solid #bbb;padding:.25rem .8rem;text-align:left}[aria-pressed]{font-weight:bold}</style>
@@ -53,6 +68,8 @@ final class Page
         <form method="post" action="/behaviour"><p>Behaves: {$modes}</p>{$create}</form>
         <h2>Hand-overs</h2>
         <table><tr><th>Name</th><th>Received, times</th><th>Entries taken</th><th>Refused</th><th>Applied at most, times</th></tr>{$rows}</table>
+        <h2>What plants build</h2>
+        <table><tr><th>Item</th><th>Plant</th><th>Revision</th><th>From</th><th>Operations</th><th>Lines</th></tr>{$built}</table>
         </html>
         HTML;
     }

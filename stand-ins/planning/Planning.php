@@ -16,9 +16,7 @@ final class Planning
             PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
         ]);
         if (
-            (new self($db))->rows(
-                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'supply' AND column_name = 'serial'",
-            )[0]['made'] === 0
+            (new self($db))->rows("SELECT count(*) AS made FROM information_schema.tables WHERE table_name = 'plant_line'")[0]['made'] === 0
         ) {
             // Several workers may come here first together; one makes the tables.
             $db->exec('BEGIN; SELECT pg_advisory_xact_lock(1); ' . file_get_contents(__DIR__ . '/schema.sql') . ' COMMIT;');

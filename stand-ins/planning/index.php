@@ -8,6 +8,7 @@ declare(strict_types=1);
 require __DIR__ . '/Planning.php';
 require __DIR__ . '/HandOvers.php';
 require __DIR__ . '/DemoSupply.php';
+require __DIR__ . '/PlantBuilds.php';
 require __DIR__ . '/Page.php';
 
 $path = (string) parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);
@@ -34,6 +35,12 @@ try {
     if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/documents/([^/]+)$~D', $path, $named) === 1) {
         header('Content-Type: text/html; charset=utf-8');
         echo Page::document($planning, rawurldecode($named[1]));
+
+        return;
+    }
+    if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/plants/([^/]+)/([^/]+)$~D', $path, $named) === 1) {
+        header('Content-Type: text/html; charset=utf-8');
+        echo (new PlantBuilds($planning))->html(rawurldecode($named[1]), rawurldecode($named[2]));
 
         return;
     }

@@ -30,6 +30,42 @@ CREATE TABLE IF NOT EXISTS structure (
     effective_from date NOT NULL,
     PRIMARY KEY (item, find, revision)
 );
+CREATE TABLE IF NOT EXISTS plant_revision (
+    plant text NOT NULL,
+    item text NOT NULL,
+    revision text NOT NULL,
+    batch numeric(18, 6),
+    effective_from date NOT NULL,
+    PRIMARY KEY (plant, item, revision)
+);
+CREATE TABLE IF NOT EXISTS plant_operation (
+    plant text NOT NULL,
+    item text NOT NULL,
+    revision text NOT NULL,
+    place integer NOT NULL,
+    title text NOT NULL,
+    work_centre text,
+    set_up numeric(18, 3),
+    run numeric(18, 3),
+    run_per text,
+    supplier text,
+    cost numeric(18, 4),
+    lead_time integer,
+    PRIMARY KEY (plant, item, revision, place)
+);
+CREATE TABLE IF NOT EXISTS plant_line (
+    plant text NOT NULL,
+    item text NOT NULL,
+    revision text NOT NULL,
+    place integer NOT NULL,
+    component text NOT NULL,
+    quantity numeric(18, 6) NOT NULL,
+    unit text NOT NULL,
+    operation integer,
+    scrap numeric(9, 4),
+    phantom text NOT NULL DEFAULT '',
+    PRIMARY KEY (plant, item, revision, place)
+);
 CREATE TABLE IF NOT EXISTS hand_over (
     name text PRIMARY KEY,
     content_hash text NOT NULL,

@@ -86,7 +86,7 @@ it('introduces the item to planning, and tells phantoms and days of lines', func
         ->toBe(['yes', '2027-03-01', '2027-03-31']);
     $xml = new DOMDocument();
     $xml->loadXML(Format::Xml->write($document));
-    expect($xml->schemaValidate(dirname(__DIR__, 2) . '/resources/schemas/hand-over-1.xsd'))->toBeTrue();
+    expect($xml->schemaValidate(dirname(__DIR__, 2) . '/resources/schemas/hand-over-2.xsd'))->toBeTrue();
 });
 
 it('takes a new sheet for an edit, and signs it by its content', function () use ($today): void {

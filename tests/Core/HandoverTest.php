@@ -40,7 +40,7 @@ it('writes XML that follows the schema, whatever the texts hold', function () us
     $xml = new DOMDocument();
     $xml->loadXML(Format::Xml->write($document('Tube <2.4 mm> & "clamp"')));
     libxml_use_internal_errors(true);
-    $valid = $xml->schemaValidate(dirname(__DIR__, 2) . '/resources/schemas/hand-over-1.xsd');
+    $valid = $xml->schemaValidate(dirname(__DIR__, 2) . '/resources/schemas/hand-over-2.xsd');
     expect(array_map(fn(LibXMLError $e): string => $e->message, libxml_get_errors()))->toBe([])->and($valid)->toBeTrue();
 });
 
@@ -48,7 +48,7 @@ it('has a schema that refuses what is wrong', function (string $find, string $wr
     $xml = new DOMDocument();
     $xml->loadXML(str_replace($find, $wrong, Format::Xml->write($document())));
     libxml_use_internal_errors(true);
-    expect($xml->schemaValidate(dirname(__DIR__, 2) . '/resources/schemas/hand-over-1.xsd'))->toBeFalse();
+    expect($xml->schemaValidate(dirname(__DIR__, 2) . '/resources/schemas/hand-over-2.xsd'))->toBeFalse();
 })->with([
     ['action="keep"', 'action="eat"'],
     ['quantity="0.5"', 'quantity="0"'],

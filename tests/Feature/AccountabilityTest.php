@@ -96,6 +96,7 @@ it('tells it of engineering as an open order would make it', function (): void {
                 'open' => 1,
                 'additions' => 1,
                 'edits' => [],
+                'later' => null,
             ],
         ]);
     ($this->of)('?order=ECO-99999')

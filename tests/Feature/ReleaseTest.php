@@ -172,14 +172,14 @@ it('releases nothing whose quantities multiply beyond what can be counted, and s
     $release('30000')->assertOk();
 });
 
-it('leaves what plants build and what the model says as they are: each goes on until it is revised itself', function () use (
-    $release,
-): void {
+it('leaves what plants build and what the model says as they are: each goes on until it is revised itself', function (): void {
     World::planningTakes();
     $this->world->built('200-0010', 'Weir', [[10, '200-0041', 1, 'm', 20]]);
     $drawn = $this->world->design('200-0010', [[10, '200-0042', 2, 'pc']]);
-    $order = $this->world->signed();
-    $release($this->world, $order)->assertOk();
+    $order = $this->world->opened();
+    $this->world->edit($order, 'replace', 10, ['component' => '200-0041'])->assertOk();
+    $this->world->follows($order, 'Weir');
+    $this->world->released($order);
     $lives = fn(string $kind): array => DB::table('contents')
         ->where('item_id', $this->world->items['200-0010'])
         ->where('kind', $kind)

@@ -139,10 +139,7 @@ it('goes on from what another order released at the plant meanwhile', function (
     $this->order = $second = $this->world->opened();
     $this->world->edit($second, 'replace', 10, ['component' => '200-0041'])->assertOk();
     ($this->at)('taken-over', ['lines' => [], 'seen' => 0])->assertOk();
-    $this->world->only('jonas', 'POST', "/orders/{$second}/review", ['version' => $this->world->version($second)])->assertOk();
-    $digest = $this->world->as('helen', 'GET', "/orders/{$second}/review")->json('order.digest');
-    $this->world->only('helen', 'POST', "/orders/{$second}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
-    $this->world->only('mira', 'POST', "/orders/{$second}/release", ['version' => $this->world->version($second)])->assertOk();
+    $this->world->released($second);
 
     $this->order = $first;
     $this->world->as('jonas', 'POST', "/orders/{$first}/items/200-0010/newer")->assertOk();
@@ -163,10 +160,8 @@ it('releases nothing at a plant where all was undone', function (): void {
     ($this->at)('taken-over', ['lines' => [], 'seen' => 0])->assertOk();
     ($this->at)('undo')->assertOk();
     ($this->page)()->assertJson(['open' => 1, 'order' => ['edits' => [], 'seen' => 1]]);
-    $this->world->only('jonas', 'POST', "/orders/{$this->order}/review", ['version' => $this->world->version($this->order)])->assertOk();
-    $digest = $this->world->as('helen', 'GET', "/orders/{$this->order}/review")->json('order.digest');
-    $this->world->only('helen', 'POST', "/orders/{$this->order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
-    $this->world->only('mira', 'POST', "/orders/{$this->order}/release", ['version' => $this->world->version($this->order)])->assertOk();
+    $this->world->follows($this->order, 'Weir');
+    $this->world->released($this->order);
     expect(DB::table('contents')->where('kind', 'manufacturing')->pluck('code')->all())->toBe(['A']);
 });
 

@@ -6,6 +6,7 @@ namespace App\Manufacturing\Data;
 
 use App\Manufacturing\BuiltAt;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Change\FollowsLater;
 use Orthotaxis\Core\Manufacturing\Accountability;
 
 /** A plant that builds an item, and how much of it as an order would make it is open there. */
@@ -28,9 +29,10 @@ final readonly class PlantAccount
             OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what the order does to it, in words'),
         ]
         public array $edits,
+        #[OA\Property(description: 'the decision that it takes over later; null: none', nullable: true)] public ?FollowUpRow $later,
     ) {}
 
-    public static function of(BuiltAt $at, Accountability $of): self
+    public static function of(BuiltAt $at, Accountability $of, ?FollowsLater $later): self
     {
         return new self(
             item: $at->item->number,
@@ -41,6 +43,7 @@ final readonly class PlantAccount
             open: count($of->open()),
             additions: count($of->additions),
             edits: $at->edits,
+            later: $later === null ? null : FollowUpRow::of($later),
         );
     }
 }

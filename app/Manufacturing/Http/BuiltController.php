@@ -10,6 +10,10 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\Http\Done;
 use App\Manufacturing\Actions\EditBuilt;
+use App\Manufacturing\Actions\TurnBuilt;
+use App\Manufacturing\BuiltRedlineReader;
+use App\Manufacturing\Data\BuiltRedline;
+use App\Manufacturing\ManufacturingContents;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
@@ -47,11 +51,45 @@ final readonly class BuiltController
         );
     }
 
+    #[OA\Get(path: '/api/orders/{number}/items/{item}/plants/{plant}/redline', operationId: 'builtRedline', tags: ['manufacturing'])]
+    #[InPath('number'), InPath('item'), InPath('plant'), Ok(BuiltRedline::class), Refused]
+    public function show(
+        string $number,
+        string $item,
+        string $plant,
+        #[CurrentUser] Person $person,
+        BuiltRedlineReader $redlines,
+    ): JsonResponse {
+        return new JsonResponse($redlines->one($person, $number, $item, self::known($plant)));
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/items/{item}/plants/{plant}/edits', operationId: 'editBuilt', tags: ['manufacturing'])]
+    #[InPath('number'), InPath('item'), InPath('plant'), Takes(BuiltEdits::class), Ok(Done::class), Refused]
+    public function edit(
+        string $number,
+        string $item,
+        string $plant,
+        BuiltEdits $request,
+        #[CurrentUser] Person $person,
+        ManufacturingContents $contents,
+    ): JsonResponse {
+        return self::done(
+            $this->edit->make($person, $number, $item, self::known($plant), $request->edits($contents), $request->integer('seen')),
+        );
+    }
+
     #[OA\Post(path: '/api/orders/{number}/items/{item}/plants/{plant}/undo', operationId: 'undoBuilt', tags: ['manufacturing'])]
     #[InPath('number'), InPath('item'), InPath('plant'), Ok(Done::class), Refused]
-    public function undo(string $number, string $item, string $plant, #[CurrentUser] Person $person): JsonResponse
+    public function undo(string $number, string $item, string $plant, #[CurrentUser] Person $person, TurnBuilt $action): JsonResponse
     {
-        return self::done($this->edit->undo($person, $number, $item, self::known($plant)));
+        return self::done($action->undo($person, $number, $item, self::known($plant)));
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/items/{item}/plants/{plant}/redo', operationId: 'redoBuilt', tags: ['manufacturing'])]
+    #[InPath('number'), InPath('item'), InPath('plant'), Ok(Done::class), Refused]
+    public function redo(string $number, string $item, string $plant, #[CurrentUser] Person $person, TurnBuilt $action): JsonResponse
+    {
+        return self::done($action->redo($person, $number, $item, self::known($plant)));
     }
 
     private static function done(WorkRecord $work): JsonResponse

@@ -7,16 +7,13 @@ namespace App\Orders\Actions;
 use App\Ledger\Ledger;
 use App\Orders\EditGuard;
 use App\Orders\Models\WorkRecord;
+use App\Orders\NewLines;
 use App\People\Models\Person;
-use App\Structures\Models\Item;
 use App\Structures\StructureReader;
-use Illuminate\Support\Str;
 use Orthotaxis\Core\Comparison\Comparison;
-use Orthotaxis\Core\Edit\AddLine;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Edit\Draft;
-use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Edit\Edits;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Refusal;
@@ -78,7 +75,7 @@ final readonly class EditStructure
             return;
         }
         $draft = new Draft(Apply::all($this->structures->ofContent($work->base_id), $work->lineEdits()));
-        $edits = self::completed($edits);
+        $edits = NewLines::completed($edits);
         $unseen = EditGuard::unseen($work, $seen);
         $changes = $refused = [];
         foreach ($edits as $at => $edit) {
@@ -111,40 +108,6 @@ final readonly class EditStructure
     private static function atField(int $at, string $field, string $reason): array
     {
         return [$field => $reason];
-    }
-
-    /**
-     * A new line gets its identity, and is counted in the unit of its component where nobody says otherwise.
-     *
-     * @param  non-empty-list<LineEdit>  $edits
-     * @return non-empty-list<LineEdit>
-     */
-    private static function completed(array $edits): array
-    {
-        $wanting = array_filter(
-            $edits,
-            static fn(LineEdit $edit): bool => $edit->operation() === EditOperation::Add && ($edit->fields()['unit'] ?? '') === '',
-        );
-        $units =
-            $wanting === []
-                ? []
-                : Item::query()
-                    ->toBase()
-                    ->whereIn('number', array_map(static fn(LineEdit $edit): string => $edit->fields()['component'] ?? '', $wanting))
-                    ->pluck('unit', 'number')
-                    ->all();
-
-        return array_map(static function (LineEdit $edit) use ($units): LineEdit {
-            if ($edit->operation() !== EditOperation::Add) {
-                return $edit;
-            }
-            $unit = $units[$edit->fields()['component'] ?? ''] ?? null;
-
-            return new AddLine(
-                (string) Str::uuid7(),
-                ($edit->fields()['unit'] ?? '') === '' && is_string($unit) ? ['unit' => $unit] + $edit->fields() : $edit->fields(),
-            );
-        }, $edits);
     }
 
     /**

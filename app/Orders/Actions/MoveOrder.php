@@ -12,6 +12,7 @@ use App\Orders\Events\OrderClosed;
 use App\Orders\Events\OrderOpened;
 use App\Orders\Events\OrderSentToReview;
 use App\Orders\Events\OrderWithdrawn;
+use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
@@ -27,7 +28,7 @@ use Orthotaxis\Core\Refusal;
 /** Takes an order from one state of work to the next, when what the next state asks for holds. */
 final readonly class MoveOrder
 {
-    public function __construct(private OrderReader $orders, private Ledger $ledger) {}
+    public function __construct(private OrderReader $orders, private JudgedOrders $judged, private Ledger $ledger) {}
 
     /** Opens the items for work. From here on their edits start from the revision that is released now. */
     public function openForRevision(Person $by, string $number, int $version): void
@@ -49,7 +50,7 @@ final readonly class MoveOrder
             $by,
         ): void {
             OrderPolicy::check(OrderAct::Submit, $by, $order);
-            Readiness::mustHold(Readiness::forReview($this->orders->toCore($order), Today::day()));
+            Readiness::mustHold(Readiness::forReview($this->judged->of($order), Today::day()));
             foreach ($order->items as $row) {
                 $work = $row->outcome === Outcome::Revise ? $row->engineering() : null;
                 if ($work !== null) {

@@ -31,11 +31,11 @@ final readonly class PutItemOnOrder
                 Item::query()->with('released')->where('number', $itemNumber)->first() ??
                 throw Refusal::at('item', (new MistypedNumbers())->noSuchItem($itemNumber));
             $row = $this->row($order, $item) ?? new OrderItem(['order_id' => $order->id, 'item_id' => $item->id]);
-            if ($outcome === Outcome::Keep) {
-                $this->mustHaveNoEdits($row, $itemNumber);
+            if ($outcome !== Outcome::Revise) {
+                $this->mustHaveNoEdits($row, $itemNumber, $outcome);
             }
             $row->fill(['outcome' => $outcome, 'disposition' => $disposition])->save();
-            if ($outcome === Outcome::Keep) {
+            if ($outcome !== Outcome::Revise) {
                 $row->works()
                     ->where('kind', Subject::ENGINEERING)
                     ->update(['base_id' => null]);
@@ -54,7 +54,8 @@ final readonly class PutItemOnOrder
             $row =
                 $order->items()->with('works.edits')->whereRelation('item', 'number', $itemNumber)->first() ??
                 throw Refusal::at('item', "{$itemNumber} is not on this order.");
-            $this->mustHaveNoEdits($row, $itemNumber);
+            $this->mustHaveNoEdits($row, $itemNumber, Outcome::Keep);
+            $order->followUps()->where('item_id', $row->item_id)->delete();
             $row->delete();
             $order->update(['version' => $version + 1]);
             event(new OrderItemTakenOff($by->login, $number, $itemNumber));
@@ -75,9 +76,11 @@ final readonly class PutItemOnOrder
         return $order->items()->with('works.edits')->where('item_id', $item->id)->first();
     }
 
-    private function mustHaveNoEdits(OrderItem $row, string $number): void
+    /** Where plants go on building it in another way, only engineering has to be as it was. */
+    private function mustHaveNoEdits(OrderItem $row, string $number, Outcome $outcome): void
     {
-        if ($row->exists && $row->isEdited()) {
+        $edited = $outcome === Outcome::Build ? $row->engineering()?->holding()->isNotEmpty() === true : $row->isEdited();
+        if ($row->exists && $edited) {
             throw Refusal::at('item', "{$number} has been edited under this order. Undo its edits first.");
         }
     }

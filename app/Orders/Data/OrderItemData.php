@@ -13,7 +13,7 @@ final readonly class OrderItemData
 {
     public function __construct(
         #[OA\Property] public ItemRow $item,
-        #[OA\Property(enum: ['revise', 'keep'])] public string $outcome,
+        #[OA\Property(enum: ['revise', 'build', 'keep'])] public string $outcome,
         #[OA\Property(enum: ['use_up', 'rework', 'scrap', 'return', 'hold'], nullable: true)] public ?string $disposition,
         #[OA\Property(description: 'the revision the edits start from')] public ?string $base,
         #[OA\Property(description: 'the revision it becomes')] public ?string $becomes,

@@ -17,10 +17,10 @@ use App\Orders\Data\Consequences;
 use App\Orders\Data\OrderData;
 use App\Orders\Data\ReachOfItem;
 use App\Orders\Data\Review;
+use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
-use App\Orders\OrderReader;
 use App\Orders\OrderView;
 use App\Orders\RedlineReader;
 use App\People\Models\Person;
@@ -36,14 +36,14 @@ use Orthotaxis\Core\Approval\Progress;
 /** The one page that a reviewer reads, and what they do there. */
 final readonly class ReviewController
 {
-    public function __construct(private OrderReader $orders, private ConsequenceReader $consequences) {}
+    public function __construct(private JudgedOrders $orders, private ConsequenceReader $consequences) {}
 
     #[OA\Get(path: '/api/orders/{number}/review', operationId: 'review', tags: ['approvals'])]
     #[InPath('number'), Ok(Review::class), Refused]
     public function show(string $number, #[CurrentUser] Person $person, RedlineReader $redlines, WhereUsedReader $whereUsed): JsonResponse
     {
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
-        $core = $this->orders->toCore($order);
+        $core = $this->orders->of($order);
         $order->requests->load(RequestData::RELATIONS);
         $maySign =
             Progress::of($core)->awaits($person->id) &&
@@ -75,7 +75,7 @@ final readonly class ReviewController
     {
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse($this->consequences->read($order, $this->orders->toCore($order)));
+        return new JsonResponse($this->consequences->read($order, $this->orders->of($order)));
     }
 
     #[OA\Post(path: '/api/orders/{number}/signature', operationId: 'signOrder', tags: ['approvals'])]

@@ -42,6 +42,7 @@ use Orthotaxis\Core\Change\OrderState;
  * @property-read Collection<int, Person> $actors
  * @property-read Collection<int, OrderItem> $items
  * @property-read Collection<int, ChangeRequest> $requests
+ * @property-read Collection<int, FollowUp> $followUps
  * @property-read Collection<int, Signature> $signatures
  */
 final class ChangeOrder extends Model
@@ -80,6 +81,12 @@ final class ChangeOrder extends Model
     public function items(): HasMany
     {
         return $this->hasMany(OrderItem::class, 'order_id')->orderBy('id');
+    }
+
+    /** @return HasMany<FollowUp, $this> plants that take over later */
+    public function followUps(): HasMany
+    {
+        return $this->hasMany(FollowUp::class, 'order_id')->orderBy('id');
     }
 
     /** @return BelongsToMany<ChangeRequest, $this> */

@@ -8,9 +8,9 @@ use App\Days\Today;
 use App\Documents\Models\ItemDocument;
 use App\Ledger\Anchors;
 use App\Ledger\Ledger;
+use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
-use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Releases\Events\OrderReleased;
 use App\Structures\Countable;
@@ -19,14 +19,13 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Release\ItemRelease;
 use Orthotaxis\Core\Release\ReleasePlan;
 
 /** In one stroke: new revisions released, old ones superseded, their lines in force from the date, the hand-over on its way. */
 final readonly class ReleaseOrder
 {
     public function __construct(
-        private OrderReader $orders,
+        private JudgedOrders $orders,
         private ReleaseContents $contents,
         private WriteHandover $handovers,
         private Ledger $ledger,
@@ -54,29 +53,16 @@ final readonly class ReleaseOrder
             ItemDocument::adopt($order->id);
             $order->update(['state' => OrderState::Released, 'released_at' => $now, 'version' => $version + 1]);
             $handover = $this->handovers->write($order, $plan, $now);
-            event(
-                new OrderReleased(
-                    $by->login,
-                    $number,
-                    (string) $plan->effectiveFrom,
-                    array_map(
-                        static fn(ItemRelease $item): string => $item->supersedes === null
-                            ? "{$item->number} → {$item->revision}"
-                            : "{$item->number} {$item->supersedes} → {$item->revision}",
-                        $plan->items,
-                    ),
-                    $handover->name,
-                ),
-            );
+            event(new OrderReleased($by->login, $number, (string) $plan->effectiveFrom, $plan->inWords(), $handover->name));
             // A release that is done stays done, also where the note of it cannot be written.
             DB::afterCommit(fn() => rescue($this->anchors->note(...)));
         });
     }
 
     /** @throws Refusal naming every condition that does not hold */
-    public static function plan(ChangeOrder $order, OrderReader $orders): ReleasePlan
+    public static function plan(ChangeOrder $order, JudgedOrders $orders): ReleasePlan
     {
-        return ReleasePlan::of($orders->toCore($order), Today::day());
+        return ReleasePlan::of($orders->of($order), Today::day());
     }
 
     /** Two orders on one item take turns: the second finds that its base has moved on. */

@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Handover\Document;
 use Orthotaxis\Core\Handover\Format;
 use Orthotaxis\Core\Handover\IntroducedItem;
+use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Release\ReleasePlan;
 
 /** Writes the files of a release and puts them in the outbox, in the transaction of the release. */
@@ -24,7 +25,13 @@ final readonly class WriteHandover
         $number = (int) DB::selectOne("SELECT nextval('hand_over_number') AS number")->number;
         $introduced = [];
         foreach ($order->items as $row) {
-            $introduced[$row->item->number] = new IntroducedItem($row->item->title, $row->item->unit);
+            $introduced[$row->item->number] = new IntroducedItem(
+                $row->item->title,
+                $row->item->unit,
+                supply: $row->item->supply,
+                leadTime: $row->item->lead_time_days,
+                cost: $row->item->standard_cost === null ? null : Money::ofTenThousandths($row->item->standard_cost),
+            );
         }
         $document = Document::of($plan, $order->title, $number, $now->utc()->format('Y-m-d\TH:i:s\Z'), $introduced);
         $handover = Handover::query()->create([

@@ -580,6 +580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/items/{item}/plants/{plant}/redline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["builtRedline"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/plants/{plant}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["editBuilt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/plants/{plant}/undo": {
         parameters: {
             query?: never;
@@ -590,6 +622,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["undoBuilt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/plants/{plant}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoBuilt"];
         delete?: never;
         options?: never;
         head?: never;
@@ -719,6 +767,22 @@ export interface paths {
         put?: never;
         post: operations["adoptNewest"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/plants/{plant}/follow-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["letPlantFollow"];
+        post?: never;
+        delete: operations["plantFollowsNoMore"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2478,6 +2542,81 @@ export interface components {
             additions: components["schemas"]["ShareRow"][];
             order: components["schemas"]["UnderOrder"] | null;
         };
+        /** @description What a plant builds of an item, under an order: lines and operations, before and after. */
+        BuiltRedline: {
+            order: string;
+            order_title: string;
+            state: string;
+            /** @description whether the order is not released yet */
+            is_open: boolean;
+            item: components["schemas"]["ItemRow"];
+            plant: string;
+            /** @description the revision that the plant builds by now; null: none yet */
+            base: string | null;
+            /** @description the revision that it gets; null: nothing is changed there */
+            becomes: string | null;
+            /** @description whether you may edit it now */
+            may_edit: boolean;
+            /** @description the number of the newest edit */
+            seen: number;
+            can_undo: boolean;
+            can_redo: boolean;
+            rows: components["schemas"]["RedlineRow"][];
+            operations: components["schemas"]["OperationRow"][];
+            /** @description how many were made at once */
+            batch_before: string;
+            /** @description how many are made at once */
+            batch: string;
+            cost_before: components["schemas"]["RoutingCostData"];
+            cost: components["schemas"]["RoutingCostData"];
+            /** @description of the totals of a unit */
+            difference: string;
+            work_centres: components["schemas"]["WorkCentreRow"][];
+            faults: string[];
+            /** @description engineering lines that are not accounted for */
+            open: number;
+        };
+        /** @description Under which order, by which day and why a plant takes over later. */
+        FollowUpRow: {
+            order: string;
+            by: string;
+            reason: string;
+        };
+        /** @description The fields of an operation as text. */
+        OperationData: {
+            key: string;
+            number: number;
+            title: string;
+            /** @description by its code at the plant; empty: a supplier does it */
+            work_centre: string;
+            /** @description minutes for a batch */
+            set_up: string;
+            /** @description minutes */
+            run: string;
+            /** @enum {string} */
+            per: "unit" | "batch";
+            /** @description who does it outside; empty: the plant */
+            supplier: string;
+            /** @description what the supplier takes for a unit */
+            cost: string;
+            /** @description days outside */
+            lead_time: string;
+            /** @description the number of a document */
+            instruction: string;
+            tools: string[];
+            inspection: string;
+            /** @description the number of a document */
+            specification: string;
+        };
+        /** @description One operation before and after, with its mark. */
+        OperationRow: {
+            key: string;
+            /** @enum {string} */
+            mark: "added" | "removed" | "changed" | "renumbered" | "unchanged";
+            before: components["schemas"]["OperationData"] | null;
+            after: components["schemas"]["OperationData"] | null;
+            fields: string[];
+        };
         /** @description A plant that builds an item, and how much of it as an order would make it is open there. */
         PlantAccount: {
             item: string;
@@ -2491,6 +2630,7 @@ export interface components {
             additions: number;
             /** @description what the order does to it, in words */
             edits: string[];
+            later: components["schemas"]["FollowUpRow"] | null;
         };
         /** @description A day on which a plant does otherwise than on that day of other weeks. */
         PlantDayRow: {
@@ -2530,6 +2670,18 @@ export interface components {
             old: string;
             reason: string;
         };
+        /** @description What it takes and costs to make one unit, by the routing. */
+        RoutingCostData: {
+            /** @description minutes of set-up, shared by the batch */
+            set_up: string;
+            /** @description minutes */
+            run: string;
+            labour: string;
+            set_up_cost: string;
+            subcontract: string;
+            total: string;
+            missing: string[];
+        };
         /** @description So much of a line of manufacturing, through the kits it stands in. */
         ShareRow: {
             key: string;
@@ -2558,6 +2710,22 @@ export interface components {
             /** @description offered no longer */
             retired: boolean;
             version: number;
+        };
+        BuiltEdits: {
+            edits: {
+                /**
+                 * @description Edits of lines and operations of what a plant builds, made together or not at all. Fields are text, as typed.
+                 * @enum {string}
+                 */
+                edit: "add" | "remove" | "replace" | "change" | "add_operation" | "change_operation" | "remove_operation" | "set_batch";
+                /** @description the key of the line or operation; empty: a new one */
+                part: string;
+                fields: {
+                    [key: string]: string;
+                };
+            }[];
+            /** @description the number of the newest edit on screen */
+            seen: number;
         };
         PlantRule: {
             /** @description as IANA names it; null: that of the installation */
@@ -2721,7 +2889,7 @@ export interface components {
         OrderItemData: {
             item: components["schemas"]["ItemRow"];
             /** @enum {string} */
-            outcome: "revise" | "keep";
+            outcome: "revise" | "build" | "keep";
             /** @enum {string|null} */
             disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
             /** @description the revision the edits start from */
@@ -2824,6 +2992,14 @@ export interface components {
         };
         Because: {
             /** @description A reason, and the version that was on screen. */
+            reason: string;
+            version: number;
+        };
+        FollowUpRequest: {
+            /** @description Under which order, by which day and why a plant takes over later. */
+            order: string;
+            /** Format: date */
+            by: string;
             reason: string;
             version: number;
         };
@@ -3203,7 +3379,7 @@ export interface components {
              * @description What becomes of an item on an order.
              * @enum {string}
              */
-            outcome: "revise" | "keep";
+            outcome: "revise" | "build" | "keep";
             /** @enum {string|null} */
             disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
             version: number;
@@ -5044,7 +5220,110 @@ export interface operations {
             };
         };
     };
+    builtRedline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuiltRedline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    editBuilt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BuiltEdits"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     undoBuilt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redoBuilt: {
         parameters: {
             query?: never;
             header?: never;
@@ -5346,6 +5625,80 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Adoption"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    letPlantFollow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowUpRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plantFollowsNoMore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
             };
         };
         responses: {

@@ -127,7 +127,7 @@ export const dispositions = {
   hold: 'Hold',
 } as const;
 
-export const outcomes = { revise: 'New revision', keep: 'No change' } as const;
+export const outcomes = { revise: 'New revision', build: 'Manufacturing only', keep: 'No change' } as const;
 
 export const steps = {
   take_in: 'Take in',

@@ -9,10 +9,12 @@ import { Input } from '../ui/Input';
 import { ItemPicker } from '../ui/ItemPicker';
 import { ProblemNotice } from '../ui/Notice';
 import { Select } from '../ui/Select';
-import type { Done, LineEdit, Redline } from './useRedline';
+import type { Done, LineEdit, RedlineRow } from './useRedline';
 
 interface Props {
-  redline: Redline;
+  rows: RedlineRow[];
+  /** Of a plant: the operations at which a line can be consumed, by number. */
+  operations?: { number: number; title: string }[];
   edit: UseMutationResult<Done, ApiProblem, LineEdit>;
   onDone: () => void;
 }
@@ -20,8 +22,8 @@ interface Props {
 const unitNames = Object.fromEntries(units.map((unit) => [unit, unit])) as Record<(typeof units)[number], string>;
 
 /** Adds a line, also of something that is not modelled (grease, labels, packaging), in its own unit. */
-export function AddLine({ redline, edit, onDone }: Props) {
-  const next = Math.max(0, ...redline.rows.map((row) => Math.max(row.after?.find ?? 0, row.before?.find ?? 0))) + 10;
+export function AddLine({ rows, operations, edit, onDone }: Props) {
+  const next = Math.max(0, ...rows.map((row) => Math.max(row.after?.find ?? 0, row.before?.find ?? 0))) + 10;
   const [item, setItem] = useState<{ number: string; title: string } | null>(null);
   const [line, setLine] = useState({
     find: String(next),
@@ -31,6 +33,7 @@ export function AddLine({ redline, edit, onDone }: Props) {
     notes: '',
     not_modelled: '',
     phantom: '',
+    ...(operations === undefined ? {} : { operation: String(operations[0]?.number ?? '') }),
   });
   const [asked, setAsked] = useState(false);
   const set = (part: Partial<typeof line>) => setLine((before) => ({ ...before, ...part }));
@@ -95,6 +98,20 @@ export function AddLine({ redline, edit, onDone }: Props) {
           <Input value={line.notes} onChange={(event) => set({ notes: event.target.value })} />
         </Field>
       </div>
+      {operations !== undefined && operations.length > 0 && (
+        <div className="w-72">
+          <Field label="Operation" error={error('operation')}>
+            <Select
+              value={line.operation ?? ''}
+              onChange={(operation) => set({ operation })}
+              options={Object.fromEntries([
+                ...operations.map(({ number, title }) => [String(number), `${number} ${title}`] as const),
+                ['', 'at none'] as const,
+              ])}
+            />
+          </Field>
+        </div>
+      )}
       <label className="flex items-center gap-2">
         <input
           type="checkbox"
@@ -112,7 +129,10 @@ export function AddLine({ redline, edit, onDone }: Props) {
         Phantom: never stocked, its own components go straight into the parent
       </label>
       {asked && (
-        <ProblemNotice problem={edit.error} shown={['find', 'component', 'quantity', 'unit', 'designators', 'notes']} />
+        <ProblemNotice
+          problem={edit.error}
+          shown={['find', 'component', 'quantity', 'unit', 'designators', 'notes', 'operation']}
+        />
       )}
       <div className="flex gap-2">
         <Button type="submit" look="main" busy={edit.isPending}>

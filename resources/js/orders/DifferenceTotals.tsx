@@ -3,7 +3,7 @@ import { Mark } from '../ui/Mark';
 import type { RedlineRow } from './useRedline';
 
 /** How many lines were added, removed, replaced, changed, renumbered. */
-export function DifferenceTotals({ rows }: { rows: RedlineRow[] }) {
+export function DifferenceTotals({ rows }: { rows: Pick<RedlineRow, 'mark'>[] }) {
   const kinds = (Object.keys(marks) as (keyof typeof marks)[]).filter((kind) => kind !== 'unchanged');
   const counted = kinds.map((kind) => ({ kind, count: rows.filter((row) => row.mark === kind).length }));
   const some = counted.filter(({ count }) => count > 0);

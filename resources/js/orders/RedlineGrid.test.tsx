@@ -22,7 +22,17 @@ function Harness({ only = false }: { only?: boolean }) {
 
 function Grid({ redline: shown, only }: { redline: Redline; only: boolean }) {
   const { edit, several } = useRedline(shown);
-  return <RedlineGrid redline={shown} edit={edit} several={several} only={only} wide={false} />;
+  return (
+    <RedlineGrid
+      name="lines"
+      rows={shown.rows}
+      mayEdit={shown.may_edit}
+      edit={edit}
+      several={several}
+      only={only}
+      wide={false}
+    />
+  );
 }
 
 async function grid(shown = redline, only = false) {

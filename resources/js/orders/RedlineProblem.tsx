@@ -1,7 +1,7 @@
 import type { ApiProblem } from '../lib/api';
 import { Notice } from '../ui/Notice';
 import { placeInBlock } from './pasteBlock';
-import { fields, heads } from './redlineFields';
+import { plantFields as fields, heads } from './redlineFields';
 
 /** Why an edit was not saved, right below its line; when somebody else was quicker, what they made of it. */
 export function RedlineProblem({ problem }: { problem: ApiProblem }) {

@@ -133,14 +133,16 @@ function ReviseView({ redline }: { redline: Redline }) {
         )}
       </div>
       <RedlineGrid
-        redline={redline}
+        name={`lines-of-${redline.item.number}`}
+        rows={redline.rows}
+        mayEdit={redline.may_edit}
         edit={edit}
         several={several}
         only={only}
         wide={wide}
         onAdd={() => setAdding(true)}
       />
-      {adding && <AddLine redline={redline} edit={edit} onDone={() => setAdding(false)} />}
+      {adding && <AddLine rows={redline.rows} edit={edit} onDone={() => setAdding(false)} />}
       <Iterations redline={redline} />
     </Page>
   );

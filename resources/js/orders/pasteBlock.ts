@@ -1,6 +1,6 @@
 import { parseDay } from '../lib/days';
 import { typedNumber } from '../lib/format';
-import { fields as allFields, heads, values, type Field } from './redlineFields';
+import { plantFields as allFields, heads, values, type Field } from './redlineFields';
 import type { LineEdit, RedlineRow } from './useRedline';
 
 interface Place {

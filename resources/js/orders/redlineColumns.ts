@@ -1,12 +1,11 @@
 import type { Column } from '../ui/DataTable';
-import { fields, heads, seldom, values, type Field } from './redlineFields';
+import { fields as ofEngineering, heads, seldom, values, type Field } from './redlineFields';
 import type { RedlineRow } from './useRedline';
 
 const told = (before: string | null, after: string | null) =>
   before === null || after === null || before === after ? (after ?? before ?? '') : `${before} → ${after}`;
 
-/** The fields of a line as columns, read as what was and what will be. */
-export const redlineColumns: Column<RedlineRow>[] = fields.map((field) => ({
+const columnOf = (field: Field): Column<RedlineRow> => ({
   id: field,
   head: heads[field],
   numeric: field === 'quantity',
@@ -15,22 +14,24 @@ export const redlineColumns: Column<RedlineRow>[] = fields.map((field) => ({
     return told(before, after);
   },
   cell: () => null,
-}));
+});
+
+/** The fields of a line as columns, read as what was and what will be. */
+export const redlineColumns: Column<RedlineRow>[] = ofEngineering.map(columnOf);
 
 /** Whether it is a field that lines seldom have, and none of these has. */
 export function isBare(field: Field, rows: RedlineRow[]): boolean {
-  return seldom.includes(field) && !rows.some((row) => row.before?.[field] != null || row.after?.[field] != null);
+  const says = (line: RedlineRow['before']) => (line?.[field] ?? '') !== '';
+  return seldom.includes(field) && !rows.some((row) => says(row.before) || says(row.after));
 }
 
 /**
  * Those of the grid that edits, with who edited a line. Fields in which no line says anything are hidden until somebody
  * asks for them.
  */
-export function gridColumns(rows: RedlineRow[], wide: boolean): Column<RedlineRow>[] {
+export function gridColumns(rows: RedlineRow[], wide: boolean, fields: readonly Field[]): Column<RedlineRow>[] {
   return [
-    ...redlineColumns.map((column) =>
-      !wide && isBare(column.id as Field, rows) ? { ...column, hidden: true } : column,
-    ),
+    ...fields.map((field) => (!wide && isBare(field, rows) ? { ...columnOf(field), hidden: true } : columnOf(field))),
     { id: 'edited', head: 'Edited', text: (row) => row.edited_by ?? '', cell: () => null },
   ];
 }

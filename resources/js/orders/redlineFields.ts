@@ -12,16 +12,32 @@ export const fields = [
   'first_day',
   'last_day',
 ] as const;
-export type Field = (typeof fields)[number];
+/** The same of what a plant builds: with where a line is consumed, and what is lost at it. */
+export const plantFields = [
+  'find',
+  'component',
+  'quantity',
+  'unit',
+  'operation',
+  'scrap',
+  'designators',
+  'notes',
+  'revision',
+  'first_day',
+  'last_day',
+] as const;
+export type Field = (typeof plantFields)[number];
 
 /** These have columns only where some line says something in them, or somebody asks for them. */
-export const seldom: Field[] = ['revision', 'first_day', 'last_day'];
+export const seldom: Field[] = ['scrap', 'revision', 'first_day', 'last_day'];
 
 export const heads: Record<Field, string> = {
   find: 'Find',
   component: 'Component',
   quantity: 'Quantity',
   unit: 'Unit',
+  operation: 'Operation',
+  scrap: 'Scrap %',
   designators: 'Designators',
   notes: 'Notes',
   revision: 'Fixed revision',

@@ -32,6 +32,8 @@ export const acts: Record<string, string> = {
   'meeting.arranged': 'Meeting arranged',
   'order.closed': 'Order closed',
   'order.item_named': 'Affected item set',
+  'order.plant_follows': 'Plant takes over later',
+  'order.plant_follows_no_more': 'Plant no longer takes over later',
   'order.item_taken_off': 'Affected item removed',
   'order.opened': 'Opened for revision',
   'order.planned': 'Order planned',

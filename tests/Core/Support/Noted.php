@@ -7,6 +7,8 @@ namespace Tests\Core\Support;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Content\Changes;
 use Orthotaxis\Core\Content\Content;
+use Orthotaxis\Core\Content\HandedPart;
+use Orthotaxis\Core\Content\PartAction;
 
 /** The smallest content there is: a sentence. */
 final readonly class Noted implements Changes, Content
@@ -36,6 +38,11 @@ final readonly class Noted implements Changes, Content
     public function on(Day $day): static
     {
         return $this;
+    }
+
+    public function handedOver(Content $before): array
+    {
+        return [new HandedPart(PartAction::Change, ['notes' => $this->text])];
     }
 
     public function told(): array

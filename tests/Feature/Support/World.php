@@ -352,6 +352,29 @@ final class World
         return $order;
     }
 
+    /** Lets what an order changes of 200-0010 follow at a plant under another order, whose number it gives. */
+    public function follows(string $order, string $plant): string
+    {
+        $other = $this->order();
+        $this->only('mira', 'PUT', "/orders/{$order}/items/200-0010/plants/{$plant}/follow-up", [
+            'order' => $other,
+            'by' => self::day(60),
+            'reason' => 'The old tubes are used up first.',
+            'version' => $this->version($order),
+        ])->assertOk();
+
+        return $other;
+    }
+
+    /** Sends an order that is edited to review, signs and releases it. */
+    public function released(string $order): void
+    {
+        $this->only('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->version($order)])->assertOk();
+        $digest = $this->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+        $this->only('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+        $this->only('mira', 'POST', "/orders/{$order}/release", ['version' => $this->version($order)])->assertOk();
+    }
+
     public function version(string $order): int
     {
         return (int) ChangeOrder::query()->where('number', $order)->value('version');

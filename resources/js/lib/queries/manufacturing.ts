@@ -15,4 +15,14 @@ export const manufacturing = {
       queryFn: () => told(api.GET('/api/orders/{number}/accountability', { params: { path: { number: order } } })),
       placeholderData: (before) => before,
     }),
+  builtRedline: (order: string, item: string, plant: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'redline', item, plant],
+      queryFn: () =>
+        told(
+          api.GET('/api/orders/{number}/items/{item}/plants/{plant}/redline', {
+            params: { path: { number: order, item, plant } },
+          }),
+        ),
+    }),
 };

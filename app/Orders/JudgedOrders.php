@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders;
+
+use App\Orders\Models\ChangeOrder;
+use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderState;
+
+/** Orders with all that is looked at when it is judged whether they may take their next step. */
+final readonly class JudgedOrders
+{
+    /** In which it is asked what plants have taken over. */
+    private const ASKED = [OrderState::Revising, OrderState::InReview, OrderState::Signed];
+
+    public function __construct(private OrderReader $orders, private PlantsOfOrder $plants) {}
+
+    public function of(ChangeOrder $order): Order
+    {
+        $core = $this->orders->toCore($order);
+
+        return in_array($order->state, self::ASKED, true) ? $core->at($this->plants->states($order, $core)) : $core;
+    }
+}

@@ -1,0 +1,133 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { count } from '../../lib/format';
+import { queries } from '../../lib/queries';
+import { useShortcut } from '../../lib/useShortcut';
+import { states } from '../../lib/words';
+import { Button } from '../../ui/Button';
+import { Loading } from '../../ui/Loading';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { ChangeNumber, ItemNumber } from '../../ui/Num';
+import { Page } from '../../ui/Page';
+import { AddLine } from '../AddLine';
+import { DifferenceTotals } from '../DifferenceTotals';
+import { BatchForm } from './BatchForm';
+import { BuiltGrid } from './BuiltGrid';
+import { OperationForm } from './OperationForm';
+import { RoutingStrip } from './RoutingStrip';
+import { useBuilt, type BuiltRedline } from './useBuilt';
+
+type Adding = 'line' | 'operation' | null;
+
+/** What a plant builds of an item under an order: operations with their lines, before and after in one table. */
+export function BuiltPage() {
+  const { number = '', item = '', plant = '' } = useParams();
+  const redline = useQuery(queries.builtRedline(number, item, plant));
+  return redline.data ? (
+    <>
+      <BuiltView redline={redline.data} />
+      <RoutingStrip redline={redline.data} />
+    </>
+  ) : (
+    <Page title={`${item} at ${plant}`}>
+      <Loading query={redline}>{() => null}</Loading>
+    </Page>
+  );
+}
+
+function BuiltView({ redline }: { redline: BuiltRedline }) {
+  const [params, setParams] = useSearchParams();
+  const [adding, setAdding] = useState<Adding>(null);
+  const acts = useBuilt(redline);
+  const { edit, route, turn } = acts;
+  const only = params.get('show') === 'differences';
+  const wide = params.has('wide');
+  const turned = (name: string, value: string | null) =>
+    setParams(
+      (before) => {
+        if (value === null) before.delete(name);
+        else before.set(name, value);
+        return before;
+      },
+      { replace: true },
+    );
+  useShortcut('v d', () => turned('show', only ? null : 'differences'));
+  useShortcut('l n', () => setAdding('line'), redline.may_edit);
+  useShortcut('o n', () => setAdding('operation'), redline.may_edit);
+  useShortcut('mod+z', () => turn.mutate('undo'), redline.may_edit && redline.can_undo);
+  useShortcut('mod+shift+z', () => turn.mutate('redo'), redline.may_edit && redline.can_redo);
+  const operations = redline.operations.flatMap(({ after }) => after ?? []);
+
+  return (
+    <Page
+      title={`${redline.item.title} at ${redline.plant}`}
+      number={redline.item.number}
+      over={
+        <span className="flex items-baseline gap-2">
+          <ItemNumber number={redline.item.number} /> manufacturing structure at {redline.plant}, under{' '}
+          <ChangeNumber number={redline.order} /> {redline.order_title}
+        </span>
+      }
+      aside={
+        <span className="text-lg">
+          Revision {redline.base ?? 'none yet'} → <b className="font-semibold">{redline.becomes ?? 'unchanged'}</b>
+          <span className="ml-3 text-base text-soft">{states[redline.state]}</span>
+        </span>
+      }
+    >
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        {redline.may_edit && (
+          <>
+            <Button disabled={!redline.can_undo} busy={turn.isPending} onClick={() => turn.mutate('undo')}>
+              Undo
+            </Button>
+            <Button disabled={!redline.can_redo} busy={turn.isPending} onClick={() => turn.mutate('redo')}>
+              Redo
+            </Button>
+            <Button onClick={() => setAdding('line')}>Add a line</Button>
+            <Button onClick={() => setAdding('operation')}>Add an operation</Button>
+          </>
+        )}
+        <Button aria-pressed={only} onClick={() => turned('show', only ? null : 'differences')}>
+          {only ? 'Show all lines' : 'Show differences only'} <kbd className="font-mono text-xs text-soft">v d</kbd>
+        </Button>
+        <Button aria-pressed={wide} onClick={() => turned('wide', wide ? null : 'yes')}>
+          Scrap, dates, fixed revisions
+        </Button>
+        <BatchForm redline={redline} route={route} />
+        <Link
+          to={`/items/${redline.item.number}?kind=manufacturing&plant=${encodeURIComponent(redline.plant)}&view=accounted&order=${redline.order}`}
+          className="text-accent hover:underline"
+        >
+          {redline.open === 0
+            ? '■ Accountability complete'
+            : `▲ ${count(redline.open)} engineering ${redline.open === 1 ? 'line' : 'lines'} open`}
+        </Link>
+        <span className="ml-auto">
+          <DifferenceTotals rows={[...redline.operations, ...redline.rows]} />
+        </span>
+      </div>
+      <div className="mb-2 space-y-2">
+        <ProblemNotice problem={turn.error} />
+        {redline.faults.length > 0 && <Notice look="alarm">{redline.faults.join(' ')}</Notice>}
+        {!redline.may_edit && redline.state === 'revising' && (
+          <Notice>Only the person named on the order can edit.</Notice>
+        )}
+      </div>
+      {adding === 'operation' && (
+        <OperationForm
+          operation={null}
+          next={Math.max(0, ...operations.map(({ number }) => number)) + 10}
+          centres={redline.work_centres}
+          route={route}
+          onDone={() => setAdding(null)}
+        />
+      )}
+      <BuiltGrid redline={redline} acts={acts} only={only} wide={wide} onAdd={() => setAdding('line')} />
+      {adding === 'line' && (
+        <AddLine rows={redline.rows} operations={operations} edit={edit} onDone={() => setAdding(null)} />
+      )}
+    </Page>
+  );
+}
