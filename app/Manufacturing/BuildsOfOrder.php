@@ -52,6 +52,7 @@ final readonly class BuildsOfOrder
                         content: $work->after->on($day),
                         released: isset($built[$at]) ? $built[$at]->released : null,
                         edits: array_map(static fn(Edit $edit): string => $edit->inWords(), $work->edits),
+                        becomes: $work->base->becomes(),
                     );
                 }
             }

@@ -15,6 +15,7 @@ final readonly class BuiltAt
     /**
      * @param  ?Content  $released  what is in force at the plant; null: nothing was ever released there
      * @param  list<string>  $edits  what an order does to it, in words
+     * @param  ?string  $becomes  the revision that the order gives it; null: it stays as it is
      */
     public function __construct(
         public Item $item,
@@ -23,5 +24,6 @@ final readonly class BuiltAt
         public ManufacturingContent $content,
         public ?Content $released,
         public array $edits = [],
+        public ?string $becomes = null,
     ) {}
 }

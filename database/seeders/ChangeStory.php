@@ -11,6 +11,8 @@ use App\CutIn\Actions\ChooseCutIn;
 use App\Dossier\Actions\RaiseOrder;
 use App\Economics\Actions\SayFigure;
 use App\Economics\FigureKind;
+use App\Manufacturing\Actions\EditBuilt;
+use App\Manufacturing\OrderAccountReader;
 use App\Orders\Actions\EditStructure;
 use App\Orders\Actions\KeepIteration;
 use App\Orders\Actions\MoveOrder;
@@ -39,6 +41,7 @@ use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Report\ReportState;
@@ -248,7 +251,7 @@ final class ChangeStory
         );
     }
 
-    public function name(string $order, string $item, Outcome $outcome, Disposition $disposition): void
+    public function name(string $order, string $item, Outcome $outcome, ?Disposition $disposition): void
     {
         app(PutItemOnOrder::class)->put($this->people['mira.okafor'], $order, $item, $outcome, $disposition, $this->version($order));
     }
@@ -261,22 +264,36 @@ final class ChangeStory
     /** @param  list<LineEdit>  $edits */
     public function edit(string $order, string $item, array $edits): void
     {
-        $editor = $this->people[ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor->login ?? ''];
         foreach ($edits as $edit) {
-            app(EditStructure::class)->make($editor, $order, $item, $edit, PHP_INT_MAX);
+            app(EditStructure::class)->make($this->editor($order), $order, $item, $edit, PHP_INT_MAX);
         }
     }
 
     public function keep(string $order, string $item, string $note): void
     {
-        $editor =
-            ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor ??
-            throw new \LogicException("{$order} has no editor.");
-        app(KeepIteration::class)->keep($editor, $order, $item, $note);
+        app(KeepIteration::class)->keep($this->editor($order), $order, $item, $note);
     }
 
+    private function editor(string $order): Person
+    {
+        return ChangeOrder::query()->with('editor')->where('number', $order)->firstOrFail()->editor ??
+            throw new \LogicException("{$order} has no editor.");
+    }
+
+    /** Edits what a plant builds of an item. */
+    public function build(string $order, string $item, string $plant, Edit ...$edits): void
+    {
+        app(EditBuilt::class)->make($this->editor($order), $order, $item, $plant, array_values($edits), PHP_INT_MAX);
+    }
+
+    /** What follows from engineering is taken over at every plant first. */
     public function submit(string $order): void
     {
+        foreach (app(OrderAccountReader::class)->read(ChangeOrder::query()->where('number', $order)->firstOrFail()) as $plant) {
+            if ($plant->open > 0) {
+                app(EditBuilt::class)->takeOver($this->editor($order), $order, $plant->item, $plant->plant, [], PHP_INT_MAX);
+            }
+        }
         app(MoveOrder::class)->submit($this->people['mira.okafor'], $order, $this->version($order));
     }
 

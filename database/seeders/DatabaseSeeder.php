@@ -18,6 +18,7 @@ final class DatabaseSeeder extends Seeder
             PlantSeeder::class,
             PlanningSeeder::class,
             ClosedChangesSeeder::class,
+            PlantStructureSeeder::class,
             OpenChangesSeeder::class,
             DocumentSeeder::class,
             FormSeeder::class,

@@ -32,10 +32,9 @@ final class DemoPlants
 
     /**
      * @param  Collection<string, Item>  $items  by number
-     * @param  Collection<int, int>  $revisions  the first of each item
-     * @param  \Closure(string): string  $first  the code of the first revision of a number
+     * @param  Collection<int, int>  $revisions  of each item, the one that plants build
      */
-    public function __construct(private Collection $items, private Collection $revisions, private \Closure $first) {}
+    public function __construct(private Collection $items, private Collection $revisions) {}
 
     /** @return list<array<string, mixed>> rows of structure_lines; the contents that they stand in are made */
     public function lines(): array
@@ -123,7 +122,7 @@ final class DemoPlants
         ];
     }
 
-    /** @return int the content of what a plant builds for the first revision of an item */
+    /** @return int the content of what a plant builds of an item */
     private function content(string $parent, string $plant): int
     {
         $item = $this->items[$parent]->id;
@@ -132,7 +131,7 @@ final class DemoPlants
             ['item_id' => $item, 'kind' => 'manufacturing', 'plant' => $plant],
             [
                 'builds_id' => $this->revisions[$item],
-                'code' => ($this->first)($parent),
+                'code' => 'A',
                 'reason' => 'First release',
                 'created_at' => CarbonImmutable::today()->subDays(900),
             ],

@@ -106,18 +106,22 @@ final class OpenChangesSeeder extends Seeder
         $s->decide($request, RequestState::Approved, 'Cheap and quick.');
         $order = $s->on(19)->order($request);
         $s->plan($order, 'samir.bello', 'nils.aarden', 40);
-        $s->name($order, '200-0020', Outcome::Revise, Disposition::UseUp);
+        $s->name($order, '200-0020', Outcome::Build, null);
         $s->open($order);
-        $s->on(12)->edit($order, '200-0020', [
+        $s->on(12)->build(
+            $order,
+            '200-0020',
+            'Weir',
             new AddLine('', [
                 'find' => '80',
                 'component' => '710-0002',
                 'quantity' => '0.3',
                 'unit' => 'ml',
                 'notes' => 'one drop a screw',
+                'operation' => '20',
                 'not_modelled' => 'yes',
             ]),
-        ]);
+        );
         $s->submit($order);
         $s->on(3)->sign($order);
     }

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * The first released revision of every item, with the structures of demo/structures.txt as they stood before the closed
- * changes (ClosedChanges takes them, step by step, to what the file says), and manufacturing structures beside them.
+ * changes (ClosedChanges takes them, step by step, to what the file says).
  */
 final class StructureSeeder extends Seeder
 {
@@ -51,11 +51,9 @@ final class StructureSeeder extends Seeder
                 ];
             }
         }
-        array_push($lines, ...(new DemoPlants($items, $revisions, $first))->lines());
         foreach (array_chunk($lines, 500) as $chunk) {
             StructureLine::query()->insert($chunk);
         }
-        (new DemoRoutings())->write();
         $released = DB::table('contents')->whereNotIn('item_id', $items->whereIn('number', self::IN_WORK)->pluck('id'));
         $released->clone()->update(['status' => 'in_review']);
         $released->update(['status' => 'released', 'effective_from' => $start->toDateString(), 'released_at' => $start->setTime(9, 0)]);

@@ -92,6 +92,7 @@ it('tells it of engineering as an open order would make it', function (): void {
                 'title' => 'Pump head',
                 'plant' => 'Weir',
                 'built' => 'A',
+                'becomes' => null,
                 'lines' => 3,
                 'open' => 1,
                 'additions' => 1,

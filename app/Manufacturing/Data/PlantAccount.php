@@ -19,6 +19,7 @@ final readonly class PlantAccount
         #[OA\Property] public string $title,
         #[OA\Property] public string $plant,
         #[OA\Property(description: 'the revision by which the plant builds it; null: none yet')] public ?string $built,
+        #[OA\Property(description: 'the revision that the order gives it; null: it stays as it is')] public ?string $becomes,
         #[OA\Property] public int $lines,
         #[OA\Property] public int $open,
         #[
@@ -39,6 +40,7 @@ final readonly class PlantAccount
             title: $at->item->title,
             plant: $at->plant,
             built: $at->released?->code,
+            becomes: $at->becomes,
             lines: count($of->lines),
             open: count($of->open()),
             additions: count($of->additions),

@@ -2624,6 +2624,8 @@ export interface components {
             plant: string;
             /** @description the revision by which the plant builds it; null: none yet */
             built: string | null;
+            /** @description the revision that the order gives it; null: it stays as it is */
+            becomes: string | null;
             lines: number;
             open: number;
             /** @description what the plant would go on to build and engineering no longer declares, and what it adds */

@@ -1,8 +1,12 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../lib/api';
-import { count } from '../lib/format';
+import { count, day } from '../lib/format';
+import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
-import { ItemNumber } from '../ui/Num';
+import { ChangeNumber, ItemNumber } from '../ui/Num';
+import { actsColumn } from '../ui/table/columns';
+import { FollowLater } from './FollowLater';
 
 type Row = Schemas['PlantAccount'];
 
@@ -10,12 +14,38 @@ const columns = (order: string): Column<Row>[] => [
   { id: 'item', head: 'Item', text: ({ item }) => item, cell: ({ item }) => <ItemNumber number={item} /> },
   { id: 'title', head: 'Title', text: ({ title }) => title, cell: ({ title }) => title },
   { id: 'plant', head: 'Plant', text: ({ plant }) => plant, cell: ({ plant }) => plant },
-  { id: 'built', head: 'Builds it by', text: ({ built }) => built ?? '', cell: ({ built }) => built ?? 'not yet' },
+  {
+    id: 'built',
+    head: 'Builds it by',
+    text: ({ built, becomes }) => [built ?? '', ...(becomes === null ? [] : [becomes])].join(' → '),
+    cell: ({ built, becomes }) => (
+      <>
+        {built ?? 'not yet'}
+        {becomes !== null && becomes !== built && (
+          <>
+            {' '}
+            → <b className="font-semibold">{becomes}</b>
+          </>
+        )}
+      </>
+    ),
+  },
   {
     id: 'edits',
     head: 'Changed by the order',
     text: ({ edits }) => edits.join('; '),
-    cell: ({ edits }) => (edits.length === 0 ? 'nothing' : edits.join('; ')),
+    cell: ({ item, plant, edits }) => (
+      <>
+        {edits.length === 0 ? 'nothing' : edits.join('; ')}{' '}
+        <Link
+          to={`/orders/${order}/build/${item}/${encodeURIComponent(plant)}`}
+          aria-label={`Operations and lines of ${item} at ${plant}`}
+          className="py-[2.5px] text-accent hover:underline"
+        >
+          Operations and lines
+        </Link>
+      </>
+    ),
   },
   {
     id: 'open',
@@ -33,17 +63,63 @@ const columns = (order: string): Column<Row>[] => [
   },
 ];
 
-/** The plants that build what an order revises, and what each would still have to take over. */
-export function PlantAccounts({ order, rows }: { order: string; rows: Row[] }) {
+const laterColumn: Column<Row> = {
+  id: 'later',
+  head: 'Follows later',
+  text: ({ later }) => (later ? `${later.order} by ${later.by}: ${later.reason}` : ''),
+  cell: ({ later }) =>
+    later && (
+      <>
+        <ChangeNumber number={later.order} /> by {day(later.by)}: {later.reason}
+      </>
+    ),
+};
+
+interface Props {
+  order: string;
+  rows: Row[];
+  /** Where it can be decided that a plant follows later: the order as it is on screen. */
+  version?: number | undefined;
+}
+
+/** The plants that build what an order changes, and what each would still have to take over. */
+export function PlantAccounts({ order, rows, version }: Props) {
+  const [deciding, setDeciding] = useState<string | null>(null);
+  const keyOf = ({ item, plant }: Row) => `${item} ${plant}`;
+  const row = rows.find((one) => keyOf(one) === deciding);
   return (
-    <DataTable
-      label={`Plants that build what ${order} revises`}
-      exportName={`${order}-accountability`}
-      rows={rows}
-      keyOf={({ item, plant }) => `${item} ${plant}`}
-      columns={columns(order)}
-      rowHeight={null}
-      empty="No plant builds what this order revises."
-    />
+    <>
+      <DataTable
+        label={`Plants that build what ${order} changes`}
+        exportName={`${order}-accountability`}
+        rows={rows}
+        keyOf={keyOf}
+        columns={[
+          ...columns(order),
+          ...(rows.some(({ later }) => later) ? [laterColumn] : []),
+          ...(version === undefined
+            ? []
+            : [
+                actsColumn((one: Row) =>
+                  one.open === 0 && !one.later ? null : (
+                    <Button
+                      look="quiet"
+                      className="!h-6"
+                      aria-label={`${one.item} at ${one.plant} follows later …`}
+                      onClick={() => setDeciding(keyOf(one))}
+                    >
+                      Later …
+                    </Button>
+                  ),
+                ),
+              ]),
+        ]}
+        rowHeight={null}
+        empty="No plant builds what this order changes."
+      />
+      {row && version !== undefined && (
+        <FollowLater key={deciding} order={order} version={version} row={row} onDone={() => setDeciding(null)} />
+      )}
+    </>
   );
 }

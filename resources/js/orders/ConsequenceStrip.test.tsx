@@ -37,8 +37,30 @@ const document = (kind: Schemas['SupplyRow']['kind'], name: string): Schemas['Su
 });
 
 const plants: Schemas['PlantAccount'][] = [
-  { item: '200-0010', title: 'Pump head', plant: 'Tarn', built: 'A', lines: 10, open: 2, additions: 1, edits: [] },
-  { item: '200-0010', title: 'Pump head', plant: 'Weir', built: 'B', lines: 10, open: 0, additions: 0, edits: [] },
+  {
+    item: '200-0010',
+    title: 'Pump head',
+    plant: 'Tarn',
+    built: 'A',
+    lines: 10,
+    open: 2,
+    additions: 1,
+    edits: [],
+    becomes: null,
+    later: null,
+  },
+  {
+    item: '200-0010',
+    title: 'Pump head',
+    plant: 'Weir',
+    built: 'B',
+    lines: 10,
+    open: 0,
+    additions: 0,
+    edits: [],
+    becomes: null,
+    later: null,
+  },
 ];
 
 async function strip(more: Partial<Schemas['Consequences']> = {}) {

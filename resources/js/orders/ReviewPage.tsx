@@ -14,6 +14,7 @@ import { Loading } from '../ui/Loading';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Person } from '../ui/Person';
+import { BuiltReview } from './built/BuiltReview';
 import { Collided } from './Collided';
 import { DifferenceTotals } from './DifferenceTotals';
 import { ReviewTable } from './ReviewTable';
@@ -38,7 +39,18 @@ function Manufacturing({ order }: { order: string }) {
   return (
     <section aria-label="Manufacturing">
       <h2 className="mb-1">Manufacturing</h2>
-      <Loading query={plants}>{(rows) => <PlantAccounts order={order} rows={rows} />}</Loading>
+      <Loading query={plants}>
+        {(rows) => (
+          <div className="space-y-4">
+            <PlantAccounts order={order} rows={rows} />
+            {rows
+              .filter(({ becomes }) => becomes !== null)
+              .map(({ item, plant }) => (
+                <BuiltReview key={`${item} ${plant}`} order={order} item={item} plant={plant} />
+              ))}
+          </div>
+        )}
+      </Loading>
     </section>
   );
 }
@@ -79,7 +91,8 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
                 'Cost of a product',
                 consequences.products
                   .map((p) => `${p.product} ${signed(p.difference)} ${consequences.currency}`)
-                  .join(', ') || 'no product contains it',
+                  .join(', ') ||
+                  (review.redlines.length === 0 ? 'see below, plant by plant' : 'no product contains it'),
               ],
             ]}
           />
@@ -113,7 +126,11 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
             {order.items.map((row) => (
               <li key={row.item.number}>
                 <ItemNumber number={row.item.number} /> {row.item.title}:{' '}
-                {row.disposition != null ? dispositions[row.disposition].toLowerCase() : 'not decided'}
+                {row.disposition != null
+                  ? dispositions[row.disposition].toLowerCase()
+                  : row.outcome === 'build'
+                    ? 'stays what it is; only the building of it changes'
+                    : 'not decided'}
               </li>
             ))}
           </ul>

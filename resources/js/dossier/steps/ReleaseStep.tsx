@@ -1,7 +1,9 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
 import { day, moment } from '../../lib/format';
+import { queries } from '../../lib/queries';
 import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
@@ -20,13 +22,19 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
       }),
     ),
   );
+  const plants = useQuery({ ...queries.orderAccountability(order?.number ?? ''), enabled: order !== null });
   if (order === null) return null;
+  const built = plants.data?.filter(({ becomes }) => becomes !== null) ?? [];
   const revised = order.items.filter((row) => row.outcome === 'revise');
   if (order.released_at !== null) {
     return (
       <p>
         Released on {moment(order.released_at)}, effective from {day(order.effective_on)}:{' '}
-        {revised.map((row) => `${row.item.number} ${row.base ?? ''} → ${row.becomes ?? ''}`).join(', ')}.
+        {[
+          ...revised.map((row) => `${row.item.number} ${row.base ?? ''} → ${row.becomes ?? ''}`),
+          ...built.map((row) => `${row.item} at ${row.plant} → ${row.becomes ?? ''}`),
+        ].join(', ')}
+        .
       </p>
     );
   }
@@ -42,6 +50,12 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
               {row.base === null && ' for the first time'}, in force from {day(order.effective_on)}
               {row.base !== null && `; ${row.base} holds until then`}, {row.changes}{' '}
               {row.changes === 1 ? 'line differs' : 'lines differ'}
+            </li>
+          ))}
+          {built.map((row) => (
+            <li key={`${row.item} ${row.plant}`}>
+              {row.item} {row.title} at {row.plant}: manufacturing revision {row.becomes} is released
+              {row.built === null && ' for the first time'}
             </li>
           ))}
           <li>a hand-over is written and sent to planning</li>

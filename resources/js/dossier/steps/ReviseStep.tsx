@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
+import { queries } from '../../lib/queries';
 import { useMe } from '../../lib/session';
 import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
@@ -8,7 +10,16 @@ import { ItemNumber } from '../../ui/Num';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Checks } from '../Checks';
 import { Collided } from '../../orders/Collided';
+import { PlantAccounts } from '../../manufacturing/PlantAccounts';
 import { WithdrawOrder } from '../../orders/WithdrawOrder';
+
+/** What plants build of the items on the order, and whether they have taken it over. */
+function AtPlants({ order, version }: { order: string; version: number | undefined }) {
+  const plants = useQuery(queries.orderAccountability(order));
+  return plants.data && plants.data.length > 0 ? (
+    <PlantAccounts order={order} rows={plants.data} version={version} />
+  ) : null;
+}
 
 /** The structures that open under the order, and what review asks for. */
 export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
@@ -56,6 +67,7 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
             </li>
           ))}
       </ul>
+      <AtPlants order={order.number} version={order.may.includes('plan') ? order.version : undefined} />
       {revising && (
         <>
           <Checks checks={order.checks} />

@@ -12,7 +12,7 @@ interface Props {
   acts: ReturnType<typeof useBuilt>;
   only: boolean;
   wide: boolean;
-  onAdd: () => void;
+  onAdd?: () => void;
 }
 
 /** What is at no operation comes last. */
@@ -109,7 +109,7 @@ export function BuiltGrid({ redline, acts, only, wide, onAdd }: Props) {
         only={only}
         wide={wide}
         bands={bands}
-        onAdd={onAdd}
+        {...(onAdd && { onAdd })}
         moved={moved}
       />
     </>

@@ -71,7 +71,15 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
       }
       aside={
         <span className="text-lg">
-          Revision {redline.base ?? 'none yet'} → <b className="font-semibold">{redline.becomes ?? 'unchanged'}</b>
+          Revision {redline.base ?? 'none yet'}
+          {redline.becomes === null ? (
+            ', unchanged'
+          ) : (
+            <>
+              {' '}
+              → <b className="font-semibold">{redline.becomes}</b>
+            </>
+          )}
           <span className="ml-3 text-base text-soft">{states[redline.state]}</span>
         </span>
       }

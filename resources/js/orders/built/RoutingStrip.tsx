@@ -2,8 +2,20 @@ import type { ReactNode } from 'react';
 import { amount, quantity, signed } from '../../lib/format';
 import type { BuiltRedline } from './useBuilt';
 
-/** What the edits mean for one unit, always in sight: minutes and money, before and after, with what is not known. */
+/** What the edits mean for one unit, always in sight. */
 export function RoutingStrip({ redline }: { redline: BuiltRedline }) {
+  return (
+    <aside
+      aria-label="Minutes and money of one unit"
+      className="no-print fixed inset-x-0 bottom-0 z-20 flex flex-wrap items-baseline gap-x-6 gap-y-1 border-t border-strong bg-sheet px-6 py-2"
+    >
+      <RoutingFigures redline={redline} />
+    </aside>
+  );
+}
+
+/** Minutes and money of one unit, before and after, with what is not known. */
+export function RoutingFigures({ redline }: { redline: BuiltRedline }) {
   const { cost_before: before, cost } = redline;
   const figures: [string, string, string, (text: string) => string][] = [
     ['Set-up min a unit', before.set_up, cost.set_up, quantity],
@@ -14,10 +26,7 @@ export function RoutingStrip({ redline }: { redline: BuiltRedline }) {
     ['Together', before.total, cost.total, amount],
   ];
   return (
-    <section
-      aria-label="Minutes and money of one unit"
-      className="sticky bottom-0 z-10 flex flex-wrap items-baseline gap-x-6 gap-y-1 border-t border-strong bg-sheet px-4 py-2"
-    >
+    <>
       {figures.map(([label, was, is, write]) => (
         <span key={label}>
           <span className="text-sm text-soft">{label}</span>{' '}
@@ -30,7 +39,7 @@ export function RoutingStrip({ redline }: { redline: BuiltRedline }) {
           ▲ {words}
         </span>
       ))}
-    </section>
+    </>
   );
 }
 
