@@ -33,8 +33,9 @@ final class DemoPlants
     /**
      * @param  Collection<string, Item>  $items  by number
      * @param  Collection<int, int>  $revisions  of each item, the one that plants build
+     * @param  Collection<int, int>  $first  of each item, the one that lines name where they name one
      */
-    public function __construct(private Collection $items, private Collection $revisions) {}
+    public function __construct(private Collection $items, private Collection $revisions, private Collection $first) {}
 
     /** @return list<array<string, mixed>> rows of structure_lines; the contents that they stand in are made */
     public function lines(): array
@@ -113,7 +114,7 @@ final class DemoPlants
     private function row(string $parent, string $plant, Line $line, array $fields): array
     {
         $line = $line->with(array_diff_key($fields, ['designators' => true]) + (isset($fields['quantity']) ? ['designators' => ''] : []));
-        $pinned = $line->revision === null ? null : $this->revisions[$this->items[$line->component]->id];
+        $pinned = $line->revision === null ? null : $this->first[$this->items[$line->component]->id];
 
         return [
             'content_id' => $this->content($parent, $plant),

@@ -20,8 +20,8 @@ final class PlantStructureSeeder extends Seeder
         $start = CarbonImmutable::today()->subDays(self::DAYS_AGO);
         $items = Item::query()->get()->keyBy('number');
         $revisions = DB::table('revisions')->where('status', 'released')->pluck('id', 'item_id');
-        $begun = DB::table('revisions')->pluck('id', 'item_id');
-        foreach (array_chunk((new DemoPlants($items, $revisions->union($begun)))->lines(), 500) as $chunk) {
+        $first = DB::table('revisions')->groupBy('item_id')->selectRaw('item_id, min(id) AS id')->pluck('id', 'item_id');
+        foreach (array_chunk((new DemoPlants($items, $revisions->union($first), $first))->lines(), 500) as $chunk) {
             StructureLine::query()->insert($chunk);
         }
         (new DemoRoutings())->write();

@@ -136,6 +136,29 @@ it('revises the structure in place: replace, quantity, find number, a grease tha
     );
 });
 
+it('is taken over by both plants that build it, which differ, before it can be judged', function (): void {
+    $dossier = '/changes/' . Walk::$order;
+    $this->screen->visit($dossier)->see('200-0010 at Tarn:')->see('200-0010 at Weir:')->see('not accounted for');
+    foreach (['Tarn', 'Weir'] as $plant) {
+        $this->screen
+            ->visit('/orders/' . Walk::$order . "/build/200-0010/{$plant}")
+            ->see("Pump head at {$plant}")
+            ->click('//a[contains(., "engineering")]')
+            ->see('that follow')
+            ->click('//button[contains(., "Take over all")]')
+            ->see('■');
+        $this->screen
+            ->visit('/orders/' . Walk::$order . "/build/200-0010/{$plant}")
+            ->see('Accountability complete')
+            ->see('wall 2.4 mm');
+    }
+    // The thicker tube takes longer to fit at Weir; what cannot be is said at its field.
+    $this->screen->press('Edit operation 20')->type('Run, min', '-1')->press('Save the operation')->see('from 0');
+    $this->screen->type('Run, min', '4.75')->press('Save the operation')->see('4.75')->see('Together');
+    $this->screen->press('Remove operation 20')->see('Operation 20 consumes');
+    $this->screen->visit($dossier)->dontSee('not accounted for')->see('A → B');
+});
+
 it('sends the order to review, where everything is held still', function (): void {
     $this->screen
         ->visit('/changes/' . Walk::$order)
@@ -156,7 +179,11 @@ it('is sent back with a reason, put right, and signed by another person with the
         ->see('wall 2.4 mm')
         ->see('Exposure')
         ->see('Where used')
-        ->see('Cost of a product');
+        ->see('Cost of a product')
+        ->see('Pump head at Tarn, A → B')
+        ->see('Pump head at Weir, A → B')
+        ->see('4.75')
+        ->see('complete, ');
     $this->screen
         ->type('Reason and required corrections', 'Say on the line how the clamps sit.')
         ->press('Send back')
@@ -196,6 +223,17 @@ it('releases in one stroke, and planning takes it line by line', function (): vo
         ->toBe(1)
         ->and((int) $row[1])
         ->toBeGreaterThanOrEqual(1);
+    // It has the structure and the routing of both plants, with their times.
+    $at = static fn(string $plant): string => strip_tags(
+        (string) file_get_contents(getenv('PLANNING_URL') . "/plants/{$plant}/200-0010"),
+        '<td>',
+    );
+    expect($at('Weir'))
+        ->toContain('Revision B')
+        ->toContain('<td>4.75</td>')
+        ->toContain('<td>200-0041</td>')
+        ->and($at('Tarn'))
+        ->toContain('<td>200-0041</td>');
     $this->screen->press('Close the order')->see('Closed on');
 });
 

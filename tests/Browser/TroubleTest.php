@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Tests\Browser\Support\Api;
+
 /** Changes how the planning stand-in behaves. */
 function planningBehaves(string $mode): void
 {
@@ -42,29 +44,13 @@ it('shows what planning refused, and takes it when it is put right and sent agai
 });
 
 it('releases once when two press release at the same moment', function (): void {
-    $token = fn(string $login): string => trim(
-        (string) shell_exec('php ' . escapeshellarg(dirname(__DIR__, 2) . '/artisan') . ' token:issue ' . escapeshellarg($login) . ' test'),
-    );
-    $call = function (string $token, string $method, string $path, ?array $body = null): CurlHandle {
-        $curl = curl_init($this->address . '/api' . $path);
-        curl_setopt_array(
-            $curl,
-            [
-                CURLOPT_CUSTOMREQUEST => $method,
-                CURLOPT_RETURNTRANSFER => true,
-                CURLOPT_HTTPHEADER => ["Authorization: Bearer {$token}", 'Content-Type: application/json', 'Accept: application/json'],
-            ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]),
-        );
-
-        return $curl;
-    };
-    $mira = $token('mira.okafor');
-    $order = json_decode((string) curl_exec($call($mira, 'GET', '/dossiers/ECO-00083')), true)['order'];
+    $mira = new Api($this->address, 'mira.okafor');
+    $order = $mira->call('GET', '/dossiers/ECO-00083')['order'];
     expect($order['state'])->toBe('signed');
     $both = curl_multi_init();
     $calls = [
-        $call($mira, 'POST', '/orders/ECO-00083/release', ['version' => $order['version']]),
-        $call($mira, 'POST', '/orders/ECO-00083/release', ['version' => $order['version']]),
+        $mira->prepare('POST', '/orders/ECO-00083/release', ['version' => $order['version']]),
+        $mira->prepare('POST', '/orders/ECO-00083/release', ['version' => $order['version']]),
     ];
     array_walk($calls, fn(CurlHandle $one) => curl_multi_add_handle($both, $one));
     do {
@@ -74,7 +60,7 @@ it('releases once when two press release at the same moment', function (): void 
     $statuses = array_map(fn(CurlHandle $one): int => curl_getinfo($one, CURLINFO_RESPONSE_CODE), $calls);
     sort($statuses);
     expect($statuses)->toBe([200, 422]);
-    $dossier = json_decode((string) curl_exec($call($mira, 'GET', '/dossiers/ECO-00083')), true);
+    $dossier = $mira->call('GET', '/dossiers/ECO-00083');
     expect($dossier['handovers'])
         ->toHaveCount(1)
         ->and(array_filter($dossier['ledger'], fn(array $r): bool => $r['act'] === 'order.released'))

@@ -38,8 +38,7 @@ final class Records
         $pairs = static fn(array $rows, string ...$addresses): array => array_merge(
             ...array_map(
                 static fn(string $pair): array => array_map(
-                    static fn(string $address): string => '/api/' .
-                        str_replace(['@order', '@item'], array_map(rawurlencode(...), explode(' ', $pair)), $address),
+                    static fn(string $address): string => '/api/' . self::named($address, $pair),
                     $addresses,
                 ),
                 $rows,
@@ -141,6 +140,10 @@ final class Records
             'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
             'api/orders/{number}/items/{item}/redline' => $pairs($of('revised item'), 'orders/@order/items/@item/redline'),
             'api/orders/{number}/items/{item}/sheet/{format}' => $pairs($of('revised item'), 'orders/@order/items/@item/sheet/csv'),
+            'api/orders/{number}/items/{item}/plants/{plant}/redline' => $pairs(
+                $of('built item'),
+                'orders/@order/items/@item/plants/@plant/redline',
+            ),
             'api/handovers/{name}/files/{format}' => $each(
                 $of('hand-over'),
                 'handovers/@/files/xml',
@@ -159,7 +162,7 @@ final class Records
         $of = fn(string ...$paths): array => array_merge(
             ...array_map(
                 static fn(string $record): array => array_map(
-                    static fn(string $path): string => str_replace(['@order', '@item', '@'], [...explode(' ', $record), $record], $path),
+                    static fn(string $path): string => str_replace('@', $record, self::named($path, $record)),
                     $paths,
                 ),
                 $this->oneOfEachState($kind),
@@ -185,6 +188,7 @@ final class Records
             ),
             'order' => $of('/changes/@', '/orders/@/review'),
             'revised item' => $of('/orders/@order/revise/@item'),
+            'built item' => $of('/orders/@order/build/@item/@plant'),
             default => [
                 '/',
                 '/register?show=all',
@@ -202,6 +206,14 @@ final class Records
                 '/no-such-page',
             ],
         };
+    }
+
+    /** @param  string  $record  its order, item and plant, as far as it has them */
+    private static function named(string $address, string $record): string
+    {
+        $parts = array_map(rawurlencode(...), explode(' ', $record));
+
+        return str_replace(array_slice(['@order', '@item', '@plant'], 0, count($parts)), $parts, $address);
     }
 
     /** @return list<string> "kind state", of all states of which the demo has no record */
@@ -282,6 +294,13 @@ final class Records
             'request' => ['change_requests', 't.number', 'state', ''],
             'order' => ['change_orders', 't.number', 'state', ''],
             'revised item' => ['change_order_items', "o.number || ' ' || i.number", 'o.state', $revised],
+            'built item' => [
+                'change_order_items',
+                "o.number || ' ' || i.number || ' ' || c.plant",
+                "o.state || (t.outcome = 'build')::text",
+                "JOIN change_orders o ON o.id = t.order_id JOIN items i ON i.id = t.item_id
+                    JOIN contents c ON c.item_id = i.id AND c.kind = 'manufacturing' AND c.status = 'released' WHERE t.outcome <> 'keep'",
+            ],
             'question' => ['questions', 't.id::text', 'state', ''],
             'change file' => ['change_files', 't.id::text', 'role', ''],
             'form template' => ['form_templates', 't.id::text', 'active', ''],

@@ -292,3 +292,24 @@ it('orders what uses an item the same with and without the index', function (): 
     }
     expect($ways['with'])->toBe($ways['without']);
 });
+
+it('knows of no revision that only a plant names, where engineering is looked at', function (): void {
+    $module = $this->world->items['200-0001'];
+    $this->world->items['110-0001'] = DB::table('items')->where('number', '110-0001')->value('id');
+    // A plant puts a revision of the module into its kit that no line of engineering names.
+    $this->world->built('110-0001', 'Weir', [], static function (int $content) use ($module): void {
+        DB::table('structure_lines')->insert([
+            'content_id' => $content,
+            'line_key' => (string) Str::uuid7(),
+            'find' => 10,
+            'component_id' => $module,
+            'quantity' => 1_000_000,
+            'unit' => 'pc',
+            'pinned_id' => DB::table('revisions')->where('item_id', $module)->value('id'),
+        ]);
+    });
+    $this->artisan('structures:index')->assertSuccessful();
+    // The head is below that revision, which is nowhere in engineering.
+    $used = $this->world->as('vera', 'GET', '/items/200-0010/where-used')->assertOk()->json('rows.*.item.number');
+    expect($used)->toContain('200-0001', '110-0001');
+});

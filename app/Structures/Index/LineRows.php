@@ -61,7 +61,11 @@ final readonly class LineRows
         yield from self::each(
             self::OF_REVISIONS .
                 $text .
-                self::ofPinned($view, 'r.id IN (SELECT pinned_id FROM structure_lines WHERE pinned_id IS NOT NULL)'),
+                self::ofPinned(
+                    $view,
+                    "r.id IN (SELECT l.pinned_id FROM structure_lines l JOIN contents of ON of.id = l.content_id
+                        WHERE l.pinned_id IS NOT NULL AND {$view->contents()})",
+                ),
         );
     }
 

@@ -20,7 +20,9 @@ export function TakeOver({ of, order, plant }: Props) {
       <div className="flex flex-wrap items-center gap-3">
         <span>
           Under <ChangeNumber number={order.number} />:{' '}
-          {order.edits.length === 0 ? 'nothing changed at this plant yet' : `${count(order.edits.length)} edits`}
+          {order.edits.length === 0
+            ? 'nothing changed at this plant yet'
+            : `${count(order.edits.length)} ${order.edits.length === 1 ? 'edit' : 'edits'}`}
         </span>
         {order.may_edit && (
           <>

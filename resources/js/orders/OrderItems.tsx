@@ -15,8 +15,11 @@ type OrderItem = Schemas['OrderItemData'];
 
 const isNew = (row: OrderItem) => row.outcome === 'revise' && row.base === null;
 const revisionOf = (row: OrderItem) => (isNew(row) ? 'first release' : row.base);
-const stockOf = (row: OrderItem) =>
-  isNew(row) ? 'none yet' : row.disposition == null ? 'not decided' : dispositions[row.disposition];
+const stockOf = (row: OrderItem) => {
+  if (isNew(row)) return 'none yet';
+  if (row.outcome === 'build') return 'stays what it is';
+  return row.disposition == null ? 'not decided' : dispositions[row.disposition];
+};
 
 interface Props {
   order: Schemas['OrderData'];
@@ -114,7 +117,7 @@ export function OrderItems({ order, editable }: Props) {
       className: 'w-44',
       text: stockOf,
       cell: (row) =>
-        editable && !isNew(row) ? (
+        editable && !isNew(row) && row.outcome !== 'build' ? (
           <Select
             aria-label={`Existing stock of ${row.item.number}`}
             value={row.disposition ?? ''}
