@@ -6,7 +6,7 @@ namespace App\Manufacturing;
 
 use App\Manufacturing\Data\BuiltRedline;
 use App\Manufacturing\Data\OperationRow;
-use App\Manufacturing\Data\RoutingCostData;
+use App\Manufacturing\Data\UnitCostData;
 use App\Manufacturing\Data\WorkCentreRow;
 use App\Manufacturing\Models\WorkCentre;
 use App\Orders\Data\RedlineRow;
@@ -26,13 +26,16 @@ use Orthotaxis\Core\Comparison\Difference;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Manufacturing\ManufacturingChanges;
 use Orthotaxis\Core\Manufacturing\ManufacturingContent;
-use Orthotaxis\Core\Quantity\Money;
-use Orthotaxis\Core\Routing\RoutingCost;
 
 /** What a plant builds of an item under an order: what was and what will be, line by line and operation by operation. */
 final readonly class BuiltRedlineReader
 {
-    public function __construct(private OrderReader $orders, private BuildsOfOrder $ordered, private PlantStructures $plants) {}
+    public function __construct(
+        private OrderReader $orders,
+        private BuildsOfOrder $ordered,
+        private PlantStructures $plants,
+        private UnitCosts $costs,
+    ) {}
 
     public function one(Person $by, string $number, string $item, string $plant): BuiltRedline
     {
@@ -52,8 +55,8 @@ final readonly class BuiltRedlineReader
         $changes = $after->since($before);
         $edits = $record->edits ?? new Collection();
         $centres = WorkCentre::query()->where('plant', $plant)->orderBy('code')->get();
-        $rates = $centres->mapWithKeys(static fn(WorkCentre $one): array => [$one->code => Money::ofTenThousandths($one->rate)])->all();
-        [$costBefore, $cost] = [RoutingCost::of($before->routing, $rates), RoutingCost::of($after->routing, $rates)];
+        $day = BuildsOfOrder::day($order);
+        [$costBefore, $cost] = $this->costs->of($plant, [$before->on($day), $after->on($day)]);
 
         return new BuiltRedline(
             order: $order->number,
@@ -72,9 +75,9 @@ final readonly class BuiltRedlineReader
             operations: array_map(OperationRow::of(...), $changes->routing->operations),
             batch_before: (string) $before->routing->batch,
             batch: (string) $after->routing->batch,
-            cost_before: RoutingCostData::of($costBefore),
-            cost: RoutingCostData::of($cost),
-            difference: (string) $cost->total()->minus($costBefore->total()),
+            cost_before: UnitCostData::of(...$costBefore),
+            cost: UnitCostData::of(...$cost),
+            difference: (string) UnitCostData::total(...$cost)->minus(UnitCostData::total(...$costBefore)),
             work_centres: array_values($centres->map(WorkCentreRow::of(...))->all()),
             faults: $after->faults(),
             open: count($this->plants->account([$built], BuildsOfOrder::day($order))[0]->open()),

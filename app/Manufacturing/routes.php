@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\Route;
 /* What plants build and when they work, and what of engineering they account for. */
 
 Route::get('/items/{number}/accountability', [AccountabilityController::class, 'show']);
+Route::get('/items/{number}/routing', [AccountabilityController::class, 'routing']);
 Route::get('/orders/{number}/accountability', [AccountabilityController::class, 'ofOrder']);
 Route::controller(BuiltController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}')

@@ -281,9 +281,9 @@ final class ChangeStory
     }
 
     /** Edits what a plant builds of an item. */
-    public function build(string $order, string $item, string $plant, Edit ...$edits): void
+    public function build(string $order, string $item, string $plant, Edit $edit): void
     {
-        app(EditBuilt::class)->make($this->editor($order), $order, $item, $plant, array_values($edits), PHP_INT_MAX);
+        app(EditBuilt::class)->make($this->editor($order), $order, $item, $plant, [$edit], PHP_INT_MAX);
     }
 
     /** What follows from engineering is taken over at every plant first. */

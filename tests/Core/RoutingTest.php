@@ -6,9 +6,11 @@ use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Manufacturing\ManufacturingContent;
+use Orthotaxis\Core\Manufacturing\MaterialCost;
 use Orthotaxis\Core\Quantity\Minutes;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Routing\AddOperation;
 use Orthotaxis\Core\Routing\ChangeOperation;
@@ -81,6 +83,25 @@ it('costs a unit by labour, its share of the set-up, and what suppliers take', f
         ->toBe(['1.5', '5.5'])
         ->and($cost->missing())
         ->toBe([]);
+});
+
+it('costs components as they are consumed, with what is lost, in the unit of the component', function (): void {
+    $structure = new Structure([
+        Make::line('tube', 10, '200-0040', '500', Unit::Millimetre)->with(['scrap' => '4']),
+        Make::line('screw', 20, '600-0014', '6', Unit::Piece),
+        Make::line('grease', 30, '710-0001', '2', Unit::Gram),
+    ]);
+    $costs = [
+        '200-0040' => ['cost' => Money::parse('9.80'), 'unit' => Unit::Metre],
+        '600-0014' => ['cost' => Money::parse('0.05'), 'unit' => Unit::Piece],
+        '710-0001' => ['cost' => null, 'unit' => Unit::Gram],
+    ];
+    $material = MaterialCost::of($structure, $costs);
+    // 0.52 m at 9.80, and six screws; nobody knows what grease costs.
+    expect((string) $material->total)
+        ->toBe('5.396')
+        ->and($material->missing)
+        ->toBe(['710-0001']);
 });
 
 it('names what is not known, and counts it as nothing', function (): void {

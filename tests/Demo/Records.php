@@ -91,6 +91,7 @@ final class Records
                 'items/@/structure/json',
                 'items/@/structure/pdf?levels=one',
             ),
+            'api/items/{number}/routing' => $each($items, 'items/@/routing'),
             'api/items/{number}/accountability' => [
                 ...$each($items, 'items/@/accountability'),
                 ...$each($few, "items/@/accountability?plant={$plant}"),

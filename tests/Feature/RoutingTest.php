@@ -71,7 +71,6 @@ it('adds a consumable at one operation, without a new engineering revision, and 
         ->assertJsonPath('operations.*.mark', ['added', 'added'])
         ->assertJsonPath('cost.labour', '2.00')
         ->assertJsonPath('cost.set_up_cost', '1.20')
-        ->assertJsonPath('difference', '3.20')
         ->assertJsonPath('cost.missing', ['Operation 20: nobody knows what Fjellheim Coating takes for it.'])
         ->assertJsonPath('rows.3.mark', 'added')
         // In the unit of the component.
@@ -109,6 +108,21 @@ it('adds a consumable at one operation, without a new engineering revision, and 
         ];
     });
     $this->artisan('ledger:verify')->assertSuccessful();
+    // From its first day on it is read with the item, with what one unit takes.
+    $routing = fn(int $days, string $plant = '') => $this->world
+        ->as('vera', 'GET', '/items/200-0010/routing?on=' . World::day($days) . $plant)
+        ->assertOk();
+    $routing(29)->assertJson(['plant' => 'Weir', 'built' => 'A', 'operations' => [], 'batch' => '1']);
+    $routing(30, '&plant=Weir')
+        ->assertJson([
+            'built' => 'B',
+            'plants' => ['Weir'],
+            'batch' => '10',
+            'cost' => ['run' => '2.5', 'set_up' => '1.5', 'labour' => '2.00'],
+        ])
+        ->assertJsonPath('operations.*.number', [10, 20]);
+    $routing(30, '&plant=Tarn')->assertJson(['plant' => null, 'operations' => []]);
+    $this->world->as('vera', 'GET', '/items/200-0010/routing?plant=Moon')->assertStatus(422);
 });
 
 it('keeps a released routing as it is, in the database too', function (string $statement): void {

@@ -532,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/{number}/routing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["routing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/accountability": {
         parameters: {
             query?: never;
@@ -2567,8 +2583,8 @@ export interface components {
             batch_before: string;
             /** @description how many are made at once */
             batch: string;
-            cost_before: components["schemas"]["RoutingCostData"];
-            cost: components["schemas"]["RoutingCostData"];
+            cost_before: components["schemas"]["UnitCostData"];
+            cost: components["schemas"]["UnitCostData"];
             /** @description of the totals of a unit */
             difference: string;
             work_centres: components["schemas"]["WorkCentreRow"][];
@@ -2672,17 +2688,18 @@ export interface components {
             old: string;
             reason: string;
         };
-        /** @description What it takes and costs to make one unit, by the routing. */
-        RoutingCostData: {
-            /** @description minutes of set-up, shared by the batch */
-            set_up: string;
-            /** @description minutes */
-            run: string;
-            labour: string;
-            set_up_cost: string;
-            subcontract: string;
-            total: string;
-            missing: string[];
+        /** @description How a plant makes an item on a day: its operations, with what one unit takes and costs. */
+        RoutingPage: {
+            item: string;
+            /** @description null: no plant builds it on that day */
+            plant: string | null;
+            plants: string[];
+            /** @description the revision of what the plant builds */
+            built: string | null;
+            /** @description how many are made at once */
+            batch: string;
+            operations: components["schemas"]["OperationData"][];
+            cost: components["schemas"]["UnitCostData"];
         };
         /** @description So much of a line of manufacturing, through the kits it stands in. */
         ShareRow: {
@@ -2703,6 +2720,20 @@ export interface components {
             seen: number;
             can_undo: boolean;
             edits: string[];
+        };
+        /** @description What it takes and costs a plant to make one unit: components, and what the routing takes. */
+        UnitCostData: {
+            /** @description components, with what is lost */
+            material: string;
+            /** @description minutes of set-up, shared by the batch */
+            set_up: string;
+            /** @description minutes */
+            run: string;
+            labour: string;
+            set_up_cost: string;
+            subcontract: string;
+            total: string;
+            missing: string[];
         };
         WorkCentreRow: {
             code: string;
@@ -5104,6 +5135,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AccountabilityPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    routing: {
+        parameters: {
+            query?: {
+                plant?: string;
+                on?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutingPage"];
                 };
             };
             /** @description Refused; nothing was saved. */

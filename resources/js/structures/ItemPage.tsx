@@ -12,6 +12,7 @@ import { FIRST_PLANT, plants } from '../lib/plants';
 import { kinds, type Picture } from '../lib/words';
 import { currency } from '../lib/settings';
 import { Accounts } from '../manufacturing/Accounts';
+import { Routing } from '../manufacturing/Routing';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
@@ -49,8 +50,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   const plant = kind === 'manufacturing' ? (params.get('plant') ?? '') : '';
   const picture: Picture = plant === '' ? { kind } : { kind, plant };
   const asked = params.get('view');
-  const accounted = asked === 'accounted' && kind === 'manufacturing';
-  const view = accounted ? 'accounted' : asked === 'summed' ? 'summed' : 'tree';
+  const ofPlant = kind === 'manufacturing' && (asked === 'accounted' || asked === 'routing');
+  const view = ofPlant || asked === 'summed' ? asked : 'tree';
   const set = (name: string, value: string, usual: string) =>
     setParams(
       (before) => {
@@ -125,7 +126,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
                 options={{
                   tree: 'Tree',
                   summed: 'Flattened',
-                  ...(kind === 'manufacturing' && { accounted: 'Accountability' }),
+                  ...(kind === 'manufacturing' && { routing: 'Routing', accounted: 'Accountability' }),
                 }}
               />
               {kind === 'manufacturing' && (
@@ -153,8 +154,10 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             planned={page.changes.filter(({ ahead }) => ahead)}
             lines={marks.data?.rows.map((row) => row.line) ?? []}
           />
-          {accounted ? (
+          {view === 'accounted' ? (
             <Accounts number={item.number} on={on} plant={plant} order={params.get('order') ?? undefined} />
+          ) : view === 'routing' ? (
+            <Routing number={item.number} on={on} plant={plant} />
           ) : view === 'summed' ? (
             <Summary number={item.number} on={on} picture={picture} />
           ) : (

@@ -19,18 +19,16 @@ final class Api
     public function prepare(string $method, string $path, ?array $body = null): \CurlHandle
     {
         $curl = curl_init($this->address . '/api' . $path) ?: throw new \LogicException("{$path} is no address.");
-        curl_setopt_array(
-            $curl,
-            [
-                CURLOPT_CUSTOMREQUEST => $method,
-                CURLOPT_RETURNTRANSFER => true,
-                CURLOPT_HTTPHEADER => [
-                    "Authorization: Bearer {$this->token}",
-                    'Content-Type: application/json',
-                    'Accept: application/json',
-                ],
-            ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body, JSON_THROW_ON_ERROR)]),
-        );
+        curl_setopt($curl, CURLOPT_CUSTOMREQUEST, $method === '' ? 'GET' : $method);
+        curl_setopt($curl, CURLOPT_RETURNTRANSFER, true);
+        curl_setopt($curl, CURLOPT_HTTPHEADER, [
+            "Authorization: Bearer {$this->token}",
+            'Content-Type: application/json',
+            'Accept: application/json',
+        ]);
+        if ($body !== null) {
+            curl_setopt($curl, CURLOPT_POSTFIELDS, json_encode($body, JSON_THROW_ON_ERROR));
+        }
 
         return $curl;
     }

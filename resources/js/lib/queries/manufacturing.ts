@@ -9,6 +9,12 @@ export const manufacturing = {
       queryFn: () => told(api.GET('/api/items/{number}/accountability', { params: { path: { number }, query } })),
       placeholderData: (before) => before,
     }),
+  routing: (number: string, query: { on?: string; plant?: string }) =>
+    queryOptions({
+      queryKey: ['items', 'routing', number, query],
+      queryFn: () => told(api.GET('/api/items/{number}/routing', { params: { path: { number }, query } })),
+      placeholderData: (before) => before,
+    }),
   orderAccountability: (order: string) =>
     queryOptions({
       queryKey: ['orders', order, 'accountability'],

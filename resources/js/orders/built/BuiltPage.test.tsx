@@ -27,7 +27,8 @@ const operation = (number: number, title: string, more: Partial<Operation> = {})
   ...more,
 });
 const same = (of: Operation): OperationRow => ({ key: of.key, mark: 'unchanged', before: of, after: of, fields: [] });
-const cost = (more: Partial<Schemas['RoutingCostData']> = {}): Schemas['RoutingCostData'] => ({
+const cost = (more: Partial<Schemas['UnitCostData']> = {}): Schemas['UnitCostData'] => ({
+  material: '12.40',
   set_up: '1.5',
   run: '2.5',
   labour: '2.00',

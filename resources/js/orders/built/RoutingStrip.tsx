@@ -18,6 +18,7 @@ export function RoutingStrip({ redline }: { redline: BuiltRedline }) {
 export function RoutingFigures({ redline }: { redline: BuiltRedline }) {
   const { cost_before: before, cost } = redline;
   const figures: [string, string, string, (text: string) => string][] = [
+    ['Material', before.material, cost.material, amount],
     ['Set-up min a unit', before.set_up, cost.set_up, quantity],
     ['Run min a unit', before.run, cost.run, quantity],
     ['Labour', before.labour, cost.labour, amount],
