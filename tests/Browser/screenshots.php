@@ -16,7 +16,6 @@ foreach (
         // name, who, path, what to wait for, step to scroll to, theme
         ['desk', 'mira.okafor', '/', 'Needs you now', '', 'light'],
         ['register', 'mira.okafor', '/register', 'changes', '', 'light'],
-        ['items', 'mira.okafor', '/items?words=pump', 'Standard cost', '', 'light'],
         ['structure', 'mira.okafor', '/items/200-0001?levels=3', 'through 210-0100', '', 'light'],
         ['comparison', 'mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same', '', 'light'],
         ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
@@ -29,6 +28,7 @@ foreach (
         ['decision', 'mira.okafor', '/changes/ECR-00096/decision', 'Exposure', '', 'light'],
         ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Total', '', 'light'],
         ['revise', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'light'],
+        ['build', 'samir.bello', '/orders/ECO-00088/build/230-0001/Tarn', 'Seal the lid', '', 'light'],
         ['review', 'helen.marsh', '/orders/ECO-00084/review', 'Sign this page', '', 'light'],
         ['dossier-release', 'mira.okafor', '/changes/ECO-00083', 'On release', 'release', 'light'],
         ['hand-over', 'mira.okafor', '/changes/ECO-00082', 'Answer from planning', 'follow_through', 'light'],
