@@ -27,6 +27,21 @@ final readonly class BuildsOfOrder
     }
 
     /**
+     * Those that the order changes: an item that stays as it is has nothing to be taken over, whatever is open there already.
+     *
+     * @return list<BuiltAt> by item and plant
+     */
+    public function changed(ChangeOrder $order, Order $core): array
+    {
+        return array_values(
+            array_filter(
+                $this->of($order, $core),
+                static fn(BuiltAt $one): bool => $one->becomes !== null || $core->item($one->item->number)->outcome !== Outcome::Keep,
+            ),
+        );
+    }
+
+    /**
      * Asked a fixed number of times.
      *
      * @param  ?string  $also  a plant at which an item may be begun to be built

@@ -18,7 +18,7 @@ final readonly class OrderAccountReader
     public function read(ChangeOrder $order): array
     {
         $core = $this->orders->toCore($order);
-        $built = $this->ordered->of($order, $core);
+        $built = $this->ordered->changed($order, $core);
 
         return array_map(
             static fn(BuiltAt $one, Accountability $of): PlantAccount => PlantAccount::of(

@@ -17,7 +17,7 @@ final readonly class PlantStates implements PlantsOfOrder
 
     public function states(ChangeOrder $order, Order $core): array
     {
-        $built = $this->ordered->of($order, $core);
+        $built = $this->ordered->changed($order, $core);
 
         return array_map(
             static fn(BuiltAt $one, Accountability $of): PlantState => new PlantState($one->item->number, $one->plant, count($of->open())),

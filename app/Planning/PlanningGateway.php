@@ -103,6 +103,33 @@ final readonly class PlanningGateway
     }
 
     /**
+     * Tells it of items. One that it has already stays as it has it.
+     *
+     * @param  list<array<string, string|int|null>>  $items
+     * @return array<string, string> why it refuses one, by number; empty where it knows the item now
+     *
+     * @throws PlanningSilent
+     */
+    public function introduce(array $items): array
+    {
+        $answer = $this->ask(static fn(PendingRequest $http): Response => $http->post('/items', ['items' => $items]));
+        $answers = [];
+        foreach (is_array($answer['items'] ?? null) ? $answer['items'] : [] as $one) {
+            $number = is_array($one) ? $one['number'] ?? null : null;
+            $reason = is_array($one) ? $one['reason'] ?? null : null;
+            if (!is_string($number) || !is_string($reason)) {
+                throw new PlanningSilent('Planning answered with something that makes no sense.');
+            }
+            $answers[$number] = mb_substr($reason, 0, 500);
+        }
+        foreach ($items as $item) {
+            $answers[(string) $item['number']] ??= 'it did not say whether it has it.';
+        }
+
+        return $answers;
+    }
+
+    /**
      * @param  callable(PendingRequest): Response  $call
      * @return array<array-key, mixed>
      */

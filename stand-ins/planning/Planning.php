@@ -81,6 +81,27 @@ final class Planning
         return array_values($rows->fetchAll());
     }
 
+    /**
+     * What it has already stays as it is.
+     *
+     * @param  list<array<string, mixed>>  $items
+     * @return list<array{number: string, reason: string}> why not; empty where it knows the item now
+     */
+    public function introduce(array $items): array
+    {
+        $make = $this->db->prepare('INSERT INTO item (number, revision, unit) VALUES (?, ?, ?) ON CONFLICT (number) DO NOTHING');
+        $answers = [];
+        foreach ($items as $item) {
+            $reason = ($item['revision'] ?? '') === '' ? 'It has no released revision.' : '';
+            if ($reason === '') {
+                $make->execute([$item['number'], $item['revision'], $item['unit']]);
+            }
+            $answers[] = ['number' => (string) $item['number'], 'reason' => $reason];
+        }
+
+        return $answers;
+    }
+
     /** @return list<string> items that a hand-over named and that this system has never heard of */
     public function missing(): array
     {

@@ -14,7 +14,7 @@ function planningBehaves(string $mode): void
             'http' => [
                 'method' => 'POST',
                 'header' => 'Content-Type: application/x-www-form-urlencoded',
-                'content' => http_build_query($mode === 'create' ? ['create' => 1] : ['mode' => $mode]),
+                'content' => http_build_query(['mode' => $mode]),
             ],
         ]),
     );
@@ -39,7 +39,7 @@ it('shows what planning refused, and takes it when it is put right and sent agai
         ->see('Resolve rejected hand-over lines')
         ->press('ECO-00082')
         ->see('▲ rejected: Item 200-0052 is not known to planning.');
-    planningBehaves('create');
+    $this->screen->press('Introduce 200-0052 to planning')->see('Planning knows it now.');
     $this->screen->press('Resend')->dontSee('▲ rejected')->see('accepted');
 });
 

@@ -88,6 +88,20 @@ it('refuses what cannot be, with its place', function (): void {
     expect(DB::table('follow_ups')->count())->toBe(0);
 });
 
+it('asks nothing of an item that stays as it is, whatever is open there already', function (): void {
+    $this->world->built('200-0001', 'Tarn', [[10, '600-0014', 1, 'pc', 10]]);
+    $this->world
+        ->only('mira', 'PUT', "/orders/{$this->order}/items/200-0001", [
+            'outcome' => 'keep',
+            'disposition' => 'use_up',
+            'version' => $this->world->version($this->order),
+        ])
+        ->assertOk();
+    $this->world->follows($this->order, 'Weir');
+    expect($this->world->as('vera', 'GET', "/orders/{$this->order}/accountability")->json('*.plant'))->toBe(['Weir']);
+    ($this->review)()->assertOk();
+});
+
 it('asks again once the day has passed', function (): void {
     $this->world->follows($this->order, 'Weir');
     DB::table('follow_ups')->update(['by_day' => World::day(-1)]);

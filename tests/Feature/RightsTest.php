@@ -84,6 +84,7 @@ it('lets a viewer read everything and change nothing', function (): void {
             ['DELETE', '/requests/ECR-00001/figures/1'],
             ['PUT', '/meeting'],
             ['POST', '/categories'],
+            ['POST', '/planning/items'],
             ['PUT', '/plants/Weir'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/taken-over'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/records'],

@@ -12,9 +12,12 @@ final readonly class HandoverEntryRow
 {
     private function __construct(
         #[OA\Property] public int $number,
-        #[OA\Property(enum: ['supersede', 'add', 'remove', 'replace', 'change', 'keep'])] public string $action,
+        #[OA\Property(enum: ['introduce', 'supersede', 'add', 'remove', 'replace', 'change', 'keep'])] public string $action,
+        #[OA\Property(description: 'the plant whose structure it is; null: of engineering')] public ?string $plant,
         #[OA\Property] public string $item,
         #[OA\Property] public string $revision,
+        #[OA\Property] public ?int $operation,
+        #[OA\Property(description: 'of an operation: what is done')] public ?string $title,
         #[OA\Property] public ?int $find,
         #[OA\Property] public ?string $component,
         #[OA\Property] public ?string $quantity,
@@ -30,8 +33,11 @@ final readonly class HandoverEntryRow
         return new self(
             number: $entry->number,
             action: (string) $text('action'),
+            plant: $text('plant'),
             item: (string) $text('item'),
             revision: (string) $text('revision'),
+            operation: $text('operation') === null ? null : (int) $text('operation'),
+            title: $text('operationTitle'),
             find: $text('find') === null ? null : (int) $text('find'),
             component: $text('component'),
             quantity: $text('quantity'),

@@ -1188,6 +1188,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planning/items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["introduceItems"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reports": {
         parameters: {
             query?: never;
@@ -3182,6 +3198,10 @@ export interface components {
             unit: string;
             value: string;
         };
+        IntroducedItems: {
+            /** @description numbers */
+            items: string[];
+        };
         /** @description A page of the reports that were found. */
         FoundReports: {
             /** @description of all that is found */
@@ -3325,9 +3345,14 @@ export interface components {
         HandoverEntryRow: {
             number: number;
             /** @enum {string} */
-            action: "supersede" | "add" | "remove" | "replace" | "change" | "keep";
+            action: "introduce" | "supersede" | "add" | "remove" | "replace" | "change" | "keep";
+            /** @description the plant whose structure it is; null: of engineering */
+            plant: string | null;
             item: string;
             revision: string;
+            operation: number | null;
+            /** @description of an operation: what is done */
+            title: string | null;
             find: number | null;
             component: string | null;
             quantity: string | null;
@@ -6736,6 +6761,37 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ExposurePage"];
                 };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    introduceItems: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IntroducedItems"];
+            };
+        };
+        responses: {
+            /** @description Planning knows all of them now. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {

@@ -14,6 +14,7 @@ export type Area =
   | 'meeting'
   | 'money'
   | 'orders'
+  | 'planning'
   | 'plants'
   | 'questions'
   | 'reach'
@@ -40,6 +41,7 @@ export const touches = {
   /** Asked, and nothing changed by it. */
   nothing: [],
   order: [...LISTS, 'orders', 'items', 'cut-ins', 'money'],
+  planning: ['planning', 'dossiers', 'desk'],
   plant: ['plants', 'items'],
   question: [...LISTS, 'questions', 'money'],
   reach: [...LISTS, 'reach', 'money'],

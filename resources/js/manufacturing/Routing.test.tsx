@@ -2,26 +2,10 @@ import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { server } from '../testing/server';
+import { operation } from '../testing/operation';
 import { show } from '../testing/show';
 import { Routing } from './Routing';
 
-const operation = (number: number, more: Partial<Schemas['OperationData']>): Schemas['OperationData'] => ({
-  key: `op-${number}`,
-  number,
-  title: 'Fit rotor',
-  work_centre: '',
-  set_up: '0',
-  run: '0',
-  per: 'unit',
-  supplier: '',
-  cost: '',
-  lead_time: '',
-  instruction: '',
-  tools: [],
-  inspection: '',
-  specification: '',
-  ...more,
-});
 const page: Schemas['RoutingPage'] = {
   item: '200-0010',
   plant: 'Weir',
@@ -29,15 +13,8 @@ const page: Schemas['RoutingPage'] = {
   built: 'B',
   batch: '20',
   operations: [
-    operation(10, {
-      work_centre: 'PUMP',
-      set_up: '12',
-      run: '30',
-      per: 'batch',
-      tools: ['900-0001'],
-      instruction: '820-0001',
-    }),
-    operation(20, { title: 'Coat', supplier: 'Fjellheim Coating', cost: '2.35', lead_time: '6' }),
+    operation(10, 'Fit rotor', { set_up: '12', run: '30', per: 'batch', tools: ['900-0001'], instruction: '820-0001' }),
+    operation(20, 'Coat', { supplier: 'Fjellheim Coating', cost: '2.35', lead_time: '6' }),
   ],
   cost: {
     material: '40.10',

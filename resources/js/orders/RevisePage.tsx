@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useParams } from 'react-router';
 import { queries } from '../lib/queries';
-import { useShortcut } from '../lib/useShortcut';
 import { states } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
@@ -17,6 +16,7 @@ import { Iterations } from './Iterations';
 import { DifferenceTotals } from './DifferenceTotals';
 import { RedlineGrid } from './RedlineGrid';
 import { useRedline, type Redline } from './useRedline';
+import { useRedlineView } from './useRedlineView';
 
 /** The structure of one item under an order: before and after in one table. */
 export function RevisePage() {
@@ -35,25 +35,14 @@ export function RevisePage() {
 }
 
 function ReviseView({ redline }: { redline: Redline }) {
-  const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState(false);
   const { edit, several, turn, sheet } = useRedline(redline);
-  const only = params.get('show') === 'differences';
-  const wide = params.has('wide');
-  const turned = (name: string, value: string | null) =>
-    setParams(
-      (before) => {
-        if (value === null) before.delete(name);
-        else before.set(name, value);
-        return before;
-      },
-      { replace: true },
-    );
-  const setOnly = (next: boolean) => turned('show', next ? 'differences' : null);
-  useShortcut('v d', () => setOnly(!only));
-  useShortcut('l n', () => setAdding(true), redline.may_edit);
-  useShortcut('mod+z', () => turn.mutate('undo'), redline.may_edit && redline.can_undo);
-  useShortcut('mod+shift+z', () => turn.mutate('redo'), redline.may_edit && redline.can_redo);
+  const { only, wide, turnOnly, turnWide } = useRedlineView({
+    mayEdit: redline.may_edit,
+    onAdd: () => setAdding(true),
+    undo: redline.can_undo ? () => turn.mutate('undo') : null,
+    redo: redline.can_redo ? () => turn.mutate('redo') : null,
+  });
 
   return (
     <Page
@@ -85,10 +74,10 @@ function ReviseView({ redline }: { redline: Redline }) {
             <Button onClick={() => setAdding(true)}>Add a line</Button>
           </>
         )}
-        <Button aria-pressed={only} onClick={() => setOnly(!only)}>
+        <Button aria-pressed={only} onClick={turnOnly}>
           {only ? 'Show all lines' : 'Show differences only'} <kbd className="font-mono text-xs text-soft">v d</kbd>
         </Button>
-        <Button aria-pressed={wide} onClick={() => turned('wide', wide ? null : 'yes')}>
+        <Button aria-pressed={wide} onClick={turnWide}>
           Dates and fixed revisions
         </Button>
         <SaveAs

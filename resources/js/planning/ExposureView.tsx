@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Schemas } from '../lib/api';
 import { amount, day, moment, quantity } from '../lib/format';
 import { queries } from '../lib/queries';
+import { useMay } from '../lib/session';
 import { supplyKinds } from '../lib/words';
 import { inMoney } from '../lib/settings';
 import { DataTable, type Column } from '../ui/DataTable';
@@ -10,6 +11,7 @@ import { Loading } from '../ui/Loading';
 import { ItemNumber } from '../ui/Num';
 import { Notice } from '../ui/Notice';
 import { ExposureTotals } from './ExposureTotals';
+import { Introduce } from './Introduce';
 
 type Line = Schemas['SupplyRow'] & { item: string };
 
@@ -53,6 +55,7 @@ const columns: Column<Line>[] = [
 export function ExposureView({ items }: { items: string[] }) {
   const exposure = useQuery(queries.exposure(items));
   const [all, setAll] = useState(false);
+  const maySend = useMay('send_handover');
   return (
     <div>
       <h3 className="mb-1">Exposure</h3>
@@ -75,9 +78,10 @@ export function ExposureView({ items }: { items: string[] }) {
                 </Notice>
               )}
               {unknown.length > 0 && (
-                <p className="text-soft">
-                  {unknown.join(', ')} {unknown.length === 1 ? 'is' : 'are'} not in planning.
-                </p>
+                <div className="text-soft">
+                  {unknown.join(', ')} {unknown.length === 1 ? 'is' : 'are'} not in planning.{' '}
+                  {maySend && <Introduce numbers={unknown} />}
+                </div>
               )}
               {strangers.length > 0 && (
                 <Notice look="warn">

@@ -31,6 +31,7 @@ export const acts: Record<string, string> = {
   'kind.set': 'Revision sequence changed',
   'meeting.arranged': 'Meeting arranged',
   'order.closed': 'Order closed',
+  'item.introduced': 'Introduced to planning',
   'order.item_named': 'Affected item set',
   'order.plant_follows': 'Plant takes over later',
   'order.plant_follows_no_more': 'Plant no longer takes over later',

@@ -7,6 +7,9 @@ import { mira, show, vera } from '../testing/show';
 import { HandoverView } from './HandoverView';
 
 const entry = (number: number, more: Partial<Schemas['HandoverEntryRow']> = {}): Schemas['HandoverEntryRow'] => ({
+  plant: null,
+  operation: null,
+  title: null,
   number,
   action: 'change',
   item: '200-0010',

@@ -7,6 +7,7 @@ import { useAct } from '../lib/useAct';
 import { handoverStates } from '../lib/words';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
+import { Introduce } from '../planning/Introduce';
 import { ItemNumber } from '../ui/Num';
 import { Notice, ProblemNotice } from '../ui/Notice';
 
@@ -18,6 +19,17 @@ const columns: Column<Entry>[] = [
   { id: 'action', head: 'To do', text: (e) => e.action, cell: (e) => e.action },
   { id: 'item', head: 'Item', text: (e) => e.item, cell: (e) => <ItemNumber number={e.item} /> },
   { id: 'revision', head: 'Revision', text: (e) => e.revision, cell: (e) => e.revision },
+  { id: 'plant', head: 'Plant', text: (e) => e.plant ?? '', cell: (e) => e.plant ?? '' },
+  {
+    id: 'operation',
+    head: 'Operation',
+    text: (e) => `${e.operation ?? ''} ${e.title ?? ''}`.trim(),
+    cell: (e) => (
+      <>
+        {e.operation} {e.title}
+      </>
+    ),
+  },
   { id: 'find', head: 'Find', numeric: true, text: (e) => String(e.find ?? ''), cell: (e) => e.find },
   {
     id: 'component',
@@ -61,6 +73,15 @@ export function HandoverView({ handover }: { handover: Handover }) {
     told(api.POST('/api/handovers/{name}/delivery', { params: { path: { name: handover.name } } })),
   );
   const refused = handover.entries.filter((entry) => entry.answer === 'refused');
+  const lacking = [
+    ...new Set(
+      refused.flatMap(({ item, component, reason }) =>
+        [item, component ?? ''].filter(
+          (number) => number !== '' && reason === `Item ${number} is not known to planning.`,
+        ),
+      ),
+    ),
+  ];
   return (
     <div className="space-y-2">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -97,6 +118,7 @@ export function HandoverView({ handover }: { handover: Handover }) {
           accepted entries are not repeated.
         </Notice>
       )}
+      {maySend && lacking.length > 0 && <Introduce numbers={lacking} />}
       <DataTable
         label={`Entries of ${handover.name}`}
         rows={handover.entries}

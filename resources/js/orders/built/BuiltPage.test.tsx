@@ -4,28 +4,12 @@ import type { Schemas } from '../../lib/api';
 import { done } from '../../testing/done';
 import { head, item, line, redlineRow, tube } from '../../testing/make';
 import { Refused, server } from '../../testing/server';
+import { operation } from '../../testing/operation';
 import { address, show } from '../../testing/show';
 import { BuiltPage } from './BuiltPage';
 import type { BuiltRedline, Operation, OperationRow } from './useBuilt';
 
 const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
-const operation = (number: number, title: string, more: Partial<Operation> = {}): Operation => ({
-  key: `op-${number}`,
-  number,
-  title,
-  work_centre: 'PUMP',
-  set_up: '15',
-  run: '2.5',
-  per: 'unit',
-  supplier: '',
-  cost: '',
-  lead_time: '',
-  instruction: '',
-  tools: [],
-  inspection: '',
-  specification: '',
-  ...more,
-});
 const same = (of: Operation): OperationRow => ({ key: of.key, mark: 'unchanged', before: of, after: of, fields: [] });
 const cost = (more: Partial<Schemas['UnitCostData']> = {}): Schemas['UnitCostData'] => ({
   material: '12.40',
@@ -38,13 +22,7 @@ const cost = (more: Partial<Schemas['UnitCostData']> = {}): Schemas['UnitCostDat
   missing: [],
   ...more,
 });
-const coat = operation(5, 'Coat', {
-  key: 'op-5',
-  work_centre: '',
-  supplier: 'Fjellheim Coating',
-  set_up: '0',
-  run: '0',
-});
+const coat = operation(5, 'Coat', { supplier: 'Fjellheim Coating' });
 const at = (find: number, of: Schemas['ItemRow'], number: number | null) => {
   const there = line(find, of.number, { operation: number });
   return redlineRow(find, of, { before: there, after: there });

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { count } from '../../lib/format';
 import { queries } from '../../lib/queries';
 import { useShortcut } from '../../lib/useShortcut';
@@ -12,6 +12,7 @@ import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { AddLine } from '../AddLine';
 import { DifferenceTotals } from '../DifferenceTotals';
+import { useRedlineView } from '../useRedlineView';
 import { BatchForm } from './BatchForm';
 import { BuiltGrid } from './BuiltGrid';
 import { OperationForm } from './OperationForm';
@@ -37,26 +38,16 @@ export function BuiltPage() {
 }
 
 function BuiltView({ redline }: { redline: BuiltRedline }) {
-  const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState<Adding>(null);
   const acts = useBuilt(redline);
   const { edit, route, turn } = acts;
-  const only = params.get('show') === 'differences';
-  const wide = params.has('wide');
-  const turned = (name: string, value: string | null) =>
-    setParams(
-      (before) => {
-        if (value === null) before.delete(name);
-        else before.set(name, value);
-        return before;
-      },
-      { replace: true },
-    );
-  useShortcut('v d', () => turned('show', only ? null : 'differences'));
-  useShortcut('l n', () => setAdding('line'), redline.may_edit);
+  const { only, wide, turnOnly, turnWide } = useRedlineView({
+    mayEdit: redline.may_edit,
+    onAdd: () => setAdding('line'),
+    undo: redline.can_undo ? () => turn.mutate('undo') : null,
+    redo: redline.can_redo ? () => turn.mutate('redo') : null,
+  });
   useShortcut('o n', () => setAdding('operation'), redline.may_edit);
-  useShortcut('mod+z', () => turn.mutate('undo'), redline.may_edit && redline.can_undo);
-  useShortcut('mod+shift+z', () => turn.mutate('redo'), redline.may_edit && redline.can_redo);
   const operations = redline.operations.flatMap(({ after }) => after ?? []);
 
   return (
@@ -97,10 +88,10 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
             <Button onClick={() => setAdding('operation')}>Add an operation</Button>
           </>
         )}
-        <Button aria-pressed={only} onClick={() => turned('show', only ? null : 'differences')}>
+        <Button aria-pressed={only} onClick={turnOnly}>
           {only ? 'Show all lines' : 'Show differences only'} <kbd className="font-mono text-xs text-soft">v d</kbd>
         </Button>
-        <Button aria-pressed={wide} onClick={() => turned('wide', wide ? null : 'yes')}>
+        <Button aria-pressed={wide} onClick={turnWide}>
           Scrap, dates, fixed revisions
         </Button>
         <BatchForm redline={redline} route={route} />
