@@ -160,8 +160,14 @@ it('says how each plant accounts for what engineering declares, and what it has 
         ->see('Complete. 10 lines accounted for, none open.')
         ->see('4 pc at operation 30 in 200-0090')
         ->see('500 mm and scrap at operation 20')
-        ->see('Shown on the screen of the work place')
-        ->see('Gauge, roller gap');
+        ->see('Shown on the screen of the work place');
+    $this->screen
+        ->press('Routing')
+        ->see('Weir builds it by its revision A, 20 at once.')
+        ->see('outside, Fjellheim Coating')
+        ->see('900-0001')
+        ->press('Accountability')
+        ->see('Complete. 10 lines');
     $this->screen
         ->choose('Plant', 'Plant Tarn')
         ->see('1 of 10 lines open.')

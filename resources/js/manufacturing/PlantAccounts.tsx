@@ -40,7 +40,7 @@ const columns = (order: string): Column<Row>[] => [
         <Link
           to={`/orders/${order}/build/${item}/${encodeURIComponent(plant)}`}
           aria-label={`Operations and lines of ${item} at ${plant}`}
-          className="py-[2.5px] text-accent hover:underline"
+          className="py-[2.5px] text-accent underline underline-offset-3"
         >
           Operations and lines
         </Link>

@@ -118,7 +118,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
                 </span>
               )}
             </h2>
-            <span className="flex items-center gap-4">
+            <span className="flex flex-wrap items-center gap-x-4 gap-y-1">
               <Choice
                 label="View"
                 value={view}
