@@ -11,8 +11,8 @@ use Symfony\Component\Finder\Finder;
 const ROOMS = [
     ['lib'],
     ['ui'],
-    ['attachments', 'assessment', 'imports', 'manufacturing', 'people', 'planning', 'register', 'releases', 'setup'],
-    ['documents', 'desk'],
+    ['attachments', 'assessment', 'imports', 'manufacturing', 'people', 'planning', 'register', 'setup'],
+    ['documents', 'desk', 'releases'],
     ['structures'],
     ['problems', 'requests'],
     ['orders', 'reach', 'cutin'],

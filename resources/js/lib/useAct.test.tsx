@@ -98,6 +98,7 @@ describe('something a person does', () => {
       queries.reach('', '').queryKey,
       queries.changes({}).queryKey,
       queries.report('').queryKey,
+      queries.exposure([]).queryKey,
     ];
     const areas = new Set(keys.map(([area]) => area));
     expect(
