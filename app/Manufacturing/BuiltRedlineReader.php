@@ -65,7 +65,8 @@ final readonly class BuiltRedlineReader
             is_open: $order->state->isOpen(),
             item: ItemRows::byNumber([$item])[$item],
             plant: $plant,
-            base: $built->released?->code,
+            // Once released, the order's own revision is the one in force.
+            base: $work === null ? $built->released?->code : $work->base->revision,
             becomes: $changes->count() === 0 ? null : $work?->base->becomes(),
             may_edit: $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null,
             seen: (int) $edits->max('number'),

@@ -13,19 +13,16 @@ final class PlantBuilds
     public function apply(DOMElement $entry, string $effectiveFrom): void
     {
         $said = static fn(string $name): ?string => $entry->getAttribute($name) === '' ? null : $entry->getAttribute($name);
+        if ($said('action') === 'remove') {
+            // The new revision never had it; its number may be another's by now.
+            return;
+        }
         $of = [$said('plant'), $said('item'), $said('revision')];
         if ($said('find') !== null) {
-            $this->put(
-                'plant_line',
-                $of,
-                (int) $said('find'),
-                $said('action') === 'remove'
-                    ? null
-                    : [$said('component'), $said('quantity'), $said('unit'), $said('operation'), $said('scrap'), $said('phantom') ?? ''],
-            );
+            $line = [$said('component'), $said('quantity'), $said('unit'), $said('operation'), $said('scrap'), $said('phantom') ?? ''];
+            $this->put('plant_line', $of, (int) $said('find'), $line);
         } elseif ($said('operation') !== null) {
-            $fields = array_map($said, self::OPERATION);
-            $this->put('plant_operation', $of, (int) $said('operation'), $said('action') === 'remove' ? null : $fields);
+            $this->put('plant_operation', $of, (int) $said('operation'), array_map($said, self::OPERATION));
         } else {
             $this->planning->db
                 ->prepare(
@@ -38,16 +35,14 @@ final class PlantBuilds
 
     /**
      * @param  list<?string>  $of  plant, item, revision
-     * @param  ?list<?string>  $fields  null: there is none of it in this revision
+     * @param  list<?string>  $fields
      */
-    private function put(string $table, array $of, int $place, ?array $fields): void
+    private function put(string $table, array $of, int $place, array $fields): void
     {
         $db = $this->planning->db;
         $db->prepare("DELETE FROM {$table} WHERE plant = ? AND item = ? AND revision = ? AND place = ?")->execute([...$of, $place]);
-        if ($fields !== null) {
-            $marks = implode(', ', array_fill(0, count($fields) + 4, '?'));
-            $db->prepare("INSERT INTO {$table} VALUES ({$marks})")->execute([...$of, $place, ...$fields]);
-        }
+        $marks = implode(', ', array_fill(0, count($fields) + 4, '?'));
+        $db->prepare("INSERT INTO {$table} VALUES ({$marks})")->execute([...$of, $place, ...$fields]);
     }
 
     /** @return list<array<string, mixed>> what is built where, the newest first */

@@ -108,6 +108,8 @@ it('adds a consumable at one operation, without a new engineering revision, and 
         ];
     });
     $this->artisan('ledger:verify')->assertSuccessful();
+    // The order still says what it started from.
+    ($this->page)()->assertJson(['base' => 'A', 'becomes' => 'B']);
     // From its first day on it is read with the item, with what one unit takes.
     $routing = fn(int $days, string $plant = '') => $this->world
         ->as('vera', 'GET', '/items/200-0010/routing?on=' . World::day($days) . $plant)

@@ -26,7 +26,12 @@ final readonly class BuiltRedline
         #[OA\Property(description: 'whether the order is not released yet')] public bool $is_open,
         #[OA\Property] public ItemRow $item,
         #[OA\Property] public string $plant,
-        #[OA\Property(description: 'the revision that the plant builds by now; null: none yet')] public ?string $base,
+        #[
+            OA\Property(
+                description: 'the revision that the edits start from, or that the plant builds by where there are none; null: none yet',
+            ),
+        ]
+        public ?string $base,
         #[OA\Property(description: 'the revision that it gets; null: nothing is changed there')] public ?string $becomes,
         #[OA\Property(description: 'whether you may edit it now')] public bool $may_edit,
         #[OA\Property(description: 'the number of the newest edit')] public int $seen,

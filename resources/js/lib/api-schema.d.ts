@@ -2583,7 +2583,7 @@ export interface components {
             is_open: boolean;
             item: components["schemas"]["ItemRow"];
             plant: string;
-            /** @description the revision that the plant builds by now; null: none yet */
+            /** @description the revision that the edits start from, or that the plant builds by where there are none; null: none yet */
             base: string | null;
             /** @description the revision that it gets; null: nothing is changed there */
             becomes: string | null;
