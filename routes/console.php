@@ -7,9 +7,11 @@ use App\Imports\Commands\EndLostImports;
 use App\Ledger\Commands\AnchorLedger;
 use App\Releases\Commands\SweepOutbox;
 use App\Structures\Commands\IndexStructures;
+use App\Structures\Commands\PutDataInForceToday;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
+Schedule::command(PutDataInForceToday::class)->everyMinute()->withoutOverlapping();
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
 Schedule::command(EndLostImports::class)->everyMinute()->withoutOverlapping();
 Schedule::command(ForgetExpired::class)->everyTenMinutes()->withoutOverlapping();

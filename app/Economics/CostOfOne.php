@@ -9,6 +9,7 @@ use App\Days\Today;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use App\Requests\Models\ChangeRequest;
+use App\Structures\ItemCosts;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
@@ -43,15 +44,8 @@ final readonly class CostOfOne
             array_push($numbers, $item->number, ...$item->before()->components(), ...$item->after()->components());
         }
         $items = Item::query()->whereIn('number', array_values(array_unique($numbers)))->get()->keyBy('number');
-        $costs = $items
-            ->map(
-                static fn(Item $item): array => [
-                    'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost),
-                    'unit' => $item->unit,
-                ],
-            )
-            ->all();
         $day = $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
+        $costs = ItemCosts::on($day, $items->toBase());
         $rows = $missing = [];
         foreach ($revised as $item) {
             $difference = CostDifference::settled($day, $item->before(), $item->after(), $costs);

@@ -36,7 +36,8 @@ final readonly class BuildsOfOrder
         return array_values(
             array_filter(
                 $this->of($order, $core),
-                static fn(BuiltAt $one): bool => $one->becomes !== null || $core->item($one->item->number)->outcome !== Outcome::Keep,
+                static fn(BuiltAt $one): bool => $one->becomes !== null ||
+                    in_array($core->item($one->item->number)->outcome, [Outcome::Revise, Outcome::Build], true),
             ),
         );
     }

@@ -56,7 +56,7 @@ final readonly class BuiltRedlineReader
         $edits = $record->edits ?? new Collection();
         $centres = WorkCentre::query()->where('plant', $plant)->orderBy('code')->get();
         $day = BuildsOfOrder::day($order);
-        [$costBefore, $cost] = $this->costs->of($plant, [$before->on($day), $after->on($day)]);
+        [$costBefore, $cost] = $this->costs->of($plant, $day, [$before->on($day), $after->on($day)]);
 
         return new BuiltRedline(
             order: $order->number,

@@ -86,12 +86,14 @@ final readonly class ManufacturingContents implements ContentKind
 
     public function missing(Collection $records, array $works): array
     {
-        return $this->lines->missing($records, array_map(static fn(Work $work): Structure => self::of($work->after)->structure, $works));
+        $own = array_intersect_key($works, $records->keyBy('id')->all());
+
+        return $this->lines->missing($records, array_map(static fn(Work $work): Structure => self::built($work->after)->structure, $own));
     }
 
     public function write(int $id, Content $content): void
     {
-        $built = self::of($content);
+        $built = self::built($content);
         $this->lines->write($id, $built->structure);
         $this->records->write($id, array_values($built->records));
         $this->routings->write($id, $built->routing);
@@ -104,7 +106,7 @@ final readonly class ManufacturingContents implements ContentKind
         $record->update(['builds_id' => $builds]);
     }
 
-    private static function of(Content $content): ManufacturingContent
+    public static function built(Content $content): ManufacturingContent
     {
         return $content instanceof ManufacturingContent ? $content : throw new \LogicException('This is not what a plant builds.');
     }

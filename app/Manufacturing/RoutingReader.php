@@ -22,7 +22,7 @@ final readonly class RoutingReader
         $built = $this->plants->inForce(collect([$item]), [], $day);
         $chosen = collect($built)->first(static fn(BuiltAt $one): bool => $plant === null || $one->plant === $plant);
         $content = $chosen->content ?? new ManufacturingContent();
-        [$material, $routing] = $this->costs->of($chosen->plant ?? '', [$content])[0];
+        [$material, $routing] = $this->costs->of($chosen->plant ?? '', $day, [$content])[0];
 
         return new RoutingPage(
             item: $item->number,

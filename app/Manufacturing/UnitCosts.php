@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Manufacturing;
 
 use App\Manufacturing\Models\WorkCentre;
+use App\Structures\ItemCosts;
 use App\Structures\Models\Item;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Manufacturing\ManufacturingContent;
 use Orthotaxis\Core\Manufacturing\MaterialCost;
 use Orthotaxis\Core\Quantity\Money;
@@ -15,12 +17,12 @@ use Orthotaxis\Core\Routing\RoutingCost;
 final readonly class UnitCosts
 {
     /**
-     * Asked twice, for all of them.
+     * Asked three times, for all of them.
      *
      * @param  list<ManufacturingContent>  $contents  as they hold on the day
      * @return list<array{MaterialCost, RoutingCost}> in the same order
      */
-    public function of(string $plant, array $contents): array
+    public function of(string $plant, Day $day, array $contents): array
     {
         $rates = WorkCentre::query()
             ->where('plant', $plant)
@@ -28,18 +30,7 @@ final readonly class UnitCosts
             ->map(static fn(int $rate): Money => Money::ofTenThousandths($rate))
             ->all();
         $numbers = array_merge(...array_map(static fn(ManufacturingContent $one): array => $one->structure->components(), $contents));
-        $costs = Item::query()
-            ->whereIn('number', array_unique($numbers))
-            ->get()
-            ->mapWithKeys(
-                static fn(Item $item): array => [
-                    $item->number => [
-                        'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost),
-                        'unit' => $item->unit,
-                    ],
-                ],
-            )
-            ->all();
+        $costs = ItemCosts::on($day, Item::query()->whereIn('number', array_unique($numbers))->get()->toBase());
 
         return array_map(
             static fn(ManufacturingContent $one): array => [

@@ -6,11 +6,14 @@ namespace App\Orders;
 
 use App\Orders\Data\Collision;
 use App\Orders\Models\ChangeOrder;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Content\Subject;
 
-/** Other open orders that revise what this one revises: to be seen long before release. */
+/** Other open orders that change what this one changes, be it the revision or another subject of it: to be seen long before release. */
 final readonly class Collisions
 {
     /** @return list<Collision> */
@@ -27,8 +30,11 @@ final readonly class Collisions
             ->join('items AS i', 'i.id', '=', 'mine.item_id')
             ->where('mine.order_id', $order->id)
             ->where('other.order_id', '!=', $order->id)
-            ->where('mine.outcome', Outcome::Revise->value)
-            ->where('other.outcome', Outcome::Revise->value)
+            ->where(
+                static fn(Builder $either): Builder => $either
+                    ->where(['mine.outcome' => Outcome::Revise->value, 'other.outcome' => Outcome::Revise->value])
+                    ->orWhereExists(self::sameSubject(...)),
+            )
             ->whereIn('o.state', $open)
             ->orderBy('o.id')
             ->orderBy('i.number')
@@ -44,5 +50,31 @@ final readonly class Collisions
             )
             ->values()
             ->all();
+    }
+
+    /** Both have edited one subject: what a plant builds, or what is known of the item. */
+    private static function sameSubject(Builder $works): void
+    {
+        $works
+            ->from('works AS here')
+            ->join(
+                'works AS there',
+                static fn(JoinClause $same): JoinClause => $same
+                    ->on('there.kind', '=', 'here.kind')
+                    ->on('there.plant', '=', 'here.plant')
+                    ->where('here.kind', '!=', Subject::ENGINEERING),
+            )
+            ->whereColumn('here.order_item_id', 'mine.id')
+            ->whereColumn('there.order_item_id', 'other.id')
+            ->whereExists(static fn(Builder $edits): Builder => self::holding($edits, 'here'))
+            ->whereExists(static fn(Builder $edits): Builder => self::holding($edits, 'there'));
+    }
+
+    private static function holding(Builder $edits, string $work): Builder
+    {
+        return $edits
+            ->from('edits')
+            ->whereColumn('edits.work_id', "{$work}.id")
+            ->whereNull('edits.withdrawn_at');
     }
 }

@@ -10,10 +10,16 @@ use App\Orders\Data\Consequences;
 use App\Orders\Data\ProductCost;
 use App\Orders\Models\ChangeOrder;
 use App\Structures\Index\StructureIndex;
+use App\Structures\ItemCosts;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Change\OrderItem;
+use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Impact\CostDifference;
+use Orthotaxis\Core\ItemData\ItemData;
+use Orthotaxis\Core\ItemData\ItemField;
 use Orthotaxis\Core\Quantity\Money;
 
 /** Computes what the edits of an order mean for what is above, for cost, and for other orders. */
@@ -23,35 +29,32 @@ final readonly class ConsequenceReader
 
     public function read(ChangeOrder $order, Order $core): Consequences
     {
-        $revised = $core->revised();
         $items = Item::query()->whereIn('number', self::numbers($core))->get()->keyBy('number');
         $day = $order->effective_on === null ? Today::day() : Day::parse($order->effective_on);
         $index = StructureIndex::open();
 
-        $costs = $items
-            ->map(
-                static fn(Item $item): array => [
-                    'cost' => $item->standard_cost === null ? null : Money::ofTenThousandths($item->standard_cost),
-                    'unit' => $item->unit,
-                ],
-            )
-            ->all();
+        $costs = ItemCosts::on($day, $items->toBase());
         $lines = 0;
         $settled = $day;
         $above = $difference = $missing = [];
-        foreach ($revised as $item) {
+        foreach ($core->changing() as $item) {
             $comparison = $item->comparison();
             $lines += count($comparison->changes());
             $cost = CostDifference::settled($day, $item->before(), $item->after(), $costs);
             $settled = $cost->day->isBefore($settled) ? $settled : $cost->day;
             $missing = [...$missing, ...$cost->missing];
             $own = $items[$item->number]->id;
-            $difference[$own] = ($difference[$own] ?? Money::zero())->plus($cost->perUnit);
+            $isMade = count($item->outcome === Outcome::Revise ? $item->after() : $index->explosion($own, $day)->totals()) > 0;
+            $perUnit = $isMade ? $cost->perUnit : $cost->perUnit->plus(self::ofData($item));
+            if ($item->outcome !== Outcome::Revise && $perUnit->tenThousandths === 0) {
+                continue;
+            }
+            $difference[$own] = ($difference[$own] ?? Money::zero())->plus($perUnit);
             $used = $index->whereUsed($own, $day);
             foreach ($used->parents as $position) {
                 $parent = $index->positions->item($position);
                 $above[$parent] = true;
-                $difference[$parent] = ($difference[$parent] ?? Money::zero())->plus($cost->perUnit->times($used->quantity($position)));
+                $difference[$parent] = ($difference[$parent] ?? Money::zero())->plus($perUnit->times($used->quantity($position)));
             }
         }
         $touched = Item::query()->whereIn('id', array_keys($difference))->orderBy('number')->get();
@@ -86,6 +89,24 @@ final readonly class ConsequenceReader
         }
 
         return array_map(strval(...), array_keys($affected));
+    }
+
+    /**
+     * What one costs more because its own standard cost changes. What is made of something costs what that costs, whatever its own says.
+     */
+    private static function ofData(OrderItem $item): Money
+    {
+        $known = static fn(Content $data): ?Money => $data instanceof ItemData && $data->value(ItemField::StandardCost) !== ''
+            ? Money::parse($data->value(ItemField::StandardCost))
+            : null;
+        foreach ($item->works as $work) {
+            [$before, $after] = [$known($work->before), $known($work->after)];
+            if ($before !== null && $after !== null) {
+                return $after->minus($before);
+            }
+        }
+
+        return Money::zero();
     }
 
     /** @return list<string> */

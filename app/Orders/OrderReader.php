@@ -115,13 +115,16 @@ final readonly class OrderReader
                     ),
                 )
                 ->all();
-            foreach ($kind->missing($some, $ofKind) as $id => $missing) {
-                $ofKind[$id] = $ofKind[$id]->lacking($missing);
-            }
             $works += $ofKind;
         }
+        $lacking = $works;
+        foreach ($records->groupBy('kind', preserveKeys: true) as $name => $some) {
+            foreach ($this->kinds->of((string) $name)->missing($some, $works) as $id => $missing) {
+                $lacking[$id] = $works[$id]->lacking($missing);
+            }
+        }
 
-        return $works;
+        return $lacking;
     }
 
     /** @return list<Edit> */

@@ -45,6 +45,7 @@ final readonly class SummaryReader
             $named = [...$named, ...array_map($index->positions->item(...), array_slice($positions, 0, self::NAMED))];
         }
         $items = ItemRows::byId($ids);
+        $dated = DatedData::on($day, $ids);
         $costs = DB::table('items')->whereIn('id', $ids)->pluck('standard_cost', 'id');
         $revisions = $index->revisionsAt($shown);
         $numbers = Item::query()->whereIn('id', $named)->pluck('number', 'id');
@@ -71,16 +72,17 @@ final readonly class SummaryReader
             without_cost: $names($rollUp->withoutCost),
             without_mass: $names($rollUp->withoutMass),
             without_lead_time: $names($rollUp->withoutLead),
-            rows: array_map(static function (int $position) use ($index, $items, $costs, $explosion, $revisions): SummaryRow {
+            rows: array_map(static function (int $position) use ($index, $items, $costs, $dated, $explosion, $revisions): SummaryRow {
                 $id = $index->positions->item($position);
                 $quantity = $explosion->quantity($position);
+                $cost = $dated->cost($id, $costs[$id]);
 
                 return new SummaryRow(
                     $items[$id],
                     $revisions[$position] ?? null,
                     $explosion->level($position),
                     (string) $quantity,
-                    $costs[$id] === null ? null : (string) Money::ofTenThousandths($costs[$id])->times($quantity),
+                    $cost === null ? null : (string) Money::ofTenThousandths($cost)->times($quantity),
                 );
             }, $shown),
         );
@@ -95,6 +97,7 @@ final readonly class SummaryReader
         foreach ($ids as $i => $id) {
             $at[$id][] = $positions[$i];
         }
+        $dated = DatedData::on($day, $ids);
         $ids = implode(',', $ids);
         foreach (
             DB::select(
@@ -104,9 +107,9 @@ final readonly class SummaryReader
             as $row
         ) {
             foreach ($at[$row->id] as $position) {
-                $costs[$position] = $row->standard_cost;
+                $costs[$position] = $dated->cost($row->id, $row->standard_cost);
                 $masses[$position] = $row->mass;
-                $leads[$position] = $row->lead_time_days;
+                $leads[$position] = $dated->leadTime($row->id, $row->lead_time_days);
             }
         }
 

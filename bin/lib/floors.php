@@ -14,7 +14,7 @@ const FLOORS = [
     ['Problems', 'Documents', 'Planning', 'Imports'],
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],
-    ['Economics', 'Forms', 'Manufacturing', 'Meetings', 'Releases'],
+    ['Economics', 'Forms', 'ItemData', 'Manufacturing', 'Meetings', 'Releases'],
     ['Dossier'],
     ['Desk', 'Console'],
     ['Providers'],

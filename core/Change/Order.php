@@ -71,10 +71,10 @@ final readonly class Order
         return array_values(array_filter($this->items, static fn(OrderItem $item): bool => $item->outcome === Outcome::Revise));
     }
 
-    /** @return list<OrderItem> of which only what plants build changes */
-    public function built(): array
+    /** @return list<OrderItem> of which anything changes, be it a new revision or not */
+    public function changing(): array
     {
-        return array_values(array_filter($this->items, static fn(OrderItem $item): bool => $item->outcome === Outcome::Build));
+        return array_values(array_filter($this->items, static fn(OrderItem $item): bool => $item->outcome !== Outcome::Keep));
     }
 
     public function item(string $number): OrderItem

@@ -6,6 +6,7 @@ namespace Orthotaxis\Core\Change;
 
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Engineering\EngineeringContent;
+use Orthotaxis\Core\ItemData\ItemData;
 use Orthotaxis\Core\Structure\Structure;
 
 /** One item on an order, with what is needed to judge it. */
@@ -49,10 +50,28 @@ final readonly class OrderItem
         return $this->base->revision !== null || $this->base->newest !== null;
     }
 
-    /** Whether somebody has to say what happens to what exists of it: it stays what it is where only the building of it changes. */
+    /**
+     * Whether somebody has to say what happens to what exists of it: it stays what it is where only the building of it changes, or what
+     * is known of it; but not where it is retired.
+     */
     public function needsDisposition(): bool
     {
-        return $this->outcome !== Outcome::Build && $this->mayExist();
+        return match ($this->outcome) {
+            Outcome::Build, Outcome::Data => $this->isRetiring(),
+            Outcome::Revise, Outcome::Keep => true,
+        } && $this->mayExist();
+    }
+
+    /** Whether it is not used or made any more from the effective day on. */
+    public function isRetiring(): bool
+    {
+        foreach ($this->works as $work) {
+            if ($work->after instanceof ItemData && $work->after->isRetired() && count($work->changes()) > 0) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** A first release may be of a part that has no lines. */

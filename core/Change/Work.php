@@ -22,7 +22,7 @@ final class Work
      * @param  list<Edit>  $edits  in the order they were made
      * @param  ?int  $editor  who makes them, a person's id
      * @param  list<string>  $broken  why the edits no longer fit what they start from, if they do not; after is before then
-     * @param  list<string>  $missing  what it needs and what is not there on the effective day, in words
+     * @param  list<string>  $missing  what it needs and what does not hold on the effective day: what comes after its name in a sentence
      */
     private function __construct(
         public readonly Subject $subject,

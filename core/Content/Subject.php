@@ -10,6 +10,9 @@ final readonly class Subject
     /** What engineering declares of an item: its revision in the narrow sense. */
     public const ENGINEERING = 'engineering';
 
+    /** What is known of an item besides what it is made of. */
+    public const ITEM_DATA = 'item_data';
+
     /** @param  string  $kind  by the name under which its content is kept */
     public function __construct(public string $kind, public string $item, public string $plant = '') {}
 
@@ -21,6 +24,8 @@ final readonly class Subject
     /** As it is called in a sentence: "200-0010" of what engineering declares, else "200-0010, manufacturing at Weir". */
     public function __toString(): string
     {
-        return $this->isEngineering() ? $this->item : "{$this->item}, {$this->kind}" . ($this->plant === '' ? '' : " at {$this->plant}");
+        return $this->isEngineering()
+            ? $this->item
+            : "{$this->item}, " . str_replace('_', ' ', $this->kind) . ($this->plant === '' ? '' : " at {$this->plant}");
     }
 }

@@ -10,14 +10,20 @@ use Orthotaxis\Core\Comparison\HandedLine;
 use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\Structure\HasLines;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\StructureFaults;
 
 /** What engineering declares of an item: the lines of its structure. */
-final readonly class EngineeringContent implements Content
+final readonly class EngineeringContent implements Content, HasLines
 {
     public function __construct(public Structure $structure = new Structure()) {}
+
+    public function lines(): Structure
+    {
+        return $this->structure;
+    }
 
     public function edited(iterable $edits): static
     {

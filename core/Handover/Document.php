@@ -28,6 +28,7 @@ final readonly class Document
         ...['operation', 'scrap', 'operationTitle', 'workCentre', 'setUp', 'run', 'runPer', 'supplier', 'cost', 'leadTime'],
         ...['instruction', 'tools', 'inspection', 'specification'],
         ...['title', 'itemUnit', 'supply', 'itemLeadTime', 'standardCost'],
+        ...['field', 'of', 'value'],
     ];
 
     /**

@@ -14,6 +14,7 @@ use Orthotaxis\Core\Routing\HandedOperation;
 use Orthotaxis\Core\Routing\OperationField;
 use Orthotaxis\Core\Routing\Routing;
 use Orthotaxis\Core\Routing\RoutingComparison;
+use Orthotaxis\Core\Structure\HasLines;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\StructureFaults;
@@ -25,7 +26,7 @@ use Orthotaxis\Core\Structure\StructureFaults;
  * A plant whose routing is kept elsewhere has no operations here; the lines then name operations of that other routing. Once it has
  * one, every line is at an operation that there is, or at none.
  */
-final readonly class ManufacturingContent implements Content
+final readonly class ManufacturingContent implements Content, HasLines
 {
     /** @var array<string, OnRecord> by engineering line */
     public array $records;
@@ -42,6 +43,11 @@ final readonly class ManufacturingContent implements Content
         }
         ksort($byLine, SORT_STRING);
         $this->records = $byLine;
+    }
+
+    public function lines(): Structure
+    {
+        return $this->structure;
     }
 
     public function edited(iterable $edits): static

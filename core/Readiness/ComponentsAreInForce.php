@@ -11,7 +11,7 @@ final readonly class ComponentsAreInForce implements Waivable
 {
     public function name(): string
     {
-        return 'Every component is in force on the day';
+        return 'Every component is in force on the day, and nothing retired is used';
     }
 
     public function place(): string
@@ -21,14 +21,10 @@ final readonly class ComponentsAreInForce implements Waivable
 
     public function fault(Order $order, Day $today): string
     {
-        $by =
-            $order->effectiveOn === null
-                ? 'which has no released revision.'
-                : "which has no revision in force on {$order->effectiveOn->spelled()}.";
         $reasons = [];
         foreach ($order->works() as $work) {
-            if ($work->missing !== []) {
-                $reasons[] = "{$work->subject} uses " . implode(', ', $work->missing) . ", {$by}";
+            foreach ($work->missing as $missing) {
+                $reasons[] = "{$work->subject} {$missing}";
             }
         }
 

@@ -11,7 +11,7 @@ final readonly class ItemIsRevised implements Condition
 {
     public function name(): string
     {
-        return 'An item gets a new revision, or is built in another way';
+        return 'An item changes';
     }
 
     public function place(): string
@@ -21,8 +21,8 @@ final readonly class ItemIsRevised implements Condition
 
     public function fault(Order $order, Day $today): string
     {
-        return $order->revised() === [] && $order->built() === []
-            ? 'Name at least one item that gets a new revision, or that plants build in another way.'
+        return $order->changing() === []
+            ? 'Name at least one item that gets a new revision, that plants build in another way, or of which data change.'
             : '';
     }
 }

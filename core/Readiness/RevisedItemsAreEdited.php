@@ -22,7 +22,7 @@ final readonly class RevisedItemsAreEdited implements Condition
 
     public function fault(Order $order, Day $today): string
     {
-        $idle = array_filter([...$order->revised(), ...$order->built()], static fn(OrderItem $item): bool => !$item->isEdited());
+        $idle = array_filter($order->changing(), static fn(OrderItem $item): bool => !$item->isEdited());
 
         return $idle === [] ? '' : OrderItem::numbers($idle) . ': nothing is changed yet.';
     }

@@ -11,6 +11,7 @@ use App\CutIn\Actions\ChooseCutIn;
 use App\Dossier\Actions\RaiseOrder;
 use App\Economics\Actions\SayFigure;
 use App\Economics\FigureKind;
+use App\ItemData\Actions\EditItemData;
 use App\Manufacturing\Actions\EditBuilt;
 use App\Manufacturing\OrderAccountReader;
 use App\Orders\Actions\EditStructure;
@@ -43,6 +44,8 @@ use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\ItemData\DataField;
+use Orthotaxis\Core\ItemData\SetField;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Report\ReportState;
 
@@ -284,6 +287,13 @@ final class ChangeStory
     public function build(string $order, string $item, string $plant, Edit $edit): void
     {
         app(EditBuilt::class)->make($this->editor($order), $order, $item, $plant, [$edit], PHP_INT_MAX);
+    }
+
+    /** @param  non-empty-array<string, string>  $fields  of an item, by key */
+    public function data(string $order, string $item, array $fields): void
+    {
+        $edits = array_map(static fn(string $key): SetField => new SetField(DataField::of($key), $fields[$key]), array_keys($fields));
+        app(EditItemData::class)->set($this->editor($order), $order, $item, $edits, PHP_INT_MAX);
     }
 
     /** What follows from engineering is taken over at every plant first. */

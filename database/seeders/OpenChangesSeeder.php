@@ -78,8 +78,9 @@ final class OpenChangesSeeder extends Seeder
         $order = $s->on(33)->order($request);
         $s->plan($order, 'jonas.weir', 'helen.marsh', 45);
         $s->name($order, '200-0001', Outcome::Revise, Disposition::UseUp);
-        $s->name($order, '200-0051', Outcome::Keep, Disposition::UseUp);
+        $s->name($order, '200-0051', Outcome::Data, Disposition::UseUp);
         $s->open($order);
+        $s->data($order, '200-0051', ['retired' => 'yes', 'replaced_by' => '200-0052']);
         $s->on(28)->edit($order, '200-0001', [new ReplaceComponent($s->line('200-0001', '200-0051'), ['component' => '200-0052'])]);
         $s->submit($order);
         $s->on(24)->sign($order);
@@ -204,7 +205,15 @@ final class OpenChangesSeeder extends Seeder
         $s->name($order, '300-0010', Outcome::Revise, Disposition::UseUp);
         $s->name($order, '300-0020', Outcome::Revise, Disposition::UseUp);
         $s->name($order, '310-0002', Outcome::Keep, Disposition::UseUp);
+        $s->name($order, '310-0003', Outcome::Data, null);
         $s->open($order);
+        $s->data($order, '310-0003', [
+            'lead_time_days' => '60',
+            'pack' => '1000',
+            'safety_stock@Weir' => '400',
+            'minimum_lot@Weir' => '1000',
+            'lot_multiple@Weir' => '1000',
+        ]);
         $line = $s->line('300-0010', '310-0002');
         $s->on(6)->edit($order, '300-0010', [
             new ReplaceComponent($line, ['component' => '310-0003', 'designators' => 'U8', 'notes' => 'small outline']),

@@ -103,6 +103,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./orders/built/BuiltPage')).BuiltPage }),
   },
   {
+    path: 'orders/:number/data/:item',
+    lazy: async () => ({ Component: (await import('./orders/data/DataPage')).DataPage }),
+  },
+  {
     path: 'orders/:number/review',
     lazy: async () => ({ Component: (await import('./orders/ReviewPage')).ReviewPage }),
   },

@@ -74,10 +74,16 @@ final class HandOvers
     /** Why an entry cannot be taken; empty when it can. */
     private function fault(DOMElement $entry): string
     {
-        foreach (['item', 'component'] as $role) {
-            $number = $entry->getAttribute($role);
-            $introduced = $role === 'item' && $entry->getAttribute('action') === 'introduce' && $entry->getAttribute('plant') === '';
-            if ($number !== '' && !$introduced && !$this->known($number)) {
+        // Schema 1 is of engineering alone and does not say so.
+        $introduces =
+            $entry->getAttribute('action') === 'introduce' && in_array($entry->getAttribute('structure'), ['', 'engineering'], true);
+        $named = [
+            $introduces ? '' : $entry->getAttribute('item'),
+            $entry->getAttribute('component'),
+            $entry->getAttribute('field') === 'replaced_by' ? $entry->getAttribute('value') : '',
+        ];
+        foreach ($named as $number) {
+            if ($number !== '' && !$this->known($number)) {
                 return "Item {$number} is not known to planning.";
             }
         }
@@ -95,6 +101,11 @@ final class HandOvers
 
     private function apply(DOMElement $entry, string $effectiveFrom): void
     {
+        if ($entry->getAttribute('structure') === 'item_data') {
+            (new ItemData($this->planning))->apply($entry, $effectiveFrom);
+
+            return;
+        }
         if ($entry->getAttribute('plant') !== '') {
             (new PlantBuilds($this->planning))->apply($entry, $effectiveFrom);
 

@@ -61,6 +61,18 @@ final class Page
             );
         }
 
+        $data = '';
+        foreach ((new ItemData($planning))->all() as $row) {
+            $data .= sprintf(
+                '<tr><td><a href="/items/%s">%s</a></td><td>%s</td><td>%s</td><td>%d</td></tr>',
+                rawurlencode((string) $row['item']),
+                $safe($row['item']),
+                $safe($row['revision']),
+                $safe($row['effective_from']),
+                $row['fields'],
+            );
+        }
+
         return <<<HTML
         <!doctype html><html lang="en"><meta charset="utf-8"><title>Planning stand-in</title>
         <style>body{font:15px/1.5 sans-serif;margin:2rem;max-width:60rem}table{border-collapse:collapse}td,th{border-bottom:1px solid #bbb;padding:.25rem .8rem;text-align:left}[aria-pressed]{font-weight:bold}</style>
@@ -70,6 +82,8 @@ final class Page
         <table><tr><th>Name</th><th>Received, times</th><th>Entries taken</th><th>Refused</th><th>Applied at most, times</th></tr>{$rows}</table>
         <h2>What plants build</h2>
         <table><tr><th>Item</th><th>Plant</th><th>Revision</th><th>From</th><th>Operations</th><th>Lines</th></tr>{$built}</table>
+        <h2>Data of items</h2>
+        <table><tr><th>Item</th><th>Revision</th><th>From</th><th>Fields</th></tr>{$data}</table>
         </html>
         HTML;
     }

@@ -8,6 +8,7 @@ declare(strict_types=1);
 require __DIR__ . '/Planning.php';
 require __DIR__ . '/HandOvers.php';
 require __DIR__ . '/DemoSupply.php';
+require __DIR__ . '/ItemData.php';
 require __DIR__ . '/PlantBuilds.php';
 require __DIR__ . '/Page.php';
 
@@ -35,6 +36,12 @@ try {
     if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/documents/([^/]+)$~D', $path, $named) === 1) {
         header('Content-Type: text/html; charset=utf-8');
         echo Page::document($planning, rawurldecode($named[1]));
+
+        return;
+    }
+    if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/items/([^/]+)$~D', $path, $named) === 1) {
+        header('Content-Type: text/html; charset=utf-8');
+        echo (new ItemData($planning))->html(rawurldecode($named[1]));
 
         return;
     }

@@ -66,6 +66,15 @@ CREATE TABLE IF NOT EXISTS plant_line (
     phantom text NOT NULL DEFAULT '',
     PRIMARY KEY (plant, item, revision, place)
 );
+CREATE TABLE IF NOT EXISTS item_data (
+    item text NOT NULL,
+    revision text NOT NULL,
+    field text NOT NULL,
+    of_what text NOT NULL DEFAULT '',
+    value text NOT NULL,
+    effective_from date NOT NULL,
+    PRIMARY KEY (item, revision, field, of_what)
+);
 CREATE TABLE IF NOT EXISTS hand_over (
     name text PRIMARY KEY,
     content_hash text NOT NULL,

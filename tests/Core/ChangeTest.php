@@ -70,9 +70,9 @@ it('names what is missing for review, and where', function (Order $order, string
     'nothing edited' => fn() => [Make::order(items: [Make::orderItem(after: Make::pumpHead())]), 'edits', 'nothing is changed'],
     'a base that moved on' => fn() => [Make::order(items: [Make::orderItem(latest: 'C')]), 'items', 'is at revision C by now'],
     'an unreleased component' => fn() => [
-        Make::order(items: [Make::orderItem(missing: ['200-0041'])]),
+        Make::order(items: [Make::orderItem(missing: ['uses 200-0041, which has no revision in force on 1 Feb 2027.'])]),
         'edits',
-        '200-0041, which has no revision in force on 1 Feb 2027',
+        '200-0010 uses 200-0041, which has no revision in force on 1 Feb 2027.',
     ],
     'no disposition' => fn() => [Make::order(items: [Make::orderItem(disposition: null)]), 'items', 'what happens to what exists'],
     'edits that do not fit' => fn() => [
@@ -147,7 +147,7 @@ it('keeps what was signed by an earlier version of the digest signed, and nothin
 });
 
 it('lets a condition of judgement be let go with a reason, and no other', function () use ($today): void {
-    $item = Make::orderItem(missing: ['200-0041']);
+    $item = Make::orderItem(missing: ['uses 200-0041.']);
     $order = fn(string $condition): Order => new Order(
         'ECO-00001',
         OrderState::Revising,

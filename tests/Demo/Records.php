@@ -92,6 +92,7 @@ final class Records
                 'items/@/structure/pdf?levels=one',
             ),
             'api/items/{number}/routing' => $each($items, 'items/@/routing'),
+            'api/items/{number}/data' => $each($items, 'items/@/data'),
             'api/items/{number}/accountability' => [
                 ...$each($items, 'items/@/accountability'),
                 ...$each($few, "items/@/accountability?plant={$plant}"),
@@ -138,6 +139,8 @@ final class Records
             'api/forms/{number}/file' => $each($of('form'), 'forms/@/file'),
             'api/orders/{number}/review' => $each($of('order'), 'orders/@/review'),
             'api/orders/{number}/accountability' => $each($of('order'), 'orders/@/accountability'),
+            'api/orders/{number}/data' => $each($of('order'), 'orders/@/data'),
+            'api/orders/{number}/items/{item}/data' => $pairs($of('changing item'), 'orders/@order/items/@item/data'),
             'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
             'api/orders/{number}/items/{item}/redline' => $pairs($of('revised item'), 'orders/@order/items/@item/redline'),
             'api/orders/{number}/items/{item}/sheet/{format}' => $pairs($of('revised item'), 'orders/@order/items/@item/sheet/csv'),
@@ -189,6 +192,7 @@ final class Records
             ),
             'order' => $of('/changes/@', '/orders/@/review'),
             'revised item' => $of('/orders/@order/revise/@item'),
+            'changing item' => $of('/orders/@order/data/@item'),
             'built item' => $of('/orders/@order/build/@item/@plant'),
             default => [
                 '/',
@@ -295,6 +299,12 @@ final class Records
             'request' => ['change_requests', 't.number', 'state', ''],
             'order' => ['change_orders', 't.number', 'state', ''],
             'revised item' => ['change_order_items', "o.number || ' ' || i.number", 'o.state', $revised],
+            'changing item' => [
+                'change_order_items',
+                "o.number || ' ' || i.number",
+                '(o.state, t.outcome)',
+                str_replace("= 'revise'", "<> 'keep'", $revised),
+            ],
             'built item' => [
                 'change_order_items',
                 "o.number || ' ' || i.number || ' ' || c.plant",

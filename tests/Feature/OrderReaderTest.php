@@ -6,6 +6,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Approval\Digest;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderState;
 use Tests\Feature\Support\World;
@@ -37,7 +38,7 @@ it('reads several orders as it reads each of them, in the same number of questio
         ->and($lacks($both[0]))
         ->toBe([])
         ->and($lacks($both[1]))
-        ->toBe(['200-0099'])
+        ->toBe(['uses 200-0099, which has no revision in force on ' . Day::parse(World::day(30))->spelled() . '.'])
         ->and($asked)
         ->toBe($askedForOne);
 });

@@ -11,11 +11,10 @@ use App\Orders\Actions\HeldWork;
 use App\Orders\Actions\KeepEdits;
 use App\Orders\EditGuard;
 use App\Orders\Models\WorkRecord;
+use App\Orders\WorkContents;
 use App\People\Models\Person;
-use App\Structures\Models\Content;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Edit\LineEdit;
-use Orthotaxis\Core\Manufacturing\ManufacturingContent;
 use Orthotaxis\Core\Manufacturing\ManufacturingDraft;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Routing\OperationEdit;
@@ -23,7 +22,7 @@ use Orthotaxis\Core\Routing\OperationEdit;
 /** What an order does to what a plant builds of an item: held while it is edited, and kept once nothing speaks against it. */
 final readonly class BuiltWork
 {
-    public function __construct(private ManufacturingContents $contents, private EditGuard $lines, private RoutingGuard $operations) {}
+    public function __construct(private WorkContents $works, private EditGuard $lines, private RoutingGuard $operations) {}
 
     /**
      * @param  ?int  $seen  the number of the newest edit that was on screen; null: it does not matter
@@ -31,34 +30,9 @@ final readonly class BuiltWork
      * @throws Stale when somebody has edited it since
      * @throws Refusal when the person cannot edit it now
      */
-    public function hold(Person $by, string $order, string $item, string $plant, ?int $seen): WorkRecord
+    public static function hold(Person $by, string $order, string $item, string $plant, ?int $seen): WorkRecord
     {
-        $base = Content::query()
-            ->whereRelation('item', 'number', $item)
-            ->where(['kind' => ManufacturingContents::NAME, 'plant' => $plant, 'status' => 'released'])
-            ->value('id');
-        $work = HeldWork::onSubject($by, $order, $item, ManufacturingContents::NAME, $plant, is_int($base) ? $base : null);
-        // Somebody released a newer revision of the plant's meanwhile: what was done goes on from that.
-        if ($base !== $work->base_id) {
-            $work->update(['base_id' => $base]);
-        }
-        if ($seen !== null && $seen < (int) $work->edits->max('number')) {
-            throw new Stale("{$item} at {$plant} was edited meanwhile. Yours was not saved; look at it again.");
-        }
-
-        return $work;
-    }
-
-    /** As the order makes it now. */
-    public function now(WorkRecord $work): ManufacturingContent
-    {
-        $base = $work->base_id === null ? $this->contents->none() : $this->contents->read([$work->base_id])[$work->base_id];
-        $edits = [];
-        foreach ($work->holding() as $edit) {
-            $edits[] = $this->contents->edit($edit->operation, $edit->version, $edit->part, $edit->fields);
-        }
-
-        return $base->edited($edits);
+        return HeldWork::onSubject($by, $order, $item, ManufacturingContents::NAME, $plant, $seen);
     }
 
     /**
@@ -71,7 +45,7 @@ final readonly class BuiltWork
      */
     public function keep(WorkRecord $work, Person $by, array $edits, ?\Closure $place = null): void
     {
-        $draft = new ManufacturingDraft($this->now($work));
+        $draft = new ManufacturingDraft(ManufacturingContents::built($this->works->after($work)));
         $refused = $lines = $operations = [];
         foreach ($edits as $at => $edit) {
             $line = $draft->line($edit->part());

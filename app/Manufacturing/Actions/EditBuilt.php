@@ -44,7 +44,7 @@ final readonly class EditBuilt
     public function takeOver(Person $by, string $order, string $item, string $plant, array $lines, int $seen): WorkRecord
     {
         return $this->ledger->together(function () use ($by, $order, $item, $plant, $lines, $seen): WorkRecord {
-            $work = $this->works->hold($by, $order, $item, $plant, $seen);
+            $work = BuiltWork::hold($by, $order, $item, $plant, $seen);
             $built = $this->built($work);
             $of = $this->plants->account([$built], BuildsOfOrder::day($work->row->order))[0];
             $suggested = TakeOver::of($of, $built->content->structure);
@@ -77,7 +77,7 @@ final readonly class EditBuilt
     public function putOnRecord(Person $by, string $order, string $item, string $plant, RecordEdit $edit, int $seen): WorkRecord
     {
         return $this->ledger->together(function () use ($by, $order, $item, $plant, $edit, $seen): WorkRecord {
-            $work = $this->works->hold($by, $order, $item, $plant, $seen);
+            $work = BuiltWork::hold($by, $order, $item, $plant, $seen);
             if ($this->built($work)->engineering->line($edit->part()) === null) {
                 throw Refusal::at('line', 'Engineering declares no such line.');
             }
@@ -102,7 +102,7 @@ final readonly class EditBuilt
     public function make(Person $by, string $order, string $item, string $plant, array $edits, int $seen): WorkRecord
     {
         return $this->ledger->together(function () use ($by, $order, $item, $plant, $edits, $seen): WorkRecord {
-            $work = $this->works->hold($by, $order, $item, $plant, $seen);
+            $work = BuiltWork::hold($by, $order, $item, $plant, $seen);
             $edits = array_map(
                 static fn(Edit $edit): Edit => $edit instanceof AddOperation ? $edit->of((string) Str::uuid7()) : $edit,
                 NewLines::completed($edits),

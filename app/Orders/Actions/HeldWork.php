@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Orders\Actions;
 
+use App\Http\Stale;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\WorkRecord;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\People\Models\Person;
+use App\Structures\Models\Content;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
@@ -34,21 +36,33 @@ final readonly class HeldWork
     }
 
     /**
-     * Of another kind, or at a plant, be the item revised or not; begun where there was none.
+     * Of another kind, or at a plant, be the item revised or not; begun where there was none. It starts from what is released now: where
+     * somebody released a newer one meanwhile, what was done goes on from that.
      *
-     * @param  ?int  $base  the content that it starts from
+     * @param  ?int  $seen  the number of the newest edit that was on screen; null: it does not matter
      *
+     * @throws Stale when somebody has edited it since
      * @throws Refusal when the person cannot edit it now
      */
-    public static function onSubject(Person $by, string $number, string $itemNumber, string $kind, string $plant, ?int $base): WorkRecord
+    public static function onSubject(Person $by, string $number, string $itemNumber, string $kind, string $plant, ?int $seen): WorkRecord
     {
         $order = self::openOrder($number);
         OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
         $row =
             $order->items()->whereRelation('item', 'number', $itemNumber)->first() ??
             throw Refusal::at('item', "{$itemNumber} is not on {$number}.");
+        $base = Content::query()
+            ->where(['item_id' => $row->item_id, 'kind' => $kind, 'plant' => $plant, 'status' => 'released'])
+            ->value('id');
+        $work = $row->workOn(is_int($base) ? $base : null, $kind, $plant)->load(['edits.author', 'row.item', 'row.order', 'base']);
+        if ($base !== $work->base_id) {
+            $work->update(['base_id' => $base]);
+        }
+        if ($seen !== null && $seen < (int) $work->edits->max('number')) {
+            throw new Stale("{$work->subject()} was edited meanwhile. Yours was not saved; look at it again.");
+        }
 
-        return $row->workOn($base, $kind, $plant)->load(['edits.author', 'row.item', 'row.order', 'base']);
+        return $work;
     }
 
     private static function openOrder(string $number): ChangeOrder

@@ -9,6 +9,7 @@ use App\Orders\Events\OrderItemNamed;
 use App\Orders\Events\OrderItemTakenOff;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
+use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
@@ -31,8 +32,9 @@ final readonly class PutItemOnOrder
                 Item::query()->with('released')->where('number', $itemNumber)->first() ??
                 throw Refusal::at('item', (new MistypedNumbers())->noSuchItem($itemNumber));
             $row = $this->row($order, $item) ?? new OrderItem(['order_id' => $order->id, 'item_id' => $item->id]);
-            if ($outcome !== Outcome::Revise) {
-                $this->mustHaveNoEdits($row, $itemNumber, $outcome);
+            $this->mustHaveNoEdits($row, $itemNumber, $outcome);
+            if ($outcome === Outcome::Revise && $item->released === null && $item->everReleased()->exists()) {
+                throw Refusal::at('item', "{$itemNumber} is retired: it gets no new revision.");
             }
             $row->fill(['outcome' => $outcome, 'disposition' => $disposition])->save();
             if ($outcome !== Outcome::Revise) {
@@ -76,10 +78,12 @@ final readonly class PutItemOnOrder
         return $order->items()->with('works.edits')->where('item_id', $item->id)->first();
     }
 
-    /** Where plants go on building it in another way, only engineering has to be as it was. */
+    /** What does not change with the outcome has to be as it was. */
     private function mustHaveNoEdits(OrderItem $row, string $number, Outcome $outcome): void
     {
-        $edited = $outcome === Outcome::Build ? $row->engineering()?->holding()->isNotEmpty() === true : $row->isEdited();
+        $edited = $row->works->contains(
+            static fn(WorkRecord $work): bool => !$outcome->mayChange($work->kind) && $work->holding()->isNotEmpty(),
+        );
         if ($row->exists && $edited) {
             throw Refusal::at('item', "{$number} has been edited under this order. Undo its edits first.");
         }

@@ -38,11 +38,12 @@ interface ContentKind
     public function edit(string $name, int $version, string $part, array $fields): Edit;
 
     /**
-     * What works of this kind need and what is not there on the effective day of their order, asked a fixed number of times.
+     * What works of this kind need and what does not hold on the effective day of their order, asked a fixed number of times.
      *
-     * @param  Collection<int, WorkRecord>  $records  with their orders and items
-     * @param  array<int, Work>  $works  the same in core, by id
-     * @return array<int, list<string>> by id, in words; where nothing is missing it may be left out
+     * @param  Collection<int, WorkRecord>  $records  of this kind, with their orders and items
+     * @param  array<int, Work>  $works  all that these orders do, of whatever kind, by id
+     * @return array<int, list<string>> by id, each what comes after the name of the subject in a sentence; where nothing is missing it may
+     *     be left out
      */
     public function missing(Collection $records, array $works): array;
 

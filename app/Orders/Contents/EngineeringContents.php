@@ -46,7 +46,9 @@ final readonly class EngineeringContents implements ContentKind
 
     public function missing(Collection $records, array $works): array
     {
-        return $this->lines->missing($records, array_map(static fn(Work $work): Structure => self::lines($work->after), $works));
+        $own = array_intersect_key($works, $records->keyBy('id')->all());
+
+        return $this->lines->missing($records, array_map(static fn(Work $work): Structure => self::lines($work->after), $own));
     }
 
     public function write(int $id, Content $content): void

@@ -28,7 +28,7 @@ final readonly class LinesOfContents
      *
      * @param  Collection<int, WorkRecord>  $records  with their orders and items
      * @param  array<int, Structure>  $lines  as they will be, by record
-     * @return array<int, list<string>> by record, in words
+     * @return array<int, list<string>> by record, each what comes after the name of the subject in a sentence
      */
     public function missing(Collection $records, array $lines): array
     {
@@ -50,12 +50,12 @@ final readonly class LinesOfContents
             foreach ($coming as $row) {
                 $codes[Line::pinned($row->item->number, $this->sequences->of($row->item)->next($row->baseCode()))] = true;
             }
-            $missing[$record->id] = [
-                ...array_values(
-                    array_filter($lines[$record->id]->components(), static fn(string $number): bool => isset($lacking[$number])),
-                ),
+            $not = [
+                ...array_filter($lines[$record->id]->components(), static fn(string $number): bool => isset($lacking[$number])),
                 ...self::unresolved($lines[$record->id], $codes + $pinned),
             ];
+            $why = $day === null ? 'which has no released revision.' : "which has no revision in force on {$day->spelled()}.";
+            $missing[$record->id] = $not === [] ? [] : ['uses ' . implode(', ', $not) . ", {$why}"];
         }
 
         return $missing;

@@ -6,6 +6,7 @@ namespace App\Orders\Data;
 
 use App\Structures\Data\ItemRow;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Change\Outcome;
 
 /** An item on an order: what becomes of it. */
 #[OA\Schema]
@@ -13,7 +14,7 @@ final readonly class OrderItemData
 {
     public function __construct(
         #[OA\Property] public ItemRow $item,
-        #[OA\Property(enum: ['revise', 'build', 'keep'])] public string $outcome,
+        #[OA\Property(enum: Outcome::class)] public string $outcome,
         #[OA\Property(enum: ['use_up', 'rework', 'scrap', 'return', 'hold'], nullable: true)] public ?string $disposition,
         #[OA\Property(description: 'the revision the edits start from')] public ?string $base,
         #[OA\Property(description: 'the revision it becomes')] public ?string $becomes,

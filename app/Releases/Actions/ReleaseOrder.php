@@ -13,6 +13,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\People\Models\Person;
 use App\Releases\Events\OrderReleased;
+use App\Structures\Actions\PutDataInForce;
 use App\Structures\Countable;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
@@ -50,6 +51,7 @@ final readonly class ReleaseOrder
             foreach ($plan->items as $item) {
                 Countable::check($rows[$item->number]->item_id, $item->number, $plan->effectiveFrom);
             }
+            PutDataInForce::on(Today::day(), array_values($order->items->map(static fn(OrderItem $row): int => $row->item_id)->all()));
             ItemDocument::adopt($order->id);
             $order->update(['state' => OrderState::Released, 'released_at' => $now, 'version' => $version + 1]);
             $handover = $this->handovers->write($order, $plan, $now);

@@ -6,6 +6,7 @@ namespace App\Structures\Data;
 
 use App\Days\Today;
 use App\Http\Api\ListOf;
+use App\Structures\DatedData;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
 use App\Vocabulary\ChangeRow;
@@ -30,12 +31,15 @@ final readonly class ItemPage
         #[ListOf(ChangeRow::class)] public array $changes,
         #[ListOf(AttributeValue::class)] public array $attributes,
         #[OA\Property(description: 'kilograms of one')] public ?string $mass,
+        #[OA\Property(description: 'the day from which it is not used any more; null: it is')] public ?string $retired_from,
+        #[OA\Property(description: 'what is used in its place; null: nothing')] public ?string $replaced_by,
     ) {}
 
     /** @param  list<ChangeRow>  $changes */
     public static function of(Item $item, array $changes): self
     {
         $today = Today::day();
+        $retirement = DatedData::retirement($item->id);
 
         return new self(
             item: ItemRow::of($item),
@@ -47,6 +51,8 @@ final readonly class ItemPage
             changes: $changes,
             attributes: self::attributes($item),
             mass: $item->mass === null ? null : FixedPoint::format($item->mass, 6),
+            retired_from: $retirement['from'] ?? null,
+            replaced_by: $retirement['by'] ?? '' ?: null,
         );
     }
 

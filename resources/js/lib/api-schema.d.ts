@@ -516,6 +516,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/{number}/data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["itemData"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dataOfOrder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dataRedline"];
+        put?: never;
+        post: operations["setItemData"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/data/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoItemData"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/data/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoItemData"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/items/{number}/accountability": {
         parameters: {
             query?: never;
@@ -2529,6 +2609,70 @@ export interface components {
             person: string;
             asked_at: string;
         };
+        /** @description What is known of an item on a day, and when it changed. */
+        DataOfItem: {
+            on: string;
+            currency: string;
+            rows: components["schemas"]["FieldRow"][];
+            revisions: components["schemas"]["DataRevisionRow"][];
+        };
+        /** @description What is known of an item under an order, before and after. */
+        DataRedline: {
+            order: string;
+            order_title: string;
+            state: string;
+            item: components["schemas"]["ItemRow"];
+            currency: string;
+            /** @description the day from which it holds */
+            effective_on: string | null;
+            /** @description the revision of the data that the edits start from; null: the first */
+            base: string | null;
+            /** @description the revision that they get; null: nothing is changed */
+            becomes: string | null;
+            /** @description whether you may edit it now */
+            may_edit: boolean;
+            /** @description the number of the newest edit */
+            seen: number;
+            can_undo: boolean;
+            can_redo: boolean;
+            rows: components["schemas"]["FieldRow"][];
+            faults: string[];
+        };
+        /** @description One revision of the data of an item. */
+        DataRevisionRow: {
+            code: string;
+            effective_from: string | null;
+            /** @description the first day it no longer holds */
+            effective_to: string | null;
+            /** @description whether it holds on the day asked for */
+            holds: boolean;
+            /** @description null: before it first changed under an order */
+            order: string | null;
+            reason: string;
+            changes: components["schemas"]["FieldRow"][];
+        };
+        /** @description One field of an item before and after. */
+        FieldRow: {
+            /** @description standard_cost; of a plant or an attribute: safety_stock@plant, attribute@name */
+            key: string;
+            /** @enum {string} */
+            field: "standard_cost" | "lead_time_days" | "supply" | "supplier" | "pack" | "mass_kg" | "material" | "safety_stock" | "minimum_lot" | "lot_multiple" | "attribute" | "retired" | "replaced_by";
+            label: string;
+            /** @description empty: not known */
+            before: string;
+            /** @description empty: not known */
+            after: string;
+            /** @enum {string} */
+            mark: "unchanged" | "added" | "removed" | "changed";
+        };
+        SetFields: {
+            /** @description by key, such as standard_cost or safety_stock@plant; empty: not known any more */
+            fields: {
+                [key: string]: string;
+            };
+            /** @description the number of the newest edit on screen */
+            seen: number;
+        };
         LedgerRow: {
             number: number;
             at: string;
@@ -2938,7 +3082,7 @@ export interface components {
         OrderItemData: {
             item: components["schemas"]["ItemRow"];
             /** @enum {string} */
-            outcome: "revise" | "build" | "keep";
+            outcome: "revise" | "build" | "data" | "keep";
             /** @enum {string|null} */
             disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
             /** @description the revision the edits start from */
@@ -3437,7 +3581,7 @@ export interface components {
              * @description What becomes of an item on an order.
              * @enum {string}
              */
-            outcome: "revise" | "build" | "keep";
+            outcome: "revise" | "build" | "data" | "keep";
             /** @enum {string|null} */
             disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
             version: number;
@@ -3580,6 +3724,10 @@ export interface components {
             attributes: components["schemas"]["AttributeValue"][];
             /** @description kilograms of one */
             mass: string | null;
+            /** @description the day from which it is not used any more; null: it is */
+            retired_from: string | null;
+            /** @description what is used in its place; null: nothing */
+            replaced_by: string | null;
         };
         /** @description An item as it appears in any table, with its status at a glance. */
         ItemRow: {
@@ -5126,6 +5274,202 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    itemData: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DataOfItem"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dataOfOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DataRedline"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dataRedline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DataRedline"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setItemData: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetFields"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoItemData: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redoItemData: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {

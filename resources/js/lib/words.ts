@@ -127,7 +127,12 @@ export const dispositions = {
   hold: 'Hold',
 } as const;
 
-export const outcomes = { revise: 'New revision', build: 'Manufacturing only', keep: 'No change' } as const;
+export const outcomes = {
+  revise: 'New revision',
+  build: 'Manufacturing only',
+  data: 'Item data only',
+  keep: 'No change',
+} as const;
 
 export const steps = {
   take_in: 'Take in',

@@ -17,8 +17,8 @@ const isNew = (row: OrderItem) => row.outcome === 'revise' && row.base === null;
 const revisionOf = (row: OrderItem) => (isNew(row) ? 'first release' : row.base);
 const stockOf = (row: OrderItem) => {
   if (isNew(row)) return 'none yet';
-  if (row.outcome === 'build') return 'stays what it is';
-  return row.disposition == null ? 'not decided' : dispositions[row.disposition];
+  if (row.disposition != null) return dispositions[row.disposition];
+  return row.outcome === 'build' || row.outcome === 'data' ? 'stays what it is' : 'not decided';
 };
 
 interface Props {
@@ -121,7 +121,7 @@ export function OrderItems({ order, editable }: Props) {
           <Select
             aria-label={`Existing stock of ${row.item.number}`}
             value={row.disposition ?? ''}
-            placeholder="Decision"
+            placeholder={row.outcome === 'data' ? 'Stays what it is' : 'Decision'}
             disabled={put.isPending}
             onChange={(disposition) => change(row, { disposition })}
             options={dispositions}

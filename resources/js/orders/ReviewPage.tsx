@@ -16,6 +16,7 @@ import { Page } from '../ui/Page';
 import { Person } from '../ui/Person';
 import { BuiltReview } from './built/BuiltReview';
 import { Collided } from './Collided';
+import { DataReview } from './data/DataReview';
 import { DifferenceTotals } from './DifferenceTotals';
 import { ReviewTable } from './ReviewTable';
 import { SignForm } from './SignForm';
@@ -120,6 +121,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           </section>
         ))}
         <Manufacturing order={order.number} />
+        <DataReview order={order.number} />
         <section aria-label="Items and existing stock">
           <h2 className="mb-1">Disposition of existing stock</h2>
           <ul>
@@ -130,7 +132,9 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
                   ? dispositions[row.disposition].toLowerCase()
                   : row.outcome === 'build'
                     ? 'stays what it is; only the building of it changes'
-                    : 'not decided'}
+                    : row.outcome === 'data'
+                      ? 'stays what it is; only data of it change'
+                      : 'not decided'}
               </li>
             ))}
           </ul>

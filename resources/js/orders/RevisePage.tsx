@@ -16,6 +16,7 @@ import { Iterations } from './Iterations';
 import { DifferenceTotals } from './DifferenceTotals';
 import { RedlineGrid } from './RedlineGrid';
 import { useRedline, type Redline } from './useRedline';
+import { TurnButtons } from './TurnButtons';
 import { useRedlineView } from './useRedlineView';
 
 /** The structure of one item under an order: before and after in one table. */
@@ -65,12 +66,7 @@ function ReviseView({ redline }: { redline: Redline }) {
       <div className="mb-2 flex flex-wrap items-center gap-2">
         {redline.may_edit && (
           <>
-            <Button disabled={!redline.can_undo} busy={turn.isPending} onClick={() => turn.mutate('undo')}>
-              Undo
-            </Button>
-            <Button disabled={!redline.can_redo} busy={turn.isPending} onClick={() => turn.mutate('redo')}>
-              Redo
-            </Button>
+            <TurnButtons of={redline} busy={turn.isPending} onTurn={(which) => turn.mutate(which)} />
             <Button onClick={() => setAdding(true)}>Add a line</Button>
           </>
         )}

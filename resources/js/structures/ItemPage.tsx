@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { useEffect, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../lib/api';
-import { amount, quantity, today } from '../lib/format';
+import { amount, day, quantity, today } from '../lib/format';
 import { queries } from '../lib/queries';
 import { remember } from '../lib/recent';
 import { useMay } from '../lib/session';
@@ -17,10 +17,13 @@ import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
 import { MainLink } from '../ui/MainLink';
+import { Notice } from '../ui/Notice';
+import { ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Select } from '../ui/Select';
 import { Status } from '../ui/Status';
 import { History } from './History';
+import { ItemData } from './ItemData';
 import { NamingChanges } from './NamingChanges';
 import { OlderUses } from './OlderUses';
 import { Summary } from './Summary';
@@ -51,7 +54,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   const picture: Picture = plant === '' ? { kind } : { kind, plant };
   const asked = params.get('view');
   const ofPlant = kind === 'manufacturing' && (asked === 'accounted' || asked === 'routing');
-  const view = ofPlant || asked === 'summed' ? asked : 'tree';
+  const view = ofPlant || asked === 'summed' || asked === 'data' ? asked : 'tree';
   const set = (name: string, value: string, usual: string) =>
     setParams(
       (before) => {
@@ -80,6 +83,15 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
       }
       aside={mayRaise && <MainLink to={`/requests/new?items=${item.number}`}>Raise a change request</MainLink>}
     >
+      {page.retired_from !== null && (
+        <div className="mb-2">
+          <Notice>
+            {page.retired_from <= today() ? 'Retired since' : 'Is retired on'} {day(page.retired_from)}
+            {page.replaced_by === null ? '; nothing replaces it.' : ', replaced by '}
+            {page.replaced_by !== null && <ItemNumber number={page.replaced_by} />}
+          </Notice>
+        </div>
+      )}
       <div className="mb-4 border-y border-strong bg-sheet px-3 py-2">
         <Facts
           facts={[
@@ -126,6 +138,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
                 options={{
                   tree: 'Tree',
                   summed: 'Flattened',
+                  data: 'Item data',
                   ...(kind === 'manufacturing' && { routing: 'Routing', accounted: 'Accountability' }),
                 }}
               />
@@ -158,6 +171,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             <Accounts number={item.number} on={on} plant={plant} order={params.get('order') ?? undefined} />
           ) : view === 'routing' ? (
             <Routing number={item.number} on={on} plant={plant} />
+          ) : view === 'data' ? (
+            <ItemData number={item.number} unit={item.unit} on={on} />
           ) : view === 'summed' ? (
             <Summary number={item.number} on={on} picture={picture} />
           ) : (

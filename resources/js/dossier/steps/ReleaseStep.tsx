@@ -23,6 +23,7 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
     ),
   );
   const plants = useQuery({ ...queries.orderAccountability(order?.number ?? ''), enabled: order !== null });
+  const data = useQuery({ ...queries.dataOfOrder(order?.number ?? ''), enabled: order !== null });
   if (order === null) return null;
   const built = plants.data?.filter(({ becomes }) => becomes !== null) ?? [];
   const revised = order.items.filter((row) => row.outcome === 'revise');
@@ -33,6 +34,7 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
         {[
           ...revised.map((row) => `${row.item.number} ${row.base ?? ''} → ${row.becomes ?? ''}`),
           ...built.map((row) => `${row.item} at ${row.plant} → ${row.becomes ?? ''}`),
+          ...(data.data ?? []).map((row) => `data of ${row.item.number} → ${row.becomes ?? ''}`),
         ].join(', ')}
         .
       </p>
@@ -56,6 +58,14 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
             <li key={`${row.item} ${row.plant}`}>
               {row.item} {row.title} at {row.plant}: manufacturing revision {row.becomes} is released
               {row.built === null && ' for the first time'}
+            </li>
+          ))}
+          {data.data?.map((row) => (
+            <li key={`data ${row.item.number}`}>
+              {row.item.number} {row.item.title}:{' '}
+              {row.rows.some(({ field, mark }) => field === 'retired' && mark === 'added')
+                ? `is retired, and its revision ends, on ${day(order.effective_on)}`
+                : `data ${row.becomes ?? ''} hold from ${day(order.effective_on)}`}
             </li>
           ))}
           <li>a hand-over is written and sent to planning</li>

@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
 import { Link } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
 import { queries } from '../../lib/queries';
 import { useMe } from '../../lib/session';
 import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
+import { outcomes } from '../../lib/words';
 import { Button } from '../../ui/Button';
 import { ItemNumber } from '../../ui/Num';
 import { Notice, ProblemNotice } from '../../ui/Notice';
@@ -21,6 +23,8 @@ function AtPlants({ order, version }: { order: string; version: number | undefin
   ) : null;
 }
 
+const link = 'w-36 text-right text-accent underline-offset-3 hover:underline';
+
 /** The structures that open under the order, and what review asks for. */
 export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
@@ -30,7 +34,13 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
       api.POST('/api/orders/{number}/review', { params: { path: { number: order?.number ?? '' } }, body: { version } }),
     ),
   );
+  const data = useQuery({ ...queries.dataOfOrder(order?.number ?? ''), enabled: order !== null });
   if (order === null) return null;
+  const fieldsOf = (item: string) => {
+    const rows = data.data?.find((one) => one.item.number === item)?.rows ?? [];
+    const differ = rows.filter(({ mark }) => mark !== 'unchanged').length;
+    return differ === 0 ? 'unchanged' : `${differ} ${differ === 1 ? 'field differs' : 'fields differ'}`;
+  };
   const revising = order.state === 'revising';
   const mine = revising && order.editor === me.login;
   const back = order.signatures[0]?.meaning === 'sent_back' ? order.signatures[0] : undefined;
@@ -44,7 +54,7 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
       <Collided collisions={dossier.collisions} />
       <ul className="border-y border-strong bg-sheet">
         {order.items
-          .filter((row) => row.outcome === 'revise')
+          .filter((row) => row.outcome !== 'keep')
           .map((row) => (
             <li
               key={row.item.number}
@@ -52,17 +62,27 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
             >
               <ItemNumber number={row.item.number} />
               <span className="grow">{row.item.title}</span>
-              <span>
-                {row.base ?? 'first release'} → <b className="font-semibold">{row.becomes ?? '?'}</b>
-              </span>
-              <span className="w-32 text-right text-soft">
-                {row.changes === 1 ? '1 line differs' : `${row.changes} lines differ`}
-              </span>
+              {row.outcome === 'revise' ? (
+                <>
+                  <span>
+                    {row.base ?? 'first release'} → <b className="font-semibold">{row.becomes ?? '?'}</b>
+                  </span>
+                  <span className="w-32 text-right text-soft">
+                    {row.changes === 1 ? '1 line differs' : `${row.changes} lines differ`}
+                  </span>
+                  <Link to={`/orders/${order.number}/revise/${row.item.number}`} className={link}>
+                    {mine ? 'Revise' : 'Before and after'}
+                  </Link>
+                </>
+              ) : (
+                <span className="text-soft">{outcomes[row.outcome]}</span>
+              )}
               <Link
-                to={`/orders/${order.number}/revise/${row.item.number}`}
-                className="w-36 text-right text-accent underline-offset-3 hover:underline"
+                to={`/orders/${order.number}/data/${row.item.number}`}
+                aria-label={`Item data of ${row.item.number}`}
+                className={clsx(link, '!w-48')}
               >
-                {mine ? 'Revise' : 'Before and after'}
+                Item data, {fieldsOf(row.item.number)}
               </Link>
             </li>
           ))}

@@ -16,6 +16,19 @@ export const orders = {
       queryFn: () =>
         told(api.GET('/api/orders/{number}/items/{item}/redline', { params: { path: { number: order, item } } })),
     }),
+  /** What is known of an item under an order. */
+  dataRedline: (order: string, item: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'data', item],
+      queryFn: () =>
+        told(api.GET('/api/orders/{number}/items/{item}/data', { params: { path: { number: order, item } } })),
+    }),
+  /** The same of all items of which anything changes. */
+  dataOfOrder: (order: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'data'],
+      queryFn: () => told(api.GET('/api/orders/{number}/data', { params: { path: { number: order } } })),
+    }),
   consequences: (order: string) =>
     queryOptions({
       queryKey: ['orders', order, 'consequences'],

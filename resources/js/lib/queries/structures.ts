@@ -18,6 +18,12 @@ export const structures = {
       queryKey: ['items', 'page', number],
       queryFn: () => told(api.GET('/api/items/{number}', { params: { path: { number } } })),
     }),
+  itemData: (number: string, on: string) =>
+    queryOptions({
+      queryKey: ['items', 'data', number, on],
+      queryFn: () => told(api.GET('/api/items/{number}/data', { params: { path: { number }, query: { on } } })),
+      placeholderData: (before) => before,
+    }),
   documents: (number: string) =>
     queryOptions({
       queryKey: ['items', 'documents', number],

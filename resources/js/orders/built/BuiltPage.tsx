@@ -12,6 +12,7 @@ import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { AddLine } from '../AddLine';
 import { DifferenceTotals } from '../DifferenceTotals';
+import { TurnButtons } from '../TurnButtons';
 import { useRedlineView } from '../useRedlineView';
 import { BatchForm } from './BatchForm';
 import { BuiltGrid } from './BuiltGrid';
@@ -78,12 +79,7 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
       <div className="mb-2 flex flex-wrap items-center gap-2">
         {redline.may_edit && (
           <>
-            <Button disabled={!redline.can_undo} busy={turn.isPending} onClick={() => turn.mutate('undo')}>
-              Undo
-            </Button>
-            <Button disabled={!redline.can_redo} busy={turn.isPending} onClick={() => turn.mutate('redo')}>
-              Redo
-            </Button>
+            <TurnButtons of={redline} busy={turn.isPending} onTurn={(which) => turn.mutate(which)} />
             <Button onClick={() => setAdding('line')}>Add a line</Button>
             <Button onClick={() => setAdding('operation')}>Add an operation</Button>
           </>
