@@ -5,13 +5,15 @@ declare(strict_types=1);
 use App\Manufacturing\Http\AccountabilityController;
 use App\Manufacturing\Http\BuiltController;
 use App\Manufacturing\Http\PlantController;
+use App\Manufacturing\Http\RoutingController;
 use App\People\Ability;
 use Illuminate\Support\Facades\Route;
 
 /* What plants build and when they work, and what of engineering they account for. */
 
 Route::get('/items/{number}/accountability', [AccountabilityController::class, 'show']);
-Route::get('/items/{number}/routing', [AccountabilityController::class, 'routing']);
+Route::get('/items/{number}/routing', [RoutingController::class, 'routing']);
+Route::get('/routing-comparison', [RoutingController::class, 'compareRoutings']);
 Route::get('/orders/{number}/accountability', [AccountabilityController::class, 'ofOrder']);
 Route::controller(BuiltController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}')

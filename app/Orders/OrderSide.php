@@ -6,29 +6,51 @@ namespace App\Orders;
 
 use App\Orders\Models\ChangeOrder;
 use App\Structures\Compare\PlannedSide;
-use App\Structures\Models\Item;
+use App\Structures\Compare\SideSpec;
+use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\HasLines;
 use Orthotaxis\Core\Structure\Structure;
 
-/** The lines of an item as they will be under an order, now or when an iteration of the work was saved. */
+/** The lines of an item as they will be under an order, now or when an iteration of the work was saved; of engineering or of a plant. */
 final readonly class OrderSide implements PlannedSide
 {
     public function __construct(private OrderReader $orders, private IterationReader $iterations) {}
 
-    public function of(Item $item, string $by, ?int $iteration, string $place): Structure
+    public function of(SideSpec $spec, string $place): Structure
     {
-        $order = ChangeOrder::query()->where('number', $by)->first() ?? throw Refusal::at($place, "There is no order {$by}.");
-        foreach ($this->orders->toCore($order)->revised() as $revised) {
-            if ($revised->number === $item->number) {
-                return $iteration === null
-                    ? $revised->after()
-                    : $this->iterations->structure(
-                        $order->items->firstOrFail('item_id', $item->id)->engineering() ??
-                            throw Refusal::at($place, "There is no work on {$item->number} yet."),
-                        $iteration,
-                    );
+        [$order, $work] = $this->work($spec, $place);
+        if ($spec->iteration === null) {
+            return $work->after instanceof HasLines ? $work->after->lines() : throw new \LogicException('A structure has lines.');
+        }
+
+        return $this->iterations->structure(
+            $order->items->firstOrFail('item_id', $spec->item->id)->engineering() ??
+                throw Refusal::at($place, "There is no work on {$spec->item->number} yet."),
+            $spec->iteration,
+        );
+    }
+
+    /**
+     * @return array{ChangeOrder, Work} what the order does to the structure that the side names
+     *
+     * @throws Refusal at the place, when it does nothing to it
+     */
+    public function work(SideSpec $spec, string $place): array
+    {
+        $order =
+            ChangeOrder::query()->where('number', (string) $spec->order)->first() ??
+            throw Refusal::at($place, "There is no order {$spec->order}.");
+        foreach ($this->orders->toCore($order)->works() as $work) {
+            if (
+                $work->subject->item === $spec->item->number &&
+                $work->subject->kind === $spec->view->kind->value &&
+                in_array($spec->view->plant, ['', $work->subject->plant], true)
+            ) {
+                return [$order, $work];
             }
         }
-        throw Refusal::at($place, "{$by} does not revise {$item->number}.");
+        $what = $spec->view->plant === '' ? '' : " at {$spec->view->plant}";
+        throw Refusal::at($place, "{$order->number} does not revise {$spec->item->number}{$what}.");
     }
 }

@@ -7,7 +7,10 @@ namespace Orthotaxis\Core\Routing;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Quantity\Quantity;
 
-/** What differs between two routings: operations matched by identity, else by number. */
+/**
+ * What differs between two routings: operations matched by identity, else by what is done, else by number: two plants say "Flow test" of
+ * one operation, which is the 20th at one and the 30th at the other.
+ */
 final readonly class RoutingComparison
 {
     /**
@@ -26,18 +29,26 @@ final readonly class RoutingComparison
                 $pairs[] = new OperationDifference($left[$key], $operation);
                 unset($left[$key]);
             } else {
-                $unmatched[] = $operation;
+                $unmatched[$key] = $operation;
             }
         }
-        $byNumber = [];
-        foreach ($left as $operation) {
-            $byNumber[$operation->number] = $operation;
+        foreach (
+            [
+                static fn(Operation $one): string => mb_strtolower(trim($one->title)),
+                static fn(Operation $one): string => (string) $one->number,
+            ]
+            as $name
+        ) {
+            [$named, $wanted] = [self::once($left, $name), self::once($unmatched, $name)];
+            foreach (array_intersect_key($wanted, $named) as $said => $operation) {
+                $pairs[] = new OperationDifference($named[$said], $operation);
+                unset($left[$named[$said]->key], $unmatched[$operation->key]);
+            }
         }
         foreach ($unmatched as $operation) {
-            $pairs[] = new OperationDifference($byNumber[$operation->number] ?? null, $operation);
-            unset($byNumber[$operation->number]);
+            $pairs[] = new OperationDifference(null, $operation);
         }
-        foreach ($byNumber as $operation) {
+        foreach ($left as $operation) {
             $pairs[] = new OperationDifference($operation, null);
         }
         usort(
@@ -47,6 +58,26 @@ final readonly class RoutingComparison
         );
 
         return new self($pairs, [$before->batch, $after->batch]);
+    }
+
+    /**
+     * What two of them say tells neither from the other.
+     *
+     * @param  array<Operation>  $operations
+     * @param  \Closure(Operation): string  $name
+     * @return array<Operation> by what only they say
+     */
+    private static function once(array $operations, \Closure $name): array
+    {
+        $said = array_count_values(array_map($name, $operations));
+        $once = [];
+        foreach ($operations as $operation) {
+            if ($said[$name($operation)] === 1) {
+                $once[$name($operation)] = $operation;
+            }
+        }
+
+        return $once;
     }
 
     public function batchDiffers(): bool

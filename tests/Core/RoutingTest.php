@@ -222,6 +222,30 @@ it('compares symmetrically: swapped sides swap what came and what went', functio
     });
 });
 
+it('knows an operation of another plant by what is done, else by its number', function (): void {
+    $weir = pumpRouting();
+    $tarn = new Routing([
+        step('one', ['number' => '10', 'title' => 'Unpack', 'work_centre' => 'ASSY']),
+        step('two', ['number' => '20', 'title' => 'Fit rotor', 'work_centre' => 'ASSY', 'run' => '3']),
+        step('three', ['number' => '30', 'title' => ' flow test ', 'work_centre' => 'TEST', 'run' => '30', 'per' => 'batch']),
+        step('four', ['number' => '40', 'title' => 'Wipe', 'work_centre' => 'ASSY']),
+        step('five', ['number' => '50', 'title' => 'Wipe', 'work_centre' => 'ASSY']),
+    ]);
+    expect(
+        array_map(
+            static fn(array $told): array => array_slice($told, 0, 3),
+            array_map(operationTold(...), RoutingComparison::of($weir, $tarn)->operations),
+        ),
+    )->toBe([
+        ['added', null, 'one'],
+        ['changed', 'fit', 'two'],
+        ['changed', 'test', 'three'],
+        ['removed', 'paint', null],
+        ['added', null, 'four'],
+        ['added', null, 'five'],
+    ]);
+});
+
 /** @return array{string, ?string, ?string, list<OperationField>} */
 function operationTold(OperationDifference $one): array
 {

@@ -138,6 +138,10 @@ final class Records
             'api/form-templates/{id}/file' => $each($this->all('form template'), 'form-templates/@/file'),
             'api/forms/{number}/file' => $each($of('form'), 'forms/@/file'),
             'api/orders/{number}/review' => $each($of('order'), 'orders/@/review'),
+            'api/routing-comparison' => $each(
+                $few,
+                'routing-comparison?left=@&right=@&left_kind=manufacturing&right_kind=manufacturing&left_plant=Tarn&right_plant=Weir',
+            ),
             'api/orders/{number}/accountability' => $each($of('order'), 'orders/@/accountability'),
             'api/orders/{number}/data' => $each($of('order'), 'orders/@/data'),
             'api/orders/{number}/items/{item}/data' => $pairs($of('changing item'), 'orders/@order/items/@item/data'),

@@ -13,18 +13,14 @@ use App\Http\Api\Refused;
 use App\Manufacturing\AccountabilityReader;
 use App\Manufacturing\Data\AccountabilityPage;
 use App\Manufacturing\Data\PlantAccount;
-use App\Manufacturing\Data\RoutingPage;
 use App\Manufacturing\OrderAccountReader;
-use App\Manufacturing\RoutingReader;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
-use App\Vocabulary\ChoiceList;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Refusal;
 
 final class AccountabilityController
 {
@@ -33,7 +29,7 @@ final class AccountabilityController
     public function show(string $number, Request $request, #[CurrentUser] Person $person, AccountabilityReader $reader): JsonResponse
     {
         $request->validate(['order' => 'nullable|string|max:20']);
-        $at = self::plant($request);
+        $at = AskedPlant::of($request);
 
         $item = Item::query()->with('everReleased')->where('number', $number)->firstOrFail();
         $order = $request->string('order')->toString();
@@ -43,32 +39,10 @@ final class AccountabilityController
         );
     }
 
-    #[OA\Get(path: '/api/items/{number}/routing', operationId: 'routing', tags: ['manufacturing'])]
-    #[InPath('number'), InQuery('plant'), InQuery('on'), Ok(RoutingPage::class), Refused]
-    public function routing(string $number, Request $request, RoutingReader $reader): JsonResponse
-    {
-        $item = Item::query()->with('everReleased')->where('number', $number)->firstOrFail();
-
-        return new JsonResponse($reader->read($item, self::plant($request), Today::orAsked($request)));
-    }
-
     #[OA\Get(path: '/api/orders/{number}/accountability', operationId: 'orderAccountability', tags: ['manufacturing'])]
     #[InPath('number'), OkList(PlantAccount::class), Refused]
     public function ofOrder(string $number, OrderAccountReader $reader): JsonResponse
     {
         return new JsonResponse($reader->read(ChangeOrder::query()->where('number', $number)->firstOrFail()));
-    }
-
-    /** @return ?string null: none is asked for */
-    private static function plant(Request $request): ?string
-    {
-        $request->validate(['plant' => 'nullable|string|max:40']);
-        $plant = $request->string('plant')->toString();
-
-        return match (true) {
-            $plant === '' => null,
-            ChoiceList::Site->knows($plant) => $plant,
-            default => throw Refusal::at('plant', "There is no plant {$plant}."),
-        };
     }
 }

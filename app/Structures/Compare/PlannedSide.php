@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Structures\Compare;
 
-use App\Structures\Models\Item;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -12,10 +11,9 @@ use Orthotaxis\Core\Structure\Structure;
 interface PlannedSide
 {
     /**
-     * @param  string  $by  number of what plans it
-     * @param  ?int  $iteration  as they were when this was saved; null for now
+     * @param  SideSpec  $spec  with the number of what plans it
      *
      * @throws Refusal at the place, when there is nothing of the kind
      */
-    public function of(Item $item, string $by, ?int $iteration, string $place): Structure;
+    public function of(SideSpec $spec, string $place): Structure;
 }

@@ -40,7 +40,7 @@ final readonly class SideReader
         }
         $below = new IndexSide($index, $spec->view, $spec->day, $operations);
         $top = match (true) {
-            $spec->order !== null => $this->afterOrder($spec, "{$place}_order"),
+            $spec->order !== null => $this->planned->of($spec, "{$place}_order"),
             $spec->revision !== null => $this->ofRevision($spec, "{$place}_revision"),
             default => null,
         };
@@ -65,19 +65,13 @@ final readonly class SideReader
 
     private function ofRevision(SideSpec $spec, string $place): Structure
     {
+        if ($spec->view->kind === StructureKind::Manufacturing) {
+            return $this->structures->ofContent($spec->builtRevision($place)->id);
+        }
         $revision =
             $spec->item->revisions()->where('code', $spec->revision)->first() ??
             throw Refusal::at($place, "{$spec->item->number} has no revision {$spec->revision}.");
 
         return $this->structures->ofRevision($revision->id, $spec->view);
-    }
-
-    private function afterOrder(SideSpec $spec, string $place): Structure
-    {
-        if ($spec->view->kind !== StructureKind::Engineering) {
-            throw Refusal::at($place, 'Orders edit the engineering structure. Compare that kind with an order.');
-        }
-
-        return $this->planned->of($spec->item, (string) $spec->order, $spec->iteration, $place);
     }
 }

@@ -7,9 +7,11 @@ namespace App\Structures\Compare;
 use App\Days\Today;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\ComparisonFile;
+use App\Structures\Models\Content;
 use App\Structures\Models\Item;
 use App\Structures\StructureView;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Refusal;
@@ -50,6 +52,27 @@ final readonly class SideSpec
             file: self::file($text("{$side}_file"), "{$side}_file"),
             iteration: $text("{$side}_iteration") === '' ? null : (int) $text("{$side}_iteration"),
         );
+    }
+
+    /**
+     * The revision of what a plant builds that it names; plants count apart from engineering.
+     *
+     * @throws Refusal at the place, when the plant has none of that name
+     */
+    public function builtRevision(string $place): Content
+    {
+        $own = DB::selectOne(
+            "SELECT of.id FROM contents of WHERE {$this->view->contents()} AND of.item_id = ? AND of.code = ?
+            AND of.status IN ('released', 'superseded', 'obsolete')",
+            [$this->item->id, $this->revision],
+        );
+
+        return Content::query()->where('id', $own->id ?? 0)->first() ??
+            throw Refusal::at(
+                $place,
+                "{$this->item->number} has no manufacturing revision {$this->revision}" .
+                    ($this->view->plant === '' ? '.' : " at {$this->view->plant}."),
+            );
     }
 
     private static function file(string $id, string $place): ?ComparisonFile

@@ -612,22 +612,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/items/{number}/routing": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["routing"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/orders/{number}/accountability": {
         parameters: {
             query?: never;
@@ -802,6 +786,38 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["setWorkCentre"];
+        trace?: never;
+    };
+    "/api/items/{number}/routing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["routing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/routing-comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["routingComparison"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/meeting": {
@@ -2848,6 +2864,14 @@ export interface components {
             old: string;
             reason: string;
         };
+        /** @description How two plants, two revisions or two days make an item: operations, minutes and money of one unit. */
+        RoutingComparisonPage: {
+            before: components["schemas"]["RoutingSide"];
+            after: components["schemas"]["RoutingSide"];
+            operations: components["schemas"]["OperationRow"][];
+            /** @description of the totals of a unit */
+            difference: string;
+        };
         /** @description How a plant makes an item on a day: its operations, with what one unit takes and costs. */
         RoutingPage: {
             item: string;
@@ -2859,6 +2883,16 @@ export interface components {
             /** @description how many are made at once */
             batch: string;
             operations: components["schemas"]["OperationData"][];
+            cost: components["schemas"]["UnitCostData"];
+        };
+        /** @description One side of a comparison of routings. */
+        RoutingSide: {
+            /** @description empty: no plant builds it then */
+            plant: string;
+            /** @description the revision of what the plant builds; null: none */
+            built: string | null;
+            /** @description how many are made at once */
+            batch: string;
             cost: components["schemas"]["UnitCostData"];
         };
         /** @description So much of a line of manufacturing, through the kits it stands in. */
@@ -5517,40 +5551,6 @@ export interface operations {
             };
         };
     };
-    routing: {
-        parameters: {
-            query?: {
-                plant?: string;
-                on?: string;
-            };
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RoutingPage"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     orderAccountability: {
         parameters: {
             query?: never;
@@ -5914,6 +5914,82 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    routing: {
+        parameters: {
+            query?: {
+                plant?: string;
+                on?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutingPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    routingComparison: {
+        parameters: {
+            query?: {
+                left?: string;
+                right?: string;
+                left_plant?: string;
+                right_plant?: string;
+                left_on?: string;
+                right_on?: string;
+                left_kind?: string;
+                right_kind?: string;
+                left_revision?: string;
+                right_revision?: string;
+                left_order?: string;
+                right_order?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutingComparisonPage"];
                 };
             };
             /** @description Refused; nothing was saved. */

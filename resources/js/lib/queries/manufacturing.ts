@@ -15,6 +15,12 @@ export const manufacturing = {
       queryFn: () => told(api.GET('/api/items/{number}/routing', { params: { path: { number }, query } })),
       placeholderData: (before) => before,
     }),
+  routingComparison: (query: Record<string, string>) =>
+    queryOptions({
+      queryKey: ['items', 'routing comparison', query],
+      queryFn: () => told(api.GET('/api/routing-comparison', { params: { query } })),
+      placeholderData: (before) => before,
+    }),
   orderAccountability: (order: string) =>
     queryOptions({
       queryKey: ['orders', order, 'accountability'],

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { queries } from '../../lib/queries';
+import { RoutingFigures } from '../../manufacturing/RoutingFigures';
 import { ItemNumber } from '../../ui/Num';
 import { DifferenceTotals } from '../DifferenceTotals';
 import { BuiltGrid } from './BuiltGrid';
-import { RoutingFigures } from './RoutingStrip';
 import { useBuilt, type BuiltRedline } from './useBuilt';
 
 /** What a plant will build otherwise, to be judged: operations and lines before and after, minutes and money of a unit. */
@@ -27,7 +27,7 @@ function View({ redline }: { redline: BuiltRedline }) {
       </div>
       <BuiltGrid redline={redline} acts={acts} only={!all} wide={false} />
       <div className="flex flex-wrap items-baseline gap-x-6">
-        <RoutingFigures redline={redline} />
+        <RoutingFigures before={redline.cost_before} after={redline.cost} difference={redline.difference} />
         <button
           type="button"
           aria-expanded={all}

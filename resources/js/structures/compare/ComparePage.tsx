@@ -11,6 +11,7 @@ import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { SaveAs } from '../../ui/SaveAs';
 import { ApiProblem, type Schemas } from '../../lib/api';
+import { RoutingComparison } from '../../manufacturing/RoutingComparison';
 import { CompareTable } from './CompareTable';
 import { SideForm } from './SideForm';
 
@@ -107,6 +108,7 @@ export function ComparePage() {
                   them.
                 </Notice>
               )}
+              {built(asked) && <RoutingComparison asked={asked} />}
               <CompareTable rows={page.rows} same={page.count === 0} />
             </>
           )}
@@ -119,6 +121,10 @@ export function ComparePage() {
     </Page>
   );
 }
+
+/** Whether both sides are what plants build: those have operations. */
+const built = (asked: Record<string, string>) =>
+  ['left', 'right'].every((side) => asked[`${side}_kind`] === 'manufacturing' && !asked[`${side}_file`]);
 
 function told(side: Side): string {
   const how = side.file
