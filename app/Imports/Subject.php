@@ -12,6 +12,7 @@ enum Subject: string
     case Items = 'items';
     case Structures = 'structures';
     case Design = 'design';
+    case Manufacturing = 'manufacturing';
 
     public function importer(): Importer
     {
@@ -19,6 +20,7 @@ enum Subject: string
             self::Items => new ItemImport(),
             self::Structures => new StructureImport(),
             self::Design => new StructureImport(StructureKind::Design),
+            self::Manufacturing => app(BuiltImporter::class),
         };
     }
 }

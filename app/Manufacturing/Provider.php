@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Manufacturing;
 
+use App\Imports\BuiltImporter;
+use App\Manufacturing\Files\BuiltImport;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\PlantsOfOrder;
 use Illuminate\Contracts\Foundation\Application;
@@ -16,7 +18,7 @@ final class Provider extends ServiceProvider
      *
      * @var array<class-string, class-string>
      */
-    public array $bindings = [PlantsOfOrder::class => PlantStates::class];
+    public array $bindings = [PlantsOfOrder::class => PlantStates::class, BuiltImporter::class => BuiltImport::class];
 
     /** Orders change what plants build. */
     public function register(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Manufacturing\Http\AccountabilityController;
 use App\Manufacturing\Http\BuiltController;
+use App\Manufacturing\Http\BuiltFileController;
 use App\Manufacturing\Http\PlantController;
 use App\Manufacturing\Http\RoutingController;
 use App\People\Ability;
@@ -13,6 +14,9 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/items/{number}/accountability', [AccountabilityController::class, 'show']);
 Route::get('/items/{number}/routing', [RoutingController::class, 'routing']);
+Route::get('/items/{number}/operations', [RoutingController::class, 'usesOfItem']);
+Route::get('/plants/{code}/work-centres/{centre}/operations', [RoutingController::class, 'usesOfWorkCentre']);
+Route::get('/items/{number}/built/{format}', [BuiltFileController::class, 'show'])->whereIn('format', ['csv', 'xlsx', 'json']);
 Route::get('/routing-comparison', [RoutingController::class, 'compareRoutings']);
 Route::get('/orders/{number}/accountability', [AccountabilityController::class, 'ofOrder']);
 Route::controller(BuiltController::class)

@@ -54,7 +54,8 @@ final readonly class HangsOn
     }
 
     /**
-     * Operations that use an item up, in the manufacturing structures of the day, and the tools and documents of these operations.
+     * Operations that use an item, be it used up there, a tool or a document, as plants work on the day; with the tools and documents of
+     * these operations.
      *
      * @param  list<int>  $affected  ids
      * @return list<Found>
@@ -72,7 +73,12 @@ final readonly class HangsOn
                 AND coalesce(l.valid_from, '-infinity') <= of.day AND coalesce(l.valid_to, 'infinity') > of.day),
             used AS (
                 SELECT DISTINCT l.content_id, l.item_id, l.plant, l.operation, c.number AS component, c.id AS component_id FROM applying l JOIN items c ON c.id = l.component_id
-                WHERE l.component_id = ANY (?::bigint[]))
+                WHERE l.component_id = ANY (?::bigint[])
+                UNION SELECT p.content_id, r.item_id, r.plant, p.number, i.number, i.id FROM of, operation_items m
+                    JOIN operations p ON p.content_id = m.content_id AND p.key = m.operation_key JOIN contents r ON r.id = p.content_id
+                    JOIN items i ON i.id = m.item_id
+                    WHERE m.item_id = ANY (?::bigint[]) AND r.status IN ('released', 'superseded', 'obsolete')
+                    AND r.effective_from <= of.day AND coalesce(r.effective_to, 'infinity') > of.day)
             SELECT p.number, p.title, u.plant, u.operation, string_agg(DISTINCT u.component, ', ' ORDER BY u.component) AS components, min(u.component_id) AS via,
                 min(o.title) AS name,
                 (SELECT json_agg(json_build_array(n.reason, t.id, t.number, t.title) ORDER BY n.reason DESC, t.number) FROM (
@@ -83,7 +89,7 @@ final readonly class HangsOn
                 ) n JOIN items t ON t.id = n.id) AS named
             FROM used u JOIN items p ON p.id = u.item_id LEFT JOIN operations o ON o.content_id = u.content_id AND o.number = u.operation
             GROUP BY p.number, p.title, u.content_id, u.plant, u.operation ORDER BY p.number, u.plant, u.operation",
-                [(string) $day, self::list($affected)],
+                [(string) $day, self::list($affected), self::list($affected)],
             )
             as $row
         ) {
@@ -94,7 +100,7 @@ final readonly class HangsOn
                 'item' => null,
                 'number' => $row->number,
                 'title' => "Operation {$row->operation}, {$row->plant}: {$row->title}" . ($row->name === null ? '' : " ({$row->name})"),
-                'why' => "Uses up {$row->components}",
+                'why' => "Uses {$row->components}",
                 'level' => 1,
                 'via' => $row->via,
             ];

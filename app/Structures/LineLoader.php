@@ -78,6 +78,25 @@ final readonly class LineLoader
     }
 
     /**
+     * Of what holds of each item on a day, as the view shows it. Plants release what they build apart from engineering: a revision of
+     * theirs may begin in the middle of one of the item.
+     *
+     * @param  list<int>  $items  ids
+     * @return array<int, list<Line>> by item
+     */
+    public function ofItemsOn(array $items, StructureView $view, Day $day): array
+    {
+        return $this->by(
+            'SELECT ' .
+                self::COLUMNS .
+                ", of.item_id AS by FROM contents of JOIN structure_lines l ON l.content_id = of.id JOIN items c ON c.id = l.component_id
+                WHERE of.item_id = ANY (?::bigint[]) AND {$view->contents()} AND of.status IN ('released', 'superseded', 'obsolete')
+                    AND daterange(of.effective_from, of.effective_to) @> DATE '{$day}'",
+            $items,
+        );
+    }
+
+    /**
      * @param  list<int>  $ids
      * @return array<int, list<Line>>
      */

@@ -45,6 +45,31 @@ final readonly class StructureReader
         );
     }
 
+    /**
+     * What holds of items on a day.
+     *
+     * @param  array<int, ?int>  $items  item => the revision in force on the day, if there is one
+     * @return array<int, Structure> by item; of what has no lines nothing
+     */
+    public function ofItemsOn(array $items, StructureView $view, Day $day): array
+    {
+        if ($view->kind === StructureKind::Manufacturing) {
+            return array_map(
+                static fn(array $lines): Structure => new Structure($lines),
+                $items === [] ? [] : (new LineLoader())->ofItemsOn(array_keys($items), $view, $day),
+            );
+        }
+        $read = $this->ofRevisions(array_values(array_filter($items, is_int(...))), $view);
+        $structures = [];
+        foreach ($items as $item => $revision) {
+            if ($revision !== null && isset($read[$revision])) {
+                $structures[$item] = $read[$revision];
+            }
+        }
+
+        return $structures;
+    }
+
     public function ofRevision(?int $revision, StructureView $view = new StructureView()): Structure
     {
         return $revision === null ? new Structure() : $this->ofRevisions([$revision], $view)[$revision] ?? new Structure();

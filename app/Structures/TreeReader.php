@@ -56,7 +56,11 @@ final readonly class TreeReader
             $revision === null
                 ? $revisions->tap(Revision::effectiveOn($day))->first()
                 : $revisions->where('code', $revision)->firstOrFail();
-        $structures = [$item->number => $this->top($top?->id, $view, $day, $anyTime)];
+        $lines =
+            $revision === null
+                ? $this->structures->ofItemsOn([$item->id => $top?->id], $view, $day)[$item->id] ?? new Structure()
+                : $this->structures->ofRevision($top?->id, $view);
+        $structures = [$item->number => $anyTime ? $lines : $lines->on($day)];
         $structures = $planned?->over($structures, $day) ?? $structures;
         $components = $pinned = [];
         $open = [$structures[$item->number]];
@@ -172,13 +176,6 @@ final readonly class TreeReader
         ]);
     }
 
-    private function top(?int $revision, StructureView $view, Day $day, bool $anyTime): Structure
-    {
-        $structure = $this->structures->ofRevision($revision, $view);
-
-        return $anyTime ? $structure : $structure->on($day);
-    }
-
     /**
      * @param  array<array-key, Line>  $lines  by what is below them
      * @param  array<array-key, Item>  $components  by number
@@ -192,15 +189,18 @@ final readonly class TreeReader
             array_filter($lines, static fn(Line $line): bool => $line->revision === null),
         );
         $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $items)->pluck('id', 'item_id');
-        $wanted = [];
-        foreach ($lines as $below => $line) {
-            $wanted[$below] = $line->revision === null ? $revisions[$items[$below]] ?? 0 : $pinned[$below];
+        $current = [];
+        foreach ($items as $item) {
+            $current[$item] = $revisions[$item] ?? null;
         }
-        $read = $this->structures->ofRevisions(array_values($wanted), $view);
+        $ofItems = $this->structures->ofItemsOn($current, $view, $day);
+        $named = array_intersect_key($pinned, array_diff_key($lines, $items));
+        $ofRevisions = $this->structures->ofRevisions(array_values($named), $view);
         $structures = [];
-        foreach ($wanted as $below => $revision) {
-            if (isset($read[$revision])) {
-                $structures[(string) $below] = $anyTime ? $read[$revision] : $read[$revision]->on($day);
+        foreach (array_keys($lines) as $below) {
+            $read = isset($items[$below]) ? $ofItems[$items[$below]] ?? null : $ofRevisions[$pinned[$below]] ?? null;
+            if ($read !== null) {
+                $structures[(string) $below] = $anyTime ? $read : $read->on($day);
             }
         }
 

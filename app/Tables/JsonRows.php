@@ -9,6 +9,8 @@ use Orthotaxis\Core\Refusal;
 /** The rows of a JSON file in one of our formats (docs/formats.md), as if they stood in a table: the first row names the columns. */
 final readonly class JsonRows
 {
+    private const FORMATS = ['orthotaxis-structure', 'orthotaxis-items', 'orthotaxis-manufacturing'];
+
     private const LARGEST = 20_000_000;
 
     /** What is written goes six deep; what goes deeper is something else, and is left before it fills the memory. */
@@ -28,12 +30,8 @@ final readonly class JsonRows
             throw Refusal::at('file', 'A JSON file has at most 20 megabytes. Use CSV or XLSX for larger ones.');
         }
         $content = JsonLists::of((string) file_get_contents($this->path), self::DEEPEST);
-        if (
-            $content === null ||
-            !in_array($content->head['format'] ?? '', ['orthotaxis-structure', 'orthotaxis-items'], true) ||
-            ($content->head['version'] ?? 0) !== 1
-        ) {
-            throw Refusal::at('file', 'This JSON is neither orthotaxis-structure nor orthotaxis-items of version 1.');
+        if ($content === null || !in_array($content->head['format'] ?? '', self::FORMATS, true) || ($content->head['version'] ?? 0) !== 1) {
+            throw Refusal::at('file', 'This JSON is none of ' . implode(', ', self::FORMATS) . ' of version 1.');
         }
         $number = 1;
         yield $number++ => $this->columns;
@@ -48,8 +46,10 @@ final readonly class JsonRows
     /** @return \Generator<int, array<array-key, mixed>> one after another, as a file of 20 MB is decoded to 200 */
     private static function records(JsonLists $content): \Generator
     {
-        foreach ($content->decoded('items') as $item) {
-            yield $item ?? throw self::damaged();
+        foreach (['items', 'rows'] as $list) {
+            foreach ($content->decoded($list) as $row) {
+                yield $row ?? throw self::damaged();
+            }
         }
         foreach ($content->texts('structures') as $text) {
             $structure = $text === null ? null : JsonLists::of($text, self::DEEPEST);

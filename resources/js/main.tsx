@@ -103,6 +103,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./orders/built/BuiltPage')).BuiltPage }),
   },
   {
+    path: 'work-centres/:plant/:code',
+    lazy: async () => ({ Component: (await import('./manufacturing/WorkCentrePage')).WorkCentrePage }),
+  },
+  {
     path: 'orders/:number/data/:item',
     lazy: async () => ({ Component: (await import('./orders/data/DataPage')).DataPage }),
   },

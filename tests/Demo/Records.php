@@ -91,6 +91,14 @@ final class Records
                 'items/@/structure/json',
                 'items/@/structure/pdf?levels=one',
             ),
+            'api/items/{number}/operations' => $each($items, 'items/@/operations'),
+            'api/plants/{code}/work-centres/{centre}/operations' => ['/api/plants/Weir/work-centres/PUMP/operations'],
+            'api/items/{number}/built/{format}' => $each(
+                $few,
+                'items/@/built/csv',
+                'items/@/built/xlsx?plant=Weir',
+                'items/@/built/json?levels=one',
+            ),
             'api/items/{number}/routing' => $each($items, 'items/@/routing'),
             'api/items/{number}/data' => $each($items, 'items/@/data'),
             'api/items/{number}/accountability' => [

@@ -153,7 +153,7 @@ it('refuses what is no table, by its content', function (string $content, string
     ["number,title,kind,category,unit\n", 'no items'],
     ["PK\x03\x04 not a spreadsheet", 'neither'],
     ["number,title,kind,category,unit\nX,\xff\xfe,part,pump,pc\n", 'UTF-8'],
-    ['{"format":"other"}', 'neither orthotaxis'],
+    ['{"format":"other"}', 'none of orthotaxis-structure'],
     ["\n", 'missing'],
 ]);
 

@@ -123,6 +123,18 @@ it('adds a consumable at one operation, without a new engineering revision, and 
             'cost' => ['run' => '2.5', 'set_up' => '1.5', 'labour' => '2.00'],
         ])
         ->assertJsonPath('operations.*.number', [10, 20]);
+    // So are its lines, alone and with what is above, though the revision of the item began long before.
+    $lines = fn(string $item, int $days, string $path): array => $this->world
+        ->as('vera', 'GET', "/items/{$item}/structure?kind=manufacturing&plant=Weir&levels=2&on=" . World::day($days))
+        ->json("rows.*.{$path}");
+    expect([count($lines('200-0010', 29, 'line.component')), count($lines('200-0010', 30, 'line.component'))])->toBe([3, 4]);
+    $this->world->built('200-0001', 'Weir', [[10, '200-0010', 1, 'pc']]);
+    expect($lines('200-0001', 30, 'line.component'))->toHaveCount(5)->toContain('710-0001');
+    expect(
+        $this->world
+            ->as('vera', 'GET', '/items/200-0001/structure/csv?kind=manufacturing&plant=Weir&on=' . World::day(30))
+            ->streamedContent(),
+    )->toContain('710-0001');
     $routing(30, '&plant=Tarn')->assertJson(['plant' => null, 'operations' => []]);
     $this->world->as('vera', 'GET', '/items/200-0010/routing?plant=Moon')->assertStatus(422);
 });

@@ -6,6 +6,7 @@ namespace App\Imports\Data;
 
 use App\Http\Api\ListOf;
 use App\Imports\Models\Import;
+use App\Imports\Subject;
 use OpenApi\Attributes as OA;
 
 /** A file that is taken over, or was, and how far it is. */
@@ -15,7 +16,7 @@ final readonly class ImportData
     /** @param  list<FaultRow>  $faults the first of them */
     private function __construct(
         #[OA\Property] public string $id,
-        #[OA\Property(enum: ['items', 'structures', 'design'])] public string $subject,
+        #[OA\Property(enum: Subject::class)] public string $subject,
         #[OA\Property] public string $file,
         #[OA\Property(enum: ['waiting', 'checking', 'writing', 'done', 'refused', 'failed', 'cancelled'])] public string $state,
         #[OA\Property] public int $rows,

@@ -59,7 +59,7 @@ final class ImportController
                         schema: 'ImportFile',
                         required: ['subject', 'file'],
                         properties: [
-                            new OA\Property(property: 'subject', type: 'string', enum: ['items', 'structures', 'design']),
+                            new OA\Property(property: 'subject', type: 'string', enum: Subject::class),
                             new OA\Property(
                                 property: 'first_day',
                                 type: 'string',
@@ -84,7 +84,7 @@ final class ImportController
             [
                 'file.required' => 'Choose a file.',
                 'file.max' => 'A file has at most 32 megabytes.',
-                'subject.*' => 'Say what the file brings: items, structures or a design model.',
+                'subject.*' => 'Say what the file brings: items, structures, a design model, or what plants build.',
                 'first_day.*' => 'Write the day as year-month-day.',
             ],
         );

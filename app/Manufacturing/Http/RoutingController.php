@@ -9,8 +9,11 @@ use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
+use App\Manufacturing\Data\OperationUses;
 use App\Manufacturing\Data\RoutingComparisonPage;
 use App\Manufacturing\Data\RoutingPage;
+use App\Manufacturing\Models\WorkCentre;
+use App\Manufacturing\OperationUseReader;
 use App\Manufacturing\RoutingCompareReader;
 use App\Manufacturing\RoutingReader;
 use App\Structures\Compare\SideSpec;
@@ -38,5 +41,23 @@ final class RoutingController
     public function compareRoutings(Request $request, RoutingCompareReader $routings): JsonResponse
     {
         return new JsonResponse($routings->compare(SideSpec::of($request, 'left'), SideSpec::of($request, 'right')));
+    }
+
+    #[OA\Get(path: '/api/items/{number}/operations', operationId: 'operationsOfItem', tags: ['manufacturing'])]
+    #[InPath('number'), InQuery('on'), Ok(OperationUses::class), Refused]
+    public function usesOfItem(string $number, Request $request, OperationUseReader $uses): JsonResponse
+    {
+        return new JsonResponse($uses->ofItem(Item::query()->where('number', $number)->firstOrFail(), Today::orAsked($request)));
+    }
+
+    #[OA\Get(path: '/api/plants/{code}/work-centres/{centre}/operations', operationId: 'operationsOfWorkCentre', tags: ['manufacturing'])]
+    #[InPath('code'), InPath('centre'), InQuery('on'), Ok(OperationUses::class), Refused]
+    public function usesOfWorkCentre(string $code, string $centre, Request $request, OperationUseReader $uses): JsonResponse
+    {
+        $known = WorkCentre::query()
+            ->where(['plant' => $code, 'code' => $centre])
+            ->firstOrFail();
+
+        return new JsonResponse($uses->ofWorkCentre($known->plant, $known->code, Today::orAsked($request)));
     }
 }

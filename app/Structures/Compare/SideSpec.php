@@ -67,7 +67,9 @@ final readonly class SideSpec
             [$this->item->id, $this->revision],
         );
 
-        return Content::query()->where('id', $own->id ?? 0)->first() ??
+        return Content::query()
+            ->where('id', $own->id ?? 0)
+            ->first() ??
             throw Refusal::at(
                 $place,
                 "{$this->item->number} has no manufacturing revision {$this->revision}" .

@@ -57,9 +57,15 @@ final readonly class StructureTable
             $numbers = Item::query()->whereIn('id', $items)->pluck('number', 'id');
             $revisions = Revision::query()->tap(Revision::effectiveOn($day))->whereIn('item_id', $items)->pluck('id', 'item_id');
             $codes = $named === [] ? [] : Revision::query()->whereIn('id', $named)->pluck('code', 'id')->all();
-            $structures = $this->structures->ofRevisions([...array_values($revisions->all()), ...$named], $view);
+            $ofItems = $this->structures->ofItemsOn(
+                array_combine($items, array_map(static fn(int $id): ?int => $revisions[$id] ?? null, $items)),
+                $view,
+                $day,
+            );
+            $ofRevisions = $this->structures->ofRevisions($named, $view);
             foreach ($some as [$id, $revision]) {
-                $structure = ($structures[$revision ?? ($revisions[$id] ?? 0)] ?? new Structure())->on($day);
+                $structure = ($revision === null ? $ofItems[$id] ?? null : $ofRevisions[$revision] ?? null) ?? new Structure();
+                $structure = $structure->on($day);
                 if (count($structure) > 0) {
                     yield new ParentLines((string) $numbers[$id], $revision === null ? null : (string) $codes[$revision], $structure);
                 }

@@ -19,6 +19,7 @@ const subjects = {
   items: 'New items',
   structures: 'Structures of items that have none',
   design: 'Design model',
+  manufacturing: 'What plants build: structures and routings',
 } as const;
 type Subject = keyof typeof subjects;
 

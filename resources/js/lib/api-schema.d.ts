@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/{number}/built/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["builtFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plants": {
         parameters: {
             query?: never;
@@ -812,6 +828,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["routingComparison"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{number}/operations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["operationsOfItem"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plants/{code}/work-centres/{centre}/operations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["operationsOfWorkCentre"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2614,7 +2662,7 @@ export interface components {
         ImportData: {
             id: string;
             /** @enum {string} */
-            subject: "items" | "structures" | "design";
+            subject: "items" | "structures" | "design" | "manufacturing";
             file: string;
             /** @enum {string} */
             state: "waiting" | "checking" | "writing" | "done" | "refused" | "failed" | "cancelled";
@@ -2808,6 +2856,35 @@ export interface components {
             before: components["schemas"]["OperationData"] | null;
             after: components["schemas"]["OperationData"] | null;
             fields: string[];
+        };
+        /** @description One operation that something is used at: a tool, a document, or a work centre. */
+        OperationUse: {
+            /** @description the item that is made */
+            item: string;
+            title: string;
+            plant: string;
+            /** @description of what the plant builds */
+            revision: string;
+            operation: number;
+            /** @description what is done */
+            what: string;
+            /** @description its code; empty: a supplier does it */
+            work_centre: string;
+            /** @enum {string} */
+            role: "instruction" | "tool" | "specification" | "work_centre";
+            /** @description minutes for a batch */
+            set_up: string;
+            /** @description minutes */
+            run: string;
+            /** @enum {string} */
+            per: "unit" | "batch";
+        };
+        /** @description The operations that something is used at on a day. */
+        OperationUses: {
+            on: string;
+            /** @description how many there are; the rows may be the first of them */
+            total: number;
+            rows: components["schemas"]["OperationUse"][];
         };
         /** @description A plant that builds an item, and how much of it as an order would make it is open there. */
         PlantAccount: {
@@ -5202,7 +5279,7 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** @enum {string} */
-                    subject: "items" | "structures" | "design";
+                    subject: "items" | "structures" | "design" | "manufacturing";
                     /** @description the first day on which what is released holds; today when left out */
                     first_day?: string;
                     /** Format: binary */
@@ -5792,6 +5869,40 @@ export interface operations {
             };
         };
     };
+    builtFile: {
+        parameters: {
+            query?: {
+                plant?: string;
+                on?: string;
+                levels?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A file: csv, xlsx or json */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     plants: {
         parameters: {
             query?: never;
@@ -5990,6 +6101,73 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoutingComparisonPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    operationsOfItem: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OperationUses"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    operationsOfWorkCentre: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path: {
+                code: string;
+                centre: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OperationUses"];
                 };
             };
             /** @description Refused; nothing was saved. */

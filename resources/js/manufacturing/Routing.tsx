@@ -6,6 +6,8 @@ import { inMoney } from '../lib/settings';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { ItemNumber } from '../ui/Num';
+import { SaveAs } from '../ui/SaveAs';
+import { WorkCentre } from './WorkCentre';
 
 type Operation = Schemas['OperationData'];
 
@@ -19,7 +21,7 @@ const items = (numbers: string[]) =>
     ));
 const minutes = (text: string, { supplier }: Operation) => (supplier === '' ? quantity(text) : '');
 
-const columns: Column<Operation>[] = [
+const columns = (plant: string): Column<Operation>[] => [
   {
     id: 'number',
     head: 'Operation',
@@ -32,7 +34,8 @@ const columns: Column<Operation>[] = [
     id: 'where',
     head: 'Work centre or supplier',
     text: ({ work_centre, supplier }) => (supplier === '' ? work_centre : supplier),
-    cell: ({ work_centre, supplier }) => (supplier === '' ? work_centre : `outside, ${supplier}`),
+    cell: ({ work_centre, supplier }) =>
+      supplier === '' ? <WorkCentre plant={plant} code={work_centre} /> : `outside, ${supplier}`,
   },
   {
     id: 'set_up',
@@ -94,16 +97,23 @@ export function Routing({ number, on, plant }: Props) {
           <p className="border-y border-rule py-3 text-soft">No plant builds it on that day.</p>
         ) : (
           <div className="space-y-2">
-            <p>
-              {of.plant} builds it by its revision {of.built}, {quantity(of.batch)} at once. One unit takes{' '}
-              {quantity(of.cost.run)} min and {quantity(of.cost.set_up)} min of set-up.
+            <p className="flex flex-wrap justify-between gap-x-4">
+              <span>
+                {of.plant} builds it by its revision {of.built}, {quantity(of.batch)} at once. One unit takes{' '}
+                {quantity(of.cost.run)} min and {quantity(of.cost.set_up)} min of set-up.
+              </span>
+              <SaveAs
+                address={`/api/items/${of.item}/built`}
+                query={new URLSearchParams({ on, plant: of.plant }).toString()}
+                formats={['csv', 'xlsx', 'json']}
+              />
             </p>
             <DataTable
               label={`Routing of ${of.item} at ${of.plant}`}
               exportName={`${of.item}-routing`}
               rows={of.operations}
               keyOf={({ key }) => key}
-              columns={columns}
+              columns={columns(of.plant)}
               rowHeight={null}
               empty="Nothing is said of its operations."
             />

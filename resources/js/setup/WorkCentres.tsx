@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { WorkCentre } from '../manufacturing/WorkCentre';
 import { api, told, type Schemas } from '../lib/api';
 import { amount } from '../lib/format';
 import { inMoney } from '../lib/settings';
@@ -32,7 +33,11 @@ export function WorkCentres({ plant, maySet }: { plant: Plant; maySet: boolean }
             id: 'code',
             head: 'Work centre',
             text: (row) => row.code,
-            cell: (row) => <span className="font-mono text-[0.84rem]">{row.code}</span>,
+            cell: (row) => (
+              <span className="font-mono text-[0.84rem]">
+                <WorkCentre plant={plant.code} code={row.code} />
+              </span>
+            ),
           },
           { id: 'name', head: 'Name', text: (row) => row.name, cell: (row) => row.name },
           {

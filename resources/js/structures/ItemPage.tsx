@@ -12,6 +12,7 @@ import { FIRST_PLANT, plants } from '../lib/plants';
 import { kinds, type Picture } from '../lib/words';
 import { currency } from '../lib/settings';
 import { Accounts } from '../manufacturing/Accounts';
+import { OperationsOfItem } from '../manufacturing/OperationsOfItem';
 import { Routing } from '../manufacturing/Routing';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
@@ -30,6 +31,9 @@ import { Summary } from './Summary';
 import { TimeRuler } from './TimeRuler';
 import { StructureView } from './tree/StructureView';
 import { WhereUsed } from './WhereUsed';
+
+/** What operations refer to besides what they use up. */
+const NAMED_BY_OPERATIONS = ['Tool', 'Document', 'Drawing'];
 
 /** One item: what it is made of on a day, where it is used, which changes name it, and its history. */
 export function ItemPage() {
@@ -189,6 +193,11 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             />
           )}
         </section>
+        {NAMED_BY_OPERATIONS.includes(item.kind) && (
+          <div className={clsx('2xl:col-span-2', !ready && 'hidden')}>
+            <OperationsOfItem number={item.number} on={on} />
+          </div>
+        )}
         {/* What stands below appears when all of it is there: nothing jumps under the eyes, or under the pointer. */}
         <div className={clsx('grid content-start gap-6 lg:grid-cols-2 2xl:grid-cols-1', !ready && 'hidden')}>
           <WhereUsed number={item.number} on={on} picture={picture} />

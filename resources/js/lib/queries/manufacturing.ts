@@ -21,6 +21,23 @@ export const manufacturing = {
       queryFn: () => told(api.GET('/api/routing-comparison', { params: { query } })),
       placeholderData: (before) => before,
     }),
+  operationsOfItem: (number: string, on: string) =>
+    queryOptions({
+      queryKey: ['items', 'operations', number, on],
+      queryFn: () => told(api.GET('/api/items/{number}/operations', { params: { path: { number }, query: { on } } })),
+      placeholderData: (before) => before,
+    }),
+  operationsOfWorkCentre: (code: string, centre: string, on: string) =>
+    queryOptions({
+      queryKey: ['items', 'work centre', code, centre, on],
+      queryFn: () =>
+        told(
+          api.GET('/api/plants/{code}/work-centres/{centre}/operations', {
+            params: { path: { code, centre }, query: { on } },
+          }),
+        ),
+      placeholderData: (before) => before,
+    }),
   orderAccountability: (order: string) =>
     queryOptions({
       queryKey: ['orders', order, 'accountability'],
