@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/items/{number}/accountability', [AccountabilityController::class, 'show']);
 Route::get('/items/{number}/routing', [RoutingController::class, 'routing']);
+Route::get('/items/{number}/built-cost', [RoutingController::class, 'cost']);
 Route::get('/items/{number}/operations', [RoutingController::class, 'usesOfItem']);
 Route::get('/plants/{code}/work-centres/{centre}/operations', [RoutingController::class, 'usesOfWorkCentre']);
 Route::get('/items/{number}/built/{format}', [BuiltFileController::class, 'show'])->whereIn('format', ['csv', 'xlsx', 'json']);

@@ -91,6 +91,7 @@ final class Records
                 'items/@/structure/json',
                 'items/@/structure/pdf?levels=one',
             ),
+            'api/items/{number}/built-cost' => $each($items, 'items/@/built-cost', 'items/@/built-cost?plant=Weir'),
             'api/items/{number}/operations' => $each($items, 'items/@/operations'),
             'api/plants/{code}/work-centres/{centre}/operations' => ['/api/plants/Weir/work-centres/PUMP/operations'],
             'api/items/{number}/built/{format}' => $each(

@@ -9,6 +9,8 @@ use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
+use App\Manufacturing\BuiltCostReader;
+use App\Manufacturing\Data\BuiltCostPage;
 use App\Manufacturing\Data\OperationUses;
 use App\Manufacturing\Data\RoutingComparisonPage;
 use App\Manufacturing\Data\RoutingPage;
@@ -18,9 +20,11 @@ use App\Manufacturing\RoutingCompareReader;
 use App\Manufacturing\RoutingReader;
 use App\Structures\Compare\SideSpec;
 use App\Structures\Models\Item;
+use App\Structures\StructureView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Structure\StructureKind;
 
 /** How plants make items. */
 final class RoutingController
@@ -32,6 +36,16 @@ final class RoutingController
         $item = Item::query()->with('everReleased')->where('number', $number)->firstOrFail();
 
         return new JsonResponse($reader->read($item, AskedPlant::of($request), Today::orAsked($request)));
+    }
+
+    #[OA\Get(path: '/api/items/{number}/built-cost', operationId: 'builtCost', tags: ['manufacturing'])]
+    #[InPath('number'), InQuery('plant'), InQuery('on'), Ok(BuiltCostPage::class), Refused]
+    public function cost(string $number, Request $request, BuiltCostReader $costs): JsonResponse
+    {
+        $item = Item::query()->where('number', $number)->firstOrFail();
+        $view = new StructureView(StructureKind::Manufacturing, AskedPlant::of($request) ?? '');
+
+        return new JsonResponse($costs->read($item, $view, Today::orAsked($request)));
     }
 
     #[OA\Get(path: '/api/routing-comparison', operationId: 'routingComparison', tags: ['manufacturing'])]

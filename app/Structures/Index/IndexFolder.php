@@ -13,7 +13,7 @@ use App\Structures\StructureView;
 final readonly class IndexFolder
 {
     /** The file that is written last, which says what a version is. Its number goes up when what lines say in it changes. */
-    public const MANIFEST = 'manifest-3';
+    public const MANIFEST = 'manifest-4';
 
     /** Seconds after which a version that was not finished is nobody's work any more. */
     private const GIVEN_UP = 3_600;

@@ -12,7 +12,7 @@ use Orthotaxis\Core\Quantity\Unit;
 
 /**
  * The lines of released structures as the index keeps them. The identity of a line and the digest of all that it says are
- * 64-bit hashes, so that two lines are compared without reading either.
+ * 64-bit hashes, so that two lines are compared without reading either. A quantity is what is used up, with what is lost on the way.
  *
  * Parents and components are nodes: an item, or one revision of it (see PinnedNode).
  *
@@ -40,7 +40,8 @@ final readonly class LineRows
             l.id AS line, coalesce(l.pinned_id + ' .
         PinnedNode::BASE .
         ", l.component_id) AS component, l.component_id AS item,
-            l.quantity, l.unit, c.unit AS item_unit, l.phantom,
+            CASE WHEN l.scrap = 0 THEN l.quantity ELSE round(l.quantity::numeric * (1000000 + l.scrap) / 1000000)::bigint END AS quantity,
+            l.unit, c.unit AS item_unit, l.phantom,
             uuid_hash_extended(l.line_key, 0) AS identity,
             hashtextextended(concat_ws(chr(31), l.find, l.component_id, l.quantity, l.unit, l.designators, l.notes, coalesce(l.operation::text, '-'),
                 l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-'), l.pinned_id,

@@ -820,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/{number}/built-cost": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["builtCost"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/routing-comparison": {
         parameters: {
             query?: never;
@@ -2781,6 +2797,49 @@ export interface components {
             lines: components["schemas"]["AccountRow"][];
             additions: components["schemas"]["ShareRow"][];
             order: components["schemas"]["UnderOrder"] | null;
+        };
+        /** @description What one of an item costs and takes through all levels, as a plant builds it. */
+        BuiltCostPage: {
+            item: string;
+            on: string;
+            currency: string;
+            /** @description what is bought for it, with what is lost */
+            material: string;
+            labour: string;
+            /** @description at the batches of the routings */
+            set_up: string;
+            subcontract: string;
+            total: string;
+            /** @description minutes */
+            run_minutes: string;
+            /** @description minutes */
+            set_up_minutes: string;
+            /** @description working days, along the longest chain */
+            lead_time_days: number;
+            chain: string[];
+            rows: components["schemas"]["BuiltCostRow"][];
+            missing: string[];
+        };
+        /** @description What is done to one item that is made, so often as it goes in. */
+        BuiltCostRow: {
+            item: string;
+            title: string;
+            /** @description where it is made */
+            plant: string;
+            revision: string;
+            /** @description so much of it is in one */
+            quantity: string;
+            unit: string;
+            /** @description minutes */
+            set_up_minutes: string;
+            /** @description minutes */
+            run_minutes: string;
+            labour: string;
+            set_up: string;
+            subcontract: string;
+            total: string;
+            /** @description working days of a batch */
+            lead_time_days: number;
         };
         /** @description What a plant builds of an item, under an order: lines and operations, before and after. */
         BuiltRedline: {
@@ -6059,6 +6118,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoutingPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    builtCost: {
+        parameters: {
+            query?: {
+                plant?: string;
+                on?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuiltCostPage"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -12,6 +12,7 @@ import { FIRST_PLANT, plants } from '../lib/plants';
 import { kinds, type Picture } from '../lib/words';
 import { currency } from '../lib/settings';
 import { Accounts } from '../manufacturing/Accounts';
+import { BuiltCost } from '../manufacturing/BuiltCost';
 import { OperationsOfItem } from '../manufacturing/OperationsOfItem';
 import { Routing } from '../manufacturing/Routing';
 import { Choice } from '../ui/Choice';
@@ -57,7 +58,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   const plant = kind === 'manufacturing' ? (params.get('plant') ?? '') : '';
   const picture: Picture = plant === '' ? { kind } : { kind, plant };
   const asked = params.get('view');
-  const ofPlant = kind === 'manufacturing' && (asked === 'accounted' || asked === 'routing');
+  const ofPlant = kind === 'manufacturing' && (asked === 'accounted' || asked === 'routing' || asked === 'cost');
   const view = ofPlant || asked === 'summed' || asked === 'data' ? asked : 'tree';
   const set = (name: string, value: string, usual: string) =>
     setParams(
@@ -143,7 +144,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
                   tree: 'Tree',
                   summed: 'Flattened',
                   data: 'Item data',
-                  ...(kind === 'manufacturing' && { routing: 'Routing', accounted: 'Accountability' }),
+                  ...(kind === 'manufacturing' && { routing: 'Routing', cost: 'Cost', accounted: 'Accountability' }),
                 }}
               />
               {kind === 'manufacturing' && (
@@ -173,6 +174,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
           />
           {view === 'accounted' ? (
             <Accounts number={item.number} on={on} plant={plant} order={params.get('order') ?? undefined} />
+          ) : view === 'cost' ? (
+            <BuiltCost number={item.number} on={on} plant={plant} />
           ) : view === 'routing' ? (
             <Routing number={item.number} on={on} plant={plant} />
           ) : view === 'data' ? (

@@ -21,6 +21,12 @@ export const manufacturing = {
       queryFn: () => told(api.GET('/api/routing-comparison', { params: { query } })),
       placeholderData: (before) => before,
     }),
+  builtCost: (number: string, query: { on?: string; plant?: string }) =>
+    queryOptions({
+      queryKey: ['items', 'built cost', number, query],
+      queryFn: () => told(api.GET('/api/items/{number}/built-cost', { params: { path: { number }, query } })),
+      placeholderData: (before) => before,
+    }),
   operationsOfItem: (number: string, on: string) =>
     queryOptions({
       queryKey: ['items', 'operations', number, on],
