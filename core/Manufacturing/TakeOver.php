@@ -9,6 +9,9 @@ use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Edit\RemoveLine;
 use Orthotaxis\Core\Edit\ReplaceComponent;
+use Orthotaxis\Core\Quantity\Exact;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -39,6 +42,50 @@ final readonly class TakeOver
         return (new self($of, $built, $finds))->edits();
     }
 
+    /**
+     * Some lines taken over by hand, at an operation, whole or in part. Of 8 screws 2 are taken over at operation 10: a line of the plant of
+     * its own, and 6 stay open. Where the plant has one line left that stands for it, that becomes it.
+     *
+     * @param  Structure  $built  of the item at the plant
+     * @param  array<string, string>  $parts  so much of a line, in the unit in which it is open, by key; empty: all that is open
+     * @param  string  $operation  its number; empty: at none
+     * @return list<LineEdit>
+     *
+     * @throws Refusal at the key of a line of which so much is not open
+     */
+    public static function into(Accountability $of, Structure $built, array $parts, string $operation): array
+    {
+        $finds = array_fill_keys(array_map(static fn(Line $line): int => $line->find, array_values($built->lines)), true);
+        $byKey = array_column(array_map(static fn(Accounted $one): array => [$one->line->key, $one], $of->lines), 1, 0);
+        $edits = [];
+        foreach ($parts as $key => $part) {
+            $line = $byKey[$key] ?? throw Refusal::at($key, 'Engineering declares no such line.');
+            if ($line->why !== null || $line->rest->sign() <= 0) {
+                throw Refusal::at($key, $line->why ?? 'Nothing of it is open.');
+            }
+            $so = $part === '' ? $line->rest : Exact::of(Quantity::parse($part, $key));
+            if ($so->sign() <= 0 || $line->rest->minus($so)->sign() < 0) {
+                throw Refusal::at(
+                    $key,
+                    "{$line->rest} {$line->unit->value} of it are open; take over more than nothing, and no more than that.",
+                );
+            }
+            $stands = array_values(
+                array_filter($built->lines, static fn(Line $one): bool => $one->takesOver === $key && $line->shares === []),
+            );
+            if (count($stands) === 1 && $so->equals($line->rest)) {
+                $edits[] = self::replaced($line, $stands[0]);
+                if ($operation !== '' && (string) $stands[0]->operation !== $operation) {
+                    $edits[] = new ChangeLine($stands[0]->key, ['operation' => $operation]);
+                }
+            } else {
+                $edits[] = self::added($line, $operation, $so, $finds);
+            }
+        }
+
+        return $edits;
+    }
+
     /** @return array<string, list<LineEdit>> */
     private function edits(): array
     {
@@ -64,7 +111,7 @@ final readonly class TakeOver
             $edit = match (true) {
                 count($stands) === 1 && $line->rest->sign() > 0 => self::replaced($line, $stands[0]),
                 $stands !== [] => null,
-                $line->shares === [] => self::added($line, $operation, $finds),
+                $line->shares === [] => self::added($line, (string) $operation, $line->rest, $finds),
                 default => self::changed($line),
             };
             if ($edit !== null) {
@@ -90,8 +137,11 @@ final readonly class TakeOver
         ]);
     }
 
-    /** @param  array<int, true>  $finds  that are taken; the one it gets is as well */
-    private static function added(Accounted $line, ?int $operation, array &$finds): LineEdit
+    /**
+     * @param  Exact  $so  much of it
+     * @param  array<int, true>  $finds  that are taken; the one it gets is as well
+     */
+    private static function added(Accounted $line, string $operation, Exact $so, array &$finds): LineEdit
     {
         $find = $line->line->find;
         while (isset($finds[$find])) {
@@ -105,11 +155,11 @@ final readonly class TakeOver
                 [
                     'find' => (string) $find,
                     'component' => $line->record->by ?? $line->line->component,
-                    'quantity' => (string) $line->rest,
+                    'quantity' => (string) $so,
                     'unit' => $line->unit->value,
-                    'operation' => (string) $operation,
+                    'operation' => $operation,
                     'takes_over' => $line->line->key,
-                    ...self::designators($line, $line->rest->equals($line->wanted), null),
+                    ...self::designators($line, $so->equals($line->wanted), null),
                     'notes' => $line->line->notes,
                     'not_modelled' => $line->line->notModelled ? 'yes' : '',
                 ],

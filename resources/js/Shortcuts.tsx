@@ -16,6 +16,7 @@ const keys: [string, string][] = [
   ['Alt ← →', 'On a column head: narrower, wider; with Shift, move the column'],
   ['Ctrl Z', 'Undo an edit of a structure; with Shift, redo'],
   ['v d', 'On a structure under an order: all lines, or only what differs'],
+  ['v e', 'At a plant under an order: engineering beside, or not'],
   ['l n', 'On a structure under an order: add a line'],
   ['Delete', 'On a line under an order: remove it'],
   ['?', 'This list'],

@@ -11,6 +11,7 @@ use Orthotaxis\Core\Manufacturing\ManufacturingContent;
 use Orthotaxis\Core\Manufacturing\PutOnRecord;
 use Orthotaxis\Core\Manufacturing\TakeOffRecord;
 use Orthotaxis\Core\Manufacturing\TakeOver;
+use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
@@ -47,8 +48,13 @@ function suggested(Structure $engineering, Structure $built, array $records = []
 function taken(Structure $built, array $suggested): Structure
 {
     $new = 0;
-    $edits = array_map(static function (LineEdit $edit) use (&$new): LineEdit {
-        return $edit->part() === '' ? $edit->of('new-' . ++$new) : $edit;
+    $edits = array_map(static function (LineEdit $edit) use (&$new, $built): LineEdit {
+        // What was added before keeps its key.
+        do {
+            $key = 'new-' . ++$new;
+        } while ($built->line($key) !== null);
+
+        return $edit->part() === '' ? $edit->of($key) : $edit;
     }, array_merge(...array_values($suggested)));
 
     return (new ManufacturingContent($built))->edited($edits)->structure;
@@ -159,4 +165,72 @@ it('takes edits of lines and of records, and nothing else', function (): void {
         ->toBe(1);
     $note = new Tests\Core\Support\Note('x', 'y');
     expect(fn() => $content->edited([$note]))->toThrow(LogicException::class, 'no edit of what a plant builds');
+});
+
+/** @param  array<string, string>  $parts */
+function takenInto(Structure $engineering, Structure $built, array $parts, string $operation): Structure
+{
+    return taken($built, [TakeOver::into(Accountability::of($engineering, array_values($built->lines)), $built, $parts, $operation)]);
+}
+
+it('takes over by hand, in parts over operations, until nothing is open', function (): void {
+    $engineering = Make::pumpHead();
+    $screws = Make::pumpHead()->line('screw') ?? throw new LogicException('No screws.');
+    $half = takenInto($engineering, new Structure(), ['screw' => '2'], '10');
+    $whole = takenInto($engineering, $half, ['screw' => ''], '20');
+    $lines = array_map(
+        static fn(Line $line): string => "{$line->operation}: {$line->quantity} {$line->component} for {$line->takesOver}",
+        array_values($whole->lines),
+    );
+    $rest = (string) $screws->quantity->minus(Quantity::parse('2'));
+    sort($lines);
+    expect($lines)
+        ->toBe(["10: 2 {$screws->component} for screw", "20: {$rest} {$screws->component} for screw"])
+        ->and(
+            array_map(
+                static fn(Accounted $one): string => $one->line->key,
+                Accountability::of($engineering, array_values($whole->lines))->open(),
+            ),
+        )
+        ->not->toContain('screw');
+});
+
+it('lets the line that stands for it become what engineering has now, at the operation it is put at', function (): void {
+    $before = Make::pumpHead();
+    $after = $before->with(Make::line('tube', 50, '200-0041', '0.5', Unit::Metre));
+    $now = takenInto($after, plantOf($before), ['tube' => ''], '30');
+    $tube = $now->line('at-tube');
+    expect([$tube?->component, $tube?->operation, count($now)])->toBe(['200-0041', 30, count($before)]);
+});
+
+it('takes over no more than is open, and nothing of what is not', function (string $key, string $part, string $reason): void {
+    $engineering = Make::pumpHead();
+    $half = takenInto($engineering, new Structure(), ['screw' => '2'], '10');
+    expect(fn() => takenInto($engineering, $half, [$key => $part], '10'))->toThrow(
+        fn(Refusal $refusal) => expect($refusal->reasons[$key] ?? '')->toContain($reason),
+    );
+})->with([
+    'more than is left' => ['screw', '99', 'of it are open'],
+    'nothing' => ['screw', '0', 'more than nothing'],
+    'less than nothing' => ['screw', '-1', 'more than nothing'],
+    'a word' => ['screw', 'some', ''],
+    'what engineering has not' => ['other', '', 'no such line'],
+]);
+
+it('leaves nothing open once all is taken over by hand, wherever', function (): void {
+    Make::many(static function (Randomizer $random): void {
+        $engineering = Make::pumpHead();
+        $built = new Structure();
+        foreach (
+            $random->shuffleArray(
+                array_keys(
+                    array_column(array_map(static fn(Line $line): array => [$line->key, 1], array_values($engineering->lines)), 1, 0),
+                ),
+            )
+            as $key
+        ) {
+            $built = takenInto($engineering, $built, [(string) $key => ''], (string) $random->getInt(1, 90));
+        }
+        expect(Accountability::of($engineering, array_values($built->lines))->open())->toBe([]);
+    });
 });

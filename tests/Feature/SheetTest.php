@@ -32,10 +32,19 @@ it('reads a sheet back: what differs becomes edits, what does not stays', functi
         ->toEqualCanonicalizing(['replaced' => 1, 'changed' => 1, 'removed' => 1, 'added' => 1])
         ->and($rows->firstWhere('mark', 'added')['after']['notes'])
         ->toBe('on the shaft');
-    // Each of them is undone like any other edit.
-    foreach (range(1, 4) as $_) {
-        $this->world->as('jonas', 'POST', "{$this->path}/undo")->assertOk();
-    }
+    // What was done at one stroke is undone at one, and made again at one.
+    $turn = fn(string $which) => $this->world->as('jonas', 'POST', "{$this->path}/{$which}");
+    $turn('undo')->assertOk();
+    $turn('undo')->assertStatus(422);
+    $turn('redo')->assertOk();
+    expect(
+        collect($this->world->as('jonas', 'GET', "{$this->path}/redline")->json('rows'))
+            ->where('mark', '!=', 'unchanged')
+            ->count(),
+    )->toBe(4);
+    $turn('redo')->assertStatus(422);
+    $turn('undo')->assertOk();
+    expect(DB::table('ledger')->where('act', 'structure.undone')->latest('number')->value('details'))->toContain('4 edits in all');
     expect(
         collect($this->world->as('jonas', 'GET', "{$this->path}/redline")->json('rows'))
             ->where('mark', '!=', 'unchanged')

@@ -187,3 +187,36 @@ it('lets only the editor, at a plant there is, while the order is open for revis
     ($this->page)('vera')->assertJsonPath('order.may_edit', false);
     expect(DB::table('works')->where('kind', 'manufacturing')->count())->toBe(0);
 });
+
+it('takes over by hand at an operation, in parts that add up, and takes it back at one stroke', function (): void {
+    $this->world->edit($this->order, 'change', 30, ['quantity' => '10'])->assertOk();
+    $this->world->edit($this->order, 'add', 40, ['find' => '40', 'component' => '710-0001', 'quantity' => '3', 'unit' => 'g'])->assertOk();
+    $grease = collect(($this->page)()->json('lines'))->firstWhere('line.component', '710-0001')['line']['key'];
+    $screws = ($this->key)(30);
+    $lines = fn(): array => collect(
+        $this->world->as('jonas', 'GET', "/orders/{$this->order}/items/200-0010/plants/Weir/redline")->json('rows'),
+    )
+        ->where('mark', 'added')
+        ->map(fn(array $row): string => "{$row['after']['operation']}: {$row['after']['quantity']} {$row['after']['component']}")
+        ->sort()
+        ->values()
+        ->all();
+    ($this->at)('taken-over', ['lines' => [$screws, $grease], 'operation' => '10', 'parts' => [$screws => '1'], 'seen' => 0])->assertOk();
+    ($this->page)()->assertJsonPath('open', 1);
+    expect($lines())->toBe(['10: 1 600-0014', '10: 3 710-0001']);
+    ($this->at)('taken-over', ['lines' => [$screws], 'operation' => '30', 'parts' => [$screws => '4'], 'seen' => 2])
+        ->assertStatus(422)
+        ->assertJsonPath("errors.{$screws}.0", '3 pc of it are open; take over more than nothing, and no more than that.');
+    ($this->at)('taken-over', ['lines' => [$screws], 'operation' => '30', 'parts' => [$screws => ''], 'seen' => 2])->assertOk();
+    ($this->page)()->assertJsonPath('open', 0);
+    ($this->at)('taken-over', ['lines' => [$screws], 'operation' => '30', 'seen' => 3])->assertStatus(422);
+    ($this->at)('taken-over', ['lines' => [], 'operation' => '30', 'seen' => 3])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['lines']]);
+    ($this->at)('undo')->assertOk();
+    ($this->at)('undo')->assertOk();
+    expect($lines())->toBe([]);
+    ($this->at)('undo')->assertStatus(422);
+    ($this->at)('redo')->assertOk();
+    expect($lines())->toBe(['10: 1 600-0014', '10: 3 710-0001']);
+});

@@ -73,6 +73,31 @@ final readonly class EditBuilt
         });
     }
 
+    /**
+     * Takes engineering lines over by hand, at an operation, whole or in part; all of it or nothing.
+     *
+     * @param  array<string, string>  $parts  so much of each, by the key of the engineering line; empty: all that is open
+     * @param  string  $operation  its number; empty: at none
+     * @param  int  $seen  the number of the newest edit that was on screen
+     *
+     * @throws Refusal at the key of a line that cannot be taken over so
+     */
+    public function takeInto(Person $by, string $order, string $item, string $plant, array $parts, string $operation, int $seen): WorkRecord
+    {
+        return $this->ledger->together(function () use ($by, $order, $item, $plant, $parts, $operation, $seen): WorkRecord {
+            $work = BuiltWork::hold($by, $order, $item, $plant, $seen);
+            $built = $this->built($work);
+            $of = $this->plants->account([$built], BuildsOfOrder::day($work->row->order))[0];
+            $edits = TakeOver::into($of, $built->content->structure, $parts, $operation);
+            if ($edits === []) {
+                throw Refusal::at('lines', 'Choose what is taken over.');
+            }
+            $this->works->keep($work, $by, NewLines::completed($edits));
+
+            return $work;
+        });
+    }
+
     /** Puts on record that an engineering line is left out or replaced, or takes that off the record. */
     public function putOnRecord(Person $by, string $order, string $item, string $plant, RecordEdit $edit, int $seen): WorkRecord
     {

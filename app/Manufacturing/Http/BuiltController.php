@@ -37,8 +37,12 @@ final readonly class BuiltController
         TakeOverRequest $request,
         #[CurrentUser] Person $person,
     ): JsonResponse {
+        [$plant, $seen, $parts] = [self::known($plant), $request->integer('seen'), $request->parts()];
+
         return self::done(
-            $this->edit->takeOver($person, $number, $item, self::known($plant), $request->lines(), $request->integer('seen')),
+            $parts === null
+                ? $this->edit->takeOver($person, $number, $item, $plant, $request->lines(), $seen)
+                : $this->edit->takeInto($person, $number, $item, $plant, $parts, $request->string('operation')->toString(), $seen),
         );
     }
 

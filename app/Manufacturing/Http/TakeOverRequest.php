@@ -18,6 +18,18 @@ use OpenApi\Attributes as OA;
                 items: new OA\Items(type: 'string'),
                 description: 'keys of engineering lines; none: all that are open',
             ),
+            new OA\Property(
+                property: 'operation',
+                type: 'string',
+                nullable: true,
+                description: 'by hand: its number, empty for none; left out: where it follows from what is there',
+            ),
+            new OA\Property(
+                property: 'parts',
+                type: 'object',
+                description: 'so much of a line, by its key; the others whole',
+                additionalProperties: new OA\AdditionalProperties(type: 'string'),
+            ),
             new OA\Property(property: 'seen', type: 'integer', description: 'the number of the newest edit on screen'),
         ],
     ),
@@ -27,13 +39,36 @@ final class TakeOverRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['lines' => 'present|array|max:5000', 'lines.*' => 'uuid', 'seen' => 'required|integer'];
+        return [
+            'lines' => 'present|array|max:5000',
+            'lines.*' => 'uuid',
+            'operation' => 'nullable|string|max:4',
+            'parts' => 'sometimes|array|max:5000',
+            'parts.*' => 'nullable|string|max:20',
+            'seen' => 'required|integer',
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
         return ['lines.*' => 'Name lines by their keys.', 'seen.*' => 'Say which edit was on screen last.'];
+    }
+
+    /** @return ?array<string, string> how much of each line is taken over by hand; null: as it follows from what is there */
+    public function parts(): ?array
+    {
+        if (!$this->exists('operation')) {
+            return null;
+        }
+        /** @var array<string, ?string> $parts */
+        $parts = $this->input('parts', []);
+        $of = [];
+        foreach ($this->lines() as $line) {
+            $of[$line] = trim($parts[$line] ?? '');
+        }
+
+        return $of;
     }
 
     /** @return list<string> */

@@ -34,6 +34,7 @@ final readonly class KeepEdits
                 static fn(Edit $edit, int $at): array => [
                     'work_id' => $work->id,
                     'number' => $first + $at,
+                    'act' => $first,
                     'operation' => $edit->name(),
                     'version' => $edit->version(),
                     'part' => $edit->part(),

@@ -6,13 +6,18 @@ namespace App\Orders\Actions;
 
 use App\Orders\Events\EditRedone;
 use App\Orders\Events\EditUndone;
+use App\Orders\Models\EditRecord;
 use App\Orders\Models\WorkRecord;
 use App\Orders\WorkContents;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Orthotaxis\Core\Refusal;
 
-/** Takes the last edit of a subject back, or makes it again. Nothing is deleted: an edit that is taken back stays on record. */
+/**
+ * Takes back what was done last to a subject, or does it again: what was done at one stroke, a paste of fifty lines or all that follows
+ * from engineering, as one. Nothing is deleted: an edit that is taken back stays on record.
+ */
 final readonly class TurnWork
 {
     public function __construct(private WorkContents $works) {}
@@ -21,33 +26,49 @@ final readonly class TurnWork
     public function undo(Person $by, WorkRecord $work): void
     {
         $last = $work->holding()->last() ?? throw Refusal::at('edits', 'There is nothing to undo.');
-        $last->update(['withdrawn_at' => CarbonImmutable::now()]);
+        $some = self::together($work->holding(), $last);
+        self::set($some, CarbonImmutable::now());
         event(
-            new EditUndone(
-                $by->login,
-                $work->row->order->number,
-                (string) $work->subject(),
-                $last->number,
-                $this->works->edit($work, $last)->inWords(),
-            ),
+            new EditUndone($by->login, $work->row->order->number, (string) $work->subject(), $last->number, $this->inWords($work, $some)),
         );
     }
 
     /** @param  WorkRecord  $work  held, with its edits */
     public function redo(Person $by, WorkRecord $work): void
     {
-        $first =
-            $work->edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->first() ??
-            throw Refusal::at('edits', 'There is nothing to redo.');
-        $first->update(['withdrawn_at' => null]);
+        $withdrawn = $work->edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->values();
+        $first = $withdrawn->first() ?? throw Refusal::at('edits', 'There is nothing to redo.');
+        $some = self::together($withdrawn, $first);
+        self::set($some, null);
         event(
-            new EditRedone(
-                $by->login,
-                $work->row->order->number,
-                (string) $work->subject(),
-                $first->number,
-                $this->works->edit($work, $first)->inWords(),
-            ),
+            new EditRedone($by->login, $work->row->order->number, (string) $work->subject(), $first->number, $this->inWords($work, $some)),
         );
+    }
+
+    /**
+     * @param  Collection<int, EditRecord>  $among
+     * @return Collection<int, EditRecord>
+     */
+    private static function together(Collection $among, EditRecord $one): Collection
+    {
+        return $one->act === null ? collect([$one]) : $among->where('act', $one->act);
+    }
+
+    /** @param  Collection<int, EditRecord>  $some  set in one statement, and as they are held here */
+    private static function set(Collection $some, ?CarbonImmutable $withdrawn): void
+    {
+        EditRecord::query()
+            ->whereIn('id', $some->pluck('id'))
+            ->update(['withdrawn_at' => $withdrawn]);
+        $some->each(static fn(EditRecord $edit) => $edit->forceFill(['withdrawn_at' => $withdrawn])->syncOriginal());
+    }
+
+    /** @param  Collection<int, EditRecord>  $some */
+    private function inWords(WorkRecord $work, Collection $some): string
+    {
+        $first = $some->firstOrFail();
+
+        return $this->works->edit($work, $first)->inWords() .
+            ($some->count() === 1 ? '' : ", and {$some->count()} edits in all made together");
     }
 }

@@ -19,6 +19,7 @@ use Orthotaxis\Core\Structure\LineField;
  * @property int $id
  * @property int $work_id
  * @property int $number
+ * @property ?int $act the number of the first of those that were made together
  * @property string $operation the name of its kind
  * @property int $version in which it is kept
  * @property string $part what of the subject it is an edit of

@@ -3119,6 +3119,12 @@ export interface components {
         TakeOverRequest: {
             /** @description keys of engineering lines; none: all that are open */
             lines: string[];
+            /** @description by hand: its number, empty for none; left out: where it follows from what is there */
+            operation?: string | null;
+            /** @description so much of a line, by its key; the others whole */
+            parts?: {
+                [key: string]: string;
+            };
             /** @description the number of the newest edit on screen */
             seen: number;
         };

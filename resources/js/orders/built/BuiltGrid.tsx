@@ -13,6 +13,8 @@ interface Props {
   only: boolean;
   wide: boolean;
   onAdd?: () => void;
+  /** Engineering lines are dropped on an operation. */
+  onDrop?: (operation: string, lines: string[]) => void;
 }
 
 /** What is at no operation comes last. */
@@ -23,7 +25,7 @@ const find = (row: RedlineRow) => (row.after ?? row.before)?.find ?? 0;
 const numberOf = (row: OperationRow) => (row.after ?? row.before)?.number ?? LAST;
 
 /** Operations as bands of the table, each over the lines that are consumed at it. */
-export function BuiltGrid({ redline, acts, only, wide, onAdd }: Props) {
+export function BuiltGrid({ redline, acts, only, wide, onAdd, onDrop }: Props) {
   const [editing, setEditing] = useState<string | null>(null);
   const rows = useMemo(() => [...redline.rows].sort((a, b) => at(a) - at(b) || find(a) - find(b)), [redline.rows]);
   const operations = redline.operations;
@@ -56,6 +58,7 @@ export function BuiltGrid({ redline, acts, only, wide, onAdd }: Props) {
           route.reset();
           setEditing(row.key);
         }}
+        {...(onDrop && redline.may_edit && { onDrop })}
         onRemove={() => route.mutate({ edit: 'remove_operation', part: row.key, fields: {} })}
       />
     );

@@ -205,4 +205,98 @@ describe('what a plant builds, under an order', () => {
     expect(screen.queryByRole('button', { name: /Edit operation/ })).toBeNull();
     expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
   });
+
+  describe('with engineering beside', () => {
+    const screw = item('600-0014', 'Screw', { unit: 'pc' });
+    const account = (
+      find: number,
+      of: Schemas['ItemRow'],
+      more: Partial<Schemas['AccountRow']> = {},
+    ): Schemas['AccountRow'] => ({
+      line: line(find, of.number),
+      item: of,
+      account: 'open',
+      wanted: '8',
+      rest: '6',
+      unit: 'pc',
+      why: null,
+      record: null,
+      shares: [],
+      suggested: [],
+      ...more,
+    });
+    const [open1, open2] = [account(30, screw), account(40, clamp, { wanted: '2', rest: '2' })];
+    const taken = account(50, tube, {
+      account: 'in_full',
+      rest: '0',
+      shares: [{ operation: 10, through: [] } as unknown as Schemas['ShareRow']],
+    });
+    const beside = async () => {
+      server
+        .on('GET /api/items/200-0010/accountability', {
+          item: '200-0010',
+          plant: 'Weir',
+          plants: ['Weir'],
+          built: 'A',
+          builds: 'C',
+          declared: 'C',
+          open: 2,
+          lines: [open1, open2, taken],
+          additions: [],
+          order: null,
+        })
+        .on(`POST ${BASE}/taken-over`, done('ECO-00090'));
+      const user = await open({ open: 2 });
+      await screen.findByRole('checkbox', { name: 'Take over find 30, 600-0014' });
+      return user;
+    };
+
+    it('takes over what is chosen, in parts, at an operation', async () => {
+      const user = await beside();
+      await user.type(screen.getByRole('textbox', { name: 'So much of find 30' }), '4');
+      await user.click(screen.getByRole('checkbox', { name: 'Take over find 30, 600-0014' }));
+      await user.click(screen.getByRole('checkbox', { name: 'Take over find 40, 600-0012' }));
+      await user.click(screen.getByRole('combobox', { name: 'At operation' }));
+      await user.click(screen.getByRole('option', { name: '20 Close' }));
+      await user.click(screen.getByRole('button', { name: 'Take over 2' }));
+      await waitFor(() =>
+        expect(sent('taken-over')).toEqual([
+          { lines: [open1.line.key, open2.line.key], operation: '20', parts: { [open1.line.key]: '4' }, seen: 4 },
+        ]),
+      );
+    });
+
+    it('takes over what is dropped on an operation', async () => {
+      await beside();
+      const data = new Map<string, string>();
+      const dataTransfer = {
+        setData: (type: string, text: string) => data.set(type, text),
+        getData: (type: string) => data.get(type) ?? '',
+        get types() {
+          return [...data.keys()];
+        },
+      };
+      const row = screen.getByRole('checkbox', { name: 'Take over find 40, 600-0012' }).closest('li') as HTMLElement;
+      fireEvent.dragStart(row, { dataTransfer });
+      const band = grid().querySelector('[data-operation="10"]') as HTMLElement;
+      fireEvent.dragOver(band, { dataTransfer });
+      fireEvent.drop(band, { dataTransfer });
+      await waitFor(() =>
+        expect(sent('taken-over')).toEqual([{ lines: [open2.line.key], operation: '10', parts: {}, seen: 4 }]),
+      );
+    });
+
+    it('shows where the others are, says what cannot be at its line, and is put away', async () => {
+      server.on(`POST ${BASE}/taken-over`, done('ECO-00090'));
+      const user = await beside();
+      await user.click(screen.getByRole('radio', { name: 'All 3' }));
+      expect(screen.getByText('■ at 10')).toBeTruthy();
+      server.on(`POST ${BASE}/taken-over`, new Refused(422, 'Refused', { [open1.line.key]: ['6 pc of it are open'] }));
+      await user.click(screen.getByRole('checkbox', { name: 'Take over find 30, 600-0014' }));
+      await user.click(screen.getByRole('button', { name: 'Take over 1' }));
+      expect((await screen.findByText(/6 pc of it are open/)).textContent).toContain('▸');
+      await user.click(screen.getByRole('button', { name: /Engineering beside/ }));
+      expect(screen.queryByRole('region', { name: 'Engineering lines' })).toBeNull();
+    });
+  });
 });

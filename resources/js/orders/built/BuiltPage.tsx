@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { count } from '../../lib/format';
 import { queries } from '../../lib/queries';
 import { useShortcut } from '../../lib/useShortcut';
@@ -16,9 +16,11 @@ import { TurnButtons } from '../TurnButtons';
 import { useRedlineView } from '../useRedlineView';
 import { BatchForm } from './BatchForm';
 import { BuiltGrid } from './BuiltGrid';
+import { EngineeringSide } from './EngineeringSide';
 import { OperationForm } from './OperationForm';
 import { RoutingStrip } from './RoutingStrip';
 import { useBuilt, type BuiltRedline } from './useBuilt';
+import { useTakeInto } from './useTakeInto';
 
 type Adding = 'line' | 'operation' | null;
 
@@ -41,6 +43,19 @@ export function BuiltPage() {
 function BuiltView({ redline }: { redline: BuiltRedline }) {
   const [adding, setAdding] = useState<Adding>(null);
   const acts = useBuilt(redline);
+  const [params, setParams] = useSearchParams();
+  const take = useTakeInto(redline);
+  const [parts, setParts] = useState<Record<string, string>>({});
+  const beside = redline.may_edit && (params.get('beside') ?? (redline.open > 0 ? 'engineering' : 'none')) !== 'none';
+  const turnBeside = () =>
+    setParams(
+      (before) => {
+        before.set('beside', beside ? 'none' : 'engineering');
+        return before;
+      },
+      { replace: true },
+    );
+  useShortcut('v e', turnBeside, redline.may_edit);
   const { edit, route, turn } = acts;
   const { only, wide, turnOnly, turnWide } = useRedlineView({
     mayEdit: redline.may_edit,
@@ -90,6 +105,11 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
         <Button aria-pressed={wide} onClick={turnWide}>
           Scrap, dates, fixed revisions
         </Button>
+        {redline.may_edit && (
+          <Button aria-pressed={beside} onClick={turnBeside}>
+            Engineering beside <kbd className="font-mono text-xs text-soft">v e</kbd>
+          </Button>
+        )}
         <BatchForm redline={redline} route={route} />
         <Link
           to={`/items/${redline.item.number}?kind=manufacturing&plant=${encodeURIComponent(redline.plant)}&view=accounted&order=${redline.order}`}
@@ -119,7 +139,26 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
           onDone={() => setAdding(null)}
         />
       )}
-      <BuiltGrid redline={redline} acts={acts} only={only} wide={wide} onAdd={() => setAdding('line')} />
+      <div className={beside ? 'grid grid-cols-[20rem_minmax(0,1fr)] items-start gap-4' : ''}>
+        {beside && (
+          <EngineeringSide
+            redline={redline}
+            take={take}
+            parts={parts}
+            onPart={(key, text) => setParts((before) => ({ ...before, [key]: text }))}
+          />
+        )}
+        <div className="min-w-0">
+          <BuiltGrid
+            redline={redline}
+            acts={acts}
+            only={only}
+            wide={wide}
+            onAdd={() => setAdding('line')}
+            onDrop={(operation, lines) => take.mutate({ lines, operation, parts })}
+          />
+        </div>
+      </div>
       {adding === 'line' && (
         <AddLine rows={redline.rows} operations={operations} edit={edit} onDone={() => setAdding(null)} />
       )}

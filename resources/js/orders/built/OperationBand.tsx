@@ -1,9 +1,10 @@
 import clsx from 'clsx';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { quantity } from '../../lib/format';
 import { Button } from '../../ui/Button';
 import { ItemNumber } from '../../ui/Num';
 import { Mark } from '../../ui/Mark';
+import { carried, isCarried } from './engineeringDrag';
 import { operationHeads, sides, type OperationField } from './operationFields';
 import type { OperationRow } from './useBuilt';
 
@@ -13,10 +14,12 @@ interface Props {
   mayEdit: boolean;
   onEdit: () => void;
   onRemove: () => void;
+  onDrop?: (operation: string, lines: string[]) => void;
 }
 
 /** An operation as a row of the table, over the lines that are consumed at it: what it was struck out beside what it will be. */
-export function OperationBand({ row, width, mayEdit, onEdit, onRemove }: Props) {
+export function OperationBand({ row, width, mayEdit, onEdit, onRemove, onDrop }: Props) {
+  const [over, setOver] = useState(false);
   const now = row.after ?? row.before;
   if (now === null) return null;
   const value = (field: OperationField, write: (text: string) => ReactNode = (text) => text) => (
@@ -33,8 +36,23 @@ export function OperationBand({ row, width, mayEdit, onEdit, onRemove }: Props) 
     fields.some((field) => sides(row, field).before || sides(row, field).after);
   return (
     <tr
-      className={clsx('border-y border-strong bg-paper align-baseline', `mark-${row.mark}`)}
+      className={clsx(
+        'border-y border-strong align-baseline',
+        over ? 'bg-accent-soft outline outline-accent' : 'bg-paper',
+        `mark-${row.mark}`,
+      )}
       data-operation={now.number}
+      onDragOver={(event) => {
+        if (onDrop === undefined || row.after === null || !isCarried(event.dataTransfer)) return;
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        onDrop?.(String(now.number), carried(event.dataTransfer));
+      }}
     >
       <td className="py-1 pl-2">
         <Mark value={row.mark} />
