@@ -8,6 +8,7 @@ use App\Imports\BuiltImporter;
 use App\Manufacturing\Files\BuiltImport;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\PlantsOfOrder;
+use App\Orders\WorkOfPlants;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\ServiceProvider;
 
@@ -18,7 +19,11 @@ final class Provider extends ServiceProvider
      *
      * @var array<class-string, class-string>
      */
-    public array $bindings = [PlantsOfOrder::class => PlantStates::class, BuiltImporter::class => BuiltImport::class];
+    public array $bindings = [
+        PlantsOfOrder::class => PlantStates::class,
+        WorkOfPlants::class => PlantWork::class,
+        BuiltImporter::class => BuiltImport::class,
+    ];
 
     /** Orders change what plants build. */
     public function register(): void

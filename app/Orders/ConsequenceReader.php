@@ -25,7 +25,7 @@ use Orthotaxis\Core\Quantity\Money;
 /** Computes what the edits of an order mean for what is above, for cost, and for other orders. */
 final readonly class ConsequenceReader
 {
-    public function __construct(private Collisions $collisions) {}
+    public function __construct(private Collisions $collisions, private BuiltProducts $built) {}
 
     public function read(ChangeOrder $order, Order $core): Consequences
     {
@@ -67,6 +67,7 @@ final readonly class ConsequenceReader
                 ->map(static fn(Item $item): ProductCost => new ProductCost($item->number, $item->title, (string) $difference[$item->id]))
                 ->values()
                 ->all(),
+            built: $this->built->of($order, $core, $day),
             without_cost: array_values(array_unique($missing)),
             currency: config()->string('orthotaxis.currency'),
             cost_day: (string) $settled,

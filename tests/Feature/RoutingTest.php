@@ -231,3 +231,24 @@ it('asks for an edit of what is only built in another way, before it is judged',
         ])
         ->assertStatus(422);
 });
+
+it('says what products take and cost more, plant by plant, while it is edited and in review', function (): void {
+    ($this->routed)();
+    $consequences = fn(): array => $this->world->as('jonas', 'GET', "/orders/{$this->order}/consequences")->assertOk()->json();
+    // The module is not built at Weir: no product has the head in it there.
+    expect($consequences()['built'])->toBe([]);
+    $this->world->built('200-0001', 'Weir', [[10, '200-0010', 2, 'pc']]);
+    ($this->edits)([['add', '', ['find' => '40', 'component' => '710-0001', 'quantity' => '10', 'operation' => '10']]])->assertOk();
+    $row = [
+        'product' => '200-0001',
+        'title' => 'Pump module',
+        'plant' => 'Weir',
+        // Twice 2.5 and a tenth of fifteen; before there was no routing.
+        'minutes' => '8',
+        // Twice: ten grams at 0.09, 2.00 of labour and 1.20 of set-up.
+        'difference' => '8.20',
+    ];
+    expect($consequences()['built'])->toBe([$row]);
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/review", ['version' => $this->world->version($this->order)])->assertOk();
+    expect($this->world->as('helen', 'GET', "/orders/{$this->order}/review")->json('consequences.built'))->toBe([$row]);
+});

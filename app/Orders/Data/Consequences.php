@@ -14,6 +14,7 @@ final readonly class Consequences
     /**
      * @param  list<string>  $items_above  numbers of everything above what is revised
      * @param  list<ProductCost>  $products  end products and their difference in cost
+     * @param  list<BuiltProductCost>  $built  end products as plants build them, in minutes and money
      * @param  list<string>  $without_cost  components whose cost is not known, so that it is not in the difference
      * @param  list<string>  $affected  numbers whose stock and open documents are at stake
      * @param  list<Collision>  $collisions
@@ -23,6 +24,7 @@ final readonly class Consequences
         #[OA\Property] public int $lines,
         #[ListOf('string')] public array $items_above,
         #[ListOf(ProductCost::class)] public array $products,
+        #[ListOf(BuiltProductCost::class)] public array $built,
         #[ListOf('string')] public array $without_cost,
         #[OA\Property] public string $currency,
         #[

@@ -3159,6 +3159,16 @@ export interface components {
             /** @description Requests in the order in which the board takes them. */
             requests: string[];
         };
+        /** @description What an end product takes and costs more as one plant builds it. */
+        BuiltProductCost: {
+            product: string;
+            title: string;
+            plant: string;
+            /** @description minutes, run and set-up */
+            minutes: string;
+            /** @description material, labour, set-up and subcontract */
+            difference: string;
+        };
         CheckRow: {
             name: string;
             met: boolean;
@@ -3178,6 +3188,7 @@ export interface components {
             lines: number;
             items_above: string[];
             products: components["schemas"]["ProductCost"][];
+            built: components["schemas"]["BuiltProductCost"][];
             without_cost: string[];
             currency: string;
             /** @description the day on which costs are compared: the effective day, or later where a changed line begins or ends later */

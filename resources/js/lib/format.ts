@@ -68,6 +68,12 @@ export function signed(text: string): string {
   return text.startsWith('-') ? amount(text) : `+${amount(text)}`;
 }
 
+/** Minutes more or less. */
+export function signedMinutes(text: string): string {
+  if (/^-?0+(\.0+)?$/.test(text)) return '±0';
+  return text.startsWith('-') ? `−${quantity(text.slice(1))}` : `+${quantity(text)}`;
+}
+
 /** An exact quantity with thin groups of thousands. */
 export function quantity(text: string): string {
   const [whole = '0', fraction] = text.split('.');

@@ -12,6 +12,7 @@ const meaning: Schemas['Consequences'] = {
     { product: '100-0012', title: 'Heron 12', difference: '0.00' },
     { product: '100-0024', title: 'Heron 24', difference: '1.40' },
   ],
+  built: [],
   without_cost: [],
   currency: 'EUR',
   cost_day: '2027-03-01',
@@ -114,6 +115,24 @@ describe('what the edits of an order mean', () => {
     expect(screen.getByRole('link', { name: '▲ 2 of 10 lines open' }).getAttribute('href')).toBe(
       '/items/200-0010?kind=manufacturing&plant=Tarn&view=accounted&order=ECO-00090',
     );
+  });
+
+  it('says minutes and money of products as plants build them, where the work changes', async () => {
+    const user = await strip({
+      built: [
+        { product: '100-0024', title: 'Heron 24', plant: 'Tarn', minutes: '0.5', difference: '0.40' },
+        { product: '100-0024', title: 'Heron 24', plant: 'Weir', minutes: '-8', difference: '-8.20' },
+      ],
+    });
+    expect(figure('work in a product')).toBe('−8 minwork in a product');
+    await user.click(screen.getByText('work in a product'));
+    const rows = within(screen.getByRole('grid', { name: 'Minutes and money by product and plant' })).getAllByRole(
+      'row',
+    );
+    expect(rows.slice(1).map((row) => row.textContent)).toEqual([
+      '100-0024Heron 24Tarn+0.5+0.40',
+      '100-0024Heron 24Weir−8−8.20',
+    ]);
   });
 
   it('opens each figure into its rows, one at a time', async () => {

@@ -2,10 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../lib/api';
-import { amount, signed } from '../lib/format';
+import { amount, signed, signedMinutes } from '../lib/format';
 import { queries } from '../lib/queries';
 import { inMoney } from '../lib/settings';
 import { states } from '../lib/words';
+import { BuiltProducts, hardest } from './BuiltProducts';
 import { PlantAccounts } from '../manufacturing/PlantAccounts';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
@@ -59,6 +60,16 @@ export function ConsequenceStrip({ order }: { order: string }) {
       label: `${data.currency} a product${data.without_cost.length > 0 ? ', in part' : ''}`,
       rows: <Costs data={data} />,
     },
+    ...(data.built.length === 0
+      ? []
+      : [
+          {
+            id: 'built',
+            figure: `${signedMinutes(hardest(data.built).minutes)} min`,
+            label: 'work in a product',
+            rows: <BuiltProducts rows={data.built} />,
+          },
+        ]),
     {
       id: 'documents',
       figure: documents?.length ?? '…',

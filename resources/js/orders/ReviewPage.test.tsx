@@ -31,6 +31,7 @@ const review: Schemas['Review'] = {
     lines: 1,
     items_above: [],
     products: [{ product: '100-0012', title: 'Heron 12', difference: '1.40' }],
+    built: [],
     without_cost: [],
     currency: 'EUR',
     cost_day: '2027-03-01',

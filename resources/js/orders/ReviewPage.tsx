@@ -15,6 +15,7 @@ import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Person } from '../ui/Person';
 import { BuiltReview } from './built/BuiltReview';
+import { BuiltProducts } from './BuiltProducts';
 import { Collided } from './Collided';
 import { DataReview } from './data/DataReview';
 import { DifferenceTotals } from './DifferenceTotals';
@@ -120,6 +121,12 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
             <ReviewTable redline={redline} />
           </section>
         ))}
+        {consequences.built.length > 0 && (
+          <section aria-label="Work and cost of products">
+            <h2 className="mb-1">Work and cost of products, as plants build them</h2>
+            <BuiltProducts rows={consequences.built} />
+          </section>
+        )}
         <Manufacturing order={order.number} />
         <DataReview order={order.number} />
         <section aria-label="Items and existing stock">

@@ -29,6 +29,7 @@ async function revise(more: Partial<Redline> = {}, at = '') {
       lines: 1,
       items_above: [],
       products: [],
+      built: [],
       without_cost: [],
       currency: 'EUR',
       affected: [],

@@ -65,8 +65,17 @@ const page: BuiltRedline = {
 };
 const BASE = '/api/orders/ECO-00090/items/200-0010/plants/Weir';
 
+const built: Schemas['BuiltProductCost'][] = [
+  { product: '100-0024', title: 'Heron 24', plant: 'Weir', minutes: '8', difference: '8.20' },
+  { product: '100-0012', title: 'Heron 12', plant: 'Weir', minutes: '-0.5', difference: '-0.40' },
+  { product: '100-0012', title: 'Heron 12', plant: 'Tarn', minutes: '80', difference: '80.00' },
+];
+
 async function open(more: Partial<BuiltRedline> = {}) {
-  server.on('GET /api/favourites', []).on(`GET ${BASE}/redline`, { ...page, ...more });
+  server
+    .on('GET /api/favourites', [])
+    .on('GET /api/orders/ECO-00090/consequences', { built })
+    .on(`GET ${BASE}/redline`, { ...page, ...more });
   const user = await show(<BuiltPage />, {
     at: '/orders/ECO-00090/build/200-0010/Weir',
     path: '/orders/:number/build/:item/:plant',
@@ -100,6 +109,7 @@ describe('what a plant builds, under an order', () => {
     expect(strip.textContent).toContain('Labour 1.60 2.00');
     expect(strip.textContent).toContain('+0.40');
     expect(strip.textContent).toContain('nobody knows what Fjellheim Coating takes');
+    await waitFor(() => expect(strip.textContent).toContain('A Heron 24 +8 min, +8.20'));
     expect(screen.getByText(/Batch of/).textContent).toContain('8');
   });
 

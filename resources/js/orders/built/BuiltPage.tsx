@@ -139,7 +139,7 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
           onDone={() => setAdding(null)}
         />
       )}
-      <div className={beside ? 'grid grid-cols-[20rem_minmax(0,1fr)] items-start gap-4' : ''}>
+      <div className={beside ? 'grid items-start gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]' : ''}>
         {beside && (
           <EngineeringSide
             redline={redline}

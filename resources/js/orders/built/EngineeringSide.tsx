@@ -50,7 +50,10 @@ export function EngineeringSide({ redline, take, parts, onPart }: Props) {
     setChosen((before) => (before.includes(key) ? before.filter((one) => one !== key) : [...before, key]));
 
   return (
-    <section aria-label="Engineering lines" className="border-y border-strong bg-sheet">
+    <section
+      aria-label="Engineering lines"
+      className="border-y border-strong bg-sheet lg:sticky lg:top-2 lg:max-h-[80vh] lg:overflow-y-auto"
+    >
       <Loading query={page}>
         {({ lines, open }) => {
           const shown = all === 'all' ? lines : lines.filter(({ account }) => account === 'open');

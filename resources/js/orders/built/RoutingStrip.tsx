@@ -1,14 +1,27 @@
+import { useQuery } from '@tanstack/react-query';
+import { signed, signedMinutes } from '../../lib/format';
+import { queries } from '../../lib/queries';
 import { RoutingFigures } from '../../manufacturing/RoutingFigures';
+import { hardest } from '../BuiltProducts';
 import type { BuiltRedline } from './useBuilt';
 
-/** What the edits mean for one unit, always in sight. */
+/** What the edits mean for one unit, and for the product of which they change most; always in sight. */
 export function RoutingStrip({ redline }: { redline: BuiltRedline }) {
+  const { data } = useQuery({ ...queries.consequences(redline.order), enabled: redline.is_open });
+  const products = data?.built.filter(({ plant }) => plant === redline.plant) ?? [];
+  const most = products.length === 0 ? null : hardest(products);
   return (
     <aside
       aria-label="Minutes and money of one unit"
       className="no-print fixed inset-x-0 bottom-0 z-20 flex flex-wrap items-baseline gap-x-6 gap-y-1 border-t border-strong bg-sheet px-6 py-2"
     >
       <RoutingFigures before={redline.cost_before} after={redline.cost} difference={redline.difference} />
+      {most !== null && (
+        <span>
+          <span className="text-sm text-soft">A {most.title}</span> {signedMinutes(most.minutes)} min,{' '}
+          {signed(most.difference)}
+        </span>
+      )}
     </aside>
   );
 }
