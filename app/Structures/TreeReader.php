@@ -12,15 +12,18 @@ use App\Structures\Index\PinnedNode;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Revision\DatedRevision;
+use Orthotaxis\Core\Revision\Phase;
 use Orthotaxis\Core\Revision\RevisionStatus;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
+use Orthotaxis\Core\Structure\StructureKind;
 use Orthotaxis\Core\Structure\Tree;
 use Orthotaxis\Core\Structure\TreeRow as CoreRow;
 
@@ -106,6 +109,12 @@ final readonly class TreeReader
         }
 
         $applying = self::applying($rows, $components, $pinned, $day);
+        $built = self::built($item, $view);
+        // Plants count apart from engineering.
+        $shownRevision =
+            $view->kind === StructureKind::Manufacturing && $revision === null
+                ? $built->first(static fn(Revision $one): bool => $one->dated()->phase($day) === Phase::InForce)
+                : $top;
 
         return new TreePage(
             number: $item->number,
@@ -113,7 +122,8 @@ final readonly class TreeReader
             plant: $view->plant,
             on: (string) $day,
             any_time: $anyTime,
-            revision: $top === null ? null : RevisionRow::of($top, $day),
+            revision: $shownRevision === null ? null : RevisionRow::of($shownRevision, $day),
+            built: $built->map(static fn(Revision $one): RevisionRow => RevisionRow::of($one, $day))->values()->all(),
             levels: $levels,
             more: $more,
             rows: array_map(static function (CoreRow $row) use ($shown, $applying, $opens, $components, $day, $planned): TreeRow {
@@ -135,6 +145,23 @@ final readonly class TreeReader
                 );
             }, $rows),
         );
+    }
+
+    /** @return Collection<int, Revision> of what a plant builds, as the view shows it; newest first */
+    private static function built(Item $item, StructureView $view): Collection
+    {
+        if ($view->kind !== StructureKind::Manufacturing) {
+            return new Collection();
+        }
+        $rows = DB::select(
+            "SELECT of.* FROM contents of WHERE of.item_id = ? AND {$view->contents()} AND of.status NOT IN ('in_work', 'in_review')
+            ORDER BY of.id DESC",
+            [$item->id],
+        );
+
+        return Revision::query()->hydrate(array_map(get_object_vars(...), $rows))
+            ->load(['order', 'releasedBy'])
+            ->toBase();
     }
 
     /**

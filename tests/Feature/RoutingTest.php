@@ -123,6 +123,16 @@ it('adds a consumable at one operation, without a new engineering revision, and 
             'cost' => ['run' => '2.5', 'set_up' => '1.5', 'labour' => '2.00'],
         ])
         ->assertJsonPath('operations.*.number', [10, 20]);
+    // The ruler has the revisions of the plant, not those of engineering.
+    $tree = fn(int $days, string $kind = 'manufacturing'): array => $this->world
+        ->as('vera', 'GET', "/items/200-0010/structure?kind={$kind}&on=" . World::day($days))
+        ->json();
+    expect([$tree(29)['revision']['code'], $tree(30)['revision']['code'], array_column($tree(30)['built'], 'code')])
+        ->toBe(['A', 'B', ['B', 'A']])
+        ->and([$tree(30, 'engineering')['revision']['code'], $tree(30, 'engineering')['built']])
+        ->toBe(['A', []])
+        ->and($tree(30)['built'][0]['order'])
+        ->toBe($this->order);
     // So are its lines, alone and with what is above, though the revision of the item began long before.
     $lines = fn(string $item, int $days, string $path): array => $this->world
         ->as('vera', 'GET', "/items/{$item}/structure?kind=manufacturing&plant=Weir&levels=2&on=" . World::day($days))
@@ -234,7 +244,10 @@ it('asks for an edit of what is only built in another way, before it is judged',
 
 it('says what products take and cost more, plant by plant, while it is edited and in review', function (): void {
     ($this->routed)();
-    $consequences = fn(): array => $this->world->as('jonas', 'GET', "/orders/{$this->order}/consequences")->assertOk()->json();
+    $consequences = fn(): array => $this->world
+        ->as('jonas', 'GET', "/orders/{$this->order}/consequences")
+        ->assertOk()
+        ->json();
     // The module is not built at Weir: no product has the head in it there.
     expect($consequences()['built'])->toBe([]);
     $this->world->built('200-0001', 'Weir', [[10, '200-0010', 2, 'pc']]);

@@ -25,6 +25,7 @@ async function open(of: Schemas['Dossier'], as = coordinator) {
       lines: 0,
       items_above: [],
       products: [],
+      built: [],
       without_cost: [],
       currency: 'EUR',
       affected: [],

@@ -4026,6 +4026,7 @@ export interface components {
             /** @description whether lines of other days are among them */
             any_time: boolean;
             revision: components["schemas"]["RevisionRow"] | null;
+            built: components["schemas"]["RevisionRow"][];
             levels: number;
             /** @description whether rows are left out because there are too many */
             more: boolean;

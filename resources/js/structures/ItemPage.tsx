@@ -73,6 +73,8 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   // The ruler marks the lines of any time, also those that do not hold on the day shown.
   const marks = useQuery(queries.tree(item.number, { on, ...picture, levels: '1', time: 'any' }));
 
+  // Plants count apart from engineering.
+  const revisions = kind === 'manufacturing' ? (marks.data?.built ?? []) : page.revisions;
   const reading = useIsFetching({ queryKey: ['items'] });
   const [ready, setReady] = useState(false);
   if (!ready && reading === 0 && (marks.data !== undefined || marks.isError)) setReady(true);
@@ -168,7 +170,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
           <TimeRuler
             day={on}
             onChange={(day) => set('on', day, today())}
-            revisions={page.revisions}
+            revisions={revisions}
             planned={page.changes.filter(({ ahead }) => ahead)}
             lines={marks.data?.rows.map((row) => row.line) ?? []}
           />
@@ -209,7 +211,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
           <NamingChanges changes={page.changes} />
         </div>
         <div className={clsx('2xl:col-span-2', !ready && 'hidden')}>
-          <History revisions={page.revisions} />
+          <History revisions={revisions} />
         </div>
       </div>
     </Page>
