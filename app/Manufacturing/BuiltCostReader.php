@@ -15,12 +15,12 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Manufacturing\BuiltRollUp;
-use Orthotaxis\Core\Manufacturing\BuiltShare;
-use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Minutes;
 use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Routing\RoutingCost;
 use Orthotaxis\Core\Routing\RoutingLead;
+use Orthotaxis\Core\Routing\UnitWork;
 
 /** Rolls cost, minutes and lead time up through all levels of what a plant builds. */
 final readonly class BuiltCostReader
@@ -50,7 +50,7 @@ final readonly class BuiltCostReader
             $costs[$position] = $dated->cost($one->id, $one->standard_cost);
             $leads[$position] = $made === null ? $dated->leadTime($one->id, $one->lead_time_days) : $made['lead']->days;
             if ($made !== null) {
-                $works[$position] = $made['cost'];
+                $works[$position] = UnitWork::of($made['cost']);
             }
         }
         $up = BuiltRollUp::of($index->adjacency, $top, $day->number(), $costs, $leads, $works);
@@ -75,7 +75,8 @@ final readonly class BuiltCostReader
     ): BuiltCostPage {
         $money = static fn(int $tenThousandths): string => (string) Money::ofTenThousandths($tenThousandths);
         $rows = $missing = [];
-        foreach ($up->shares as $position => $share) {
+        foreach ($up->quantities as $position => $millionths) {
+            $share = $up->share($position);
             $one = $known[$index->positions->item($position)];
             $made = $built[$one->id];
             $rows[] = new BuiltCostRow(
@@ -83,10 +84,10 @@ final readonly class BuiltCostReader
                 title: $one->title,
                 plant: $made['plant'],
                 revision: $made['code'],
-                quantity: (string) $share->quantity,
+                quantity: (string) Quantity::ofMillionths($millionths),
                 unit: $one->unit,
-                set_up_minutes: (string) $share->setUpTime,
-                run_minutes: (string) $share->run,
+                set_up_minutes: (string) new Minutes($share->setUpTime),
+                run_minutes: (string) new Minutes($share->run),
                 labour: $money($share->labour),
                 set_up: $money($share->setUp),
                 subcontract: $money($share->subcontract),
@@ -97,21 +98,19 @@ final readonly class BuiltCostReader
                 $missing[] = "{$one->number} at {$made['plant']}, " . lcfirst($words);
             }
         }
-        $minutes = static fn(string $part): string => (string) new Minutes(
-            array_reduce($up->shares, static fn(int $sum, BuiltShare $one): int => FixedPoint::add($sum, $one->{$part}->thousandths), 0),
-        );
+        $work = $up->work();
 
         return new BuiltCostPage(
             item: $item->number,
             on: (string) $day,
             currency: config()->string('orthotaxis.currency'),
             material: $money($up->material->cost),
-            labour: $money($up->sum(static fn(BuiltShare $one): int => $one->labour)),
-            set_up: $money($up->sum(static fn(BuiltShare $one): int => $one->setUp)),
-            subcontract: $money($up->sum(static fn(BuiltShare $one): int => $one->subcontract)),
+            labour: $money($work->labour),
+            set_up: $money($work->setUp),
+            subcontract: $money($work->subcontract),
             total: $money($up->total()),
-            run_minutes: $minutes('run'),
-            set_up_minutes: $minutes('setUpTime'),
+            run_minutes: (string) new Minutes($work->run),
+            set_up_minutes: (string) new Minutes($work->setUpTime),
             lead_time_days: $up->material->lead,
             chain: array_map($number, $up->material->chain),
             rows: $rows,

@@ -13,6 +13,9 @@ use Orthotaxis\Core\Quantity\Quantity;
  */
 final readonly class RollUp
 {
+    /** Half a unit more, and cut off, is rounded, where nothing is less than nothing. */
+    private const HALF = Quantity::ONE / 2;
+
     /**
      * @param  int  $cost  as the costs given
      * @param  int  $mass  as the masses given
@@ -41,17 +44,43 @@ final readonly class RollUp
      */
     public static function of(Adjacency $adjacency, int $item, int $day, array $costs, array $masses, array $leads): self
     {
-        $totals = [$item => Quantity::ONE] + Explosion::of($adjacency, $item, $day)->totals();
-        $order = TopologicalOrder::below($adjacency, $item, $day);
+        return self::along($adjacency, Flow::down($adjacency, $item, $day), $day, $costs, $masses, $leads);
+    }
+
+    /**
+     * The same of what was walked already. Plain loops, as Flow has them: nothing is called for a line.
+     *
+     * @param  array<int, ?int>  $costs
+     * @param  ?array<int, ?int>  $masses  null: nobody asks for it
+     * @param  array<int, ?int>  $leads
+     * @param  array<int, mixed>  $made  positions that cost what is in them, be it nothing: that is then not known
+     */
+    public static function along(
+        Adjacency $adjacency,
+        Flow $flow,
+        int $day,
+        array $costs,
+        ?array $masses,
+        array $leads,
+        array $made = [],
+    ): self {
+        $item = $flow->start;
         $cost = $mass = 0;
         $withoutCost = $withoutMass = $withoutLead = [];
         $longest = $next = [];
-        foreach (array_reverse($order) as $position) {
+        $block = -1;
+        $lists = [];
+        foreach (self::fromBelow($adjacency, $flow, $day) as $position) {
+            if ($position >> Adjacency::BLOCK !== $block) {
+                $block = $position >> Adjacency::BLOCK;
+                $lists = $adjacency->down($block);
+            }
+            $list = $lists[$position] ?? [];
             $below = 0;
             $bottom = true;
-            $list = $adjacency->downOf($position);
             for ($i = 2, $n = count($list); $i < $n; $i += 3) {
-                if (Span::holdsOn($list[$i + 2], $day)) {
+                $span = $list[$i + 2];
+                if ((($span >> 20) & Span::EVER) <= $day && ($span & Span::EVER) > $day) {
                     $bottom = false;
                     if ($longest[$list[$i]] > $below) {
                         $below = $longest[$list[$i]];
@@ -59,23 +88,42 @@ final readonly class RollUp
                     }
                 }
             }
-            $longest[$position] = ($leads[$position] ?? 0) + $below;
-            if (!isset($leads[$position])) {
+            $lead = $leads[$position] ?? null;
+            $longest[$position] = ($lead ?? 0) + $below;
+            if ($lead === null) {
                 $withoutLead[] = $position;
             }
-            $total = $totals[$position] ?? 0;
-            if (!$bottom || $total === 0) {
+            if (!$bottom) {
                 continue;
             }
-            if (isset($costs[$position])) {
-                $cost = FixedPoint::add($cost, FixedPoint::scale($costs[$position], $total, Quantity::ONE));
-            } else {
-                $withoutCost[] = $position;
+            $total = $flow->totals[$position] - ($flow->phantom[$position] ?? 0);
+            if ($total === 0) {
+                continue;
             }
-            if (isset($masses[$position])) {
-                $mass = FixedPoint::add($mass, FixedPoint::scale($masses[$position], $total, Quantity::ONE));
+            $one = isset($made[$position]) ? null : $costs[$position] ?? null;
+            if ($one === null) {
+                $withoutCost[] = $position;
             } else {
+                $product = $one * $total + self::HALF;
+                // @phpstan-ignore function.alreadyNarrowedType (what does not fit has become a float)
+                $cost += is_int($product) && $one >= 0 ? intdiv($product, Quantity::ONE) : FixedPoint::scale($one, $total, Quantity::ONE);
+            }
+            if ($masses === null) {
+                continue;
+            }
+            $one = $masses[$position] ?? null;
+            if ($one === null) {
                 $withoutMass[] = $position;
+            } else {
+                $product = $one * $total + self::HALF;
+                // @phpstan-ignore function.alreadyNarrowedType (what does not fit has become a float)
+                $mass += is_int($product) && $one >= 0 ? intdiv($product, Quantity::ONE) : FixedPoint::scale($one, $total, Quantity::ONE);
+            }
+        }
+        foreach ([$cost, $mass] as $sum) {
+            // @phpstan-ignore function.alreadyNarrowedType (what does not fit has become a float)
+            if (!is_int($sum)) {
+                throw new \OverflowException('A number becomes too large here to be kept exactly.');
             }
         }
         $chain = [$item];
@@ -92,5 +140,18 @@ final readonly class RollUp
             withoutMass: array_reverse($withoutMass),
             withoutLead: array_reverse($withoutLead),
         );
+    }
+
+    /** @return list<int> what is reached, everything after all that it is made of */
+    private static function fromBelow(Adjacency $adjacency, Flow $flow, int $day): array
+    {
+        if (!$adjacency->ordered) {
+            return array_reverse(TopologicalOrder::below($adjacency, $flow->start, $day));
+        }
+        $reached = array_keys(array_filter($flow->levels));
+        // Where all were walked they stand in order.
+        array_is_list($flow->levels) ? ($reached = array_reverse($reached)) : rsort($reached);
+
+        return $reached;
     }
 }

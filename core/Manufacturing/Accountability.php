@@ -36,6 +36,25 @@ final readonly class Accountability
      */
     public static function of(Structure $engineering, array $built, array $below = [], array $records = []): self
     {
+        // Nothing that is made here refers back to itself: the collector of cycles would look through all of it again and again, in vain.
+        $collects = gc_enabled();
+        gc_disable();
+        try {
+            return self::deal($engineering, $built, $below, $records);
+        } finally {
+            if ($collects) {
+                gc_enable();
+            }
+        }
+    }
+
+    /**
+     * @param  list<Line>  $built
+     * @param  array<string, list<Line>>  $below
+     * @param  list<OnRecord>  $records
+     */
+    private static function deal(Structure $engineering, array $built, array $below, array $records): self
+    {
         $recorded = array_column($records, null, 'line');
         $slots = $wanting = $naming = [];
         foreach ($engineering as $key => $line) {
@@ -57,7 +76,7 @@ final readonly class Accountability
         foreach ($pool as $part) {
             $component = $part->component();
             if (isset($wanting[$component])) {
-                self::deal($part, $wanting[$component]);
+                self::dealOut($part, $wanting[$component]);
             } elseif (isset($naming[$component])) {
                 $naming[$component][0]->builtAllTheSame($part);
             } else {
@@ -75,7 +94,7 @@ final readonly class Accountability
     }
 
     /** @param  non-empty-list<Slot>  $slots  that want the component, in the order of their find numbers */
-    private static function deal(Part $part, array $slots): void
+    private static function dealOut(Part $part, array $slots): void
     {
         $left = $part->quantity;
         foreach ($slots as $slot) {

@@ -10,7 +10,7 @@ use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\Adjacency\RollUp;
 use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Quantity;
-use Orthotaxis\Core\Routing\RoutingCost;
+use Orthotaxis\Core\Routing\UnitWork;
 
 /**
  * What one of an item costs and takes through all levels as plants build it: the material that is bought, and the work at each level so
@@ -22,16 +22,20 @@ use Orthotaxis\Core\Routing\RoutingCost;
  */
 final readonly class BuiltRollUp
 {
+    /** Nothing that is done is less than nothing: half a unit more, and cut off, is rounded. */
+    private const HALF = Quantity::ONE / 2;
+
     /**
      * @param  RollUp  $material  of what is at the bottom, with the longest chain of lead times
-     * @param  array<int, BuiltShare>  $shares  by position, of what has a routing
+     * @param  array<int, int>  $quantities  millionths of what is made that are in one, by position
+     * @param  array<int, UnitWork>  $works
      */
-    private function __construct(public RollUp $material, public array $shares) {}
+    private function __construct(public RollUp $material, public array $quantities, private array $works) {}
 
     /**
      * @param  array<int, ?int>  $costs  of one, by position, in ten-thousandths
      * @param  array<int, ?int>  $leads  working days
-     * @param  array<int, RoutingCost>  $works  of one
+     * @param  array<int, UnitWork>  $works  what is done to one
      *
      * @throws Loop when something contains itself
      * @throws \OverflowException when a sum is too large to keep exactly
@@ -39,26 +43,42 @@ final readonly class BuiltRollUp
     public static function of(Adjacency $adjacency, int $item, int $day, array $costs, array $leads, array $works): self
     {
         $flow = Flow::down($adjacency, $item, $day);
-        $shares = [];
-        foreach ($works as $position => $work) {
-            if (($flow->totals[$position] ?? 0) !== 0) {
-                $shares[$position] = BuiltShare::of(Quantity::ofMillionths($flow->total($position)), $work);
+        $quantities = [];
+        foreach (array_intersect_key($flow->totals, $works) as $position => $total) {
+            if ($total !== 0) {
+                $quantities[$position] = $flow->total($position);
             }
         }
 
         // What is built of nothing is not known to cost nothing: it is named.
-        return new self(RollUp::of($adjacency, $item, $day, array_diff_key($costs, $works), [], $leads), $shares);
+        return new self(RollUp::along($adjacency, $flow, $day, $costs, null, $leads, made: $works), $quantities, $works);
     }
 
-    /** @param  \Closure(BuiltShare): int  $part */
-    public function sum(\Closure $part): int
+    /** What is done to all of one item that goes in. */
+    public function share(int $position): UnitWork
     {
-        return array_reduce($this->shares, static fn(int $sum, BuiltShare $share): int => FixedPoint::add($sum, $part($share)), 0);
+        return $this->works[$position]->times($this->quantities[$position]);
+    }
+
+    /** What is done at all levels: the sum of all shares, each rounded as UnitWork::times does it. */
+    public function work(): UnitWork
+    {
+        $sums = [0, 0, 0, 0, 0];
+        foreach ($this->quantities as $position => $millionths) {
+            $one = $this->works[$position];
+            foreach ([$one->labour, $one->setUp, $one->subcontract, $one->run, $one->setUpTime] as $at => $part) {
+                $product = $part * $millionths + self::HALF;
+                // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+                $sums[$at] += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($part, $millionths, Quantity::ONE);
+            }
+        }
+
+        return UnitWork::ofSums(...$sums);
     }
 
     /** Material and work, in ten-thousandths. */
     public function total(): int
     {
-        return FixedPoint::add($this->material->cost, $this->sum(static fn(BuiltShare $share): int => $share->total()));
+        return FixedPoint::add($this->material->cost, $this->work()->total());
     }
 }

@@ -19,7 +19,10 @@ final readonly class Exact implements \Stringable
 
     public static function zero(): self
     {
-        return new self(0, 0);
+        /** @var ?self $zero */
+        static $zero = null;
+
+        return $zero ??= new self(0, 0);
     }
 
     public static function of(Quantity $quantity): self
@@ -35,12 +38,20 @@ final readonly class Exact implements \Stringable
     /** @throws Refusal when it has too many digits to be exact */
     public function times(self $other): self
     {
-        return self::reduced($this->digits * $other->digits, $this->places + $other->places);
+        // Most is so many of one.
+        return match (true) {
+            $other->digits === 1 && $other->places === 0 => $this,
+            $this->digits === 1 && $this->places === 0 => $other,
+            default => self::reduced($this->digits * $other->digits, $this->places + $other->places),
+        };
     }
 
     /** @throws Refusal when it has too many digits to be exact */
     public function plus(self $other): self
     {
+        if ($this->places === $other->places) {
+            return self::reduced($this->digits + $other->digits, $this->places);
+        }
         $places = max($this->places, $other->places);
 
         return self::reduced($this->digits * 10 ** ($places - $this->places) + $other->digits * 10 ** ($places - $other->places), $places);
@@ -49,7 +60,11 @@ final readonly class Exact implements \Stringable
     /** @throws Refusal when it has too many digits to be exact */
     public function minus(self $other): self
     {
-        return $this->plus(new self(-$other->digits, $other->places));
+        return match (true) {
+            $this->places !== $other->places => $this->plus(new self(-$other->digits, $other->places)),
+            $this->digits === $other->digits => self::zero(),
+            default => self::reduced($this->digits - $other->digits, $this->places),
+        };
     }
 
     /** Rounded to millionths, half away from zero, where it does not come out even. */
@@ -93,6 +108,9 @@ final readonly class Exact implements \Stringable
     {
         if (is_float($digits)) {
             throw Refusal::at('quantity', 'The quantity has too many digits to be reckoned exactly through all levels.');
+        }
+        if ($places === Quantity::PLACES && $digits % Quantity::ONE === 0) {
+            return new self(intdiv($digits, Quantity::ONE), 0);
         }
         while ($places > 0 && $digits % 10 === 0) {
             $digits = intdiv($digits, 10);

@@ -62,7 +62,7 @@ enum Unit: string
 
     public function measuresLike(self $other): bool
     {
-        return $this->dimension() === $other->dimension() && ($this === self::Sheet) === ($other === self::Sheet);
+        return $this === $other || ($this->dimension() === $other->dimension() && ($this === self::Sheet) === ($other === self::Sheet));
     }
 
     /**

@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 use Orthotaxis\Core\Manufacturing\BuiltRollUp;
-use Orthotaxis\Core\Manufacturing\BuiltShare;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Routing\OperationReader;
 use Orthotaxis\Core\Routing\Routing;
 use Orthotaxis\Core\Routing\RoutingCost;
 use Orthotaxis\Core\Routing\RoutingLead;
+use Orthotaxis\Core\Routing\UnitWork;
 use Random\Randomizer;
 use Tests\Core\Support\Make;
 use Tests\Core\Support\Web;
@@ -45,11 +45,9 @@ it('adds the work at each level, so often as that is made, to the material that 
         // What the head is said to cost does not count: it is made.
         [2 => 999_0000, 3 => 4_9000, 4 => 500],
         [1 => 1, 2 => 3, 3 => 15, 4 => 5],
-        [1 => workOf('5', '30'), 2 => workOf('2.5')],
+        [1 => UnitWork::of(workOf('5', '30')), 2 => UnitWork::of(workOf('2.5'))],
     );
-    $sum = static fn(string $part): string => (string) Money::ofTenThousandths(
-        $up->sum(static fn(BuiltShare $share): int => $share->{$part}),
-    );
+    $sum = static fn(string $part): string => (string) Money::ofTenThousandths($up->work()->{$part});
     expect((string) Money::ofTenThousandths($up->material->cost))
         ->toBe('10.60')
         ->and($sum('labour'))
@@ -60,15 +58,15 @@ it('adds the work at each level, so often as that is made, to the material that 
         ->toBe('2.40')
         ->and((string) Money::ofTenThousandths($up->total()))
         ->toBe('21.00')
-        ->and((string) $up->shares[2]->run)
-        ->toBe('5')
+        ->and($up->share(2)->run)
+        ->toBe(5_000)
         ->and([$up->material->lead, $up->material->chain])
         ->toBe([19, [1, 2, 3]]);
 });
 
 it('names what is built of nothing, and does not count what is not in it', function (): void {
-    $up = BuiltRollUp::of(Web::of([[1, 2, 1], [5, 6, 1]]), 1, 100, [2 => 100], [], [2 => workOf('1'), 5 => workOf('1'), 6 => workOf('1')]);
-    expect([$up->material->cost, $up->material->withoutCost, array_keys($up->shares)])->toBe([0, [2], [2]]);
+    $up = BuiltRollUp::of(Web::of([[1, 2, 1], [5, 6, 1]]), 1, 100, [2 => 100], [], array_fill_keys([2, 5, 6], UnitWork::of(workOf('1'))));
+    expect([$up->material->cost, $up->material->withoutCost, array_keys($up->quantities)])->toBe([0, [2], [2]]);
 });
 
 it('adds up to the whole, whatever the structure', function (): void {
@@ -85,12 +83,12 @@ it('adds up to the whole, whatever the structure', function (): void {
         for ($item = 1; $item < 10; $item++) {
             $costs[$item] = $random->getInt(0, 50_000);
             if ($random->getInt(0, 1) === 0) {
-                $works[$item] = workOf((string) $random->getInt(0, 9), (string) $random->getInt(0, 30));
+                $works[$item] = UnitWork::of(workOf((string) $random->getInt(0, 9), (string) $random->getInt(0, 30)));
             }
         }
         $walk = static function (int $item) use (&$walk, $lines, $costs, $works): int {
             $below = array_filter($lines, static fn(array $line): bool => $line[0] === $item);
-            $own = isset($works[$item]) ? $works[$item]->total()->tenThousandths : 0;
+            $own = isset($works[$item]) ? $works[$item]->total() : 0;
             if ($below === []) {
                 return isset($works[$item]) ? $own : $costs[$item];
             }
@@ -101,7 +99,7 @@ it('adds up to the whole, whatever the structure', function (): void {
             return $own;
         };
         $up = BuiltRollUp::of(Web::of($lines), 1, 100, $costs, [], $works);
-        $shares = array_map(static fn(BuiltShare $share): int => $share->total(), $up->shares);
+        $shares = array_map(static fn(int $position): int => $up->share($position)->total(), array_keys($up->quantities));
         expect($up->total())
             ->toBe($walk(1))
             ->and($up->total())

@@ -29,6 +29,7 @@ const BUDGET = [
     'api/orders/{number}/data' => 40,
     'api/orders/{number}/items/{item}/data' => 40,
     'api/items/{number}/accountability' => 50,
+    'api/routing-comparison' => 24,
     'api/orders/{number}/accountability' => 42,
     'api/orders/{number}/items/{item}/plants/{plant}/redline' => 48,
     'api/orders/{number}/items/{item}/redline' => 40,
