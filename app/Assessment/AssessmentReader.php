@@ -14,8 +14,8 @@ use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Data\ItemRow;
 use App\Structures\Models\Item;
+use App\Vocabulary\ChoiceList;
 use Illuminate\Database\Eloquent\Collection;
-use Orthotaxis\Core\Assessment\Discipline;
 use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Assessment\Standing;
 use Orthotaxis\Core\Calendar\Day;
@@ -41,18 +41,23 @@ final readonly class AssessmentReader
                 ] <=> [$b->state !== QuestionState::Waiting, $a->answered_at ?? $a->asked_at, $a->id],
             );
 
+        // Those that can be asked, and what was asked of others before they were retired.
+        $functions = array_values(
+            array_unique([...array_keys(ChoiceList::CompanyFunction->offered('')), ...$questions->pluck('function')->all()]),
+        );
+
         return new AssessmentPage(
             $request->items
                 ->map(
                     static fn(Item $item): StandingOfItem => new StandingOfItem(
                         ItemRow::of($item),
                         array_map(
-                            static fn(Discipline $function): StandingOfFunction => self::standing(
+                            static fn(string $function): StandingOfFunction => self::standing(
                                 $function,
                                 $questions->where('item_id', $item->id)->where('function', $function),
                                 $today,
                             ),
-                            Discipline::cases(),
+                            $functions,
                         ),
                     ),
                 )
@@ -63,7 +68,7 @@ final readonly class AssessmentReader
     }
 
     /** @param  Collection<int, Question>  $questions */
-    private static function standing(Discipline $function, Collection $questions, Day $today): StandingOfFunction
+    private static function standing(string $function, Collection $questions, Day $today): StandingOfFunction
     {
         $standing = Standing::of(
             $questions->map(static fn(Question $question): array => [$question->state, Day::parse($question->due_on)])->values()->all(),
@@ -81,6 +86,6 @@ final readonly class AssessmentReader
                     : $question->answeredBy->name ?? '',
             );
 
-        return new StandingOfFunction($function->value, $standing->value, $by->unique()->values()->all());
+        return new StandingOfFunction($function, $standing->value, $by->unique()->values()->all());
     }
 }

@@ -17,6 +17,7 @@ use App\Planning\Freshness;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
+use App\Vocabulary\ChoiceList;
 use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Impact\DispositionCost;
 use Orthotaxis\Core\Impact\Economics;
@@ -146,6 +147,7 @@ final readonly class MoneyReader
                 ];
             }
         }
+        $functions = ChoiceList::CompanyFunction->names();
         foreach ($answers as $answer) {
             if ($answer->one_time !== null) {
                 [$instead, $said] = $figures->amount(FigureKind::Answered, (string) $answer->id);
@@ -153,7 +155,7 @@ final readonly class MoneyReader
                 $rows[] = [
                     new MoneyRow(
                         item: $answer->item->number,
-                        what: "{$answer->function->name}: " . ($answer->answer ?: $answer->text),
+                        what: "{$functions[$answer->function]}: " . ($answer->answer ?: $answer->text),
                         amount: (string) $amount,
                         per_unit: null,
                         units: null,
@@ -196,6 +198,7 @@ final readonly class MoneyReader
      */
     private function each(ChangeRequest $request, Collection $answers, Figures $figures): array
     {
+        $functions = ChoiceList::CompanyFunction->names();
         $told = [];
         foreach ($request->items as $item) {
             [$amount, $said] = $figures->amount(FigureKind::Recurring, $item->number);
@@ -205,7 +208,7 @@ final readonly class MoneyReader
             if ($amount !== null || $answered->isNotEmpty()) {
                 $from =
                     $said === null
-                        ? $answered->map(static fn(Question $answer): string => $answer->function->name)->unique()->implode(', ')
+                        ? $answered->map(static fn(Question $answer): string => $functions[$answer->function])->unique()->implode(', ')
                         : 'Said';
                 $told[] = [$item, $from, Money::ofTenThousandths($amount ?? (int) $answered->sum('recurring')), $said];
             }

@@ -159,7 +159,8 @@ final readonly class TreeReader
             [$item->id],
         );
 
-        return Revision::query()->hydrate(array_map(get_object_vars(...), $rows))
+        return Revision::query()
+            ->hydrate(array_map(get_object_vars(...), $rows))
             ->load(['order', 'releasedBy'])
             ->toBase();
     }

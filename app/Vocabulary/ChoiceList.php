@@ -21,6 +21,9 @@ enum ChoiceList: string
     /** Where the wish for a change, or the report of a problem, comes from. */
     case Source = 'source';
 
+    /** A function of the company that a change is looked at by. */
+    case CompanyFunction = 'function';
+
     /**
      * @param  string  $chosen  that it is chosen already, and stays possible
      * @return array<string, string> name by code, of those that can be chosen, in the order they were set up
@@ -34,6 +37,13 @@ enum ChoiceList: string
             ->orderBy('id')
             ->pluck('name', 'code')
             ->all();
+    }
+
+    /** @return array<string, string> name by code, of all that there are, or have been */
+    public function names(): array
+    {
+        /** @var array<string, string> */
+        return DB::table('choices')->where('list', $this->value)->orderBy('id')->pluck('name', 'code')->all();
     }
 
     /** @return list<string> the codes of all that there are, or have been */

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Form;
 
-use Orthotaxis\Core\Assessment\Discipline;
-
 /** The question that is asked when a box is ticked or something is written. Tags name other controls of the same form. */
 final readonly class QuestionPlan
 {
     public function __construct(
-        public Discipline $function,
+        /** of the company, by its code */
+        public string $function,
         public string $topic,
         public string $text,
         /** sign-in name of a person, or a role */

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Support\Api;
 
 /** Orders that change how plants build. */
@@ -21,7 +22,8 @@ it('lets a change of manufacturing alone be planned: no new engineering revision
         ->choose('Signer', 'Helen Marsh')
         ->press('Save');
     $this->screen->choose('Outcome of 200-0030', 'Manufacturing only')->see('stays what it is');
-    $this->screen->press('Open for revision')->see('200-0030: nothing is changed yet.')->see('Samir Bello edits.');
+    $this->screen->pick('Add an affected item', '710-0002')->see('Thread locker, medium')->choose('Outcome of 710-0002', 'Item data only');
+    $this->screen->press('Open for revision')->see('200-0030, 710-0002: nothing is changed yet.')->see('Samir Bello edits.');
 });
 
 it('adds the line at its operation, with its minutes, and goes through review, signature and release', function (): void {
@@ -37,7 +39,24 @@ it('adds the line at its operation, with its minutes, and goes through review, s
         ->see('added');
     $this->screen->press('Edit operation 10')->type('Run, min', '1.45')->press('Save the operation')->see('1.45');
     $this->screen
+        ->visit('/orders/' . Built::$order . '/data/710-0002')
+        ->type('Lead time after', 'soon')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('Write whole working days, at most 3650.')
+        ->type('Lead time after', '12')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('changed')
+        ->type('Minimum lot at Weir after', '250')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('added')
+        ->type('Safety stock at Weir after', '40')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('added 2')
+        ->press('Undo')
+        ->see('added 1');
+    $this->screen
         ->visit('/changes/' . Built::$order)
+        ->see('Item data, 2 fields differ')
         ->see('complete, ')
         ->press('Send to review')
         ->see('Helen Marsh signs or sends it back.');
@@ -47,17 +66,27 @@ it('adds the line at its operation, with its minutes, and goes through review, s
         ->see('Thread locker, medium')
         ->see('1.45')
         ->see('only the building of it changes')
+        ->see('710-0002 Thread locker, medium, data A → B')
+        ->see('Minimum lot at Weir')
         ->type('Your password', 'quillback')
         ->press('Sign this page')
         ->see('A coordinator releases it.');
     $this->screen
         ->signIn('mira.okafor', '/changes/' . Built::$order)
         ->see('at Weir: manufacturing revision B is released')
+        ->see('data B hold from')
         ->press('Release')
         ->press('Release (cannot be undone)')
         ->see('■ accepted');
     $planning = strip_tags((string) file_get_contents(getenv('PLANNING_URL') . '/plants/Weir/200-0030'), '<td>');
     expect($planning)->toContain('Revision B')->toContain('<td>1.45</td>')->toContain('<td>710-0002</td>');
+    $data = strip_tags((string) file_get_contents(getenv('PLANNING_URL') . '/items/710-0002'), '<td>');
+    expect($data)->toContain('Revision B')->toContain('<td>minimum lot (Weir)</td><td>250</td>')->not->toContain('safety stock');
+    $later = date('Y-m-d', strtotime('+31 days'));
+    $this->screen
+        ->visit("/items/710-0002?view=data&on={$later}")
+        ->see('Minimum lot at Weir')
+        ->see(Built::$order);
     $this->screen->visit('/items/200-0030')->see('Engineering structure')->dontSee(Built::$order);
 });
 
@@ -90,4 +119,45 @@ it('catches one part in engineering and another in manufacturing', function (): 
         ->see('200-0051')
         ->see('Only in manufacturing');
     expect($this->screen->find('//table[starts-with(@aria-label, "Additions")]')?->getText())->toContain('200-0052');
+});
+
+it('has engineering beside the operations: taken over at one of them by keys, and taken back at one stroke', function (): void {
+    $this->screen
+        ->signIn('samir.bello', '/orders/ECO-00088/build/230-0001/Tarn')
+        ->see('1 engineering line open')
+        ->click('//input[@aria-label="Take over find 40, 230-0023"]')
+        ->type('So much of find 40', '3')
+        ->choose('At operation', '20 Fit the modules')
+        ->press('Take over 1')
+        ->see('of 1 pc open, 4 in all');
+    $this->screen
+        ->click('//input[@aria-label="Take over find 40, 230-0023"]')
+        ->type('So much of find 40', '9')
+        ->press('Take over 1')
+        ->see('1 pc of it are open');
+    $this->screen
+        ->type('So much of find 40', '1')
+        ->choose('At operation', '30 Connect and close')
+        ->press('Take over 1')
+        ->see('Every line is accounted for');
+    $this->screen->press('Undo')->see('of 1 pc open, 4 in all')->press('Undo')->see('of 4 pc open');
+});
+
+it('compares how two plants make one item, and rolls its cost up', function (): void {
+    $both = 'left=200-0010&right=200-0010&left_kind=manufacturing&right_kind=manufacturing&left_plant=Tarn&right_plant=Weir';
+    $this->screen
+        ->signIn('vera.stone', "/compare?{$both}")
+        ->see('Clean housing and rotor')
+        ->see('Tarn A, 8 at once → Weir A, 20 at once');
+    $this->screen
+        ->visit('/items/200-0001?kind=manufacturing&plant=Weir&view=cost')
+        ->see('Set-up at batch size')
+        ->see('200-0001 › 200-0050')
+        ->see('57 working days');
+    $this->screen
+        ->visit('/items/900-0001')
+        ->see('Used at operations')
+        ->see('Fit rotor and tube')
+        ->click('//a[normalize-space()="PUMP"]')
+        ->see('Work centre PUMP');
 });

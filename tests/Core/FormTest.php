@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use Orthotaxis\Core\Assessment\Discipline;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Form\Control;
 use Orthotaxis\Core\Form\ControlKind;
@@ -207,9 +206,7 @@ it('refuses what is no document', function (string $xml): void {
 /** @param  array<string, mixed>  $more */
 function plan(array $more = []): QuestionPlan
 {
-    return new QuestionPlan(
-        ...['function' => Discipline::Quality, 'topic' => 'other', 'text' => 'When?', 'to' => 'quality', 'days' => 7] + $more,
-    );
+    return new QuestionPlan(...['function' => 'quality', 'topic' => 'other', 'text' => 'When?', 'to' => 'quality', 'days' => 7] + $more);
 }
 
 /**

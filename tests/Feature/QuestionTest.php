@@ -117,3 +117,25 @@ it('refuses a question that says too little, and saves nothing', function (array
     [['due_on' => '2020-01-01'], 'due_on'],
     [['due_on' => 'soon'], 'due_on'],
 ]);
+
+it('asks by the functions that are set up; one that is retired is asked no more, and keeps what it was asked', function (): void {
+    ($this->ask)(['function' => 'logistics'])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['function']]);
+    DB::table('choices')->insert(['list' => 'function', 'code' => 'logistics', 'name' => 'Logistics']);
+    $functions = fn(string $standing): array => collect(
+        ($this->ask)(['function' => 'logistics', 'to' => 'nils'])
+            ->assertOk()
+            ->json('grid.1.functions'),
+    )
+        ->where('standing', $standing)
+        ->pluck('function')
+        ->all();
+    expect($functions('waiting'))->toBe(['logistics']);
+    DB::table('choices')
+        ->where('code', 'logistics')
+        ->update(['retired' => true]);
+    ($this->ask)(['function' => 'logistics'])->assertStatus(422);
+    $page = $this->world->as('mira', 'GET', "/requests/{$this->request}/questions")->json();
+    expect(array_column($page['grid'][1]['functions'], 'function'))->toContain('logistics');
+});

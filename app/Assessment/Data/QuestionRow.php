@@ -9,7 +9,6 @@ use App\Assessment\Topic;
 use App\Attachments\Data\ChangeFileRow;
 use App\People\Models\Person;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Assessment\Discipline;
 use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\Money;
@@ -20,7 +19,7 @@ final readonly class QuestionRow
     private function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public string $item,
-        #[OA\Property(enum: Discipline::class)] public string $function,
+        #[OA\Property(description: 'its code')] public string $function,
         #[OA\Property(enum: Topic::class)] public string $topic,
         #[OA\Property] public string $text,
         #[OA\Property(description: 'the person or the role')] public string $asked,
@@ -46,7 +45,7 @@ final readonly class QuestionRow
         return new self(
             id: $question->id,
             item: $question->item->number,
-            function: $question->function->value,
+            function: $question->function,
             topic: $question->topic->value,
             text: $question->text,
             asked: $question->person->name ?? ($question->role?->label() ?? ''),

@@ -6,7 +6,6 @@ namespace App\Assessment\Data;
 
 use App\Http\Api\ListOf;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Assessment\Discipline;
 use Orthotaxis\Core\Assessment\Standing;
 
 #[OA\Schema]
@@ -14,7 +13,7 @@ final readonly class StandingOfFunction
 {
     /** @param  list<string>  $by  who answered, or who is waited for */
     public function __construct(
-        #[OA\Property(enum: Discipline::class)] public string $function,
+        #[OA\Property(description: 'its code')] public string $function,
         #[OA\Property(enum: Standing::class)] public string $standing,
         #[ListOf('string')] public array $by,
     ) {}

@@ -8,10 +8,10 @@ use App\Assessment\Topic;
 use App\Days\Today;
 use App\People\Models\Person;
 use App\People\Role;
+use App\Vocabulary\ChoiceList;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Assessment\Discipline;
 
 /** One thing asked about some items. */
 #[
@@ -19,7 +19,7 @@ use Orthotaxis\Core\Assessment\Discipline;
         required: ['items', 'function', 'topic', 'text', 'to', 'due_on'],
         properties: [
             new OA\Property(property: 'items', type: 'array', items: new OA\Items(type: 'string')),
-            new OA\Property(property: 'function', type: 'string', enum: Discipline::class),
+            new OA\Property(property: 'function', type: 'string'),
             new OA\Property(property: 'topic', type: 'string', enum: Topic::class),
             new OA\Property(property: 'text', type: 'string'),
             new OA\Property(
@@ -39,7 +39,7 @@ final class NewQuestion extends FormRequest
         return [
             'items' => 'required|array|min:1|max:50',
             'items.*' => 'required|string|max:60|distinct',
-            'function' => ['required', Rule::enum(Discipline::class)],
+            'function' => ['required', ChoiceList::CompanyFunction->isOffered()],
             'topic' => ['required', Rule::enum(Topic::class)],
             'text' => 'required|string|max:2000',
             'due_on' => 'required|bail|string|date_format:Y-m-d|after_or_equal:' . Today::day(),

@@ -13,7 +13,6 @@ use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Orthotaxis\Core\Assessment\Discipline;
 use Orthotaxis\Core\Assessment\QuestionState;
 
 /**
@@ -22,7 +21,7 @@ use Orthotaxis\Core\Assessment\QuestionState;
  * @property int $id
  * @property int $request_id
  * @property int $item_id
- * @property Discipline $function
+ * @property string $function of the company, by its code
  * @property Topic $topic
  * @property string $text
  * @property ?int $person_id
@@ -48,7 +47,6 @@ final class Question extends Model
     public $timestamps = false;
 
     protected $casts = [
-        'function' => Discipline::class,
         'topic' => Topic::class,
         'role' => Role::class,
         'state' => QuestionState::class,

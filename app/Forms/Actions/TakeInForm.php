@@ -139,7 +139,7 @@ final readonly class TakeInForm
             $number,
             [$proposal->item],
             [
-                'function' => $plan->function->value,
+                'function' => $plan->function,
                 'topic' => $plan->topic,
                 'text' => mb_substr($proposal->after, 0, 2000),
                 'due_on' => (string) $proposal->due,

@@ -6,7 +6,6 @@ namespace App\Forms\Data;
 
 use App\Assessment\Topic;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Assessment\Discipline;
 use Orthotaxis\Core\Form\Mapping;
 use Orthotaxis\Core\Form\QuestionPlan;
 use Orthotaxis\Core\Form\RecordField;
@@ -22,10 +21,7 @@ final readonly class MappingRow
         #[OA\Property(enum: RecordField::class, nullable: true)] public ?string $fill,
         #[OA\Property(enum: TagUse::class)] public string $use,
         #[OA\Property(description: 'that it corrects', enum: RecordField::class, nullable: true)] public ?string $field,
-        #[
-            OA\Property(description: 'that is asked; this and what follows for a question', enum: Discipline::class, nullable: true),
-        ]
-        public ?string $function,
+        #[OA\Property(description: 'that is asked; this and what follows for a question', nullable: true)] public ?string $function,
         #[OA\Property(enum: Topic::class, nullable: true)] public ?string $topic,
         #[OA\Property(nullable: true)] public ?string $text,
         #[OA\Property(description: 'sign-in name of a person, or a role', nullable: true)] public ?string $to,
@@ -70,7 +66,7 @@ final readonly class MappingRow
             question: $use !== TagUse::Question
                 ? null
                 : new QuestionPlan(
-                    function: Discipline::from((string) $this->function),
+                    function: (string) $this->function,
                     topic: (string) $this->topic,
                     text: (string) $this->text,
                     to: (string) $this->to,

@@ -6,7 +6,6 @@ namespace App\Forms\Data;
 
 use App\People\Role;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Assessment\Discipline;
 use Orthotaxis\Core\Form\Proposal;
 use Orthotaxis\Core\Form\TagUse;
 
@@ -21,7 +20,7 @@ final readonly class ProposalRow
         #[OA\Property(description: 'of a field, as it is now')] public string $before,
         #[OA\Property(description: 'the new value, the finding, the question')] public string $after,
         #[OA\Property(description: 'that a question is about')] public string $item,
-        #[OA\Property(enum: Discipline::class, nullable: true)] public ?string $function,
+        #[OA\Property(nullable: true)] public ?string $function,
         #[OA\Property(description: 'whom a question is put to')] public ?string $asked,
         #[OA\Property] public ?string $due_on,
         #[OA\Property(description: 'why it cannot be taken in')] public ?string $fault,
@@ -39,7 +38,7 @@ final readonly class ProposalRow
             before: $proposal->before,
             after: $proposal->use === TagUse::Attachment ? '' : $proposal->after,
             item: $proposal->item,
-            function: $proposal->question?->function->value,
+            function: $proposal->question?->function,
             asked: $to === null ? null : Role::tryFrom($to)?->label() ?? ($names[$to] ?? $to),
             due_on: $proposal->due?->__toString(),
             fault: $proposal->fault,

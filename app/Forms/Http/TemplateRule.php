@@ -12,7 +12,6 @@ use App\Vocabulary\ChoiceList;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Assessment\Discipline;
 use Orthotaxis\Core\Form\RecordField;
 use Orthotaxis\Core\Form\TagUse;
 
@@ -49,7 +48,7 @@ final class TemplateRule extends FormRequest
             'mapping.*.fill' => ['nullable', Rule::enum(RecordField::class)],
             'mapping.*.use' => ['required', Rule::enum(TagUse::class)],
             'mapping.*.field' => ['nullable', Rule::enum(RecordField::class)],
-            'mapping.*.function' => [$question, 'nullable', Rule::enum(Discipline::class)],
+            'mapping.*.function' => [$question, 'nullable', ChoiceList::CompanyFunction->isOffered()],
             'mapping.*.topic' => [$question, 'nullable', Rule::enum(Topic::class)],
             'mapping.*.text' => [$question, 'nullable', 'string', 'max:500'],
             'mapping.*.to' => [$question, 'nullable', Rule::in([...array_column(Role::cases(), 'value'), ...$people])],

@@ -5,7 +5,8 @@ import { today } from '../lib/format';
 import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
-import { functions, groups, topics } from '../lib/words';
+import { groups, topics } from '../lib/words';
+import { offered } from '../lib/choices';
 import { Button } from '../ui/Button';
 import { DateInput } from '../ui/DateInput';
 import { Field } from '../ui/Field';
@@ -21,7 +22,7 @@ export function AskQuestion({ request }: { request: Schemas['RequestData'] }) {
   const [open, setOpen] = useState(false);
   const [items, setItems] = useState<string[]>(request.items.slice(0, 1).map(({ number }) => number));
   const [topic, setTopic] = useState<Body['topic']>('feasible');
-  const [by, setBy] = useState<Body['function'] | ''>('');
+  const [by, setBy] = useState('');
   const [to, setTo] = useState('');
   const [text, setText] = useState<string>(topics.feasible);
   const [due, setDue] = useState('');
@@ -31,7 +32,7 @@ export function AskQuestion({ request }: { request: Schemas['RequestData'] }) {
       told(
         api.POST('/api/requests/{number}/questions', {
           params: { path: { number: request.number } },
-          body: { items, topic, function: by as Body['function'], to, text, due_on: due },
+          body: { items, topic, function: by, to, text, due_on: due },
         }),
       ),
     () => {
@@ -68,7 +69,7 @@ export function AskQuestion({ request }: { request: Schemas['RequestData'] }) {
       </fieldset>
       <div className="grid gap-3 md:grid-cols-4">
         <Field label="Function" error={error('function')}>
-          <Select value={by} onChange={setBy} options={functions} />
+          <Select value={by} onChange={setBy} options={offered('function')} />
         </Field>
         <Field label="To" error={error('to')}>
           <Select

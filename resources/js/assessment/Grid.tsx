@@ -1,5 +1,6 @@
 import type { Schemas } from '../lib/api';
-import { functions, standings } from '../lib/words';
+import { nameOf } from '../lib/choices';
+import { standings } from '../lib/words';
 import { DataTable, type Column } from '../ui/DataTable';
 import { itemColumn } from '../ui/table/columns';
 
@@ -11,11 +12,11 @@ const wordsOf = (row: Row, key: string) => {
   return cell === undefined ? '' : [standings[cell.standing].word, ...cell.by].join(', ');
 };
 
-const columns: Column<Row>[] = [
+const columns = (functions: string[]): Column<Row>[] => [
   itemColumn(({ item }) => item),
-  ...Object.entries(functions).map(([key, head]): Column<Row> => ({
+  ...functions.map((key): Column<Row> => ({
     id: key,
-    head,
+    head: nameOf('function', key),
     text: (row) => wordsOf(row, key),
     cell: (row) => {
       const cell = cellOf(row, key);
@@ -31,21 +32,22 @@ const columns: Column<Row>[] = [
   })),
 ];
 
-const whole = [
+const whole = (functions: string[]) => [
   { head: 'Item', text: ({ item }: Row) => item.number },
   { head: 'Title', text: ({ item }: Row) => item.title },
-  ...Object.entries(functions).map(([key, head]) => ({ head, text: (row: Row) => wordsOf(row, key) })),
+  ...functions.map((key) => ({ head: nameOf('function', key), text: (row: Row) => wordsOf(row, key) })),
 ];
 
 /** Affected items by function: who answered, who is waited for. */
 export function Grid({ grid }: { grid: Row[] }) {
+  const functions = grid[0]?.functions.map((one) => one.function) ?? [];
   return (
     <DataTable
       label="Affected items by function"
       exportName="items-by-function"
       rows={grid}
-      columns={columns}
-      whole={whole}
+      columns={columns(functions)}
+      whole={whole(functions)}
       keyOf={({ item }) => item.number}
       rowHeight={48}
       empty="No item is affected."

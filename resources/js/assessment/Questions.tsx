@@ -5,7 +5,8 @@ import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
-import { functions, topics } from '../lib/words';
+import { topics } from '../lib/words';
+import { nameOf } from '../lib/choices';
 import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { ItemNumber } from '../ui/Num';
@@ -53,7 +54,7 @@ function Row({ question, open, mayAsk }: { question: Question; open: boolean; ma
     <li className="space-y-1 border-t border-rule px-2 py-1.5 first:border-t-0">
       <div className="flex flex-wrap gap-x-3 text-sm text-soft">
         <ItemNumber number={question.item} />
-        <span>{functions[question.function]}</span>
+        <span>{nameOf('function', question.function)}</span>
         <span>{topics[question.topic]}</span>
         <span>
           <Person name={question.asked_by} /> asks {question.asked}, by {day(question.due_on)}

@@ -1,7 +1,7 @@
 import type { Schemas } from '../lib/api';
-import { allOf } from '../lib/choices';
+import { allOf, nameOf } from '../lib/choices';
 import { day } from '../lib/format';
-import { functions, priorities, tagUses } from '../lib/words';
+import { priorities, tagUses } from '../lib/words';
 import { DataTable, type Column } from '../ui/DataTable';
 import { tickColumn } from '../ui/table/columns';
 
@@ -67,7 +67,7 @@ function Becomes({ row }: { row: Proposal }) {
       {row.use === 'attachment' && 'The picture in the form'}
       {row.use === 'question' && (
         <p className="text-sm text-soft">
-          {row.function != null && functions[row.function]}, put to {row.asked}
+          {row.function != null && nameOf('function', row.function)}, put to {row.asked}
           {row.item !== '' && (
             <>
               , about <span className="font-mono">{row.item}</span>

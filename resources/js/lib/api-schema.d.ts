@@ -2065,8 +2065,8 @@ export interface components {
         QuestionRow: {
             id: number;
             item: string;
-            /** @enum {string} */
-            function: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance";
+            /** @description its code */
+            function: string;
             /** @enum {string} */
             topic: "feasible" | "tooling" | "certificate" | "stock" | "cost" | "other";
             text: string;
@@ -2090,8 +2090,8 @@ export interface components {
             file: components["schemas"]["ChangeFileRow"] | null;
         };
         StandingOfFunction: {
-            /** @enum {string} */
-            function: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance";
+            /** @description its code */
+            function: string;
             /** @enum {string} */
             standing: "not_asked" | "overdue" | "waiting" | "answered" | "no_effect";
             by: string[];
@@ -2120,8 +2120,7 @@ export interface components {
         NewQuestion: {
             /** @description One thing asked about some items. */
             items: string[];
-            /** @enum {string} */
-            function: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance";
+            function: string;
             /** @enum {string} */
             topic: "feasible" | "tooling" | "certificate" | "stock" | "cost" | "other";
             text: string;
@@ -2567,11 +2566,8 @@ export interface components {
              * @enum {string|null}
              */
             field?: "title" | "description" | "priority" | "reason" | "source" | "site" | "number" | "raised_by" | "raised_on" | "items" | "reports" | "finding" | "handed_by" | "today" | null;
-            /**
-             * @description that is asked; this and what follows for a question
-             * @enum {string|null}
-             */
-            function?: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance" | null;
+            /** @description that is asked; this and what follows for a question */
+            function?: string | null;
             /** @enum {string|null} */
             topic?: "feasible" | "tooling" | "certificate" | "stock" | "cost" | "other" | null;
             text?: string | null;
@@ -2599,8 +2595,7 @@ export interface components {
             after: string;
             /** @description that a question is about */
             item: string;
-            /** @enum {string|null} */
-            function: "design" | "manufacturing" | "purchasing" | "quality" | "service" | "finance" | null;
+            function: string | null;
             /** @description whom a question is put to */
             asked: string | null;
             due_on: string | null;
@@ -4157,7 +4152,7 @@ export interface components {
         /** @description One of a list that people choose from. */
         ChoiceRow: {
             /** @enum {string} */
-            list: "site" | "reason" | "source";
+            list: "site" | "reason" | "source" | "function";
             code: string;
             name: string;
             /** @description offered no longer */
@@ -4171,7 +4166,7 @@ export interface components {
         };
         NewChoice: {
             /** @enum {string} */
-            list: "site" | "reason" | "source";
+            list: "site" | "reason" | "source" | "function";
             code: string;
             name: string;
         };

@@ -69,15 +69,6 @@ export const changeTypes = { report: 'Problem report', request: 'Change request'
 
 export const attachmentRoles = { evidence: 'Evidence', mark_up: 'Mark-up', form: 'Form', answer: 'Answer' } as const;
 
-export const functions = {
-  design: 'Design',
-  manufacturing: 'Manufacturing',
-  purchasing: 'Purchasing',
-  quality: 'Quality',
-  service: 'Service',
-  finance: 'Finance',
-} as const;
-
 export const topics = {
   feasible: 'Is it feasible?',
   tooling: 'What tooling is needed?',

@@ -11,7 +11,8 @@ import type { Schemas } from '../lib/api';
 import { amount, count, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { RequestFacts } from '../requests/RequestFacts';
-import { dispositions, functions, reachReasons, states, supplyKinds } from '../lib/words';
+import { dispositions, reachReasons, states, supplyKinds } from '../lib/words';
+import { nameOf } from '../lib/choices';
 import { itemColumns } from '../structures/itemColumns';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
@@ -187,7 +188,7 @@ function Answers({ number }: { number: string }) {
                 .filter(({ state }) => state !== 'withdrawn')
                 .map((one) => (
                   <li key={one.id} className="border-t border-rule py-1 first:border-t-0">
-                    <span className="font-mono text-sm">{one.item}</span> {functions[one.function]}: {one.text}{' '}
+                    <span className="font-mono text-sm">{one.item}</span> {nameOf('function', one.function)}: {one.text}{' '}
                     {one.state === 'waiting' ? (
                       <span className="text-warn">
                         {one.asked} has not answered, due {day(one.due_on)}

@@ -10,6 +10,11 @@ const lists = [
   { list: 'site', head: 'Sites', about: 'A site is a plant as well: it may have manufacturing structures of its own.' },
   { list: 'reason', head: 'Reasons', about: 'Why a change is asked for.' },
   { list: 'source', head: 'Sources', about: 'Where a report or a request comes from.' },
+  {
+    list: 'function',
+    head: 'Functions',
+    about: 'Of the company, by which a request is assessed: each may be asked about each item.',
+  },
 ] as const;
 
 /** What people choose from when they report a problem or raise a request. */
@@ -17,7 +22,7 @@ export function ChoicesPage() {
   const choices = useQuery(queries.choices());
   const maySet = useMay('set_up');
   return (
-    <Page title="Sites, reasons and sources" over="Set-up">
+    <Page title="Sites, reasons, sources and functions" over="Set-up">
       <Loading query={choices}>
         {(rows) => (
           <div className="max-w-4xl space-y-8">

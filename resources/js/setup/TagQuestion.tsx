@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
-import { functions, groups, topics } from '../lib/words';
+import { groups, topics } from '../lib/words';
+import { offered } from '../lib/choices';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { Select } from '../ui/Select';
@@ -40,7 +41,11 @@ export function TagQuestion({ row, controls, set, error }: Props) {
         <Input value={row.text ?? ''} onChange={(event) => set({ text: event.target.value })} />
       </Field>
       <Field label="Function" error={error('function')}>
-        <Select value={row.function ?? ''} onChange={(by) => set({ function: by })} options={functions} />
+        <Select
+          value={row.function ?? ''}
+          onChange={(by) => set({ function: by })}
+          options={offered('function', row.function ?? '')}
+        />
       </Field>
       <Field label="What" error={error('topic')}>
         <Select value={row.topic ?? ''} onChange={(topic) => set({ topic })} options={topics} />

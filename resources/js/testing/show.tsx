@@ -39,6 +39,12 @@ export const choices = [
   choice('source', 'shop_floor', 'Shop floor'),
   choice('source', 'supplier', 'Supplier'),
   choice('source', 'audit', 'Audit'),
+  choice('function', 'design', 'Design'),
+  choice('function', 'manufacturing', 'Manufacturing'),
+  choice('function', 'purchasing', 'Purchasing'),
+  choice('function', 'quality', 'Quality'),
+  choice('function', 'service', 'Service'),
+  choice('function', 'finance', 'Finance'),
 ];
 
 /** Somebody who reads and does nothing. */

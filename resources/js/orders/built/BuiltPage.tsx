@@ -45,8 +45,10 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
   const acts = useBuilt(redline);
   const [params, setParams] = useSearchParams();
   const take = useTakeInto(redline);
+  // What was there to begin with stays, so that it can say that nothing is open any more.
+  const [begun] = useState(redline.open > 0);
   const [parts, setParts] = useState<Record<string, string>>({});
-  const beside = redline.may_edit && (params.get('beside') ?? (redline.open > 0 ? 'engineering' : 'none')) !== 'none';
+  const beside = redline.may_edit && (params.get('beside') ?? (begun ? 'engineering' : 'none')) !== 'none';
   const turnBeside = () =>
     setParams(
       (before) => {
