@@ -241,11 +241,12 @@ final readonly class OrderReader
                 sequence: $this->sequences->of($row->item),
             ),
             works: $row->works
-                // What was begun and undone again, and is no revision of the item itself, is no work: nothing of it would be released.
+                // What was begun and undone again, or whose edits come to nothing, and is no revision of the item itself, is no work:
+                // nothing of it would be released.
                 ->filter(
                     static fn(WorkRecord $work): bool => $work->kind === Subject::ENGINEERING
                         ? $row->outcome === Outcome::Revise
-                        : $work->holding()->isNotEmpty(),
+                        : count($works[$work->id]->changes()) > 0 || $works[$work->id]->broken !== [],
                 )
                 ->map(static fn(WorkRecord $work): Work => $works[$work->id])
                 ->values()

@@ -51,9 +51,10 @@ it('adds the line at its operation, with its minutes, and goes through review, s
         ->see('added')
         ->type('Safety stock at Weir after', '40')
         ->keys(WebDriverKeys::ENTER)
-        ->see('added 2')
+        ->click('//button[starts-with(normalize-space(), "Show differences only")]')
+        ->see('Safety stock at Weir')
         ->press('Undo')
-        ->see('added 1');
+        ->dontSee('Safety stock at Weir');
     $this->screen
         ->visit('/changes/' . Built::$order)
         ->see('Item data, 2 fields differ')

@@ -227,3 +227,13 @@ it('names two orders that change the data of one item', function (): void {
     ($this->set)('200-0040', ['pack' => '6'])->assertOk();
     expect($collisions())->toBe([$this->order => ['200-0010', '200-0040']]);
 });
+
+it('releases nothing where edits come to nothing', function (): void {
+    World::planningTakes();
+    $this->world->edit($this->order, 'change', 30, ['quantity' => '8'])->assertOk();
+    ($this->set)('200-0010', ['lead_time_days' => '12'])->assertOk();
+    ($this->set)('200-0010', ['lead_time_days' => ''])->assertOk();
+    expect(($this->shown)('200-0010'))->toMatchArray(['becomes' => null, 'can_undo' => true]);
+    $this->world->released($this->order);
+    expect(DB::table('contents')->where('kind', 'item_data')->pluck('code')->all())->toBe(['A']);
+});

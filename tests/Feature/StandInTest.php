@@ -216,3 +216,52 @@ it('shows a document with its lines, and nothing of what is written in them as a
         ->and(Http::get("{$this->planning->address}/documents/PO-9")->body())
         ->toContain('Planning knows no such document.');
 });
+
+it(
+    'keeps what plants build and what is known of items by revision; what goes takes nothing with it that has its number now',
+    function (): void {
+        $this->planning->load(
+            array_map(static fn(string $number): array => StandIn::item($number, 'make'), ['200-0010', '200-0040', '200-0041']),
+        );
+        $entry = static fn(
+            int $number,
+            string $action,
+            string $more,
+        ): string => "<entry number=\"{$number}\" action=\"{$action}\" item=\"200-0010\" revision=\"B\" {$more}/>";
+        $line = 'structure="manufacturing" plant="Weir" find="10" quantity="0.5" unit="m"';
+        $entries = [
+            $entry(1, 'supersede', 'structure="manufacturing" plant="Weir" supersedes="A" batch="20"'),
+            $entry(2, 'add', "{$line} component=\"200-0041\""),
+            $entry(3, 'remove', "{$line} component=\"200-0040\""),
+            $entry(4, 'supersede', 'structure="item_data" supersedes="A"'),
+            $entry(5, 'change', 'structure="item_data" field="minimum_lot" of="Weir" value="250"'),
+            $entry(6, 'remove', 'structure="item_data" field="supplier" value="Riverton"'),
+            $entry(7, 'add', 'structure="item_data" field="replaced_by" value="999-9999"'),
+        ];
+        $answers = $this->planning
+            ->shown()
+            ->withHeaders(['Idempotency-Key' => 'ECO-00002_1'])
+            ->withBody(
+                '<handOver xmlns="urn:orthotaxis:hand-over:2" order="ECO-00002" number="1" written="2026-11-23T09:00:00Z" effectiveFrom="2027-02-01"><title>T</title>' .
+                    implode('', $entries) .
+                    '</handOver>',
+                'application/xml',
+            )
+            ->post('/hand-overs')
+            ->throw()
+            ->json('entries');
+        expect(array_column($answers, 'answer'))
+            ->toBe(['taken', 'taken', 'taken', 'taken', 'taken', 'taken', 'refused'])
+            ->and($answers[6]['reason'])
+            ->toBe('Item 999-9999 is not known to planning.');
+        $page = fn(string $path): string => strip_tags(Http::get("{$this->planning->address}{$path}")->body(), '<td>');
+        expect($page('/plants/Weir/200-0010'))
+            ->toContain('<td>200-0041</td>')
+            ->not->toContain('200-0040')
+            ->and($page('/items/200-0010'))
+            ->toContain('<td>minimum lot (Weir)</td><td>250</td>')
+            ->not->toContain('Riverton')
+            ->and($page('/'))
+            ->toContain('Data of items');
+    },
+);
