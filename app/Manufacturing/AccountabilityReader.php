@@ -54,12 +54,8 @@ final readonly class AccountabilityReader
         $order = ChangeOrder::query()->where('number', $number)->first() ?? throw Refusal::at('order', "There is no order {$number}.");
         $row =
             $order->items()->where('item_id', $item->id)->first() ?? throw Refusal::at('order', "{$number} does not name {$item->number}.");
-        $built = array_values(
-            array_filter(
-                $this->ordered->of($order, $this->orders->toCore($order), $plant),
-                static fn(BuiltAt $one): bool => $one->item->number === $item->number,
-            ),
-        );
+        $all = $this->ordered->of($order, $this->orders->toCore($order), $plant);
+        $built = array_values(array_filter($all, static fn(BuiltAt $one): bool => $one->item->number === $item->number));
         $chosen = self::at($built, $plant);
 
         return $this->page(
@@ -69,6 +65,7 @@ final readonly class AccountabilityReader
             $chosen->engineering ?? new Structure(),
             BuildsOfOrder::day($order),
             UnderOrder::of($order, $row, $chosen->plant ?? '', self::mayEdit($by, $order)),
+            $all,
         );
     }
 
@@ -85,7 +82,10 @@ final readonly class AccountabilityReader
             : array_values(array_filter($built, static fn(BuiltAt $one): bool => $one->plant === $plant))[0] ?? null;
     }
 
-    /** @param  list<BuiltAt>  $built */
+    /**
+     * @param  list<BuiltAt>  $built  of the item
+     * @param  list<BuiltAt>  $coming  all that the order makes
+     */
     private function page(
         Item $item,
         ?BuiltAt $chosen,
@@ -93,8 +93,9 @@ final readonly class AccountabilityReader
         Structure $engineering,
         Day $day,
         ?UnderOrder $order,
+        array $coming = [],
     ): AccountabilityPage {
-        $of = $chosen === null ? Accountability::of($engineering, []) : $this->plants->account([$chosen], $day)[0];
+        $of = $chosen === null ? Accountability::of($engineering, []) : $this->plants->account([$chosen], $day, $coming)[0];
         $numbers = [];
         foreach ([...array_merge(...array_column($of->lines, 'shares')), ...$of->additions] as $share) {
             array_push($numbers, $share->part->component(), ...$share->part->through);

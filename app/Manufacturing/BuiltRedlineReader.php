@@ -42,9 +42,8 @@ final readonly class BuiltRedlineReader
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
         $core = $this->orders->toCore($order);
         $row = $order->items->firstOrFail(static fn(OrderItem $row): bool => $row->item->number === $item);
-        $built = collect($this->ordered->of($order, $core, $plant))->firstOrFail(
-            static fn(BuiltAt $one): bool => $one->item->number === $item && $one->plant === $plant,
-        );
+        $all = $this->ordered->of($order, $core, $plant);
+        $built = collect($all)->firstOrFail(static fn(BuiltAt $one): bool => $one->item->number === $item && $one->plant === $plant);
         $work = collect($core->item($item)->works)->first(
             static fn(Work $work): bool => (string) $work->subject === (string) new Subject(ManufacturingContents::NAME, $item, $plant),
         );
@@ -81,7 +80,7 @@ final readonly class BuiltRedlineReader
             difference: (string) UnitCostData::total(...$cost)->minus(UnitCostData::total(...$costBefore)),
             work_centres: array_values($centres->map(WorkCentreRow::of(...))->all()),
             faults: $after->faults(),
-            open: count($this->plants->account([$built], BuildsOfOrder::day($order))[0]->open()),
+            open: count($this->plants->account([$built], BuildsOfOrder::day($order), $all)[0]->open()),
         );
     }
 

@@ -66,13 +66,22 @@ final readonly class PlantStructures
      * How each accounts for engineering, asked a fixed number of times.
      *
      * @param  list<BuiltAt>  $built
+     * @param  list<BuiltAt>  $coming  what an order makes of the same and of others: kits among them are taken as they will be
      * @return list<Accountability> in the same order
      *
      * @throws Refusal when a kit contains itself
      */
-    public function account(array $built, Day $day): array
+    public function account(array $built, Day $day, array $coming = []): array
     {
-        $below = $this->below($built, $day);
+        $all = [...$built, ...$coming];
+        $below = $this->below($all, $day);
+        foreach ($all as $one) {
+            // Of a kit engineering declares nothing; what has no lines is none, unless it had some.
+            $isKit = count($one->content->structure) > 0 || isset($below[$one->plant][$one->item->number]);
+            if ($isKit && count($one->engineering) === 0) {
+                $below[$one->plant][$one->item->number] = array_values($one->content->structure->lines);
+            }
+        }
 
         return array_map(
             static fn(BuiltAt $one): Accountability => Accountability::of(

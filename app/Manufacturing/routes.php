@@ -25,6 +25,7 @@ Route::controller(BuiltController::class)
     ->group(static function (): void {
         Route::post('/taken-over', 'takeOver')->middleware(Ability::ReviseStructure->gate());
         Route::post('/records', 'record')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/kits', 'kit')->middleware(Ability::ReviseStructure->gate());
         Route::get('/redline', 'show');
         Route::post('/edits', 'edit')->middleware(Ability::ReviseStructure->gate());
         Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());

@@ -10,6 +10,10 @@ use Orthotaxis\Core\Change\Order;
 /** What an order makes of the work of plants: known on a floor above. */
 interface WorkOfPlants
 {
-    /** @return list<UnitChange> by item and plant, of those that the order changes; asked a fixed number of times, and once for each plant */
+    /**
+     * Asked a fixed number of times for each plant.
+     *
+     * @return list<UnitChange> by item and plant, of those that the order changes
+     */
     public function changes(ChangeOrder $order, Order $core): array;
 }

@@ -43,8 +43,8 @@ final readonly class TakeOver
     }
 
     /**
-     * Some lines taken over by hand, at an operation, whole or in part. Of 8 screws 2 are taken over at operation 10: a line of the plant of
-     * its own, and 6 stay open. Where the plant has one line left that stands for it, that becomes it.
+     * Some lines taken over by hand, at an operation, whole or in part. Of 8 screws 2 are taken over at operation 10: a line of its own at
+     * the plant, and 6 stay open. Where the plant has one line left that stands for it, that becomes it.
      *
      * @param  Structure  $built  of the item at the plant
      * @param  array<string, string>  $parts  so much of a line, in the unit in which it is open, by key; empty: all that is open

@@ -11,8 +11,8 @@ use Symfony\Component\Finder\Finder;
 const ROOMS = [
     ['lib'],
     ['ui'],
-    ['attachments', 'assessment', 'imports', 'manufacturing', 'people', 'planning', 'register', 'setup'],
-    ['documents', 'desk', 'releases'],
+    ['attachments', 'assessment', 'imports', 'manufacturing', 'people', 'planning', 'register'],
+    ['documents', 'desk', 'releases', 'setup'],
     ['structures'],
     ['problems', 'requests'],
     ['orders', 'reach', 'cutin'],

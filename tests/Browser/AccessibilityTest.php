@@ -58,7 +58,7 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'a structure being revised' => ['edda.roth', '/orders/ECO-00086/revise/300-0010', 'missing for the next step'],
     'what a plant builds, under an order' => ['samir.bello', '/orders/ECO-00088/build/230-0001/Tarn', 'Seal the lid'],
     'data of an item, under an order' => ['edda.roth', '/orders/ECO-00086/data/310-0003', 'Quantity per pack'],
-    'data of an item' => ['vera.stone', '/items/200-0051?view=data', 'When they changed'],
+    'data of an item' => ['vera.stone', '/items/200-0051?view=data', 'What changed'],
     'a routing' => ['vera.stone', '/items/200-0010?kind=manufacturing&plant=Weir&view=routing', 'at once'],
     'a review' => ['helen.marsh', '/orders/ECO-00084/review', 'Sign this page'],
 ]);

@@ -7,6 +7,7 @@ use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Manufacturing\Accountability;
 use Orthotaxis\Core\Manufacturing\Accounted;
+use Orthotaxis\Core\Manufacturing\GatherIntoKit;
 use Orthotaxis\Core\Manufacturing\ManufacturingContent;
 use Orthotaxis\Core\Manufacturing\PutOnRecord;
 use Orthotaxis\Core\Manufacturing\TakeOffRecord;
@@ -234,3 +235,44 @@ it('leaves nothing open once all is taken over by hand, wherever', function (): 
         expect(Accountability::of($engineering, array_values($built->lines))->open())->toBe([]);
     });
 });
+
+it('gathers lines into a kit that goes on standing for them', function (): void {
+    $engineering = Make::pumpHead();
+    $built = plantOf($engineering);
+    $small = ['at-clamp', 'at-screw'];
+    $edits = GatherIntoKit::of($built, new Structure(), $small, '200-0900');
+    $now = taken($built, [$edits->ofItem]);
+    $kit = taken(new Structure(), [$edits->ofKit]);
+    expect(
+        array_map(
+            static fn(Line $line): string => "{$line->find} {$line->quantity} {$line->component} {$line->operation}",
+            array_values($now->lines),
+        ),
+    )
+        ->toBe(['10 1 200-0011 10', '50 0.5 200-0040 20', '60 1 200-0900 20'])
+        ->and(
+            array_map(
+                static fn(Line $line): string => "{$line->find} {$line->quantity} {$line->component} {$line->operation} {$line->takesOver}",
+                array_values($kit->lines),
+            ),
+        )
+        ->toBe(['60 2 200-0042  clamp', '70 6 600-0014  screw']);
+    $of = Accountability::of($engineering, array_values($now->lines), ['200-0900' => array_values($kit->lines)]);
+    expect($of->open())->toBe([])->and($of->additions)->toBe([]);
+    // More of it later: the kit is there, and gets them as well.
+    $more = GatherIntoKit::of($now, $kit, ['at-tube'], '200-0900');
+    expect([count($more->ofItem), $more->ofKit[0]->fields()['find']])->toBe([1, '50']);
+});
+
+it('makes no kit of what cannot be one', function (array $lines, string $kit, string $place, string $reason): void {
+    $built = plantOf(Make::pumpHead())->with(Make::line('two', 90, '200-0901', '2'));
+    expect(fn() => GatherIntoKit::of($built, new Structure(), $lines, $kit))->toThrow(
+        fn(Refusal $refusal) => expect($refusal->reasons[$place] ?? '')->toContain($reason),
+    );
+})->with([
+    'nothing' => [[], '200-0900', 'lines', 'Choose the lines'],
+    'a line that is gone' => [['other'], '200-0900', 'lines', 'not there any more'],
+    'two operations' => [['at-housing', 'at-screw'], '200-0900', 'lines', 'at several'],
+    'itself' => [['at-screw'], '600-0014', 'kit', 'contain itself'],
+    'one that is called for twice' => [['at-screw'], '200-0901', 'kit', 'not once'],
+]);

@@ -88,6 +88,7 @@ it('lets a viewer read everything and change nothing', function (): void {
             ['PUT', '/plants/Weir'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/taken-over'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/records'],
+            ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/kits'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/undo'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/redo'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/edits'],

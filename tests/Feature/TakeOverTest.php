@@ -220,3 +220,59 @@ it('takes over by hand at an operation, in parts that add up, and takes it back 
     ($this->at)('redo')->assertOk();
     expect($lines())->toBe(['10: 1 600-0014', '10: 3 710-0001']);
 });
+
+it('gathers lines into a kit that only manufacturing has, and stays complete', function (): void {
+    $kit = DB::table('items')->insertGetId([
+        'number' => '200-0900',
+        'title' => 'Small parts kit',
+        'kind' => 'assembly',
+        'unit' => 'pc',
+        'category_id' => DB::table('categories')->value('id'),
+    ]);
+    $lines = DB::table('structure_lines')
+        ->join('contents', 'contents.id', '=', 'content_id')
+        ->where('contents.kind', 'manufacturing')
+        ->orderBy('find')
+        ->pluck('line_key')
+        ->all();
+    $gather = fn(array $of, string $into = '200-0900', int $seen = 0) => ($this->at)('kits', [
+        'kit' => $into,
+        'lines' => $of,
+        'seen' => $seen,
+    ]);
+    $gather([$lines[0], $lines[1]])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.kit.0', "Add 200-0900 to {$this->order} first, as \"Manufacturing only\".");
+    $gather([$lines[0]], '999-9999')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['kit']]);
+    $gather([$lines[0]], '200-0001')
+        ->assertStatus(422)
+        ->assertJsonPath('errors.kit.0', fn(string $why): bool => str_contains($why, 'Engineering declares'));
+    $gather([$lines[0]], '200-0010')->assertStatus(422);
+    $this->world
+        ->only('mira', 'PUT', "/orders/{$this->order}/items/200-0900", [
+            'outcome' => 'build',
+            'disposition' => null,
+            'version' => $this->world->version($this->order),
+        ])
+        ->assertOk();
+    $gather([$lines[0], $lines[2]])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.lines.0', 'A kit is consumed at one operation: these lines are at several.');
+    expect(DB::table('edits')->count())->toBe(0);
+    $gather([$lines[0], $lines[1]])->assertOk();
+    ($this->page)()->assertJsonPath('open', 0)->assertJsonPath('additions', []);
+    $shown = fn(string $item): array => array_map(
+        static fn(array $row): string => "{$row['mark']} " . ($row['after'] ?? $row['before'])['component'],
+        $this->world->as('jonas', 'GET', "/orders/{$this->order}/items/{$item}/plants/Weir/redline")->json('rows'),
+    );
+    expect($shown('200-0900'))
+        ->toBe(['added 200-0040', 'added 200-0042'])
+        ->and($shown('200-0010'))
+        ->toContain('unchanged 600-0014');
+    // At one stroke, each of both.
+    ($this->at)('undo')->assertOk();
+    ($this->page)()->assertJsonPath('open', 0);
+    expect($shown('200-0010'))->toBe(['unchanged 200-0040', 'unchanged 200-0042', 'unchanged 600-0014']);
+});

@@ -39,7 +39,7 @@ final class NewQuestion extends FormRequest
         return [
             'items' => 'required|array|min:1|max:50',
             'items.*' => 'required|string|max:60|distinct',
-            'function' => ['required', ChoiceList::CompanyFunction->isOffered()],
+            'function' => ['bail', 'required', 'string', ChoiceList::CompanyFunction->isOffered()],
             'topic' => ['required', Rule::enum(Topic::class)],
             'text' => 'required|string|max:2000',
             'due_on' => 'required|bail|string|date_format:Y-m-d|after_or_equal:' . Today::day(),

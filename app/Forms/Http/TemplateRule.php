@@ -48,7 +48,7 @@ final class TemplateRule extends FormRequest
             'mapping.*.fill' => ['nullable', Rule::enum(RecordField::class)],
             'mapping.*.use' => ['required', Rule::enum(TagUse::class)],
             'mapping.*.field' => ['nullable', Rule::enum(RecordField::class)],
-            'mapping.*.function' => [$question, 'nullable', ChoiceList::CompanyFunction->isOffered()],
+            'mapping.*.function' => ['bail', $question, 'nullable', 'string', ChoiceList::CompanyFunction->isOffered()],
             'mapping.*.topic' => [$question, 'nullable', Rule::enum(Topic::class)],
             'mapping.*.text' => [$question, 'nullable', 'string', 'max:500'],
             'mapping.*.to' => [$question, 'nullable', Rule::in([...array_column(Role::cases(), 'value'), ...$people])],

@@ -16,6 +16,7 @@ use App\Structures\Models\Item;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\Manufacturing\Accountability;
 use Orthotaxis\Core\Manufacturing\PutOnRecord;
 use Orthotaxis\Core\Manufacturing\RecordEdit;
 use Orthotaxis\Core\Manufacturing\TakeOver;
@@ -45,8 +46,7 @@ final readonly class EditBuilt
     {
         return $this->ledger->together(function () use ($by, $order, $item, $plant, $lines, $seen): WorkRecord {
             $work = BuiltWork::hold($by, $order, $item, $plant, $seen);
-            $built = $this->built($work);
-            $of = $this->plants->account([$built], BuildsOfOrder::day($work->row->order))[0];
+            [$built, $of] = $this->accounted($work);
             $suggested = TakeOver::of($of, $built->content->structure);
             foreach ($lines as $line) {
                 if (!isset($suggested[$line])) {
@@ -86,8 +86,7 @@ final readonly class EditBuilt
     {
         return $this->ledger->together(function () use ($by, $order, $item, $plant, $parts, $operation, $seen): WorkRecord {
             $work = BuiltWork::hold($by, $order, $item, $plant, $seen);
-            $built = $this->built($work);
-            $of = $this->plants->account([$built], BuildsOfOrder::day($work->row->order))[0];
+            [$built, $of] = $this->accounted($work);
             $edits = TakeOver::into($of, $built->content->structure, $parts, $operation);
             if ($edits === []) {
                 throw Refusal::at('lines', 'Choose what is taken over.');
@@ -141,7 +140,28 @@ final readonly class EditBuilt
     /** As the order makes it now. */
     private function built(WorkRecord $work): BuiltAt
     {
-        foreach ($this->ordered->of($work->row->order, $this->orders->toCore($work->row->order), $work->plant) as $built) {
+        return self::among($this->all($work), $work);
+    }
+
+    /** @return array{BuiltAt, Accountability} the same, and how it accounts for engineering, with kits as the order makes them */
+    private function accounted(WorkRecord $work): array
+    {
+        $all = $this->all($work);
+        $built = self::among($all, $work);
+
+        return [$built, $this->plants->account([$built], BuildsOfOrder::day($work->row->order), $all)[0]];
+    }
+
+    /** @return list<BuiltAt> */
+    private function all(WorkRecord $work): array
+    {
+        return $this->ordered->of($work->row->order, $this->orders->toCore($work->row->order), $work->plant);
+    }
+
+    /** @param  list<BuiltAt>  $all */
+    private static function among(array $all, WorkRecord $work): BuiltAt
+    {
+        foreach ($all as $built) {
             if ($built->item->id === $work->row->item_id && $built->plant === $work->plant) {
                 return $built;
             }

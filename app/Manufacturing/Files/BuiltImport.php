@@ -107,7 +107,11 @@ final class BuiltImport implements BuiltImporter
         return "{$count} manufacturing structures with {$this->rows->count()} rows";
     }
 
-    /** @return \Generator<int, list<array{plant: string, parent: string, first: int, read: BuildReader}>> each structure whole, some at once */
+    /**
+     * Each structure whole, some at once.
+     *
+     * @return \Generator<int, list<array{plant: string, parent: string, first: int, read: BuildReader}>>
+     */
     private function builds(): \Generator
     {
         $some = $rows = [];

@@ -16,7 +16,7 @@ use Illuminate\Support\Str;
 use Orthotaxis\Core\Manufacturing\BuildReader;
 use Orthotaxis\Core\Structure\Line;
 
-/** What rows of what plants build must not name: plants, items, work centres and revisions that there are not, and what is built already. */
+/** What a file of what plants build must not name: plants, items, work centres, revisions that there are not; what is built already. */
 final readonly class BuiltRowsGuard
 {
     public function __construct(private RoutingGuard $operations) {}

@@ -10,6 +10,7 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\Http\Done;
 use App\Manufacturing\Actions\EditBuilt;
+use App\Manufacturing\Actions\GatherKit;
 use App\Manufacturing\Actions\TurnBuilt;
 use App\Manufacturing\BuiltRedlineReader;
 use App\Manufacturing\Data\BuiltRedline;
@@ -53,6 +54,21 @@ final readonly class BuiltController
         return self::done(
             $this->edit->putOnRecord($person, $number, $item, self::known($plant), $request->edit(), $request->integer('seen')),
         );
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/items/{item}/plants/{plant}/kits', operationId: 'gatherKit', tags: ['manufacturing'])]
+    #[InPath('number'), InPath('item'), InPath('plant'), Takes(KitRequest::class), Ok(Done::class), Refused]
+    public function kit(
+        string $number,
+        string $item,
+        string $plant,
+        KitRequest $request,
+        #[CurrentUser] Person $person,
+        GatherKit $action,
+    ): JsonResponse {
+        [$kit, $seen] = [trim($request->string('kit')->toString()), $request->integer('seen')];
+
+        return self::done($action->gather($person, $number, $item, self::known($plant), $kit, $request->lines(), $seen));
     }
 
     #[OA\Get(path: '/api/orders/{number}/items/{item}/plants/{plant}/redline', operationId: 'builtRedline', tags: ['manufacturing'])]

@@ -660,6 +660,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/items/{item}/plants/{plant}/kits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["gatherKit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/plants/{plant}/redline": {
         parameters: {
             query?: never;
@@ -3082,6 +3098,14 @@ export interface components {
                     [key: string]: string;
                 };
             }[];
+            /** @description the number of the newest edit on screen */
+            seen: number;
+        };
+        KitRequest: {
+            /** @description its number */
+            kit: string;
+            /** @description their keys */
+            lines: string[];
             /** @description the number of the newest edit on screen */
             seen: number;
         };
@@ -5782,6 +5806,43 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["RecordRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    gatherKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitRequest"];
             };
         };
         responses: {

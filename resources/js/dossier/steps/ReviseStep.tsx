@@ -79,7 +79,7 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
               )}
               <Link
                 to={`/orders/${order.number}/data/${row.item.number}`}
-                aria-label={`Item data of ${row.item.number}`}
+                aria-label={`Item data, ${fieldsOf(row.item.number)}, of ${row.item.number}`}
                 className={clsx(link, '!w-48')}
               >
                 Item data, {fieldsOf(row.item.number)}

@@ -309,4 +309,20 @@ describe('what a plant builds, under an order', () => {
       expect(screen.queryByRole('region', { name: 'Engineering lines' })).toBeNull();
     });
   });
+
+  it('gathers lines at one operation into a kit', async () => {
+    const kit = item('200-0900', 'Small parts kit', { unit: 'pc' });
+    server.on(`POST ${BASE}/kits`, done('ECO-00090')).on('GET /api/items', { rows: [kit], total: 1 });
+    const user = await open();
+    await user.click(screen.getByRole('button', { name: 'Gather into a kit' }));
+    const form = within(screen.getByRole('form', { name: 'Gather into a kit' }));
+    expect(form.getByText('No line is consumed there.')).toBeTruthy();
+    await user.click(form.getByRole('combobox', { name: 'Operation' }));
+    await user.click(screen.getByRole('option', { name: '20 Close' }));
+    await user.click(form.getByRole('checkbox', { name: /60 600-0012 Tube clamp/ }));
+    await user.type(form.getByRole('combobox', { name: 'Kit' }), '200-0900{Enter}');
+    await user.click(await form.findByRole('button', { name: 'Gather 1 into 200-0900' }));
+    await waitFor(() => expect(sent('kits')).toEqual([{ kit: '200-0900', lines: [page.rows[0]?.key], seen: 4 }]));
+    await waitFor(() => expect(screen.queryByRole('form', { name: 'Gather into a kit' })).toBeNull());
+  });
 });

@@ -17,12 +17,13 @@ import { useRedlineView } from '../useRedlineView';
 import { BatchForm } from './BatchForm';
 import { BuiltGrid } from './BuiltGrid';
 import { EngineeringSide } from './EngineeringSide';
+import { KitForm } from './KitForm';
 import { OperationForm } from './OperationForm';
 import { RoutingStrip } from './RoutingStrip';
 import { useBuilt, type BuiltRedline } from './useBuilt';
 import { useTakeInto } from './useTakeInto';
 
-type Adding = 'line' | 'operation' | null;
+type Adding = 'line' | 'operation' | 'kit' | null;
 
 /** What a plant builds of an item under an order: operations with their lines, before and after in one table. */
 export function BuiltPage() {
@@ -99,6 +100,7 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
             <TurnButtons of={redline} busy={turn.isPending} onTurn={(which) => turn.mutate(which)} />
             <Button onClick={() => setAdding('line')}>Add a line</Button>
             <Button onClick={() => setAdding('operation')}>Add an operation</Button>
+            <Button onClick={() => setAdding('kit')}>Gather into a kit</Button>
           </>
         )}
         <Button aria-pressed={only} onClick={turnOnly}>
@@ -132,6 +134,7 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
           <Notice>Only the person named on the order can edit.</Notice>
         )}
       </div>
+      {adding === 'kit' && <KitForm redline={redline} onDone={() => setAdding(null)} />}
       {adding === 'operation' && (
         <OperationForm
           operation={null}
