@@ -8,6 +8,7 @@ const quantities = ['pack', 'safety_stock', 'minimum_lot', 'lot_multiple', 'mass
 
 /** What a field of an item reads, in words; empty where it is not known. */
 export function fieldText(field: FieldRow['field'], value: string): string {
+  if (field === 'retired') return value === '' ? 'in use' : 'retired';
   if (value === '') return '';
   if (field === 'standard_cost') return amount(value);
   if (field === 'supply') return supplies[value] ?? value;

@@ -12,6 +12,7 @@ import { Notice, ProblemNotice } from '../../ui/Notice';
 import { ItemNumber } from '../../ui/Num';
 import { Select } from '../../ui/Select';
 import { carry } from './engineeringDrag';
+import { NOWHERE, operationOptions } from './operationOptions';
 import type { BuiltRedline } from './useBuilt';
 import type { useTakeInto } from './useTakeInto';
 
@@ -25,7 +26,6 @@ interface Props {
   onPart: (key: string, text: string) => void;
 }
 
-const NOWHERE = 'none';
 const isOpen = ({ account, rest }: Row) => account === 'open' && !rest.startsWith('-') && rest !== '0';
 const places = ({ shares }: Row) =>
   [
@@ -40,12 +40,8 @@ export function EngineeringSide({ redline, take, parts, onPart }: Props) {
   const [all, setAll] = useState<'open' | 'all'>('open');
   const [chosen, setChosen] = useState<string[]>([]);
   const [operation, setOperation] = useState('');
-  const operations = redline.operations.flatMap(({ after }) => after ?? []);
-  const options = Object.fromEntries([
-    ...operations.map(({ number, title }) => [String(number), `${number} ${title}`]),
-    [NOWHERE, 'At no operation'],
-  ]);
-  const at = operation || Object.keys(options)[0] || NOWHERE;
+  const options = operationOptions(redline.operations);
+  const at = operation || (Object.keys(options)[0] ?? NOWHERE);
   const turn = (key: string) =>
     setChosen((before) => (before.includes(key) ? before.filter((one) => one !== key) : [...before, key]));
 

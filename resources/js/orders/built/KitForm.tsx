@@ -6,10 +6,9 @@ import { ItemPicker } from '../../ui/ItemPicker';
 import { ProblemNotice } from '../../ui/Notice';
 import { ItemNumber } from '../../ui/Num';
 import { Select } from '../../ui/Select';
+import { NOWHERE, operationOptions } from './operationOptions';
 import type { BuiltRedline } from './useBuilt';
 import { useKit } from './useKit';
-
-const NOWHERE = 'none';
 
 /** Lines at one operation go into a kit that only manufacturing has, which takes their place. */
 export function KitForm({ redline, onDone }: { redline: BuiltRedline; onDone: () => void }) {
@@ -17,12 +16,7 @@ export function KitForm({ redline, onDone }: { redline: BuiltRedline; onDone: ()
   const [operation, setOperation] = useState('');
   const [lines, setLines] = useState<string[]>([]);
   const [kit, setKit] = useState('');
-  const options = Object.fromEntries([
-    ...redline.operations.flatMap(({ after }) =>
-      after === null ? [] : [[String(after.number), `${after.number} ${after.title}`]],
-    ),
-    [NOWHERE, 'At no operation'],
-  ]) as Record<string, string>;
+  const options = operationOptions(redline.operations);
   const at = operation || (Object.keys(options)[0] ?? NOWHERE);
   const there = redline.rows.filter(
     ({ after }) => after !== null && (after.operation === null ? NOWHERE : String(after.operation)) === at,
