@@ -120,6 +120,8 @@ it('hands it over field by field', function (): void {
         ['keep', 'supply', null, 'make', 'B'],
         ['add', 'minimum_lot', 'Weir', '200', 'B'],
     ]);
+    $shown = $this->world->as('vera', 'GET', "/dossiers/{$this->order}")->json('handovers.0.entries.*.data');
+    expect(array_values(array_filter($shown)))->toBe(['Item data', 'Standard cost: 12.80', 'Supply: make', 'Minimum lot at Weir: 200']);
 });
 
 it('refuses what cannot be, at its place, and saves nothing', function (): void {

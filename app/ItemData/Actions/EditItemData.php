@@ -10,6 +10,7 @@ use App\Ledger\Ledger;
 use App\Orders\Actions\HeldWork;
 use App\Orders\Actions\KeepEdits;
 use App\Orders\Actions\TurnWork;
+use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\WorkRecord;
 use App\Orders\WorkContents;
 use App\People\Models\Person;
@@ -92,6 +93,8 @@ final readonly class EditItemData
 
     private function hold(Person $by, string $order, string $item, ?int $seen): WorkRecord
     {
+        // The order first, as everybody does who holds an order and its items.
+        ChangeOrder::hold($order);
         $this->first->of($item);
 
         return HeldWork::onSubject($by, $order, $item, ItemDataContents::NAME, '', $seen);

@@ -6,6 +6,9 @@ namespace App\Releases\Data;
 
 use App\Releases\Models\HandoverEntry;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Content\Subject;
+use Orthotaxis\Core\ItemData\DataField;
+use Orthotaxis\Core\ItemData\ItemField;
 
 #[OA\Schema]
 final readonly class HandoverEntryRow
@@ -20,6 +23,7 @@ final readonly class HandoverEntryRow
         #[OA\Property(description: 'of an operation: what is done')] public ?string $title,
         #[OA\Property] public ?int $find,
         #[OA\Property] public ?string $component,
+        #[OA\Property(description: 'of the data of an item: which field, and what it reads')] public ?string $data,
         #[OA\Property] public ?string $quantity,
         #[OA\Property] public ?string $unit,
         #[OA\Property(enum: ['waiting', 'taken', 'refused'])] public string $answer,
@@ -40,10 +44,19 @@ final readonly class HandoverEntryRow
             title: $text('operationTitle'),
             find: $text('find') === null ? null : (int) $text('find'),
             component: $text('component'),
+            data: $text('structure') === Subject::ITEM_DATA
+                ? self::data($text('field'), (string) $text('of'), (string) $text('value'))
+                : null,
             quantity: $text('quantity'),
             unit: $text('unit'),
             answer: $entry->answer,
             reason: $entry->reason,
         );
+    }
+
+    /** "Minimum lot at Weir: 250"; where it is of all of them, that it is. */
+    private static function data(?string $field, string $of, string $value): string
+    {
+        return $field === null ? 'Item data' : (new DataField(ItemField::from($field), $of))->label() . ": {$value}";
     }
 }

@@ -3705,6 +3705,8 @@ export interface components {
             title: string | null;
             find: number | null;
             component: string | null;
+            /** @description of the data of an item: which field, and what it reads */
+            data: string | null;
             quantity: string | null;
             unit: string | null;
             /** @enum {string} */

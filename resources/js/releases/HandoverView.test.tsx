@@ -16,6 +16,7 @@ const entry = (number: number, more: Partial<Schemas['HandoverEntryRow']> = {}):
   revision: 'F',
   find: 50,
   component: '200-0041',
+  data: null,
   quantity: '0.5',
   unit: 'm',
   answer: 'taken',
@@ -42,6 +43,18 @@ describe('a hand-over', () => {
     expect(screen.getByText('■ accepted')).toBeTruthy();
     expect(screen.getByText('▲ rejected: Item 200-0041 is not known to planning.')).toBeTruthy();
     expect(screen.getByRole('alert').textContent).toContain('Planning rejected 1 of 2 entries.');
+  });
+
+  it('says of the data of an item which field, and what it reads', async () => {
+    const data = entry(1, {
+      find: null,
+      component: null,
+      quantity: null,
+      unit: null,
+      data: 'Minimum lot at Weir: 250',
+    });
+    await show(<HandoverView handover={{ ...handover, entries: [data] }} />, { as: vera });
+    expect(screen.getByText('Minimum lot at Weir: 250')).toBeTruthy();
   });
 
   it('gives the files as they were sent', async () => {

@@ -33,9 +33,9 @@ const columns: Column<Entry>[] = [
   { id: 'find', head: 'Find', numeric: true, text: (e) => String(e.find ?? ''), cell: (e) => e.find },
   {
     id: 'component',
-    head: 'Component',
-    text: (e) => e.component ?? '',
-    cell: (e) => (e.component === null ? '' : <ItemNumber number={e.component} />),
+    head: 'Component or data',
+    text: (e) => e.component ?? e.data ?? '',
+    cell: (e) => (e.component === null ? e.data : <ItemNumber number={e.component} />),
   },
   {
     id: 'quantity',
