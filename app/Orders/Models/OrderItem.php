@@ -76,10 +76,4 @@ final class OrderItem extends Model
             default => $this->item->released?->code,
         };
     }
-
-    /** Whether anything that was done to it holds. */
-    public function isEdited(): bool
-    {
-        return $this->works->contains(static fn(WorkRecord $work): bool => $work->holding()->isNotEmpty());
-    }
 }
