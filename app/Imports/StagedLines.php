@@ -36,6 +36,7 @@ final class StagedLines
         'takes_over' => 'uuid',
         'not_modelled' => 'boolean',
         'phantom' => 'boolean',
+        'by_product' => 'boolean',
         'valid_from' => 'date',
         'valid_to' => 'date',
     ];

@@ -9,18 +9,22 @@ use App\Manufacturing\Data\BuiltCostRow;
 use App\Manufacturing\Models\Plant;
 use App\Structures\DatedData;
 use App\Structures\Index\StructureIndex;
+use App\Structures\ItemCosts;
+use App\Structures\LineLoader;
 use App\Structures\Models\Item;
 use App\Structures\StructureView;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Manufacturing\BuiltRollUp;
+use Orthotaxis\Core\Manufacturing\MaterialCost;
 use Orthotaxis\Core\Quantity\Minutes;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Routing\RoutingCost;
 use Orthotaxis\Core\Routing\RoutingLead;
 use Orthotaxis\Core\Routing\UnitWork;
+use Orthotaxis\Core\Structure\Structure;
 
 /** Rolls cost, minutes and lead time up through all levels of what a plant builds. */
 final readonly class BuiltCostReader
@@ -50,7 +54,7 @@ final readonly class BuiltCostReader
             $costs[$position] = $dated->cost($one->id, $one->standard_cost);
             $leads[$position] = $made === null ? $dated->leadTime($one->id, $one->lead_time_days) : $made['lead']->days;
             if ($made !== null) {
-                $works[$position] = UnitWork::of($made['cost']);
+                $works[$position] = UnitWork::of($made['cost'], -$made['yields']->total->tenThousandths);
             }
         }
         $up = BuiltRollUp::of($index->adjacency, $top, $day->number(), $costs, $leads, $works);
@@ -62,7 +66,7 @@ final readonly class BuiltCostReader
     /**
      * @param  \Closure(int): string  $number  of a position
      * @param  Collection<int, \stdClass>  $known
-     * @param  array<int, array{plant: string, code: string, cost: RoutingCost, lead: RoutingLead}>  $built
+     * @param  array<int, array{plant: string, code: string, cost: RoutingCost, yields: MaterialCost, lead: RoutingLead}>  $built
      */
     private function page(
         Item $item,
@@ -91,10 +95,12 @@ final readonly class BuiltCostReader
                 labour: $money($share->labour),
                 set_up: $money($share->setUp),
                 subcontract: $money($share->subcontract),
+                by_products: $money(-$share->credit),
                 total: $money($share->total()),
                 lead_time_days: $made['lead']->days,
             );
-            foreach ([...$made['cost']->missing(), ...$made['lead']->missing] as $words) {
+            $without = array_map(static fn(string $what): string => "By-product {$what}: no standard cost.", $made['yields']->missing);
+            foreach ([...$made['cost']->missing(), ...$without, ...$made['lead']->missing] as $words) {
                 $missing[] = "{$one->number} at {$made['plant']}, " . lcfirst($words);
             }
         }
@@ -108,6 +114,7 @@ final readonly class BuiltCostReader
             labour: $money($work->labour),
             set_up: $money($work->setUp),
             subcontract: $money($work->subcontract),
+            by_products: $money(-$work->credit),
             total: $money($up->total()),
             run_minutes: (string) new Minutes($work->run),
             set_up_minutes: (string) new Minutes($work->setUpTime),
@@ -159,7 +166,7 @@ final readonly class BuiltCostReader
      * What of some items is made, with a routing, where the view shows it.
      *
      * @param  list<int>  $ids
-     * @return array<int, array{plant: string, code: string, cost: RoutingCost, lead: RoutingLead}> by item
+     * @return array<int, array{plant: string, code: string, cost: RoutingCost, yields: MaterialCost, lead: RoutingLead}> by item
      */
     private function built(array $ids, StructureView $view, Day $day): array
     {
@@ -170,6 +177,7 @@ final readonly class BuiltCostReader
             ['{' . implode(',', $ids) . '}', (string) $day],
         );
         $routings = $this->routings->read(array_column($contents, 'id'));
+        $yields = $this->yields(array_column($contents, 'id'), $day);
         $rates = [];
         foreach (DB::select('SELECT plant, code, rate FROM work_centres') as $centre) {
             $rates[$centre->plant][$centre->code] = Money::ofTenThousandths($centre->rate);
@@ -187,11 +195,30 @@ final readonly class BuiltCostReader
                     'plant' => $content->plant,
                     'code' => $content->code,
                     'cost' => RoutingCost::of($routing, $rates[$content->plant] ?? []),
+                    'yields' => $yields[$content->id] ?? MaterialCost::of(new Structure(), []),
                     'lead' => RoutingLead::of($routing, max(1, $minutes[$content->plant] ?? 0 ?: self::MINUTES_A_DAY)),
                 ];
             }
         }
 
         return $built;
+    }
+
+    /**
+     * What by-products are worth, as costs below nothing.
+     *
+     * @param  list<int>  $contents  ids
+     * @return array<int, MaterialCost> by content; what nothing comes out of is left out
+     */
+    private function yields(array $contents, Day $day): array
+    {
+        $yields = array_map(
+            static fn(array $lines): Structure => (new Structure($lines))->on($day),
+            (new LineLoader())->byProductsOf($contents),
+        );
+        $numbers = array_merge(...array_values(array_map(static fn(Structure $one): array => $one->components(), $yields)));
+        $costs = $numbers === [] ? [] : ItemCosts::on($day, Item::query()->whereIn('number', array_unique($numbers))->get()->toBase());
+
+        return array_map(static fn(Structure $one): MaterialCost => MaterialCost::of($one, $costs), $yields);
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Quantity\Minutes;
 
-/** Where a tool, a document or a work centre is used in the routings that hold on a day. */
+/** Where a tool, a document or a work centre is used in the routings that hold on a day, and where an item comes out as a by-product. */
 final readonly class OperationUseReader
 {
     public const AT_MOST = 1_000;
@@ -19,7 +19,9 @@ final readonly class OperationUseReader
     public function ofItem(Item $item, Day $day): OperationUses
     {
         return self::read(
-            'JOIN operation_items m ON m.content_id = o.content_id AND m.operation_key = o.key AND m.item_id = ?',
+            "JOIN (SELECT content_id, operation_key, NULL AS operation, item_id, role FROM operation_items
+                UNION ALL SELECT content_id, NULL, operation, component_id, 'by_product' FROM structure_lines WHERE by_product
+            ) m ON m.content_id = o.content_id AND (m.operation_key = o.key OR m.operation = o.number) AND m.item_id = ?",
             'm.role',
             [$item->id],
             $day,

@@ -106,7 +106,7 @@ final readonly class EditGuard
                     'revision',
                     "{$line->component} has no released revision {$line->revision}. Leave the field empty for the one of the day.",
                 );
-            } elseif ($line->component !== $was?->component) {
+            } elseif (!$line->byProduct && ($line->component !== $was?->component || $was->byProduct)) {
                 $new[$at] = $component->id;
             }
         }

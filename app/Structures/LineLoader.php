@@ -23,7 +23,7 @@ final readonly class LineLoader
     }
 
     private const COLUMNS = 'l.id, l.line_key, l.find, c.number AS component, l.quantity, l.unit, l.designators, l.notes, l.operation,
-        l.not_modelled, l.phantom, l.valid_from, l.valid_to, l.scrap, l.takes_over,
+        l.not_modelled, l.phantom, l.valid_from, l.valid_to, l.scrap, l.takes_over, l.by_product,
         CASE WHEN l.pinned_id IS NOT NULL THEN (SELECT p.code FROM revisions p WHERE p.id = l.pinned_id) END AS revision';
 
     /**
@@ -58,6 +58,23 @@ final readonly class LineLoader
             'SELECT ' .
                 self::COLUMNS .
                 ', l.content_id AS by FROM structure_lines l JOIN items c ON c.id = l.component_id WHERE l.content_id = ANY (?::bigint[])',
+            $contents,
+        );
+    }
+
+    /**
+     * Only what comes out.
+     *
+     * @param  list<int>  $contents  ids
+     * @return array<int, list<Line>> by content
+     */
+    public function byProductsOf(array $contents): array
+    {
+        return $this->by(
+            'SELECT ' .
+                self::COLUMNS .
+                ', l.content_id AS by FROM structure_lines l JOIN items c ON c.id = l.component_id
+                WHERE l.by_product AND l.content_id = ANY (?::bigint[])',
             $contents,
         );
     }
@@ -110,7 +127,7 @@ final readonly class LineLoader
         return $lines;
     }
 
-    /** @param  list<string>  $texts  as LineTexts keeps them */
+    /** @param  list<string>  $texts  as LineTexts keeps them: of what goes in */
     public function ofTexts(array $texts): Line
     {
         [
@@ -179,6 +196,7 @@ final readonly class LineLoader
             revision: $row->revision,
             scrap: $row->scrap,
             takesOver: $row->takes_over ?? '',
+            byProduct: $row->by_product,
         );
     }
 }

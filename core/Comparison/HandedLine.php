@@ -24,6 +24,7 @@ final readonly class HandedLine
             'designators' => $line?->designators,
             'notes' => $line?->notes,
             'phantom' => $line?->text(LineField::Phantom),
+            'byProduct' => $line?->text(LineField::ByProduct),
             'firstDay' => $line?->text(LineField::FirstDay),
             'lastDay' => $line?->text(LineField::LastDay),
             'operation' => $line?->operation,

@@ -14,4 +14,14 @@ final readonly class LineSet
      * @param  list<int>  $components  as the Side names items
      */
     public function __construct(public array $ids, public array $identities, public array $digests, public array $components) {}
+
+    public function with(int $id, int $identity, int $digest, int $component): self
+    {
+        return new self(
+            [...$this->ids, $id],
+            [...$this->identities, $identity],
+            [...$this->digests, $digest],
+            [...$this->components, $component],
+        );
+    }
 }

@@ -22,6 +22,7 @@ final readonly class Document
             'designators',
             'notes',
             'phantom',
+            'byProduct',
             'firstDay',
             'lastDay',
         ],

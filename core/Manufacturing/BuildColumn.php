@@ -38,6 +38,8 @@ enum BuildColumn: string
     case OldQuantity = 'old_quantity';
     case NotModelled = 'not_modelled';
     case Phantom = 'phantom';
+    /** It comes out of the operation. */
+    case ByProduct = 'by_product';
     case FirstDay = 'first_day';
     case LastDay = 'last_day';
     /** The identity that survives revisions, of an operation or a line. */

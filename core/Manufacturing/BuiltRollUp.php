@@ -63,10 +63,10 @@ final readonly class BuiltRollUp
     /** What is done at all levels: the sum of all shares, each rounded as UnitWork::times does it. */
     public function work(): UnitWork
     {
-        $sums = [0, 0, 0, 0, 0];
+        $sums = [0, 0, 0, 0, 0, 0];
         foreach ($this->quantities as $position => $millionths) {
             $one = $this->works[$position];
-            foreach ([$one->labour, $one->setUp, $one->subcontract, $one->run, $one->setUpTime] as $at => $part) {
+            foreach ([$one->labour, $one->setUp, $one->subcontract, $one->run, $one->setUpTime, $one->credit] as $at => $part) {
                 $product = $part * $millionths + self::HALF;
                 // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
                 $sums[$at] += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($part, $millionths, Quantity::ONE);

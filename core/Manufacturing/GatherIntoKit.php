@@ -45,6 +45,11 @@ final readonly class GatherIntoKit
             static fn(string $key): Line => $built->line($key) ?? throw Refusal::at('lines', 'One of the lines is not there any more.'),
             $lines,
         );
+        foreach ($gathered as $line) {
+            if ($line->byProduct) {
+                throw Refusal::at('lines', "{$line->component} comes out of the operation: it goes into no kit.");
+            }
+        }
         if (count(array_unique(array_map(static fn(Line $line): string => (string) $line->operation, $gathered))) > 1) {
             throw Refusal::at('lines', 'A kit is consumed at one operation: these lines are at several.');
         }

@@ -8,7 +8,7 @@ use Orthotaxis\Core\Quantity\Exact;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 
-/** What a plant puts into an item, with the levels that only manufacturing has opened up: a kit of 3 screws, twice, is 6 screws. */
+/** What a plant puts into an item, with the levels that only manufacturing has opened up: a kit of 3 screws, twice, is 6 screws. What comes out is no part. */
 final readonly class Parts
 {
     /**
@@ -41,6 +41,9 @@ final readonly class Parts
     private function open(array $lines, array $through, ?int $operation, Exact $times, bool $scrap, array &$parts): void
     {
         foreach ($lines as $line) {
+            if ($line->byProduct) {
+                continue;
+            }
             $quantity = $times->times(Exact::of($line->quantity));
             $at = $operation ?? $line->operation;
             $lost = $scrap || $line->scrap > 0;

@@ -28,6 +28,7 @@ final readonly class Line
     /**
      * @param  int  $scrap  millionths of the quantity that are lost on top of it
      * @param  string  $takesOver  of manufacturing: the key of the engineering line it stands for, or for a part of; empty: it says none
+     * @param  bool  $byProduct  of manufacturing: so much of it comes out with each one that is made, and nothing of it goes in
      */
     public function __construct(
         public string $key,
@@ -44,6 +45,7 @@ final readonly class Line
         public ?string $revision = null,
         public int $scrap = 0,
         public string $takesOver = '',
+        public bool $byProduct = false,
     ) {}
 
     /** What is below the line: the component as it is on the day, or one revision of it. */
@@ -74,6 +76,7 @@ final readonly class Line
             LineField::TakesOver => $this->takesOver,
             LineField::NotModelled => $this->notModelled ? 'yes' : '',
             LineField::Phantom => $this->phantom ? 'yes' : '',
+            LineField::ByProduct => $this->byProduct ? 'yes' : '',
             LineField::FirstDay => (string) $this->validity->from,
             LineField::LastDay => (string) $this->validity->lastDay(),
         };
@@ -123,6 +126,9 @@ final readonly class Line
         if ($this->phantom !== $other->phantom) {
             $differs[] = LineField::Phantom;
         }
+        if ($this->byProduct !== $other->byProduct) {
+            $differs[] = LineField::ByProduct;
+        }
         if ($this->validity !== $other->validity) {
             if ($this->validity->from != $other->validity->from) {
                 $differs[] = LineField::FirstDay;
@@ -138,7 +144,7 @@ final readonly class Line
     /** As engineering sees it, who knows of no operations, no scrap, and of nobody who takes it over. */
     public function asEngineeringSees(): self
     {
-        return $this->operation === null && $this->scrap === 0 && $this->takesOver === ''
+        return $this->operation === null && $this->scrap === 0 && $this->takesOver === '' && !$this->byProduct
             ? $this
             : new self(
                 key: $this->key,

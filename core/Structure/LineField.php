@@ -19,6 +19,8 @@ enum LineField: string
     case TakesOver = 'takes_over';
     case NotModelled = 'not_modelled';
     case Phantom = 'phantom';
+    /** It comes out of the operation and does not go into the item: trimmings, offcuts, returned carriers. */
+    case ByProduct = 'by_product';
     case FirstDay = 'first_day';
     case LastDay = 'last_day';
 
@@ -28,7 +30,7 @@ enum LineField: string
         return array_values(
             array_filter(
                 self::cases(),
-                static fn(self $field): bool => !in_array($field, [self::Operation, self::Scrap, self::TakesOver], true),
+                static fn(self $field): bool => !in_array($field, [self::Operation, self::Scrap, self::TakesOver, self::ByProduct], true),
             ),
         );
     }

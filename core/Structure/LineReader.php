@@ -14,6 +14,8 @@ use Orthotaxis\Core\Refusal;
 /** Reads the fields of a line as people type them, and says of each what is wrong with it. */
 final class LineReader
 {
+    private const SAID = ['yes' => true, '1' => true, 'true' => true, 'no' => false, '0' => false, 'false' => false, '' => false];
+
     /** @var array<string, string> field => reason */
     private array $reasons = [];
 
@@ -49,6 +51,12 @@ final class LineReader
         $takesOver = $this->short(LineField::TakesOver, $text(LineField::TakesOver) ?? $was?->takesOver, 36);
         $revision = $this->short(LineField::Revision, $text(LineField::Revision) ?? $was?->revision, 20);
         $this->checkCount($quantity, $unit, $designators);
+        $notModelled = $this->yes($fields, LineField::NotModelled, $was->notModelled ?? false);
+        $phantom = $this->yes($fields, LineField::Phantom, $was->phantom ?? false);
+        $byProduct = $this->yes($fields, LineField::ByProduct, $was->byProduct ?? false);
+        if ($byProduct) {
+            $this->checkByProduct($operation, $scrap, $takesOver, $phantom);
+        }
 
         if ($this->reasons !== []) {
             throw Refusal::because($this->reasons);
@@ -63,12 +71,13 @@ final class LineReader
             designators: $designators,
             notes: $notes,
             operation: $operation === 0 ? null : $operation,
-            notModelled: self::yes($fields, LineField::NotModelled, $was->notModelled ?? false),
+            notModelled: $notModelled,
             validity: $validity,
-            phantom: self::yes($fields, LineField::Phantom, $was->phantom ?? false),
+            phantom: $phantom,
             revision: $revision === '' ? null : $revision,
             scrap: $scrap,
             takesOver: $takesOver,
+            byProduct: $byProduct,
         );
     }
 
@@ -94,9 +103,17 @@ final class LineReader
     }
 
     /** @param  array<value-of<LineField>, string>  $fields */
-    private static function yes(array $fields, LineField $field, bool $was): bool
+    private function yes(array $fields, LineField $field, bool $was): bool
     {
-        return isset($fields[$field->value]) ? in_array(trim($fields[$field->value]), ['yes', '1', 'true'], true) : $was;
+        if (!isset($fields[$field->value])) {
+            return $was;
+        }
+        $said = self::SAID[mb_strtolower(trim($fields[$field->value]))] ?? null;
+        if ($said === null) {
+            $this->reasons[$field->value] = 'Say yes, or nothing.';
+        }
+
+        return $said ?? $was;
     }
 
     /** "R1 R2,R3" and "R1, R2, R3" are the same designators. */
@@ -177,6 +194,21 @@ final class LineReader
         }
 
         return $text ?? '';
+    }
+
+    private function checkByProduct(?int $operation, int $scrap, string $takesOver, bool $phantom): void
+    {
+        if ($operation === null || $operation === 0) {
+            $this->reasons['operation'] ??= 'Say at which operation the by-product comes out.';
+        }
+        if ($scrap !== 0) {
+            $this->reasons['scrap'] ??= 'A by-product comes out: nothing of it is lost on the way in.';
+        }
+        if ($takesOver !== '' || $phantom) {
+            $this->reasons['by_product'] = $phantom
+                ? 'A phantom goes in; a by-product comes out.'
+                : 'It stands for an engineering line, and so goes in.';
+        }
     }
 
     private function checkCount(?Quantity $quantity, ?Unit $unit, string $designators): void

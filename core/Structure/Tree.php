@@ -31,7 +31,7 @@ final readonly class Tree
             $here = [...$path, $line->key];
             yield new TreeRow($parent, $here, $line, $extended);
             $below = $structures[$line->below()] ?? null;
-            if ($below !== null && count($here) < $levels) {
+            if ($below !== null && !$line->byProduct && count($here) < $levels) {
                 $stack[] = [
                     $line->below(),
                     $here,

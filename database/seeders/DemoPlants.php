@@ -18,7 +18,8 @@ use Orthotaxis\Core\Structure\LineField;
 
 /**
  * What Tarn and Weir build: the structures of demo/structures.txt at operations. Weir takes all of the pump head over, some of it by a kit,
- * with a millimetre of tube where engineering says metres, and leaves out a document on record; Tarn has not taken over its grease.
+ * with millimetres of tube where engineering says metres and offcuts that come out, and leaves out a document on record; Tarn has not taken
+ * over its grease.
  */
 final class DemoPlants
 {
@@ -29,6 +30,8 @@ final class DemoPlants
     private const KIT = '200-0090';
 
     private const GREASE = '710-0001';
+
+    private const OFFCUTS = '790-0001';
 
     /**
      * @param  Collection<string, Item>  $items  by number
@@ -81,7 +84,14 @@ final class DemoPlants
                 [$line->find + 5, self::KIT, ['quantity' => '1', 'operation' => '30', 'takes_over' => '']],
             ],
             '600-0082', '820-0001' => [],
-            '200-0040' => [[$line->find, $line->component, ['quantity' => '500', 'unit' => 'mm', 'scrap' => '4'] + $takes]],
+            '200-0040' => [
+                [$line->find, $line->component, ['quantity' => '500', 'unit' => 'mm', 'scrap' => '4'] + $takes],
+                [
+                    $line->find + 5,
+                    self::OFFCUTS,
+                    ['quantity' => '15', 'unit' => 'mm', 'by_product' => 'yes', 'notes' => '', 'takes_over' => ''] + $takes,
+                ],
+            ],
             default => $same,
         };
     }

@@ -19,7 +19,8 @@ final class PlantBuilds
         }
         $of = [$said('plant'), $said('item'), $said('revision')];
         if ($said('find') !== null) {
-            $line = [$said('component'), $said('quantity'), $said('unit'), $said('operation'), $said('scrap'), $said('phantom') ?? ''];
+            $line = array_map($said, ['component', 'quantity', 'unit', 'operation', 'scrap']);
+            array_push($line, $said('phantom') ?? '', $said('byProduct') ?? '');
             $this->put('plant_line', $of, (int) $said('find'), $line);
         } elseif ($said('operation') !== null) {
             $this->put('plant_operation', $of, (int) $said('operation'), array_map($said, self::OPERATION));
@@ -87,7 +88,7 @@ final class PlantBuilds
                 array_map(
                     $cells,
                     $this->of(
-                        'SELECT operation, place, component, trim_scale(quantity) AS q, unit, trim_scale(scrap) AS s, phantom
+                        'SELECT operation, place, component, trim_scale(quantity) AS q, unit, trim_scale(scrap) AS s, phantom, by_product
                 FROM plant_line WHERE plant = ? AND item = ? AND revision = ? ORDER BY operation NULLS LAST, place',
                         $of,
                     ),
@@ -95,7 +96,7 @@ final class PlantBuilds
             );
             $body .= "<h2>Revision {$safe($one['revision'])} from {$safe($one['day'])}, batch of {$safe($one['batch'] ?? '1')}</h2>
                 <table><caption>Routing</caption><tr><th>Operation</th><th>What is done</th><th>Work centre</th><th>Set-up, min</th><th>Run, min</th><th>a</th><th>Supplier</th><th>Cost</th><th>Days</th></tr>{$operations}</table>
-                <table><caption>Structure</caption><tr><th>Operation</th><th>Find</th><th>Component</th><th>Quantity</th><th>Unit</th><th>Scrap %</th><th>Phantom</th></tr>{$lines}</table>";
+                <table><caption>Structure</caption><tr><th>Operation</th><th>Find</th><th>Component</th><th>Quantity</th><th>Unit</th><th>Scrap %</th><th>Phantom</th><th>By-product</th></tr>{$lines}</table>";
         }
         $body = $body === '' ? '<p>No hand-over has said how it is built there.</p>' : $body;
 

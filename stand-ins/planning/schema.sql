@@ -64,8 +64,10 @@ CREATE TABLE IF NOT EXISTS plant_line (
     operation integer,
     scrap numeric(9, 4),
     phantom text NOT NULL DEFAULT '',
+    by_product text NOT NULL DEFAULT '',
     PRIMARY KEY (plant, item, revision, place)
 );
+ALTER TABLE plant_line ADD COLUMN IF NOT EXISTS by_product text NOT NULL DEFAULT '';
 CREATE TABLE IF NOT EXISTS item_data (
     item text NOT NULL,
     revision text NOT NULL,

@@ -252,3 +252,16 @@ it('changes nothing when lines move to other operations', function (): void {
         );
     });
 });
+
+it('counts nothing that comes out: a by-product stands for no engineering line, and is no addition', function (): void {
+    $comesOut = static fn(string $component): Line => built($component, '2', 20)->with(['by_product' => 'yes']);
+    $of = Accountability::of(
+        new Structure([Make::line('screw', 70, '600-0014', '6')]),
+        [built('600-0014', '4'), built('KIT-1', '1'), $comesOut('600-0014'), $comesOut('790-0001')],
+        ['KIT-1' => [built('600-0014', '2'), $comesOut('600-0014')]],
+    );
+    expect(accounts($of))
+        ->toBe([[70, 'in_parts', '0']])
+        ->and($of->additions)
+        ->toBe([]);
+});

@@ -64,6 +64,18 @@ it('adds the work at each level, so often as that is made, to the material that 
         ->toBe([19, [1, 2, 3]]);
 });
 
+it('takes off what by-products are worth, so often as they come out', function (): void {
+    $web = Web::of([[1, 2, 2], [2, 3, 1]]);
+    $up = BuiltRollUp::of($web, 1, 100, [3 => 4_9000], [], [2 => UnitWork::of(workOf('2.5'), 200)]);
+    // Two tubes of 4.90, twice 2.5 minutes at 48.00 an hour, and twice 0.02 of offcuts.
+    expect((string) Money::ofTenThousandths($up->total()))
+        ->toBe('13.76')
+        ->and($up->share(2)->credit)
+        ->toBe(400)
+        ->and($up->share(2)->total())
+        ->toBe(3_9600);
+});
+
 it('names what is built of nothing, and does not count what is not in it', function (): void {
     $up = BuiltRollUp::of(Web::of([[1, 2, 1], [5, 6, 1]]), 1, 100, [2 => 100], [], array_fill_keys([2, 5, 6], UnitWork::of(workOf('1'))));
     expect([$up->material->cost, $up->material->withoutCost, array_keys($up->quantities)])->toBe([0, [2], [2]]);

@@ -42,6 +42,15 @@ it('says of each field what is wrong', function (array $fields, string $place, s
     'find number with words' => [['find' => '1a'], 'find', 'whole number'],
     'too few designators' => [['quantity' => '2', 'designators' => 'R1'], 'designators', '1 designators for a quantity of 2'],
     'a designator twice' => [['quantity' => '2', 'designators' => 'R1 R1'], 'designators', 'twice'],
+    'neither yes nor no' => [['phantom' => 'perhaps'], 'phantom', 'Say yes'],
+    'a by-product at no operation' => [['by_product' => 'yes'], 'operation', 'at which operation'],
+    'a by-product with scrap' => [['by_product' => 'yes', 'operation' => '20', 'scrap' => '4'], 'scrap', 'comes out'],
+    'a phantom by-product' => [['by_product' => 'yes', 'operation' => '20', 'phantom' => 'yes'], 'by_product', 'goes in'],
+    'a by-product that stands for a line' => [
+        ['by_product' => 'yes', 'operation' => '20', 'takes_over' => 'k'],
+        'by_product',
+        'stands for',
+    ],
     'a long note' => [['notes' => str_repeat('a', 501)], 'notes', 'At most 500'],
 ]);
 

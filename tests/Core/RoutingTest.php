@@ -104,6 +104,19 @@ it('costs components as they are consumed, with what is lost, in the unit of the
         ->toBe(['710-0001']);
 });
 
+it('takes off what comes out: 20 mm of offcuts at 1.00 a metre', function (): void {
+    $tube = Make::line('tube', 10, '200-0040', '500', Unit::Millimetre);
+    $offcut = Make::line('cut', 20, '790-0001', '20', Unit::Millimetre)->with(['operation' => '20', 'by_product' => 'yes']);
+    $costs = [
+        '200-0040' => ['cost' => Money::parse('9.80'), 'unit' => Unit::Metre],
+        '790-0001' => ['cost' => Money::parse('1'), 'unit' => Unit::Metre],
+    ];
+    expect((string) MaterialCost::of(new Structure([$tube, $offcut]), $costs)->total)
+        ->toBe('4.88')
+        ->and(MaterialCost::of(new Structure([$offcut]), [])->missing)
+        ->toBe(['790-0001']);
+});
+
 it('names what is not known, and counts it as nothing', function (): void {
     $routing = new Routing([
         ...pumpRouting()->operations,

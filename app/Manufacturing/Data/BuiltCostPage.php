@@ -24,6 +24,7 @@ final readonly class BuiltCostPage
         #[OA\Property] public string $labour,
         #[OA\Property(description: 'at the batches of the routings')] public string $set_up,
         #[OA\Property] public string $subcontract,
+        #[OA\Property(description: 'what they are worth: nothing or less, as it is taken off')] public string $by_products,
         #[OA\Property] public string $total,
         #[OA\Property(description: 'minutes')] public string $run_minutes,
         #[OA\Property(description: 'minutes')] public string $set_up_minutes,

@@ -22,6 +22,7 @@ final readonly class BuiltCostRow
         #[OA\Property] public string $labour,
         #[OA\Property] public string $set_up,
         #[OA\Property] public string $subcontract,
+        #[OA\Property(description: 'what they are worth: nothing or less, as it is taken off')] public string $by_products,
         #[OA\Property] public string $total,
         #[OA\Property(description: 'working days of a batch')] public int $lead_time_days,
     ) {}

@@ -18,7 +18,7 @@ final readonly class OperationUse
         #[OA\Property] public int $operation,
         #[OA\Property(description: 'what is done')] public string $what,
         #[OA\Property(description: 'its code; empty: a supplier does it')] public string $work_centre,
-        #[OA\Property(enum: ['instruction', 'tool', 'specification', 'work_centre'])] public string $role,
+        #[OA\Property(enum: ['instruction', 'tool', 'specification', 'work_centre', 'by_product'])] public string $role,
         #[OA\Property(description: 'minutes for a batch')] public string $set_up,
         #[OA\Property(description: 'minutes')] public string $run,
         #[OA\Property(enum: ['unit', 'batch'])] public string $per,

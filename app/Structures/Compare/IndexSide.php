@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Compare;
 
+use App\Structures\Index\LineRows;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\StructureView;
@@ -12,19 +13,49 @@ use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Comparison\LineSet;
 use Orthotaxis\Core\Comparison\Side;
 use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\StructureKind;
 
 /** The released structure of a picture on a day, as a side of a comparison. Items are named by their positions in the index. */
 final readonly class IndexSide implements NamedSide
 {
     private int $dayNumber;
 
+    /** @var array<int, list<array{int, int, int, int, int}>> by item: what comes out of it; read by, identity, digest, component, span */
+    private array $byProducts;
+
     /** @param  bool  $operations  whether the operations of lines are compared; only manufacturing structures have any */
     public function __construct(public StructureIndex $index, public StructureView $view, public Day $day, private bool $operations = true)
     {
         $this->dayNumber = $day->number();
+        $byProducts = [];
+        if ($operations && $view->kind === StructureKind::Manufacturing) {
+            foreach ((new LineRows())->byProducts($view) as $row) {
+                // As with lines that are in no version: known by the number in the database, told apart by the sign.
+                $byProducts[$index->positions->of($row['parent'])][] = [
+                    -$row['line'],
+                    $row['identity'],
+                    $row['digest'],
+                    $index->positions->of($row['item']),
+                    $row['span'],
+                ];
+            }
+        }
+        $this->byProducts = $byProducts;
     }
 
     public function lines(int $item): LineSet
+    {
+        $lines = $this->goingIn($item);
+        foreach ($this->byProducts[$item] ?? [] as [$id, $identity, $digest, $component, $span]) {
+            if (Span::holdsOn($span, $this->dayNumber)) {
+                $lines = $lines->with($id, $identity, $digest, $component);
+            }
+        }
+
+        return $lines;
+    }
+
+    private function goingIn(int $item): LineSet
     {
         $list = $this->index->adjacency->downOf($item);
         [$ids, $identities, $digests] = $this->index->lines($item);

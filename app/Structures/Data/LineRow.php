@@ -29,6 +29,7 @@ final readonly class LineRow
         public ?string $takes_over,
         #[OA\Property] public bool $not_modelled,
         #[OA\Property(description: 'never stocked: its own components go straight into the parent')] public bool $phantom,
+        #[OA\Property(description: 'it comes out of the operation and does not go in')] public bool $by_product,
         #[OA\Property] public ?string $first_day,
         #[OA\Property] public ?string $last_day,
     ) {}
@@ -49,6 +50,7 @@ final readonly class LineRow
             takes_over: $line->takesOver === '' ? null : $line->takesOver,
             not_modelled: $line->notModelled,
             phantom: $line->phantom,
+            by_product: $line->byProduct,
             first_day: $line->validity->from?->__toString(),
             last_day: $line->validity->to?->plusDays(-1)->__toString(),
         );

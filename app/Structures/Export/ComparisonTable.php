@@ -30,6 +30,7 @@ final readonly class ComparisonTable
         'takes_over' => 'Takes over',
         'not_modelled' => 'Not modelled',
         'phantom' => 'Phantom',
+        'by_product' => 'By-product',
         'first_day' => 'First day',
         'last_day' => 'Last day',
     ];

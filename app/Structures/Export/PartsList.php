@@ -70,7 +70,12 @@ final readonly class PartsList
     {
         $line = $row->line;
         $revision = $line->revision === null ? $row->revision ?? '–' : "{$line->revision} (fixed)";
-        $notes = [$line->notes, $line->not_modelled ? 'Not modelled' : '', $line->phantom ? 'Phantom' : ''];
+        $notes = [
+            $line->notes,
+            $line->not_modelled ? 'Not modelled' : '',
+            $line->phantom ? 'Phantom' : '',
+            $line->by_product ? 'By-product' : '',
+        ];
 
         return [
             $row->level,

@@ -12,7 +12,8 @@ use Orthotaxis\Core\Quantity\Unit;
 
 /**
  * The lines of released structures as the index keeps them. The identity of a line and the digest of all that it says are
- * 64-bit hashes, so that two lines are compared without reading either. A quantity is what is used up, with what is lost on the way.
+ * 64-bit hashes, so that two lines are compared without reading either. A quantity is what is used up, with what is lost on the way;
+ * by-products are not used up, and nothing is made of them: they stand beside (see byProducts).
  *
  * Parents and components are nodes: an item, or one revision of it (see PinnedNode).
  *
@@ -45,10 +46,10 @@ final readonly class LineRows
             uuid_hash_extended(l.line_key, 0) AS identity,
             hashtextextended(concat_ws(chr(31), l.find, l.component_id, l.quantity, l.unit, l.designators, l.notes, coalesce(l.operation::text, '-'),
                 l.not_modelled, l.phantom, coalesce(l.valid_from::text, '-'), coalesce(l.valid_to::text, '-'), l.pinned_id,
-                nullif(l.scrap, 0), l.takes_over), 0) AS digest
+                nullif(l.scrap, 0), l.takes_over, nullif(l.by_product, false)), 0) AS digest
         FROM structure_lines l JOIN items c ON c.id = l.component_id JOIN contents of ON of.id = l.content_id ";
 
-    private const RELEASED = " of.status IN ('released', 'superseded', 'obsolete')";
+    private const RELEASED = " of.status IN ('released', 'superseded', 'obsolete') AND NOT l.by_product";
 
     /**
      * All of a kind, a block at a time: to be called in a transaction.
@@ -102,6 +103,22 @@ final readonly class LineRows
     public function ofRevisions(array $revisions, StructureView $view): array
     {
         return self::some(self::OF_REVISIONS . self::ofPinned($view, 'r.id = ANY (?::bigint[])'), $revisions);
+    }
+
+    /**
+     * What comes out beside the items of a kind, on whatever day.
+     *
+     * @return list<Row>
+     */
+    public function byProducts(StructureView $view): array
+    {
+        $rows = DB::select(
+            self::OF_ITEMS .
+                self::COLUMNS .
+                "WHERE of.status IN ('released', 'superseded', 'obsolete') AND l.by_product AND {$view->contents()} ORDER BY of.item_id, l.id",
+        );
+
+        return array_values(array_filter(array_map(self::read(...), $rows)));
     }
 
     private static function ofItems(StructureView $view, string $some = 'true'): string

@@ -24,6 +24,7 @@ use Orthotaxis\Core\Structure\Line;
  * @property ?string $takes_over the key of an engineering line
  * @property bool $not_modelled
  * @property bool $phantom
+ * @property bool $by_product
  * @property ?string $valid_from
  * @property ?string $valid_to
  * @property ?int $pinned_id
@@ -33,7 +34,7 @@ final class StructureLine extends Model
 {
     public $timestamps = false;
 
-    protected $casts = ['unit' => Unit::class, 'not_modelled' => 'boolean', 'phantom' => 'boolean'];
+    protected $casts = ['unit' => Unit::class, 'not_modelled' => 'boolean', 'phantom' => 'boolean', 'by_product' => 'boolean'];
 
     /** @return BelongsTo<Item, $this> */
     public function component(): BelongsTo
@@ -61,6 +62,7 @@ final class StructureLine extends Model
             'takes_over' => $line->takesOver === '' ? null : $line->takesOver,
             'not_modelled' => $line->notModelled,
             'phantom' => $line->phantom,
+            'by_product' => $line->byProduct,
             'valid_from' => $line->validity->from?->__toString(),
             'valid_to' => $line->validity->to?->__toString(),
         ];

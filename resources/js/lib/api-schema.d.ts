@@ -2820,6 +2820,8 @@ export interface components {
             /** @description at the batches of the routings */
             set_up: string;
             subcontract: string;
+            /** @description what they are worth: nothing or less, as it is taken off */
+            by_products: string;
             total: string;
             /** @description minutes */
             run_minutes: string;
@@ -2848,6 +2850,8 @@ export interface components {
             labour: string;
             set_up: string;
             subcontract: string;
+            /** @description what they are worth: nothing or less, as it is taken off */
+            by_products: string;
             total: string;
             /** @description working days of a batch */
             lead_time_days: number;
@@ -2941,7 +2945,7 @@ export interface components {
             /** @description its code; empty: a supplier does it */
             work_centre: string;
             /** @enum {string} */
-            role: "instruction" | "tool" | "specification" | "work_centre";
+            role: "instruction" | "tool" | "specification" | "work_centre" | "by_product";
             /** @description minutes for a batch */
             set_up: string;
             /** @description minutes */
@@ -3982,6 +3986,8 @@ export interface components {
             not_modelled: boolean;
             /** @description never stocked: its own components go straight into the parent */
             phantom: boolean;
+            /** @description it comes out of the operation and does not go in */
+            by_product: boolean;
             first_day: string | null;
             last_day: string | null;
         };

@@ -33,6 +33,7 @@ const columns: Column<Row>[] = [
   number('labour', 'Labour', amount),
   number('set_up', 'Set-up', amount),
   number('subcontract', 'Subcontract', amount),
+  number('by_products', 'By-products', amount),
   number('total', 'Total', amount),
   number('lead_time_days', 'Days a batch', (text) => text),
 ];
@@ -58,6 +59,7 @@ export function BuiltCost({ number: of, on, plant }: Props) {
                 ['Labour', amount(cost.labour)],
                 ['Set-up at batch size', amount(cost.set_up)],
                 ['Subcontract', amount(cost.subcontract)],
+                ['By-products', amount(cost.by_products)],
                 ['Total', <b key="t">{amount(cost.total)}</b>],
                 ['Run', `${quantity(cost.run_minutes)} min`],
                 ['Set-up time', `${quantity(cost.set_up_minutes)} min`],

@@ -13,6 +13,7 @@ const roles: Record<Use['role'], string> = {
   tool: 'Tool',
   specification: 'Inspected by',
   work_centre: 'Work centre',
+  by_product: 'By-product, comes out',
 };
 const run = ({ run: minutes, per }: Use) => `${quantity(minutes)}${per === 'batch' ? ' a batch' : ''}`;
 

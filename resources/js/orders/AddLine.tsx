@@ -33,6 +33,7 @@ export function AddLine({ rows, operations, edit, onDone }: Props) {
     notes: '',
     not_modelled: '',
     phantom: '',
+    by_product: '',
     ...(operations === undefined ? {} : { operation: String(operations[0]?.number ?? '') }),
   });
   const [asked, setAsked] = useState(false);
@@ -128,6 +129,16 @@ export function AddLine({ rows, operations, edit, onDone }: Props) {
         />
         Phantom: never stocked, its own components go straight into the parent
       </label>
+      {operations !== undefined && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={line.by_product === 'yes'}
+            onChange={(event) => set({ by_product: event.target.checked ? 'yes' : '' })}
+          />
+          By-product: comes out of the operation, and does not go in
+        </label>
+      )}
       {asked && (
         <ProblemNotice
           problem={edit.error}

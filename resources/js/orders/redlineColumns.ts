@@ -21,8 +21,8 @@ export const redlineColumns: Column<RedlineRow>[] = ofEngineering.map(columnOf);
 
 /** Whether it is a field that lines seldom have, and none of these has. */
 export function isBare(field: Field, rows: RedlineRow[]): boolean {
-  const says = (line: RedlineRow['before']) => (line?.[field] ?? '') !== '';
-  return seldom.includes(field) && !rows.some((row) => says(row.before) || says(row.after));
+  const says = ({ before, after }: ReturnType<typeof values>) => [before, after].some((text) => (text ?? '') !== '');
+  return seldom.includes(field) && !rows.some((row) => says(values(row, field)));
 }
 
 /**

@@ -23,13 +23,14 @@ export const plantFields = [
   'designators',
   'notes',
   'revision',
+  'by_product',
   'first_day',
   'last_day',
 ] as const;
 export type Field = (typeof plantFields)[number];
 
 /** These have columns only where some line says something in them, or somebody asks for them. */
-export const seldom: Field[] = ['scrap', 'revision', 'first_day', 'last_day'];
+export const seldom: Field[] = ['scrap', 'revision', 'by_product', 'first_day', 'last_day'];
 
 export const heads: Record<Field, string> = {
   find: 'Find',
@@ -41,14 +42,20 @@ export const heads: Record<Field, string> = {
   designators: 'Designators',
   notes: 'Notes',
   revision: 'Fixed revision',
+  by_product: 'By-product',
   first_day: 'First day',
   last_day: 'Last day',
 };
 
+/** As people type it. */
+function written(value: string | number | boolean | null): string {
+  return typeof value === 'boolean' ? (value ? 'yes' : '') : String(value ?? '');
+}
+
 /** A field before and after, as text; null when the line was not, or is no longer, there. */
 export function values(row: RedlineRow, field: Field): { before: string | null; after: string | null } {
   return {
-    before: row.before === null ? null : String(row.before[field] ?? ''),
-    after: row.after === null ? null : String(row.after[field] ?? ''),
+    before: row.before === null ? null : written(row.before[field]),
+    after: row.after === null ? null : written(row.after[field]),
   };
 }

@@ -105,6 +105,7 @@ export function line(find: number, component: string, more: Partial<Schemas['Lin
     takes_over: null,
     not_modelled: false,
     phantom: false,
+    by_product: false,
     first_day: null,
     last_day: null,
     ...more,

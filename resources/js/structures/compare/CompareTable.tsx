@@ -21,6 +21,7 @@ const heads: Record<string, string> = {
   takes_over: 'Takes over',
   not_modelled: 'Not modelled',
   phantom: 'Phantom',
+  by_product: 'By-product',
   first_day: 'First day',
   last_day: 'Last day',
 };
@@ -145,6 +146,8 @@ function value(line: Line, field: string): string {
       return line.not_modelled ? 'yes' : 'no';
     case 'phantom':
       return line.phantom ? 'yes' : 'no';
+    case 'by_product':
+      return line.by_product ? 'yes' : 'no';
     case 'first_day':
       return day(line.first_day) || 'open';
     case 'last_day':

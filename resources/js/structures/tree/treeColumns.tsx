@@ -11,6 +11,7 @@ function remarks({ line }: TreeRow): string {
     line.notes,
     line.not_modelled ? 'not modelled' : '',
     line.phantom ? 'phantom' : '',
+    line.by_product ? 'by-product, comes out' : '',
     line.first_day ? `from ${day(line.first_day)}` : '',
     line.last_day ? `until ${day(line.last_day)}` : '',
   ]

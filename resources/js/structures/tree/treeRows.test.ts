@@ -20,6 +20,7 @@ const row = (path: string, opens = false): TreeRow => {
       takes_over: null,
       not_modelled: false,
       phantom: false,
+      by_product: false,
       first_day: null,
       last_day: null,
     },
