@@ -16,8 +16,6 @@ use App\Structures\Models\Item;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Manufacturing\Accountability;
-use Orthotaxis\Core\Manufacturing\ManufacturingContent;
-use Orthotaxis\Core\Manufacturing\TakeOver;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -29,6 +27,7 @@ final readonly class AccountabilityReader
         private DeclaredStructures $declared,
         private BuildsOfOrder $ordered,
         private OrderReader $orders,
+        private SuggestionReader $suggestions,
     ) {}
 
     /**
@@ -46,10 +45,11 @@ final readonly class AccountabilityReader
 
     /**
      * @param  ?string  $plant  null: the first that builds it
+     * @param  ?string  $sibling  by whose example it would be taken over; empty: nobody's; null: of the most alike
      *
      * @throws Refusal when the order does not name the item, or a kit contains itself
      */
-    public function underOrder(Person $by, Item $item, ?string $plant, string $number): AccountabilityPage
+    public function underOrder(Person $by, Item $item, ?string $plant, string $number, ?string $sibling): AccountabilityPage
     {
         $order = ChangeOrder::query()->where('number', $number)->first() ?? throw Refusal::at('order', "There is no order {$number}.");
         $row =
@@ -66,6 +66,7 @@ final readonly class AccountabilityReader
             BuildsOfOrder::day($order),
             UnderOrder::of($order, $row, $chosen->plant ?? '', self::mayEdit($by, $order)),
             $all,
+            $sibling,
         );
     }
 
@@ -94,6 +95,7 @@ final readonly class AccountabilityReader
         Day $day,
         ?UnderOrder $order,
         array $coming = [],
+        ?string $sibling = null,
     ): AccountabilityPage {
         $of = $chosen === null ? Accountability::of($engineering, []) : $this->plants->account([$chosen], $day, $coming)[0];
         $numbers = [];
@@ -104,6 +106,13 @@ final readonly class AccountabilityReader
             array_push($numbers, $line->line->component, ...array_filter([$line->record?->by]));
         }
 
+        $suggested = $siblings = [];
+        if ($chosen !== null && $order?->may_edit === true) {
+            $siblings = $this->suggestions->siblings($chosen, $of, $day);
+            $sibling = $sibling === null ? $siblings[0] ?? null : ($sibling === '' ? null : $sibling);
+            $suggested = $this->suggestions->read($chosen, $of, $day, $sibling);
+        }
+
         return AccountabilityPage::of(
             $item->number,
             $chosen,
@@ -111,9 +120,11 @@ final readonly class AccountabilityReader
             builds: $item->everReleased->firstWhere('id', $chosen?->released?->builds_id)?->code,
             declared: DeclaredStructures::revision($item, $day)?->code,
             of: $of,
-            suggested: $order?->may_edit === true ? TakeOver::of($of, ($chosen->content ?? new ManufacturingContent())->structure) : [],
+            suggested: $suggested,
             items: ItemRows::byNumber(array_values(array_unique($numbers))),
             order: $order,
+            siblings: $siblings,
+            sibling: $suggested === [] ? null : $sibling,
         );
     }
 }

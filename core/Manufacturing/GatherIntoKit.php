@@ -63,12 +63,10 @@ final readonly class GatherIntoKit
         ) {
             throw Refusal::at('kit', "{$kit} is called for already, and not once at this operation.");
         }
-        $finds = array_map(static fn(Line $line): int => $line->find, array_values($inKit->lines));
+        $finds = FreeFinds::in($inKit);
         $ofKit = [];
         foreach ($gathered as $line) {
-            for ($find = $line->find; in_array($find, $finds, true); $find++);
-            $finds[] = $find;
-            $ofKit[] = new AddLine('', ['find' => (string) $find] + self::fields($line));
+            $ofKit[] = new AddLine('', ['find' => (string) $finds->from($line->find)] + self::fields($line));
         }
         $ofItem = array_map(static fn(string $key): LineEdit => new RemoveLine($key), $lines);
         if ($there === []) {

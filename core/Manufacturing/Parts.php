@@ -8,7 +8,10 @@ use Orthotaxis\Core\Quantity\Exact;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 
-/** What a plant puts into an item, with the levels that only manufacturing has opened up: a kit of 3 screws, twice, is 6 screws. What comes out is no part. */
+/**
+ * What a plant puts into an item, with the levels that only manufacturing has opened up: a kit of 3 screws, twice, is 6 screws. What comes
+ * out is no part.
+ */
 final readonly class Parts
 {
     /**

@@ -25,21 +25,16 @@ use Orthotaxis\Core\Structure\Structure;
  */
 final readonly class TakeOver
 {
-    /** @param  array<int, true>  $finds  that are taken */
-    private function __construct(private Accountability $of, private Structure $built, private array $finds) {}
+    private function __construct(private Accountability $of, private Structure $built, private FreeFinds $finds) {}
 
     /**
      * @param  Structure  $built  of the item at the plant
-     * @return array<string, list<LineEdit>> by the key of the engineering line, be it one that engineering no longer has
+     * @param  ?FreeFinds  $finds  of the structure; null: nobody else asks for some
+     * @return array<string, non-empty-list<LineEdit>> by the key of the engineering line, be it one that engineering no longer has
      */
-    public static function of(Accountability $of, Structure $built): array
+    public static function of(Accountability $of, Structure $built, ?FreeFinds $finds = null): array
     {
-        $finds = [];
-        foreach ($built as $line) {
-            $finds[$line->find] = true;
-        }
-
-        return (new self($of, $built, $finds))->edits();
+        return (new self($of, $built, $finds ?? FreeFinds::in($built)))->edits();
     }
 
     /**
@@ -55,7 +50,7 @@ final readonly class TakeOver
      */
     public static function into(Accountability $of, Structure $built, array $parts, string $operation): array
     {
-        $finds = array_fill_keys(array_map(static fn(Line $line): int => $line->find, array_values($built->lines)), true);
+        $finds = FreeFinds::in($built);
         $byKey = array_column(array_map(static fn(Accounted $one): array => [$one->line->key, $one], $of->lines), 1, 0);
         $edits = [];
         foreach ($parts as $key => $part) {
@@ -86,7 +81,7 @@ final readonly class TakeOver
         return $edits;
     }
 
-    /** @return array<string, list<LineEdit>> */
+    /** @return array<string, non-empty-list<LineEdit>> */
     private function edits(): array
     {
         $standing = $declared = [];
@@ -98,7 +93,6 @@ final readonly class TakeOver
         }
         $edits = [];
         $operation = null;
-        $finds = $this->finds;
         foreach ($this->of->lines as $line) {
             $declared[$line->line->key] = true;
             foreach ($line->shares as $share) {
@@ -111,7 +105,7 @@ final readonly class TakeOver
             $edit = match (true) {
                 count($stands) === 1 && $line->rest->sign() > 0 => self::replaced($line, $stands[0]),
                 $stands !== [] => null,
-                $line->shares === [] => self::added($line, (string) $operation, $line->rest, $finds),
+                $line->shares === [] => self::added($line, (string) $operation, $line->rest, $this->finds),
                 default => self::changed($line),
             };
             if ($edit !== null) {
@@ -137,23 +131,14 @@ final readonly class TakeOver
         ]);
     }
 
-    /**
-     * @param  Exact  $so  much of it
-     * @param  array<int, true>  $finds  that are taken; the one it gets is as well
-     */
-    private static function added(Accounted $line, string $operation, Exact $so, array &$finds): LineEdit
+    /** @param  Exact  $so  much of it */
+    private static function added(Accounted $line, string $operation, Exact $so, FreeFinds $finds): LineEdit
     {
-        $find = $line->line->find;
-        while (isset($finds[$find])) {
-            $find++;
-        }
-        $finds[$find] = true;
-
         return new AddLine(
             '',
             array_filter(
                 [
-                    'find' => (string) $find,
+                    'find' => (string) $finds->from($line->line->find),
                     'component' => $line->record->by ?? $line->line->component,
                     'quantity' => (string) $so,
                     'unit' => $line->unit->value,

@@ -9,6 +9,7 @@ use App\Structures\Models\Category;
 use App\Structures\Models\Item;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Manufacturing\TakenOver;
 use Orthotaxis\Core\Quantity\Money;
 
 /** Categories, and the items of demo/catalogue.txt. Whatever is made gets a drawing of its own. */
@@ -85,6 +86,14 @@ final class CatalogueSeeder extends Seeder
         'tool' => '900-',
     ];
 
+    /** How plants take over what is in a category, where nothing else says it. */
+    private const TAKEN_OVER = [
+        'fastener' => [TakenOver::WithBefore, ''],
+        'label' => [TakenOver::Last, ''],
+        'packaging' => [TakenOver::Last, ''],
+        'papers' => [TakenOver::LeftOut, 'Shown on the screen of the work place; not issued with the parts.'],
+    ];
+
     private const SITES = ['Tarn' => 'Tarn, final assembly', 'Weir' => 'Weir, electronics and pumps'];
 
     public function run(): void
@@ -116,6 +125,8 @@ final class CatalogueSeeder extends Seeder
                             ['name' => 'tolerance', 'label' => 'Tolerance', 'required' => false],
                         ]
                         : [],
+                'taken_over' => self::TAKEN_OVER[$code][0] ?? null,
+                'taken_over_reason' => self::TAKEN_OVER[$code][1] ?? '',
             ])->id;
         }
         foreach (self::UNDER as $code => $over) {

@@ -301,7 +301,7 @@ final class ChangeStory
     {
         foreach (app(OrderAccountReader::class)->read(ChangeOrder::query()->where('number', $order)->firstOrFail()) as $plant) {
             if ($plant->open > 0) {
-                app(EditBuilt::class)->takeOver($this->editor($order), $order, $plant->item, $plant->plant, [], PHP_INT_MAX);
+                app(EditBuilt::class)->takeOver($this->editor($order), $order, $plant->item, $plant->plant, [], null, PHP_INT_MAX);
             }
         }
         app(MoveOrder::class)->submit($this->people['mira.okafor'], $order, $this->version($order));

@@ -79,6 +79,71 @@ it('takes over what engineering has changed, is judged and signed with it, and r
     $this->artisan('ledger:verify')->assertSuccessful();
 });
 
+it('takes what is new over by the example of another item, or as its category says, and takes it back in one step', function (): void {
+    // The module is built at Weir too: grease at operation 30, by the gram; the category of papers is left out.
+    $this->world->built('200-0001', 'Weir', [[10, '200-0010', 1, 'pc', 10]], function (int $content): void {
+        $grease = '00000000-0000-7000-8000-000000000001';
+        $engineering = DB::table('revisions')->where('item_id', $this->world->items['200-0001'])->orderBy('id')->value('id');
+        DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
+        foreach (
+            [[$engineering, $grease, null, null], [$content, (string) Illuminate\Support\Str::uuid7(), 30, $grease]]
+            as [$in, $key, $at, $of]
+        ) {
+            DB::table('structure_lines')->insert([
+                'content_id' => $in,
+                'line_key' => $key,
+                'find' => 40,
+                'component_id' => $this->world->items['710-0001'],
+                'quantity' => 2_000_000,
+                'unit' => 'g',
+                'operation' => $at,
+                'takes_over' => $of,
+            ]);
+        }
+        DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
+    });
+    $papers = DB::table('categories')->insertGetId(['code' => 'papers', 'name' => 'Papers', 'asked' => '[]', 'number_width' => 4]);
+    DB::table('items')
+        ->where('number', '200-0041')
+        ->update(['category_id' => $papers]);
+    $this->world->people['tomas']->update(['roles' => ['administrator']]);
+    $set = fn(array $more) => $this->world->setCategory(
+        'tomas',
+        'papers',
+        ['number_prefix' => '', 'number_width' => 4, 'number_check' => false] + $more,
+    );
+    $set(['taken_over' => 'left_out', 'taken_over_reason' => ''])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['taken_over_reason']]);
+    $set(['taken_over' => 'somehow'])->assertStatus(422);
+    $set(['taken_over' => 'left_out', 'taken_over_reason' => 'Issued apart.'])->assertOk();
+    $this->world->edit($this->order, 'add', 0, ['find' => '40', 'component' => '710-0001', 'quantity' => '2', 'unit' => 'g'])->assertOk();
+    $this->world->edit($this->order, 'add', 0, ['find' => '50', 'component' => '200-0041', 'quantity' => '1', 'unit' => 'm'])->assertOk();
+    $page = ($this->page)()
+        ->assertJsonPath('sibling', '200-0001')
+        ->assertJsonPath('siblings', ['200-0001']);
+    expect(
+        array_map(
+            static fn(array $line): array => [$line['suggested'], $line['suggested_by'], $line['suggested_of']],
+            array_slice($page->json('lines'), 3),
+        ),
+    )->toBe([[['2 g of 710-0001 at operation 30'], 'sibling', '200-0001'], [['left out on record: Issued apart.'], 'category', 'Papers']]);
+    $none = $this->world->as('jonas', 'GET', "/items/200-0010/accountability?plant=Weir&order={$this->order}&sibling=none");
+    $none->assertJsonPath('sibling', null)->assertJsonPath('lines.3.suggested', ['2 g of 710-0001 at operation 20']);
+    $this->world
+        ->as('jonas', 'GET', "/items/200-0010/accountability?plant=Weir&order={$this->order}&sibling=600-0014")
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['sibling']]);
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 0, 'sibling' => '600-0014'])->assertStatus(422);
+    ($this->at)('taken-over', ['lines' => [], 'seen' => 0, 'sibling' => '200-0001'])->assertOk();
+    ($this->page)()
+        ->assertJsonPath('open', 0)
+        ->assertJsonPath('lines.4.account', 'left_out')
+        ->assertJsonPath('lines.3.shares.0.operation', 30);
+    ($this->at)('undo')->assertOk();
+    ($this->page)()->assertJsonPath('open', 2)->assertJsonPath('order.edits', []);
+});
+
 it('changes manufacturing alone, without a new engineering revision', function (): void {
     World::planningTakes();
     // The clamp is fitted elsewhere; engineering stays as it is.

@@ -8,6 +8,7 @@ use App\Ledger\Ledger;
 use App\Manufacturing\BuildsOfOrder;
 use App\Manufacturing\BuiltAt;
 use App\Manufacturing\PlantStructures;
+use App\Manufacturing\SuggestionReader;
 use App\Orders\Models\WorkRecord;
 use App\Orders\NewLines;
 use App\Orders\OrderReader;
@@ -15,10 +16,10 @@ use App\People\Models\Person;
 use App\Structures\Models\Item;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Content\Edit;
-use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Manufacturing\Accountability;
 use Orthotaxis\Core\Manufacturing\PutOnRecord;
 use Orthotaxis\Core\Manufacturing\RecordEdit;
+use Orthotaxis\Core\Manufacturing\Suggestion;
 use Orthotaxis\Core\Manufacturing\TakeOver;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Routing\AddOperation;
@@ -31,6 +32,7 @@ final readonly class EditBuilt
         private BuildsOfOrder $ordered,
         private PlantStructures $plants,
         private BuiltWork $works,
+        private SuggestionReader $suggestions,
         private Ledger $ledger,
     ) {}
 
@@ -38,16 +40,17 @@ final readonly class EditBuilt
      * Takes engineering lines over as far as it follows from what is there; all of it or nothing.
      *
      * @param  list<string>  $lines  keys of engineering lines; empty: all that are open
+     * @param  ?string  $sibling  the item by whose example; null: by none
      * @param  int  $seen  the number of the newest edit that was on screen
      *
      * @throws Refusal when one of them cannot be taken over by itself
      */
-    public function takeOver(Person $by, string $order, string $item, string $plant, array $lines, int $seen): WorkRecord
+    public function takeOver(Person $by, string $order, string $item, string $plant, array $lines, ?string $sibling, int $seen): WorkRecord
     {
-        return $this->ledger->together(function () use ($by, $order, $item, $plant, $lines, $seen): WorkRecord {
+        return $this->ledger->together(function () use ($by, $order, $item, $plant, $lines, $sibling, $seen): WorkRecord {
             $work = BuiltWork::hold($by, $order, $item, $plant, $seen);
             [$built, $of] = $this->accounted($work);
-            $suggested = TakeOver::of($of, $built->content->structure);
+            $suggested = $this->suggestions->read($built, $of, BuildsOfOrder::day($work->row->order), $sibling);
             foreach ($lines as $line) {
                 if (!isset($suggested[$line])) {
                     throw Refusal::at(
@@ -56,18 +59,15 @@ final readonly class EditBuilt
                     );
                 }
             }
-            $edits = array_merge(...array_values($lines === [] ? $suggested : array_intersect_key($suggested, array_flip($lines))));
+            $chosen = $lines === [] ? $suggested : array_intersect_key($suggested, array_flip($lines));
+            $edits = array_merge(...array_values(array_map(static fn(Suggestion $one): array => $one->edits, $chosen)));
             if ($edits === [] && $work->wasChanged('base_id')) {
                 return $work;
             }
             if ($edits === []) {
                 throw Refusal::at('lines', 'There is nothing to take over.');
             }
-            $this->works->keep(
-                $work,
-                $by,
-                array_map(static fn(LineEdit $edit): LineEdit => $edit->part() === '' ? $edit->of((string) Str::uuid7()) : $edit, $edits),
-            );
+            $this->works->keep($work, $by, NewLines::completed($edits));
 
             return $work;
         });

@@ -8,10 +8,10 @@ use App\Http\Api\ListOf;
 use App\Manufacturing\BuiltAt;
 use App\Structures\Data\ItemRow;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Manufacturing\Accountability;
 use Orthotaxis\Core\Manufacturing\Accounted;
 use Orthotaxis\Core\Manufacturing\Share;
+use Orthotaxis\Core\Manufacturing\Suggestion;
 
 /** What a plant has taken over of an item as engineering declares it. Nothing open is the proof that it builds the design. */
 #[OA\Schema]
@@ -21,6 +21,7 @@ final readonly class AccountabilityPage
      * @param  list<string>  $plants
      * @param  list<AccountRow>  $lines
      * @param  list<ShareRow>  $additions
+     * @param  list<string>  $siblings  numbers of items by whose example it could be taken over, the most alike first
      */
     private function __construct(
         #[OA\Property] public string $item,
@@ -33,12 +34,15 @@ final readonly class AccountabilityPage
         #[ListOf(AccountRow::class)] public array $lines,
         #[ListOf(ShareRow::class)] public array $additions,
         #[OA\Property(description: 'null: as it is in force', nullable: true)] public ?UnderOrder $order,
+        #[ListOf('string')] public array $siblings,
+        #[OA\Property(description: 'the one by whose example it is suggested; null: none')] public ?string $sibling,
     ) {}
 
     /**
      * @param  list<string>  $plants
-     * @param  array<string, list<LineEdit>>  $suggested  by the key of the engineering line
+     * @param  array<string, Suggestion>  $suggested  by the key of the engineering line
      * @param  array<string, ItemRow>  $items  by number
+     * @param  list<string>  $siblings
      */
     public static function of(
         string $item,
@@ -50,6 +54,8 @@ final readonly class AccountabilityPage
         array $suggested,
         array $items,
         ?UnderOrder $order,
+        array $siblings,
+        ?string $sibling,
     ): self {
         return new self(
             item: $item,
@@ -60,11 +66,13 @@ final readonly class AccountabilityPage
             declared: $declared,
             open: count($of->open()),
             lines: array_map(
-                static fn(Accounted $line): AccountRow => AccountRow::of($line, $suggested[$line->line->key] ?? [], $items),
+                static fn(Accounted $line): AccountRow => AccountRow::of($line, $suggested[$line->line->key] ?? null, $items),
                 $of->lines,
             ),
             additions: array_map(static fn(Share $share): ShareRow => ShareRow::of($share, $items), $of->additions),
             order: $order,
+            siblings: $siblings,
+            sibling: $sibling,
         );
     }
 }

@@ -25,17 +25,19 @@ use OpenApi\Attributes as OA;
 final class AccountabilityController
 {
     #[OA\Get(path: '/api/items/{number}/accountability', operationId: 'accountability', tags: ['manufacturing'])]
-    #[InPath('number'), InQuery('plant'), InQuery('on'), InQuery('order'), Ok(AccountabilityPage::class), Refused]
+    #[InPath('number'), InQuery('plant'), InQuery('on'), InQuery('order'), InQuery('sibling'), Ok(AccountabilityPage::class), Refused]
     public function show(string $number, Request $request, #[CurrentUser] Person $person, AccountabilityReader $reader): JsonResponse
     {
-        $request->validate(['order' => 'nullable|string|max:20']);
+        $request->validate(['order' => 'nullable|string|max:20', 'sibling' => 'nullable|string|max:40']);
         $at = AskedPlant::of($request);
 
         $item = Item::query()->with('everReleased')->where('number', $number)->firstOrFail();
         $order = $request->string('order')->toString();
 
         return new JsonResponse(
-            $order === '' ? $reader->read($item, $at, Today::orAsked($request)) : $reader->underOrder($person, $item, $at, $order),
+            $order === ''
+                ? $reader->read($item, $at, Today::orAsked($request))
+                : $reader->underOrder($person, $item, $at, $order, self::sibling($request)),
         );
     }
 
@@ -44,5 +46,13 @@ final class AccountabilityController
     public function ofOrder(string $number, OrderAccountReader $reader): JsonResponse
     {
         return new JsonResponse($reader->read(ChangeOrder::query()->where('number', $number)->firstOrFail()));
+    }
+
+    /** @return ?string empty: by nobody's example; null: nobody says */
+    private static function sibling(Request $request): ?string
+    {
+        $sibling = $request->string('sibling')->toString();
+
+        return $sibling === 'none' ? '' : ($sibling === '' ? null : $sibling);
     }
 }

@@ -42,7 +42,7 @@ final readonly class BuiltController
 
         return self::done(
             $parts === null
-                ? $this->edit->takeOver($person, $number, $item, $plant, $request->lines(), $seen)
+                ? $this->edit->takeOver($person, $number, $item, $plant, $request->lines(), $request->sibling(), $seen)
                 : $this->edit->takeInto($person, $number, $item, $plant, $parts, $request->string('operation')->toString(), $seen),
         );
     }

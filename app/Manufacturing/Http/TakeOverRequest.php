@@ -30,6 +30,12 @@ use OpenApi\Attributes as OA;
                 description: 'so much of a line, by its key; the others whole',
                 additionalProperties: new OA\AdditionalProperties(type: 'string'),
             ),
+            new OA\Property(
+                property: 'sibling',
+                type: 'string',
+                nullable: true,
+                description: 'where it follows from what is there: the item by whose example it was suggested; left out: by none',
+            ),
             new OA\Property(property: 'seen', type: 'integer', description: 'the number of the newest edit on screen'),
         ],
     ),
@@ -45,6 +51,7 @@ final class TakeOverRequest extends FormRequest
             'operation' => 'nullable|string|max:4',
             'parts' => 'sometimes|array|max:5000',
             'parts.*' => 'nullable|string|max:20',
+            'sibling' => 'nullable|string|max:40',
             'seen' => 'required|integer',
         ];
     }
@@ -53,6 +60,12 @@ final class TakeOverRequest extends FormRequest
     public function messages(): array
     {
         return ['lines.*' => 'Name lines by their keys.', 'seen.*' => 'Say which edit was on screen last.'];
+    }
+
+    /** @return ?string the item by whose example; null: by none */
+    public function sibling(): ?string
+    {
+        return $this->string('sibling')->toString() ?: null;
     }
 
     /** @return ?array<string, string> how much of each line is taken over by hand; null: as it follows from what is there */

@@ -30,6 +30,7 @@ final readonly class SetCategory
      * @param  ?string  $under  the code of a category; empty: it stands under none; null to leave it where it is
      * @param  list<array{name: string, label: string, required: bool}>|null  $asked  null to leave it as it is
      * @param  list<array{kind: string, disposition: string, per_unit: ?int}>|null  $dispositions  null to leave them as they are
+     * @param  array{taken_over: ?string, taken_over_reason: string}|null  $takenOver  null to leave it as it is
      *
      * @throws Stale when somebody has set it since that version
      */
@@ -43,6 +44,7 @@ final readonly class SetCategory
         ?Sequence $sequence,
         ?array $asked,
         ?array $dispositions,
+        ?array $takenOver = null,
     ): Category {
         return $this->ledger->together(function () use (
             $by,
@@ -54,6 +56,7 @@ final readonly class SetCategory
             $sequence,
             $asked,
             $dispositions,
+            $takenOver,
         ): Category {
             // All of them, so that two who move categories at once take turns.
             $all = Category::query()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
@@ -69,6 +72,7 @@ final readonly class SetCategory
                 'number_check' => $rule->checkDigit,
                 'sequence' => $sequence?->value,
                 'asked' => $asked ?? $category->asked,
+                ...$takenOver ?? [],
             ];
             $category->update([...$values, 'version' => $version + 1]);
             if ($dispositions !== null) {

@@ -33,6 +33,8 @@ final readonly class CategoryRow
         #[OA\Property] public string $number_prefix,
         #[OA\Property] public int $number_width,
         #[OA\Property] public bool $number_check,
+        #[OA\Property(enum: ['with_before', 'first', 'last', 'left_out'], nullable: true)] public ?string $taken_over,
+        #[OA\Property] public string $taken_over_reason,
         #[OA\Property] public int $items,
         #[OA\Property] public int $version,
         #[ListOf(AskedAttribute::class)] public array $attributes,
@@ -49,6 +51,8 @@ final readonly class CategoryRow
             number_prefix: $category->number_prefix,
             number_width: $category->number_width,
             number_check: $category->number_check,
+            taken_over: $category->taken_over?->value,
+            taken_over_reason: $category->taken_over_reason,
             items: $category->items_count ?? 0,
             version: $category->version,
             attributes: array_map(

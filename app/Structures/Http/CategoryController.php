@@ -50,6 +50,7 @@ final class CategoryController
             Sequence::tryFrom($request->string('sequence')->toString()),
             $request->asked(),
             $request->dispositions(),
+            $request->takenOver(),
         );
 
         return new JsonResponse(new Done($category->code, $category->version));

@@ -10,8 +10,12 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Impact\DispositionCost;
+use Orthotaxis\Core\Manufacturing\CategoryWay;
+use Orthotaxis\Core\Manufacturing\PutOnRecord;
+use Orthotaxis\Core\Manufacturing\TakenOver;
 use Orthotaxis\Core\Numbering\NumberRule;
 use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Revision\Sequence;
 
 /** What a category is called and stands under, how its items are numbered and revised, and what they are asked for. */
@@ -43,6 +47,14 @@ use Orthotaxis\Core\Revision\Sequence;
                 description: 'what is usually done with what exists; without it they stay as they are',
                 items: new OA\Items(ref: CategoryDisposition::class),
             ),
+            new OA\Property(
+                property: 'taken_over',
+                type: 'string',
+                enum: TakenOver::class,
+                nullable: true,
+                description: 'how plants take over what is in it; null: as the category that it stands under says; without it it stays',
+            ),
+            new OA\Property(property: 'taken_over_reason', type: 'string', nullable: true, description: 'why it is left out'),
             new OA\Property(
                 property: 'attributes',
                 type: 'array',
@@ -76,6 +88,8 @@ final class CategoryRule extends FormRequest
             'dispositions.*.kind' => ['required', 'distinct', Rule::in(array_column(DispositionCost::kinds(), 'value'))],
             'dispositions.*.disposition' => ['required', Rule::enum(Disposition::class)],
             'dispositions.*.per_unit' => 'nullable|string|max:20',
+            'taken_over' => ['sometimes', 'nullable', Rule::enum(TakenOver::class)],
+            'taken_over_reason' => 'nullable|string|max:' . PutOnRecord::LONGEST_REASON,
             'attributes' => 'sometimes|array|max:40',
             'attributes.*.name' => 'nullable|string|regex:/^[a-z0-9_]{1,60}$/D',
             'attributes.*.label' => 'required|string|max:60|distinct:ignore_case',
@@ -92,6 +106,7 @@ final class CategoryRule extends FormRequest
             'under.*' => 'There is no such category.',
             'number_width.*' => 'The counter has 1 to 12 digits.',
             'sequence.*' => 'Choose the sequence of revisions.',
+            'taken_over.*' => 'Choose how plants take it over.',
             'attributes.*.label.required' => 'Say what it is called.',
             'attributes.*.label.max' => 'At most 60 characters.',
             'attributes.*.label.distinct' => 'This is asked for twice.',
@@ -137,6 +152,22 @@ final class CategoryRule extends FormRequest
                 array_keys(array_values($rows)),
             )
             : null;
+    }
+
+    /**
+     * @return array{taken_over: ?string, taken_over_reason: string}|null null to leave it as it is
+     *
+     * @throws Refusal when it is left out and nobody says why
+     */
+    public function takenOver(): ?array
+    {
+        if (!$this->has('taken_over')) {
+            return null;
+        }
+        $how = TakenOver::tryFrom($this->string('taken_over')->toString());
+        $way = $how === null ? null : CategoryWay::of((string) $this->name(), $how, $this->string('taken_over_reason')->toString());
+
+        return ['taken_over' => $how?->value, 'taken_over_reason' => $way->reason ?? ''];
     }
 
     /** @return list<array{name: string, label: string, required: bool}>|null null to leave them as they are */

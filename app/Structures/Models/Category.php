@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Orthotaxis\Core\Manufacturing\TakenOver;
 use Orthotaxis\Core\Revision\Sequence;
 
 /**
@@ -21,6 +22,8 @@ use Orthotaxis\Core\Revision\Sequence;
  * @property bool $number_check
  * @property int $number_next
  * @property list<array{name: string, label: string, required: bool}> $asked what its items are asked for
+ * @property ?TakenOver $taken_over how plants take over what is in it; null: as the category that it stands under says
+ * @property string $taken_over_reason why it is left out
  * @property int $version counted up by every setting
  * @property-read ?int $items_count
  * @property-read ?Category $over
@@ -30,7 +33,7 @@ final class Category extends Model
 {
     public $timestamps = false;
 
-    protected $casts = ['sequence' => Sequence::class, 'number_check' => 'boolean', 'asked' => 'array'];
+    protected $casts = ['sequence' => Sequence::class, 'number_check' => 'boolean', 'asked' => 'array', 'taken_over' => TakenOver::class];
 
     /** @return BelongsTo<Category, $this> */
     public function over(): BelongsTo

@@ -2791,6 +2791,13 @@ export interface components {
             record: components["schemas"]["RecordRow"] | null;
             shares: components["schemas"]["ShareRow"][];
             suggested: string[];
+            /**
+             * @description what says so; null: nothing
+             * @enum {string|null}
+             */
+            suggested_by: "before" | "sibling" | "category" | "neighbour" | null;
+            /** @description the sibling or category that says so; empty otherwise */
+            suggested_of: string;
         };
         /** @description What a plant has taken over of an item as engineering declares it. Nothing open is the proof that it builds the design. */
         AccountabilityPage: {
@@ -2808,6 +2815,9 @@ export interface components {
             lines: components["schemas"]["AccountRow"][];
             additions: components["schemas"]["ShareRow"][];
             order: components["schemas"]["UnderOrder"] | null;
+            siblings: string[];
+            /** @description the one by whose example it is suggested; null: none */
+            sibling: string | null;
         };
         /** @description What one of an item costs and takes through all levels, as a plant builds it. */
         BuiltCostPage: {
@@ -3148,6 +3158,8 @@ export interface components {
             parts?: {
                 [key: string]: string;
             };
+            /** @description where it follows from what is there: the item by whose example it was suggested; left out: by none */
+            sibling?: string | null;
             /** @description the number of the newest edit on screen */
             seen: number;
         };
@@ -3866,6 +3878,9 @@ export interface components {
             number_prefix: string;
             number_width: number;
             number_check: boolean;
+            /** @enum {string|null} */
+            taken_over: "with_before" | "first" | "last" | "left_out" | null;
+            taken_over_reason: string;
             items: number;
             version: number;
             attributes: components["schemas"]["AskedAttribute"][];
@@ -4127,6 +4142,13 @@ export interface components {
             sequence?: "letters" | "numbers" | "numbers_then_letters" | null;
             /** @description what is usually done with what exists; without it they stay as they are */
             dispositions?: components["schemas"]["CategoryDisposition"][];
+            /**
+             * @description how plants take over what is in it; null: as the category that it stands under says; without it it stays
+             * @enum {string|null}
+             */
+            taken_over?: "with_before" | "first" | "last" | "left_out" | null;
+            /** @description why it is left out */
+            taken_over_reason?: string | null;
             /** @description without it they stay as they are */
             attributes?: {
                 /** @description empty for a new one */
@@ -5703,6 +5725,7 @@ export interface operations {
                 plant?: string;
                 on?: string;
                 order?: string;
+                sibling?: string;
             };
             header?: never;
             path: {

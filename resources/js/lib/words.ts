@@ -37,6 +37,14 @@ export const accounts = {
   open: '▲ Open',
 } as const;
 
+/** Where plants put what only its category says something of. */
+export const takenOver = {
+  with_before: 'With the part before it',
+  first: 'At the first operation',
+  last: 'At the last operation',
+  left_out: 'Left out on record',
+} as const;
+
 export const supplies = { make: 'Made in house', buy: 'Bought', subcontract: 'Subcontracted' } as const;
 
 export const unitNames = {

@@ -4,7 +4,7 @@ import type { Schemas } from '../lib/api';
 import { item, line, tube } from '../testing/make';
 import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
-import { address, show } from '../testing/show';
+import { address, choose, show } from '../testing/show';
 import { Accounts } from './Accounts';
 
 const screw = item('600-0014', 'Screw');
@@ -35,6 +35,8 @@ const row = (
   record: null,
   shares: [],
   suggested: [],
+  suggested_by: null,
+  suggested_of: '',
   ...more,
 });
 const page: Schemas['AccountabilityPage'] = {
@@ -45,6 +47,8 @@ const page: Schemas['AccountabilityPage'] = {
   builds: 'E',
   declared: 'F',
   order: null,
+  siblings: [],
+  sibling: null,
   open: 2,
   lines: [
     row(10, screw, 'in_parts', {
@@ -85,23 +89,62 @@ const AT = '/api/orders/ECO-00084/items/200-0010/plants/Weir';
 
 describe('taking over under an order', () => {
   const open = [
-    row(30, tube, 'open', { rest: '0.5', unit: 'm', suggested: ['Replaced by 200-0041'] }),
+    row(30, tube, 'open', { rest: '0.5', unit: 'm', suggested: ['Replaced by 200-0041'], suggested_by: 'before' }),
     row(40, tube, 'open', { rest: '1' }),
   ];
 
   it('shows how each line would be taken over, takes over all or those selected, and takes it back', async () => {
     const user = await accounts({ ...page, lines: open, order: mine }, 'ECO-00084');
-    expect(cells(/^Engineering lines/).map((one) => one.at(-2))).toEqual(['Replaced by 200-0041', 'your decision']);
+    expect(cells(/^Engineering lines/).map((one) => one.at(-2))).toEqual([
+      'Replaced by 200-0041 as it was built',
+      'your decision',
+    ]);
     server.on(`POST ${AT}/taken-over`, done('ECO-00084')).on(`POST ${AT}/undo`, done('ECO-00084'));
     await user.click(screen.getByRole('button', { name: 'Take over all 1 that follow' }));
-    await waitFor(() => expect(server.asked(`POST ${AT}/taken-over`)[0]?.body).toEqual({ lines: [], seen: 7 }));
+    await waitFor(() =>
+      expect(server.asked(`POST ${AT}/taken-over`)[0]?.body).toEqual({ lines: [], seen: 7, sibling: null }),
+    );
     await user.click(screen.getByRole('checkbox', { name: /^Select all/ }));
     await user.click(screen.getByRole('button', { name: 'Take over 1' }));
     await waitFor(() =>
-      expect(server.asked(`POST ${AT}/taken-over`)[1]?.body).toEqual({ lines: ['line-30'], seen: 7 }),
+      expect(server.asked(`POST ${AT}/taken-over`)[1]?.body).toEqual({ lines: ['line-30'], seen: 7, sibling: null }),
     );
     await user.click(screen.getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(server.asked(`POST ${AT}/undo`)).toHaveLength(1));
+  });
+
+  it('says by whose example a line goes, and lets another be chosen', async () => {
+    const says = (
+      find: number,
+      words: string,
+      by: NonNullable<Schemas['AccountRow']['suggested_by']>,
+      of: string = '',
+    ): Schemas['AccountRow'] => row(find, tube, 'open', { suggested: [words], suggested_by: by, suggested_of: of });
+    const lines = [
+      says(10, '1 pc of 200-0060 at operation 30', 'sibling', '200-0020'),
+      says(20, 'left out on record: Issued.', 'category', 'Papers'),
+      says(30, '2 g of 710-0001 at operation 30', 'neighbour'),
+    ];
+    const user = await accounts(
+      { ...page, lines, order: mine, siblings: ['200-0020', '200-0030'], sibling: '200-0020' },
+      'ECO-00084',
+    );
+    expect(cells(/^Engineering lines/).map((one) => one.at(-2))).toEqual([
+      '1 pc of 200-0060 at operation 30 as 200-0020 is built',
+      'left out on record: Issued. as Papers are',
+      '2 g of 710-0001 at operation 30 where the line before it is',
+    ]);
+    server.on(`POST ${AT}/taken-over`, done('ECO-00084'));
+    await user.click(screen.getByRole('button', { name: 'Take over all 3 that follow' }));
+    await waitFor(() => expect(server.asked(`POST ${AT}/taken-over`)[0]?.body).toMatchObject({ sibling: '200-0020' }));
+    await choose(user, 'New lines by the example of', '200-0030');
+    await waitFor(() =>
+      expect(server.asked('GET /api/items/200-0010/accountability').at(-1)?.query.sibling).toBe('200-0030'),
+    );
+    await choose(user, 'New lines by the example of', 'no item');
+    await waitFor(() =>
+      expect(server.asked('GET /api/items/200-0010/accountability').at(-1)?.query.sibling).toBe('none'),
+    );
   });
 
   it('puts on record why a line is left out, and says at its field what is wrong', async () => {

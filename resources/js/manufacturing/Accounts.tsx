@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../lib/api';
@@ -29,13 +29,24 @@ interface Props {
 
 /** What a plant has taken over of an engineering structure, line by line, and what it builds besides. */
 export function Accounts({ number, on, plant, order }: Props) {
-  const page = useQuery(queries.accountability(number, { on, plant, ...(order !== undefined && { order }) }));
+  const [sibling, setSibling] = useState('');
+  const page = useQuery({
+    ...queries.accountability(number, {
+      on,
+      plant,
+      ...(order !== undefined && { order }),
+      ...(sibling !== '' && { sibling }),
+    }),
+    placeholderData: keepPreviousData,
+  });
   return (
     <Loading query={page}>
       {(of) => (
         <div className="space-y-3">
           <Verdict of={of} />
-          {of.order && of.plant !== null && <TakeOver of={of} order={of.order} plant={of.plant} />}
+          {of.order && of.plant !== null && (
+            <TakeOver of={of} order={of.order} plant={of.plant} onSibling={setSibling} />
+          )}
           {of.plant !== null && <Lines of={of} plant={of.plant} />}
         </div>
       )}
@@ -56,7 +67,9 @@ function Lines({ of, plant }: { of: Page; plant: string }) {
       },
       { replace: true },
     );
-  const at = of.order?.may_edit ? { order: of.order.number, item: of.item, plant, seen: of.order.seen } : null;
+  const at = of.order?.may_edit
+    ? { order: of.order.number, item: of.item, plant, seen: of.order.seen, sibling: of.sibling }
+    : null;
   const recorded = of.lines.find(({ line }) => line.key === recording);
   return (
     <>

@@ -14,7 +14,8 @@ describe('what an item costs as a plant builds it', () => {
       labour: '10.00',
       set_up: '2.40',
       subcontract: '6.80',
-      total: '32.32',
+      by_products: '-0.40',
+      total: '31.92',
       run_minutes: '11',
       set_up_minutes: '3',
       lead_time_days: 17,
@@ -32,7 +33,8 @@ describe('what an item costs as a plant builds it', () => {
           labour: '4.00',
           set_up: '2.40',
           subcontract: '6.80',
-          total: '13.20',
+          by_products: '-0.40',
+          total: '12.80',
           lead_time_days: 6,
         },
       ],
@@ -40,8 +42,10 @@ describe('what an item costs as a plant builds it', () => {
     });
     await show(<BuiltCost number="200-0001" on="2026-11-27" plant="Tarn" />, {});
     const grid = await screen.findByRole('grid', { name: 'Work in 200-0001' });
-    expect(within(grid).getAllByRole('row')[1]?.textContent).toContain('200-0010Pump headWeir A2354.002.406.8013.206');
-    expect(screen.getByText('32.32')).toBeTruthy();
+    expect(within(grid).getAllByRole('row')[1]?.textContent).toContain(
+      '200-0010Pump headWeir A2354.002.406.80−0.4012.806',
+    );
+    expect(screen.getByText('31.92')).toBeTruthy();
     expect(screen.getByText('17 working days')).toBeTruthy();
     expect(screen.getByText('200-0001 › 200-0010 › 200-0040')).toBeTruthy();
     expect(screen.getByText('600-0014: no lead time.')).toBeTruthy();

@@ -3,17 +3,29 @@ import { count } from '../lib/format';
 import { Button } from '../ui/Button';
 import { ChangeNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
+import { Select } from '../ui/Select';
 import { useTakeOver, type At } from './useTakeOver';
+
+/** As the address says it. */
+const NOBODY = 'none';
 
 interface Props {
   of: Schemas['AccountabilityPage'];
   order: Schemas['UnderOrder'];
   plant: string;
+  /** Chooses the item by whose example it is suggested. */
+  onSibling: (sibling: string) => void;
 }
 
 /** What an order has done to what a plant builds; whoever edits it takes over all that is open, or takes the last edit back. */
-export function TakeOver({ of, order, plant }: Props) {
-  const { takeOver, undo } = useTakeOver({ order: order.number, item: of.item, plant, seen: order.seen });
+export function TakeOver({ of, order, plant, onSibling }: Props) {
+  const { takeOver, undo } = useTakeOver({
+    order: order.number,
+    item: of.item,
+    plant,
+    seen: order.seen,
+    sibling: of.sibling,
+  });
   const possible = of.lines.filter(({ suggested }) => suggested.length > 0).length;
   return (
     <section aria-label={`Under ${order.number}`} className="border-y border-strong bg-sheet px-3 py-2">
@@ -32,6 +44,20 @@ export function TakeOver({ of, order, plant }: Props) {
             <Button disabled={!order.can_undo} busy={undo.isPending} onClick={() => undo.mutate(undefined)}>
               Undo
             </Button>
+            {of.siblings.length > 0 && (
+              <span className="flex items-center gap-2">
+                <span className="text-sm text-soft">New lines by the example of</span>
+                <Select
+                  aria-label="New lines by the example of"
+                  className="w-40 font-mono text-sm"
+                  value={of.sibling ?? NOBODY}
+                  onChange={onSibling}
+                  options={Object.fromEntries(
+                    [...of.siblings, NOBODY].map((one) => [one, one === NOBODY ? 'no item' : one]),
+                  )}
+                />
+              </span>
+            )}
           </>
         )}
       </div>

@@ -80,15 +80,33 @@ export const accountColumns: Column<Row>[] = [
   { id: 'record', head: 'On record', text: recordWords, cell: recordWords },
 ];
 
-/** How a line that is open would be taken over by itself. */
+/** What says how a line would be taken over. */
+function whoSays({ suggested_by: by, suggested_of: of }: Row): string {
+  switch (by) {
+    case 'before':
+      return 'as it was built';
+    case 'sibling':
+      return `as ${of} is built`;
+    case 'category':
+      return `as ${of} are`;
+    case 'neighbour':
+      return 'where the line before it is';
+    default:
+      return '';
+  }
+}
+
+/** How a line that is open would be taken over by itself, and what says so. */
 export const suggestedColumn: Column<Row> = {
   id: 'suggested',
   head: 'Would be taken over by',
-  text: ({ suggested }) => suggested.join('; '),
-  cell: ({ suggested, account }) =>
-    suggested.length > 0 ? (
-      suggested.join('; ')
-    ) : account === 'open' ? (
+  text: (row) => [row.suggested.join('; '), whoSays(row)].filter(Boolean).join(', '),
+  cell: (row) =>
+    row.suggested.length > 0 ? (
+      <>
+        {row.suggested.join('; ')} <span className="block text-sm text-soft">{whoSays(row)}</span>
+      </>
+    ) : row.account === 'open' ? (
       <span className="text-soft">your decision</span>
     ) : (
       ''

@@ -8,14 +8,21 @@ export interface At {
   plant: string;
   /** The number of the newest edit on screen. */
   seen: number;
+  /** The item by whose example lines are taken over; null: by none. */
+  sibling: string | null;
 }
 
 /** What the editor of an order does to what a plant builds of an item. */
-export function useTakeOver({ order, item, plant, seen }: At) {
+export function useTakeOver({ order, item, plant, seen, sibling }: At) {
   const params = { path: { number: order, item, plant } };
   return {
     takeOver: useAct(touches.order, (lines: string[]) =>
-      told(api.POST('/api/orders/{number}/items/{item}/plants/{plant}/taken-over', { params, body: { lines, seen } })),
+      told(
+        api.POST('/api/orders/{number}/items/{item}/plants/{plant}/taken-over', {
+          params,
+          body: { lines, seen, sibling },
+        }),
+      ),
     ),
     undo: useAct(touches.order, () =>
       told(api.POST('/api/orders/{number}/items/{item}/plants/{plant}/undo', { params })),

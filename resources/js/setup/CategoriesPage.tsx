@@ -4,7 +4,7 @@ import type { Schemas } from '../lib/api';
 import { count } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
-import { sequences } from '../lib/words';
+import { sequences, takenOver } from '../lib/words';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
@@ -63,6 +63,7 @@ interface Change {
 function columnsOf(rows: Category[], change: Change | null): Column<Category>[] {
   const parent = (row: Category) => rows.find(({ code }) => code === row.under)?.name ?? '';
   const sequence = (row: Category) => (row.sequence == null ? 'as its kind' : sequences[row.sequence]);
+  const taken = (row: Category) => (row.taken_over == null ? '' : takenOver[row.taken_over]);
   const attributes = (row: Category) => row.attributes.map(({ label }) => label).join(', ');
   return [
     { id: 'name', head: 'Category', text: (row) => row.name, cell: (row) => row.name },
@@ -87,6 +88,7 @@ function columnsOf(rows: Category[], change: Change | null): Column<Category>[] 
       cell: (row) => (row.number_check ? 'yes' : 'no'),
     },
     { id: 'revisions', head: 'Revisions', text: sequence, cell: sequence },
+    { id: 'taken', head: 'Plants take it over', text: taken, cell: taken },
     { id: 'attributes', head: 'Attributes', text: attributes, cell: attributes },
     { id: 'items', head: 'Items', numeric: true, text: (row) => String(row.items), cell: (row) => count(row.items) },
     ...(change

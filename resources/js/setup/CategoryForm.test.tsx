@@ -14,6 +14,8 @@ const category = (code: string, name: string, more: Partial<Schemas['CategoryRow
   number_prefix: '200-',
   number_width: 4,
   number_check: false,
+  taken_over: null,
+  taken_over_reason: '',
   items: 12,
   version: 4,
   attributes: [{ name: 'wall', label: 'Wall, mm', required: true }],
@@ -57,6 +59,8 @@ describe('the settings of a category', () => {
       number_width: 4,
       number_check: true,
       sequence: null,
+      taken_over: null,
+      taken_over_reason: '',
       attributes: [{ name: '', label: 'Hardness', required: false }],
       dispositions: [
         { kind: 'stock', disposition: 'rework', per_unit: '0.25' },
@@ -73,6 +77,23 @@ describe('the settings of a category', () => {
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(server.asked(PATCH)[0]?.body).toMatchObject({ dispositions: [] });
+  });
+
+  it('say how plants take it over, with the reason where it is left out', async () => {
+    const { user, done } = await form();
+    expect(screen.queryByLabelText('Reason on record')).toBeNull();
+    await choose(user, 'Plants take it over', 'Left out on record');
+    server.on(PATCH, new Refused(422, 'No.', { taken_over_reason: ['Say why it is left out.'] }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText(/Say why it is left out/)).toBeTruthy();
+    await user.type(screen.getByLabelText('Reason on record'), 'Issued to the work place.');
+    server.on(PATCH, changed('pump', 5));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(done).toHaveBeenCalledOnce());
+    expect(server.asked(PATCH)[1]?.body).toMatchObject({
+      taken_over: 'left_out',
+      taken_over_reason: 'Issued to the work place.',
+    });
   });
 
   it('say at each field what is wrong with it, once', async () => {

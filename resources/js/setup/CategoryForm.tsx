@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
-import { sequences } from '../lib/words';
+import { sequences, takenOver } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
@@ -11,6 +11,7 @@ import { Select } from '../ui/Select';
 import { UsualDispositions } from './UsualDispositions';
 
 const AS_KIND = 'as_kind';
+const AS_OVER = 'as_over';
 const NONE = 'none';
 
 const namesOf = (categories: Props['categories']) =>
@@ -31,6 +32,8 @@ export function CategoryForm({ category, categories, onDone }: Props) {
     number_width: String(category.number_width),
     number_check: category.number_check,
     sequence: category.sequence ?? AS_KIND,
+    taken_over: category.taken_over ?? AS_OVER,
+    taken_over_reason: category.taken_over_reason,
     attributes: category.attributes,
     dispositions: category.dispositions.map((one) => ({ ...one, per_unit: one.per_unit ?? '' })),
   });
@@ -45,6 +48,7 @@ export function CategoryForm({ category, categories, onDone }: Props) {
             version: category.version,
             under: rule.under === NONE ? null : rule.under,
             number_width: Number(rule.number_width),
+            taken_over: rule.taken_over === AS_OVER ? null : (rule.taken_over as keyof typeof takenOver),
             sequence: rule.sequence === AS_KIND ? null : (rule.sequence as keyof typeof sequences),
           },
         }),
@@ -105,6 +109,23 @@ export function CategoryForm({ category, categories, onDone }: Props) {
           Check digit
         </label>
       </div>
+      <div className="flex flex-wrap items-start gap-4">
+        <Field label="Plants take it over" className="w-64" error={save.error?.at('taken_over')}>
+          <Select
+            value={rule.taken_over}
+            onChange={(taken) => setRule({ ...rule, taken_over: taken })}
+            options={{ [AS_OVER]: 'As the category above says', ...takenOver }}
+          />
+        </Field>
+        {rule.taken_over === 'left_out' && (
+          <Field label="Reason on record" className="w-96" error={save.error?.at('taken_over_reason')}>
+            <Input
+              value={rule.taken_over_reason}
+              onChange={(event) => setRule({ ...rule, taken_over_reason: event.target.value })}
+            />
+          </Field>
+        )}
+      </div>
       <fieldset className="space-y-1.5">
         <legend className="text-sm font-medium text-soft">Required attributes</legend>
         {rule.attributes.map((asked, at) => (
@@ -157,7 +178,16 @@ export function CategoryForm({ category, categories, onDone }: Props) {
       </span>
       <ProblemNotice
         problem={save.error}
-        shown={['name', 'under', 'number_prefix', 'number_width', 'sequence', ...shown]}
+        shown={[
+          'name',
+          'under',
+          'number_prefix',
+          'number_width',
+          'sequence',
+          'taken_over',
+          'taken_over_reason',
+          ...shown,
+        ]}
       />
     </form>
   );

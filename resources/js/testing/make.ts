@@ -274,6 +274,8 @@ export function category(
     number_prefix: '200-',
     number_width: 4,
     number_check: false,
+    taken_over: null,
+    taken_over_reason: '',
     items: 0,
     version: 1,
     attributes: [],

@@ -3,7 +3,7 @@ import { api, told } from '../api';
 
 /** What plants build of items. */
 export const manufacturing = {
-  accountability: (number: string, query: { on?: string; plant?: string; order?: string }) =>
+  accountability: (number: string, query: { on?: string; plant?: string; order?: string; sibling?: string }) =>
     queryOptions({
       queryKey: ['items', 'accountability', number, query],
       queryFn: () => told(api.GET('/api/items/{number}/accountability', { params: { path: { number }, query } })),

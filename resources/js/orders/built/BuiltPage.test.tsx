@@ -233,6 +233,8 @@ describe('what a plant builds, under an order', () => {
       record: null,
       shares: [],
       suggested: [],
+      suggested_by: null,
+      suggested_of: '',
       ...more,
     });
     const [open1, open2] = [account(30, screw), account(40, clamp, { wanted: '2', rest: '2' })];
@@ -254,6 +256,8 @@ describe('what a plant builds, under an order', () => {
           lines: [open1, open2, taken],
           additions: [],
           order: null,
+          siblings: [],
+          sibling: null,
         })
         .on(`POST ${BASE}/taken-over`, done('ECO-00090'));
       const user = await open({ open: 2 });
