@@ -6,6 +6,7 @@ namespace App\ItemData;
 
 use App\ItemData\Data\DataRedline;
 use App\ItemData\Data\FieldRow;
+use App\Orders\IterationRows;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\WorkRecord;
@@ -56,17 +57,24 @@ final readonly class DataRedlineReader
         $record = $row->works->firstWhere('kind', ItemDataContents::NAME);
         $before = $work === null ? $this->before($row, $record) : ItemDataContents::data($work->before);
         $after = $work === null ? $before : ItemDataContents::data($work->after);
+        $record?->loadMissing('iterations.person');
         $edits = $record->edits ?? new Collection();
 
         return new DataRedline(
             order: $order->number,
             order_title: $order->title,
             state: $order->state->value,
+            is_open: $order->state->isOpen(),
             item: ItemRow::of($row->item),
             currency: config()->string('orthotaxis.currency'),
             effective_on: $order->effective_on,
             base: $work?->base->revision,
             becomes: $work === null || count($work->changes()) === 0 ? null : $work->base->becomes(),
+            moved_on: $order->state->isOpen() &&
+                $record !== null &&
+                $work !== null &&
+                $record->holding()->isNotEmpty() &&
+                $work->base->hasMovedOn(),
             may_edit: $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null,
             seen: (int) $edits->max('number'),
             can_undo: $edits->whereNull('withdrawn_at')->isNotEmpty(),
@@ -76,6 +84,8 @@ final readonly class DataRedlineReader
                 FieldsOfItem::all($row->item, $before, $after),
             ),
             faults: [...$after->faults(), ...$work === null ? [] : array_map(ucfirst(...), $work->missing)],
+            working: IterationRows::working($record, $work?->base),
+            iterations: IterationRows::of($record, $work?->base),
         );
     }
 

@@ -12,6 +12,4 @@ Route::controller(ItemDataController::class)->group(static function (): void {
     Route::get('/orders/{number}/data', 'ofOrder');
     Route::get('/orders/{number}/items/{item}/data', 'redline');
     Route::post('/orders/{number}/items/{item}/data', 'set')->middleware(Ability::ReviseStructure->gate());
-    Route::post('/orders/{number}/items/{item}/data/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
-    Route::post('/orders/{number}/items/{item}/data/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
 });

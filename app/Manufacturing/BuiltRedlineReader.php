@@ -10,6 +10,7 @@ use App\Manufacturing\Data\UnitCostData;
 use App\Manufacturing\Data\WorkCentreRow;
 use App\Manufacturing\Models\WorkCentre;
 use App\Orders\Data\RedlineRow;
+use App\Orders\IterationRows;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\OrderItem;
@@ -52,6 +53,7 @@ final readonly class BuiltRedlineReader
         );
         [$before, $after] = [self::content($work?->before, $built), self::content($work?->after, $built)];
         $changes = $after->since($before);
+        $record?->loadMissing('iterations.person');
         $edits = $record->edits ?? new Collection();
         $centres = WorkCentre::query()->where('plant', $plant)->orderBy('code')->get();
         $day = BuildsOfOrder::day($order);
@@ -67,6 +69,11 @@ final readonly class BuiltRedlineReader
             // Once released, the order's own revision is the one in force.
             base: $work === null ? $built->released?->code : $work->base->revision,
             becomes: $changes->count() === 0 ? null : $work?->base->becomes(),
+            moved_on: $order->state->isOpen() &&
+                $record !== null &&
+                $work !== null &&
+                $record->holding()->isNotEmpty() &&
+                $work->base->hasMovedOn(),
             may_edit: $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null,
             seen: (int) $edits->max('number'),
             can_undo: $edits->whereNull('withdrawn_at')->isNotEmpty(),
@@ -81,7 +88,27 @@ final readonly class BuiltRedlineReader
             work_centres: array_values($centres->map(WorkCentreRow::of(...))->all()),
             faults: $after->faults(),
             open: count($this->plants->account([$built], BuildsOfOrder::day($order), $all)[0]->open()),
+            working: IterationRows::working($record, $work?->base),
+            iterations: IterationRows::of($record, $work?->base),
         );
+    }
+
+    /** As the order makes it. */
+    public function after(string $number, string $item, string $plant): ManufacturingContent
+    {
+        $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
+        foreach ($this->orders->toCore($order)->item($item)->works as $work) {
+            if ((string) $work->subject === (string) new Subject(ManufacturingContents::NAME, $item, $plant)) {
+                return ManufacturingContents::built($work->after);
+            }
+        }
+        foreach ($this->ordered->of($order, $this->orders->toCore($order), $plant) as $built) {
+            if ($built->item->number === $item && $built->plant === $plant) {
+                return $built->released === null ? $built->content : $this->plants->undated($built->released->id);
+            }
+        }
+
+        return new ManufacturingContent();
     }
 
     private static function content(mixed $content, BuiltAt $built): ManufacturingContent

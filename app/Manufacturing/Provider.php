@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Manufacturing;
 
 use App\Imports\BuiltImporter;
+use App\Manufacturing\Actions\PlantEditor;
 use App\Manufacturing\Files\BuiltImport;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\PlantsOfOrder;
+use App\Orders\Subjects\SubjectEditors;
 use App\Orders\WorkOfPlants;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\ServiceProvider;
@@ -31,6 +33,10 @@ final class Provider extends ServiceProvider
         $this->app->resolving(
             ContentKinds::class,
             static fn(ContentKinds $kinds, Application $app) => $kinds->add($app->make(ManufacturingContents::class)),
+        );
+        $this->app->resolving(
+            SubjectEditors::class,
+            static fn(SubjectEditors $editors, Application $app) => $editors->add($app->make(PlantEditor::class)),
         );
     }
 }

@@ -8,6 +8,7 @@ use App\Manufacturing\Http\BuiltFileController;
 use App\Manufacturing\Http\PlantController;
 use App\Manufacturing\Http\RoutingController;
 use App\People\Ability;
+use App\Reading\ReadInWorker;
 use Illuminate\Support\Facades\Route;
 
 /* What plants build and when they work, and what of engineering they account for. */
@@ -27,9 +28,9 @@ Route::controller(BuiltController::class)
         Route::post('/records', 'record')->middleware(Ability::ReviseStructure->gate());
         Route::post('/kits', 'kit')->middleware(Ability::ReviseStructure->gate());
         Route::get('/redline', 'show');
+        Route::get('/sheet/{format}', 'sheet');
+        Route::post('/sheet', 'readSheet')->middleware([Ability::ReviseStructure->gate(), ReadInWorker::class]);
         Route::post('/edits', 'edit')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
     });
 Route::controller(PlantController::class)
     ->prefix('plants')

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders;
 
 use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\WorkRecord;
 use App\Structures\Compare\PlannedSide;
 use App\Structures\Compare\SideSpec;
 use Orthotaxis\Core\Change\Work;
@@ -15,20 +16,25 @@ use Orthotaxis\Core\Structure\Structure;
 /** The lines of an item as they will be under an order, now or when an iteration of the work was saved; of engineering or of a plant. */
 final readonly class OrderSide implements PlannedSide
 {
-    public function __construct(private OrderReader $orders, private IterationReader $iterations) {}
+    public function __construct(private OrderReader $orders, private WorkContents $works) {}
 
     public function of(SideSpec $spec, string $place): Structure
     {
         [$order, $work] = $this->work($spec, $place);
-        if ($spec->iteration === null) {
-            return $work->after instanceof HasLines ? $work->after->lines() : throw new \LogicException('A structure has lines.');
+        $content = $work->after;
+        if ($spec->iteration !== null) {
+            $record = $order->items
+                ->firstOrFail('item_id', $spec->item->id)
+                ->works->first(
+                    static fn(WorkRecord $one): bool => [$one->kind, $one->plant] === [$work->subject->kind, $work->subject->plant],
+                );
+            $content =
+                $record === null
+                    ? throw Refusal::at($place, "There is no work on {$spec->item->number} yet.")
+                    : $this->works->kept($record, $spec->iteration);
         }
 
-        return $this->iterations->structure(
-            $order->items->firstOrFail('item_id', $spec->item->id)->engineering() ??
-                throw Refusal::at($place, "There is no work on {$spec->item->number} yet."),
-            $spec->iteration,
-        );
+        return $content instanceof HasLines ? $content->lines() : throw new \LogicException('A structure has lines.');
     }
 
     /**

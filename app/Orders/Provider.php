@@ -7,6 +7,8 @@ namespace App\Orders;
 use App\Documents\RevisionWork;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\Contents\EngineeringContents;
+use App\Orders\Subjects\EngineeringEditor;
+use App\Orders\Subjects\SubjectEditors;
 use App\Structures\Compare\PlannedSide;
 use App\Structures\Overlay;
 use Illuminate\Contracts\Foundation\Application;
@@ -29,9 +31,14 @@ final class Provider extends ServiceProvider
     {
         // What they read is kept for one request, or one job.
         $this->app->scoped(ContentKinds::class);
+        $this->app->scoped(SubjectEditors::class);
         $this->app->resolving(
             ContentKinds::class,
             static fn(ContentKinds $kinds, Application $app) => $kinds->add($app->make(EngineeringContents::class)),
+        );
+        $this->app->resolving(
+            SubjectEditors::class,
+            static fn(SubjectEditors $editors, Application $app) => $editors->add($app->make(EngineeringEditor::class)),
         );
     }
 }

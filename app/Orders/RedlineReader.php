@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Orders;
 
-use App\Orders\Data\IterationRow;
 use App\Orders\Data\Redline;
 use App\Orders\Data\RedlineRow;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
-use App\Orders\Models\Iteration;
 use App\Orders\Models\OrderItem;
 use App\People\Models\Person;
 use App\Structures\Data\ItemRow;
@@ -66,7 +64,6 @@ final readonly class RedlineReader
                 // The last edit of each line: later ones take the place of earlier ones.
                 $work = $row->engineering();
                 $edits = $work->edits ?? new Collection();
-                $iterations = $work->iterations ?? new Collection();
                 $last = $edits->whereNull('withdrawn_at')->keyBy('part');
 
                 return new Redline(
@@ -88,20 +85,8 @@ final readonly class RedlineReader
                         static fn(Difference $difference): RedlineRow => RedlineRow::of($difference, $components, $last->all()),
                         $item->comparison()->differences,
                     ),
-                    working: $item->base->sequence->working($item->base->revision, count($iterations) + 1),
-                    iterations: $iterations
-                        ->map(
-                            static fn(Iteration $one): IterationRow => new IterationRow(
-                                number: $one->number,
-                                name: $item->base->sequence->working($item->base->revision, $one->number),
-                                note: $one->note,
-                                by: $one->person->name,
-                                at: $one->saved_at->toIso8601String(),
-                                edits: count($one->edits),
-                            ),
-                        )
-                        ->values()
-                        ->all(),
+                    working: IterationRows::working($work, $item->base) ?? $item->base->sequence->working($item->base->revision, 1),
+                    iterations: IterationRows::of($work, $item->base),
                 );
             })
             ->values()

@@ -71,6 +71,10 @@ final readonly class StructureSheet
             }
         }
 
+        if ($lines === [] && $reasons === []) {
+            throw Refusal::at('file', 'The sheet has no rows. What is to go altogether is removed on the page.');
+        }
+
         return $reasons === [] ? new Structure($lines) : throw Refusal::because($reasons);
     }
 }

@@ -9,6 +9,8 @@ use App\Orders\Models\EditRecord;
 use App\Orders\Models\WorkRecord;
 use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Content\Edit;
+use Orthotaxis\Core\Content\Merge;
+use Orthotaxis\Core\Refusal;
 
 /** What one piece of work starts from and what it makes of that, whatever its kind, while it is held for an edit. */
 final readonly class WorkContents
@@ -17,14 +19,47 @@ final readonly class WorkContents
 
     public function before(WorkRecord $work): Content
     {
-        $kind = $this->kinds->of($work->kind);
-
-        return $work->base_id === null ? $kind->none() : $kind->read([$work->base_id])[$work->base_id] ?? $kind->none();
+        return $this->content($work, $work->base_id);
     }
 
     public function after(WorkRecord $work): Content
     {
         return $this->before($work)->edited($work->holding()->map(fn(EditRecord $edit): Edit => $this->edit($work, $edit))->all());
+    }
+
+    /**
+     * As it was when an iteration was kept.
+     *
+     * @throws Refusal when there is no such iteration
+     */
+    public function kept(WorkRecord $work, int $number): Content
+    {
+        $iteration =
+            $work->iterations()->where('number', $number)->first() ??
+            throw Refusal::at('iteration', "There is no iteration {$number} of this work.");
+
+        return $this->content($work, $iteration->base_id)->edited(
+            $work->edits
+                ->whereIn('number', $iteration->edits)
+                ->map(fn(EditRecord $edit): Edit => $this->edit($work, $edit))
+                ->values()
+                ->all(),
+        );
+    }
+
+    /** What was done, beside what others have released meanwhile. */
+    public function merge(WorkRecord $work, ?int $newest): Merge
+    {
+        $mine = $work->holding()->map(fn(EditRecord $edit): Edit => $this->edit($work, $edit))->all();
+
+        return Merge::of($this->before($work), $this->content($work, $newest), $mine);
+    }
+
+    private function content(WorkRecord $work, ?int $id): Content
+    {
+        $kind = $this->kinds->of($work->kind);
+
+        return $id === null ? $kind->none() : $kind->read([$id])[$id] ?? $kind->none();
     }
 
     public function edit(WorkRecord $work, EditRecord $edit): Edit

@@ -5,10 +5,10 @@ declare(strict_types=1);
 use App\Http\RouteId;
 use App\Orders\Http\AdoptionController;
 use App\Orders\Http\FollowUpController;
-use App\Orders\Http\IterationController;
 use App\Orders\Http\OrderController;
 use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReviewController;
+use App\Orders\Http\WorkController;
 use App\People\Ability;
 use App\Reading\ReadInWorker;
 use Illuminate\Support\Facades\Route;
@@ -43,9 +43,6 @@ Route::controller(RedlineController::class)
         Route::post('/edits-together', 'editTogether')->middleware(Ability::ReviseStructure->gate());
         Route::get('/sheet/{format}', 'sheet');
         Route::post('/sheet', 'readSheet')->middleware([Ability::ReviseStructure->gate(), ReadInWorker::class]);
-        Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/newer', 'bringInNewer')->middleware(Ability::ReviseStructure->gate());
     });
 Route::controller(FollowUpController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}/follow-up')
@@ -56,9 +53,15 @@ Route::controller(FollowUpController::class)
 Route::get('/items/{number}/older-uses', [AdoptionController::class, 'show']);
 Route::get('/items/{number}/planned-uses', [AdoptionController::class, 'planned']);
 Route::post('/orders/{number}/adoptions', [AdoptionController::class, 'adopt'])->middleware(Ability::PlanOrder->gate());
-Route::controller(IterationController::class)
-    ->prefix('orders/{number}/items/{item}/iterations')
+Route::controller(WorkController::class)
+    ->prefix('orders/{number}/items/{item}/works/{work}')
     ->group(static function (): void {
-        Route::post('/', 'keep')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/{iteration}/return', 'goBack')->where('iteration', RouteId::NUMBER)->middleware(Ability::ReviseStructure->gate());
+        Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/iterations', 'keep')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/iterations/{iteration}/return', 'goBack')
+            ->where('iteration', RouteId::NUMBER)
+            ->middleware(Ability::ReviseStructure->gate());
+        Route::get('/newer', 'newer');
+        Route::post('/newer', 'merge')->middleware(Ability::ReviseStructure->gate());
     });

@@ -23,6 +23,28 @@ interface Content
     /** @param  self  $before  of the same kind */
     public function since(self $before): Changes;
 
+    /**
+     * What would have to be done so that it reads like another: apply(editsTo(b), a) = b.
+     *
+     * @param  self  $wanted  of the same kind
+     * @return list<Edit>
+     */
+    public function editsTo(self $wanted): array;
+
+    /**
+     * Parts that another calls otherwise: what was taken out there and came back is the same.
+     *
+     * @param  self  $newer  of the same kind
+     * @return array<string, string> key there, by key here
+     */
+    public function renamedIn(self $newer): array;
+
+    /** A part of it as people call it, by its key: "line 50 200-0040". */
+    public function called(string $part): string;
+
+    /** @return array<string, string> all that a part of it says, by field as typed; empty where there is no such part */
+    public function says(string $part): array;
+
     /** What of it holds on a day. */
     public function on(Day $day): static;
 

@@ -24,6 +24,15 @@ interface Edit
     /** @return array<string, string> what is set, by field; empty for a removal */
     public function fields(): array;
 
+    /** The same of the part as it is called elsewhere. */
+    public function of(string $part): self;
+
+    /**
+     * @param  list<string>  $fields
+     * @return ?self the same but for some fields; null: nothing is left of it, or it is all or nothing
+     */
+    public function without(array $fields): ?self;
+
     /** @return list<string> the fields of which only one edit can have its way */
     public function touches(): array;
 

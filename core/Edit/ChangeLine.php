@@ -34,6 +34,13 @@ final readonly class ChangeLine implements LineEdit
         throw Refusal::at('line', 'This changes nothing: the line reads so already.');
     }
 
+    public function without(array $fields): ?self
+    {
+        $left = array_diff_key($this->fields, array_flip($fields));
+
+        return $left === [] ? null : new self($this->line, $left);
+    }
+
     public function inWords(): string
     {
         $said = [];

@@ -45,4 +45,17 @@ final readonly class Edits
 
         return $edits;
     }
+
+    /** @return array<string, string> lines that the right side calls otherwise: key there, by key on the left */
+    public static function renamed(Comparison $comparison): array
+    {
+        $names = [];
+        foreach ($comparison->differences as $difference) {
+            if ($difference->before !== null && $difference->after !== null && $difference->before->key !== $difference->after->key) {
+                $names[$difference->before->key] = $difference->after->key;
+            }
+        }
+
+        return $names;
+    }
 }

@@ -40,6 +40,12 @@ trait OfLine
         return new self($line, $this->fields);
     }
 
+    /** All or nothing; where fields change each for itself, the edit says so. */
+    public function without(array $fields): ?LineEdit
+    {
+        return null;
+    }
+
     public function touches(): array
     {
         return array_keys($this->fields);
@@ -52,6 +58,6 @@ trait OfLine
 
     private static function present(?Line $line): Line
     {
-        return $line ?? throw Refusal::at('line', 'This line is no longer in the structure: it was removed under this order.');
+        return $line ?? throw Refusal::at('line', 'This line is no longer in the structure: it was taken out.');
     }
 }

@@ -9,9 +9,9 @@ use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\HandedLine;
 use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Edit\Apply;
+use Orthotaxis\Core\Edit\Edits;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Structure\HasLines;
-use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\StructureFaults;
 
@@ -52,6 +52,28 @@ final readonly class EngineeringContent implements Content, HasLines
         );
     }
 
+    public function editsTo(Content $wanted): array
+    {
+        return Edits::between(
+            $wanted instanceof self ? $wanted->since($this) : throw new \LogicException('A structure becomes a structure.'),
+        );
+    }
+
+    public function renamedIn(Content $newer): array
+    {
+        return $newer instanceof self ? Edits::renamed($newer->since($this)) : [];
+    }
+
+    public function called(string $part): string
+    {
+        return $this->structure->called($part);
+    }
+
+    public function says(string $part): array
+    {
+        return $this->structure->line($part)?->texts() ?? [];
+    }
+
     public function on(Day $day): static
     {
         return new self($this->structure->on($day));
@@ -67,11 +89,7 @@ final readonly class EngineeringContent implements Content, HasLines
     {
         $lines = [];
         foreach ($this->structure as $line) {
-            $fields = [];
-            foreach (LineField::cases() as $field) {
-                $fields[$field->value] = $line->text($field);
-            }
-            $lines[] = array_filter($fields, static fn(string $text): bool => $text !== '');
+            $lines[] = array_filter($line->texts(), static fn(string $text): bool => $text !== '');
         }
 
         return $lines;

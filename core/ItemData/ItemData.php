@@ -65,6 +65,32 @@ final readonly class ItemData implements Content
         return new FieldChanges($fields);
     }
 
+    public function editsTo(Content $wanted): array
+    {
+        $changes = ($wanted instanceof self ? $wanted : throw new \LogicException('Data of items become data of items.'))->since($this);
+
+        return array_map(
+            static fn(string $key, array $change): SetField => new SetField(DataField::of($key), $change[1]),
+            array_map(strval(...), array_keys($changes->fields)),
+            $changes->fields,
+        );
+    }
+
+    public function renamedIn(Content $newer): array
+    {
+        return [];
+    }
+
+    public function called(string $part): string
+    {
+        return lcfirst(DataField::of($part)->label());
+    }
+
+    public function says(string $part): array
+    {
+        return isset($this->values[$part]) ? ['value' => $this->values[$part]] : [];
+    }
+
     /** All of it holds from one day on. */
     public function on(Day $day): static
     {

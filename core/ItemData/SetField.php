@@ -42,6 +42,16 @@ final readonly class SetField implements Edit
         return [self::VALUE => $this->text];
     }
 
+    public function of(string $part): self
+    {
+        return new self(DataField::of($part), $this->text);
+    }
+
+    public function without(array $fields): null
+    {
+        return null;
+    }
+
     public function touches(): array
     {
         return [self::VALUE];

@@ -35,17 +35,18 @@ final class BuildReader
     /**
      * @param  array<int, array<string, string>>  $rows  of one plant and parent, by the numbers that they have in the file
      * @param  \Closure(string): string  $key  the identity of what names this one: of what names none a new one
+     * @param  ManufacturingContent  $was  what was built before: what the rows have no column for stays as it was there
      */
-    public function __construct(array $rows, \Closure $key)
+    public function __construct(array $rows, \Closure $key, private ManufacturingContent $was = new ManufacturingContent())
     {
-        $this->batch = Quantity::one();
+        $this->batch = $was->routing->batch;
         $said = null;
         foreach ($rows as $number => $row) {
             $record = BuildRecord::tryFrom($row['record'] ?? '');
             try {
                 match ($record) {
-                    BuildRecord::Operation => ($this->operations[$number] = self::operation($row, $key($row['key'] ?? ''))),
-                    BuildRecord::Line => ($this->lines[$number] = self::line($row, $key($row['key'] ?? ''))),
+                    BuildRecord::Operation => ($this->operations[$number] = $this->operation($row, $key($row['key'] ?? ''))),
+                    BuildRecord::Line => ($this->lines[$number] = $this->line($row, $key($row['key'] ?? ''))),
                     BuildRecord::OnRecord => ($this->records[$number] = self::record($row)),
                     null => $this->fault($number, 'record', 'A row is an operation, a line or on_record.'),
                 };
@@ -131,14 +132,16 @@ final class BuildReader
     }
 
     /** @param  array<string, string>  $row */
-    private static function operation(array $row, string $key): Operation
+    private function operation(array $row, string $key): Operation
     {
         $fields = ['number' => $row['operation'] ?? ''];
         foreach (OperationField::cases() as $field) {
-            $fields[$field->value] ??= $row[$field->value] ?? '';
+            if ($field !== OperationField::Number && isset($row[$field->value])) {
+                $fields[$field->value] = $row[$field->value];
+            }
         }
         try {
-            return (new OperationReader())->read($key, $fields);
+            return (new OperationReader())->read($key, $fields, $this->was->routing->operations[$key] ?? null);
         } catch (Refusal $refusal) {
             $reasons = $refusal->reasons;
             throw Refusal::because(
@@ -148,12 +151,12 @@ final class BuildReader
     }
 
     /** @param  array<string, string>  $row */
-    private static function line(array $row, string $key): Line
+    private function line(array $row, string $key): Line
     {
         /** @var array<value-of<LineField>, string> $fields */
         $fields = array_intersect_key($row, array_flip(array_column(LineField::cases(), 'value')));
 
-        return (new LineReader())->read($key, $fields);
+        return (new LineReader())->read($key, $fields, $this->was->structure->line($key));
     }
 
     /** @param  array<string, string>  $row */

@@ -9,13 +9,14 @@ use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\HandedLine;
 use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Content\HandedPart;
+use Orthotaxis\Core\Edit\Edits;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Routing\HandedOperation;
 use Orthotaxis\Core\Routing\OperationField;
 use Orthotaxis\Core\Routing\Routing;
 use Orthotaxis\Core\Routing\RoutingComparison;
+use Orthotaxis\Core\Routing\SetBatch;
 use Orthotaxis\Core\Structure\HasLines;
-use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 use Orthotaxis\Core\Structure\StructureFaults;
 
@@ -89,6 +90,52 @@ final readonly class ManufacturingContent implements Content, HasLines
         );
     }
 
+    public function editsTo(Content $wanted): array
+    {
+        return BuildEdits::between(
+            $this,
+            $wanted instanceof self ? $wanted : throw new \LogicException('What is built becomes what is built.'),
+        );
+    }
+
+    public function renamedIn(Content $newer): array
+    {
+        if (!($newer instanceof self)) {
+            return [];
+        }
+        $names = Edits::renamed(Comparison::of($this->structure, $newer->structure));
+        foreach (RoutingComparison::of($this->routing, $newer->routing)->operations as $one) {
+            if ($one->before !== null && $one->after !== null && $one->before->key !== $one->after->key) {
+                $names[$one->before->key] = $one->after->key;
+            }
+        }
+
+        return $names;
+    }
+
+    public function called(string $part): string
+    {
+        $operation = $this->routing->operations[$part] ?? null;
+
+        return match (true) {
+            $operation !== null => "operation {$operation->number} {$operation->title}",
+            $this->structure->line($part) === null => $part === SetBatch::PART ? 'the batch' : 'what is on record',
+            default => $this->structure->called($part),
+        };
+    }
+
+    public function says(string $part): array
+    {
+        $operation = $this->routing->operations[$part] ?? null;
+
+        return match (true) {
+            $operation !== null => $operation->texts(),
+            $part === SetBatch::PART => [SetBatch::PART => (string) $this->routing->batch],
+            isset($this->records[$part]) => PutOnRecord::saying($this->records[$part])->fields(),
+            default => $this->structure->line($part)?->texts() ?? [],
+        };
+    }
+
     public function on(Day $day): static
     {
         return new self($this->structure->on($day), $this->records, $this->routing);
@@ -111,11 +158,7 @@ final readonly class ManufacturingContent implements Content, HasLines
     {
         $lines = $records = [];
         foreach ($this->structure as $line) {
-            $fields = [];
-            foreach (LineField::cases() as $field) {
-                $fields[$field->value] = $line->text($field);
-            }
-            $lines[] = array_filter($fields, static fn(string $text): bool => $text !== '');
+            $lines[] = array_filter($line->texts(), static fn(string $text): bool => $text !== '');
         }
         foreach ($this->records as $line => $record) {
             $records[$line] = array_filter([

@@ -32,6 +32,16 @@ trait OfRecord
         return $this->fields;
     }
 
+    public function of(string $part): RecordEdit
+    {
+        return new self($part, $this->fields);
+    }
+
+    public function without(array $fields): null
+    {
+        return null;
+    }
+
     public function touches(): array
     {
         return ['record'];

@@ -17,6 +17,22 @@ final readonly class PutOnRecord implements RecordEdit
 
     public const LONGEST_REASON = 200;
 
+    public static function saying(OnRecord $record): self
+    {
+        return new self(
+            $record->line,
+            $record->by === null
+                ? ['reason' => $record->reason]
+                : [
+                    'reason' => $record->reason,
+                    'by' => $record->by,
+                    'new' => (string) $record->new,
+                    'unit' => $record->unit->value ?? '',
+                    'old' => (string) $record->old,
+                ],
+        );
+    }
+
     public function apply(?OnRecord $record): OnRecord
     {
         $text = fn(string $field): string => trim($this->fields[$field] ?? '');

@@ -110,19 +110,7 @@ final readonly class Suggestions
     {
         $edits = [];
         if ($example->record !== null) {
-            $record = $example->record;
-            $edits[] = new PutOnRecord(
-                $line->key,
-                $record->by === null
-                    ? ['reason' => $record->reason]
-                    : [
-                        'reason' => $record->reason,
-                        'by' => $record->by,
-                        'new' => (string) $record->new,
-                        'unit' => $record->unit->value ?? '',
-                        'old' => (string) $record->old,
-                    ],
-            );
+            $edits[] = PutOnRecord::saying($example->record)->of($line->key);
         }
         foreach ($example->parts as $at => $part) {
             $fields = array_filter($part, static fn(string $text): bool => $text !== '');

@@ -23,6 +23,13 @@ final readonly class ChangeOperation implements OperationEdit
             : $after;
     }
 
+    public function without(array $fields): ?self
+    {
+        $left = array_diff_key($this->fields, array_flip($fields));
+
+        return $left === [] ? null : new self($this->key, $left);
+    }
+
     public function inWords(): string
     {
         $said = [];

@@ -38,6 +38,12 @@ trait OfOperation
         return new self($key, $this->fields);
     }
 
+    /** All or nothing; where fields change each for itself, the edit says so. */
+    public function without(array $fields): ?OperationEdit
+    {
+        return null;
+    }
+
     public function touches(): array
     {
         return array_keys($this->fields);
@@ -50,6 +56,6 @@ trait OfOperation
 
     private static function present(?Operation $operation): Operation
     {
-        return $operation ?? throw Refusal::at('operation', 'This operation is no longer in the routing: it was removed under this order.');
+        return $operation ?? throw Refusal::at('operation', 'This operation is no longer in the routing: it was taken out.');
     }
 }

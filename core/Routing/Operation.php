@@ -73,6 +73,17 @@ final readonly class Operation
         };
     }
 
+    /** @return array<string, string> all of them, by the values of OperationField */
+    public function texts(): array
+    {
+        $texts = [];
+        foreach (OperationField::cases() as $field) {
+            $texts[$field->value] = $this->text($field);
+        }
+
+        return $texts;
+    }
+
     /** @return list<OperationField> the fields in which another says something else */
     public function differsFrom(self $other): array
     {

@@ -14,7 +14,7 @@ final readonly class SetBatch implements Edit
     public const NAME = 'set_batch';
 
     /** What it is an edit of: each routing has one. */
-    private const PART = 'batch';
+    public const PART = 'batch';
 
     public function __construct(private string $batch) {}
 
@@ -36,6 +36,16 @@ final readonly class SetBatch implements Edit
     public function fields(): array
     {
         return [self::PART => $this->batch];
+    }
+
+    public function of(string $part): self
+    {
+        return $this;
+    }
+
+    public function without(array $fields): null
+    {
+        return null;
     }
 
     public function touches(): array

@@ -82,6 +82,17 @@ final readonly class Line
         };
     }
 
+    /** @return array<value-of<LineField>, string> all of them */
+    public function texts(): array
+    {
+        $texts = [];
+        foreach (LineField::cases() as $field) {
+            $texts[$field->value] = $this->text($field);
+        }
+
+        return $texts;
+    }
+
     /**
      * Written out field by field: a comparison of two large structures asks this for every line that differs.
      *

@@ -32,6 +32,14 @@ final readonly class Structure implements \Countable, \IteratorAggregate
         return $this->lines[$key] ?? null;
     }
 
+    /** A line as people call it: by its find number and component. */
+    public function called(string $key): string
+    {
+        $line = $this->line($key);
+
+        return $line === null ? 'a line' : "line {$line->find} {$line->component}";
+    }
+
     public function on(Day $day): self
     {
         return new self(array_filter($this->lines, static fn(Line $line): bool => $line->validity->holdsOn($day)));

@@ -22,6 +22,7 @@ use App\Orders\Actions\PutItemOnOrder;
 use App\Orders\Actions\SignOrder;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
+use App\Orders\Subjects\NamedWork;
 use App\People\Models\Person;
 use App\Problems\Actions\RaiseReport;
 use App\Problems\Actions\SettleReport;
@@ -274,7 +275,7 @@ final class ChangeStory
 
     public function keep(string $order, string $item, string $note): void
     {
-        app(KeepIteration::class)->keep($this->editor($order), $order, $item, $note);
+        app(KeepIteration::class)->keep($this->editor($order), new NamedWork($order, $item), $note);
     }
 
     private function editor(string $order): Person

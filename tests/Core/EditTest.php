@@ -6,7 +6,6 @@ use Orthotaxis\Core\Edit\AddLine;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Edit\LineEdit;
-use Orthotaxis\Core\Edit\Rebase;
 use Orthotaxis\Core\Edit\RemoveLine;
 use Orthotaxis\Core\Edit\ReplaceComponent;
 use Orthotaxis\Core\Quantity\Unit;
@@ -66,17 +65,6 @@ it('knows which edits cannot both be kept', function (): void {
         ->not->toBe([]);
 });
 
-it('brings edits onto a newer base when they touch other things, and names those that touch the same', function (): void {
-    $base = Make::pumpHead();
-    $newer = Apply::one($base, new ChangeLine('clamp', ['quantity' => '4']));
-    Rebase::onto($base, $newer, [new ChangeLine('clamp', ['notes' => 'twist']), new RemoveLine('screw')]);
-
-    expect(fn() => Rebase::onto($base, $newer, [new ChangeLine('clamp', ['quantity' => '3'])]))
-        ->toThrow(Refusal::class, 'Line 60 200-0042: quantity was changed in both')
-        ->and(fn() => Rebase::onto($base, $base->without('screw'), [new ChangeLine('screw', ['quantity' => '8'])]))
-        ->toThrow(Refusal::class, 'Line 70');
-});
-
 it('sees find numbers and designators that stand twice', function (): void {
     expect(StructureFaults::of(Make::pumpHead()))
         ->toBe([])
@@ -86,22 +74,4 @@ it('sees find numbers and designators that stand twice', function (): void {
             ),
         )
         ->toBe(['find number 10 stands on P-1 and P-2.', 'designator R1 stands on P-1 and P-2.']);
-});
-
-it('takes a line that came back under another identity for the same line', function (): void {
-    $base = Make::pumpHead();
-    $newer = $base->without('clamp')->with(Make::line('clamp-2', 60, '200-0042', '2', notes: 'from the other side'));
-    $moved = Rebase::onto($base, $newer, [
-        new ChangeLine('clamp', ['quantity' => '4']),
-        new ChangeLine('clamp', ['designators' => 'C1, C2, C3, C4']),
-    ]);
-    $after = Apply::all($newer, $moved)->line('clamp-2');
-    expect((string) $after?->quantity)
-        ->toBe('4')
-        ->and($after?->notes)
-        ->toBe('from the other side')
-        ->and($after?->designators)
-        ->toBe('C1, C2, C3, C4')
-        ->and(fn() => Rebase::onto($base, $newer, [new ChangeLine('clamp', ['notes' => 'mine'])]))
-        ->toThrow(Refusal::class, 'notes was changed in both');
 });

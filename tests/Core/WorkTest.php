@@ -55,7 +55,7 @@ it('says why edits do not fit, and then changes nothing', function (): void {
         new RemoveLine('gone'),
     ]);
     expect($work->broken)
-        ->toBe(['This line is no longer in the structure: it was removed under this order.'])
+        ->toBe(['This line is no longer in the structure: it was taken out.'])
         ->and($work->after)
         ->toBe($work->before)
         ->and($work->changes())

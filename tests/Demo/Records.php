@@ -157,6 +157,14 @@ final class Records
             'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
             'api/orders/{number}/items/{item}/redline' => $pairs($of('revised item'), 'orders/@order/items/@item/redline'),
             'api/orders/{number}/items/{item}/sheet/{format}' => $pairs($of('revised item'), 'orders/@order/items/@item/sheet/csv'),
+            'api/orders/{number}/items/{item}/works/{work}/newer' => $pairs(
+                $of('revised item'),
+                'orders/@order/items/@item/works/engineering/newer',
+            ),
+            'api/orders/{number}/items/{item}/plants/{plant}/sheet/{format}' => $pairs(
+                $of('built item'),
+                'orders/@order/items/@item/plants/@plant/sheet/csv',
+            ),
             'api/orders/{number}/items/{item}/plants/{plant}/redline' => $pairs(
                 $of('built item'),
                 'orders/@order/items/@item/plants/@plant/redline',

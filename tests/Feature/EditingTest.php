@@ -45,7 +45,7 @@ it('shows before and after in one table', function (): void {
 
 it('undoes and redoes, one edit after another; what is done anew ends redoing', function (): void {
     $order = $this->world->opened();
-    $turn = fn(string $which) => $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/{$which}");
+    $turn = fn(string $which) => $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/works/engineering/{$which}");
     $quantity = fn($answer): array => array_map(fn(array $row): ?string => $row['after']['quantity'] ?? null, $answer->json('rows'));
     $this->world->edit($order, 'change', 20, ['quantity' => '4'])->assertOk();
     $this->world->edit($order, 'change', 20, ['quantity' => '5'])->assertOk();
@@ -108,7 +108,7 @@ it('keeps an item with edits on its order until they are undone', function (): v
             'version' => $this->world->version($order),
         ])
         ->assertStatus(422);
-    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")->assertOk();
+    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/works/engineering/undo")->assertOk();
     $this->world->as('mira', 'DELETE', "/orders/{$order}/items/200-0010", ['version' => $this->world->version($order)])->assertOk();
 });
 
@@ -128,7 +128,7 @@ it('brings in what another order has released meanwhile, when it is not the same
         ->assertStatus(422)
         ->assertJsonValidationErrors(['items' => 'is at revision B by now']);
     $this->world
-        ->as('jonas', 'POST', "/orders/{$second}/items/200-0010/newer")
+        ->as('jonas', 'POST', "/orders/{$second}/items/200-0010/works/engineering/newer")
         ->assertOk()
         ->assertJsonPath('base', 'B')
         ->assertJsonPath('becomes', 'C')
@@ -215,11 +215,11 @@ it('makes many edits in a fixed number of queries, and one record of the ledger'
     $this->artisan('ledger:verify')->assertSuccessful();
     // What was made at one stroke is taken back at one, and brought again.
     $this->world
-        ->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")
+        ->as('jonas', 'POST', "/orders/{$order}/items/200-0010/works/engineering/undo")
         ->assertOk()
         ->assertJsonCount(5, 'rows');
     $this->world
-        ->as('jonas', 'POST', "/orders/{$order}/items/200-0010/redo")
+        ->as('jonas', 'POST', "/orders/{$order}/items/200-0010/works/engineering/redo")
         ->assertOk()
         ->assertJsonCount(405, 'rows');
 });

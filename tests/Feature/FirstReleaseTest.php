@@ -131,7 +131,7 @@ it('gives numbers in work and letters once released, where the kind is set so', 
         ->assertJsonPath('becomes', 'A');
     ($this->add)($this->new, '200-0041')->assertOk();
     $this->world
-        ->as('jonas', 'POST', "{$path}/iterations", ['note' => 'first try'])
+        ->as('jonas', 'POST', "{$path}/works/engineering/iterations", ['note' => 'first try'])
         ->assertOk()
         ->assertJsonPath('working', '2')
         ->assertJsonPath('iterations.0.name', '1');

@@ -167,7 +167,7 @@ it('is taken back and made again, tells whoever comes later, and keeps the outco
     ($this->set)('200-0010', ['lead_time_days' => '12'])->assertOk();
     ($this->set)('200-0010', ['pack' => '4'], seen: 0)->assertStatus(409);
     ($this->names)('200-0010', 'keep', 'use_up')->assertStatus(422);
-    $turn = fn(string $which) => $this->world->only('jonas', 'POST', "/orders/{$this->order}/items/200-0010/data/{$which}");
+    $turn = fn(string $which) => $this->world->only('jonas', 'POST', "/orders/{$this->order}/items/200-0010/works/item_data/{$which}");
     $turn('undo')->assertOk();
     expect(($this->shown)('200-0010'))->toMatchArray(['becomes' => null, 'can_undo' => false, 'can_redo' => true]);
     $turn('undo')->assertStatus(422);

@@ -9,9 +9,14 @@ beforeEach(function (): void {
     $this->world = new World($this);
     $this->order = $this->world->opened();
     $this->path = "/orders/{$this->order}/items/200-0010";
-    $this->keep = fn(string $note = '', string $by = 'jonas') => $this->world->as($by, 'POST', "{$this->path}/iterations", [
-        'note' => $note,
-    ]);
+    $this->keep = fn(string $note = '', string $by = 'jonas') => $this->world->as(
+        $by,
+        'POST',
+        "{$this->path}/works/engineering/iterations",
+        [
+            'note' => $note,
+        ],
+    );
     $this->quantity = fn(): string => collect($this->world->as('jonas', 'GET', "{$this->path}/redline")->json('rows'))->firstWhere(
         'after.find',
         30,
@@ -45,11 +50,11 @@ it('keeps work under names of its own, compares it with what is now, and goes ba
         ->assertJsonStructure(['errors' => ['iteration']]);
 
     $seen = $this->world->as('jonas', 'GET', "{$this->path}/redline")->json('seen');
-    $this->world->as('jonas', 'POST', "{$this->path}/iterations/1/return", ['seen' => $seen])->assertOk();
+    $this->world->as('jonas', 'POST', "{$this->path}/works/engineering/iterations/1/return", ['seen' => $seen])->assertOk();
     expect(($this->quantity)())->toBe('8');
     // Going back is edits like others: what was before can be had again.
-    $this->world->as('jonas', 'POST', "{$this->path}/undo")->assertOk();
-    $this->world->as('jonas', 'POST', "{$this->path}/undo")->assertOk();
+    $this->world->as('jonas', 'POST', "{$this->path}/works/engineering/undo")->assertOk();
+    $this->world->as('jonas', 'POST', "{$this->path}/works/engineering/undo")->assertOk();
     expect(($this->quantity)())->toBe('4');
 });
 
@@ -63,7 +68,7 @@ it('is for the person who edits, while the order is open', function (): void {
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['note']]);
     $this->world
-        ->as('jonas', 'POST', "{$this->path}/iterations/5/return", ['seen' => 1])
+        ->as('jonas', 'POST', "{$this->path}/works/engineering/iterations/5/return", ['seen' => 1])
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['iteration']]);
     $this->world->as('jonas', 'POST', "/orders/{$this->order}/review", ['version' => $this->world->version($this->order)])->assertOk();

@@ -59,9 +59,9 @@ it('lets a viewer read everything and change nothing', function (): void {
             ['POST', "/orders/{$order}/closing"],
             ['POST', "/orders/{$order}/withdrawal"],
             ['POST', "/orders/{$order}/items/200-0010/edits"],
-            ['POST', "/orders/{$order}/items/200-0010/undo"],
-            ['POST', "/orders/{$order}/items/200-0010/redo"],
-            ['POST', "/orders/{$order}/items/200-0010/newer"],
+            ['POST', "/orders/{$order}/items/200-0010/works/engineering/undo"],
+            ['POST', "/orders/{$order}/items/200-0010/works/engineering/redo"],
+            ['POST', "/orders/{$order}/items/200-0010/works/engineering/newer"],
             ['POST', '/handovers/x/delivery'],
             ['POST', '/reports'],
             ['POST', '/reports/PR-00001/answer'],
@@ -89,14 +89,16 @@ it('lets a viewer read everything and change nothing', function (): void {
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/taken-over'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/records'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/kits'],
-            ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/undo'],
-            ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/redo'],
+            ['POST', '/orders/ECO-00001/items/200-0010/works/manufacturing:Weir/undo'],
+            ['POST', '/orders/ECO-00001/items/200-0010/works/manufacturing:Weir/redo'],
             ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/edits'],
             ['PUT', '/orders/ECO-00001/items/200-0010/plants/Weir/follow-up'],
             ['DELETE', '/orders/ECO-00001/items/200-0010/plants/Weir/follow-up'],
             ['POST', '/orders/ECO-00001/items/200-0010/data'],
-            ['POST', '/orders/ECO-00001/items/200-0010/data/undo'],
-            ['POST', '/orders/ECO-00001/items/200-0010/data/redo'],
+            ['POST', '/orders/ECO-00001/items/200-0010/works/item_data/undo'],
+            ['POST', '/orders/ECO-00001/items/200-0010/works/item_data/redo'],
+            ['POST', '/orders/ECO-00001/items/200-0010/works/item_data/newer'],
+            ['POST', '/orders/ECO-00001/items/200-0010/plants/Weir/sheet'],
             ['POST', '/plants/Weir/work-centres'],
             ['PATCH', '/plants/Weir/work-centres/ASSY-1'],
             ['POST', '/form-templates'],
@@ -179,7 +181,7 @@ it('holds everything still in review', function (): void {
         ->edit($order, 'change', 20, ['quantity' => '4'])
         ->assertStatus(422)
         ->assertJsonValidationErrors(['order' => 'locked']);
-    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")->assertStatus(422);
+    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/works/engineering/undo")->assertStatus(422);
     $this->world
         ->as('mira', 'PATCH', "/orders/{$order}", ['effective_on' => World::day(50), 'version' => $this->world->version($order)])
         ->assertStatus(422);

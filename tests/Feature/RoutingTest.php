@@ -200,7 +200,11 @@ it('takes edits back and makes them again', function (): void {
     ($this->edits)([['change_operation', ($this->operation)(10), ['number' => '15']]])->assertOk();
     // The lines follow their operation.
     ($this->page)()->assertJsonPath('rows.0.after.operation', 15)->assertJsonPath('rows.2.after.operation', 20);
-    $turn = fn(string $which) => $this->world->only('jonas', 'POST', "{$this->path}/{$which}");
+    $turn = fn(string $which) => $this->world->only(
+        'jonas',
+        'POST',
+        str_replace('/plants/', '/works/manufacturing:', $this->path) . "/{$which}",
+    );
     $turn('redo')->assertStatus(422);
     $turn('undo')->assertOk();
     ($this->page)()

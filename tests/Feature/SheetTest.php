@@ -33,7 +33,7 @@ it('reads a sheet back: what differs becomes edits, what does not stays', functi
         ->and($rows->firstWhere('mark', 'added')['after']['notes'])
         ->toBe('on the shaft');
     // What was done at one stroke is undone at one, and made again at one.
-    $turn = fn(string $which) => $this->world->as('jonas', 'POST', "{$this->path}/{$which}");
+    $turn = fn(string $which) => $this->world->as('jonas', 'POST', "{$this->path}/works/engineering/{$which}");
     $turn('undo')->assertOk();
     $turn('undo')->assertStatus(422);
     $turn('redo')->assertOk();

@@ -486,7 +486,7 @@ it('tells which open orders would begin or cease to use an item', function (): v
         ->toBe(["{$order} ends 200-0010"])
         ->and($told('600-0014'))
         ->toBe([]);
-    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/undo")->assertOk();
+    $this->world->as('jonas', 'POST', "/orders/{$order}/items/200-0010/works/engineering/undo")->assertOk();
     expect($told('200-0042'))->toBe([]);
 });
 

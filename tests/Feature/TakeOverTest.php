@@ -20,7 +20,9 @@ beforeEach(function (): void {
     $this->at = fn(string $what, array $body = [], string $by = 'jonas', string $plant = 'Weir') => $this->world->only(
         $by,
         'POST',
-        "/orders/{$this->order}/items/200-0010/plants/{$plant}/{$what}",
+        in_array($what, ['undo', 'redo'], true)
+            ? "/orders/{$this->order}/items/200-0010/works/manufacturing:{$plant}/{$what}"
+            : "/orders/{$this->order}/items/200-0010/plants/{$plant}/{$what}",
         $body,
     );
     $this->page = fn(string $by = 'jonas', string $plant = 'Weir') => $this->world->as(
@@ -162,7 +164,7 @@ it('changes manufacturing alone, without a new engineering revision', function (
     $this->world
         ->as('jonas', 'GET', "/items/200-0001/accountability?plant=Tarn&order={$this->order}")
         ->assertJsonPath('lines.0.why', '200-0010 is left out on record, and built all the same');
-    $this->world->only('jonas', 'POST', "/orders/{$this->order}/items/200-0001/plants/Tarn/undo")->assertOk();
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/items/200-0001/works/manufacturing:Tarn/undo")->assertOk();
     $this->world
         ->as('jonas', 'GET', "/items/200-0001/accountability?plant=Tarn&order={$this->order}")
         ->assertJson(['open' => 0, 'order' => ['can_undo' => false]]);
@@ -207,11 +209,15 @@ it('goes on from what another order released at the plant meanwhile', function (
     $this->world->released($second);
 
     $this->order = $first;
-    $this->world->as('jonas', 'POST', "/orders/{$first}/items/200-0010/newer")->assertOk();
+    $this->world->as('jonas', 'POST', "/orders/{$first}/items/200-0010/works/engineering/newer")->assertOk();
     $review = fn() => $this->world->only('jonas', 'POST', "/orders/{$first}/review", ['version' => $this->world->version($first)]);
     expect($review()->assertStatus(422)->getContent())->toContain('200-0010, manufacturing at Weir is at revision B by now');
-    // Nothing more to do but to go on from it: eight screws, and the thicker tube.
-    ($this->at)('taken-over', ['lines' => [], 'seen' => 1])->assertOk();
+    // What was done there goes on from it: eight screws, and the thicker tube.
+    $this->world
+        ->only('jonas', 'GET', "/orders/{$first}/items/200-0010/works/manufacturing:Weir/newer")
+        ->assertOk()
+        ->assertExactJson(['base' => 'A', 'newest' => 'B', 'edits' => 1, 'agreed' => 0, 'conflicts' => []]);
+    $this->world->only('jonas', 'POST', "/orders/{$first}/items/200-0010/works/manufacturing:Weir/newer")->assertOk();
     ($this->page)()
         ->assertJson(['open' => 0, 'order' => ['edits' => ['Quantity 8']]])
         ->assertJsonPath('lines.0.shares.0.item.number', '200-0041');

@@ -9,7 +9,6 @@ use App\ItemData\ItemDataContents;
 use App\Ledger\Ledger;
 use App\Orders\Actions\HeldWork;
 use App\Orders\Actions\KeepEdits;
-use App\Orders\Actions\TurnWork;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\WorkRecord;
 use App\Orders\WorkContents;
@@ -25,7 +24,7 @@ use Orthotaxis\Core\Refusal;
 /** Sets what is known of an item, under an order that changes the item, by the person whom the order names to edit. */
 final readonly class EditItemData
 {
-    public function __construct(private FirstData $first, private WorkContents $works, private TurnWork $turn, private Ledger $ledger) {}
+    public function __construct(private FirstData $first, private WorkContents $works, private Ledger $ledger) {}
 
     /**
      * All of them or none.
@@ -39,59 +38,52 @@ final readonly class EditItemData
     {
         return $this->ledger->together(function () use ($by, $order, $item, $edits, $seen): WorkRecord {
             $work = $this->hold($by, $order, $item, $seen);
-            if (!$work->row->outcome->mayChange(ItemDataContents::NAME)) {
-                throw Refusal::at(
-                    'item',
-                    "{$item} stays as it is under {$order}. Choose \"Item data only\" or a new revision for it first.",
-                );
-            }
-            if (ItemDataContents::data($this->works->before($work))->isRetired()) {
-                throw Refusal::at('item', "{$item} is retired.");
-            }
-            $data = ItemDataContents::data($this->works->after($work));
-            $reasons = [];
-            foreach ($edits as $edit) {
-                try {
-                    $after = $data->edited([$edit]);
-                    $this->mustFit($work->row->item, $edit);
-                    if (($after->values[$edit->part()] ?? '') === ($data->values[$edit->part()] ?? '')) {
-                        throw Refusal::at($edit->part(), 'This changes nothing: it reads so already.');
-                    }
-                    $data = $after;
-                } catch (Refusal $refusal) {
-                    $reasons += $refusal->reasons;
+            $this->keep($work, $by, $edits);
+
+            return $work;
+        });
+    }
+
+    /**
+     * All of them or none.
+     *
+     * @param  non-empty-list<SetField>  $edits
+     *
+     * @throws Refusal with every field that cannot be so
+     */
+    public function keep(WorkRecord $work, Person $by, array $edits): void
+    {
+        $item = $work->row->item;
+        if (!$work->row->outcome->mayChange(ItemDataContents::NAME)) {
+            throw Refusal::at(
+                'item',
+                "{$item->number} stays as it is under {$work->row->order->number}. Choose \"Item data only\" or a new revision for it first.",
+            );
+        }
+        if (ItemDataContents::data($this->works->before($work))->isRetired()) {
+            throw Refusal::at('item', "{$item->number} is retired.");
+        }
+        $data = ItemDataContents::data($this->works->after($work));
+        $reasons = [];
+        foreach ($edits as $edit) {
+            try {
+                $after = $data->edited([$edit]);
+                $this->mustFit($item, $edit);
+                if (($after->values[$edit->part()] ?? '') === ($data->values[$edit->part()] ?? '')) {
+                    throw Refusal::at($edit->part(), 'This changes nothing: it reads so already.');
                 }
+                $data = $after;
+            } catch (Refusal $refusal) {
+                $reasons += $refusal->reasons;
             }
-            if ($reasons !== []) {
-                throw Refusal::because($reasons);
-            }
-            KeepEdits::of($work, $by, $edits);
-
-            return $work;
-        });
+        }
+        if ($reasons !== []) {
+            throw Refusal::because($reasons);
+        }
+        KeepEdits::of($work, $by, $edits);
     }
 
-    public function undo(Person $by, string $order, string $item): WorkRecord
-    {
-        return $this->ledger->together(function () use ($by, $order, $item): WorkRecord {
-            $work = $this->hold($by, $order, $item, null);
-            $this->turn->undo($by, $work);
-
-            return $work;
-        });
-    }
-
-    public function redo(Person $by, string $order, string $item): WorkRecord
-    {
-        return $this->ledger->together(function () use ($by, $order, $item): WorkRecord {
-            $work = $this->hold($by, $order, $item, null);
-            $this->turn->redo($by, $work);
-
-            return $work;
-        });
-    }
-
-    private function hold(Person $by, string $order, string $item, ?int $seen): WorkRecord
+    public function hold(Person $by, string $order, string $item, ?int $seen): WorkRecord
     {
         // The order first, as everybody does who holds an order and its items.
         ChangeOrder::hold($order);

@@ -63,22 +63,4 @@ final readonly class ItemDataController
 
         return new JsonResponse(ChangeOrder::done($number));
     }
-
-    #[OA\Post(path: '/api/orders/{number}/items/{item}/data/undo', operationId: 'undoItemData', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
-    public function undo(string $number, string $item, #[CurrentUser] Person $person): JsonResponse
-    {
-        $this->edit->undo($person, $number, $item);
-
-        return new JsonResponse(ChangeOrder::done($number));
-    }
-
-    #[OA\Post(path: '/api/orders/{number}/items/{item}/data/redo', operationId: 'redoItemData', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
-    public function redo(string $number, string $item, #[CurrentUser] Person $person): JsonResponse
-    {
-        $this->edit->redo($person, $number, $item);
-
-        return new JsonResponse(ChangeOrder::done($number));
-    }
 }

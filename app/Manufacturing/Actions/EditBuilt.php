@@ -7,11 +7,14 @@ namespace App\Manufacturing\Actions;
 use App\Ledger\Ledger;
 use App\Manufacturing\BuildsOfOrder;
 use App\Manufacturing\BuiltAt;
+use App\Manufacturing\Files\BuiltSheet;
+use App\Manufacturing\ManufacturingContents;
 use App\Manufacturing\PlantStructures;
 use App\Manufacturing\SuggestionReader;
 use App\Orders\Models\WorkRecord;
 use App\Orders\NewLines;
 use App\Orders\OrderReader;
+use App\Orders\WorkContents;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
 use Illuminate\Support\Str;
@@ -33,6 +36,7 @@ final readonly class EditBuilt
         private PlantStructures $plants,
         private BuiltWork $works,
         private SuggestionReader $suggestions,
+        private WorkContents $contents,
         private Ledger $ledger,
     ) {}
 
@@ -61,9 +65,6 @@ final readonly class EditBuilt
             }
             $chosen = $lines === [] ? $suggested : array_intersect_key($suggested, array_flip($lines));
             $edits = array_merge(...array_values(array_map(static fn(Suggestion $one): array => $one->edits, $chosen)));
-            if ($edits === [] && $work->wasChanged('base_id')) {
-                return $work;
-            }
             if ($edits === []) {
                 throw Refusal::at('lines', 'There is nothing to take over.');
             }
@@ -132,6 +133,48 @@ final readonly class EditBuilt
                 NewLines::completed($edits),
             );
             $this->works->keep($work, $by, $edits, static fn(int $at, string $field): string => "edits.{$at}.{$field}");
+
+            return $work;
+        });
+    }
+
+    /**
+     * Makes it what a sheet says that was taken away and edited, all of it or nothing.
+     *
+     * @param  string  $path  of the sheet
+     * @param  int  $seen  the number of the newest edit that was on screen
+     *
+     * @throws Refusal naming each bad cell by its row and column, or each part that cannot be so
+     */
+    public function readSheet(Person $by, string $order, string $item, string $plant, string $path, int $seen): WorkRecord
+    {
+        return $this->ledger->together(function () use ($by, $order, $item, $plant, $path, $seen): WorkRecord {
+            $work = BuiltWork::hold($by, $order, $item, $plant, $seen);
+            $now = ManufacturingContents::built($this->contents->after($work));
+            $wanted = BuiltSheet::read($path, $item, $plant, $now);
+            $edits = $now->editsTo($wanted);
+            if ($edits === []) {
+                return $work;
+            }
+            try {
+                $this->works->keep(
+                    $work,
+                    $by,
+                    $edits,
+                    static fn(int $at, string $field): string => "{$wanted->called($edits[$at]->part())}, {$field}",
+                );
+            } catch (Refusal $refusal) {
+                throw Refusal::because(
+                    array_combine(
+                        array_keys($refusal->reasons),
+                        array_map(
+                            static fn(string $place, string $reason): string => ucfirst("{$place}: {$reason}"),
+                            array_keys($refusal->reasons),
+                            $refusal->reasons,
+                        ),
+                    ),
+                );
+            }
 
             return $work;
         });

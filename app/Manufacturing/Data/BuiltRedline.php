@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Manufacturing\Data;
 
 use App\Http\Api\ListOf;
+use App\Orders\Data\IterationRow;
 use App\Orders\Data\RedlineRow;
 use App\Structures\Data\ItemRow;
 use OpenApi\Attributes as OA;
@@ -18,6 +19,7 @@ final readonly class BuiltRedline
      * @param  list<OperationRow>  $operations
      * @param  list<WorkCentreRow>  $work_centres
      * @param  list<string>  $faults
+     * @param  list<IterationRow>  $iterations  newest first
      */
     public function __construct(
         #[OA\Property] public string $order,
@@ -33,6 +35,7 @@ final readonly class BuiltRedline
         ]
         public ?string $base,
         #[OA\Property(description: 'the revision that it gets; null: nothing is changed there')] public ?string $becomes,
+        #[OA\Property(description: 'whether another order has released a newer revision meanwhile')] public bool $moved_on,
         #[OA\Property(description: 'whether you may edit it now')] public bool $may_edit,
         #[OA\Property(description: 'the number of the newest edit')] public int $seen,
         #[OA\Property] public bool $can_undo,
@@ -47,5 +50,7 @@ final readonly class BuiltRedline
         #[ListOf(WorkCentreRow::class)] public array $work_centres,
         #[ListOf('string')] public array $faults,
         #[OA\Property(description: 'engineering lines that are not accounted for')] public int $open,
+        #[OA\Property(description: 'what the work is called now: C.3; null: nothing was begun')] public ?string $working,
+        #[ListOf(IterationRow::class)] public array $iterations,
     ) {}
 }

@@ -11,18 +11,21 @@ use App\Http\Api\Takes;
 use App\Http\Done;
 use App\Manufacturing\Actions\EditBuilt;
 use App\Manufacturing\Actions\GatherKit;
-use App\Manufacturing\Actions\TurnBuilt;
 use App\Manufacturing\BuiltRedlineReader;
 use App\Manufacturing\Data\BuiltRedline;
+use App\Manufacturing\Files\BuiltSheet;
 use App\Manufacturing\ManufacturingContents;
+use App\Orders\Http\SheetRequest;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
+use App\Tables\TableFile;
 use App\Vocabulary\ChoiceList;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
+use Symfony\Component\HttpFoundation\Response;
 
 /** What an order does to what a plant builds of an item. */
 final readonly class BuiltController
@@ -98,18 +101,56 @@ final readonly class BuiltController
         );
     }
 
-    #[OA\Post(path: '/api/orders/{number}/items/{item}/plants/{plant}/undo', operationId: 'undoBuilt', tags: ['manufacturing'])]
-    #[InPath('number'), InPath('item'), InPath('plant'), Ok(Done::class), Refused]
-    public function undo(string $number, string $item, string $plant, #[CurrentUser] Person $person, TurnBuilt $action): JsonResponse
+    #[
+        OA\Get(
+            path: '/api/orders/{number}/items/{item}/plants/{plant}/sheet/{format}',
+            operationId: 'builtSheet',
+            tags: ['manufacturing'],
+            responses: [new OA\Response(response: 200, description: 'Operations, lines and records as they are to be: csv or xlsx')],
+        ),
+    ]
+    #[InPath('number'), InPath('item'), InPath('plant'), InPath('format'), Refused]
+    public function sheet(string $number, string $item, string $plant, string $format, BuiltRedlineReader $redlines): Response
     {
-        return self::done($action->undo($person, $number, $item, self::known($plant)));
+        $plant = self::known($plant);
+
+        return TableFile::answer(
+            BuiltSheet::of($item, $plant, $redlines->after($number, $item, $plant)),
+            $format,
+            "{$number}-{$item}-{$plant}",
+        );
     }
 
-    #[OA\Post(path: '/api/orders/{number}/items/{item}/plants/{plant}/redo', operationId: 'redoBuilt', tags: ['manufacturing'])]
+    #[
+        OA\Post(
+            path: '/api/orders/{number}/items/{item}/plants/{plant}/sheet',
+            operationId: 'readBuiltSheet',
+            tags: ['manufacturing'],
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(
+                    mediaType: 'multipart/form-data',
+                    schema: new OA\Schema(
+                        required: ['file', 'seen'],
+                        properties: [
+                            new OA\Property(property: 'file', type: 'string', format: 'binary'),
+                            new OA\Property(property: 'seen', type: 'integer'),
+                        ],
+                    ),
+                ),
+            ),
+        ),
+    ]
     #[InPath('number'), InPath('item'), InPath('plant'), Ok(Done::class), Refused]
-    public function redo(string $number, string $item, string $plant, #[CurrentUser] Person $person, TurnBuilt $action): JsonResponse
-    {
-        return self::done($action->redo($person, $number, $item, self::known($plant)));
+    public function readSheet(
+        string $number,
+        string $item,
+        string $plant,
+        SheetRequest $request,
+        #[CurrentUser] Person $person,
+    ): JsonResponse {
+        return self::done(
+            $this->edit->readSheet($person, $number, $item, self::known($plant), $request->sheet(), $request->integer('seen')),
+        );
     }
 
     private static function done(WorkRecord $work): JsonResponse

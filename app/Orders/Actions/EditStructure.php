@@ -64,6 +64,24 @@ final readonly class EditStructure
     }
 
     /**
+     * All of them or none, of work that is held.
+     *
+     * @param  list<LineEdit>  $edits
+     *
+     * @throws Refusal at the line and its field
+     */
+    public function keep(WorkRecord $work, Person $by, array $edits): void
+    {
+        $now = Apply::all($this->structures->ofContent($work->base_id), $work->lineEdits());
+        $seen = (int) $work->edits->max('number');
+        $this->write($work, $by, $edits, $seen, static function (int $at, string $field, string $reason) use ($edits, $now): array {
+            $find = $edits[$at]->fields()[LineField::Find->value] ?? ($now->line($edits[$at]->part())->find ?? 0);
+
+            return ["line {$find}, {$field}" => "Line {$find}, {$field}: {$reason}"];
+        });
+    }
+
+    /**
      * All of them or none; each is judged by what the ones before it left.
      *
      * @param  list<LineEdit>  $edits

@@ -10,7 +10,6 @@ use App\Orders\Models\WorkRecord;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\People\Models\Person;
-use App\Structures\Models\Content;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
@@ -36,8 +35,8 @@ final readonly class HeldWork
     }
 
     /**
-     * Of another kind, or at a plant, be the item revised or not; begun where there was none. It starts from what is released now: where
-     * somebody released a newer one meanwhile, what was done goes on from that.
+     * Of another kind, or at a plant, be the item revised or not; begun where there was none. It starts from what is released now; once
+     * something is done, it goes on from a newer one only when that is brought in (see MergeNewer).
      *
      * @param  ?int  $seen  the number of the newest edit that was on screen; null: it does not matter
      *
@@ -51,18 +50,27 @@ final readonly class HeldWork
         $row =
             $order->items()->whereRelation('item', 'number', $itemNumber)->first() ??
             throw Refusal::at('item', "{$itemNumber} is not on {$number}.");
-        $base = Content::query()
-            ->where(['item_id' => $row->item_id, 'kind' => $kind, 'plant' => $plant, 'status' => 'released'])
-            ->value('id');
-        $work = $row->workOn(is_int($base) ? $base : null, $kind, $plant)->load(['edits.author', 'row.item', 'row.order', 'base']);
-        if ($base !== $work->base_id) {
-            $work->update(['base_id' => $base]);
+        $work = $row->workOn(null, $kind, $plant)->load(['edits.author', 'row.item', 'row.order', 'base']);
+        $newest = $work->newestBase();
+        if ($newest !== $work->base_id && $work->holding()->isEmpty()) {
+            $work->update(['base_id' => $newest]);
+            $work->load('base');
         }
+        self::mustBeSeen($work, $seen);
+
+        return $work;
+    }
+
+    /**
+     * @param  ?int  $seen  the number of the newest edit that was on screen; null: it does not matter
+     *
+     * @throws Stale when somebody has edited it since
+     */
+    public static function mustBeSeen(WorkRecord $work, ?int $seen): void
+    {
         if ($seen !== null && $seen < (int) $work->edits->max('number')) {
             throw new Stale("{$work->subject()} was edited meanwhile. Yours was not saved; look at it again.");
         }
-
-        return $work;
     }
 
     private static function openOrder(string $number): ChangeOrder

@@ -7,10 +7,12 @@ namespace App\Orders\Actions;
 use App\Ledger\Ledger;
 use App\Orders\Events\IterationKept;
 use App\Orders\Events\WentBackToIteration;
-use App\Orders\IterationReader;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\Iteration;
 use App\Orders\Models\WorkRecord;
+use App\Orders\Subjects\NamedWork;
+use App\Orders\Subjects\SubjectEditors;
+use App\Orders\WorkContents;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Refusal;
@@ -18,41 +20,51 @@ use Orthotaxis\Core\Refusal;
 /** Keeps the work on a coming revision as it is now, so that one can come back to it. */
 final readonly class KeepIteration
 {
-    public function __construct(private EditStructure $edits, private IterationReader $iterations, private Ledger $ledger) {}
+    public function __construct(private SubjectEditors $editors, private WorkContents $works, private Ledger $ledger) {}
 
     /** Refused when nothing was done since the last one. */
-    public function keep(Person $by, string $number, string $itemNumber, string $note): void
+    public function keep(Person $by, NamedWork $named, string $note): void
     {
-        $this->ledger->together(function () use ($by, $number, $itemNumber, $note): void {
-            $work = HeldWork::forEditor($by, $number, $itemNumber);
-            $last = $work->iterations()->first();
-            if ($last !== null && $last->edits === self::held($work) && $last->base_id === $work->base_id) {
+        $this->ledger->together(function () use ($by, $named, $note): void {
+            $work = $this->editors->of($named->kind)->hold($by, $named, null);
+            if (!self::isNew($work)) {
                 throw Refusal::at('note', 'Nothing was changed since the last iteration.');
             }
-            $kept = self::of($work, $by, $note);
-            event(new IterationKept($by->login, $number, $itemNumber, $kept->number, $note));
+            event(new IterationKept($by->login, $named->order, $named->subject(), self::of($work, $by, $note)->number, $note));
         });
     }
 
     /**
-     * Goes back to how the lines were then. What was done since is not lost: each line that differs is one edit more, and can be undone.
+     * Goes back to how the subject was then. What was done since is not lost: each part that differs is one edit more, and all of them are
+     * one step to undo.
      */
-    public function goBack(Person $by, string $number, string $itemNumber, int $iteration, int $seen): void
+    public function goBack(Person $by, NamedWork $named, int $iteration, int $seen): void
     {
-        $this->ledger->together(function () use ($by, $number, $itemNumber, $iteration, $seen): void {
-            $work = HeldWork::forEditor($by, $number, $itemNumber);
-            $this->edits->makeAll($by, $number, $itemNumber, $this->iterations->structure($work, $iteration), $seen);
-            event(new WentBackToIteration($by->login, $number, $itemNumber, $iteration));
+        $this->ledger->together(function () use ($by, $named, $iteration, $seen): void {
+            $editor = $this->editors->of($named->kind);
+            $work = $editor->hold($by, $named, $seen);
+            $edits = $this->works->after($work)->editsTo($this->works->kept($work, $iteration));
+            if ($edits === []) {
+                throw Refusal::at('iteration', "It reads as iteration {$iteration} already.");
+            }
+            $editor->keep($work, $by, $edits);
+            event(new WentBackToIteration($by->login, $named->order, $named->subject(), $iteration));
         });
     }
 
     /** Keeps the work as it is, when there was any since the last time. */
     public static function ifChanged(WorkRecord $work, Person $by, string $note): void
     {
-        $last = $work->iterations()->first();
-        if ($last === null || $last->edits !== self::held($work) || $last->base_id !== $work->base_id) {
+        if (self::isNew($work)) {
             self::of($work, $by, $note);
         }
+    }
+
+    private static function isNew(WorkRecord $work): bool
+    {
+        $last = $work->iterations()->first();
+
+        return $last === null || $last->edits !== self::held($work) || $last->base_id !== $work->base_id;
     }
 
     private static function of(WorkRecord $work, Person $by, string $note): Iteration

@@ -22,6 +22,7 @@ use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Readiness\Readiness;
 use Orthotaxis\Core\Refusal;
 
@@ -52,9 +53,10 @@ final readonly class MoveOrder
             OrderPolicy::check(OrderAct::Submit, $by, $order);
             Readiness::mustHold(Readiness::forReview($this->judged->of($order), Today::day()));
             foreach ($order->items as $row) {
-                $work = $row->outcome === Outcome::Revise ? $row->engineering() : null;
-                if ($work !== null) {
-                    KeepIteration::ifChanged($work, $by, 'Sent to review');
+                foreach ($row->works as $work) {
+                    if ($work->holding()->isNotEmpty() || ($row->outcome === Outcome::Revise && $work->kind === Subject::ENGINEERING)) {
+                        KeepIteration::ifChanged($work, $by, 'Sent to review');
+                    }
                 }
             }
             $order->sent_to_review_at = CarbonImmutable::now();

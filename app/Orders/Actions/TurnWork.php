@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Orders\Actions;
 
+use App\Ledger\Ledger;
 use App\Orders\Events\EditRedone;
 use App\Orders\Events\EditUndone;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\WorkRecord;
+use App\Orders\Subjects\NamedWork;
+use App\Orders\Subjects\SubjectEditors;
 use App\Orders\WorkContents;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
@@ -20,10 +23,19 @@ use Orthotaxis\Core\Refusal;
  */
 final readonly class TurnWork
 {
-    public function __construct(private WorkContents $works) {}
+    public function __construct(private SubjectEditors $editors, private WorkContents $works, private Ledger $ledger) {}
 
-    /** @param  WorkRecord  $work  held, with its edits */
-    public function undo(Person $by, WorkRecord $work): void
+    public function undo(Person $by, NamedWork $named): void
+    {
+        $this->ledger->together(fn() => $this->back($by, $this->editors->of($named->kind)->hold($by, $named, null)));
+    }
+
+    public function redo(Person $by, NamedWork $named): void
+    {
+        $this->ledger->together(fn() => $this->again($by, $this->editors->of($named->kind)->hold($by, $named, null)));
+    }
+
+    private function back(Person $by, WorkRecord $work): void
     {
         $last = $work->holding()->last() ?? throw Refusal::at('edits', 'There is nothing to undo.');
         $some = self::together($work->holding(), $last);
@@ -33,8 +45,7 @@ final readonly class TurnWork
         );
     }
 
-    /** @param  WorkRecord  $work  held, with its edits */
-    public function redo(Person $by, WorkRecord $work): void
+    private function again(Person $by, WorkRecord $work): void
     {
         $withdrawn = $work->edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->values();
         $first = $withdrawn->first() ?? throw Refusal::at('edits', 'There is nothing to redo.');

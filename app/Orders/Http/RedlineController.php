@@ -10,8 +10,6 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\Http\Done;
 use App\Orders\Actions\EditStructure;
-use App\Orders\Actions\MergeNewer;
-use App\Orders\Actions\UndoEdit;
 use App\Orders\Data\Redline;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
@@ -21,8 +19,6 @@ use App\People\Models\Person;
 use App\Tables\TableFile;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Refusal;
@@ -118,47 +114,12 @@ final readonly class RedlineController
     public function readSheet(
         string $number,
         string $item,
-        Request $request,
+        SheetRequest $request,
         #[CurrentUser] Person $person,
         OrderReader $orders,
     ): JsonResponse {
-        $request->validate(
-            ['file' => 'required|file|max:8192', 'seen' => 'required|integer'],
-            ['file.required' => 'Choose a file.', 'file.max' => 'A sheet has at most 8 megabytes.'],
-        );
-        $file = $request->file('file');
-        if (!($file instanceof UploadedFile)) {
-            throw Refusal::at('file', 'Choose a file.');
-        }
-        $wanted = StructureSheet::read($file->getRealPath(), $item, self::after($number, $item, $orders));
+        $wanted = StructureSheet::read($request->sheet(), $item, self::after($number, $item, $orders));
         $this->action->makeAll($person, $number, $item, $wanted, $request->integer('seen'));
-
-        return new JsonResponse(ChangeOrder::done($number));
-    }
-
-    #[OA\Post(path: '/api/orders/{number}/items/{item}/undo', operationId: 'undoEdit', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
-    public function undo(string $number, string $item, #[CurrentUser] Person $person, UndoEdit $action): JsonResponse
-    {
-        $action->undo($person, $number, $item);
-
-        return new JsonResponse(ChangeOrder::done($number));
-    }
-
-    #[OA\Post(path: '/api/orders/{number}/items/{item}/redo', operationId: 'redoEdit', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
-    public function redo(string $number, string $item, #[CurrentUser] Person $person, UndoEdit $action): JsonResponse
-    {
-        $action->redo($person, $number, $item);
-
-        return new JsonResponse(ChangeOrder::done($number));
-    }
-
-    #[OA\Post(path: '/api/orders/{number}/items/{item}/newer', operationId: 'bringInNewer', tags: ['changes'])]
-    #[InPath('number'), InPath('item'), Ok(Done::class), Refused]
-    public function bringInNewer(string $number, string $item, #[CurrentUser] Person $person, MergeNewer $action): JsonResponse
-    {
-        $action->merge($person, $number, $item);
 
         return new JsonResponse(ChangeOrder::done($number));
     }

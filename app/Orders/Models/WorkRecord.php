@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\Revision\RevisionStatus;
 
 /**
  * What an order does to one subject of an item.
@@ -53,6 +54,23 @@ final class WorkRecord extends Model
     public function iterations(): HasMany
     {
         return $this->hasMany(Iteration::class, 'work_id')->orderByDesc('number');
+    }
+
+    /** @return ?int the content that is released now of the subject: another than the base where somebody has released it meanwhile */
+    public function newestBase(): ?int
+    {
+        if ($this->kind === Subject::ENGINEERING) {
+            return $this->row->item->workBase()?->id;
+        }
+
+        return Content::query()
+            ->where([
+                'item_id' => $this->row->item_id,
+                'kind' => $this->kind,
+                'plant' => $this->plant,
+                'status' => RevisionStatus::Released,
+            ])
+            ->first()?->id;
     }
 
     public function subject(): Subject

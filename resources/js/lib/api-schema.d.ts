@@ -564,38 +564,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{number}/items/{item}/data/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["undoItemData"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/data/redo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["redoItemData"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/items/{number}/accountability": {
         parameters: {
             query?: never;
@@ -708,23 +676,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{number}/items/{item}/plants/{plant}/undo": {
+    "/api/orders/{number}/items/{item}/plants/{plant}/sheet/{format}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["builtSheet"];
         put?: never;
-        post: operations["undoBuilt"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{number}/items/{item}/plants/{plant}/redo": {
+    "/api/orders/{number}/items/{item}/plants/{plant}/sheet": {
         parameters: {
             query?: never;
             header?: never;
@@ -733,7 +701,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["redoBuilt"];
+        post: operations["readBuiltSheet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -980,38 +948,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{number}/items/{item}/iterations": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["keepIteration"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/iterations/{iteration}/return": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["goBackToIteration"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/orders/{number}": {
         parameters: {
             query?: never;
@@ -1172,54 +1108,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{number}/items/{item}/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["undoEdit"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/redo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["redoEdit"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/items/{item}/newer": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["bringInNewer"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/orders/{number}/consequences": {
         parameters: {
             query?: never;
@@ -1262,6 +1150,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["sendOrderBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/works/{work}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/works/{work}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/works/{work}/iterations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepIteration"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/works/{work}/iterations/{iteration}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["goBackToIteration"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/works/{work}/newer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["newer"];
+        put?: never;
+        post: operations["bringInNewer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2712,6 +2680,8 @@ export interface components {
             order: string;
             order_title: string;
             state: string;
+            /** @description whether the order is not released yet */
+            is_open: boolean;
             item: components["schemas"]["ItemRow"];
             currency: string;
             /** @description the day from which it holds */
@@ -2720,6 +2690,8 @@ export interface components {
             base: string | null;
             /** @description the revision that they get; null: nothing is changed */
             becomes: string | null;
+            /** @description whether another order has released a newer revision meanwhile */
+            moved_on: boolean;
             /** @description whether you may edit it now */
             may_edit: boolean;
             /** @description the number of the newest edit */
@@ -2728,6 +2700,9 @@ export interface components {
             can_redo: boolean;
             rows: components["schemas"]["FieldRow"][];
             faults: string[];
+            /** @description what the work is called now: C.3; null: nothing was begun */
+            working: string | null;
+            iterations: components["schemas"]["IterationRow"][];
         };
         /** @description One revision of the data of an item. */
         DataRevisionRow: {
@@ -2879,6 +2854,8 @@ export interface components {
             base: string | null;
             /** @description the revision that it gets; null: nothing is changed there */
             becomes: string | null;
+            /** @description whether another order has released a newer revision meanwhile */
+            moved_on: boolean;
             /** @description whether you may edit it now */
             may_edit: boolean;
             /** @description the number of the newest edit */
@@ -2899,6 +2876,9 @@ export interface components {
             faults: string[];
             /** @description engineering lines that are not accounted for */
             open: number;
+            /** @description what the work is called now: C.3; null: nothing was begun */
+            working: string | null;
+            iterations: components["schemas"]["IterationRow"][];
         };
         /** @description Under which order, by which day and why a plant takes over later. */
         FollowUpRow: {
@@ -3218,6 +3198,18 @@ export interface components {
             state: string;
             items: string[];
         };
+        /** @description Two who worked on one subject did different things to the same of it. */
+        ConflictRow: {
+            key: string;
+            /** @description the part, as people call it */
+            part: string;
+            /** @description empty: all of it */
+            field: string;
+            /** @description as it read before both; of a whole part empty */
+            before: string;
+            mine: string;
+            theirs: string;
+        };
         /** @description What the edits of an order mean, kept in sight while they are made. */
         Consequences: {
             lines: number;
@@ -3242,6 +3234,18 @@ export interface components {
             at: string;
             /** @description how many edits held */
             edits: number;
+        };
+        /** @description What another order has released of a subject since the work on it began, and where both did different things to the same. */
+        NewerPage: {
+            /** @description the revision that the edits start from */
+            base: string | null;
+            /** @description the one that is released now */
+            newest: string | null;
+            /** @description how many edits there are */
+            edits: number;
+            /** @description of them, how many are no longer needed, as the others did the same */
+            agreed: number;
+            conflicts: components["schemas"]["ConflictRow"][];
         };
         /** @description A parent's line, or a document, that points to another revision of an item than the one released last: which holds until it ends. */
         OlderUse: {
@@ -3409,6 +3413,14 @@ export interface components {
             /** @description A reason, and the version that was on screen. */
             reason: string;
             version: number;
+        };
+        Chosen: {
+            choices: {
+                /** @description by its key */
+                conflict: string;
+                /** @enum {string} */
+                choice: "mine" | "theirs";
+            }[];
         };
         FollowUpRequest: {
             /** @description Under which order, by which day and why a plant takes over later. */
@@ -5655,70 +5667,6 @@ export interface operations {
             };
         };
     };
-    undoItemData: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    redoItemData: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     accountability: {
         parameters: {
             query?: {
@@ -5967,7 +5915,7 @@ export interface operations {
             };
         };
     };
-    undoBuilt: {
+    builtSheet: {
         parameters: {
             query?: never;
             header?: never;
@@ -5975,19 +5923,18 @@ export interface operations {
                 number: string;
                 item: string;
                 plant: string;
+                format: string;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description As asked. */
+            /** @description Operations, lines and records as they are to be: csv or xlsx */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -6000,7 +5947,7 @@ export interface operations {
             };
         };
     };
-    redoBuilt: {
+    readBuiltSheet: {
         parameters: {
             query?: never;
             header?: never;
@@ -6011,7 +5958,15 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                    seen: number;
+                };
+            };
+        };
         responses: {
             /** @description As asked. */
             200: {
@@ -6610,79 +6565,6 @@ export interface operations {
             };
         };
     };
-    keepIteration: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KeptWork"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    goBackToIteration: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-                iteration: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Seen"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     planOrder: {
         parameters: {
             query?: never;
@@ -7101,102 +6983,6 @@ export interface operations {
             };
         };
     };
-    undoEdit: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    redoEdit: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    bringInNewer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     consequences: {
         parameters: {
             query?: never;
@@ -7275,6 +7061,217 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SentBack"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                work: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redoWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                work: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepIteration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                work: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptWork"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    goBackToIteration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                work: string;
+                iteration: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Seen"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    newer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                work: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewerPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringInNewer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+                work: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Chosen"];
             };
         };
         responses: {

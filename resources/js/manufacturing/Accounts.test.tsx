@@ -86,6 +86,7 @@ const cells = (name: RegExp) =>
 
 const mine = { number: 'ECO-00084', may_edit: true, seen: 7, can_undo: true, edits: ['Replaced by 200-0041'] };
 const AT = '/api/orders/ECO-00084/items/200-0010/plants/Weir';
+const UNDO = '/api/orders/ECO-00084/items/200-0010/works/manufacturing:Weir/undo';
 
 describe('taking over under an order', () => {
   const open = [
@@ -99,7 +100,7 @@ describe('taking over under an order', () => {
       'Replaced by 200-0041 as it was built',
       'your decision',
     ]);
-    server.on(`POST ${AT}/taken-over`, done('ECO-00084')).on(`POST ${AT}/undo`, done('ECO-00084'));
+    server.on(`POST ${AT}/taken-over`, done('ECO-00084')).on(`POST ${UNDO}`, done('ECO-00084'));
     await user.click(screen.getByRole('button', { name: 'Take over all 1 that follow' }));
     await waitFor(() =>
       expect(server.asked(`POST ${AT}/taken-over`)[0]?.body).toEqual({ lines: [], seen: 7, sibling: null }),
@@ -110,7 +111,7 @@ describe('taking over under an order', () => {
       expect(server.asked(`POST ${AT}/taken-over`)[1]?.body).toEqual({ lines: ['line-30'], seen: 7, sibling: null }),
     );
     await user.click(screen.getByRole('button', { name: 'Undo' }));
-    await waitFor(() => expect(server.asked(`POST ${AT}/undo`)).toHaveLength(1));
+    await waitFor(() => expect(server.asked(`POST ${UNDO}`)).toHaveLength(1));
   });
 
   it('says by whose example a line goes, and lets another be chosen', async () => {

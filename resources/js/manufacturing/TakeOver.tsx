@@ -46,7 +46,7 @@ export function TakeOver({ of, order, plant, onSibling }: Props) {
             </Button>
             {of.siblings.length > 0 && (
               <span className="flex items-center gap-2">
-                <span className="text-sm text-soft">New lines by the example of</span>
+                <span className="text-sm whitespace-nowrap text-soft">New lines by the example of</span>
                 <Select
                   aria-label="New lines by the example of"
                   className="w-40 font-mono text-sm"

@@ -25,7 +25,11 @@ export function useTakeOver({ order, item, plant, seen, sibling }: At) {
       ),
     ),
     undo: useAct(touches.order, () =>
-      told(api.POST('/api/orders/{number}/items/{item}/plants/{plant}/undo', { params })),
+      told(
+        api.POST('/api/orders/{number}/items/{item}/works/{work}/undo', {
+          params: { path: { number: order, item, work: `manufacturing:${plant}` } },
+        }),
+      ),
     ),
     record: useAct(
       touches.order,

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
 import { item, line, redline as aRedline, redlineRow as same, tube } from '../testing/make';
 import { Refused, server } from '../testing/server';
@@ -62,7 +63,7 @@ describe('revising a structure under an order', () => {
   it('is undone and redone, by button or keys', async () => {
     const user = await revise();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Redo' }).disabled).toBe(true);
-    server.on(`POST ${BASE}/undo`, done('ECO-00090')).on(`GET ${BASE}/redline`, {
+    server.on(`POST ${BASE}/works/engineering/undo`, done('ECO-00090')).on(`GET ${BASE}/redline`, {
       ...redline,
       can_undo: false,
       can_redo: true,
@@ -70,19 +71,66 @@ describe('revising a structure under an order', () => {
     });
     await user.keyboard('{Control>}z{/Control}');
     await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toBe('No differences'));
-    server.on(`POST ${BASE}/redo`, done('ECO-00090')).on(`GET ${BASE}/redline`, redline);
+    server.on(`POST ${BASE}/works/engineering/redo`, done('ECO-00090')).on(`GET ${BASE}/redline`, redline);
     await user.click(screen.getByRole('button', { name: 'Redo' }));
     await waitFor(() => expect(screen.getByLabelText('Totals').textContent).toMatch(/changed 1$/));
   });
 
+  const newer = (conflicts: Schemas['ConflictRow'][]): Schemas['NewerPage'] => ({
+    base: 'E',
+    newest: 'F',
+    edits: 2,
+    agreed: 0,
+    conflicts,
+  });
+
   it('says when another order was released first, and brings its revision in', async () => {
     const user = await revise({ moved_on: true });
-    server.on(`POST ${BASE}/newer`, new Refused(422, 'Line 60 was removed there.'));
+    const at = `${BASE}/works/engineering/newer`;
+    server.on(`GET ${at}`, newer([])).on(`POST ${at}`, new Refused(422, 'Line 60 was removed there.'));
     await user.click(screen.getByRole('button', { name: 'Merge it in' }));
     expect(await screen.findByText('Line 60 was removed there.')).toBeTruthy();
-    server.on(`POST ${BASE}/newer`, done('ECO-00090')).on(`GET ${BASE}/redline`, redline);
+    server.on(`POST ${at}`, done('ECO-00090')).on(`GET ${BASE}/redline`, redline);
     await user.click(screen.getByRole('button', { name: 'Merge it in' }));
     await waitFor(() => expect(screen.queryByText(/has released a newer revision/)).toBeNull());
+    expect(server.asked(`POST ${at}`)[1]?.body).toEqual({ choices: [] });
+  });
+
+  it('lets one choose whose is kept where both changed the same, before anything is merged', async () => {
+    const user = await revise({ moved_on: true });
+    const at = `${BASE}/works/engineering/newer`;
+    const clash = {
+      key: 'k.quantity',
+      part: 'line 60 200-0042',
+      field: 'quantity',
+      before: '2',
+      mine: '3',
+      theirs: '4',
+    };
+    const gone = { ...clash, key: 'g', part: 'line 70 600-0014', field: '', before: '', mine: 'Line taken out' };
+    server.on(`GET ${at}`, newer([clash, gone])).on(`POST ${at}`, done('ECO-00090'));
+    await user.click(screen.getByRole('button', { name: 'Merge it in' }));
+    const table = await screen.findByRole('grid', { name: 'Changed in both' });
+    expect(
+      within(table)
+        .getAllByRole('row')
+        .slice(1)
+        .map((row) => row.textContent),
+    ).toEqual(['line 60 200-0042quantity234YoursTheirs', 'line 70 600-0014all of itLine taken out4YoursTheirs']);
+    const merge = screen.getByRole<HTMLButtonElement>('button', { name: 'Merge: 2 still to choose' });
+    expect(merge.disabled).toBe(true);
+    await user.click(screen.getByRole('button', { name: 'Keep all of theirs' }));
+    await user.click(within(screen.getByLabelText('Kept of line 60 200-0042')).getByText('Yours'));
+    expect(server.asked(`POST ${at}`)).toEqual([]);
+    await user.click(screen.getByRole('button', { name: 'Merge' }));
+    await waitFor(() =>
+      expect(server.asked(`POST ${at}`)[0]?.body).toEqual({
+        choices: [
+          { conflict: 'k.quantity', choice: 'mine' },
+          { conflict: 'g', choice: 'theirs' },
+        ],
+      }),
+    );
   });
 
   it('reads a sheet back whole or not at all: every bad cell is told', async () => {
@@ -157,16 +205,19 @@ describe('kept work', () => {
     expect(kept.getByRole('link', { name: 'Compare with now' }).getAttribute('href')).toBe(
       '/compare?left=200-0010&left_order=ECO-00090&left_iteration=1&right=200-0010&right_order=ECO-00090&levels=one',
     );
-    server.on(`POST ${BASE}/iterations`, new Refused(422, 'No.', { note: ['Say a word.'] }));
+    server.on(`POST ${BASE}/works/engineering/iterations`, new Refused(422, 'No.', { note: ['Say a word.'] }));
     await user.click(kept.getByRole('button', { name: 'Save iteration' }));
     expect(await kept.findByText(/Say a word/)).toBeTruthy();
-    server.on(`POST ${BASE}/iterations`, done('ECO-00090'));
+    server.on(`POST ${BASE}/works/engineering/iterations`, done('ECO-00090'));
     await user.type(kept.getByLabelText(/Save iteration F.2/), 'With grease');
     await user.click(kept.getByRole('button', { name: 'Save iteration' }));
     await waitFor(() => expect(kept.getByLabelText<HTMLInputElement>(/Save iteration F.2/).value).toBe(''));
-    server.on(`POST ${BASE}/iterations/1/return`, new Refused(409, 'Somebody has edited it meanwhile.'));
+    server.on(
+      `POST ${BASE}/works/engineering/iterations/1/return`,
+      new Refused(409, 'Somebody has edited it meanwhile.'),
+    );
     await user.click(kept.getByRole('button', { name: 'Go back to F.1' }));
     expect((await kept.findByRole('alert')).textContent).toContain('Somebody has edited it meanwhile.');
-    expect(server.asked(`POST ${BASE}/iterations/1/return`)[0]?.body).toEqual({ seen: 7 });
+    expect(server.asked(`POST ${BASE}/works/engineering/iterations/1/return`)[0]?.body).toEqual({ seen: 7 });
   });
 });

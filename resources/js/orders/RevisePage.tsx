@@ -8,16 +8,18 @@ import { Loading } from '../ui/Loading';
 import { Notice, ProblemNotice } from '../ui/Notice';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
-import { SaveAs } from '../ui/SaveAs';
-import { SheetProblem } from './SheetProblem';
 import { AddLine } from './AddLine';
 import { ConsequenceStrip } from './ConsequenceStrip';
-import { Iterations } from './Iterations';
 import { DifferenceTotals } from './DifferenceTotals';
 import { RedlineGrid } from './RedlineGrid';
 import { useRedline, type Redline } from './useRedline';
-import { TurnButtons } from './TurnButtons';
 import { useRedlineView } from './useRedlineView';
+import { Iterations } from './work/Iterations';
+import { Newer } from './work/Newer';
+import { SheetButtons } from './work/SheetButtons';
+import { SheetProblem } from './work/SheetProblem';
+import { TurnButtons } from './work/TurnButtons';
+import { useWork } from './work/useWork';
 
 /** The structure of one item under an order: before and after in one table. */
 export function RevisePage() {
@@ -37,7 +39,14 @@ export function RevisePage() {
 
 function ReviseView({ redline }: { redline: Redline }) {
   const [adding, setAdding] = useState(false);
-  const { edit, several, turn, sheet } = useRedline(redline);
+  const { edit, several, sheet } = useRedline(redline);
+  const work = {
+    order: redline.order,
+    item: redline.item.number,
+    work: 'engineering',
+    scope: `redline ${redline.order}`,
+  };
+  const { turn } = useWork(work);
   const { only, wide, turnOnly, turnWide } = useRedlineView({
     mayEdit: redline.may_edit,
     onAdd: () => setAdding(true),
@@ -76,41 +85,16 @@ function ReviseView({ redline }: { redline: Redline }) {
         <Button aria-pressed={wide} onClick={turnWide}>
           Dates and fixed revisions
         </Button>
-        <SaveAs
+        <SheetButtons
           address={`/api/orders/${redline.order}/items/${redline.item.number}/sheet`}
-          query=""
-          formats={['xlsx', 'csv']}
+          onFile={redline.may_edit ? (file) => sheet.mutate(file) : null}
         />
-        {redline.may_edit && (
-          <label className="cursor-pointer text-accent underline-offset-3 focus-within:underline hover:underline">
-            Import edited sheet
-            <input
-              type="file"
-              accept=".csv,.xlsx,.txt"
-              className="sr-only"
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                event.target.value = '';
-                if (file) sheet.mutate(file);
-              }}
-            />
-          </label>
-        )}
         <span className="ml-auto">
           <DifferenceTotals rows={redline.rows} />
         </span>
       </div>
       <div className="mb-2 space-y-2">
-        {redline.moved_on && (
-          <Notice>
-            Another order has released a newer revision of this item.{' '}
-            {redline.may_edit && (
-              <button type="button" className="underline" onClick={() => turn.mutate('newer')}>
-                Merge it in
-              </button>
-            )}
-          </Notice>
-        )}
+        {redline.moved_on && <Newer of={work} mayEdit={redline.may_edit} />}
         <ProblemNotice problem={turn.error} />
         <SheetProblem problem={sheet.error} />
         {!redline.may_edit && redline.state === 'revising' && (
@@ -128,7 +112,11 @@ function ReviseView({ redline }: { redline: Redline }) {
         onAdd={() => setAdding(true)}
       />
       {adding && <AddLine rows={redline.rows} edit={edit} onDone={() => setAdding(false)} />}
-      <Iterations redline={redline} />
+      <Iterations
+        of={work}
+        shown={redline}
+        side={(name) => `${name}=${redline.item.number}&${name}_order=${redline.order}`}
+      />
     </Page>
   );
 }

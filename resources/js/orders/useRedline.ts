@@ -6,7 +6,6 @@ export type Redline = Schemas['Redline'];
 export type RedlineRow = Schemas['RedlineRow'];
 export type Done = Schemas['Done'];
 export type LineEdit = Omit<Schemas['LineEdit'], 'seen'>;
-type Turn = 'undo' | 'redo' | 'newer';
 
 /** What can be done to the structure of an item under an order. Each act is saved at once; undo takes it back. */
 export function useRedline(redline: Redline) {
@@ -46,21 +45,6 @@ export function useRedline(redline: Redline) {
     onSuccess: refresh,
     onError,
   });
-  const turn = useMutation<Done, ApiProblem, Turn>({
-    scope,
-    mutationFn: (which) => {
-      const params = { params: { path } };
-      return told(
-        which === 'undo'
-          ? api.POST('/api/orders/{number}/items/{item}/undo', params)
-          : which === 'redo'
-            ? api.POST('/api/orders/{number}/items/{item}/redo', params)
-            : api.POST('/api/orders/{number}/items/{item}/newer', params),
-      );
-    },
-    onSuccess: refresh,
-    onError,
-  });
   const sheet = useMutation<Done, ApiProblem, File>({
     scope,
     mutationFn: (file) => {
@@ -80,5 +64,5 @@ export function useRedline(redline: Redline) {
     onSuccess: refresh,
     onError,
   });
-  return { edit, several, turn, sheet };
+  return { edit, several, sheet };
 }

@@ -31,6 +31,16 @@ final readonly class Note implements Edit
         return ['text' => $this->text];
     }
 
+    public function of(string $part): self
+    {
+        return $this;
+    }
+
+    public function without(array $fields): null
+    {
+        return null;
+    }
+
     public function touches(): array
     {
         return ['text'];

@@ -35,6 +35,26 @@ final readonly class Noted implements Changes, Content
         return new self($this->text, $before instanceof self && $before->text === $this->text ? 0 : 1);
     }
 
+    public function editsTo(Content $wanted): array
+    {
+        return $wanted instanceof self && $wanted->text !== $this->text ? [new Note($wanted->text)] : [];
+    }
+
+    public function renamedIn(Content $newer): array
+    {
+        return [];
+    }
+
+    public function called(string $part): string
+    {
+        return 'the sentence';
+    }
+
+    public function says(string $part): array
+    {
+        return ['text' => $this->text];
+    }
+
     public function on(Day $day): static
     {
         return $this;

@@ -26,7 +26,7 @@ final readonly class PageAfter
     private static function ofNumber(string $path, string $number): string
     {
         return match (true) {
-            preg_match('#^(/orders/[^/]+/items/[^/]+)/(edits|edits-together|sheet|undo|redo|newer|iterations)\b#', $path, $found) === 1
+            preg_match('#^(/orders/[^/]+/items/[^/]+)/(edits|edits-together|sheet|works/engineering)\b#', $path, $found) === 1
                 => "{$found[1]}/redline",
             preg_match('#^/(categories|choices|form-templates|plants)\b#', $path, $found) === 1 => "/{$found[1]}",
             $path === '/imports' => "/imports/{$number}",

@@ -36,8 +36,13 @@ const page: BuiltRedline = {
   plant: 'Weir',
   base: 'A',
   becomes: 'B',
+  moved_on: false,
   may_edit: true,
   seen: 4,
+  working: 'B.2',
+  iterations: [
+    { number: 1, name: 'B.1', note: 'Before the trial', by: 'Edda Roth', at: '2026-11-24T09:00:00+00:00', edits: 3 },
+  ],
   can_undo: true,
   can_redo: false,
   rows: [at(60, clamp, 20), at(50, tube, 10), at(70, clamp, null)],
@@ -64,6 +69,7 @@ const page: BuiltRedline = {
   open: 0,
 };
 const BASE = '/api/orders/ECO-00090/items/200-0010/plants/Weir';
+const WORK = '/api/orders/ECO-00090/items/200-0010/works/manufacturing:Weir';
 
 const built: Schemas['BuiltProductCost'][] = [
   { product: '100-0024', title: 'Heron 24', plant: 'Weir', minutes: '8', difference: '8.20' },
@@ -194,9 +200,31 @@ describe('what a plant builds, under an order', () => {
     expect(await screen.findByText('Operation 10 consumes 200-0040.')).toBeTruthy();
   });
 
+  it('is taken away as a sheet, read back whole or not at all, saved as an iteration and gone back to', async () => {
+    const user = await open();
+    server.on(
+      `POST ${BASE}/sheet`,
+      new Refused(422, 'No.', { 'row 3, run': ['Row 3, run: minutes are not below zero.'] }),
+    );
+    const upload = screen.getByLabelText('Import edited sheet');
+    fireEvent.change(upload, { target: { files: [new File(['…'], 'weir.xlsx')] } });
+    expect(await screen.findByText('Row 3, run: minutes are not below zero.')).toBeTruthy();
+    const kept = within(screen.getByRole('region', { name: 'Saved iterations' }));
+    expect(kept.getByRole('link', { name: 'Compare with now' }).getAttribute('href')).toBe(
+      '/compare?left=200-0010&left_kind=manufacturing&left_plant=Weir&left_order=ECO-00090&left_iteration=1' +
+        '&right=200-0010&right_kind=manufacturing&right_plant=Weir&right_order=ECO-00090&levels=one',
+    );
+    server.on(`POST ${WORK}/iterations`, done('ECO-00090')).on(`POST ${WORK}/iterations/1/return`, done('ECO-00090'));
+    await user.type(kept.getByLabelText('Save iteration B.2, note'), 'Without coating');
+    await user.click(kept.getByRole('button', { name: 'Save iteration' }));
+    await waitFor(() => expect(server.asked(`POST ${WORK}/iterations`)[0]?.body).toEqual({ note: 'Without coating' }));
+    await user.click(kept.getByRole('button', { name: 'Go back to B.1' }));
+    await waitFor(() => expect(server.asked(`POST ${WORK}/iterations/1/return`)[0]?.body).toEqual({ seen: 4 }));
+  });
+
   it('changes the batch, and takes it back', async () => {
     const user = await open();
-    server.on(`POST ${BASE}/edits`, done('ECO-00090')).on(`POST ${BASE}/undo`, done('ECO-00090'));
+    server.on(`POST ${BASE}/edits`, done('ECO-00090')).on(`POST ${WORK}/undo`, done('ECO-00090'));
     await user.click(screen.getByRole('button', { name: 'Change' }));
     await user.clear(screen.getByLabelText('Batch'));
     await user.type(screen.getByLabelText('Batch'), '12');
@@ -206,7 +234,7 @@ describe('what a plant builds, under an order', () => {
       edits: [{ edit: 'set_batch', fields: { batch: '12' } }],
     });
     await user.click(screen.getByRole('button', { name: 'Undo' }));
-    await waitFor(() => expect(sent('undo')).toHaveLength(1));
+    await waitFor(() => expect(server.asked(`POST ${WORK}/undo`)).toHaveLength(1));
   });
 
   it('is only read by who does not edit', async () => {

@@ -12,8 +12,13 @@ import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { AddLine } from '../AddLine';
 import { DifferenceTotals } from '../DifferenceTotals';
-import { TurnButtons } from '../TurnButtons';
 import { useRedlineView } from '../useRedlineView';
+import { Iterations } from '../work/Iterations';
+import { Newer } from '../work/Newer';
+import { SheetButtons } from '../work/SheetButtons';
+import { SheetProblem } from '../work/SheetProblem';
+import { TurnButtons } from '../work/TurnButtons';
+import { useWork } from '../work/useWork';
 import { BatchForm } from './BatchForm';
 import { BuiltGrid } from './BuiltGrid';
 import { EngineeringSide } from './EngineeringSide';
@@ -59,7 +64,14 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
       { replace: true },
     );
   useShortcut('v e', turnBeside, redline.may_edit);
-  const { edit, route, turn } = acts;
+  const { edit, route, sheet } = acts;
+  const work = {
+    order: redline.order,
+    item: redline.item.number,
+    work: `manufacturing:${redline.plant}`,
+    scope: `built ${redline.order}`,
+  };
+  const { turn } = useWork(work);
   const { only, wide, turnOnly, turnWide } = useRedlineView({
     mayEdit: redline.may_edit,
     onAdd: () => setAdding('line'),
@@ -114,6 +126,10 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
             Engineering beside <kbd className="font-mono text-xs text-soft">v e</kbd>
           </Button>
         )}
+        <SheetButtons
+          address={`/api/orders/${redline.order}/items/${redline.item.number}/plants/${encodeURIComponent(redline.plant)}/sheet`}
+          onFile={redline.may_edit ? (file) => sheet.mutate(file) : null}
+        />
         <BatchForm redline={redline} route={route} />
         <Link
           to={`/items/${redline.item.number}?kind=manufacturing&plant=${encodeURIComponent(redline.plant)}&view=accounted&order=${redline.order}`}
@@ -128,7 +144,9 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
         </span>
       </div>
       <div className="mb-2 space-y-2">
+        {redline.moved_on && <Newer of={work} mayEdit={redline.may_edit} />}
         <ProblemNotice problem={turn.error} />
+        <SheetProblem problem={sheet.error} />
         {redline.faults.length > 0 && <Notice look="alarm">{redline.faults.join(' ')}</Notice>}
         {!redline.may_edit && redline.state === 'revising' && (
           <Notice>Only the person named on the order can edit.</Notice>
@@ -167,6 +185,13 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
       {adding === 'line' && (
         <AddLine rows={redline.rows} operations={operations} edit={edit} onDone={() => setAdding(null)} />
       )}
+      <Iterations
+        of={work}
+        shown={redline}
+        side={(name) =>
+          `${name}=${redline.item.number}&${name}_kind=manufacturing&${name}_plant=${encodeURIComponent(redline.plant)}&${name}_order=${redline.order}`
+        }
+      />
     </Page>
   );
 }

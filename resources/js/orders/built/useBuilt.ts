@@ -48,14 +48,22 @@ export function useBuilt(redline: BuiltRedline) {
     edit: useMutation<Done, ApiProblem, LineEdit>({ ...act, mutationFn: (edit) => alone(send([ofLine(edit)])) }),
     several: useMutation<Done, ApiProblem, LineEdit[]>({ ...act, mutationFn: (edits) => send(edits.map(ofLine)) }),
     route: useMutation<Done, ApiProblem, BuiltEdit>({ ...act, mutationFn: (edit) => alone(send([edit])) }),
-    turn: useMutation<Done, ApiProblem, 'undo' | 'redo'>({
+    sheet: useMutation<Done, ApiProblem, File>({
       ...act,
-      mutationFn: (which) =>
-        told(
-          which === 'undo'
-            ? api.POST('/api/orders/{number}/items/{item}/plants/{plant}/undo', { params: { path } })
-            : api.POST('/api/orders/{number}/items/{item}/plants/{plant}/redo', { params: { path } }),
-        ),
+      mutationFn: (file) => {
+        const seen = client.getQueryData(key)?.seen ?? redline.seen;
+        const form = new FormData();
+        form.append('file', file);
+        form.append('seen', String(seen));
+        // What is sent is the form; the body beside it only satisfies the description.
+        return told(
+          api.POST('/api/orders/{number}/items/{item}/plants/{plant}/sheet', {
+            params: { path },
+            body: { file: '', seen },
+            bodySerializer: () => form,
+          }),
+        );
+      },
     }),
   };
 }

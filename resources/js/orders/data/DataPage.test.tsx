@@ -25,6 +25,10 @@ const page: DataRedline = {
   effective_on: '2027-03-13',
   base: 'A',
   becomes: 'B',
+  is_open: true,
+  moved_on: false,
+  working: 'B.1',
+  iterations: [],
   may_edit: true,
   seen: 2,
   can_undo: true,
@@ -40,6 +44,7 @@ const page: DataRedline = {
   faults: [],
 };
 const AT = '/api/orders/ECO-00086/items/200-0040/data';
+const UNDO = '/api/orders/ECO-00086/items/200-0040/works/item_data/undo';
 
 async function open(more: Partial<DataRedline> = {}) {
   server
@@ -129,11 +134,11 @@ describe('what is known of an item, under an order', () => {
   });
 
   it('takes back the last edit, and shows only what differs', async () => {
-    server.on(`POST ${AT}/undo`, done('ECO-00086'));
+    server.on(`POST ${UNDO}`, done('ECO-00086'));
     const user = await open();
     expect(screen.getByRole('button', { name: 'Redo' })).toHaveProperty('disabled', true);
     await user.click(screen.getByRole('button', { name: 'Undo' }));
-    await waitFor(() => expect(sent('/undo')).toHaveLength(1));
+    await waitFor(() => expect(server.asked(`POST ${UNDO}`)).toHaveLength(1));
     await user.click(screen.getByRole('button', { name: /Show differences only/ }));
     expect(rows()).toHaveLength(2);
     expect(address()).toContain('show=differences');

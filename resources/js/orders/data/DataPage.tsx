@@ -11,7 +11,10 @@ import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { ConsequenceStrip } from '../ConsequenceStrip';
 import { DifferenceTotals } from '../DifferenceTotals';
-import { TurnButtons } from '../TurnButtons';
+import { Iterations } from '../work/Iterations';
+import { Newer } from '../work/Newer';
+import { TurnButtons } from '../work/TurnButtons';
+import { useWork } from '../work/useWork';
 import { DataGrid } from './DataGrid';
 import { useItemData, type DataRedline } from './useItemData';
 
@@ -32,7 +35,9 @@ export function DataPage() {
 }
 
 function DataView({ redline }: { redline: DataRedline }) {
-  const { set, turn } = useItemData(redline);
+  const { set } = useItemData(redline);
+  const work = { order: redline.order, item: redline.item.number, work: 'item_data', scope: `data ${redline.order}` };
+  const { turn } = useWork(work);
   const [params, setParams] = useSearchParams();
   const only = params.get('show') === 'differences';
   const turnOnly = () => setParams(only ? {} : { show: 'differences' }, { replace: true });
@@ -76,6 +81,7 @@ function DataView({ redline }: { redline: DataRedline }) {
         </span>
       </div>
       <div className="mb-2 space-y-2">
+        {redline.moved_on && <Newer of={work} mayEdit={redline.may_edit} />}
         <ProblemNotice problem={turn.error} />
         <ProblemNotice problem={set.error} shown={redline.rows.map(({ key }) => key)} />
         {redline.faults.length > 0 && <Notice look="alarm">{redline.faults.join(' ')}</Notice>}
@@ -84,6 +90,7 @@ function DataView({ redline }: { redline: DataRedline }) {
         )}
       </div>
       <DataGrid redline={redline} set={redline.may_edit ? set : null} only={only} />
+      <Iterations of={work} shown={redline} />
     </Page>
   );
 }

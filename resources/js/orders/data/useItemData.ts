@@ -24,16 +24,5 @@ export function useItemData(redline: DataRedline) {
       undefined,
       `data ${redline.order}`,
     ),
-    turn: useAct(
-      touches.order,
-      (which: 'undo' | 'redo') =>
-        told(
-          which === 'undo'
-            ? api.POST('/api/orders/{number}/items/{item}/data/undo', { params: { path } })
-            : api.POST('/api/orders/{number}/items/{item}/data/redo', { params: { path } }),
-        ),
-      undefined,
-      `data ${redline.order}`,
-    ),
   };
 }

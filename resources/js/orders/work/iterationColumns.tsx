@@ -1,7 +1,7 @@
-import type { Schemas } from '../lib/api';
-import { moment, stamp } from '../lib/format';
-import type { Column } from '../ui/DataTable';
-import { Person } from '../ui/Person';
+import type { Schemas } from '../../lib/api';
+import { moment, stamp } from '../../lib/format';
+import type { Column } from '../../ui/DataTable';
+import { Person } from '../../ui/Person';
 
 type Row = Schemas['IterationRow'];
 

@@ -1,5 +1,5 @@
-import type { ApiProblem } from '../lib/api';
-import { Notice } from '../ui/Notice';
+import type { ApiProblem } from '../../lib/api';
+import { Notice } from '../../ui/Notice';
 
 const SHOWN = 20;
 

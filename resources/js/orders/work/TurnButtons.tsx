@@ -1,4 +1,4 @@
-import { Button } from '../ui/Button';
+import { Button } from '../../ui/Button';
 
 interface Props {
   of: { can_undo: boolean; can_redo: boolean };
