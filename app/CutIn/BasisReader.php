@@ -27,16 +27,17 @@ final readonly class BasisReader
 
     /**
      * @param  list<array{Item, Item}>  $pairs  old and new
+     * @param  string  $plant  as which the structures are told
      * @param  bool  $pegged  whether to tell what the demand is made of
      * @param  bool  $anew  whether to ask planning even if it told a moment ago
      */
-    public function of(array $pairs, StructureIndex $index, Day $today, bool $pegged, bool $anew): Basis
+    public function of(array $pairs, StructureIndex $index, string $plant, Day $today, bool $pegged, bool $anew): Basis
     {
         $parts = [];
         foreach ($pairs as [$old, $new]) {
             array_push($parts, $old->id, $new->id);
         }
-        $key = hash('sha256', json_encode([(string) $today, $parts, $index->state()], JSON_THROW_ON_ERROR));
+        $key = hash('sha256', json_encode([(string) $today, $parts, $plant, $index->state()], JSON_THROW_ON_ERROR));
         $kept = $pegged || $anew ? null : self::kept("cut-in-basis-{$key}");
         if ($kept instanceof Basis) {
             return $kept;

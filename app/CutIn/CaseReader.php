@@ -7,6 +7,7 @@ namespace App\CutIn;
 use App\Days\Today;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
+use App\Structures\StructureView;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\CutIn\Expediting;
@@ -35,12 +36,14 @@ final readonly class CaseReader
             ->whereIn('number', [...array_column($asked, 'old'), ...array_column($asked, 'new')])
             ->get()
             ->keyBy('number');
-        $index = StructureIndex::open();
+        // Demand follows what is built: kits, scrap, and what only plants add.
+        $view = StructureView::asBuilt((string) ($question['plant'] ?? ''));
+        $index = StructureIndex::open($view);
         $parts = array_map(
             static fn(array $pair): array => [$items[(string) $pair['old']], $items[(string) $pair['new']]],
             array_values($asked),
         );
-        $basis = $this->bases->of($parts, $index, $today, $pegged, $anew);
+        $basis = $this->bases->of($parts, $index, $view->plant, $today, $pegged, $anew);
         $expedite = (int) ($question['expedite_percent'] ?? config()->integer('cut-in.expedite_percent'));
         $reader = new PartReader($basis->supply);
         $pairs = $documents = $keep = [];
@@ -80,6 +83,7 @@ final readonly class CaseReader
             items: $items,
             supply: $basis->supply,
             index: $index,
+            plant: $view->plant,
             today: $today,
             expedite: $expedite,
         );

@@ -24,6 +24,7 @@ final readonly class CutInCase
      * @param  list<OpenOrder>  $orders
      * @param  list<CutInDocument>  $documents
      * @param  Collection<array-key, Item>  $items  by number
+     * @param  string  $plant  as which it is built; empty: there is none
      */
     public function __construct(
         public array $question,
@@ -35,6 +36,7 @@ final readonly class CutInCase
         public Collection $items,
         public KnownSupply $supply,
         public StructureIndex $index,
+        public string $plant,
         public Day $today,
         public int $expedite,
     ) {}

@@ -82,6 +82,7 @@ final readonly class CutInReader
         return new CutInPage(
             currency: config()->string('orthotaxis.currency'),
             from: (string) $today,
+            plant: $case->plant,
             earliest: $plan->earliest < count($plan->days) ? $on($plan->earliest) : null,
             waits_for: $plan->waitsFor,
             run_out: $on($plan->runOut),

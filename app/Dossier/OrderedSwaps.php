@@ -8,21 +8,28 @@ use App\CutIn\PlannedSwaps;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use App\Requests\Models\ChangeRequest;
+use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Manufacturing\ManufacturingChanges;
 
-/** What the orders of a request do to the items that they revise. */
+/** What the orders of a request do to the items that they revise, and to what plants build. */
 final readonly class OrderedSwaps implements PlannedSwaps
 {
     public function __construct(private OrderReader $orders) {}
 
     public function of(ChangeRequest $request): array
     {
-        $swaps = [];
+        $swaps = $built = [];
         foreach ($this->orders->many(ChangeOrder::ofRequest($request)->get()) as $order) {
-            foreach ($order->items as $item) {
-                $swaps[] = $item->comparison();
+            foreach ($order->works() as $work) {
+                $changes = $work->changes();
+                if ($changes instanceof Comparison) {
+                    $swaps[] = $changes;
+                } elseif ($changes instanceof ManufacturingChanges) {
+                    $built[] = $changes->lines;
+                }
             }
         }
 
-        return $swaps;
+        return [...$swaps, ...$built];
     }
 }

@@ -20,6 +20,7 @@ use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\ItemRows;
+use App\Structures\Models\Content;
 use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Work;
@@ -36,6 +37,7 @@ final readonly class BuiltRedlineReader
         private BuildsOfOrder $ordered,
         private PlantStructures $plants,
         private UnitCosts $costs,
+        private ManufacturingContents $contents,
     ) {}
 
     public function one(Person $by, string $number, string $item, string $plant): BuiltRedline
@@ -102,13 +104,12 @@ final readonly class BuiltRedlineReader
                 return ManufacturingContents::built($work->after);
             }
         }
-        foreach ($this->ordered->of($order, $this->orders->toCore($order), $plant) as $built) {
-            if ($built->item->number === $item && $built->plant === $plant) {
-                return $built->released === null ? $built->content : $this->plants->undated($built->released->id);
-            }
-        }
+        $released = Content::query()
+            ->where(['kind' => ManufacturingContents::NAME, 'plant' => $plant, 'status' => 'released'])
+            ->whereRelation('item', 'number', $item)
+            ->first();
 
-        return new ManufacturingContent();
+        return $released === null ? new ManufacturingContent() : $this->contents->read([$released->id])[$released->id];
     }
 
     private static function content(mixed $content, BuiltAt $built): ManufacturingContent

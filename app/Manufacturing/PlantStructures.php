@@ -11,7 +11,6 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Manufacturing\Accountability;
-use Orthotaxis\Core\Manufacturing\ManufacturingContent;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
@@ -61,12 +60,6 @@ final readonly class PlantStructures
                 )
                 ->all(),
         );
-    }
-
-    /** All of a content, on whatever day its lines hold. */
-    public function undated(int $content): ManufacturingContent
-    {
-        return $this->contents->read([$content])[$content] ?? new ManufacturingContent();
     }
 
     /**

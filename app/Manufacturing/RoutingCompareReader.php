@@ -48,9 +48,9 @@ final readonly class RoutingCompareReader
             throw Refusal::at("{$side}_kind", 'Only manufacturing structures of plants have operations.');
         }
         if ($spec->order !== null) {
-            [, $work] = $this->ordered->work($spec, "{$side}_order");
+            [$work, $content] = $this->ordered->content($spec, "{$side}_order");
 
-            return [$work->subject->plant, $work->base->becomes(), ManufacturingContents::built($work->after)];
+            return [$work->subject->plant, $work->base->becomes(), ManufacturingContents::built($content)];
         }
         if ($spec->revision !== null) {
             $record = $spec->builtRevision("{$side}_revision");

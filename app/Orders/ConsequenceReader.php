@@ -21,6 +21,7 @@ use Orthotaxis\Core\Impact\CostDifference;
 use Orthotaxis\Core\ItemData\ItemData;
 use Orthotaxis\Core\ItemData\ItemField;
 use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Structure\HasLines;
 
 /** Computes what the edits of an order mean for what is above, for cost, and for other orders. */
 final readonly class ConsequenceReader
@@ -77,15 +78,19 @@ final readonly class ConsequenceReader
         );
     }
 
-    /** @return list<string> the items named on the order, and what its edits put out of use */
+    /** @return list<string> the items named on the order, and what its edits put out of use, be it at one plant */
     public static function affected(Order $core): array
     {
         $affected = [];
         foreach ($core->items as $item) {
             $affected[$item->number] = true;
             // A component that stands in another line afterwards has not gone.
-            foreach (array_diff($item->before()->components(), $item->after()->components()) as $gone) {
-                $affected[$gone] = true;
+            foreach ($item->works as $work) {
+                if ($work->before instanceof HasLines && $work->after instanceof HasLines) {
+                    foreach (array_diff($work->before->lines()->components(), $work->after->lines()->components()) as $gone) {
+                        $affected[$gone] = true;
+                    }
+                }
             }
         }
 

@@ -9,6 +9,7 @@ use App\Orders\Models\WorkRecord;
 use App\Structures\Compare\PlannedSide;
 use App\Structures\Compare\SideSpec;
 use Orthotaxis\Core\Change\Work;
+use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\HasLines;
 use Orthotaxis\Core\Structure\Structure;
@@ -20,21 +21,30 @@ final readonly class OrderSide implements PlannedSide
 
     public function of(SideSpec $spec, string $place): Structure
     {
+        [, $content] = $this->content($spec, $place);
+
+        return $content instanceof HasLines ? $content->lines() : throw new \LogicException('A structure has lines.');
+    }
+
+    /**
+     * @return array{Work, Content} what the order does, and what it makes of it, or made when the iteration was saved
+     *
+     * @throws Refusal at the place, when it does nothing to it
+     */
+    public function content(SideSpec $spec, string $place): array
+    {
         [$order, $work] = $this->work($spec, $place);
-        $content = $work->after;
-        if ($spec->iteration !== null) {
-            $record = $order->items
+        if ($spec->iteration === null) {
+            return [$work, $work->after];
+        }
+        $record =
+            $order->items
                 ->firstOrFail('item_id', $spec->item->id)
                 ->works->first(
                     static fn(WorkRecord $one): bool => [$one->kind, $one->plant] === [$work->subject->kind, $work->subject->plant],
-                );
-            $content =
-                $record === null
-                    ? throw Refusal::at($place, "There is no work on {$spec->item->number} yet.")
-                    : $this->works->kept($record, $spec->iteration);
-        }
+                ) ?? throw Refusal::at($place, "There is no work on {$spec->item->number} yet.");
 
-        return $content instanceof HasLines ? $content->lines() : throw new \LogicException('A structure has lines.');
+        return [$work, $this->works->kept($record, $spec->iteration)];
     }
 
     /**
@@ -42,7 +52,7 @@ final readonly class OrderSide implements PlannedSide
      *
      * @throws Refusal at the place, when it does nothing to it
      */
-    public function work(SideSpec $spec, string $place): array
+    private function work(SideSpec $spec, string $place): array
     {
         $order =
             ChangeOrder::query()->where('number', (string) $spec->order)->first() ??

@@ -13,11 +13,22 @@ use Orthotaxis\Core\Structure\StructureKind;
 /**
  * Which picture of the product is looked at: what the design model says, what engineering declares, or what manufacturing
  * builds. The last is told as one plant sees it: its own structure of an item where it has one, else that of the first
- * plant that has.
+ * plant that has; or, for whoever reckons what is wanted of parts, with what engineering declares of items until a plant builds them.
  */
 final readonly class StructureView
 {
-    public function __construct(public StructureKind $kind = StructureKind::Engineering, public string $plant = '') {}
+    /** @param  bool  $orDeclared  whether engineering stands in where no plant builds an item yet */
+    public function __construct(
+        public StructureKind $kind = StructureKind::Engineering,
+        public string $plant = '',
+        public bool $orDeclared = false,
+    ) {}
+
+    /** @param  string  $plant  empty: as the first sees it */
+    public static function asBuilt(string $plant): self
+    {
+        return new self(StructureKind::Manufacturing, $plant === '' ? ChoiceList::Site->codes()[0] ?? '' : $plant, true);
+    }
 
     /**
      * @param  string  $prefix  before the names of the parameters
@@ -47,13 +58,16 @@ final readonly class StructureView
         return [
             ...array_map(static fn(StructureKind $kind): self => new self($kind), StructureKind::cases()),
             ...array_map(static fn(string $plant): self => new self(StructureKind::Manufacturing, $plant), ChoiceList::Site->codes()),
+            ...array_map(self::asBuilt(...), ChoiceList::Site->codes()),
         ];
     }
 
     /** A name for files and locks. */
     public function name(): string
     {
-        return $this->plant === '' ? $this->kind->value : "{$this->kind->value}-{$this->plant}";
+        $name = $this->orDeclared ? 'as-built' : $this->kind->value;
+
+        return $this->plant === '' ? $name : "{$name}-{$this->plant}";
     }
 
     /** The condition that a content belongs to it, in SQL. The content goes by the name of. */
@@ -62,10 +76,27 @@ final readonly class StructureView
         if ($this->kind !== StructureKind::Manufacturing) {
             return "of.kind = '{$this->kind->value}'";
         }
+        $built = "of.kind = 'manufacturing' AND of.plant = {$this->chosenPlant()}";
+
+        return $this->orDeclared ? "(({$built}) OR of.kind = 'engineering')" : $built;
+    }
+
+    /** The day on which a content gives way to what a plant builds, in SQL; null: it does not. */
+    public function givesWay(): string
+    {
+        return $this->orDeclared
+            ? "CASE WHEN of.kind = 'engineering' THEN (SELECT min(b.effective_from) FROM contents b
+                WHERE b.item_id = of.item_id AND b.kind = 'manufacturing' AND b.plant = {$this->chosenPlant()}) END"
+            : 'NULL::date';
+    }
+
+    /** In SQL: the plant whose structure of an item is told. */
+    private function chosenPlant(): string
+    {
         $others = "SELECT o.plant FROM contents o WHERE o.item_id = of.item_id AND o.kind = 'manufacturing'";
         $own = $this->plant === '' ? '' : "({$others} AND o.plant = " . DB::getPdo()->quote($this->plant) . ' LIMIT 1), ';
 
-        return "of.kind = 'manufacturing' AND of.plant = COALESCE({$own}({$others} ORDER BY o.plant LIMIT 1))";
+        return "COALESCE({$own}({$others} ORDER BY o.plant LIMIT 1))";
     }
 
     /**
@@ -77,6 +108,6 @@ final readonly class StructureView
         return $this->kind === StructureKind::Engineering
             ? 'of.id = r.id'
             : "of.item_id = r.item_id AND {$this->contents()} AND (of.effective_from IS NULL) = (r.effective_from IS NULL)
-                AND daterange(of.effective_from, of.effective_to) @> coalesce(r.effective_from, CURRENT_DATE)";
+                AND daterange(of.effective_from, LEAST(of.effective_to, {$this->givesWay()})) @> coalesce(r.effective_from, CURRENT_DATE)";
     }
 }

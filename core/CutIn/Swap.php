@@ -8,17 +8,19 @@ use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Comparison\Difference;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
 
 /**
  * What an order's own edits say of a cut-in: an old part, and the new one in its place.
  *
  * Rule: every line that is replaced is a swap of its old component for its new one, told once however many lines say it. The
  * new parts for one of the old are what all these lines take after, divided by what they took before: 0.5 m and 0.5 m of one
- * tube become 0.6 m and 0.6 m of another, so 1.2. Where the units of the two differ nobody but a person can say it.
+ * tube become 0.6 m and 0.6 m of another, so 1.2; a plant may say it in millimetres. Where the two are not measured alike nobody but a
+ * person can say it.
  */
 final readonly class Swap
 {
-    /** @param  ?Quantity  $ratio  of the new part for one of the old; null where their units differ */
+    /** @param  ?Quantity  $ratio  of the new part for one of the old; null where they are not measured alike */
     private function __construct(public string $old, public string $new, public ?Quantity $ratio) {}
 
     /**
@@ -43,17 +45,20 @@ final readonly class Swap
     private static function of(array $lines): self
     {
         $before = $after = 0;
-        $sameUnit = true;
+        $alike = true;
+        $unit = $lines[0]->before->unit ?? Unit::Piece;
         foreach ($lines as $line) {
-            $sameUnit = $sameUnit && $line->before?->unit === $line->after?->unit && $line->before?->unit === $lines[0]->before?->unit;
-            $before += $line->before->quantity->millionths ?? 0;
-            $after += $line->after->quantity->millionths ?? 0;
+            foreach ([$line->before, $line->after] as $at => $side) {
+                $alike = $alike && $side !== null && $side->unit->measuresLike($unit);
+                $quantity = $alike && $side !== null ? $side->unit->convert($side->quantity, $unit)->millionths : 0;
+                $at === 0 ? ($before += $quantity) : ($after += $quantity);
+            }
         }
 
         return new self(
             $lines[0]->before->component ?? '',
             $lines[0]->after->component ?? '',
-            $sameUnit && $before > 0 ? Quantity::ofMillionths((int) round(($after / $before) * Quantity::ONE)) : null,
+            $alike && $before > 0 ? Quantity::ofMillionths((int) round(($after / $before) * Quantity::ONE)) : null,
         );
     }
 }

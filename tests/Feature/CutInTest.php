@@ -95,6 +95,82 @@ it('nets what is sold down to the part, day by day, and finds when it runs out',
         ->toBeNull();
 });
 
+it('goes by what plants build: kits, scrap, and what only they add; by engineering where nobody builds an item', function (): void {
+    ($this->planning)();
+    // Weir makes the head from a kit that has the tube in millimetres, with a tenth lost, from the day after tomorrow on.
+    $this->world->built('200-0042', 'Weir', [[10, '200-0040', 500, 'mm', 10]], function (int $kit): void {
+        DB::table('structure_lines')
+            ->where('content_id', $kit)
+            ->update(['scrap' => 100_000]);
+    });
+    $this->world->built('200-0010', 'Weir', [[10, '200-0042', 1, 'pc', 10], [30, '600-0014', 6, 'pc', 20]]);
+    $demand = fn(array $more = []): array => array_filter(
+        array_map(
+            floatval(...),
+            ($this->ask)($more + ['approval_days' => 3])
+                ->assertOk()
+                ->json('parts.0.demand'),
+        ),
+    );
+    // The same heads as above, each with 0.55 m in its kit.
+    expect($demand())->toEqualWithDelta([10 => 18.7, 20 => 2.2, 42 => 3.3, 44 => 5.5], 0.000001);
+    // Tarn builds the head without a tube: nothing is wanted of it there.
+    $this->world->built('200-0010', 'Tarn', [[30, '600-0014', 6, 'pc', 20]]);
+    expect($demand(['plant' => 'Tarn']))
+        ->toBe([])
+        ->and($demand(['plant' => 'Weir']))
+        ->toEqualWithDelta([10 => 18.7, 20 => 2.2, 42 => 3.3, 44 => 5.5], 0.000001);
+    ($this->ask)(['plant' => 'Moon'])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['plant']]);
+});
+
+it('lets engineering hold until a plant builds an item', function (): void {
+    ($this->planning)();
+    $this->world->built('200-0010', 'Weir', [[30, '600-0014', 6, 'pc', 20]]);
+    DB::statement('ALTER TABLE contents DISABLE TRIGGER USER');
+    DB::table('contents')
+        ->where('kind', 'manufacturing')
+        ->update(['effective_from' => World::day(15)]);
+    DB::statement('ALTER TABLE contents ENABLE TRIGGER USER');
+    $demand = ($this->ask)(['approval_days' => 3])
+        ->assertOk()
+        ->json('parts.0.demand');
+    expect(array_filter(array_map(floatval(...), $demand)))->toBe([10 => 17.0]);
+});
+
+it('starts from what is swapped at a plant alone, once where engineering swaps the same', function (): void {
+    $this->world->built('200-0010', 'Weir', [[10, '200-0040', 500, 'mm', 10], [20, '200-0042', 2, 'pc', 10]]);
+    $order = $this->world->opened();
+    $this->world->edit($order, 'replace', 10, ['component' => '200-0041', 'quantity' => '0.6'])->assertOk();
+    $line = fn(int $find): string => collect(
+        $this->world->as('jonas', 'GET', "/orders/{$order}/items/200-0010/plants/Weir/redline")->json('rows'),
+    )->firstWhere('before.find', $find)['key'];
+    $this->world
+        ->only('jonas', 'POST', "/orders/{$order}/items/200-0010/plants/Weir/edits", [
+            'edits' => [
+                ['edit' => 'replace', 'part' => $line(10), 'fields' => ['component' => '200-0041', 'quantity' => '600', 'unit' => 'mm']],
+                ['edit' => 'replace', 'part' => $line(20), 'fields' => ['component' => '600-0014', 'quantity' => '6']],
+            ],
+            'seen' => 0,
+        ])
+        ->assertOk();
+    $of = DB::table('change_order_requests')
+        ->join('change_requests', 'change_requests.id', 'request_id')
+        ->join('change_orders', 'change_orders.id', 'order_id')
+        ->where('change_orders.number', $order)
+        ->value('change_requests.number');
+    expect(
+        $this->world
+            ->as('vera', 'GET', "/requests/{$of}/cut-in")
+            ->assertOk()
+            ->json('pairs'),
+    )
+        ->toBe([['old' => '200-0040', 'new' => '200-0041', 'ratio' => '1.2'], ['old' => '200-0042', 'new' => '600-0014', 'ratio' => '3']])
+        ->and($this->world->as('vera', 'GET', "/orders/{$order}/consequences")->json('affected'))
+        ->toContain('200-0042');
+});
+
 it('adds up what each day costs, and tells its documents', function (): void {
     ($this->planning)();
     $page = ($this->ask)(['per_straddling_order' => '30'], ['disposition' => 'scrap'])->assertOk();

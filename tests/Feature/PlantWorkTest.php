@@ -143,6 +143,11 @@ it('keeps iterations of what a plant builds, compares with them and goes back in
         ->assertOk()
         ->assertJsonPath('totals.removed', 1)
         ->assertJsonPath('rows.0.before.quantity', '8');
+    $this->world
+        ->as('vera', 'GET', "/routing-comparison?{$side('left')}&left_iteration=1&{$side('right')}")
+        ->assertOk()
+        ->assertJsonPath('operations.1.mark', 'removed')
+        ->assertJsonPath('before.batch', '5');
     $seen = ($this->redline)()['seen'];
     ($this->work)('iterations/1/return', ['seen' => $seen - 1])->assertStatus(409);
     ($this->work)('iterations/1/return', ['seen' => $seen])->assertOk();

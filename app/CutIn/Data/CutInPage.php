@@ -24,6 +24,7 @@ final readonly class CutInPage
     public function __construct(
         #[OA\Property] public string $currency,
         #[OA\Property] public string $from,
+        #[OA\Property(description: 'as which demand is exploded; empty: as engineering declares')] public string $plant,
         #[OA\Property(description: 'null when no day of those looked at is possible')] public ?string $earliest,
         #[ListOf('string')] public array $waits_for,
         #[OA\Property] public ?string $run_out,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\CutIn\Http;
 
 use App\CutIn\StartReader;
+use App\Vocabulary\ChoiceList;
 use Illuminate\Validation\Rule;
 use Orthotaxis\Core\Change\Disposition;
 
@@ -35,6 +36,7 @@ trait AsksCutIn
             'expedite_percent' => 'nullable|integer|min:0|max:1000',
             'not_cancelled' => 'nullable|array|max:500',
             'not_cancelled.*' => 'string|max:60',
+            'plant' => ['nullable', 'string', Rule::in(ChoiceList::Site->codes())],
         ];
     }
 
@@ -59,6 +61,7 @@ trait AsksCutIn
             'tooling_on.*' => 'Write the day as year-month-day.',
             'prescribed_on.*' => 'Write the day as year-month-day.',
             'per_straddling_order.regex' => 'Write an amount such as 35.00.',
+            'plant.*' => 'There is no such plant.',
             'expedite_percent.*' => 'Whole percent, at most 1000.',
         ];
     }
@@ -76,6 +79,7 @@ trait AsksCutIn
                 'per_straddling_order',
                 'expedite_percent',
                 'not_cancelled',
+                'plant',
             ]),
         );
     }

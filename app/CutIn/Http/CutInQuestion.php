@@ -46,6 +46,7 @@ use Orthotaxis\Core\Change\Disposition;
             new OA\Property(property: 'per_straddling_order', type: 'string'),
             new OA\Property(property: 'expedite_percent', type: 'integer'),
             new OA\Property(property: 'not_cancelled', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'plant', type: 'string', description: 'as which demand is exploded; left out: the first'),
             new OA\Property(property: 'anew', type: 'boolean', description: 'ask planning even if it told a moment ago'),
         ],
     ),

@@ -24,11 +24,6 @@ final readonly class LineRows
 {
     private const AT_ONCE = 20_000;
 
-    /** The lines of items, on the days on which their revisions apply. */
-    private const OF_ITEMS = "SELECT of.item_id AS parent,
-            GREATEST(of.effective_from, l.valid_from) - DATE '1970-01-01' AS first_day,
-            LEAST(of.effective_to, l.valid_to) - DATE '1970-01-01' AS end_day,";
-
     /** The lines of single revisions, whatever the day. */
     private const OF_REVISIONS =
         'SELECT ' .
@@ -59,7 +54,7 @@ final readonly class LineRows
     public function all(StructureView $view): \Generator
     {
         $text = LineTexts::SQL . ' AS text,';
-        yield from self::each(self::OF_ITEMS . $text . self::ofItems($view));
+        yield from self::each(self::linesOfItems($view) . $text . self::ofItems($view));
         yield from self::each(
             self::OF_REVISIONS .
                 $text .
@@ -93,7 +88,7 @@ final readonly class LineRows
      */
     public function of(array $items, StructureView $view): array
     {
-        return self::some(self::OF_ITEMS . self::ofItems($view, 'of.item_id = ANY (?::bigint[])'), $items);
+        return self::some(self::linesOfItems($view) . self::ofItems($view, 'of.item_id = ANY (?::bigint[])'), $items);
     }
 
     /**
@@ -113,12 +108,20 @@ final readonly class LineRows
     public function byProducts(StructureView $view): array
     {
         $rows = DB::select(
-            self::OF_ITEMS .
+            self::linesOfItems($view) .
                 self::COLUMNS .
                 "WHERE of.status IN ('released', 'superseded', 'obsolete') AND l.by_product AND {$view->contents()} ORDER BY of.item_id, l.id",
         );
 
         return array_values(array_filter(array_map(self::read(...), $rows)));
+    }
+
+    /** The lines of items, on the days on which their revisions apply. */
+    private static function linesOfItems(StructureView $view): string
+    {
+        return "SELECT of.item_id AS parent,
+            GREATEST(of.effective_from, l.valid_from) - DATE '1970-01-01' AS first_day,
+            LEAST(of.effective_to, l.valid_to, {$view->givesWay()}) - DATE '1970-01-01' AS end_day,";
     }
 
     private static function ofItems(StructureView $view, string $some = 'true'): string

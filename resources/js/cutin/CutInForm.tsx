@@ -1,9 +1,11 @@
 import type { ApiProblem, Schemas } from '../lib/api';
+import { FIRST_PLANT, plants } from '../lib/plants';
 import { currency } from '../lib/settings';
 import { Button } from '../ui/Button';
 import { DateInput } from '../ui/DateInput';
 import { DecimalInput } from '../ui/DecimalInput';
 import { Field } from '../ui/Field';
+import { Select } from '../ui/Select';
 import { WholeInput } from '../ui/WholeInput';
 import { PairForm } from './PairForm';
 import { wholePairs } from './wholePairs';
@@ -71,6 +73,13 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
         </Field>
         {setWhole('expedite_percent', 'Shortage premium, %')}
         {setDay('prescribed_on', 'Prescribed day')}
+        <Field label="Demand as built by" error={problem?.at('plant')}>
+          <Select
+            value={question.plant ?? FIRST_PLANT}
+            onChange={(chosen) => set('plant', chosen === FIRST_PLANT ? undefined : chosen)}
+            options={plants()}
+          />
+        </Field>
       </div>
     </form>
   );

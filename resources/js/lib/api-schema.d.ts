@@ -2185,6 +2185,8 @@ export interface components {
         CutInPage: {
             currency: string;
             from: string;
+            /** @description as which demand is exploded; empty: as engineering declares */
+            plant: string;
             /** @description null when no day of those looked at is possible */
             earliest: string | null;
             waits_for: string[];
@@ -2296,6 +2298,8 @@ export interface components {
             per_straddling_order?: string;
             expedite_percent?: number;
             not_cancelled?: string[];
+            /** @description as which demand is exploded; left out: the first */
+            plant?: string;
             /** @description ask planning even if it told a moment ago */
             anew?: boolean;
         };

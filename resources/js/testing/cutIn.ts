@@ -13,6 +13,7 @@ export function plan(more: Partial<Plan> = {}): Plan {
   return {
     currency: 'EUR',
     from: FROM,
+    plant: 'Tarn',
     earliest: on(2),
     waits_for: ['approval'],
     run_out: on(5),
