@@ -103,6 +103,22 @@ final readonly class PlanningGateway
     }
 
     /**
+     * @param  list<string>  $items  numbers
+     * @return list<string> those that it does not know
+     *
+     * @throws PlanningSilent
+     */
+    public function unknown(array $items): array
+    {
+        $answer = $this->ask(static fn(PendingRequest $http): Response => $http->post('/items/unknown', ['items' => $items]));
+        $unknown = $answer['unknown'] ?? null;
+
+        return is_array($unknown)
+            ? array_values(array_intersect($items, array_filter($unknown, is_string(...))))
+            : throw new PlanningSilent('Planning did not say which items it knows.');
+    }
+
+    /**
      * Tells it of items. One that it has already stays as it has it.
      *
      * @param  list<array<string, string|int|null>>  $items

@@ -54,6 +54,52 @@ final readonly class HangsOn
     }
 
     /**
+     * Plants that build some items, or use them in what they build, as they work on the day.
+     *
+     * @param  list<int>  $affected  ids
+     * @return list<Found>
+     */
+    public static function plants(array $affected, Day $day): array
+    {
+        return array_values(
+            array_map(
+                static fn(\stdClass $row): array => [
+                    'reason' => ReachReason::Plant,
+                    'subject' => "plant {$row->plant}",
+                    'item' => null,
+                    'number' => $row->plant,
+                    'title' => $row->name ?? '',
+                    'why' => implode(
+                        '; ',
+                        array_filter([
+                            $row->builds === null ? '' : "Builds {$row->builds}",
+                            $row->uses === 0 ? '' : "Uses it in what it builds: {$row->uses} " . ($row->uses === 1 ? 'item' : 'items'),
+                        ]),
+                    ),
+                    'level' => $row->builds === null ? 1 : 0,
+                    'via' => $row->via,
+                ],
+                DB::select(
+                    "WITH built AS NOT MATERIALIZED (
+                        SELECT c.id, c.item_id, c.plant, c.code FROM contents c WHERE c.kind = 'manufacturing'
+                        AND c.status IN ('released', 'superseded', 'obsolete') AND daterange(c.effective_from, c.effective_to) @> ?::date),
+                    touched AS (
+                        SELECT b.plant, b.item_id, b.code, NULL::bigint AS used_in FROM built b WHERE b.item_id = ANY (?::bigint[])
+                        UNION SELECT b.plant, l.component_id, NULL, b.item_id FROM structure_lines l JOIN built b ON b.id = l.content_id
+                            WHERE l.component_id = ANY (?::bigint[])
+                        UNION SELECT b.plant, m.item_id, NULL, b.item_id FROM operation_items m JOIN built b ON b.id = m.content_id
+                            WHERE m.item_id = ANY (?::bigint[]))
+                    SELECT t.plant, s.name, min(t.item_id) AS via, count(DISTINCT t.used_in) AS uses,
+                        string_agg(DISTINCT i.number || ' by ' || t.code, ', ' ORDER BY i.number || ' by ' || t.code) AS builds
+                    FROM touched t JOIN items i ON i.id = t.item_id LEFT JOIN choices s ON s.list = 'site' AND s.code = t.plant
+                    GROUP BY t.plant, s.name ORDER BY t.plant",
+                    [(string) $day, self::list($affected), self::list($affected), self::list($affected)],
+                ),
+            ),
+        );
+    }
+
+    /**
      * Operations that use an item, be it used up there, a tool or a document, as plants work on the day; with the tools and documents of
      * these operations.
      *
@@ -72,7 +118,8 @@ final readonly class HangsOn
                 AND r.effective_from <= of.day AND coalesce(r.effective_to, 'infinity') > of.day
                 AND coalesce(l.valid_from, '-infinity') <= of.day AND coalesce(l.valid_to, 'infinity') > of.day),
             used AS (
-                SELECT DISTINCT l.content_id, l.item_id, l.plant, l.operation, c.number AS component, c.id AS component_id FROM applying l JOIN items c ON c.id = l.component_id
+                SELECT DISTINCT l.content_id, l.item_id, l.plant, l.operation,
+                    c.number || CASE WHEN l.by_product THEN ' (comes out)' ELSE '' END AS component, c.id AS component_id FROM applying l JOIN items c ON c.id = l.component_id
                 WHERE l.component_id = ANY (?::bigint[])
                 UNION SELECT p.content_id, r.item_id, r.plant, p.number, i.number, i.id FROM of, operation_items m
                     JOIN operations p ON p.content_id = m.content_id AND p.key = m.operation_key JOIN contents r ON r.id = p.content_id

@@ -149,6 +149,7 @@ final readonly class ReachReader
         }
         $hangs = [
             ...HangsOn::documents($affected, $direct),
+            ...HangsOn::plants($affected, $day),
             ...HangsOn::operations($affected, $day),
             ...HangsOn::openChanges($request, $affected, self::ids($index, array_keys(array_filter($reach->levels)))),
         ];

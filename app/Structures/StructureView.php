@@ -105,9 +105,12 @@ final readonly class StructureView
      */
     public function contentsOfRevision(): string
     {
-        return $this->kind === StructureKind::Engineering
-            ? 'of.id = r.id'
-            : "of.item_id = r.item_id AND {$this->contents()} AND (of.effective_from IS NULL) = (r.effective_from IS NULL)
-                AND daterange(of.effective_from, LEAST(of.effective_to, {$this->givesWay()})) @> coalesce(r.effective_from, CURRENT_DATE)";
+        if ($this->kind === StructureKind::Engineering) {
+            return 'of.id = r.id';
+        }
+        $day = 'coalesce(r.effective_from, CURRENT_DATE)';
+
+        return "of.item_id = r.item_id AND {$this->contents()} AND (of.effective_from IS NULL) = (r.effective_from IS NULL)
+            AND coalesce(of.effective_from <= {$day}, true) AND coalesce(LEAST(of.effective_to, {$this->givesWay()}) > {$day}, true)";
     }
 }

@@ -9,6 +9,7 @@ use Orthotaxis\Core\Comparison\Difference;
 use Orthotaxis\Core\Comparison\DifferenceKind;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Quantity\Unit;
+use Orthotaxis\Core\Structure\Line;
 
 /**
  * What an order's own edits say of a cut-in: an old part, and the new one in its place.
@@ -47,12 +48,13 @@ final readonly class Swap
         $before = $after = 0;
         $alike = true;
         $unit = $lines[0]->before->unit ?? Unit::Piece;
+        $in = static fn(?Line $line): int => $line === null || !$line->unit->measuresLike($unit)
+            ? 0
+            : $line->unit->convert($line->quantity, $unit)->millionths;
         foreach ($lines as $line) {
-            foreach ([$line->before, $line->after] as $at => $side) {
-                $alike = $alike && $side !== null && $side->unit->measuresLike($unit);
-                $quantity = $alike && $side !== null ? $side->unit->convert($side->quantity, $unit)->millionths : 0;
-                $at === 0 ? ($before += $quantity) : ($after += $quantity);
-            }
+            $alike = $alike && $line->before?->unit->measuresLike($unit) === true && $line->after?->unit->measuresLike($unit) === true;
+            $before += $in($line->before);
+            $after += $in($line->after);
         }
 
         return new self(

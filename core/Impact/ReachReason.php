@@ -9,6 +9,7 @@ enum ReachReason: string
 {
     case Affected = 'affected';
     case Document = 'document';
+    case Plant = 'plant';
     case Operation = 'operation';
     case Tool = 'tool';
     case OpenChange = 'open_change';

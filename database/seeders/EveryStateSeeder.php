@@ -96,7 +96,7 @@ final class EveryStateSeeder extends Seeder
         $s->on(34)->withdraw($order, 'In frost the thin clips break. The request waits for another idea.');
     }
 
-    /** Planning has never heard of the folded bracket, so it refuses all that is said of it. */
+    /** Planning has locked the folded bracket, so it refuses all that is said of it. */
     private function refusedByPlanning(): void
     {
         $order = $this->released('Oil film on the folded bracket', '200-0052', '710-0003', 22);

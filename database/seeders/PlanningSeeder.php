@@ -17,8 +17,11 @@ use Orthotaxis\Core\Quantity\Money;
  */
 final class PlanningSeeder extends Seeder
 {
-    /** Items that planning has never heard of. */
-    private const UNKNOWN = ['200-0052'];
+    /** Items that planning has never heard of: a hand-over that names one introduces it first. */
+    private const UNKNOWN = ['230-0021'];
+
+    /** Items that planning has locked: it refuses what is said of them until it has put them in order. */
+    private const LOCKED = ['200-0052'];
 
     public function run(): void
     {
@@ -43,6 +46,7 @@ final class PlanningSeeder extends Seeder
                     'supply' => $item->supply,
                     'sold' => $item->sold,
                     'kind' => $item->kind->value,
+                    'locked' => in_array($item->number, self::LOCKED, true),
                 ];
             });
         Http::withToken(config()->string('orthotaxis.planning.token'))

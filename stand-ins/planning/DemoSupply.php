@@ -9,7 +9,7 @@ final class DemoSupply
      * Rows that are told are taken as they are; what no row tells of gets rows of its own, until there are as many as wanted.
      *
      * @param  array{today: string, items: list<array{number: string, revision: string, unit: string, cost: string, supply: string,
-     *     sold: bool, kind: string}>, rows?: list<array<string, ?string>>, more?: bool, most?: int}  $load  more: add to what is there, in
+     *     sold: bool, kind: string, locked?: bool}>, rows?: list<array<string, ?string>>, more?: bool, most?: int}  $load  more: add to what is there, in
      *     place of beginning anew
      * @return array{items: int, rows: int}
      */
@@ -24,7 +24,7 @@ final class DemoSupply
         $supply = $db->prepare(
             'INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
         );
-        $item = $db->prepare('INSERT INTO item VALUES (?, ?, ?)');
+        $item = $db->prepare('INSERT INTO item (number, revision, unit, locked) VALUES (?, ?, ?, ?)');
         $most = $load['most'] ?? PHP_INT_MAX;
         $written = 0;
         $write = static function (array $rows) use ($supply, $most, &$written): void {
@@ -49,7 +49,7 @@ final class DemoSupply
         $write($rows);
         $told = array_fill_keys(array_column($rows, 'item'), true);
         foreach ($load['items'] as $known) {
-            $item->execute([$known['number'], $known['revision'], $known['unit']]);
+            $item->execute([$known['number'], $known['revision'], $known['unit'], $known['locked'] ?? false ? 't' : 'f']);
             if (!isset($told[$known['number']])) {
                 $write(self::rowsOf($known, $today));
             }

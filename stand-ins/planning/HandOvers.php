@@ -83,20 +83,27 @@ final class HandOvers
             $entry->getAttribute('field') === 'replaced_by' ? $entry->getAttribute('value') : '',
         ];
         foreach ($named as $number) {
-            if ($number !== '' && !$this->known($number)) {
+            if ($number !== '' && $this->locked($number) === null) {
                 return "Item {$number} is not known to planning.";
+            }
+        }
+        foreach ([$entry->getAttribute('item'), ...$named] as $number) {
+            if ($number !== '' && $this->locked($number) === true) {
+                return "Item {$number} is locked in planning.";
             }
         }
 
         return '';
     }
 
-    private function known(string $number): bool
+    /** @return ?bool null: it does not know such an item */
+    private function locked(string $number): ?bool
     {
-        $known = $this->planning->db->prepare('SELECT 1 FROM item WHERE number = ?');
+        $known = $this->planning->db->prepare('SELECT locked::int FROM item WHERE number = ?');
         $known->execute([$number]);
+        $locked = $known->fetchColumn();
 
-        return $known->fetchColumn() !== false;
+        return $locked === false ? null : (int) $locked === 1;
     }
 
     private function apply(DOMElement $entry, string $effectiveFrom): void

@@ -46,6 +46,14 @@ final class Page
                     $safe(implode(', ', $missing)) .
                     ' <button name="create" value="1">Create them</button></p>';
 
+        $locked = $planning->locked();
+        $unlock =
+            $locked === []
+                ? ''
+                : '<p>Items that are locked, so that no hand-over may change them: ' .
+                    $safe(implode(', ', $locked)) .
+                    ' <button name="unlock" value="1">Unlock them</button></p>';
+
         $built = '';
         foreach ((new PlantBuilds($planning))->all() as $row) {
             $built .= sprintf(
@@ -77,7 +85,7 @@ final class Page
         <!doctype html><html lang="en"><meta charset="utf-8"><title>Planning stand-in</title>
         <style>body{font:15px/1.5 sans-serif;margin:2rem;max-width:60rem}table{border-collapse:collapse}td,th{border-bottom:1px solid #bbb;padding:.25rem .8rem;text-align:left}[aria-pressed]{font-weight:bold}</style>
         <h1>Planning stand-in</h1>
-        <form method="post" action="/behaviour"><p>Behaves: {$modes}</p>{$create}</form>
+        <form method="post" action="/behaviour"><p>Behaves: {$modes}</p>{$create}{$unlock}</form>
         <h2>Hand-overs</h2>
         <table><tr><th>Name</th><th>Received, times</th><th>Entries taken</th><th>Refused</th><th>Applied at most, times</th></tr>{$rows}</table>
         <h2>What plants build</h2>

@@ -16,9 +16,11 @@ final class Planning
             PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
         ]);
         if (
-            (new self($db))->rows("SELECT count(*) AS made FROM information_schema.tables WHERE table_name = 'plant_line'")[0]['made'] === 0
+            (new self($db))->rows(
+                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'item' AND column_name = 'locked'",
+            )[0]['made'] === 0
         ) {
-            // Several workers may come here first together; one makes the tables.
+            // Several workers may come here first together; one makes the tables, or what is new of them.
             $db->exec('BEGIN; SELECT pg_advisory_xact_lock(1); ' . file_get_contents(__DIR__ . '/schema.sql') . ' COMMIT;');
         }
 
@@ -62,12 +64,33 @@ final class Planning
             FROM supply WHERE item = ANY (ARRAY(SELECT jsonb_array_elements_text(?::jsonb))) ORDER BY item, kind, due NULLS FIRST, document');
         $asked = json_encode(array_values($items), JSON_THROW_ON_ERROR);
         $rows->execute([$asked]);
+
+        return ['rows' => array_values($rows->fetchAll()), 'unknown' => $this->unknown($items)];
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @return list<string> those that are none of its own
+     */
+    public function unknown(array $items): array
+    {
         $unknown = $this->db->prepare(
             'SELECT a.number FROM jsonb_array_elements_text(?::jsonb) AS a(number) WHERE NOT EXISTS (SELECT FROM item i WHERE i.number = a.number)',
         );
-        $unknown->execute([$asked]);
+        $unknown->execute([json_encode(array_values($items), JSON_THROW_ON_ERROR)]);
 
-        return ['rows' => array_values($rows->fetchAll()), 'unknown' => array_values($unknown->fetchAll(PDO::FETCH_COLUMN))];
+        return array_values($unknown->fetchAll(PDO::FETCH_COLUMN));
+    }
+
+    /** @return list<string> items whose data nobody may change for the time being: they are being counted, or put in order */
+    public function locked(): array
+    {
+        return array_column($this->rows('SELECT number FROM item WHERE locked ORDER BY number'), 'number');
+    }
+
+    public function unlock(): void
+    {
+        $this->db->exec('UPDATE item SET locked = false');
     }
 
     /** @return list<array<string, ?string>> the lines of one document */
@@ -116,7 +139,7 @@ final class Planning
 
     public function createMissing(): void
     {
-        $make = $this->db->prepare("INSERT INTO item VALUES (?, 'A', 'pc') ON CONFLICT DO NOTHING");
+        $make = $this->db->prepare("INSERT INTO item (number, revision, unit) VALUES (?, 'A', 'pc') ON CONFLICT DO NOTHING");
         foreach ($this->missing() as $number) {
             $make->execute([$number]);
         }

@@ -2,8 +2,10 @@
 CREATE TABLE IF NOT EXISTS item (
     number text PRIMARY KEY,
     revision text NOT NULL,
-    unit text NOT NULL
+    unit text NOT NULL,
+    locked boolean NOT NULL DEFAULT false
 );
+ALTER TABLE item ADD COLUMN IF NOT EXISTS locked boolean NOT NULL DEFAULT false;
 CREATE TABLE IF NOT EXISTS supply (
     id bigserial PRIMARY KEY,
     kind text NOT NULL,

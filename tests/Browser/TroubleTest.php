@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Tests\Browser\Support\Api;
 
 /** Changes how the planning stand-in behaves. */
-function planningBehaves(string $mode): void
+function planningBehaves(string $mode, string $how = 'mode'): void
 {
     file_get_contents(
         getenv('PLANNING_URL') . '/behaviour',
@@ -14,7 +14,7 @@ function planningBehaves(string $mode): void
             'http' => [
                 'method' => 'POST',
                 'header' => 'Content-Type: application/x-www-form-urlencoded',
-                'content' => http_build_query(['mode' => $mode]),
+                'content' => http_build_query([$how => $mode]),
             ],
         ]),
     );
@@ -38,9 +38,14 @@ it('shows what planning refused, and takes it when it is put right and sent agai
         ->signIn('tomas.lind')
         ->see('Resolve rejected hand-over lines')
         ->press('ECO-00082')
-        ->see('▲ rejected: Item 200-0052 is not known to planning.');
-    $this->screen->press('Introduce 200-0052 to planning')->see('Planning knows it now.');
+        ->see('▲ rejected: Item 200-0052 is locked in planning.');
+    planningBehaves('1', 'unlock');
     $this->screen->press('Resend')->dontSee('▲ rejected')->see('accepted');
+});
+
+it('says which item planning lacks, and introduces it from the screen', function (): void {
+    $this->screen->signIn('tomas.lind', '/changes/ECO-00087')->see('230-0021 is not in planning.');
+    $this->screen->press('Introduce 230-0021 to planning')->see('Planning knows it now.');
 });
 
 it('releases once when two press release at the same moment', function (): void {

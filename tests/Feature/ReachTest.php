@@ -42,6 +42,7 @@ it('names all that a change touches, each with the reason and the path', functio
     expect(array_map(static fn(array $row): array => [$row['reason'], $row['number'], implode(' ', $row['path'])], $rows))->toBe([
         ['affected', '200-0040', '200-0040'],
         ['document', '710-0001', '200-0040'],
+        ['plant', 'Weir', '200-0040'],
         ['operation', '200-0010', '200-0040'],
         ['tool', '600-0014', '200-0040'],
         ['open_change', $order, '200-0040 200-0010'],
@@ -50,13 +51,15 @@ it('names all that a change touches, each with the reason and the path', functio
     ]);
     expect($rows[1]['why'])
         ->toBe('Shows 200-0040, revision A')
-        ->and($rows[2]['title'])
+        ->and([$rows[2]['title'], $rows[2]['why'], $rows[2]['level']])
+        ->toBe(['Weir', 'Uses it in what it builds: 1 item', 1])
+        ->and($rows[3]['title'])
         ->toBe('Operation 20, Weir: Pump head')
-        ->and($rows[4]['why'])
+        ->and($rows[5]['why'])
         ->toBe('Request that names 200-0010');
     expect(($this->reach)('?reason=parent')->json('total'))
         ->toBe(1)
-        ->and(($this->reach)('?from=6')->json('rows.*.reason'))
+        ->and(($this->reach)('?from=7')->json('rows.*.reason'))
         ->toBe(['parent']);
     expect(($this->reach)('?on=2001-01-01')->json('counts'))->toBe([
         ['reason' => 'affected', 'rows' => 1],
@@ -69,6 +72,19 @@ it('names all that a change touches, each with the reason and the path', functio
         ->assertJsonPath('nodes.*.number', ['200-0040', '200-0010', '200-0001'])
         ->assertJsonPath('edges', [[0, 1], [1, 2]])
         ->assertJsonPath('nodes.2.sold', true);
+});
+
+it('names the plants that build what a change affects, with the revision by which they do', function (): void {
+    $this->world->built('200-0010', 'Tarn', [[10, '200-0040', 1, 'pc', 20]]);
+    $request = $this->world->as('jonas', 'POST', '/requests', $this->world->request(['items' => ['200-0010']]))->json('number');
+    $plants = $this->world
+        ->as('vera', 'GET', "/requests/{$request}/reach?reason=plant")
+        ->assertOk()
+        ->json('rows');
+    expect(array_map(static fn(array $row): array => [$row['number'], $row['why'], $row['level'], $row['subject']], $plants))->toBe([
+        ['Tarn', 'Builds 200-0010 by A', 0, 'plant Tarn'],
+        ['Weir', 'Builds 200-0010 by A', 0, 'plant Weir'],
+    ]);
 });
 
 it('takes rows in and leaves them out on record, and takes that back', function (): void {

@@ -9,6 +9,7 @@ use App\Structures\Models\Revision;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
+use Tests\Feature\Support\StandIn;
 use Tests\Feature\Support\World;
 
 beforeEach(fn() => ($this->world = new World($this)));
@@ -99,8 +100,27 @@ it('shows line by line what planning refused, and keeps the order open', functio
     expect(Handover::query()->count())->toBe(1);
 });
 
-it('loses nothing when planning is down, slow or talks nonsense', function (callable $answer, string $error) use ($release): void {
-    Http::fake(['*' => $answer]);
+it('introduces what planning lacks before it is named, and says so', function () use ($release): void {
+    Http::allowStrayRequests(['http://127.0.0.1:*']);
+    $planning = StandIn::start();
+    config(['orthotaxis.planning.url' => $planning->address, 'orthotaxis.planning.token' => StandIn::TOKEN]);
+    $planning->load([StandIn::item('200-0010'), StandIn::item('200-0040')]);
+    $order = $this->world->signed();
+    $release($this->world, $order)->assertOk();
+    $handover = $this->world->as('vera', 'GET', "/dossiers/{$order}")->json('handovers.0');
+    expect($handover['state'])
+        ->toBe('taken')
+        ->and($handover['introduced'])
+        ->toBe(['200-0041', '200-0042', '600-0014'])
+        ->and(DB::table('ledger')->where('act', 'item.introduced')->pluck('subject')->all())
+        ->toEqualCanonicalizing(['200-0041', '200-0042', '600-0014']);
+    $planning->stop();
+});
+
+it('loses nothing when planning is down, slow or talks nonsense', function (callable $answer, string $error, ?callable $asked = null) use (
+    $release,
+): void {
+    Http::fake(['*/hand-overs' => $answer, '*/items/unknown' => $asked ?? Http::response(['unknown' => []])]);
     $order = $this->world->signed();
     $release($this->world, $order)
         ->assertOk()
@@ -111,7 +131,7 @@ it('loses nothing when planning is down, slow or talks nonsense', function (call
 
     Http::swap(new Illuminate\Http\Client\Factory());
     World::planningTakes();
-    (new DeliverHandover($message->id))->handle(app(App\Planning\PlanningGateway::class), app(App\Ledger\Ledger::class));
+    app()->call((new DeliverHandover($message->id))->handle(...));
     expect(Handover::query()->value('state'))->toBe('taken');
 })->with([
     'down' => [fn() => Http::response(['error' => 'down'], 503), 'error (503)'],
@@ -119,6 +139,7 @@ it('loses nothing when planning is down, slow or talks nonsense', function (call
     'nonsense' => [fn() => Http::response('<html>Welcome!</html>'), 'not JSON'],
     'nonsense in JSON' => [fn() => Http::response(['entries' => [['entry' => 'one', 'answer' => 'maybe']]]), 'makes no sense'],
     'nothing' => [fn() => Http::response(['entries' => []]), 'without saying'],
+    'silence about what it knows' => [fn() => Http::response([]), 'did not say which items it knows', fn() => Http::response([])],
 ]);
 
 it('queues again what was lost on the way', function () use ($release): void {
@@ -136,10 +157,7 @@ it('does nothing when a message was delivered already', function () use ($releas
     $order = $this->world->signed();
     $release($this->world, $order)->assertOk();
     $records = DB::table('ledger')->count();
-    (new DeliverHandover(OutboxMessage::query()->sole()->id))->handle(
-        app(App\Planning\PlanningGateway::class),
-        app(App\Ledger\Ledger::class),
-    );
+    app()->call((new DeliverHandover(OutboxMessage::query()->sole()->id))->handle(...));
     expect(DB::table('ledger')->count())->toBe($records);
 });
 

@@ -152,6 +152,14 @@ it('takes a hand-over once, however often it comes, and says entry by entry what
         'refused' => '1',
         'applied' => '1',
     ]);
+    expect(
+        $this->planning
+            ->shown()
+            ->post('/items/unknown', ['items' => ['200-0041', '200-0052']])
+            ->json(),
+    )->toBe([
+        'unknown' => ['200-0052'],
+    ]);
     // Somebody there creates what is missing; sent again, only what was refused is applied.
     Http::asForm()
         ->withoutRedirecting()
@@ -265,3 +273,24 @@ it(
             ->toContain('Data of items');
     },
 );
+
+it('refuses what is said of an item that it has locked, until it unlocks it', function (): void {
+    $this->planning->load([['locked' => true] + StandIn::item('200-0010'), StandIn::item('200-0041')]);
+    $xml =
+        '<handOver xmlns="urn:orthotaxis:hand-over:2" order="ECO-00001" number="18" written="2026-11-23T09:00:00Z" effectiveFrom="2027-02-01">' .
+        '<title>Locked</title><entry number="1" action="add" structure="engineering" item="200-0010" revision="B" find="10" component="200-0041" quantity="1" unit="pc"/></handOver>';
+    $send = fn(): array => $this->planning
+        ->shown()
+        ->withHeaders(['Idempotency-Key' => 'ECO-00001_18'])
+        ->withBody($xml, 'application/xml')
+        ->post('/hand-overs')
+        ->json('entries.0');
+    expect($send())->toBe(['entry' => 1, 'answer' => 'refused', 'reason' => 'Item 200-0010 is locked in planning.']);
+    expect(Http::get($this->planning->address)->body())
+        ->toContain('Items that are locked')
+        ->toContain('200-0010');
+    Http::asForm()
+        ->withoutRedirecting()
+        ->post("{$this->planning->address}/behaviour", ['unlock' => '1']);
+    expect($send()['answer'])->toBe('taken');
+});

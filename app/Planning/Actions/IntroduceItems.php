@@ -58,6 +58,37 @@ final readonly class IntroduceItems
         }
     }
 
+    /**
+     * Of some items those that it lacks, before something names them. What it will not have it is left to say when they are named.
+     *
+     * @param  list<string>  $numbers
+     * @return list<string> those that it knows by now
+     *
+     * @throws PlanningSilent
+     */
+    public function lacking(string $by, array $numbers): array
+    {
+        $unknown = $numbers === [] ? [] : $this->planning->unknown($numbers);
+        $items = $unknown === [] ? collect() : Item::query()->with('everReleased')->whereIn('number', $unknown)->orderBy('number')->get();
+        if ($items->isEmpty()) {
+            return [];
+        }
+        $answers = $this->planning->introduce(array_values($items->map(self::told(...))->all()));
+        $known = [];
+        foreach ($items as $item) {
+            if (($answers[$item->number] ?? null) === '') {
+                $known[] = $item->number;
+            }
+        }
+        $this->ledger->together(static function () use ($by, $known): void {
+            foreach ($known as $number) {
+                event(new ItemIntroduced($by, $number));
+            }
+        });
+
+        return $known;
+    }
+
     /** @return array<string, string|int|null> */
     private static function told(Item $item): array
     {

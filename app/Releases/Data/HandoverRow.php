@@ -13,7 +13,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class HandoverRow
 {
-    /** @param  list<HandoverEntryRow>  $entries */
+    /**
+     * @param  list<string>  $introduced
+     * @param  list<HandoverEntryRow>  $entries
+     */
     private function __construct(
         #[OA\Property] public string $name,
         #[OA\Property] public int $number,
@@ -23,6 +26,14 @@ final readonly class HandoverRow
         #[OA\Property(description: 'it is on its way, for the first time or again')] public bool $sending,
         #[OA\Property(description: 'how often it was sent since somebody last asked')] public int $tries,
         #[OA\Property(description: 'what went wrong at the last try')] public string $last_error,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'items that planning lacked and was told of first',
+            ),
+        ]
+        public array $introduced,
         #[ListOf(HandoverEntryRow::class)] public array $entries,
     ) {}
 
@@ -39,6 +50,7 @@ final readonly class HandoverRow
                 $handover->latestMessage->tries < config()->integer('orthotaxis.handover.tries'),
             tries: $handover->latestMessage->tries ?? 0,
             last_error: $handover->latestMessage->last_error ?? '',
+            introduced: $handover->introduced,
             entries: $handover->entries
                 ->map(static fn(HandoverEntry $entry): HandoverEntryRow => HandoverEntryRow::of($entry))
                 ->values()

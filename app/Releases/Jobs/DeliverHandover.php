@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace App\Releases\Jobs;
 
 use App\Ledger\Ledger;
+use App\Planning\Actions\IntroduceItems;
 use App\Planning\PlanningGateway;
 use App\Planning\PlanningSilent;
 use App\Releases\Events\HandOverAnswered;
+use App\Releases\Models\Handover;
 use App\Releases\Models\HandoverEntry;
 use App\Releases\Models\OutboxMessage;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Handover\Format;
 
 /**
@@ -31,16 +34,20 @@ final class DeliverHandover implements ShouldQueue
         $this->onQueue('urgent');
     }
 
-    public function handle(PlanningGateway $planning, Ledger $ledger): void
+    public function handle(PlanningGateway $planning, IntroduceItems $introduce, Ledger $ledger): void
     {
         $message = OutboxMessage::query()
-            ->with(['handover.order', 'handover.files'])
+            ->with(['handover.order', 'handover.files', 'handover.entries'])
             ->find($this->message);
         if ($message === null || $message->delivered_at !== null) {
             return;
         }
         $handover = $message->handover;
         try {
+            $introduced = $introduce->lacking($this->releasedBy($handover), $handover->names());
+            if ($introduced !== []) {
+                $handover->update(['introduced' => array_values(array_unique([...$handover->introduced, ...$introduced]))]);
+            }
             $answers = $planning->handOver($handover->name, $handover->files->firstOrFail('format', Format::Xml)->content);
         } catch (PlanningSilent $fault) {
             $this->tryLater($message, $fault);
@@ -63,6 +70,15 @@ final class DeliverHandover implements ShouldQueue
             $handover->update(['state' => $state, 'answered_at' => $now]);
             event(new HandOverAnswered($handover->order->number, $state, $handover->name, $counts->all()));
         });
+    }
+
+    /** The login of whoever released what is handed over. */
+    private function releasedBy(Handover $handover): string
+    {
+        return (string) DB::table('contents')
+            ->join('people', 'people.id', '=', 'contents.released_by')
+            ->where('contents.order_id', $handover->order_id)
+            ->value('people.login');
     }
 
     private function tryLater(OutboxMessage $message, PlanningSilent $fault): void

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $state waiting, taken, partly_refused, refused or unanswered
  * @property CarbonImmutable $written_at
  * @property ?CarbonImmutable $answered_at
+ * @property list<string> $introduced numbers of items that planning lacked and was told of first
  * @property-read ChangeOrder $order
  * @property-read Collection<int, HandoverFile> $files
  * @property-read Collection<int, HandoverEntry> $entries
@@ -29,7 +30,18 @@ final class Handover extends Model
 {
     public $timestamps = false;
 
-    protected $casts = ['written_at' => 'immutable_datetime', 'answered_at' => 'immutable_datetime'];
+    protected $casts = ['written_at' => 'immutable_datetime', 'answered_at' => 'immutable_datetime', 'introduced' => 'array'];
+
+    /** @return list<string> items that planning has to know before it can take what it has not taken yet */
+    public function names(): array
+    {
+        $names = [];
+        foreach ($this->entries->where('answer', '!=', 'taken') as $entry) {
+            array_push($names, ...$entry->names());
+        }
+
+        return array_values(array_unique($names));
+    }
 
     /** @return BelongsTo<ChangeOrder, $this> */
     public function order(): BelongsTo

@@ -324,6 +324,7 @@ describe('revising, signing and releasing', () => {
       sending: false,
       tries: 1,
       last_error: '',
+      introduced: [],
       entries: [],
     };
     const of = ordered('follow_through', { state: 'released', released_at: '2026-11-25T10:00:00+00:00' });

@@ -3655,7 +3655,7 @@ export interface components {
         };
         ReachCount: {
             /** @enum {string} */
-            reason: "affected" | "document" | "operation" | "tool" | "open_change" | "product" | "sibling" | "parent";
+            reason: "affected" | "document" | "plant" | "operation" | "tool" | "open_change" | "product" | "sibling" | "parent";
             rows: number;
         };
         /** @description What was decided about one thing that a change would touch. */
@@ -3702,7 +3702,7 @@ export interface components {
             /** @description what a decision on it is made under */
             subject: string;
             /** @enum {string} */
-            reason: "affected" | "document" | "operation" | "tool" | "open_change" | "product" | "sibling" | "parent";
+            reason: "affected" | "document" | "plant" | "operation" | "tool" | "open_change" | "product" | "sibling" | "parent";
             /** @description of an item, a request or an order; of the parent for an operation */
             number: string;
             title: string;
@@ -3759,6 +3759,8 @@ export interface components {
             tries: number;
             /** @description what went wrong at the last try */
             last_error: string;
+            /** @description items that planning lacked and was told of first */
+            introduced: string[];
             entries: components["schemas"]["HandoverEntryRow"][];
         };
         RequestData: {

@@ -110,6 +110,7 @@ export const groups = {
 export const reachReasons = {
   affected: 'Affected',
   document: 'Drawings and documents',
+  plant: 'Plants',
   operation: 'Operations',
   tool: 'Tools',
   open_change: 'Other open changes',

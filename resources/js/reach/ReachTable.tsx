@@ -120,7 +120,13 @@ const reachColumns: Column<Row>[] = [
     head: 'Number',
     text: (row) => row.number,
     cell: (row) =>
-      row.reason === 'open_change' ? <ChangeNumber number={row.number} /> : <ItemNumber number={row.number} />,
+      row.reason === 'open_change' ? (
+        <ChangeNumber number={row.number} />
+      ) : row.reason === 'plant' ? (
+        row.number
+      ) : (
+        <ItemNumber number={row.number} />
+      ),
   },
   { id: 'title', head: 'Title', text: (row) => row.title, cell: (row) => row.title },
   {

@@ -32,6 +32,7 @@ const handover: Schemas['HandoverRow'] = {
   sending: false,
   tries: 1,
   last_error: '',
+  introduced: [],
   entries: [entry(1), entry(2, { answer: 'refused', reason: 'Item 200-0041 is not known to planning.' })],
 };
 const tomas = { ...mira, abilities: ['send_handover'] };
@@ -43,6 +44,11 @@ describe('a hand-over', () => {
     expect(screen.getByText('■ accepted')).toBeTruthy();
     expect(screen.getByText('▲ rejected: Item 200-0041 is not known to planning.')).toBeTruthy();
     expect(screen.getByRole('alert').textContent).toContain('Planning rejected 1 of 2 entries.');
+  });
+
+  it('says which items planning lacked and was told of first', async () => {
+    await show(<HandoverView handover={{ ...handover, introduced: ['200-0041', '200-0052'] }} />, { as: vera });
+    expect(screen.getByText(/Planning lacked 200-0041, 200-0052: introduced before/)).toBeTruthy();
   });
 
   it('says of the data of an item which field, and what it reads', async () => {

@@ -106,6 +106,11 @@ export function HandoverView({ handover }: { handover: Handover }) {
           ))}
         </span>
       </div>
+      {handover.introduced.length > 0 && (
+        <p className="text-sm">
+          Planning lacked {handover.introduced.join(', ')}: introduced before the hand-over was sent.
+        </p>
+      )}
       {handover.last_error !== '' && (
         <Notice look="warn">
           {handover.last_error} Tried {handover.tries === 1 ? 'once' : `${handover.tries} times`}; retried

@@ -391,6 +391,7 @@ final class World
     public static function planningTakes(string ...$refused): void
     {
         Http::fake([
+            '*/items/unknown' => Http::response(['unknown' => []]),
             '*/hand-overs' => static function ($request) use ($refused) {
                 $xml = simplexml_load_string($request->body());
                 $entries = [];
