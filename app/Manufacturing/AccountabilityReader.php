@@ -11,11 +11,14 @@ use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
+use App\Structures\Data\ItemRow;
 use App\Structures\ItemRows;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Manufacturing\Accountability;
+use Orthotaxis\Core\Manufacturing\Accounted;
+use Orthotaxis\Core\Manufacturing\Share;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
 
@@ -31,16 +34,59 @@ final readonly class AccountabilityReader
     ) {}
 
     /**
+     * As it is in force, some lines at a time.
+     *
      * @param  ?string  $plant  null: the first that builds it
+     * @param  bool  $onlyOpen  lines that are not accounted for
+     * @param  int  $from  the first of these lines, from 0
      *
      * @throws Refusal when a kit contains itself
      */
-    public function read(Item $item, ?string $plant, Day $day): AccountabilityPage
+    public function read(Item $item, ?string $plant, Day $day, bool $onlyOpen = false, int $from = 0): AccountabilityPage
     {
+        $key = KeptAccount::key($item->id, $plant, $day);
+        $account = KeptAccount::find($key);
+        $lines = $account === null ? null : KeptAccount::lines($key, $onlyOpen, $from);
+        if ($account === null || $lines === null) {
+            [$account, $all, $open] = $this->released($item, $plant, $day);
+            $account->keep($key, $all, $open);
+            $lines = array_slice($onlyOpen ? $open : $all, $from, KeptAccount::AT_ONCE);
+        }
+
+        return AccountabilityPage::inForce(
+            $item->number,
+            $account,
+            $onlyOpen ? $account->open : $account->total,
+            $from,
+            $lines,
+            self::items($lines, $account->additions),
+        );
+    }
+
+    /** @return array{KeptAccount, list<Accounted>, list<Accounted>} with all lines, and those that are open */
+    private function released(Item $item, ?string $plant, Day $day): array
+    {
+        $item->loadMissing('everReleased');
         $engineering = $this->declared->of(collect([$item]), $day);
         $built = $this->plants->inForce(collect([$item]), $engineering, $day);
+        $chosen = self::at($built, $plant);
+        $of = $chosen === null ? Accountability::of($engineering[$item->id], []) : $this->plants->account([$chosen], $day)[0];
+        $open = $of->open();
 
-        return $this->page($item, self::at($built, $plant), $built, $engineering[$item->id], $day, null);
+        return [
+            new KeptAccount(
+                plants: array_map(static fn(BuiltAt $one): string => $one->plant, $built),
+                plant: $chosen?->plant,
+                built: $chosen?->released?->code,
+                builds: $item->everReleased->firstWhere('id', $chosen?->released?->builds_id)?->code,
+                declared: DeclaredStructures::revision($item, $day)?->code,
+                total: count($of->lines),
+                open: count($open),
+                additions: $of->additions,
+            ),
+            $of->lines,
+            $open,
+        ];
     }
 
     /**
@@ -58,15 +104,28 @@ final readonly class AccountabilityReader
         $built = array_values(array_filter($all, static fn(BuiltAt $one): bool => $one->item->number === $item->number));
         $chosen = self::at($built, $plant);
 
-        return $this->page(
-            $item,
+        $day = BuildsOfOrder::day($order);
+        $of = $chosen === null ? Accountability::of(new Structure(), []) : $this->plants->account([$chosen], $day, $all)[0];
+        $under = UnderOrder::of($order, $row, $chosen->plant ?? '', self::mayEdit($by, $order));
+        $suggested = $siblings = [];
+        if ($chosen !== null && $under->may_edit) {
+            $siblings = $this->suggestions->siblings($chosen, $of, $day);
+            $sibling = $sibling === null ? $siblings[0] ?? null : ($sibling === '' ? null : $sibling);
+            $suggested = $this->suggestions->read($chosen, $of, $day, $sibling);
+        }
+
+        return AccountabilityPage::underOrder(
+            $item->number,
             $chosen,
-            $built,
-            $chosen->engineering ?? new Structure(),
-            BuildsOfOrder::day($order),
-            UnderOrder::of($order, $row, $chosen->plant ?? '', self::mayEdit($by, $order)),
-            $all,
-            $sibling,
+            plants: array_map(static fn(BuiltAt $one): string => $one->plant, $built),
+            builds: $item->everReleased->firstWhere('id', $chosen?->released?->builds_id)?->code,
+            declared: DeclaredStructures::revision($item, $day)?->code,
+            of: $of,
+            suggested: $suggested,
+            items: self::items($of->lines, $of->additions),
+            order: $under,
+            siblings: $siblings,
+            sibling: $suggested === [] ? null : $sibling,
         );
     }
 
@@ -84,47 +143,20 @@ final readonly class AccountabilityReader
     }
 
     /**
-     * @param  list<BuiltAt>  $built  of the item
-     * @param  list<BuiltAt>  $coming  all that the order makes
+     * @param  list<Accounted>  $lines
+     * @param  list<Share>  $additions
+     * @return array<string, ItemRow> all that they name, by number
      */
-    private function page(
-        Item $item,
-        ?BuiltAt $chosen,
-        array $built,
-        Structure $engineering,
-        Day $day,
-        ?UnderOrder $order,
-        array $coming = [],
-        ?string $sibling = null,
-    ): AccountabilityPage {
-        $of = $chosen === null ? Accountability::of($engineering, []) : $this->plants->account([$chosen], $day, $coming)[0];
+    private static function items(array $lines, array $additions): array
+    {
         $numbers = [];
-        foreach ([...array_merge(...array_column($of->lines, 'shares')), ...$of->additions] as $share) {
+        foreach ([...array_merge(...array_column($lines, 'shares')), ...$additions] as $share) {
             array_push($numbers, $share->part->component(), ...$share->part->through);
         }
-        foreach ($of->lines as $line) {
+        foreach ($lines as $line) {
             array_push($numbers, $line->line->component, ...array_filter([$line->record?->by]));
         }
 
-        $suggested = $siblings = [];
-        if ($chosen !== null && $order?->may_edit === true) {
-            $siblings = $this->suggestions->siblings($chosen, $of, $day);
-            $sibling = $sibling === null ? $siblings[0] ?? null : ($sibling === '' ? null : $sibling);
-            $suggested = $this->suggestions->read($chosen, $of, $day, $sibling);
-        }
-
-        return AccountabilityPage::of(
-            $item->number,
-            $chosen,
-            plants: array_map(static fn(BuiltAt $one): string => $one->plant, $built),
-            builds: $item->everReleased->firstWhere('id', $chosen?->released?->builds_id)?->code,
-            declared: DeclaredStructures::revision($item, $day)?->code,
-            of: $of,
-            suggested: $suggested,
-            items: ItemRows::byNumber(array_values(array_unique($numbers))),
-            order: $order,
-            siblings: $siblings,
-            sibling: $suggested === [] ? null : $sibling,
-        );
+        return ItemRows::byNumber(array_values(array_unique($numbers)));
     }
 }

@@ -78,7 +78,18 @@ final readonly class RollUp
             $list = $lists[$position] ?? [];
             $below = 0;
             $bottom = true;
-            for ($i = 2, $n = count($list); $i < $n; $i += 3) {
+            $n = count($list);
+            if ($n > 0 && $list[0] <= $day && $day < $list[1]) {
+                $bottom = $n === 2;
+                for ($i = 2; $i < $n; $i += 3) {
+                    if ($longest[$list[$i]] > $below) {
+                        $below = $longest[$list[$i]];
+                        $next[$position] = $list[$i];
+                    }
+                }
+                $n = 0;
+            }
+            for ($i = 2; $i < $n; $i += 3) {
                 $span = $list[$i + 2];
                 if ((($span >> 20) & Span::EVER) <= $day && ($span & Span::EVER) > $day) {
                     $bottom = false;
@@ -148,9 +159,20 @@ final readonly class RollUp
         if (!$adjacency->ordered) {
             return array_reverse(TopologicalOrder::below($adjacency, $flow->start, $day));
         }
-        $reached = array_keys(array_filter($flow->levels));
+        $levels = $flow->levels;
+        if (!array_is_list($levels)) {
+            $reached = array_keys(array_filter($levels));
+            rsort($reached);
+
+            return $reached;
+        }
         // Where all were walked they stand in order.
-        array_is_list($flow->levels) ? ($reached = array_reverse($reached)) : rsort($reached);
+        $reached = [];
+        for ($position = count($levels) - 1; $position >= $flow->start; $position--) {
+            if ($levels[$position] !== 0) {
+                $reached[] = $position;
+            }
+        }
 
         return $reached;
     }

@@ -44,9 +44,12 @@ final readonly class BuiltRollUp
     {
         $flow = Flow::down($adjacency, $item, $day);
         $quantities = [];
-        foreach (array_intersect_key($flow->totals, $works) as $position => $total) {
+        $totals = $flow->totals;
+        foreach ($works as $position => $_) {
+            $total = $totals[$position] ?? 0;
             if ($total !== 0) {
-                $quantities[$position] = $flow->total($position);
+                // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+                $quantities[$position] = is_int($total) ? $total : $flow->total($position);
             }
         }
 
@@ -63,17 +66,35 @@ final readonly class BuiltRollUp
     /** What is done at all levels: the sum of all shares, each rounded as UnitWork::times does it. */
     public function work(): UnitWork
     {
-        $sums = [0, 0, 0, 0, 0, 0];
+        // Written out part by part: this is asked of everything that is made.
+        $labour = $setUp = $subcontract = $run = $setUpTime = $credit = 0;
         foreach ($this->quantities as $position => $millionths) {
             $one = $this->works[$position];
-            foreach ([$one->labour, $one->setUp, $one->subcontract, $one->run, $one->setUpTime, $one->credit] as $at => $part) {
-                $product = $part * $millionths + self::HALF;
-                // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
-                $sums[$at] += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($part, $millionths, Quantity::ONE);
-            }
+            $product = $one->labour * $millionths + self::HALF;
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            $labour += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($one->labour, $millionths, Quantity::ONE);
+            $product = $one->setUp * $millionths + self::HALF;
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            $setUp += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($one->setUp, $millionths, Quantity::ONE);
+            $product = $one->subcontract * $millionths + self::HALF;
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            $subcontract += is_int($product)
+                ? intdiv($product, Quantity::ONE)
+                : FixedPoint::scale($one->subcontract, $millionths, Quantity::ONE);
+            $product = $one->run * $millionths + self::HALF;
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            $run += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($one->run, $millionths, Quantity::ONE);
+            $product = $one->setUpTime * $millionths + self::HALF;
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            $setUpTime += is_int($product)
+                ? intdiv($product, Quantity::ONE)
+                : FixedPoint::scale($one->setUpTime, $millionths, Quantity::ONE);
+            $product = $one->credit * $millionths + self::HALF;
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            $credit += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($one->credit, $millionths, Quantity::ONE);
         }
 
-        return UnitWork::ofSums(...$sums);
+        return UnitWork::ofSums($labour, $setUp, $subcontract, $run, $setUpTime, $credit);
     }
 
     /** Material and work, in ten-thousandths. */

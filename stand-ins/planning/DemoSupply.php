@@ -9,8 +9,8 @@ final class DemoSupply
      * Rows that are told are taken as they are; what no row tells of gets rows of its own, until there are as many as wanted.
      *
      * @param  array{today: string, items: list<array{number: string, revision: string, unit: string, cost: string, supply: string,
-     *     sold: bool, kind: string, locked?: bool}>, rows?: list<array<string, ?string>>, more?: bool, most?: int}  $load  more: add to what is there, in
-     *     place of beginning anew
+     *     sold: bool, kind: string, locked?: bool}>, rows?: list<array<string, ?string>>, more?: bool, most?: int}  $load  more: add to
+     *     what is there, in place of beginning anew
      * @return array{items: int, rows: int}
      */
     public static function load(Planning $planning, array $load): array

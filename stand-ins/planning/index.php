@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 // The simulated planning system: a small HTTP service with a database of its own.
-// POST /supply, POST /items, POST /items/unknown, POST /hand-overs and POST /load are for programs that show the token; / is a page for people.
+// POST /supply, /items, /items/unknown, /hand-overs and /load are for programs that show the token; / is a page for people.
 
 require __DIR__ . '/Planning.php';
 require __DIR__ . '/HandOvers.php';
@@ -86,12 +86,13 @@ try {
 
             return;
     }
+    $asked = static fn(): array => json_decode($body, true, flags: JSON_THROW_ON_ERROR);
     match ($_SERVER['REQUEST_METHOD'] . ' ' . $path) {
-        'POST /supply' => $answer(200, $planning->supply(json_decode($body, true, flags: JSON_THROW_ON_ERROR)['items'])),
+        'POST /supply' => $answer(200, $planning->supply($asked()['items'])),
         'POST /items/unknown' => $answer(200, [
             'unknown' => $planning->unknown(json_decode($body, true, flags: JSON_THROW_ON_ERROR)['items']),
         ]),
-        'POST /items' => $answer(200, ['items' => $planning->introduce(json_decode($body, true, flags: JSON_THROW_ON_ERROR)['items'])]),
+        'POST /items' => $answer(200, ['items' => $planning->introduce($asked()['items'])]),
         'POST /hand-overs' => $answer(200, (new HandOvers($planning))->take($_SERVER['HTTP_IDEMPOTENCY_KEY'] ?? '', $body)),
         default => $answer(404, ['error' => 'Nothing here.']),
     };

@@ -151,3 +151,50 @@ it('asks the database as often for many kits as for one', function (): void {
     $this->world->built('200-0001', 'Weir', [[10, '200-0010', 1, 'pc']]);
     expect($ofOrder())->toBe($one);
 });
+
+it('tells very many lines some at a time, the same kept or reckoned anew, and anew once something is released', function (): void {
+    $head = $this->world->items['200-0010'];
+    $engineering = (int) DB::table('revisions')->where('item_id', $head)->orderBy('id')->value('id');
+    $screw = ['component_id' => $this->world->items['600-0014'], 'quantity' => 1_000_000, 'unit' => 'pc'];
+    $lines = [];
+    DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
+    for ($find = 100; $find < 500; $find++) {
+        $key = sprintf('00000000-0000-7000-8000-%012d', $find);
+        DB::table('structure_lines')->insert(['content_id' => $engineering, 'line_key' => $key, 'find' => $find] + $screw);
+        // Every hundredth is not taken over.
+        if ($find % 100 !== 0) {
+            $lines[] = [$find, '600-0014', 1, 'pc', 10, null, $key];
+        }
+    }
+    DB::statement('ALTER TABLE structure_lines ENABLE TRIGGER USER');
+    $this->world->built('200-0010', 'Weir', [
+        [10, '200-0040', 0.5, 'm', 10],
+        [20, '200-0042', 2, 'pc', 10],
+        [30, '600-0014', 6, 'pc', 10],
+        ...$lines,
+    ]);
+    $told = function (): array {
+        $finds = [];
+        do {
+            $page = ($this->of)('?plant=Weir&from=' . count($finds))
+                ->assertOk()
+                ->json();
+            array_push($finds, ...array_column(array_column($page['lines'], 'line'), 'find'));
+        } while (count($finds) < $page['total'] && $page['lines'] !== []);
+
+        return [$finds, $page['open'], $page['count'], array_column(array_column($page['lines'], 'item'), 'title')[0]];
+    };
+    $first = $told();
+    expect([count($first[0]), $first[0], $first[1], $first[2]])->toBe([403, [10, 20, 30, ...range(100, 499)], 4, 403]);
+    $lineQueries = 0;
+    DB::listen(static function ($query) use (&$lineQueries): void {
+        $lineQueries += (int) str_contains($query->sql, 'structure_lines');
+    });
+    expect($told())->toBe($first)->and($lineQueries)->toBe(0);
+    expect(array_column(array_column(($this->of)('?plant=Weir&lines=open')->json('lines'), 'line'), 'find'))->toBe([100, 200, 300, 400]);
+    expect(($this->of)('?plant=Weir&lines=open&from=3')->json('lines'))->toHaveCount(1);
+    ($this->of)('?plant=Weir&lines=some')->assertStatus(422);
+    // Another plant's release is another state of all that is released.
+    $this->world->built('200-0010', 'Tarn', [[10, '200-0040', 0.5, 'm', 10]]);
+    ($this->of)('?plant=Weir')->assertJsonPath('plants', ['Tarn', 'Weir']);
+});

@@ -345,5 +345,26 @@ it('gathers lines into a kit that only manufacturing has, and stays complete', f
     // At one stroke, each of both.
     ($this->at)('undo')->assertOk();
     ($this->page)()->assertJsonPath('open', 0);
+    expect($shown('200-0010'))
+        ->toBe(['unchanged 200-0040', 'unchanged 200-0042', 'unchanged 600-0014'])
+        ->and($shown('200-0900'))
+        ->toBe([]);
+    ($this->at)('redo')->assertOk();
+    expect($shown('200-0900'))->toBe(['added 200-0040', 'added 200-0042']);
+    // Once the kit is edited for itself, that goes first.
+    $ofKit = fn(string $what, array $body = []) => $this->world->only(
+        'jonas',
+        'POST',
+        "/orders/{$this->order}/items/200-0900/" . ($body === [] ? "works/manufacturing:Weir/{$what}" : "plants/Weir/{$what}"),
+        $body,
+    );
+    $tube = $this->world->as('jonas', 'GET', "/orders/{$this->order}/items/200-0900/plants/Weir/redline")->json('rows.0.key');
+    $ofKit('edits', ['edits' => [['edit' => 'change', 'part' => $tube, 'fields' => ['notes' => 'cut']]], 'seen' => 99])->assertOk();
+    ($this->at)('undo')
+        ->assertStatus(422)
+        ->assertJsonPath('errors.edits.0', '200-0900, manufacturing at Weir was edited after this was done to both: undo that first.');
+    $ofKit('undo')->assertOk();
+    $ofKit('undo')->assertOk();
     expect($shown('200-0010'))->toBe(['unchanged 200-0040', 'unchanged 200-0042', 'unchanged 600-0014']);
+    ($this->page)()->assertJsonPath('open', 0);
 });

@@ -40,10 +40,11 @@ final readonly class BuiltWork
      *
      * @param  non-empty-list<Edit>  $edits
      * @param  ?\Closure(int, string): string  $place  where a reason is told: which edit, its field; null: at the field
+     * @param  ?string  $stroke  of what is done together to several subjects
      *
      * @throws Refusal when one does not fit, or names what there is not
      */
-    public function keep(WorkRecord $work, Person $by, array $edits, ?\Closure $place = null): void
+    public function keep(WorkRecord $work, Person $by, array $edits, ?\Closure $place = null, ?string $stroke = null): void
     {
         $draft = new ManufacturingDraft(ManufacturingContents::built($this->works->after($work)));
         $refused = $lines = $operations = [];
@@ -75,6 +76,6 @@ final readonly class BuiltWork
         if ($reasons !== []) {
             throw Refusal::because($reasons);
         }
-        KeepEdits::of($work, $by, $edits);
+        KeepEdits::of($work, $by, $edits, $stroke);
     }
 }

@@ -14,6 +14,7 @@ use App\Orders\WorkContents;
 use App\People\Models\Person;
 use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
+use Illuminate\Support\Str;
 use Orthotaxis\Core\Manufacturing\GatherIntoKit;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Structure;
@@ -55,8 +56,9 @@ final readonly class GatherKit
             $inKit = BuiltWork::hold($by, $order, $kit, $plant, null);
             $built = fn(WorkRecord $one): Structure => ManufacturingContents::built($this->contents->after($one))->structure;
             $edits = GatherIntoKit::of($built($work), $built($inKit), $lines, $kit);
-            $this->works->keep($work, $by, NewLines::completed($edits->ofItem));
-            $this->works->keep($inKit, $by, NewLines::completed($edits->ofKit));
+            $stroke = (string) Str::uuid7();
+            $this->works->keep($work, $by, NewLines::completed($edits->ofItem), stroke: $stroke);
+            $this->works->keep($inKit, $by, NewLines::completed($edits->ofKit), stroke: $stroke);
 
             return $work;
         });

@@ -6,6 +6,7 @@ namespace App\Manufacturing\Data;
 
 use App\Http\Api\ListOf;
 use App\Manufacturing\BuiltAt;
+use App\Manufacturing\KeptAccount;
 use App\Structures\Data\ItemRow;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Manufacturing\Accountability;
@@ -31,6 +32,9 @@ final readonly class AccountabilityPage
         #[OA\Property(description: 'the revision of engineering for which that was planned')] public ?string $builds,
         #[OA\Property(description: 'the revision of engineering in force')] public ?string $declared,
         #[OA\Property] public int $open,
+        #[OA\Property(description: 'how many lines engineering declares')] public int $count,
+        #[OA\Property(description: 'how many of them are asked for')] public int $total,
+        #[OA\Property(description: 'the first of these that is told, from 0')] public int $from,
         #[ListOf(AccountRow::class)] public array $lines,
         #[ListOf(ShareRow::class)] public array $additions,
         #[OA\Property(description: 'null: as it is in force', nullable: true)] public ?UnderOrder $order,
@@ -39,12 +43,40 @@ final readonly class AccountabilityPage
     ) {}
 
     /**
+     * @param  int  $total  of the lines that are asked for
+     * @param  list<Accounted>  $lines  some of them
+     * @param  array<string, ItemRow>  $items  by number
+     */
+    public static function inForce(string $item, KeptAccount $of, int $total, int $from, array $lines, array $items): self
+    {
+        return new self(
+            item: $item,
+            plant: $of->plant,
+            plants: $of->plants,
+            built: $of->built,
+            builds: $of->builds,
+            declared: $of->declared,
+            open: $of->open,
+            count: $of->total,
+            total: $total,
+            from: $from,
+            lines: array_map(static fn(Accounted $line): AccountRow => AccountRow::of($line, null, $items), $lines),
+            additions: array_map(static fn(Share $share): ShareRow => ShareRow::of($share, $items), $of->additions),
+            order: null,
+            siblings: [],
+            sibling: null,
+        );
+    }
+
+    /**
+     * All lines at once: somebody works with them.
+     *
      * @param  list<string>  $plants
      * @param  array<string, Suggestion>  $suggested  by the key of the engineering line
      * @param  array<string, ItemRow>  $items  by number
      * @param  list<string>  $siblings
      */
-    public static function of(
+    public static function underOrder(
         string $item,
         ?BuiltAt $at,
         array $plants,
@@ -53,7 +85,7 @@ final readonly class AccountabilityPage
         Accountability $of,
         array $suggested,
         array $items,
-        ?UnderOrder $order,
+        UnderOrder $order,
         array $siblings,
         ?string $sibling,
     ): self {
@@ -65,6 +97,9 @@ final readonly class AccountabilityPage
             builds: $builds,
             declared: $declared,
             open: count($of->open()),
+            count: count($of->lines),
+            total: count($of->lines),
+            from: 0,
             lines: array_map(
                 static fn(Accounted $line): AccountRow => AccountRow::of($line, $suggested[$line->line->key] ?? null, $items),
                 $of->lines,

@@ -25,18 +25,39 @@ use OpenApi\Attributes as OA;
 final class AccountabilityController
 {
     #[OA\Get(path: '/api/items/{number}/accountability', operationId: 'accountability', tags: ['manufacturing'])]
-    #[InPath('number'), InQuery('plant'), InQuery('on'), InQuery('order'), InQuery('sibling'), Ok(AccountabilityPage::class), Refused]
+    #[
+        InPath('number'),
+        InQuery('plant'),
+        InQuery('on'),
+        InQuery('order'),
+        InQuery('sibling'),
+        InQuery('lines'),
+        InQuery('from'),
+        Ok(AccountabilityPage::class),
+        Refused,
+    ]
     public function show(string $number, Request $request, #[CurrentUser] Person $person, AccountabilityReader $reader): JsonResponse
     {
-        $request->validate(['order' => 'nullable|string|max:20', 'sibling' => 'nullable|string|max:40']);
+        $request->validate([
+            'order' => 'nullable|string|max:20',
+            'sibling' => 'nullable|string|max:40',
+            'lines' => 'nullable|in:all,open',
+            'from' => 'nullable|integer|min:0',
+        ]);
         $at = AskedPlant::of($request);
 
-        $item = Item::query()->with('everReleased')->where('number', $number)->firstOrFail();
+        $item = Item::query()->where('number', $number)->firstOrFail();
         $order = $request->string('order')->toString();
 
         return new JsonResponse(
             $order === ''
-                ? $reader->read($item, $at, Today::orAsked($request))
+                ? $reader->read(
+                    $item,
+                    $at,
+                    Today::orAsked($request),
+                    $request->string('lines')->toString() === 'open',
+                    $request->integer('from'),
+                )
                 : $reader->underOrder($person, $item, $at, $order, self::sibling($request)),
         );
     }

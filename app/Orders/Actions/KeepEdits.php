@@ -18,8 +18,9 @@ final readonly class KeepEdits
     /**
      * @param  WorkRecord  $work  held, with its order and item
      * @param  non-empty-list<Edit>  $edits
+     * @param  ?string  $stroke  of what is done together to several subjects
      */
-    public static function of(WorkRecord $work, Person $by, array $edits): void
+    public static function of(WorkRecord $work, Person $by, array $edits, ?string $stroke = null): void
     {
         $now = CarbonImmutable::now();
         // What was undone cannot come back once something else is done.
@@ -35,6 +36,7 @@ final readonly class KeepEdits
                     'work_id' => $work->id,
                     'number' => $first + $at,
                     'act' => $first,
+                    'stroke' => $stroke,
                     'operation' => $edit->name(),
                     'version' => $edit->version(),
                     'part' => $edit->part(),

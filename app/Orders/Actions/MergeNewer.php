@@ -79,6 +79,7 @@ final readonly class MergeNewer
                     'work_id' => $work->id,
                     'number' => ++$number,
                     'act' => $edit->act,
+                    'stroke' => $edit->stroke,
                     'operation' => $moved->name(),
                     'version' => $moved->version(),
                     'part' => $moved->part(),

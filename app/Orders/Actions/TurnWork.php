@@ -38,22 +38,67 @@ final readonly class TurnWork
     private function back(Person $by, WorkRecord $work): void
     {
         $last = $work->holding()->last() ?? throw Refusal::at('edits', 'There is nothing to undo.');
-        $some = self::together($work->holding(), $last);
-        self::set($some, CarbonImmutable::now());
-        event(
-            new EditUndone($by->login, $work->row->order->number, (string) $work->subject(), $last->number, $this->inWords($work, $some)),
-        );
+        $now = CarbonImmutable::now();
+        foreach ([$work, ...self::others($work, $last)] as $one) {
+            $holding = $one->holding();
+            $newest = $one === $work ? $last : $holding->last();
+            if ($one !== $work && !$holding->contains('stroke', $last->stroke)) {
+                continue;
+            }
+            if ($newest === null || $newest->stroke !== $last->stroke) {
+                throw Refusal::at('edits', "{$one->subject()} was edited after this was done to both: undo that first.");
+            }
+            $some = self::together($holding, $newest);
+            self::set($some, $now);
+            event(
+                new EditUndone(
+                    $by->login,
+                    $work->row->order->number,
+                    (string) $one->subject(),
+                    $newest->number,
+                    $this->inWords($one, $some),
+                ),
+            );
+        }
     }
 
     private function again(Person $by, WorkRecord $work): void
     {
-        $withdrawn = $work->edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->values();
+        $withdrawn = self::withdrawn($work);
         $first = $withdrawn->first() ?? throw Refusal::at('edits', 'There is nothing to redo.');
-        $some = self::together($withdrawn, $first);
-        self::set($some, null);
-        event(
-            new EditRedone($by->login, $work->row->order->number, (string) $work->subject(), $first->number, $this->inWords($work, $some)),
-        );
+        foreach ([$work, ...self::others($work, $first)] as $one) {
+            $next = self::withdrawn($one)->first();
+            if ($next === null || $next->stroke !== $first->stroke) {
+                throw Refusal::at('edits', "{$one->subject()} was edited since this was undone at both: do it anew.");
+            }
+            $some = self::together(self::withdrawn($one), $next);
+            self::set($some, null);
+            event(
+                new EditRedone($by->login, $work->row->order->number, (string) $one->subject(), $next->number, $this->inWords($one, $some)),
+            );
+        }
+    }
+
+    /** @return Collection<int, EditRecord> what was undone and can be done again */
+    private static function withdrawn(WorkRecord $work): Collection
+    {
+        return $work->edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->values();
+    }
+
+    /** @return list<WorkRecord> other subjects to which it was done at the same stroke; the order is held, and they with it */
+    private static function others(WorkRecord $work, EditRecord $edit): array
+    {
+        return $edit->stroke === null
+            ? []
+            : array_values(
+                WorkRecord::query()
+                    ->with(['edits', 'row.item'])
+                    ->whereKeyNot($work->id)
+                    ->whereHas('edits', static fn($edits) => $edits->where('stroke', $edit->stroke))
+                    ->orderBy('id')
+                    ->get()
+                    ->all(),
+            );
     }
 
     /**

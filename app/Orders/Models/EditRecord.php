@@ -20,6 +20,7 @@ use Orthotaxis\Core\Structure\LineField;
  * @property int $work_id
  * @property int $number
  * @property ?int $act the number of the first of those that were made together
+ * @property ?string $stroke what was done together to several subjects; null: to this one alone
  * @property string $operation the name of its kind
  * @property int $version in which it is kept
  * @property string $part what of the subject it is an edit of

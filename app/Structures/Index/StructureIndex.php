@@ -42,21 +42,8 @@ final readonly class StructureIndex
     public static function open(StructureView $view = new StructureView()): self
     {
         WarmIndex::afterAnswer($view);
-        $folder = (new IndexFolder($view))->current();
-        /** @var array{known: int, size: int, last_item: int, pinned: array<int, int>, ordered: bool, database: string} $manifest */
-        $manifest =
-            $folder === null
-                ? ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => '']
-                : DamagedIndex::guard($folder, IndexFolder::MANIFEST);
-        // Asked for every question, so in one trip: prepared on the server it takes three. There is nothing in it but our own number.
-        $touched = DB::connection()
-            ->getPdo()
-            ->prepare("SELECT id, item_id FROM structure_touches WHERE xact >= {$manifest['known']}", [
-                \PDO::ATTR_EMULATE_PREPARES => true,
-            ]);
-        $touched->execute();
-        /** @var array<int, int> $noted note => item */
-        $noted = $touched->fetchAll(\PDO::FETCH_KEY_PAIR);
+        [$folder, $manifest] = self::manifest($view);
+        $noted = self::noted($manifest['known']);
 
         return self::over(
             new IndexLists($folder, $manifest['size']),
@@ -67,6 +54,52 @@ final readonly class StructureIndex
             $view,
             $folder,
         );
+    }
+
+    /** The same as state() of an opened one, without reading what has changed since. */
+    public static function stateNow(StructureView $view = new StructureView()): string
+    {
+        [$folder, $manifest] = self::manifest($view);
+
+        return self::nameOf($folder, self::noted($manifest['known']));
+    }
+
+    /**
+     * @return array{?string, array{known: int, size: int, last_item: int, pinned?: array<int, int>, ordered: bool, database: string}}
+     */
+    private static function manifest(StructureView $view): array
+    {
+        $folder = (new IndexFolder($view))->current();
+        if ($folder === null) {
+            return [null, ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => '']];
+        }
+        /** @var array{known: int, size: int, last_item: int, pinned?: array<int, int>, ordered: bool, database: string} $manifest */
+        $manifest = DamagedIndex::guard($folder, IndexFolder::MANIFEST);
+
+        return [$folder, $manifest];
+    }
+
+    /** @return array<int, int> note => item: what has changed since a version was written */
+    private static function noted(int $known): array
+    {
+        // Asked for every question, so in one trip: prepared on the server it takes three. There is nothing in it but our own number.
+        $touched = DB::connection()
+            ->getPdo()
+            ->prepare("SELECT id, item_id FROM structure_touches WHERE xact >= {$known}", [\PDO::ATTR_EMULATE_PREPARES => true]);
+        $touched->execute();
+        /** @var array<int, int> $noted */
+        $noted = $touched->fetchAll(\PDO::FETCH_KEY_PAIR);
+
+        return $noted;
+    }
+
+    /** @param  array<int, int>  $noted */
+    private static function nameOf(?string $folder, array $noted): string
+    {
+        $notes = array_keys($noted);
+        sort($notes);
+
+        return basename((string) $folder) . ' ' . substr(md5(implode(' ', $notes)), 0, 12);
     }
 
     /** @param  array<int, int>  $noted  note => item: what has changed since */
@@ -191,7 +224,7 @@ final readonly class StructureIndex
     /** A name for the structures as they are now: with the next release it is another one. */
     public function state(): string
     {
-        return basename((string) $this->folder) . " {$this->notes()}";
+        return self::nameOf($this->folder, $this->noted);
     }
 
     private function notes(): string

@@ -2791,6 +2791,12 @@ export interface components {
             /** @description the revision of engineering in force */
             declared: string | null;
             open: number;
+            /** @description how many lines engineering declares */
+            count: number;
+            /** @description how many of them are asked for */
+            total: number;
+            /** @description the first of these that is told, from 0 */
+            from: number;
             lines: components["schemas"]["AccountRow"][];
             additions: components["schemas"]["ShareRow"][];
             order: components["schemas"]["UnderOrder"] | null;
@@ -5680,6 +5686,8 @@ export interface operations {
                 on?: string;
                 order?: string;
                 sibling?: string;
+                lines?: string;
+                from?: string;
             };
             header?: never;
             path: {

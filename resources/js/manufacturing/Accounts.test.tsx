@@ -46,6 +46,9 @@ const page: Schemas['AccountabilityPage'] = {
   built: 'B',
   builds: 'E',
   declared: 'F',
+  count: 5,
+  total: 5,
+  from: 0,
   order: null,
   siblings: [],
   sibling: null,
@@ -69,7 +72,7 @@ const page: Schemas['AccountabilityPage'] = {
 };
 
 async function accounts(of = page, order?: string) {
-  server.on('GET /api/items/200-0010/accountability', of);
+  server.on('GET /api/items/200-0010/accountability', { ...of, count: of.lines.length, total: of.lines.length });
   const user = await show(<Accounts number="200-0010" on="2026-11-25" plant="Weir" order={order} />);
   await screen.findByRole('status');
   return user;
@@ -87,6 +90,27 @@ const cells = (name: RegExp) =>
 const mine = { number: 'ECO-00084', may_edit: true, seen: 7, can_undo: true, edits: ['Replaced by 200-0041'] };
 const AT = '/api/orders/ECO-00084/items/200-0010/plants/Weir';
 const UNDO = '/api/orders/ECO-00084/items/200-0010/works/manufacturing:Weir/undo';
+
+describe('what a plant has taken over of very many lines', () => {
+  it('shows the first at once, and the others follow by themselves', async () => {
+    const some = (from: number, lines: Schemas['AccountRow'][]) => ({
+      ...page,
+      open: 0,
+      count: 4,
+      total: 4,
+      from,
+      lines,
+    });
+    const wholly = (find: number) => row(find, screw, 'in_full');
+    server.on('GET /api/items/200-0010/accountability', ({ query }: { query: Record<string, string> }) =>
+      query.from === '2' ? some(2, [wholly(30), wholly(40)]) : some(0, [wholly(10), wholly(20)]),
+    );
+    await show(<Accounts number="200-0010" on="2026-11-25" plant="Weir" />);
+    expect(await screen.findByText(/4 lines accounted for/)).toBeTruthy();
+    await waitFor(() => expect(cells(/^Engineering lines/).map(([find]) => find)).toEqual(['10', '20', '30', '40']));
+    expect(screen.getByText('All 4')).toBeTruthy();
+  });
+});
 
 describe('taking over under an order', () => {
   const open = [

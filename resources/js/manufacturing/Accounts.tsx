@@ -1,5 +1,5 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { count } from '../lib/format';
@@ -30,31 +30,57 @@ interface Props {
 /** What a plant has taken over of an engineering structure, line by line, and what it builds besides. */
 export function Accounts({ number, on, plant, order }: Props) {
   const [sibling, setSibling] = useState('');
-  const page = useQuery({
-    ...queries.accountability(number, {
+  const onlyOpen = useSearchParams()[0].get('lines') === 'open';
+  const pages = useInfiniteQuery(
+    queries.accountabilityPages(number, {
       on,
       plant,
       ...(order !== undefined && { order }),
       ...(sibling !== '' && { sibling }),
+      ...(order === undefined && onlyOpen && { lines: 'open' }),
     }),
-    placeholderData: keepPreviousData,
-  });
+  );
+  const { hasNextPage, isFetching, isError, fetchNextPage } = pages;
+  // The first lines are here at once; the others follow by themselves.
+  useEffect(() => {
+    if (hasNextPage && !isFetching && !isError) void fetchNextPage();
+  }, [hasNextPage, isFetching, isError, fetchNextPage]);
+  const all = async () => {
+    let read = pages;
+    while (read.hasNextPage) read = await fetchNextPage();
+    return (read.data?.pages ?? []).flatMap(({ lines }) => lines);
+  };
   return (
-    <Loading query={page}>
-      {(of) => (
-        <div className="space-y-3">
-          <Verdict of={of} />
-          {of.order && of.plant !== null && (
-            <TakeOver of={of} order={of.order} plant={of.plant} onSibling={setSibling} />
-          )}
-          {of.plant !== null && <Lines of={of} plant={of.plant} />}
-        </div>
-      )}
+    <Loading query={pages}>
+      {({ pages: [first, ...rest] }) =>
+        first && (
+          <div className="space-y-3">
+            <Verdict of={first} />
+            {first.order && first.plant !== null && (
+              <TakeOver of={first} order={first.order} plant={first.plant} onSibling={setSibling} />
+            )}
+            {first.plant !== null && (
+              <Lines
+                of={{ ...first, lines: [first, ...rest].flatMap(({ lines }) => lines) }}
+                plant={first.plant}
+                paged={hasNextPage ? { more: () => undefined, all } : undefined}
+              />
+            )}
+          </div>
+        )
+      }
     </Loading>
   );
 }
 
-function Lines({ of, plant }: { of: Page; plant: string }) {
+interface LinesProps {
+  of: Page;
+  plant: string;
+  /** Given while some of them are not here yet. */
+  paged: { more: () => void; all: () => Promise<Row[]> } | undefined;
+}
+
+function Lines({ of, plant, paged }: LinesProps) {
   const [recording, setRecording] = useState<string | null>(null);
   const [params, setParams] = useSearchParams();
   const onlyOpen = params.get('lines') === 'open';
@@ -76,6 +102,7 @@ function Lines({ of, plant }: { of: Page; plant: string }) {
       <DataTable
         label={`Engineering lines of ${of.item} at ${plant}`}
         exportName={`${of.item}-accountability`}
+        {...(paged && { paged })}
         rows={onlyOpen ? of.lines.filter(({ account }) => account === 'open') : of.lines}
         keyOf={({ line }) => line.key}
         columns={
@@ -104,7 +131,7 @@ function Lines({ of, plant }: { of: Page; plant: string }) {
             label="Lines"
             value={onlyOpen ? 'open' : 'all'}
             onChange={show}
-            options={{ all: `All ${count(of.lines.length)}`, open: `Open ${count(of.open)}` }}
+            options={{ all: `All ${count(of.count)}`, open: `Open ${count(of.open)}` }}
           />
         }
       />
@@ -140,12 +167,12 @@ function Verdict({ of }: { of: Page }) {
       : `engineering is at ${of.declared}`;
   return of.open === 0 ? (
     <Notice look="good">
-      <b>Complete.</b> {count(of.lines.length)} lines accounted for, none open. {built}; {declared}.
+      <b>Complete.</b> {count(of.count)} lines accounted for, none open. {built}; {declared}.
     </Notice>
   ) : (
     <Notice>
       <b>
-        {count(of.open)} of {count(of.lines.length)} lines open.
+        {count(of.open)} of {count(of.count)} lines open.
       </b>{' '}
       {built}; {declared}.
     </Notice>

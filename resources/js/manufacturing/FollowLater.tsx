@@ -4,6 +4,7 @@ import { today } from '../lib/format';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
+import { ChosenChange } from '../ui/ChosenChange';
 import { DateInput } from '../ui/DateInput';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
@@ -20,14 +21,17 @@ interface Props {
 /** Puts on record that a plant takes over later what the order changes: under which order, by which day and why. */
 export function FollowLater({ order, version, row, onDone }: Props) {
   const params = { path: { number: order, item: row.item, plant: row.plant } };
+  const [under, setUnder] = useState(row.later ? { number: row.later.order, title: '' } : null);
   const [value, setValue] = useState({
-    order: row.later?.order ?? '',
     by: row.later?.by ?? '',
     reason: row.later?.reason ?? '',
   });
   const set = useAct(touches.order, () =>
     told(
-      api.PUT('/api/orders/{number}/items/{item}/plants/{plant}/follow-up', { params, body: { ...value, version } }),
+      api.PUT('/api/orders/{number}/items/{item}/plants/{plant}/follow-up', {
+        params,
+        body: { ...value, order: under?.number ?? '', version },
+      }),
     ),
   );
   const takeBack = useAct(touches.order, () =>
@@ -46,9 +50,17 @@ export function FollowLater({ order, version, row, onDone }: Props) {
         {row.item} {row.title}: {row.plant} takes over later what {order} changes.
       </p>
       <div className="flex flex-wrap items-start gap-3">
-        <Field label="Under order" className="w-36" error={set.error?.at('order')}>
-          <Input value={value.order} onChange={(event) => setValue({ ...value, order: event.target.value.trim() })} />
-        </Field>
+        <div className="w-80">
+          <span className="mb-0.5 block text-sm font-medium text-soft">Under order</span>
+          <ChosenChange
+            label="Under order"
+            types={['order']}
+            fits={({ number }) => number !== order}
+            chosen={under}
+            onChoose={setUnder}
+            error={set.error?.at('order')}
+          />
+        </div>
         <Field label="By" className="w-40" error={set.error?.at('by')}>
           <DateInput value={value.by} min={today()} onChange={(by) => setValue({ ...value, by })} />
         </Field>

@@ -9,7 +9,7 @@ interface Props {
   label: string;
   types: Change['type'][];
   fits?: (change: Change) => boolean;
-  chosen: Change | null;
+  chosen: Pick<Change, 'number' | 'title'> | null;
   onChoose: (change: Change | null) => void;
   error?: string | undefined;
 }

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api, told } from '../api';
 
 /** What plants build of items. */
@@ -8,6 +8,27 @@ export const manufacturing = {
       queryKey: ['items', 'accountability', number, query],
       queryFn: () => told(api.GET('/api/items/{number}/accountability', { params: { path: { number }, query } })),
       placeholderData: (before) => before,
+    }),
+  /** Some lines at a time; under an order all of them. */
+  accountabilityPages: (
+    number: string,
+    query: { on?: string; plant?: string; order?: string; sibling?: string; lines?: 'open' },
+  ) =>
+    infiniteQueryOptions({
+      queryKey: ['items', 'accountability', number, query, 'pages'],
+      queryFn: ({ pageParam }) =>
+        told(
+          api.GET('/api/items/{number}/accountability', {
+            params: { path: { number }, query: { ...query, ...(pageParam > 0 && { from: String(pageParam) }) } },
+          }),
+        ),
+      initialPageParam: 0,
+      getNextPageParam: (last) => {
+        const next = last.from + last.lines.length;
+        return next < last.total && last.lines.length > 0 ? next : undefined;
+      },
+      placeholderData: (before) => before,
+      structuralSharing: false,
     }),
   routing: (number: string, query: { on?: string; plant?: string }) =>
     queryOptions({
