@@ -21,7 +21,7 @@ final class Flow
     /** @var array<int, int> by position: millionths in one of the start (downward), or of the start in one (upward) */
     public array $totals = [];
 
-    /** @var array<int, int> by position: the shortest way; the start is 1, what is not reached 0 */
+    /** @var array<int, int> by position: the shortest way; the start is 1, what is not reached 0; not where chains were asked for */
     public array $levels = [];
 
     /** @var array<int, int> by position: what of the total came over phantom lines */
@@ -30,12 +30,26 @@ final class Flow
     /** How many lines were walked. */
     public int $lines = 0;
 
-    private function __construct(public readonly int $start, private readonly int $day) {}
+    /** @var array<int, int> by position: days of the longest chain from the start to before it; -1: not reached. Where they were asked for */
+    public array $longest = [];
 
-    /** @throws Loop when something contains itself */
-    public static function down(Adjacency $adjacency, int $start, int $day): self
+    /** @var array<int, int> by position: what it is reached from by that chain; -1 of the start */
+    public array $from = [];
+
+    /** @var array<int, bool> by position: whether something is in it */
+    public array $made = [];
+
+    /** @param  ?array<int, ?int>  $leads  days by position; null: no chains are asked for */
+    private function __construct(public readonly int $start, private readonly int $day, private readonly ?array $leads = null) {}
+
+    /**
+     * @param  ?array<int, ?int>  $leads  days by position, for the longest chain to each; null: none is asked for
+     *
+     * @throws Loop when something contains itself
+     */
+    public static function down(Adjacency $adjacency, int $start, int $day, ?array $leads = null): self
     {
-        return self::along($adjacency, $start, $day, true);
+        return self::along($adjacency, $start, $day, true, $leads);
     }
 
     /** @throws Loop when something contains itself */
@@ -44,14 +58,21 @@ final class Flow
         return self::along($adjacency, $start, $day, false);
     }
 
-    private static function along(Adjacency $adjacency, int $start, int $day, bool $down): self
+    /** @param  ?array<int, ?int>  $leads */
+    private static function along(Adjacency $adjacency, int $start, int $day, bool $down, ?array $leads = null): self
     {
-        $flow = new self($start, $day);
+        $flow = new self($start, $day, $leads);
+        $flow->longest = [$start => 0];
+        $flow->from = [$start => -1];
+        $flow->made = [$start => false];
         $flow->totals = [$start => Quantity::ONE];
         $flow->levels = [$start => 1];
         if (!$adjacency->ordered) {
             $flow->totals += array_fill(0, $adjacency->size, 0);
             $flow->levels += array_fill(0, $adjacency->size, 0);
+            $flow->longest += array_fill(0, $adjacency->size, -1);
+            $flow->from += $flow->longest;
+            $flow->made += array_fill(0, $adjacency->size, false);
             foreach (
                 $down ? TopologicalOrder::below($adjacency, $start, $day) : TopologicalOrder::above($adjacency, $start, $day)
                 as $position
@@ -86,6 +107,8 @@ final class Flow
             for ($i = 2, $n = count($list); $i < $n; $i += 3) {
                 if (!isset($this->totals[$list[$i]]) && Span::holdsOn($list[$i + 2], $this->day)) {
                     $this->totals[$list[$i]] = $this->levels[$list[$i]] = 0;
+                    $this->longest[$list[$i]] = $this->from[$list[$i]] = -1;
+                    $this->made[$list[$i]] = false;
                     $waiting->insert($down ? -$list[$i] : $list[$i]);
                     if (++$waitingFor > self::FEW) {
                         return false;
@@ -108,6 +131,9 @@ final class Flow
         $this->totals = $this->levels = array_fill(0, $size, 0);
         $this->totals[$this->start] = Quantity::ONE;
         $this->levels[$this->start] = 1;
+        $this->longest = $this->from = $this->leads === null ? [] : array_fill(0, $size, -1);
+        $this->made = $this->leads === null ? [] : array_fill(0, $size, false);
+        $this->longest[$this->start] = 0;
         if ($down) {
             for ($block = $first, $last = $adjacency->blocks(); $block < $last; $block++) {
                 $this->walk($adjacency->down($block));
@@ -152,6 +178,11 @@ final class Flow
     /** @param  iterable<int, list<int>>  $lists by position */
     private function walk(iterable $lists): void
     {
+        if ($this->leads !== null) {
+            $this->walkInTime($lists);
+
+            return;
+        }
         $totals = &$this->totals;
         $levels = &$this->levels;
         $day = $this->day;
@@ -194,6 +225,66 @@ final class Flow
                 if (($span & Span::PHANTOM) !== 0) {
                     $this->phantom[$to] = ($this->phantom[$to] ?? 0) + $share;
                 }
+                $this->lines++;
+            }
+        }
+    }
+
+    /**
+     * The same with the longest chains in place of levels: in a loop of its own, as nothing is asked for a line in vain.
+     *
+     * @param  iterable<int, list<int>>  $lists by position
+     */
+    private function walkInTime(iterable $lists): void
+    {
+        $totals = &$this->totals;
+        $longest = &$this->longest;
+        $from = &$this->from;
+        $made = &$this->made;
+        $leads = $this->leads;
+        $day = $this->day;
+        foreach ($lists as $position => $list) {
+            $total = $totals[$position];
+            $count = count($list);
+            if ($longest[$position] < 0 || $count < 3) {
+                continue;
+            }
+            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+            if (!is_int($total)) {
+                throw self::tooLarge();
+            }
+            $days = $longest[$position] + ($leads[$position] ?? 0);
+            $whole = $total % Quantity::ONE === 0 ? intdiv($total, Quantity::ONE) : 0;
+            if ($whole > 0 && $list[0] <= $day && $day < $list[1]) {
+                for ($i = 2; $i < $count; $i += 3) {
+                    $to = $list[$i];
+                    $totals[$to] += $whole * $list[$i + 1];
+                    if ($longest[$to] < $days) {
+                        $longest[$to] = $days;
+                        $from[$to] = $position;
+                    }
+                }
+                $made[$position] = true;
+                $this->lines += intdiv($count - 2, 3);
+
+                continue;
+            }
+            for ($i = 2; $i < $count; $i += 3) {
+                $span = $list[$i + 2];
+                if (!Span::holdsOn($span, $day)) {
+                    continue;
+                }
+                $to = $list[$i];
+                $share = $whole > 0 ? $whole * $list[$i + 1] : FixedPoint::scale($total, $list[$i + 1], Quantity::ONE);
+                $totals[$to] += $share;
+                if ($longest[$to] < $days) {
+                    $longest[$to] = $days;
+                    $from[$to] = $position;
+                }
+                if (($span & Span::PHANTOM) !== 0) {
+                    $this->phantom[$to] = ($this->phantom[$to] ?? 0) + $share;
+                }
+                $made[$position] = true;
                 $this->lines++;
             }
         }

@@ -44,70 +44,39 @@ final readonly class RollUp
      */
     public static function of(Adjacency $adjacency, int $item, int $day, array $costs, array $masses, array $leads): self
     {
-        return self::along($adjacency, Flow::down($adjacency, $item, $day), $day, $costs, $masses, $leads);
+        return self::along(Flow::down($adjacency, $item, $day, $leads), $costs, $masses, $leads);
     }
 
     /**
-     * The same of what was walked already. Plain loops, as Flow has them: nothing is called for a line.
+     * The same of what was walked already, with the longest chains. Plain loops, as Flow has them: nothing is called for an item.
      *
      * @param  array<int, ?int>  $costs
      * @param  ?array<int, ?int>  $masses  null: nobody asks for it
      * @param  array<int, ?int>  $leads
      * @param  array<int, mixed>  $made  positions that cost what is in them, be it nothing: that is then not known
      */
-    public static function along(
-        Adjacency $adjacency,
-        Flow $flow,
-        int $day,
-        array $costs,
-        ?array $masses,
-        array $leads,
-        array $made = [],
-    ): self {
-        $item = $flow->start;
-        $cost = $mass = 0;
+    public static function along(Flow $flow, array $costs, ?array $masses, array $leads, array $made = []): self
+    {
+        $cost = $mass = $longest = 0;
         $withoutCost = $withoutMass = $withoutLead = [];
-        $longest = $next = [];
-        $block = -1;
-        $lists = [];
-        foreach (self::fromBelow($adjacency, $flow, $day) as $position) {
-            if ($position >> Adjacency::BLOCK !== $block) {
-                $block = $position >> Adjacency::BLOCK;
-                $lists = $adjacency->down($block);
-            }
-            $list = $lists[$position] ?? [];
-            $below = 0;
-            $bottom = true;
-            $n = count($list);
-            if ($n > 0 && $list[0] <= $day && $day < $list[1]) {
-                $bottom = $n === 2;
-                for ($i = 2; $i < $n; $i += 3) {
-                    if ($longest[$list[$i]] > $below) {
-                        $below = $longest[$list[$i]];
-                        $next[$position] = $list[$i];
-                    }
-                }
-                $n = 0;
-            }
-            for ($i = 2; $i < $n; $i += 3) {
-                $span = $list[$i + 2];
-                if ((($span >> 20) & Span::EVER) <= $day && ($span & Span::EVER) > $day) {
-                    $bottom = false;
-                    if ($longest[$list[$i]] > $below) {
-                        $below = $longest[$list[$i]];
-                        $next[$position] = $list[$i];
-                    }
-                }
-            }
-            $lead = $leads[$position] ?? null;
-            $longest[$position] = ($lead ?? 0) + $below;
-            if ($lead === null) {
-                $withoutLead[] = $position;
-            }
-            if (!$bottom) {
+        $last = $flow->start;
+        [$before, $isMade, $totals, $phantom] = [$flow->longest, $flow->made, $flow->totals, $flow->phantom];
+        // Everything after what it is reached through, where positions say it; else in the order in which it was reached.
+        foreach ($before as $position => $days) {
+            if ($days < 0) {
                 continue;
             }
-            $total = $flow->totals[$position] - ($flow->phantom[$position] ?? 0);
+            $lead = $leads[$position] ?? null;
+            if ($lead === null) {
+                $withoutLead[] = $position;
+            } elseif ($days + $lead > $longest) {
+                $longest = $days + $lead;
+                $last = $position;
+            }
+            if ($isMade[$position]) {
+                continue;
+            }
+            $total = $totals[$position] - ($phantom[$position] ?? 0);
             if ($total === 0) {
                 continue;
             }
@@ -137,43 +106,19 @@ final readonly class RollUp
                 throw new \OverflowException('A number becomes too large here to be kept exactly.');
             }
         }
-        $chain = [$item];
-        for ($at = $item; isset($next[$at]); $at = $next[$at]) {
-            $chain[] = $next[$at];
+        $chain = [$last];
+        while ($flow->from[$chain[0]] >= 0) {
+            array_unshift($chain, $flow->from[$chain[0]]);
         }
 
         return new self(
             cost: $cost,
             mass: $mass,
-            lead: $longest[$item],
+            lead: $longest,
             chain: $chain,
-            withoutCost: array_reverse($withoutCost),
-            withoutMass: array_reverse($withoutMass),
-            withoutLead: array_reverse($withoutLead),
+            withoutCost: $withoutCost,
+            withoutMass: $withoutMass,
+            withoutLead: $withoutLead,
         );
-    }
-
-    /** @return list<int> what is reached, everything after all that it is made of */
-    private static function fromBelow(Adjacency $adjacency, Flow $flow, int $day): array
-    {
-        if (!$adjacency->ordered) {
-            return array_reverse(TopologicalOrder::below($adjacency, $flow->start, $day));
-        }
-        $levels = $flow->levels;
-        if (!array_is_list($levels)) {
-            $reached = array_keys(array_filter($levels));
-            rsort($reached);
-
-            return $reached;
-        }
-        // Where all were walked they stand in order.
-        $reached = [];
-        for ($position = count($levels) - 1; $position >= $flow->start; $position--) {
-            if ($levels[$position] !== 0) {
-                $reached[] = $position;
-            }
-        }
-
-        return $reached;
     }
 }

@@ -42,7 +42,7 @@ final readonly class BuiltRollUp
      */
     public static function of(Adjacency $adjacency, int $item, int $day, array $costs, array $leads, array $works): self
     {
-        $flow = Flow::down($adjacency, $item, $day);
+        $flow = Flow::down($adjacency, $item, $day, $leads);
         $quantities = [];
         $totals = $flow->totals;
         foreach ($works as $position => $_) {
@@ -54,7 +54,7 @@ final readonly class BuiltRollUp
         }
 
         // What is built of nothing is not known to cost nothing: it is named.
-        return new self(RollUp::along($adjacency, $flow, $day, $costs, null, $leads, made: $works), $quantities, $works);
+        return new self(RollUp::along($flow, $costs, null, $leads, made: $works), $quantities, $works);
     }
 
     /** What is done to all of one item that goes in. */
@@ -89,9 +89,11 @@ final readonly class BuiltRollUp
             $setUpTime += is_int($product)
                 ? intdiv($product, Quantity::ONE)
                 : FixedPoint::scale($one->setUpTime, $millionths, Quantity::ONE);
-            $product = $one->credit * $millionths + self::HALF;
-            // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
-            $credit += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($one->credit, $millionths, Quantity::ONE);
+            if ($one->credit !== 0) {
+                $product = $one->credit * $millionths + self::HALF;
+                // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+                $credit += is_int($product) ? intdiv($product, Quantity::ONE) : FixedPoint::scale($one->credit, $millionths, Quantity::ONE);
+            }
         }
 
         return UnitWork::ofSums($labour, $setUp, $subcontract, $run, $setUpTime, $credit);

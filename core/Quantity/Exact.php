@@ -103,6 +103,15 @@ final readonly class Exact implements \Stringable
         return FixedPoint::format($this->digits, $this->places);
     }
 
+    /** Most are a few of something: each of these is made once. */
+    private static function few(int $number): self
+    {
+        /** @var array<int, self> $made */
+        static $made = [];
+
+        return $number < 0 || $number > 999 ? new self($number, 0) : ($made[$number] ??= new self($number, 0));
+    }
+
     /** @param  int|float  $digits  a float where PHP could not keep it whole */
     private static function reduced(int|float $digits, int $places): self
     {
@@ -110,7 +119,7 @@ final readonly class Exact implements \Stringable
             throw Refusal::at('quantity', 'The quantity has too many digits to be reckoned exactly through all levels.');
         }
         if ($places === Quantity::PLACES && $digits % Quantity::ONE === 0) {
-            return new self(intdiv($digits, Quantity::ONE), 0);
+            return self::few(intdiv($digits, Quantity::ONE));
         }
         while ($places > 0 && $digits % 10 === 0) {
             $digits = intdiv($digits, 10);
