@@ -84,8 +84,8 @@ final readonly class DataRedlineReader
                 FieldsOfItem::all($row->item, $before, $after),
             ),
             faults: [...$after->faults(), ...$work === null ? [] : array_map(ucfirst(...), $work->missing)],
-            working: IterationRows::working($record, $work?->base),
-            iterations: IterationRows::of($record, $work?->base),
+            working: IterationRows::working($record),
+            iterations: IterationRows::of($record),
         );
     }
 

@@ -90,8 +90,8 @@ final readonly class BuiltRedlineReader
             work_centres: array_values($centres->map(WorkCentreRow::of(...))->all()),
             faults: $after->faults(),
             open: count($this->plants->account([$built], BuildsOfOrder::day($order), $all)[0]->open()),
-            working: IterationRows::working($record, $work?->base),
-            iterations: IterationRows::of($record, $work?->base),
+            working: IterationRows::working($record),
+            iterations: IterationRows::of($record),
         );
     }
 

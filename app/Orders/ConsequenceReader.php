@@ -73,6 +73,7 @@ final readonly class ConsequenceReader
             currency: config()->string('orthotaxis.currency'),
             cost_day: (string) $settled,
             affected: self::affected($core),
+            coming: self::coming($core),
             collisions: $this->collisions->of($order),
             checks: array_map(CheckRow::of(...), OrderView::checks($core)),
         );
@@ -95,6 +96,21 @@ final readonly class ConsequenceReader
         }
 
         return array_map(strval(...), array_keys($affected));
+    }
+
+    /** @return list<string> components that its edits bring in, be it at one plant, and what takes the place of what is retired */
+    public static function coming(Order $core): array
+    {
+        $coming = [];
+        foreach ($core->works() as $work) {
+            if ($work->before instanceof HasLines && $work->after instanceof HasLines) {
+                array_push($coming, ...array_diff($work->after->lines()->components(), $work->before->lines()->components()));
+            } elseif ($work->after instanceof ItemData) {
+                array_push($coming, ...array_filter([$work->after->value(ItemField::ReplacedBy)]));
+            }
+        }
+
+        return array_values(array_unique($coming));
     }
 
     /**

@@ -7,28 +7,28 @@ namespace App\Orders;
 use App\Orders\Data\IterationRow;
 use App\Orders\Models\Iteration;
 use App\Orders\Models\WorkRecord;
-use Orthotaxis\Core\Change\Base;
+use App\Structures\RevisionSequences;
 
-/** How saved work reads: C.1, C.2, and what it is called now. */
+/** How saved work reads: C.1, C.2, and what it is called now; also where all that was done has been undone. */
 final readonly class IterationRows
 {
     /** What the work is called now; null: nothing was begun. */
-    public static function working(?WorkRecord $work, ?Base $base): ?string
+    public static function working(?WorkRecord $work): ?string
     {
-        return $work === null || $base === null ? null : $base->sequence->working($base->revision, $work->iterations->count() + 1);
+        return $work === null ? null : self::name($work, $work->iterations->count() + 1);
     }
 
     /** @return list<IterationRow> newest first */
-    public static function of(?WorkRecord $work, ?Base $base): array
+    public static function of(?WorkRecord $work): array
     {
-        return $work === null || $base === null
+        return $work === null
             ? []
             : $work->iterations
                 ->toBase()
                 ->map(
                     static fn(Iteration $one): IterationRow => new IterationRow(
                         number: $one->number,
-                        name: $base->sequence->working($base->revision, $one->number),
+                        name: self::name($work, $one->number),
                         note: $one->note,
                         by: $one->person->name,
                         at: $one->saved_at->toIso8601String(),
@@ -37,5 +37,12 @@ final readonly class IterationRows
                 )
                 ->values()
                 ->all();
+    }
+
+    private static function name(WorkRecord $work, int $number): string
+    {
+        $base = $work->base;
+
+        return (new RevisionSequences())->of($work->row->item)->working($base?->status->isFrozen() === true ? $base->code : null, $number);
     }
 }

@@ -85,8 +85,8 @@ final readonly class RedlineReader
                         static fn(Difference $difference): RedlineRow => RedlineRow::of($difference, $components, $last->all()),
                         $item->comparison()->differences,
                     ),
-                    working: IterationRows::working($work, $item->base) ?? $item->base->sequence->working($item->base->revision, 1),
-                    iterations: IterationRows::of($work, $item->base),
+                    working: IterationRows::working($work) ?? $item->base->sequence->working($item->base->revision, 1),
+                    iterations: IterationRows::of($work),
                 );
             })
             ->values()

@@ -30,7 +30,7 @@ final class Flow
     /** How many lines were walked. */
     public int $lines = 0;
 
-    /** @var array<int, int> by position: days of the longest chain from the start to before it; -1: not reached. Where they were asked for */
+    /** @var array<int, int> by position: days of the longest chain from the start to before it, where asked for; -1: not reached */
     public array $longest = [];
 
     /** @var array<int, int> by position: what it is reached from by that chain; -1 of the start */

@@ -162,3 +162,56 @@ it('compares how two plants make one item, and rolls its cost up', function (): 
         ->click('//a[normalize-space()="PUMP"]')
         ->see('Work centre PUMP');
 });
+
+it('saves work at a plant as it is, goes back to it, and merges in what another order released, as one chooses', function (): void {
+    $mira = new Api($this->address, 'mira.okafor');
+    $jonas = new Api($this->address, 'jonas.weir');
+    $begin = static function (string $title, int $days) use ($mira): string {
+        $order = $mira->order($title, '300-0030');
+        $mira->call('PATCH', "/orders/{$order}", [
+            'editor' => 'jonas.weir',
+            'signer' => 'helen.marsh',
+            'effective_on' => date('Y-m-d', strtotime("+{$days} days")),
+            'version' => 1,
+        ]);
+        $mira->call('PUT', "/orders/{$order}/items/300-0030", ['outcome' => 'build', 'disposition' => null, 'version' => 2]);
+        $mira->call('POST', "/orders/{$order}/opening", ['version' => 3]);
+
+        return $order;
+    };
+    $base = static fn(string $order): string => "/orders/{$order}/items/300-0030/plants/Weir";
+    $first = $begin('Fewer minutes at the first operation', 60);
+    $second = $begin('Other minutes at the first operation', 40);
+    $operation = $jonas->call('GET', "{$base($first)}/redline")['operations'][0]['key'];
+    foreach ([$first => '7.25', $second => '6.5'] as $order => $run) {
+        $jonas->call('POST', "{$base((string) $order)}/edits", [
+            'edits' => [['edit' => 'change_operation', 'part' => $operation, 'fields' => ['run' => $run]]],
+            'seen' => 0,
+        ]);
+    }
+    $version = static fn(string $order): int => $mira->call('GET', "/dossiers/{$order}")['order']['version'];
+    $jonas->call('POST', "/orders/{$second}/review", ['version' => $version($second)]);
+    $helen = new Api($this->address, 'helen.marsh');
+    $helen->call('POST', "/orders/{$second}/signature", [
+        'password' => 'quillback',
+        'digest' => $helen->call('GET', "/orders/{$second}/review")['order']['digest'],
+    ]);
+    $mira->call('POST', "/orders/{$second}/release", ['version' => $version($second)]);
+
+    $this->screen
+        ->signIn('jonas.weir', "/orders/{$first}/build/300-0030/Weir")
+        ->see('Another order has released a newer revision.')
+        ->see('7.25')
+        ->type('Save iteration B.1, note', 'Before the merge')
+        ->press('Save iteration')
+        ->see('Save iteration B.2, note');
+    $this->screen
+        ->press('Merge it in')
+        ->see('1 of your edits and revision B change the same')
+        ->see('6.5')
+        ->press('Keep all of theirs')
+        ->press('Merge')
+        ->dontSee('Another order has released')
+        ->see('Revision B, unchanged');
+    $this->screen->press('Go back to C.1')->see('7.25')->see('Revision B → C')->press('Undo')->see('Revision B, unchanged');
+});

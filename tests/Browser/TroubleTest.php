@@ -44,8 +44,12 @@ it('shows what planning refused, and takes it when it is put right and sent agai
 });
 
 it('says which item planning lacks, and introduces it from the screen', function (): void {
-    $this->screen->signIn('tomas.lind', '/changes/ECO-00087')->see('230-0021 is not in planning.');
-    $this->screen->press('Introduce 230-0021 to planning')->see('Planning knows it now.');
+    $this->screen
+        ->signIn('tomas.lind', '/orders/ECO-00087/revise/230-0001')
+        ->see('not in planning')
+        ->click('//aside//button[contains(normalize-space(), "not in planning")]')
+        ->see('230-0021: introduced before the hand-over is sent, or now.');
+    $this->screen->press('Introduce 230-0021 to planning')->dontSee('not in planning');
 });
 
 it('releases once when two press release at the same moment', function (): void {

@@ -86,8 +86,13 @@ it('is taken away as a sheet and read back: what differs becomes edits, one step
         ->toBe('10')
         ->and($now['faults'])
         ->toBe([]);
+    ($this->work)('iterations', ['note' => 'by the sheet'])->assertOk();
     ($this->work)('undo')->assertOk();
-    expect(($this->redline)()['becomes'])->toBeNull();
+    // Where all is undone, what was kept is still there to go back to.
+    expect(($this->redline)())
+        ->toMatchArray(['becomes' => null, 'working' => 'B.2'])
+        ->and(($this->redline)()['iterations'][0]['name'])
+        ->toBe('B.1');
 });
 
 it('names each bad cell of a sheet, and saves nothing of it', function (): void {

@@ -17,6 +17,7 @@ final readonly class Consequences
      * @param  list<BuiltProductCost>  $built  end products as plants build them, in minutes and money
      * @param  list<string>  $without_cost  components whose cost is not known, so that it is not in the difference
      * @param  list<string>  $affected  numbers whose stock and open documents are at stake
+     * @param  list<string>  $coming  numbers of components that come in: planning has to know them
      * @param  list<Collision>  $collisions
      * @param  list<CheckRow>  $checks  for the next step
      */
@@ -34,6 +35,7 @@ final readonly class Consequences
         ]
         public string $cost_day,
         #[ListOf('string')] public array $affected,
+        #[ListOf('string')] public array $coming,
         #[ListOf(Collision::class)] public array $collisions,
         #[ListOf(CheckRow::class)] public array $checks,
     ) {}

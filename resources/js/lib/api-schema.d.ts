@@ -3231,6 +3231,7 @@ export interface components {
             /** @description the day on which costs are compared: the effective day, or later where a changed line begins or ends later */
             cost_day: string;
             affected: string[];
+            coming: string[];
             collisions: components["schemas"]["Collision"][];
             checks: components["schemas"]["CheckRow"][];
         };

@@ -33,8 +33,8 @@ export function AddLine({ rows, operations, edit, onDone }: Props) {
     notes: '',
     not_modelled: '',
     phantom: '',
-    by_product: '',
-    ...(operations === undefined ? {} : { operation: String(operations[0]?.number ?? '') }),
+    // Only a plant says where a line goes in, and what comes out.
+    ...(operations === undefined ? {} : { operation: String(operations[0]?.number ?? ''), by_product: '' }),
   });
   const [asked, setAsked] = useState(false);
   const set = (part: Partial<typeof line>) => setLine((before) => ({ ...before, ...part }));

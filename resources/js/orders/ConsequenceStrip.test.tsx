@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { server } from '../testing/server';
-import { show } from '../testing/show';
+import { mira, show, vera } from '../testing/show';
 import { ConsequenceStrip } from './ConsequenceStrip';
 
 const meaning: Schemas['Consequences'] = {
@@ -17,6 +17,7 @@ const meaning: Schemas['Consequences'] = {
   currency: 'EUR',
   cost_day: '2027-03-01',
   affected: ['200-0010'],
+  coming: [],
   collisions: [{ order: 'ECO-00086', title: 'Regulator', state: 'revising', items: ['200-0010'] }],
   checks: [
     { name: 'signer', met: false, reason: 'Name who signs.', place: 'order' },
@@ -64,9 +65,14 @@ const plants: Schemas['PlantAccount'][] = [
   },
 ];
 
-async function strip(more: Partial<Schemas['Consequences']> = {}) {
+async function strip(
+  more: Partial<Schemas['Consequences']> = {},
+  others: Schemas['ExposureOfItem'][] = [],
+  as: Schemas['Me'] = mira,
+) {
   server.on('GET /api/orders/ECO-00090/consequences', { ...meaning, ...more }).on('GET /api/exposure', {
     items: [
+      ...others,
       {
         item: '200-0010',
         fetched_at: null,
@@ -81,7 +87,7 @@ async function strip(more: Partial<Schemas['Consequences']> = {}) {
     strangers: [],
   });
   server.on('GET /api/orders/ECO-00090/accountability', plants);
-  const user = await show(<ConsequenceStrip order="ECO-00090" />);
+  const user = await show(<ConsequenceStrip order="ECO-00090" />, { as });
   await waitFor(() => expect(figure('open documents')).toBe('1open documents'));
   return user;
 }
@@ -105,6 +111,32 @@ describe('what the edits of an order mean', () => {
     const strip_ = screen.getByRole('complementary', { name: 'Consequences' });
     expect(within(strip_).getByText(/WO-18572: 30 pc of 200-0010, revision E, 7 860\.00/)).toBeTruthy();
     expect(within(strip_).queryByText(/LOT-1/)).toBeNull();
+  });
+
+  it('names what comes in and planning lacks; whoever may introduces it', async () => {
+    const lacking: Schemas['ExposureOfItem'] = {
+      item: '200-0041',
+      fetched_at: null,
+      known: false,
+      fault: null,
+      value: '0.00',
+      currency: 'EUR',
+      totals: [],
+      rows: [document('purchase_order', 'PO-1')],
+    };
+    const user = await strip({ coming: ['200-0041'] }, [lacking], { ...mira, abilities: ['send_handover'] });
+    // Nothing of what comes in is at stake.
+    expect(figure('open documents')).toBe('1open documents');
+    expect(figure('not in planning')).toBe('1not in planning');
+    await user.click(screen.getByText('not in planning'));
+    server.on('POST /api/planning/items', null);
+    await user.click(screen.getByRole('button', { name: 'Introduce 200-0041 to planning' }));
+    await waitFor(() => expect(server.asked('POST /api/planning/items')[0]?.body).toEqual({ items: ['200-0041'] }));
+  });
+
+  it('lets nobody introduce who may not', async () => {
+    await strip({}, [], vera);
+    expect(screen.queryByText('not in planning')).toBeNull();
   });
 
   it('names the plants that build it, and what each has still to take over', async () => {

@@ -4,10 +4,12 @@ import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../lib/api';
 import { amount, signed, signedMinutes } from '../lib/format';
 import { queries } from '../lib/queries';
+import { useMay } from '../lib/session';
 import { inMoney } from '../lib/settings';
 import { states } from '../lib/words';
 import { BuiltProducts, hardest } from './BuiltProducts';
 import { PlantAccounts } from '../manufacturing/PlantAccounts';
+import { Introduce } from '../planning/Introduce';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 
@@ -16,11 +18,13 @@ export function ConsequenceStrip({ order }: { order: string }) {
   const [open, setOpen] = useState<string | null>(null);
   const { data } = useQuery(queries.consequences(order));
   const plants = useQuery(queries.orderAccountability(order));
-  const exposure = useQuery(queries.exposure(data?.affected ?? []));
+  const exposure = useQuery(queries.exposure([...new Set([...(data?.affected ?? []), ...(data?.coming ?? [])])]));
+  const maySend = useMay('send_handover');
   if (!data) return null;
-  const documents = exposure.data?.items.flatMap((item) =>
-    item.rows.filter((row) => row.kind !== 'stock').map((row) => ({ item: item.item, row })),
-  );
+  const documents = exposure.data?.items
+    .filter(({ item }) => data.affected.includes(item))
+    .flatMap((item) => item.rows.filter((row) => row.kind !== 'stock').map((row) => ({ item: item.item, row })));
+  const lacking = exposure.data?.items.filter(({ known }) => !known).map(({ item }) => item) ?? [];
   const missing = data.checks.filter((check) => !check.met);
   const toTakeOver = plants.data?.reduce((sum, { open: lines }) => sum + lines, 0);
   const worst = data.products.find((product) => signed(product.difference) !== '±0.00');
@@ -85,6 +89,22 @@ export function ConsequenceStrip({ order }: { order: string }) {
         </ul>
       ),
     },
+    ...(lacking.length === 0
+      ? []
+      : [
+          {
+            id: 'lacking',
+            figure: lacking.length,
+            label: 'not in planning',
+            look: 'text-warn',
+            rows: (
+              <p>
+                {lacking.join(', ')}: introduced before the hand-over is sent, or now.{' '}
+                {maySend && <Introduce numbers={lacking} />}
+              </p>
+            ),
+          },
+        ]),
     {
       id: 'plants',
       figure: toTakeOver ?? '…',

@@ -36,6 +36,7 @@ const review: Schemas['Review'] = {
     currency: 'EUR',
     cost_day: '2027-03-01',
     affected: ['200-0010'],
+    coming: [],
     collisions: [{ order: 'ECO-00086', title: 'Regulator', state: 'revising', items: ['200-0010'] }],
     checks: [],
   },

@@ -146,7 +146,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
             ))}
           </ul>
         </section>
-        <ExposureView items={consequences.affected} />
+        <ExposureView items={consequences.affected} coming={consequences.coming} />
         <section aria-label="Where used">
           <h2 className="mb-1">Where used</h2>
           <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">

@@ -51,17 +51,24 @@ const columns: Column<Line>[] = [
   { id: 'status', head: 'Status', text: (r) => r.status, cell: (r) => r.status },
 ];
 
+interface Props {
+  items: string[];
+  /** Items that a change brings in: planning has to know them, but nothing of them is at stake. */
+  coming?: string[];
+}
+
 /** Stock and open documents of some items: a row of totals an item, and the documents behind them. */
-export function ExposureView({ items }: { items: string[] }) {
-  const exposure = useQuery(queries.exposure(items));
+export function ExposureView({ items, coming = [] }: Props) {
+  const exposure = useQuery(queries.exposure([...new Set([...items, ...coming])]));
   const [all, setAll] = useState(false);
   const maySend = useMay('send_handover');
   return (
     <div>
       <h3 className="mb-1">Exposure</h3>
       <Loading query={exposure}>
-        {({ items: rows, strangers }) => {
-          const unknown = rows.filter((row) => !row.known).map((row) => row.item);
+        {({ items: told, strangers }) => {
+          const unknown = told.filter((row) => !row.known).map((row) => row.item);
+          const rows = told.filter((row) => items.includes(row.item));
           const fault = rows.find((row) => row.fault !== null);
           const lines = rows.flatMap((row) => row.rows.map((line) => ({ ...line, item: row.item })));
           return (

@@ -1,4 +1,5 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
@@ -40,7 +41,7 @@ export function ReachTable({ number, open }: { number: string; open: boolean }) 
                   key={one.reason}
                   type="button"
                   aria-pressed={one.reason === reason}
-                  className={one.reason === reason ? 'font-semibold' : 'text-accent hover:underline'}
+                  className={clsx('target', one.reason === reason ? 'font-semibold' : 'text-accent hover:underline')}
                   onClick={() => setParams(one.reason === '' ? {} : { reason: one.reason }, { replace: true })}
                 >
                   {one.reason === ''

@@ -86,7 +86,7 @@ describe('an item', () => {
       page: { supplier: 'Kestrel Measuring', attributes: [{ name: 'bore', label: 'Bore, mm', value: '8' }] },
     });
     expect(screen.getByText('Made in house')).toBeTruthy();
-    expect(screen.getByText('12 days')).toBeTruthy();
+    expect(screen.getByText('12 working days')).toBeTruthy();
     expect(screen.getByText('Kestrel Measuring')).toBeTruthy();
     expect(screen.getByText('Bore, mm').closest('div')?.textContent).toContain('8');
   });

@@ -118,7 +118,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
               'Standard cost',
               item.standard_cost === null ? 'not known' : `${amount(item.standard_cost)} ${currency()}`,
             ],
-            ['Lead time', page.lead_time_days === null ? '' : `${page.lead_time_days} days`],
+            ['Lead time', page.lead_time_days === null ? '' : `${page.lead_time_days} working days`],
             ['Supplier', page.supplier],
             ['Material', page.material],
             ['Mass', page.mass === null ? '' : `${quantity(page.mass)} kg`],

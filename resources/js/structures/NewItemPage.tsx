@@ -112,7 +112,7 @@ export function NewItemPage() {
           </Field>
           {text('supplier', 'Supplier')}
           {decimal('standard_cost', inMoney('Standard cost per unit'))}
-          {text('lead_time_days', 'Lead time, days')}
+          {text('lead_time_days', 'Lead time, working days')}
           {decimal('mass_kg', 'Mass of one, kg')}
           {text('material', 'Material')}
           {category?.attributes.map((asked) => (

@@ -75,7 +75,7 @@ export function Summary({ number, on, picture }: { number: string; on: string; p
                     'Longest lead time',
                     <Known
                       key="l"
-                      value={`${top.lead_time_days} days`}
+                      value={`${top.lead_time_days} working days`}
                       missing={top.missing_lead_time}
                       names={top.without_lead_time}
                     />,
