@@ -21,6 +21,9 @@ final readonly class KeptAccount
 
     private const SECONDS = 3_600;
 
+    /** Counted up when what is kept gets another shape: what an older program kept is not read. */
+    private const SHAPE = 1;
+
     /**
      * @param  list<string>  $plants  that build it
      * @param  ?string  $plant  null: none does
@@ -40,7 +43,7 @@ final readonly class KeptAccount
     /** What stands for the state of all that is released: with the next release it is another. */
     public static function key(int $item, ?string $plant, Day $day): string
     {
-        return hash('sha256', implode(' ', [StructureIndex::stateNow(), $item, $plant ?? '*', $day]));
+        return hash('sha256', implode(' ', [self::SHAPE, StructureIndex::stateNow(), $item, $plant ?? '*', $day]));
     }
 
     public static function find(string $key): ?self

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, told, type ApiProblem, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
+import { sheetBody } from './work/sheetBody';
 
 export type Redline = Schemas['Redline'];
 export type RedlineRow = Schemas['RedlineRow'];
@@ -47,20 +48,13 @@ export function useRedline(redline: Redline) {
   });
   const sheet = useMutation<Done, ApiProblem, File>({
     scope,
-    mutationFn: (file) => {
-      const seen = client.getQueryData(key)?.seen ?? redline.seen;
-      const form = new FormData();
-      form.append('file', file);
-      form.append('seen', String(seen));
-      // What is sent is the form; the body beside it only satisfies the description.
-      return told(
+    mutationFn: (file) =>
+      told(
         api.POST('/api/orders/{number}/items/{item}/sheet', {
           params: { path },
-          body: { file: '', seen },
-          bodySerializer: () => form,
+          ...sheetBody(file, client.getQueryData(key)?.seen ?? redline.seen),
         }),
-      );
-    },
+      ),
     onSuccess: refresh,
     onError,
   });

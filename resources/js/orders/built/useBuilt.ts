@@ -3,6 +3,7 @@ import { api, ApiProblem, told, type Schemas } from '../../lib/api';
 import { queries } from '../../lib/queries';
 import { touches } from '../../lib/touches';
 import type { Done, LineEdit } from '../useRedline';
+import { sheetBody } from '../work/sheetBody';
 
 export type BuiltRedline = Schemas['BuiltRedline'];
 export type OperationRow = Schemas['OperationRow'];
@@ -50,20 +51,13 @@ export function useBuilt(redline: BuiltRedline) {
     route: useMutation<Done, ApiProblem, BuiltEdit>({ ...act, mutationFn: (edit) => alone(send([edit])) }),
     sheet: useMutation<Done, ApiProblem, File>({
       ...act,
-      mutationFn: (file) => {
-        const seen = client.getQueryData(key)?.seen ?? redline.seen;
-        const form = new FormData();
-        form.append('file', file);
-        form.append('seen', String(seen));
-        // What is sent is the form; the body beside it only satisfies the description.
-        return told(
+      mutationFn: (file) =>
+        told(
           api.POST('/api/orders/{number}/items/{item}/plants/{plant}/sheet', {
             params: { path },
-            body: { file: '', seen },
-            bodySerializer: () => form,
+            ...sheetBody(file, client.getQueryData(key)?.seen ?? redline.seen),
           }),
-        );
-      },
+        ),
     }),
   };
 }
