@@ -23,6 +23,7 @@ final readonly class HandoverEntryRow
         #[OA\Property(description: 'of an operation: what is done')] public ?string $title,
         #[OA\Property] public ?int $find,
         #[OA\Property] public ?string $component,
+        #[OA\Property(description: 'it comes out, and does not go in')] public bool $by_product,
         #[OA\Property(description: 'of the data of an item: which field, and what it reads')] public ?string $data,
         #[OA\Property] public ?string $quantity,
         #[OA\Property] public ?string $unit,
@@ -44,6 +45,7 @@ final readonly class HandoverEntryRow
             title: $text('operationTitle'),
             find: $text('find') === null ? null : (int) $text('find'),
             component: $text('component'),
+            by_product: $text('byProduct') !== null,
             data: $text('structure') === Subject::ITEM_DATA
                 ? self::data($text('field'), (string) $text('of'), (string) $text('value'))
                 : null,

@@ -73,7 +73,7 @@ export function CutInForm({ question, onChange, problem, assumed }: Props) {
         </Field>
         {setWhole('expedite_percent', 'Shortage premium, %')}
         {setDay('prescribed_on', 'Prescribed day')}
-        <Field label="Demand as built by" error={problem?.at('plant')}>
+        <Field label="Demand as built by" className="col-span-2" error={problem?.at('plant')}>
           <Select
             value={question.plant ?? FIRST_PLANT}
             onChange={(chosen) => set('plant', chosen === FIRST_PLANT ? undefined : chosen)}

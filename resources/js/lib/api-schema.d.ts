@@ -3744,6 +3744,8 @@ export interface components {
             title: string | null;
             find: number | null;
             component: string | null;
+            /** @description it comes out, and does not go in */
+            by_product: boolean;
             /** @description of the data of an item: which field, and what it reads */
             data: string | null;
             quantity: string | null;

@@ -17,6 +17,7 @@ const entry = (number: number, more: Partial<Schemas['HandoverEntryRow']> = {}):
   find: 50,
   component: '200-0041',
   data: null,
+  by_product: false,
   quantity: '0.5',
   unit: 'm',
   answer: 'taken',
@@ -44,6 +45,11 @@ describe('a hand-over', () => {
     expect(screen.getByText('■ accepted')).toBeTruthy();
     expect(screen.getByText('▲ rejected: Item 200-0041 is not known to planning.')).toBeTruthy();
     expect(screen.getByRole('alert').textContent).toContain('Planning rejected 1 of 2 entries.');
+  });
+
+  it('says of a by-product that it comes out', async () => {
+    await show(<HandoverView handover={{ ...handover, entries: [entry(1, { by_product: true })] }} />, { as: vera });
+    expect(screen.getByText(/comes out/)).toBeTruthy();
   });
 
   it('says which items planning lacked and was told of first', async () => {

@@ -17,7 +17,13 @@ type Entry = Schemas['HandoverEntryRow'];
 const columns: Column<Entry>[] = [
   { id: 'number', head: 'Entry', numeric: true, text: (e) => String(e.number), cell: (e) => e.number },
   { id: 'action', head: 'To do', text: (e) => e.action, cell: (e) => e.action },
-  { id: 'item', head: 'Item', text: (e) => e.item, cell: (e) => <ItemNumber number={e.item} /> },
+  {
+    id: 'item',
+    head: 'Item',
+    className: 'whitespace-nowrap',
+    text: (e) => e.item,
+    cell: (e) => <ItemNumber number={e.item} />,
+  },
   { id: 'revision', head: 'Revision', text: (e) => e.revision, cell: (e) => e.revision },
   { id: 'plant', head: 'Plant', text: (e) => e.plant ?? '', cell: (e) => e.plant ?? '' },
   {
@@ -34,8 +40,16 @@ const columns: Column<Entry>[] = [
   {
     id: 'component',
     head: 'Component or data',
-    text: (e) => e.component ?? e.data ?? '',
-    cell: (e) => (e.component === null ? e.data : <ItemNumber number={e.component} />),
+    className: 'whitespace-nowrap',
+    text: (e) => (e.component === null ? (e.data ?? '') : `${e.component}${e.by_product ? ' comes out' : ''}`),
+    cell: (e) =>
+      e.component === null ? (
+        <span className="whitespace-normal">{e.data}</span>
+      ) : (
+        <>
+          <ItemNumber number={e.component} /> {e.by_product && 'comes out'}
+        </>
+      ),
   },
   {
     id: 'quantity',

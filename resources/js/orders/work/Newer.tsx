@@ -77,7 +77,7 @@ function Conflicts({ newer, busy, onMerge }: ConflictsProps) {
         <Button look="main" disabled={left > 0} busy={busy} onClick={() => onMerge(choices)}>
           {left > 0 ? `Merge: ${count(left)} still to choose` : 'Merge'}
         </Button>
-        <Button onClick={() => all('mine')}>Keep all of mine</Button>
+        <Button onClick={() => all('mine')}>Keep all of yours</Button>
         <Button onClick={() => all('theirs')}>Keep all of theirs</Button>
       </div>
     </section>
