@@ -110,8 +110,15 @@ final readonly class AccountabilityReader
         $suggested = $siblings = [];
         if ($chosen !== null && $under->may_edit) {
             $siblings = $this->suggestions->siblings($chosen, $of, $day);
-            $sibling = $sibling === null ? $siblings[0] ?? null : ($sibling === '' ? null : $sibling);
-            $suggested = $this->suggestions->read($chosen, $of, $day, $sibling);
+            $asked = $sibling === null ? $siblings[0] ?? null : ($sibling === '' ? null : $sibling);
+            try {
+                $suggested = $this->suggestions->read($chosen, $of, $day, $asked);
+            } catch (Refusal $refusal) {
+                // What is wrong with an example that nobody asked for is not wrong with this item.
+                $asked = $sibling === null ? null : throw $refusal;
+                $suggested = $this->suggestions->read($chosen, $of, $day, null);
+            }
+            $sibling = $asked;
         }
 
         return AccountabilityPage::underOrder(
