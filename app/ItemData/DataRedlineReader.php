@@ -25,7 +25,7 @@ use Orthotaxis\Core\ItemData\ItemData;
 /** What is known of items under an order: what was and what will be. */
 final readonly class DataRedlineReader
 {
-    public function __construct(private OrderReader $orders, private ItemDataContents $contents) {}
+    public function __construct(private OrderReader $orders, private ItemDataContents $contents, private IterationRows $iterations) {}
 
     public function one(Person $by, string $number, string $item): DataRedline
     {
@@ -84,8 +84,8 @@ final readonly class DataRedlineReader
                 FieldsOfItem::all($row->item, $before, $after),
             ),
             faults: [...$after->faults(), ...$work === null ? [] : array_map(ucfirst(...), $work->missing)],
-            working: IterationRows::working($record),
-            iterations: IterationRows::of($record),
+            working: $this->iterations->working($record),
+            iterations: $this->iterations->of($record),
         );
     }
 

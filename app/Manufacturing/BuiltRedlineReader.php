@@ -38,6 +38,7 @@ final readonly class BuiltRedlineReader
         private PlantStructures $plants,
         private UnitCosts $costs,
         private ManufacturingContents $contents,
+        private IterationRows $iterations,
     ) {}
 
     public function one(Person $by, string $number, string $item, string $plant): BuiltRedline
@@ -90,8 +91,8 @@ final readonly class BuiltRedlineReader
             work_centres: array_values($centres->map(WorkCentreRow::of(...))->all()),
             faults: $after->faults(),
             open: count($this->plants->account([$built], BuildsOfOrder::day($order), $all)[0]->open()),
-            working: IterationRows::working($record),
-            iterations: IterationRows::of($record),
+            working: $this->iterations->working($record),
+            iterations: $this->iterations->of($record),
         );
     }
 

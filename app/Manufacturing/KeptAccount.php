@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Manufacturing;
 
-use App\Structures\Index\StructureIndex;
+use App\Structures\Index\IndexState;
 use Illuminate\Support\Facades\Cache;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Manufacturing\Accounted;
@@ -43,7 +43,7 @@ final readonly class KeptAccount
     /** What stands for the state of all that is released: with the next release it is another. */
     public static function key(int $item, ?string $plant, Day $day): string
     {
-        return hash('sha256', implode(' ', [self::SHAPE, StructureIndex::stateNow(), $item, $plant ?? '*', $day]));
+        return hash('sha256', implode(' ', [self::SHAPE, IndexState::now()->name(), $item, $plant ?? '*', $day]));
     }
 
     public static function find(string $key): ?self

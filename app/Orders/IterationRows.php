@@ -12,23 +12,25 @@ use App\Structures\RevisionSequences;
 /** How saved work reads: C.1, C.2, and what it is called now; also where all that was done has been undone. */
 final readonly class IterationRows
 {
+    public function __construct(private RevisionSequences $sequences) {}
+
     /** What the work is called now; null: nothing was begun. */
-    public static function working(?WorkRecord $work): ?string
+    public function working(?WorkRecord $work): ?string
     {
-        return $work === null ? null : self::name($work, $work->iterations->count() + 1);
+        return $work === null ? null : $this->name($work, $work->iterations->count() + 1);
     }
 
     /** @return list<IterationRow> newest first */
-    public static function of(?WorkRecord $work): array
+    public function of(?WorkRecord $work): array
     {
         return $work === null
             ? []
             : $work->iterations
                 ->toBase()
                 ->map(
-                    static fn(Iteration $one): IterationRow => new IterationRow(
+                    fn(Iteration $one): IterationRow => new IterationRow(
                         number: $one->number,
-                        name: self::name($work, $one->number),
+                        name: $this->name($work, $one->number),
                         note: $one->note,
                         by: $one->person->name,
                         at: $one->saved_at->toIso8601String(),
@@ -39,10 +41,10 @@ final readonly class IterationRows
                 ->all();
     }
 
-    private static function name(WorkRecord $work, int $number): string
+    private function name(WorkRecord $work, int $number): string
     {
         $base = $work->base;
 
-        return (new RevisionSequences())->of($work->row->item)->working($base?->status->isFrozen() === true ? $base->code : null, $number);
+        return $this->sequences->of($work->row->item)->working($base?->status->isFrozen() === true ? $base->code : null, $number);
     }
 }

@@ -22,7 +22,7 @@ use Orthotaxis\Core\Comparison\Difference;
 /** Sets what was and what will be side by side, line by line. */
 final readonly class RedlineReader
 {
-    public function __construct(private OrderReader $orders) {}
+    public function __construct(private OrderReader $orders, private IterationRows $iterations) {}
 
     public function one(Person $by, string $order, string $item): Redline
     {
@@ -58,7 +58,7 @@ final readonly class RedlineReader
 
         return $order->items
             ->where('outcome', Outcome::Revise)
-            ->map(static function (OrderItem $row) use ($order, $core, $components, $data, $mayEdit): Redline {
+            ->map(function (OrderItem $row) use ($order, $core, $components, $data, $mayEdit): Redline {
                 $item = collect($core->items)->firstOrFail('number', $row->item->number);
                 $shown = $data[$row->item->number];
                 // The last edit of each line: later ones take the place of earlier ones.
@@ -85,8 +85,8 @@ final readonly class RedlineReader
                         static fn(Difference $difference): RedlineRow => RedlineRow::of($difference, $components, $last->all()),
                         $item->comparison()->differences,
                     ),
-                    working: IterationRows::working($work) ?? $item->base->sequence->working($item->base->revision, 1),
-                    iterations: IterationRows::of($work),
+                    working: $this->iterations->working($work) ?? $item->base->sequence->working($item->base->revision, 1),
+                    iterations: $this->iterations->of($work),
                 );
             })
             ->values()

@@ -34,96 +34,35 @@ final readonly class StructureIndex
          * where they have changed
          */
         public array $newLines,
-        /** @var array<int, int> note => item: what has changed since the lists were written */
-        private array $noted,
-        private ?string $folder,
+        private IndexState $state,
     ) {}
 
     public static function open(StructureView $view = new StructureView()): self
     {
         WarmIndex::afterAnswer($view);
-        [$folder, $manifest] = self::manifest($view);
-        $noted = self::noted($manifest['known']);
+        $state = IndexState::now($view);
 
         return self::over(
-            new IndexLists($folder, $manifest['size']),
-            new Positions($folder, $manifest['size'], $manifest['last_item'], $manifest['pinned'] ?? []),
-            $manifest['size'],
-            $manifest['ordered'],
-            $noted,
+            new IndexLists($state->folder, $state->size),
+            new Positions($state->folder, $state->size, $state->lastItem, $state->pinned),
+            $state,
             $view,
-            $folder,
         );
     }
 
-    /** The same as state() of an opened one, without reading what has changed since. */
-    public static function stateNow(StructureView $view = new StructureView()): string
+    private static function over(IndexLists $lists, Positions $positions, IndexState $state, StructureView $view): self
     {
-        [$folder, $manifest] = self::manifest($view);
-
-        return self::nameOf($folder, self::noted($manifest['known']));
-    }
-
-    /**
-     * @return array{?string, array{known: int, size: int, last_item: int, pinned?: array<int, int>, ordered: bool, database: string}}
-     */
-    private static function manifest(StructureView $view): array
-    {
-        $folder = (new IndexFolder($view))->current();
-        if ($folder === null) {
-            return [null, ['known' => 0, 'size' => 0, 'last_item' => 0, 'pinned' => [], 'ordered' => true, 'database' => '']];
-        }
-        /** @var array{known: int, size: int, last_item: int, pinned?: array<int, int>, ordered: bool, database: string} $manifest */
-        $manifest = DamagedIndex::guard($folder, IndexFolder::MANIFEST);
-
-        return [$folder, $manifest];
-    }
-
-    /** @return array<int, int> note => item: what has changed since a version was written */
-    private static function noted(int $known): array
-    {
-        // Asked for every question, so in one trip: prepared on the server it takes three. There is nothing in it but our own number.
-        $touched = DB::connection()
-            ->getPdo()
-            ->prepare("SELECT id, item_id FROM structure_touches WHERE xact >= {$known}", [\PDO::ATTR_EMULATE_PREPARES => true]);
-        $touched->execute();
-        /** @var array<int, int> $noted */
-        $noted = $touched->fetchAll(\PDO::FETCH_KEY_PAIR);
-
-        return $noted;
-    }
-
-    /** @param  array<int, int>  $noted */
-    private static function nameOf(?string $folder, array $noted): string
-    {
-        $notes = array_keys($noted);
-        sort($notes);
-
-        return basename((string) $folder) . ' ' . substr(md5(implode(' ', $notes)), 0, 12);
-    }
-
-    /** @param  array<int, int>  $noted  note => item: what has changed since */
-    private static function over(
-        IndexLists $lists,
-        Positions $positions,
-        int $size,
-        bool $ordered,
-        array $noted,
-        StructureView $view,
-        ?string $folder,
-    ): self {
-        $touched = array_values(array_unique($noted));
+        $touched = array_values(array_unique($state->noted));
         if ($touched === []) {
             return new self(
-                adjacency: new Adjacency($size, $lists, ordered: $ordered),
+                adjacency: new Adjacency($state->size, $lists, ordered: $state->ordered),
                 positions: $positions,
                 lists: $lists,
                 newLines: [],
-                noted: $noted,
-                folder: $folder,
+                state: $state,
             );
         }
-        $base = new Adjacency($size, $lists);
+        $base = new Adjacency($state->size, $lists);
         $changed = $down = $newLines = $users = [];
         foreach ($touched as $item) {
             $parent = $positions->of($item);
@@ -168,13 +107,12 @@ final readonly class StructureIndex
                 $lists,
                 array_map(FlatList::of(...), $down),
                 array_map(FlatList::of(...), $users),
-                $ordered,
+                $state->ordered,
             ),
             positions: $positions,
             lists: $lists,
             newLines: $newLines,
-            noted: $noted,
-            folder: $folder,
+            state: $state,
         );
     }
 
@@ -204,13 +142,13 @@ final readonly class StructureIndex
     /** The same, when it is a large answer that was found before. */
     public function keptWhereUsed(int $item, Day $day): ?KeptAnswer
     {
-        return $this->folder === null ? null : KeptAnswer::open($this->answerTo($item, $day));
+        return $this->state->folder === null ? null : KeptAnswer::open($this->answerTo($item, $day));
     }
 
     /** Keeps a large answer for the next who asks. */
     public function keep(int $item, Day $day, WhereUsed $used): void
     {
-        if ($this->folder !== null && count($used->parents) >= KeptAnswer::WORTH_IT) {
+        if ($this->state->folder !== null && count($used->parents) >= KeptAnswer::WORTH_IT) {
             KeptAnswer::keep($this->answerTo($item, $day), $used, $this->adjacency->size);
         }
     }
@@ -218,21 +156,13 @@ final readonly class StructureIndex
     /** A file for the answer to one question in this very state: another note, and it is another file. */
     private function answerTo(int $item, Day $day): string
     {
-        return "{$this->folder}/used-{$this->notes()}-{$item}-{$day->number()}.bin";
+        return "{$this->state->folder}/used-{$this->state->notes()}-{$item}-{$day->number()}.bin";
     }
 
     /** A name for the structures as they are now: with the next release it is another one. */
     public function state(): string
     {
-        return self::nameOf($this->folder, $this->noted);
-    }
-
-    private function notes(): string
-    {
-        $notes = array_keys($this->noted);
-        sort($notes);
-
-        return substr(md5(implode(' ', $notes)), 0, 12);
+        return $this->state->name();
     }
 
     /**
@@ -347,7 +277,7 @@ final readonly class StructureIndex
         }
         $old = array_values(array_filter($lines, static fn(int $line): bool => $line >= 0));
 
-        return $old === [] || $this->folder === null ? $read : $read + (new LineTexts($this->folder))->read($old);
+        return $old === [] || $this->state->folder === null ? $read : $read + (new LineTexts($this->state->folder))->read($old);
     }
 
     /**
