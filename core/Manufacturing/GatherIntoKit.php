@@ -8,6 +8,7 @@ use Orthotaxis\Core\Edit\AddLine;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Edit\RemoveLine;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\FreeFinds;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;

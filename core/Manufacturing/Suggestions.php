@@ -7,6 +7,7 @@ namespace Orthotaxis\Core\Manufacturing;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Edit\AddLine;
 use Orthotaxis\Core\Routing\Operation;
+use Orthotaxis\Core\Structure\FreeFinds;
 use Orthotaxis\Core\Structure\Line;
 
 /**

@@ -12,6 +12,7 @@ use Orthotaxis\Core\Edit\ReplaceComponent;
 use Orthotaxis\Core\Quantity\Exact;
 use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\FreeFinds;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 

@@ -84,6 +84,12 @@ final readonly class FixedPoint
         return is_int($sum) ? $sum : throw new \OverflowException('A number becomes too large here to be kept exactly.');
     }
 
+    /** Whether $a × $numerator ÷ $denominator is a whole number. */
+    public static function isExact(int $a, int $numerator, int $denominator): bool
+    {
+        return BigInteger::of($a)->multipliedBy($numerator)->mod($denominator)->isZero();
+    }
+
     /** $a × $numerator ÷ $denominator, rounded half away from zero. */
     public static function scale(int $a, int $numerator, int $denominator): int
     {

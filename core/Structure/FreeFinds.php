@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Orthotaxis\Core\Manufacturing;
-
-use Orthotaxis\Core\Structure\Structure;
+namespace Orthotaxis\Core\Structure;
 
 /** Find numbers for new lines of a structure: each the next that is free. */
 final class FreeFinds
