@@ -69,49 +69,78 @@ final readonly class EditGuard
      */
     public function faults(WorkRecord $work, array $changes): array
     {
-        $lines = array_map(static fn(array $change): Line => $change[0], $changes);
+        return $this->faultsOf([['work' => $work, 'changes' => $changes]])[0] ?? [];
+    }
+
+    /**
+     * The same of lines of many subjects, of one order.
+     *
+     * @param  array<int, array{work: WorkRecord, changes: array<int, array{Line, ?Line}>}>  $subjects
+     * @return array<int, array<int, Refusal>> by subject and place
+     */
+    public function faultsOf(array $subjects): array
+    {
+        $lines = [];
+        foreach ($subjects as $subject) {
+            foreach ($subject['changes'] as [$line]) {
+                $lines[] = $line;
+            }
+        }
+        if ($lines === []) {
+            return [];
+        }
         $components = Item::query()
             ->whereIn('number', array_unique(array_map(static fn(Line $line): string => $line->component, $lines)))
             ->get()
             ->keyBy('number');
         $pinned = PinnedRevisions::ids($lines);
-        $coming =
-            array_filter($lines, static fn(Line $line): bool => $line->revision !== null && !isset($pinned[$line->below()])) === []
-                ? []
-                : $this->coming($work->row);
+        $isPinned = static fn(Line $line): bool => $line->revision !== null && !isset($pinned[$line->below()]);
+        $coming = array_filter($lines, $isPinned) === [] ? [] : $this->coming($subjects[array_key_first($subjects)]['work']->row);
         $faults = $new = [];
-        foreach ($changes as $at => [$line, $was]) {
-            $component = $components[$line->component] ?? null;
-            if ($component === null) {
-                $faults[$at] = Refusal::at('component', (new MistypedNumbers())->noSuchItem($line->component));
-            } elseif (!$line->unit->measuresLike($component->unit)) {
-                $faults[$at] = Refusal::at(
-                    'unit',
-                    sprintf(
-                        '%s is counted in %s; %s does not measure the same. Use one of %s.',
-                        $component->number,
-                        $component->unit->value,
-                        $line->unit->value,
-                        implode(
-                            ', ',
-                            array_map(
-                                static fn(Unit $unit): string => $unit->value,
-                                array_filter(Unit::cases(), $component->unit->measuresLike(...)),
-                            ),
-                        ),
-                    ),
-                );
-            } elseif ($line->revision !== null && !isset($pinned[$line->below()]) && !isset($coming[$line->below()])) {
-                $faults[$at] = Refusal::at(
-                    'revision',
-                    "{$line->component} has no released revision {$line->revision}. Leave the field empty for the one of the day.",
-                );
-            } elseif (!$line->byProduct && ($line->component !== $was?->component || $was->byProduct)) {
-                $new[$at] = $component->id;
+        foreach ($subjects as $of => $subject) {
+            foreach ($subject['changes'] as $at => [$line, $was]) {
+                $component = $components[$line->component] ?? null;
+                $fault = self::fault($line, $component, $isPinned($line) && !isset($coming[$line->below()]));
+                if ($fault !== null) {
+                    $faults[$of][$at] = $fault;
+                } elseif ($component !== null && !$line->byProduct && ($line->component !== $was?->component || $was->byProduct)) {
+                    $new[$of][$at] = [$subject['work']->row->item_id, $component->id];
+                }
             }
         }
+        foreach ($this->loops($new) as $of => $loops) {
+            $faults[$of] = ($faults[$of] ?? []) + $loops;
+        }
 
-        return $faults + ($new === [] ? [] : $this->loops($work->row, $new));
+        return $faults;
+    }
+
+    private static function fault(Line $line, ?Item $component, bool $noSuchRevision): ?Refusal
+    {
+        return match (true) {
+            $component === null => Refusal::at('component', (new MistypedNumbers())->noSuchItem($line->component)),
+            !$line->unit->measuresLike($component->unit) => Refusal::at(
+                'unit',
+                sprintf(
+                    '%s is counted in %s; %s does not measure the same. Use one of %s.',
+                    $component->number,
+                    $component->unit->value,
+                    $line->unit->value,
+                    implode(
+                        ', ',
+                        array_map(
+                            static fn(Unit $unit): string => $unit->value,
+                            array_filter(Unit::cases(), $component->unit->measuresLike(...)),
+                        ),
+                    ),
+                ),
+            ),
+            $noSuchRevision => Refusal::at(
+                'revision',
+                "{$line->component} has no released revision {$line->revision}. Leave the field empty for the one of the day.",
+            ),
+            default => null,
+        };
     }
 
     /** @return array<string, true> the revisions that the order itself releases, by what Line::below says */
@@ -129,26 +158,44 @@ final readonly class EditGuard
     }
 
     /**
-     * @param  array<int, int>  $components  ids of what comes into the item, by place
-     * @return array<int, Refusal> by place
+     * A loop counts also where it goes through what open orders are about to do, or the same act.
+     *
+     * @param  array<int, array<int, array{int, int}>>  $new  the item, and what comes into it; by subject and place
+     * @return array<int, array<int, Refusal>> by subject and place
      */
-    private function loops(OrderItem $row, array $components): array
+    private function loops(array $new): array
     {
-        // Other open orders may be about to put something below the component: a loop through them counts as well.
-        $planned = $this->plannedElsewhere($row);
-        $below = $this->structures->componentsBelow(
-            [...array_values(array_unique($components)), ...array_merge(...array_values($planned))],
-            Today::day(),
-        );
-        foreach ($planned as $parent => $more) {
-            $below[$parent] = [...$below[$parent] ?? [], ...$more];
+        if ($new === []) {
+            return [];
         }
-        $loops = $faults = [];
-        foreach ($components as $at => $component) {
-            $loop = $loops[$component] ??= LoopFinder::closedBy($row->item_id, $component, $below) ?? [];
-            if ($loop !== []) {
-                $numbers = Item::query()->whereIn('id', $loop)->pluck('number', 'id');
-                $faults[$at] = Refusal::at(
+        $planned = $this->planned();
+        foreach ($new as $places) {
+            foreach ($places as [$item, $component]) {
+                $planned[$item][] = $component;
+            }
+        }
+        $named = array_values(array_unique(array_merge(...array_values($planned))));
+        $below = $this->structures->componentsBelow($named, Today::day());
+        foreach ($planned as $parent => $more) {
+            $below[$parent] = array_values(array_unique([...$below[$parent] ?? [], ...$more]));
+        }
+        $found = $faults = $reachable = [];
+        foreach ($new as $of => $places) {
+            foreach ($places as $at => [$item, $component]) {
+                // One walk down for a component that comes into thousands of parents; the way is looked for only where there is one.
+                $reachable[$component] ??= LoopFinder::reachable($component, $below);
+                if (isset($reachable[$component][$item])) {
+                    $found[$of][$at] = LoopFinder::closedBy($item, $component, $below) ?? [];
+                }
+            }
+        }
+        if ($found === []) {
+            return [];
+        }
+        $numbers = Item::query()->whereIn('id', array_merge(...array_merge(...array_values($found))))->pluck('number', 'id');
+        foreach ($found as $of => $loops) {
+            foreach ($loops as $at => $loop) {
+                $faults[$of][$at] = Refusal::at(
                     'component',
                     'This would put an item inside itself: ' .
                         implode(' → ', array_map(static fn(int $id): string => (string) $numbers[$id], $loop)) .
@@ -161,11 +208,10 @@ final readonly class EditGuard
     }
 
     /** @return array<int, list<int>> item => components that open orders give it */
-    private function plannedElsewhere(OrderItem $row): array
+    private function planned(): array
     {
         $rows = OrderItem::query()
             ->with('works.edits')
-            ->where('id', '!=', $row->id)
             ->where('outcome', Outcome::Revise->value)
             ->whereHas('order', static fn(Builder $order): Builder => $order->whereIn('state', OrderState::editing()))
             ->whereHas('works.edits', static fn(Builder $edits): Builder => $edits->whereNull('withdrawn_at'))

@@ -28,6 +28,27 @@ final readonly class WorkContents
     }
 
     /**
+     * Of many, in a number of queries that does not depend on how many.
+     *
+     * @param  list<WorkRecord>  $works
+     * @return array<int, Content> by work
+     */
+    public function afterAll(array $works): array
+    {
+        $after = [];
+        foreach (collect($works)->groupBy('kind') as $name => $some) {
+            $kind = $this->kinds->of((string) $name);
+            $bases = $kind->read($some->pluck('base_id')->filter()->unique()->values()->all());
+            foreach ($some as $work) {
+                $edits = $work->holding()->map(fn(EditRecord $edit): Edit => $this->edit($work, $edit))->all();
+                $after[$work->id] = ($bases[$work->base_id] ?? $kind->none())->edited($edits);
+            }
+        }
+
+        return $after;
+    }
+
+    /**
      * As it was when an iteration was kept.
      *
      * @throws Refusal when there is no such iteration

@@ -42,4 +42,26 @@ final readonly class LoopFinder
 
         return null;
     }
+
+    /**
+     * All that is below an item, and the item itself.
+     *
+     * @param  array<int, list<int>>  $components  item => items directly in it
+     * @return array<int, true>
+     */
+    public static function reachable(int $item, array $components): array
+    {
+        $found = [$item => true];
+        $queue = [$item];
+        for ($at = 0; $at < count($queue); $at++) {
+            foreach ($components[$queue[$at]] ?? [] as $below) {
+                if (!isset($found[$below])) {
+                    $found[$below] = true;
+                    $queue[] = $below;
+                }
+            }
+        }
+
+        return $found;
+    }
 }

@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Manufacturing\Actions;
 
+use App\Manufacturing\BuiltRefusals;
 use App\Manufacturing\ManufacturingContents;
 use App\Orders\Models\WorkRecord;
+use App\Orders\Subjects\EditsTogether;
 use App\Orders\Subjects\NamedWork;
-use App\Orders\Subjects\SubjectEditor;
 use App\People\Models\Person;
 use App\Vocabulary\ChoiceList;
 use Orthotaxis\Core\Refusal;
 
 /** Edits what plants build. */
-final readonly class PlantEditor implements SubjectEditor
+final readonly class PlantEditor implements EditsTogether
 {
-    public function __construct(private BuiltWork $works) {}
+    public function __construct(private BuiltWork $works, private BuiltRefusals $refusals) {}
 
     public function kind(): string
     {
@@ -34,5 +35,10 @@ final readonly class PlantEditor implements SubjectEditor
     public function keep(WorkRecord $work, Person $by, array $edits): void
     {
         $this->works->keep($work, $by, $edits);
+    }
+
+    public function refusals(array $all): array
+    {
+        return $this->refusals->of($all);
     }
 }

@@ -8,22 +8,24 @@ use App\Ledger\Ledger;
 use App\Orders\EditGuard;
 use App\Orders\Models\WorkRecord;
 use App\Orders\NewLines;
+use App\Orders\Strokes\LineRefusals;
+use App\Orders\Strokes\SubjectEdits;
 use App\People\Models\Person;
 use App\Structures\StructureReader;
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Edit\Apply;
 use Orthotaxis\Core\Edit\ChangeLine;
-use Orthotaxis\Core\Edit\Draft;
 use Orthotaxis\Core\Edit\Edits;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 
 /** The only door to a released structure: edits under an order that is open for revision, by the person named on it. */
 final readonly class EditStructure
 {
-    public function __construct(private StructureReader $structures, private EditGuard $guard, private Ledger $ledger) {}
+    public function __construct(private StructureReader $structures, private LineRefusals $refusals, private Ledger $ledger) {}
 
     /** @param  int  $seen  the number of the newest edit that was on screen */
     public function make(Person $by, string $number, string $itemNumber, LineEdit $edit, int $seen): void
@@ -92,24 +94,13 @@ final readonly class EditStructure
         if ($edits === []) {
             return;
         }
-        $draft = new Draft(Apply::all($this->structures->ofContent($work->base_id), $work->lineEdits()));
         $edits = NewLines::completed($edits);
         $unseen = EditGuard::unseen($work, $seen);
-        $changes = $refused = [];
-        foreach ($edits as $at => $edit) {
-            $was = $draft->line($edit->part());
-            try {
-                EditGuard::refuseWhatOthersChanged($edit, $unseen[$edit->part()] ?? [], $was);
-                $is = $draft->make($edit);
-                if ($is !== null) {
-                    $changes[$at] = [$is, $was];
-                }
-            } catch (Refusal $refusal) {
-                $refused[$at] = $refusal;
-            }
-        }
-        $refused += $this->guard->faults($work, $changes);
-        ksort($refused);
+        $refused =
+            $this->refusals->of(
+                [new SubjectEdits($work, $edits)],
+                static fn(LineEdit $edit, ?Line $was) => EditGuard::refuseWhatOthersChanged($edit, $unseen[$edit->part()] ?? [], $was),
+            )[0] ?? [];
         $reasons = [];
         foreach ($refused as $at => $refusal) {
             foreach ($refusal->reasons as $field => $reason) {

@@ -7,15 +7,16 @@ namespace App\Orders\Subjects;
 use App\Orders\Actions\EditStructure;
 use App\Orders\Actions\HeldWork;
 use App\Orders\Models\WorkRecord;
+use App\Orders\Strokes\LineRefusals;
 use App\People\Models\Person;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\LineEdit;
 
 /** Edits what engineering declares of items. */
-final readonly class EngineeringEditor implements SubjectEditor
+final readonly class EngineeringEditor implements EditsTogether
 {
-    public function __construct(private EditStructure $edits) {}
+    public function __construct(private EditStructure $edits, private LineRefusals $refusals) {}
 
     public function kind(): string
     {
@@ -40,5 +41,10 @@ final readonly class EngineeringEditor implements SubjectEditor
                 $edits,
             ),
         );
+    }
+
+    public function refusals(array $all): array
+    {
+        return $this->refusals->of($all);
     }
 }
