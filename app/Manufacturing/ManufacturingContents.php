@@ -13,6 +13,7 @@ use Illuminate\Support\Collection;
 use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Content\Edit;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Manufacturing\ManufacturingContent;
 use Orthotaxis\Core\Manufacturing\PutOnRecord;
@@ -28,7 +29,7 @@ use Orthotaxis\Core\Structure\Structure;
 /** What plants build of items: lines at operations, the operations, and what is on record about engineering lines. */
 final readonly class ManufacturingContents implements ContentKind
 {
-    public const NAME = 'manufacturing';
+    public const NAME = Subject::MANUFACTURING;
 
     public function __construct(
         private StructureReader $structures,

@@ -7,6 +7,7 @@ use App\Orders\Http\AdoptionController;
 use App\Orders\Http\FollowUpController;
 use App\Orders\Http\OrderController;
 use App\Orders\Http\RedlineController;
+use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
 use App\Orders\Http\WorkController;
 use App\People\Ability;
@@ -43,6 +44,14 @@ Route::controller(RedlineController::class)
         Route::post('/edits-together', 'editTogether')->middleware(Ability::ReviseStructure->gate());
         Route::get('/sheet/{format}', 'sheet');
         Route::post('/sheet', 'readSheet')->middleware([Ability::ReviseStructure->gate(), ReadInWorker::class]);
+    });
+Route::controller(ReplacementController::class)
+    ->prefix('orders/{number}')
+    ->group(static function (): void {
+        Route::get('/replacement', 'show');
+        // The editor of the order, or who plans it.
+        Route::post('/replacement', 'replace')->middleware(Ability::ReplaceComponent->gate());
+        Route::post('/strokes/{stroke}/undo', 'undo')->whereUuid('stroke')->middleware(Ability::ReplaceComponent->gate());
     });
 Route::controller(FollowUpController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}/follow-up')

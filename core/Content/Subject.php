@@ -10,6 +10,9 @@ final readonly class Subject
     /** What engineering declares of an item: its revision in the narrow sense. */
     public const ENGINEERING = 'engineering';
 
+    /** What a plant builds of an item. */
+    public const MANUFACTURING = 'manufacturing';
+
     /** What is known of an item besides what it is made of. */
     public const ITEM_DATA = 'item_data';
 

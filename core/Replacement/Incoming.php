@@ -20,7 +20,7 @@ final readonly class Incoming
     public function __construct(public string $component, public Unit $unit, public Quantity $ratio)
     {
         if (!$ratio->isPositive()) {
-            throw Refusal::at('ratio', "Say how many {$component} take the place of one: more than zero.");
+            throw Refusal::at('new', "Say how many {$component} take the place of one: more than zero.");
         }
     }
 }

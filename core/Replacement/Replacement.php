@@ -42,10 +42,10 @@ final readonly class Replacement
         $numbers = array_map(static fn(Incoming $one): string => $one->component, $new);
         foreach ($numbers as $at => $number) {
             if ($number === $old) {
-                throw Refusal::at("new.{$at}.component", "{$old} would take its own place. Name another component.");
+                throw Refusal::at('new', "{$old} would take its own place. Name another component.");
             }
             if (array_search($number, $numbers, true) !== $at) {
-                throw Refusal::at("new.{$at}.component", "{$number} comes twice. Name it once, with how many of it.");
+                throw Refusal::at('new', "{$number} comes twice. Name it once, with how many of it.");
             }
         }
     }

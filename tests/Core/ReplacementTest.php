@@ -197,17 +197,17 @@ it('says what stands there already, and leaves by-products alone', function (): 
     expect(array_map(static fn(Line $line): string => $line->key, $later[0]->beside))->toBe(['b']);
 });
 
-it('refuses a replacement that is none', function (array $new, string $place): void {
+it('refuses a replacement that is none', function (array $new): void {
     /** @var list<Incoming> $new */
     try {
         new Replacement('OLD', Unit::Piece, $new);
         $this->fail('It was taken.');
     } catch (Refusal $refusal) {
-        expect($refusal->reasons)->toHaveKey($place);
+        expect($refusal->reasons)->toHaveKey('new');
     }
 })->with([
-    'by itself' => [[incoming('OLD')], 'new.0.component'],
-    'one that comes twice' => [[incoming('A'), incoming('A')], 'new.1.component'],
+    'by itself' => [[incoming('OLD')]],
+    'one that comes twice' => [[incoming('A'), incoming('A')]],
 ]);
 
 it('refuses a ratio of nothing', function (): void {

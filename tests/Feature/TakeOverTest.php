@@ -362,7 +362,10 @@ it('gathers lines into a kit that only manufacturing has, and stays complete', f
     $ofKit('edits', ['edits' => [['edit' => 'change', 'part' => $tube, 'fields' => ['notes' => 'cut']]], 'seen' => 99])->assertOk();
     ($this->at)('undo')
         ->assertStatus(422)
-        ->assertJsonPath('errors.edits.0', '200-0900, manufacturing at Weir was edited after this was done to both: undo that first.');
+        ->assertJsonPath(
+            'errors.edits.0',
+            '200-0900, manufacturing at Weir was edited after this was done to several at once: undo that first.',
+        );
     $ofKit('undo')->assertOk();
     $ofKit('undo')->assertOk();
     expect($shown('200-0010'))->toBe(['unchanged 200-0040', 'unchanged 200-0042', 'unchanged 600-0014']);

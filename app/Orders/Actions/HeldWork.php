@@ -73,7 +73,12 @@ final readonly class HeldWork
         }
     }
 
-    private static function openOrder(string $number): ChangeOrder
+    /**
+     * Held for the rest of the transaction.
+     *
+     * @throws Refusal when it is not open for revision
+     */
+    public static function openOrder(string $number): ChangeOrder
     {
         $order = ChangeOrder::hold($number);
 

@@ -84,6 +84,12 @@ final class WorkRecord extends Model
         return $this->edits->whereNull('withdrawn_at')->values();
     }
 
+    /** @return Collection<int, EditRecord> what was undone and can be done again, in order */
+    public function undone(): Collection
+    {
+        return $this->edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->values();
+    }
+
     /** @return list<LineEdit> what holds now, in order, where the subject is lines */
     public function lineEdits(): array
     {

@@ -27,6 +27,12 @@ final readonly class NamedWork
         return new self($order, $item, $kind, $plant);
     }
 
+    /** As an address names it. */
+    public function work(): string
+    {
+        return $this->plant === '' ? $this->kind : $this->kind . self::AT . $this->plant;
+    }
+
     public function subject(): string
     {
         return (string) new Subject($this->kind, $this->item, $this->plant);

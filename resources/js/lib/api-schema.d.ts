@@ -1108,6 +1108,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/replacement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["replacement"];
+        put?: never;
+        post: operations["replaceComponent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/strokes/{stroke}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoStroke"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/consequences": {
         parameters: {
             query?: never;
@@ -3410,6 +3442,11 @@ export interface components {
             void: boolean;
             digest: string;
         };
+        /** @description What was done to several subjects at one stroke, and can be undone as one. */
+        StrokeDone: {
+            number: string;
+            stroke: string;
+        };
         Adoption: {
             /** @description Which parents and documents adopt the newest revision of an item. */
             item: string;
@@ -3479,6 +3516,20 @@ export interface components {
             signer?: string | null;
             version: number;
         };
+        ReplacementRequest: {
+            /** @description Where a component is replaced, and by what. */
+            old: string;
+            /** @description "200-0041:2, 200-0043": numbers, each with how many take the place of one; empty: nothing comes */
+            new: string;
+            /** @description the first day of the new; empty: with the revision */
+            from: string;
+            lines: {
+                item: string;
+                /** @description "engineering", "manufacturing:Weir" */
+                work: string;
+                line: string;
+            }[];
+        };
         Seen: {
             /** @description The newest edit that was on screen. */
             seen: number;
@@ -3487,6 +3538,49 @@ export interface components {
             /** @description A signature: the password, and what was on screen. */
             password: string;
             digest: string;
+        };
+        /** @description What goes or comes in a replacement. */
+        ReplacedItem: {
+            item: components["schemas"]["ItemRow"];
+            /** @description of what comes: how many take the place of one of the old */
+            ratio: string | null;
+            /** @description days; null: not known */
+            lead_time: number | null;
+        };
+        /** @description What replacing a component would do under an order, before it is done. */
+        ReplacementPage: {
+            order: string;
+            order_title: string;
+            state: string;
+            effective_on: string | null;
+            old: components["schemas"]["ReplacedItem"];
+            new: components["schemas"]["ReplacedItem"][];
+            /** @description the first day of the new; null: with the revision */
+            from: string | null;
+            works: string[];
+            /** @description why you cannot do it now; null: you can */
+            may_replace: string | null;
+            /** @description whether you may name further items on the order */
+            may_name: boolean;
+            currency: string;
+            rows: components["schemas"]["ReplacementRow"][];
+        };
+        /** @description One line that has the component, as it is and as it would be. */
+        ReplacementRow: {
+            item: components["schemas"]["ItemRow"];
+            /** @description "engineering", "manufacturing:Weir" */
+            work: string;
+            before: components["schemas"]["LineRow"];
+            after: components["schemas"]["LineRow"][];
+            /** @description why it cannot be so */
+            fault: string | null;
+            beside: components["schemas"]["LineRow"][];
+            /** @description whether the order changes this already, or may */
+            named: boolean;
+            elsewhere: string[];
+            /** @description what one of the parent costs more once all of it holds */
+            cost: string;
+            without_cost: string[];
         };
         /** @description A kept page. */
         FavouriteRow: {
@@ -6979,6 +7073,111 @@ export interface operations {
                 };
             };
         };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    replacement: {
+        parameters: {
+            query?: {
+                old?: string;
+                new?: string;
+                from?: string;
+                product?: string;
+                category?: string;
+                work?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReplacementPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    replaceComponent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplacementRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrokeDone"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoStroke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                stroke: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description As asked. */
             200: {

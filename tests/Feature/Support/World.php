@@ -129,6 +129,60 @@ final class World
     }
 
     /**
+     * Further assemblies that use a component, released: 300-0001 and on.
+     *
+     * @return list<string> their numbers
+     */
+    public function parents(int $many, string $component, int|float $quantity, string $unit): array
+    {
+        $numbers = array_map(static fn(int $at): string => sprintf('300-%04d', $at), range(1, $many));
+        $category = DB::table('categories')->value('id');
+        DB::table('items')->insert(
+            array_map(
+                static fn(string $number): array => [
+                    'number' => $number,
+                    'title' => "Assembly {$number}",
+                    'kind' => 'assembly',
+                    'unit' => 'pc',
+                    'sold' => false,
+                    'category_id' => $category,
+                    'supply' => 'make',
+                ],
+                $numbers,
+            ),
+        );
+        $this->items = DB::table('items')->orderBy('id')->pluck('id', 'number')->all();
+        $new = array_map(fn(string $number): int => $this->items[$number], $numbers);
+        DB::table('revisions')->insert(
+            array_map(
+                static fn(int $item): array => ['item_id' => $item, 'code' => 'A', 'status' => 'in_work', 'reason' => 'First release'],
+                $new,
+            ),
+        );
+        $revisions = DB::table('revisions')->whereIn('item_id', $new);
+        StructureLine::query()->insert(
+            $revisions
+                ->clone()
+                ->pluck('id')
+                ->map(
+                    fn(int $content): array => [
+                        'content_id' => $content,
+                        'line_key' => (string) Str::uuid7(),
+                        'find' => 10,
+                        'component_id' => $this->items[$component],
+                        'quantity' => (int) ($quantity * 1_000_000),
+                        'unit' => $unit,
+                    ],
+                )
+                ->all(),
+        );
+        $revisions->clone()->update(['status' => 'in_review']);
+        $revisions->update(['status' => 'released', 'effective_from' => self::day(-365), 'released_at' => self::day(-365)]);
+
+        return $numbers;
+    }
+
+    /**
      * What a plant builds of an item, released on the day of its revision. Lines say operation, their identity, and that of the
      * engineering line they stand for.
      *

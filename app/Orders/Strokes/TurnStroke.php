@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Strokes;
+
+use App\Orders\Events\StrokeRedone;
+use App\Orders\Events\StrokeUndone;
+use App\Orders\Models\EditRecord;
+use App\Orders\Models\WorkRecord;
+use App\People\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Collection as SupportCollection;
+use Orthotaxis\Core\Refusal;
+
+/** Takes back what was done to several subjects of an order at one stroke, at all of them or none, or does it again. The order is held. */
+final readonly class TurnStroke
+{
+    public function back(Person $by, string $order, string $stroke): void
+    {
+        $this->turn($by, $order, $stroke, true);
+    }
+
+    public function again(Person $by, string $order, string $stroke): void
+    {
+        $this->turn($by, $order, $stroke, false);
+    }
+
+    private function turn(Person $by, string $order, string $stroke, bool $back): void
+    {
+        $ids = [];
+        $subjects = 0;
+        foreach (self::works($order, $stroke) as $work) {
+            $open = $back ? $work->holding() : $work->undone();
+            $next = $back ? $open->last() : $open->first();
+            if ($next?->stroke !== $stroke) {
+                if ($back && !$open->contains('stroke', $stroke)) {
+                    // Merging with what others released may have left nothing of it here.
+                    continue;
+                }
+                throw Refusal::at(
+                    'edits',
+                    $back
+                        ? "{$work->subject()} was edited after this was done to several at once: undo that first."
+                        : "{$work->subject()} was edited since this was undone at several at once: do it anew.",
+                );
+            }
+            $subjects++;
+            array_push($ids, ...self::together($open, $next)->pluck('id')->all());
+        }
+        EditRecord::query()
+            ->whereIntegerInRaw('id', $ids)
+            ->update(['withdrawn_at' => $back ? CarbonImmutable::now() : null]);
+        event(
+            $back
+                ? new StrokeUndone($by->login, $order, $stroke, subjects: $subjects, edits: count($ids))
+                : new StrokeRedone($by->login, $order, $stroke, subjects: $subjects, edits: count($ids)),
+        );
+    }
+
+    /**
+     * @param  SupportCollection<int, EditRecord>  $among
+     * @return SupportCollection<int, EditRecord>
+     */
+    public static function together(SupportCollection $among, EditRecord $one): SupportCollection
+    {
+        return $one->act === null ? collect([$one]) : $among->where('act', $one->act);
+    }
+
+    /** @return Collection<int, WorkRecord> */
+    private static function works(string $order, string $stroke): Collection
+    {
+        return WorkRecord::query()
+            ->with(['edits', 'row.item'])
+            ->whereHas('row.order', static fn(Builder $of): Builder => $of->where('number', $order))
+            ->whereHas('edits', static fn(Builder $edits): Builder => $edits->where('stroke', $stroke))
+            ->orderBy('id')
+            ->get();
+    }
+}
