@@ -23,7 +23,7 @@ use Orthotaxis\Core\Structure\LineField;
  */
 final class DemoPlants
 {
-    private const IN_BOTH_PLANTS = ['200-0010', '200-0020'];
+    private const IN_BOTH_PLANTS = ['200-0010', '200-0020', '110-0002'];
 
     private const PUMP_HEAD = '200-0010';
 

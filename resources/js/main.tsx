@@ -99,6 +99,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./orders/RevisePage')).RevisePage }),
   },
   {
+    path: 'orders/:number/replace',
+    lazy: async () => ({ Component: (await import('./orders/replace/ReplacePage')).ReplacePage }),
+  },
+  {
     path: 'orders/:number/build/:item/:plant',
     lazy: async () => ({ Component: (await import('./orders/built/BuiltPage')).BuiltPage }),
   },

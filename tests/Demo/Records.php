@@ -155,6 +155,11 @@ final class Records
             'api/orders/{number}/data' => $each($of('order'), 'orders/@/data'),
             'api/orders/{number}/items/{item}/data' => $pairs($of('changing item'), 'orders/@order/items/@item/data'),
             'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
+            'api/orders/{number}/replacement' => $each(
+                $of('order'),
+                'orders/@/replacement?old=230-0020&new=230-0021',
+                'orders/@/replacement?old=200-0040',
+            ),
             'api/orders/{number}/items/{item}/redline' => $pairs($of('revised item'), 'orders/@order/items/@item/redline'),
             'api/orders/{number}/items/{item}/sheet/{format}' => $pairs($of('revised item'), 'orders/@order/items/@item/sheet/csv'),
             'api/orders/{number}/items/{item}/works/{work}/newer' => $pairs(
@@ -211,7 +216,7 @@ final class Records
                 '/changes/@/reach?as=picture',
                 '/changes/@/cut-in',
             ),
-            'order' => $of('/changes/@', '/orders/@/review'),
+            'order' => $of('/changes/@', '/orders/@/review', '/orders/@/replace?old=230-0020&new=230-0021:2'),
             'revised item' => $of('/orders/@order/revise/@item'),
             'changing item' => $of('/orders/@order/data/@item'),
             'built item' => $of('/orders/@order/build/@item/@plant'),

@@ -66,6 +66,7 @@ it('shows every line before and after, engineering and plants, with what it cost
         ->toBe([20])
         ->and($rows[1]['named'])
         ->toBeFalse();
+    expect(($this->seen)('new=200-0042&category=pump')->json('rows'))->toHaveCount(43);
     expect(($this->seen)('new=200-0042&work=manufacturing:Weir')->json('rows'))->toHaveCount(1);
     expect(array_unique(array_column(array_column(($this->seen)('new=200-0042&product=200-0001')->json('rows'), 'item'), 'number')))->toBe([
         '200-0010',
@@ -214,6 +215,7 @@ it('refuses what is no replacement, at its place', function (string $query, stri
     'a day before the order holds' => ['old=600-0014&new=200-0042&from=2020-01-01', 'from'],
     'no day' => ['old=600-0014&new=200-0042&from=tomorrow', 'from'],
     'a product that is not there' => ['old=600-0014&product=NONE', 'product'],
+    'a category that is not there' => ['old=600-0014&category=NONE', 'category'],
 ]);
 
 it('asks the database as often for forty parents as for one', function (): void {

@@ -38,7 +38,7 @@ final readonly class ReplacementController
                 'new' => 'nullable|string|max:4000',
                 'from' => 'nullable|date_format:Y-m-d',
                 'product' => 'nullable|string|max:100',
-                'category' => 'nullable|integer|min:1|max:2147483647',
+                'category' => 'nullable|string|max:100',
                 'work' => 'nullable|string|max:100',
             ],
             ['old.required' => 'Name the component that goes.', 'from.date_format' => 'Write the day as 2026-11-26.'],
@@ -46,7 +46,7 @@ final readonly class ReplacementController
         $order = ChangeOrder::query()->with('items')->where('number', $number)->firstOrFail();
         $text = static fn(string $name): string => $request->string($name)->trim()->toString();
         $asked = AskedReplacement::read($order, $text('old'), $text('new'), $text('from'));
-        $filter = new UseFilter($text('product'), $text('category') === '' ? null : $request->integer('category'), $text('work'));
+        $filter = new UseFilter($text('product'), $text('category'), $text('work'));
 
         return new JsonResponse($reader->of($person, $order, $asked, $filter));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Replacing;
 
 use App\Structures\Index\StructureIndex;
+use App\Structures\Models\Category;
 use App\Structures\Models\Item;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
@@ -15,28 +16,31 @@ final readonly class UseFilter
 {
     private const BELOW = '
         WITH RECURSIVE below (id) AS (
-            SELECT id FROM categories WHERE id = ? UNION SELECT c.id FROM below JOIN categories c ON c.parent_id = below.id)
+            SELECT id FROM categories WHERE code = ? UNION SELECT c.id FROM below JOIN categories c ON c.parent_id = below.id)
         SELECT i.id FROM items i JOIN below ON below.id = i.category_id WHERE i.id = ANY (?::bigint[])';
 
     /**
      * @param  string  $product  number; empty: all
-     * @param  ?int  $category  id; with those below it
+     * @param  string  $category  code, with those below it; empty: all
      * @param  string  $work  "engineering" or "manufacturing:Weir"; empty: all
      */
-    public function __construct(private string $product = '', private ?int $category = null, private string $work = '') {}
+    public function __construct(private string $product = '', private string $category = '', private string $work = '') {}
 
     /**
      * @param  list<UsedIn>  $uses
      * @return list<UsedIn>
      *
-     * @throws Refusal when there is no such product
+     * @throws Refusal when there is no such product or category
      */
     public function of(array $uses, Day $day): array
     {
         $items = array_values(array_unique(array_map(static fn(UsedIn $use): int => $use->item, $uses)));
         $ofProduct = $this->product === '' ? null : self::below($this->product, $day);
+        if ($this->category !== '' && !Category::query()->where('code', $this->category)->exists()) {
+            throw Refusal::at('category', "There is no category {$this->category}.");
+        }
         $ofCategory =
-            $this->category === null
+            $this->category === ''
                 ? null
                 : array_flip(array_column(DB::select(self::BELOW, [$this->category, '{' . implode(',', $items) . '}']), 'id'));
 

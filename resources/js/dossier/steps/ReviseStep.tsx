@@ -88,6 +88,13 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           ))}
       </ul>
       <AtPlants order={order.number} version={order.may.includes('plan') ? order.version : undefined} />
+      {revising && (mine || order.may.includes('plan')) && (
+        <p>
+          <Link to={`/orders/${order.number}/replace`} className="text-accent underline-offset-3 hover:underline">
+            Replace a component in all its parents
+          </Link>
+        </p>
+      )}
       {revising && (
         <>
           <Checks checks={order.checks} />

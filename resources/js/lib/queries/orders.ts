@@ -40,4 +40,18 @@ export const orders = {
       queryKey: ['orders', order, 'review'],
       queryFn: () => told(api.GET('/api/orders/{number}/review', { params: { path: { number: order } } })),
     }),
+  /** What replacing a component would do, line by line. */
+  replacement: (order: string, asked: Record<'old' | 'new' | 'from' | 'product' | 'category' | 'work', string>) =>
+    queryOptions({
+      queryKey: ['orders', order, 'replacement', asked],
+      queryFn: ({ signal }) =>
+        told(
+          api.GET('/api/orders/{number}/replacement', {
+            params: { path: { number: order }, query: asked },
+            signal,
+          }),
+        ),
+      enabled: asked.old !== '',
+      placeholderData: (before) => before,
+    }),
 };

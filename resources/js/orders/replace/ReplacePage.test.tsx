@@ -1,0 +1,130 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../../lib/api';
+import { done } from '../../testing/done';
+import { dossier, item, line, order } from '../../testing/make';
+import { Refused, server } from '../../testing/server';
+import { address, show } from '../../testing/show';
+import { ReplacePage } from './ReplacePage';
+
+const clamp = item('200-0042', 'Tube clamp', { unit: 'pc' });
+const clip = item('200-0043', 'Tube clip', { unit: 'pc' });
+const BASE = '/api/orders/ECO-00090';
+
+function row(number: string, more: Partial<Schemas['ReplacementRow']> = {}): Schemas['ReplacementRow'] {
+  return {
+    item: item(number, `Assembly ${number}`),
+    work: 'engineering',
+    before: line(60, clamp.number, { quantity: '2', unit: 'pc', key: `line of ${number}` }),
+    after: [line(60, clip.number, { quantity: '4', unit: 'pc' })],
+    fault: null,
+    beside: [],
+    named: true,
+    elsewhere: [],
+    cost: '1.20',
+    without_cost: [],
+    ...more,
+  };
+}
+
+const page = (more: Partial<Schemas['ReplacementPage']> = {}): Schemas['ReplacementPage'] => ({
+  order: 'ECO-00090',
+  order_title: 'Thicker tube',
+  state: 'revising',
+  effective_on: null,
+  old: { item: clamp, ratio: null, lead_time: 10 },
+  new: [{ item: clip, ratio: '2', lead_time: null }],
+  from: null,
+  works: ['engineering', 'manufacturing:Weir'],
+  may_replace: null,
+  may_name: true,
+  currency: 'EUR',
+  rows: [row('200-0010'), row('200-0010', { work: 'manufacturing:Weir' }), row('200-0020', { named: false })],
+  ...more,
+});
+
+async function replace(shown: Schemas['ReplacementPage'] | Refused, query = 'old=200-0042&new=200-0043:2') {
+  server
+    .on('GET /api/favourites', [])
+    .on('GET /api/categories', [])
+    .on('GET /api/exposure', { items: [], strangers: [] })
+    .on('GET /api/dossiers/ECO-00090', dossier('revise', { order: order({ state: 'revising' }) }))
+    .on(`GET ${BASE}/consequences`, {
+      lines: 0,
+      items_above: [],
+      products: [],
+      built: [],
+      without_cost: [],
+      currency: 'EUR',
+      affected: [],
+      collisions: [],
+      checks: [],
+    })
+    .on(`GET ${BASE}/replacement`, shown);
+  return show(<ReplacePage />, { at: `/orders/ECO-00090/replace?${query}`, path: '/orders/:number/replace' });
+}
+
+describe('replacing a component', () => {
+  it('shows each line now and then, with what else is to be known', async () => {
+    await replace(
+      page({
+        rows: [row('200-0020', { named: false, beside: [line(70, clip.number, { quantity: '1', unit: 'pc' })] })],
+      }),
+    );
+    const shown = await screen.findByRole('row', { name: /200-0020/ });
+    expect(within(shown).getByText('2 pc')).toBeTruthy();
+    expect(within(shown).getByText('4 pc 200-0043')).toBeTruthy();
+    expect(shown.textContent).toContain('200-0043 stands there already: find 70, 1 pc');
+    expect(shown.textContent).toContain('Will be named on ECO-00090');
+    expect(screen.getByText('△ Lead time not known')).toBeTruthy();
+  });
+
+  it('replaces all that fits but what was left out, and is undone', async () => {
+    const user = await replace(
+      page({ rows: [row('200-0010'), row('200-0020'), row('200-0030', { fault: '1.5 pc: used whole.', after: [] })] }),
+    );
+    await user.click(await screen.findByRole('checkbox', { name: /Replace in 200-0020/ }));
+    expect(screen.getByRole<HTMLInputElement>('checkbox', { name: /200-0030/ }).disabled).toBe(true);
+    expect(screen.getByText(', 1 cannot be replaced so')).toBeTruthy();
+    server.on(`POST ${BASE}/replacement`, { number: 'ECO-00090', stroke: 'stroke-1' });
+    await user.click(screen.getByRole('button', { name: 'Replace in 1 line' }));
+    await screen.findByText(/Replaced in 1 line of 1 item/);
+    expect(server.asked(`POST ${BASE}/replacement`).map((call) => call.body)).toEqual([
+      {
+        old: '200-0042',
+        new: '200-0043:2',
+        from: '',
+        lines: [{ item: '200-0010', work: 'engineering', line: 'line of 200-0010' }],
+      },
+    ]);
+    server.on(`POST ${BASE}/strokes/stroke-1/undo`, done('ECO-00090'));
+    await user.click(screen.getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(screen.queryByText(/Replaced in/)).toBeNull());
+  });
+
+  it('keeps what is asked in the address', async () => {
+    const user = await replace(page());
+    await user.click(await screen.findByRole('button', { name: 'Remove 200-0043' }));
+    await waitFor(() => expect(address()).not.toContain('new='));
+    expect(await screen.findByRole('button', { name: 'Remove in 3 lines' })).toBeTruthy();
+  });
+
+  it('says at its field what is wrong, and offers nothing', async () => {
+    await replace(new Refused(422, 'No.', { new: ['There is no item 200-0043.'] }));
+    expect(await screen.findByText(/There is no item 200-0043/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Replace in/ })).toBeNull();
+  });
+
+  it('lets who may not name items choose only what is on the order', async () => {
+    await replace(page({ may_name: false }));
+    expect(await screen.findByRole('button', { name: 'Replace in 2 lines' })).toBeTruthy();
+    expect(screen.getByText(/1 in items not on ECO-00090/)).toBeTruthy();
+  });
+
+  it('tells who cannot do it why', async () => {
+    await replace(page({ may_replace: 'ECO-00090 names another person to edit.' }));
+    expect(await screen.findByText('ECO-00090 names another person to edit.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Replace in/ })).toBeNull();
+    expect(screen.queryByRole('checkbox')).toBeNull();
+  });
+});
