@@ -12,3 +12,6 @@ use Illuminate\Support\Facades\Route;
 Route::get('/changes', [ChangeController::class, 'index']);
 Route::get('/dossiers/{number}', [ChangeController::class, 'show']);
 Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])->middleware(Ability::RaiseOrder->gate());
+Route::post('/orders', [RaiseOrderController::class, 'raise'])->middleware(Ability::RaiseOrder->gate());
+Route::put('/orders/{number}/requests/{request}', [RaiseOrderController::class, 'add'])->middleware(Ability::PlanOrder->gate());
+Route::delete('/orders/{number}/requests/{request}', [RaiseOrderController::class, 'takeOut'])->middleware(Ability::PlanOrder->gate());

@@ -152,6 +152,7 @@ function ranked(asked: string, items: Schemas['ItemRow'][], changes: Schemas['Ch
 /** The pages there are for this person. */
 function usePages(): Entry[] {
   const mayRaise = useMay('raise_request');
+  const mayOrder = useMay('raise_order');
   const mayReport = useMay('report_problem');
   const mayAdd = useMay('add_item');
   const mayImport = useMay('import_data');
@@ -165,6 +166,7 @@ function usePages(): Entry[] {
     ['/compare', 'Compare structures', true],
     ['/reports/new', 'Report a problem', mayReport],
     ['/requests/new', 'Raise a change request', mayRaise],
+    ['/orders/new', 'Raise a change order', mayOrder],
     ['/items/new', 'New item', mayAdd],
     ['/import', 'Import items and structures', mayImport],
     ['/set-up/categories', 'Set up categories and numbers', maySetUp],

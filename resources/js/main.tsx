@@ -70,6 +70,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./requests/NewRequestPage')).NewRequestPage }),
   },
   {
+    path: 'orders/new',
+    lazy: async () => ({ Component: (await import('./dossier/NewOrderPage')).NewOrderPage }),
+  },
+  {
     path: 'changes/:number',
     lazy: async () => ({ Component: (await import('./dossier/DossierPage')).DossierPage }),
   },

@@ -231,6 +231,8 @@ final class Records
                 '/reports?show=all',
                 '/reports/new',
                 '/requests/new',
+                '/orders/new',
+                '/orders/new?items=200-0040',
                 '/meeting',
                 '/compare',
                 '/compare?left=210-0100&right=210-0101',

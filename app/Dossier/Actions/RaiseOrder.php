@@ -4,91 +4,82 @@ declare(strict_types=1);
 
 namespace App\Dossier\Actions;
 
-use App\CutIn\Models\CutIn;
-use App\Days\Today;
+use App\Dossier\CarriedOver;
 use App\Dossier\Events\OrderRaised;
-use App\Dossier\Events\RequestOrdered;
-use App\Economics\Figures;
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
-use App\Structures\Models\StructureLine;
+use App\Structures\NamedItems;
+use App\Vocabulary\Priority;
 use Carbon\CarbonImmutable;
-use Orthotaxis\Core\Change\Disposition;
-use Orthotaxis\Core\Change\Outcome;
-use Orthotaxis\Core\Change\RequestState;
-use Orthotaxis\Core\Impact\SupplyKind;
-use Orthotaxis\Core\Quantity\Money;
+use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Refusal;
 
-/** Turns an approved request into an order. Everything is carried over; nothing is typed again. */
+/** Raises an order: of one or several approved requests, from which everything is carried over, or directly for a small matter. */
 final readonly class RaiseOrder
 {
     public function __construct(private NumberRange $numbers, private Ledger $ledger) {}
 
     public function from(Person $by, string $number): ChangeOrder
     {
-        return $this->ledger->together(function () use ($by, $number): ChangeOrder {
-            $request = ChangeRequest::hold($number);
-            if (!$request->state->mayBecome(RequestState::Ordered)) {
-                throw Refusal::at(
-                    'request',
-                    $request->state === RequestState::Ordered
-                        ? 'This request has an order already.'
-                        : 'Only an approved request becomes an order.',
-                );
-            }
+        $request = ChangeRequest::query()->where('number', $number)->firstOrFail();
+
+        return $this->raise($by, $request->title, '', Priority::from($request->priority), [], [$number]);
+    }
+
+    /**
+     * @param  string  $description  what it is about and why; what requests say comes after it
+     * @param  list<string>  $items  numbers, besides those that the requests name
+     * @param  list<string>  $requests  numbers
+     *
+     * @throws Refusal when an item or a request is none that can be meant
+     */
+    public function raise(Person $by, string $title, string $description, Priority $priority, array $items, array $requests): ChangeOrder
+    {
+        return $this->ledger->together(function () use ($by, $title, $description, $priority, $items, $requests): ChangeOrder {
+            $held = self::hold($requests);
+            $ids = NamedItems::ids($items);
             $order = ChangeOrder::query()->create([
                 'number' => $this->numbers->next('order'),
-                'title' => $request->title,
-                'description' => trim($request->description . "\n\n" . $request->finding),
-                'priority' => $request->priority,
-                // The day chosen while the request was assessed is carried over; it may have passed meanwhile.
-                'effective_on' => self::chosenDay($request),
+                'title' => $title,
+                'description' => $description,
+                'priority' => $priority->value,
                 'author_id' => $by->id,
                 'raised_at' => CarbonImmutable::now(),
             ]);
-            $order->requests()->attach($request->id);
-            $request->load('items.released');
-            $withLines = StructureLine::query()
-                ->whereIn('content_id', $request->items->map(static fn(Item $item): ?int => $item->released?->id)->filter())
-                ->distinct()
-                ->pluck('content_id')
-                ->flip();
-            $figures = Figures::of($request);
-            $order->items()->createMany(
-                $request->items->map(
-                    static fn(Item $item): array => [
-                        'item_id' => $item->id,
-                        'disposition' => self::disposition($figures, $item),
-                        // What has a structure, or no release yet, is proposed for a new revision; the coordinator decides.
-                        'outcome' => $item->released === null || $withLines->has($item->released->id) ? Outcome::Revise : Outcome::Keep,
-                    ],
-                ),
-            );
-            $request->update(['state' => RequestState::Ordered, 'version' => $request->version + 1]);
-            event(new OrderRaised($by->login, $order->number, $number));
-            event(new RequestOrdered($by->login, $number, $order->number));
+            $named = Item::query()->with('released')->whereIn('id', $ids)->orderBy('number')->get();
+            $withLines = CarriedOver::withLines($named);
+            $order
+                ->items()
+                ->createMany(
+                    $named->map(
+                        static fn(Item $item): array => ['item_id' => $item->id, 'outcome' => CarriedOver::outcome($item, $withLines)],
+                    ),
+                );
+            event(new OrderRaised($by->login, $order->number, $requests));
+            foreach ($held as $request) {
+                CarriedOver::into($by, $order, $request);
+            }
+            $order->save();
 
             return $order->refresh();
         });
     }
 
-    /** What was said of the stock while the request was assessed, or is usual in the category; undecided where it is neither. */
-    private static function disposition(Figures $figures, Item $item): ?Disposition
+    /**
+     * All in one order, so that two who raise at once take turns.
+     *
+     * @param  list<string>  $numbers
+     * @return Collection<int, ChangeRequest>
+     */
+    private static function hold(array $numbers): Collection
     {
-        [$cost, $from] = $figures->disposition($item, SupplyKind::Stock, Money::zero());
+        $held = ChangeRequest::query()->whereIn('number', $numbers)->orderBy('id')->lockForUpdate()->get();
+        $unknown = array_diff($numbers, $held->pluck('number')->all());
 
-        return $from === 'usual' ? null : $cost->disposition;
-    }
-
-    private static function chosenDay(ChangeRequest $request): ?string
-    {
-        $on = CutIn::query()->where('request_id', $request->id)->orderByDesc('id')->value('chosen_on');
-
-        return is_string($on) && $on >= (string) Today::day() ? $on : null;
+        return $unknown === [] ? $held : throw Refusal::at('requests', 'There is no request ' . implode(', ', $unknown) . '.');
     }
 }

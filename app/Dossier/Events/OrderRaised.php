@@ -6,12 +6,13 @@ namespace App\Dossier\Events;
 
 use App\Ledger\Deed;
 
-/** An order is made of an approved request. */
+/** An order is made of approved requests, or of none. */
 final readonly class OrderRaised extends Deed
 {
     public const NAME = 'order.raised';
 
-    public function __construct(string $by, string $of, public string $request)
+    /** @param  list<string>  $requests  numbers */
+    public function __construct(string $by, string $of, public array $requests)
     {
         parent::__construct($by, $of);
     }

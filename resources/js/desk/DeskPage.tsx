@@ -62,6 +62,7 @@ export function DeskPage() {
   const me = useMe();
   const navigate = useNavigate();
   const mayRaise = useMay('raise_request');
+  const mayOrder = useMay('raise_order');
   const desk = useQuery(queries.desk());
   return (
     <Page
@@ -81,6 +82,11 @@ export function DeskPage() {
                 Raise a change request
               </Link>
             </>
+          )}
+          {mayOrder && (
+            <Link to="/orders/new" className="text-accent underline-offset-3 hover:underline">
+              Raise a change order
+            </Link>
           )}
         </span>
       }

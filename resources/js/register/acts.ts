@@ -43,6 +43,7 @@ export const acts: Record<string, string> = {
   'order.opened': 'Opened for revision',
   'order.planned': 'Order planned',
   'order.raised': 'Order created',
+  'order.request_taken_out': 'Request taken out of the order',
   'order.released': 'Order released',
   'order.sent_back': 'Sent back',
   'order.sent_to_review': 'Sent to review',

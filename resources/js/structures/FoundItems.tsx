@@ -12,6 +12,7 @@ import { itemColumns } from './itemColumns';
 export function FoundItems({ filters }: { filters: Record<string, string> }) {
   const navigate = useNavigate();
   const mayRaise = useMay('raise_request');
+  const mayOrder = useMay('raise_order');
   const found = usePaged(queries.items(filters));
   const { words = '' } = filters;
   return (
@@ -37,6 +38,14 @@ export function FoundItems({ filters }: { filters: Record<string, string> }) {
                     to={`/requests/new?items=${chosen.map(({ number }) => number).join(',')}`}
                   >
                     Raise a change request
+                  </Link>
+                )}
+                {mayOrder && (
+                  <Link
+                    className="target text-accent underline-offset-3 hover:underline"
+                    to={`/orders/new?items=${chosen.map(({ number }) => number).join(',')}`}
+                  >
+                    Raise a change order
                   </Link>
                 )}
                 {chosen.length === 2 && (

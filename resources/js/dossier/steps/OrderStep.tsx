@@ -1,4 +1,4 @@
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, told, type Schemas } from '../../lib/api';
 import { useMay } from '../../lib/session';
 import { touches } from '../../lib/touches';
@@ -7,12 +7,17 @@ import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { OrderItems } from '../../orders/OrderItems';
 import { OrderPlan } from '../../orders/OrderPlan';
+import { OrderRequests } from '../OrderRequests';
 import { WithdrawOrder } from '../../orders/WithdrawOrder';
 
 /** What the order names: items, disposition, date, who edits and who signs. */
 export function OrderStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
-  return order === null ? <RaiseOrder request={dossier.requests[0]} /> : <Planned order={order} />;
+  return order === null ? (
+    <RaiseOrder request={dossier.requests[0]} />
+  ) : (
+    <Planned order={order} requests={dossier.requests} />
+  );
 }
 
 function RaiseOrder({ request }: { request: Schemas['RequestData'] | undefined }) {
@@ -29,14 +34,19 @@ function RaiseOrder({ request }: { request: Schemas['RequestData'] | undefined }
     <div className="space-y-2">
       <p>Title, description, finding and affected items are carried over; nothing is typed again.</p>
       <ProblemNotice problem={raise.error} />
-      <Button look="main" busy={raise.isPending} onClick={() => raise.mutate(request.number)}>
-        Turn into an order
-      </Button>
+      <div className="flex items-center gap-4">
+        <Button look="main" busy={raise.isPending} onClick={() => raise.mutate(request.number)}>
+          Turn into an order
+        </Button>
+        <Link to={`/orders/new?requests=${request.number}`} className="text-accent underline-offset-3 hover:underline">
+          Order with other requests
+        </Link>
+      </div>
     </div>
   );
 }
 
-function Planned({ order }: { order: Schemas['OrderData'] }) {
+function Planned({ order, requests }: { order: Schemas['OrderData']; requests: Schemas['RequestData'][] }) {
   const mayPlan = order.may.includes('plan');
   const editable = mayPlan && (order.state === 'planning' || order.state === 'revising');
   const open = useAct(touches.order, () =>
@@ -51,6 +61,7 @@ function Planned({ order }: { order: Schemas['OrderData'] }) {
   return (
     <div className="space-y-4">
       <OrderPlan key={order.version} order={order} editable={editable} />
+      {order.state === 'planning' && mayPlan && <OrderRequests order={order} requests={requests} />}
       <OrderItems order={order} editable={editable} />
       {order.state === 'planning' && mayPlan && (
         <div className="space-y-2">
