@@ -6,6 +6,7 @@ use App\Http\RouteId;
 use App\Orders\Http\AdoptionController;
 use App\Orders\Http\FollowUpController;
 use App\Orders\Http\OrderController;
+use App\Orders\Http\OrderItemsController;
 use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
@@ -25,6 +26,14 @@ Route::controller(OrderController::class)
         Route::post('/opening', 'open')->middleware(Ability::PlanOrder->gate());
         Route::post('/review', 'submit')->middleware(Ability::SubmitOrder->gate());
         Route::post('/withdrawal', 'withdraw')->middleware(Ability::PlanOrder->gate());
+    });
+
+Route::controller(OrderItemsController::class)
+    ->prefix('orders/{number}')
+    ->group(static function (): void {
+        Route::get('/pulled-items', 'pulled');
+        Route::post('/items', 'put')->middleware(Ability::PlanOrder->gate());
+        Route::delete('/items', 'takeOff')->middleware(Ability::PlanOrder->gate());
     });
 
 Route::controller(ReviewController::class)

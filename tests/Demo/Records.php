@@ -155,6 +155,12 @@ final class Records
             'api/orders/{number}/data' => $each($of('order'), 'orders/@/data'),
             'api/orders/{number}/items/{item}/data' => $pairs($of('changing item'), 'orders/@order/items/@item/data'),
             'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
+            'api/orders/{number}/pulled-items' => $each(
+                $of('order'),
+                'orders/@/pulled-items?item=200-0010&way=above',
+                'orders/@/pulled-items?item=200-0010&way=below',
+                'orders/@/pulled-items?item=200-0010&way=documents',
+            ),
             'api/orders/{number}/replacement' => $each(
                 $of('order'),
                 'orders/@/replacement?old=230-0020&new=230-0021',

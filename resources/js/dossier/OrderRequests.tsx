@@ -57,6 +57,7 @@ export function OrderRequests({ order, requests }: Props) {
       <ChangePicker
         className="w-96"
         label="Add an approved request"
+        placeholder="Add an approved request"
         types={['request']}
         fits={(one) => one.state === 'approved'}
         onPick={(one) => add.mutate(one.number)}

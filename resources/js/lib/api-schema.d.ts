@@ -1060,6 +1060,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nameItems"];
+        delete: operations["takeItemsOff"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/pulled-items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pulledItems"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/redline": {
         parameters: {
             query?: never;
@@ -3421,6 +3453,12 @@ export interface components {
             title: string;
             difference: string;
         };
+        /** @description An item that can go onto an order together with others. */
+        PulledItem: {
+            item: components["schemas"]["ItemRow"];
+            /** @description whether the order names it already */
+            named: boolean;
+        };
         /** @description Where one affected item is used. */
         ReachOfItem: {
             item: string;
@@ -3550,6 +3588,21 @@ export interface components {
                 };
             }[];
             seen: number;
+        };
+        OrderItemsRequest: {
+            /** @description Many items of an order, and what becomes of them. */
+            items: string[];
+            /**
+             * @description left out: what each has
+             * @enum {string|null}
+             */
+            outcome?: "revise" | "build" | "data" | "keep" | null;
+            /**
+             * @description left out: what each has
+             * @enum {string|null}
+             */
+            disposition?: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
+            version: number;
         };
         OrderPlan: {
             /** @description What is set on an order; what is left out stays as it is. */
@@ -7054,6 +7107,110 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    nameItems: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderItemsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeItemsOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderItemsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pulledItems: {
+        parameters: {
+            query?: {
+                item?: string;
+                way?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PulledItem"][];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -59,4 +59,67 @@ describe('the items of an order', () => {
       expect(server.asked('DELETE /api/orders/ECO-00090/items/200-0040')[0]?.body).toEqual({ version: 4 }),
     );
   });
+
+  it('are decided on and removed many at once', async () => {
+    const user = await show(<OrderItems order={order([on(tube), on(head)])} editable />);
+    server
+      .on('POST /api/orders/ECO-00090/items', done('ECO-00090'))
+      .on('DELETE /api/orders/ECO-00090/items', done('ECO-00090'));
+    await user.click(screen.getByRole('checkbox', { name: 'Select all 2' }));
+    await choose(user, 'Existing stock of all selected', 'Scrap');
+    await waitFor(() =>
+      expect(server.asked('POST /api/orders/ECO-00090/items')[0]?.body).toEqual({
+        items: ['200-0040', '200-0010'],
+        disposition: 'scrap',
+        version: 4,
+      }),
+    );
+    await user.click(screen.getByRole('button', { name: 'Remove 2' }));
+    await waitFor(() =>
+      expect(server.asked('DELETE /api/orders/ECO-00090/items')[0]?.body).toMatchObject({
+        items: ['200-0040', '200-0010'],
+      }),
+    );
+  });
+
+  it('are pasted as a list, and what is wrong in it is told; nothing of it is dropped', async () => {
+    const user = await show(<OrderItems order={order([on(tube)])} editable />);
+    await user.click(screen.getByText('Add several items'));
+    const list = screen.getByLabelText<HTMLTextAreaElement>('Item numbers');
+    await user.click(list);
+    await user.paste('200-0010\n200-0420, 200-0010');
+    server.on(
+      'POST /api/orders/ECO-00090/items',
+      new Refused(422, 'No.', { 'items.1': ['There is no item 200-0420. Is it 200-0042?'] }),
+    );
+    await user.click(screen.getByRole('button', { name: 'Add 2 items' }));
+    expect(await screen.findByText(/Is it 200-0042/)).toBeTruthy();
+    expect(list.value).toContain('200-0420');
+    server.on('POST /api/orders/ECO-00090/items', done('ECO-00090'));
+    await user.click(screen.getByRole('button', { name: 'Add 2 items' }));
+    await waitFor(() => expect(list.value).toBe(''));
+    expect(server.asked('POST /api/orders/ECO-00090/items')[1]?.body).toEqual({
+      items: ['200-0010', '200-0420'],
+      version: 4,
+    });
+  });
+
+  it('are pulled in by how they stand to one', async () => {
+    const user = await show(<OrderItems order={order([on(tube)])} editable />);
+    server
+      .on('GET /api/items', [tube])
+      .on('GET /api/orders/ECO-00090/pulled-items', [
+        { item: head, named: false },
+        { item: tube, named: true },
+      ])
+      .on('POST /api/orders/ECO-00090/items', done('ECO-00090'));
+    await user.click(screen.getByText('Add several items'));
+    await user.type(screen.getByRole('combobox', { name: 'Item to pull in from' }), 'tube');
+    await user.click(await screen.findByRole('option'));
+    expect(await screen.findByText(/of which 1 are on the order already/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Add 1 item' }));
+    await waitFor(() =>
+      expect(server.asked('POST /api/orders/ECO-00090/items')[0]?.body).toMatchObject({ items: ['200-0010'] }),
+    );
+  });
 });

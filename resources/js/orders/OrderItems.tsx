@@ -2,7 +2,9 @@ import { api, told, type Schemas } from '../lib/api';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useOrderVersion } from '../lib/useOrderVersion';
+import { count } from '../lib/format';
 import { dispositions, outcomes } from '../lib/words';
+import { AddItems } from './AddItems';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ItemPicker } from '../ui/ItemPicker';
@@ -54,6 +56,30 @@ export function OrderItems({ order, editable }: Props) {
         api.DELETE('/api/orders/{number}/items/{item}', {
           params: { path: { number: order.number, item } },
           body: { version: version() },
+        }),
+      ),
+    undefined,
+    order.number,
+  );
+  const many = useAct(
+    touches.order,
+    (set: { items: string[]; outcome?: Put['outcome']; disposition?: NonNullable<Put['disposition']> }) =>
+      told(
+        api.POST('/api/orders/{number}/items', {
+          params: { path: { number: order.number } },
+          body: { ...set, version: version() },
+        }),
+      ),
+    undefined,
+    order.number,
+  );
+  const takeOffMany = useAct(
+    touches.order,
+    (items: string[]) =>
+      told(
+        api.DELETE('/api/orders/{number}/items', {
+          params: { path: { number: order.number } },
+          body: { items, version: version() },
         }),
       ),
     undefined,
@@ -155,14 +181,55 @@ export function OrderItems({ order, editable }: Props) {
         columns={columns}
         keyOf={(row) => row.item.number}
         empty="No item is on the order. Add one below."
+        {...(editable && order.items.length > 1
+          ? {
+              acts: (rows: OrderItem[], clear: () => void) => {
+                const items = rows.map((row) => row.item.number);
+                return (
+                  <>
+                    <span className="w-44">
+                      <Select<Put['outcome']>
+                        aria-label="Outcome of all selected"
+                        value=""
+                        placeholder="Set outcome"
+                        onChange={(outcome) => many.mutate({ items, outcome })}
+                        options={outcomes}
+                      />
+                    </span>
+                    <span className="w-44">
+                      <Select<NonNullable<Put['disposition']>>
+                        aria-label="Existing stock of all selected"
+                        value=""
+                        placeholder="Set existing stock"
+                        onChange={(disposition) => many.mutate({ items, disposition })}
+                        options={dispositions}
+                      />
+                    </span>
+                    <Button look="quiet" onClick={() => takeOffMany.mutate(items, { onSuccess: clear })}>
+                      Remove {count(items.length)}
+                    </Button>
+                  </>
+                );
+              },
+              caption: `${count(order.items.length)} items`,
+            }
+          : {})}
       />
-      <ProblemNotice problem={put.error ?? takeOff.error} />
+      <ProblemNotice problem={put.error ?? takeOff.error ?? takeOffMany.error} />
       {editable && (
         <ItemPicker
           className="w-80"
           label="Add an affected item"
           placeholder="Add an affected item"
           onPick={(item) => put.mutate({ item: item.number, outcome: 'revise', disposition: null })}
+        />
+      )}
+      {editable && (
+        <AddItems
+          order={order.number}
+          busy={many.isPending}
+          problem={many.error}
+          onAdd={(items) => many.mutateAsync({ items })}
         />
       )}
     </div>

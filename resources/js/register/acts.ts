@@ -32,6 +32,7 @@ export const acts: Record<string, string> = {
   'meeting.arranged': 'Meeting arranged',
   'order.edited_together': 'Several items edited together',
   'order.items_named': 'Items named',
+  'order.items_taken_off': 'Affected items removed',
   'order.stroke_redone': 'Edits of several items redone',
   'order.stroke_undone': 'Edits of several items undone',
   'order.closed': 'Order closed',

@@ -13,6 +13,7 @@ interface Props {
   fits?: (change: Change) => boolean;
   onPick: (change: Change) => void;
   invalid?: boolean;
+  placeholder?: string;
   className?: string;
 }
 

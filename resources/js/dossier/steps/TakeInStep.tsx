@@ -12,7 +12,12 @@ import { ChangeNumber } from '../../ui/Num';
 /** What was asked for, by whom and why. */
 export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   if (dossier.requests.length === 0)
-    return <p className="text-soft">The order was raised directly, without a request.</p>;
+    return (
+      <>
+        <p className="text-soft">The order was raised directly, without a request.</p>
+        <p className="max-w-3xl whitespace-pre-line">{dossier.order?.description}</p>
+      </>
+    );
   return (
     <div className="space-y-5">
       {dossier.requests.map((request) => (

@@ -54,4 +54,13 @@ export const orders = {
       enabled: asked.old !== '',
       placeholderData: (before) => before,
     }),
+  /** What stands above, below or beside an item, to go onto an order together. */
+  pulledItems: (order: string, item: string, way: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'pulled', item, way],
+      queryFn: () =>
+        told(
+          api.GET('/api/orders/{number}/pulled-items', { params: { path: { number: order }, query: { item, way } } }),
+        ),
+    }),
 };

@@ -1,0 +1,125 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { ApiProblem } from '../lib/api';
+import { count } from '../lib/format';
+import { queries } from '../lib/queries';
+import { Button } from '../ui/Button';
+import { Details } from '../ui/Details';
+import { Field } from '../ui/Field';
+import { TextArea } from '../ui/Input';
+import { ItemPicker } from '../ui/ItemPicker';
+import { Loading } from '../ui/Loading';
+import { ProblemNotice } from '../ui/Notice';
+import { ItemNumber } from '../ui/Num';
+import { Select } from '../ui/Select';
+
+export const ways = {
+  parents: 'Direct parents of',
+  above: 'All assemblies above',
+  components: 'Direct components of',
+  below: 'Everything below',
+  documents: 'Drawings and documents of',
+} as const;
+
+interface Props {
+  order: string;
+  busy: boolean;
+  problem: ApiProblem | null;
+  /** Names them on the order; resolves when that is done. */
+  onAdd: (numbers: string[]) => Promise<unknown>;
+}
+
+const numbersOf = (text: string) => [...new Set(text.split(/[\s,;]+/).filter((part) => part !== ''))];
+
+/** Names many items at once: a pasted list of numbers, or what stands above, below or beside an item. */
+export function AddItems({ order, busy, problem, onAdd }: Props) {
+  const [text, setText] = useState('');
+  const numbers = numbersOf(text);
+  const [way, setWay] = useState<keyof typeof ways>('parents');
+  const [item, setItem] = useState('');
+  // What could not be named so is told by its place in the list: by its number here.
+  const shown = Object.keys(problem?.errors ?? {}).filter((place) => place.startsWith('items.'));
+  return (
+    <Details summary="Add several items">
+      <div className="mt-2 grid max-w-5xl gap-8 md:grid-cols-2">
+        <section aria-label="List of item numbers" className="space-y-2">
+          <Field label="Item numbers" hint="Pasted from a list: one a line, or with commas between">
+            <TextArea rows={5} value={text} onChange={(event) => setText(event.target.value)} />
+          </Field>
+          <Button
+            disabled={numbers.length === 0}
+            busy={busy}
+            onClick={() =>
+              void onAdd(numbers).then(
+                () => setText(''),
+                () => undefined,
+              )
+            }
+          >
+            Add {count(numbers.length)} {numbers.length === 1 ? 'item' : 'items'}
+          </Button>
+        </section>
+        <section aria-label="Pull in" className="space-y-2">
+          <div className="grid grid-cols-2 gap-2">
+            <Field label="Pull in">
+              <Select value={way} onChange={setWay} options={ways} />
+            </Field>
+            <div>
+              <span className="mb-0.5 block text-sm font-medium text-soft">Item</span>
+              <ItemPicker label="Item to pull in from" onPick={(one) => setItem(one.number)} />
+            </div>
+          </div>
+          {item !== '' && <Pulled order={order} item={item} way={way} busy={busy} onAdd={onAdd} />}
+        </section>
+      </div>
+      <div className="mt-2">
+        <ProblemNotice problem={problem} shown={shown} />
+        {shown.length > 0 && (
+          <ul className="text-sm text-alarm" role="alert">
+            {shown.map((place) => (
+              <li key={place}>▸ {problem?.at(place)}</li>
+            ))}
+          </ul>
+        )}
+      </div>
+    </Details>
+  );
+}
+
+function Pulled({ order, item, way, busy, onAdd }: Omit<Props, 'problem'> & { item: string; way: keyof typeof ways }) {
+  const pulled = useQuery(queries.pulledItems(order, item, way));
+  return (
+    <Loading query={pulled}>
+      {(rows) => {
+        const fresh = rows.filter(({ named }) => !named);
+        return (
+          <div className="space-y-2">
+            <p className="text-sm">
+              {ways[way]} <ItemNumber number={item} />: {count(rows.length)}
+              {rows.length > fresh.length && `, of which ${count(rows.length - fresh.length)} are on the order already`}
+            </p>
+            <ul className="max-h-40 overflow-auto text-sm">
+              {fresh.map(({ item: one }) => (
+                <li key={one.number}>
+                  <ItemNumber number={one.number} /> {one.title}
+                </li>
+              ))}
+            </ul>
+            <Button
+              disabled={fresh.length === 0}
+              busy={busy}
+              onClick={() =>
+                void onAdd(fresh.map(({ item: one }) => one.number)).then(
+                  () => undefined,
+                  () => undefined,
+                )
+              }
+            >
+              Add {count(fresh.length)} {fresh.length === 1 ? 'item' : 'items'}
+            </Button>
+          </div>
+        );
+      }}
+    </Loading>
+  );
+}
