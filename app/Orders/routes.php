@@ -11,6 +11,7 @@ use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
 use App\Orders\Http\WorkController;
+use App\Orders\Http\WorksheetController;
 use App\People\Ability;
 use App\Reading\ReadInWorker;
 use Illuminate\Support\Facades\Route;
@@ -61,6 +62,14 @@ Route::controller(ReplacementController::class)
         // The editor of the order, or who plans it.
         Route::post('/replacement', 'replace')->middleware(Ability::ReplaceComponent->gate());
         Route::post('/strokes/{stroke}/undo', 'undo')->whereUuid('stroke')->middleware(Ability::ReplaceComponent->gate());
+    });
+Route::controller(WorksheetController::class)
+    ->prefix('orders/{number}')
+    ->group(static function (): void {
+        Route::get('/worksheet', 'show');
+        Route::post('/worksheet', 'edit')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
     });
 Route::controller(FollowUpController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}/follow-up')

@@ -155,6 +155,7 @@ final class Records
             'api/orders/{number}/data' => $each($of('order'), 'orders/@/data'),
             'api/orders/{number}/items/{item}/data' => $pairs($of('changing item'), 'orders/@order/items/@item/data'),
             'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
+            'api/orders/{number}/worksheet' => $each($of('order'), 'orders/@/worksheet'),
             'api/orders/{number}/pulled-items' => $each(
                 $of('order'),
                 'orders/@/pulled-items?item=200-0010&way=above',
@@ -222,7 +223,7 @@ final class Records
                 '/changes/@/reach?as=picture',
                 '/changes/@/cut-in',
             ),
-            'order' => $of('/changes/@', '/orders/@/review', '/orders/@/replace?old=230-0020&new=230-0021:2'),
+            'order' => $of('/changes/@', '/orders/@/review', '/orders/@/worksheet', '/orders/@/replace?old=230-0020&new=230-0021:2'),
             'revised item' => $of('/orders/@order/revise/@item'),
             'changing item' => $of('/orders/@order/data/@item'),
             'built item' => $of('/orders/@order/build/@item/@plant'),

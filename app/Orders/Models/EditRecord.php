@@ -30,6 +30,7 @@ use Orthotaxis\Core\Structure\LineField;
  * @property ?CarbonImmutable $withdrawn_at
  * @property ?CarbonImmutable $discarded_at
  * @property-read Person $author
+ * @property-read WorkRecord $work
  */
 final class EditRecord extends Model
 {
@@ -43,6 +44,12 @@ final class EditRecord extends Model
         'withdrawn_at' => 'immutable_datetime',
         'discarded_at' => 'immutable_datetime',
     ];
+
+    /** @return BelongsTo<WorkRecord, $this> */
+    public function work(): BelongsTo
+    {
+        return $this->belongsTo(WorkRecord::class, 'work_id');
+    }
 
     /** @return BelongsTo<Person, $this> */
     public function author(): BelongsTo

@@ -1332,6 +1332,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/worksheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["worksheet"];
+        put?: never;
+        post: operations["editWorksheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoLast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoLast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/favourites": {
         parameters: {
             query?: never;
@@ -3635,6 +3683,27 @@ export interface components {
             password: string;
             digest: string;
         };
+        WorksheetEdits: {
+            edits: {
+                /** @description Edits of lines of many subjects of an order, made together or not at all. Fields are text, as typed. */
+                item: string;
+                /** @description "engineering", "manufacturing:Weir" */
+                work: string;
+                /** @enum {string} */
+                operation: "add" | "remove" | "replace" | "change";
+                /** @description empty: a new one */
+                line: string;
+                fields: {
+                    [key: string]: string;
+                };
+            }[];
+            /** @description the number of the newest edit on screen, of each subject that is edited */
+            seen: {
+                item: string;
+                work: string;
+                seen: number;
+            }[];
+        };
         /** @description What goes or comes in a replacement. */
         ReplacedItem: {
             item: components["schemas"]["ItemRow"];
@@ -3677,6 +3746,50 @@ export interface components {
             /** @description what one of the parent costs more once all of it holds */
             cost: string;
             without_cost: string[];
+        };
+        /** @description What an item in the worksheet is called. */
+        NamedComponent: {
+            number: string;
+            title: string;
+            unit: string;
+        };
+        /** @description All lines of all subjects of an order. */
+        WorksheetPage: {
+            order: string;
+            order_title: string;
+            state: string;
+            /** @description whether the order is not released yet */
+            is_open: boolean;
+            /** @description whether you may edit it now */
+            may_edit: boolean;
+            can_undo: boolean;
+            can_redo: boolean;
+            subjects: components["schemas"]["WorksheetSubject"][];
+            items: components["schemas"]["NamedComponent"][];
+            rows: components["schemas"]["WorksheetRow"][];
+        };
+        /** @description One line of the worksheet. There may be tens of thousands: what is the same before and after is told once. */
+        WorksheetRow: {
+            /** @description place in the list of subjects */
+            subject: number;
+            /** @enum {string} */
+            mark: "added" | "removed" | "replaced" | "changed" | "renumbered" | "unchanged";
+            /** @description as it is to be; as it was where it is removed */
+            line: components["schemas"]["LineRow"];
+            before: components["schemas"]["LineRow"] | null;
+            fields: string[];
+            edited_by: string | null;
+            edited_at: string | null;
+        };
+        /** @description A subject whose lines stand in the worksheet. */
+        WorksheetSubject: {
+            item: string;
+            /** @description "engineering", "manufacturing:Weir" */
+            work: string;
+            /** @description the number of its newest edit */
+            seen: number;
+            /** @description whether another order has released it since it was begun here */
+            moved_on: boolean;
         };
         /** @description A kept page. */
         FavouriteRow: {
@@ -7795,6 +7908,134 @@ export interface operations {
                 "application/json": components["schemas"]["Chosen"];
             };
         };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    worksheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorksheetPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    editWorksheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorksheetEdits"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrokeDone"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoLast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redoLast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description As asked. */
             200: {

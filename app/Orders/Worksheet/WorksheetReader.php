@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Worksheet;
+
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\EditRecord;
+use App\Orders\OrderAct;
+use App\Orders\OrderPolicy;
+use App\Orders\Worksheet\Data\NamedComponent;
+use App\Orders\Worksheet\Data\WorksheetPage;
+use App\Orders\Worksheet\Data\WorksheetRow;
+use App\Orders\Worksheet\Data\WorksheetSubject;
+use App\People\Models\Person;
+use App\Structures\Models\Item;
+use Orthotaxis\Core\Change\OrderState;
+
+/** Puts the lines of all subjects of an order into one table, each as it was and as it is to be. */
+final readonly class WorksheetReader
+{
+    public function __construct(private SubjectsOfOrder $subjects) {}
+
+    public function of(Person $by, ChangeOrder $order): WorksheetPage
+    {
+        $subjects = $this->subjects->of($order);
+        $rows = $numbers = $shown = [];
+        foreach ($subjects as $at => $subject) {
+            $last = $subject->work?->holding()->keyBy('part') ?? collect();
+            foreach ($subject->changes()->differences as $difference) {
+                $line = $difference->after ?? $difference->before;
+                $rows[] = WorksheetRow::of($at, $difference, $last[$line->key ?? ''] ?? null);
+                $numbers[$line->component ?? ''] = $numbers[$difference->before->component ?? ''] = true;
+            }
+            $numbers[$subject->named->item] = true;
+            $shown[] = new WorksheetSubject($subject->named->item, $subject->named->work(), $subject->seen(), $subject->movedOn);
+        }
+        $edits = EditRecord::query()->whereHas('work.row', static fn($row) => $row->where('order_id', $order->id));
+
+        return new WorksheetPage(
+            order: $order->number,
+            order_title: $order->title,
+            state: $order->state->value,
+            is_open: $order->state->isOpen(),
+            may_edit: $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null,
+            can_undo: $edits->clone()->whereNull('withdrawn_at')->exists(),
+            can_redo: $edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->exists(),
+            subjects: $shown,
+            items: Item::query()
+                ->toBase()
+                ->whereIn('number', array_map(strval(...), array_keys($numbers)))
+                ->orderBy('number')
+                ->get(['number', 'title', 'unit'])
+                ->map(static fn(\stdClass $item): NamedComponent => new NamedComponent($item->number, $item->title, $item->unit))
+                ->all(),
+            rows: $rows,
+        );
+    }
+}
