@@ -103,6 +103,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./orders/RevisePage')).RevisePage }),
   },
   {
+    path: 'orders/:number/worksheet',
+    lazy: async () => ({ Component: (await import('./orders/worksheet/WorksheetPage')).WorksheetPage }),
+  },
+  {
     path: 'orders/:number/replace',
     lazy: async () => ({ Component: (await import('./orders/replace/ReplacePage')).ReplacePage }),
   },

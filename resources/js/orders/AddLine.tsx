@@ -16,17 +16,21 @@ interface Props {
   /** Of a plant: the operations at which a line can be consumed, by number. */
   operations?: { number: number; title: string }[];
   edit: UseMutationResult<Done, ApiProblem, LineEdit>;
+  /** In a grid of many structures: the key of a row that stands in the same one. */
+  beside?: string;
+  /** The find number to begin with; the next ten after the last line otherwise. */
+  find?: number;
   onDone: () => void;
 }
 
 const unitNames = Object.fromEntries(units.map((unit) => [unit, unit])) as Record<(typeof units)[number], string>;
 
 /** Adds a line, also of something that is not modelled (grease, labels, packaging), in its own unit. */
-export function AddLine({ rows, operations, edit, onDone }: Props) {
+export function AddLine({ rows, operations, edit, beside, find, onDone }: Props) {
   const next = Math.max(0, ...rows.map((row) => Math.max(row.after?.find ?? 0, row.before?.find ?? 0))) + 10;
   const [item, setItem] = useState<{ number: string; title: string } | null>(null);
   const [line, setLine] = useState({
-    find: String(next),
+    find: String(find ?? next),
     quantity: '1',
     unit: 'pc',
     designators: '',
@@ -42,7 +46,12 @@ export function AddLine({ rows, operations, edit, onDone }: Props) {
   const add = async () => {
     setAsked(true);
     try {
-      await edit.mutateAsync({ operation: 'add', line: '', fields: { ...line, component: item?.number ?? '' } });
+      await edit.mutateAsync({
+        operation: 'add',
+        line: '',
+        fields: { ...line, component: item?.number ?? '' },
+        beside,
+      });
       onDone();
     } catch {
       // The reasons stand beside their fields.

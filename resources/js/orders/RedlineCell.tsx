@@ -9,6 +9,8 @@ import type { RedlineRow } from './useRedline';
 interface Props {
   row: RedlineRow;
   field: Field;
+  /** All of it on one line, cut where it is too long. */
+  flat?: boolean;
   /** Pixels, where somebody has sized its column. */
   size?: number | undefined;
   place: string;
@@ -32,6 +34,7 @@ export function RedlineCell(props: Props) {
   const {
     row,
     field,
+    flat = false,
     place,
     current,
     marked = false,
@@ -61,6 +64,7 @@ export function RedlineCell(props: Props) {
       className={clsx(
         'px-2 py-1 -outline-offset-2',
         props.size !== undefined && !editing && 'truncate',
+        flat && !editing && 'max-w-64 truncate',
         field === 'quantity' && 'text-right',
         marked && 'bg-accent-soft',
         invalid && 'bg-alarm-soft',
@@ -88,7 +92,7 @@ export function RedlineCell(props: Props) {
           />
         )
       ) : (
-        <RedlineValue row={row} field={field} />
+        <RedlineValue row={row} field={field} flat={flat} />
       )}
     </td>
   );

@@ -3,8 +3,8 @@ import { day, quantity } from '../lib/format';
 import { values, type Field } from './redlineFields';
 import type { RedlineRow } from './useRedline';
 
-/** A field of a line as it was and will be: the old value struck out beside the new one when they differ. */
-export function RedlineValue({ row, field }: { row: RedlineRow; field: Field }) {
+/** A field of a line as it was and will be: the old value struck out beside the new one when they differ; flat, on one line. */
+export function RedlineValue({ row, field, flat = false }: { row: RedlineRow; field: Field; flat?: boolean }) {
   const { before, after } = values(row, field);
   const write = (text: string) =>
     field === 'quantity' ? quantity(text) : field === 'first_day' || field === 'last_day' ? day(text) : text;
@@ -32,11 +32,13 @@ export function RedlineValue({ row, field }: { row: RedlineRow; field: Field }) 
     );
   }
   return (
-    <span className={field === 'component' ? 'block' : ''}>
+    <span className={field === 'component' && !flat ? 'block' : ''}>
       {before !== '' && (
-        <del className="mr-1.5 text-soft">{whole(before, field === 'component' ? row.was_item?.title : undefined)}</del>
+        <del className="mr-1.5 text-soft">
+          {whole(before, field === 'component' && !flat ? row.was_item?.title : undefined)}
+        </del>
       )}
-      <ins className={clsx('font-semibold no-underline', field === 'component' && 'block')}>
+      <ins className={clsx('font-semibold no-underline', field === 'component' && !flat && 'block')}>
         {after === '' ? 'none' : whole(after, row.item?.title)}
       </ins>
       {drawn}

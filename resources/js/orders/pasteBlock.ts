@@ -33,7 +33,10 @@ export function pasteBlock(
     };
   const named = fields.slice(at.field, at.field + width);
   const edits: LineEdit[] = [];
-  let find = Math.max(0, ...rows.map((row) => Math.max(row.after?.find ?? 0, row.before?.find ?? 0)));
+  const last = rows.at(-1);
+  // In a grid of many structures what goes beyond the last line belongs to the structure of that one.
+  const among = last === undefined ? [] : rows.filter((row) => structureOf(row) === structureOf(last));
+  let find = Math.max(0, ...among.map((row) => Math.max(row.after?.find ?? 0, row.before?.find ?? 0)));
   for (const [down, cells] of block.entries()) {
     const said = Object.fromEntries(
       cells.map((cell, across) => [named[across] ?? 'find', written(named[across] ?? 'find', cell, today)]),
@@ -45,7 +48,12 @@ export function pasteBlock(
           reason: `The block has ${block.length - down === 1 ? 'a row' : `${block.length - down} rows`} beyond the last line, and ${block.length - down === 1 ? 'it names' : 'they name'} no component. A new line needs one: copy the column of the component along.`,
         };
       find = said.find === undefined || said.find === '' ? find + 10 : Math.max(find, Number(said.find) || 0);
-      edits.push({ operation: 'add', line: '', fields: { quantity: '1', find: String(find), ...withoutEmpty(said) } });
+      edits.push({
+        operation: 'add',
+        line: '',
+        fields: { quantity: '1', find: String(find), ...withoutEmpty(said) },
+        beside: last?.key,
+      });
       continue;
     }
     if (row.after === null)
@@ -59,6 +67,11 @@ export function pasteBlock(
       edits.push({ operation: changed.component === undefined ? 'change' : 'replace', line: row.key, fields: changed });
   }
   return { edits };
+}
+
+/** Rows of many structures are told apart by what stands before the key of the line. */
+function structureOf(row: RedlineRow): string {
+  return row.key.includes(' ') ? (row.key.split(' ')[0] ?? '') : '';
 }
 
 function withoutEmpty(said: Partial<Record<Field, string>>): Partial<Record<Field, string>> {

@@ -4,9 +4,25 @@ import { queries } from '../lib/queries';
 import { sheetBody } from './work/sheetBody';
 
 export type Redline = Schemas['Redline'];
-export type RedlineRow = Schemas['RedlineRow'];
 export type Done = Schemas['Done'];
-export type LineEdit = Omit<Schemas['LineEdit'], 'seen'>;
+
+/** A line before and after, as far as a grid shows it. */
+export type RedlineRow = Omit<Schemas['RedlineRow'], 'was_item' | 'item'> & {
+  was_item: Titled | null;
+  item: Titled | null;
+};
+
+interface Titled {
+  title: string;
+}
+
+export type LineEdit = Omit<Schemas['LineEdit'], 'seen'> & {
+  /** Of a new line in a grid of many structures: the key of a row that stands in the same one. */
+  beside?: string | undefined;
+};
+
+/** As the server of one structure takes it. */
+const sent = ({ operation, line, fields }: LineEdit) => ({ operation, line, fields });
 
 /** What can be done to the structure of an item under an order. Each act is saved at once; undo takes it back. */
 export function useRedline(redline: Redline) {
@@ -30,7 +46,9 @@ export function useRedline(redline: Redline) {
     scope,
     mutationFn: (body) => {
       const seen = client.getQueryData(key)?.seen ?? redline.seen;
-      return told(api.POST('/api/orders/{number}/items/{item}/edits', { params: { path }, body: { ...body, seen } }));
+      return told(
+        api.POST('/api/orders/{number}/items/{item}/edits', { params: { path }, body: { ...sent(body), seen } }),
+      );
     },
     onSuccess: refresh,
     onError,
@@ -40,7 +58,10 @@ export function useRedline(redline: Redline) {
     mutationFn: (edits) => {
       const seen = client.getQueryData(key)?.seen ?? redline.seen;
       return told(
-        api.POST('/api/orders/{number}/items/{item}/edits-together', { params: { path }, body: { edits, seen } }),
+        api.POST('/api/orders/{number}/items/{item}/edits-together', {
+          params: { path },
+          body: { edits: edits.map(sent), seen },
+        }),
       );
     },
     onSuccess: refresh,

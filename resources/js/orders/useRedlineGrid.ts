@@ -15,6 +15,8 @@ export interface Editing {
   onAdd?: (() => void) | undefined;
   /** With Alt and an arrow: the edit that moves a line to what is above or below it, where there is one. */
   moved?: ((row: RedlineRow, by: -1 | 1) => LineEdit | null) | undefined;
+  /** Brings a row that is not drawn into sight. */
+  show?: ((row: number) => void) | undefined;
 }
 
 interface Place {
@@ -27,7 +29,7 @@ export function useRedlineGrid(
   rows: RedlineRow[],
   fields: Field[],
   body: RefObject<HTMLTableSectionElement | null>,
-  { edit, several, mayEdit, onAdd, moved }: Editing,
+  { edit, several, mayEdit, onAdd, moved, show }: Editing,
 ) {
   const [at, setAt] = useState<Place>({ row: 0, field: 0 });
   const [anchor, setAnchor] = useState<Place>({ row: 0, field: 0 });
@@ -57,7 +59,11 @@ export function useRedlineGrid(
     setAt(next);
     if (!extend) setAnchor(next);
     extending.current = extend;
-    body.current?.querySelector<HTMLElement>(`[data-cell="${next.row}-${next.field}"]`)?.focus();
+    show?.(next.row);
+    const cell = () => body.current?.querySelector<HTMLElement>(`[data-cell="${next.row}-${next.field}"]`);
+    if (cell()) cell()?.focus();
+    // It is drawn in a moment.
+    else setTimeout(() => cell()?.focus());
   };
   const save = async (row: RedlineRow, changed: Partial<Record<Field, string>>): Promise<boolean> => {
     setTouched(row.key);
@@ -111,6 +117,24 @@ export function useRedlineGrid(
       .map((field) => ({ head: field, text: (row: RedlineRow) => values(row, field).after ?? '' }));
     void navigator.clipboard.writeText(toTabs(block, rows.slice(top, bottom + 1)));
   };
+  /** The cells of the first marked row go into those below it. */
+  const fillDown = () => {
+    const [first, ...below] = rows.slice(top, bottom + 1);
+    if (first === undefined) return;
+    const edits = below.flatMap((one): LineEdit[] => {
+      if (one.after === null) return [];
+      const changed = Object.fromEntries(
+        fields
+          .slice(left, right + 1)
+          .map((field) => [field, values(first, field).after ?? ''] as const)
+          .filter(([field, text]) => text !== (values(one, field).after ?? '')),
+      );
+      return Object.keys(changed).length === 0
+        ? []
+        : [{ operation: changed.component === undefined ? 'change' : 'replace', line: one.key, fields: changed }];
+    });
+    if (edits.length > 0) several.mutate(edits);
+  };
   const onKey = (event: KeyboardEvent<HTMLElement>, row: RedlineRow, rowAt: number, fieldAt: number) => {
     if (editing !== null || event.target !== event.currentTarget) return;
     const mod = event.ctrlKey || event.metaKey;
@@ -133,6 +157,9 @@ export function useRedlineGrid(
     } else if (mod && event.key.toLowerCase() === 'c') {
       event.preventDefault();
       copy();
+    } else if (mayEdit && mod && event.key.toLowerCase() === 'd') {
+      event.preventDefault();
+      fillDown();
     } else if (event.key === 'Escape') {
       setAnchor(at);
       setMisfit(null);
@@ -164,6 +191,8 @@ export function useRedlineGrid(
 
   return {
     at,
+    /** The rows that are marked; the one that one is in, where none is. */
+    block: rows.slice(top, bottom + 1),
     focused,
     marked: (row: number, field: number) => isBlock && row >= top && row <= bottom && field >= left && field <= right,
     editing,

@@ -25,6 +25,8 @@ function AtPlants({ order, version }: { order: string; version: number | undefin
 
 const link = 'w-36 text-right text-accent underline-offset-3 hover:underline';
 
+const across = 'text-accent underline-offset-3 hover:underline';
+
 /** The structures that open under the order, and what review asks for. */
 export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const { order } = dossier;
@@ -88,11 +90,16 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
           ))}
       </ul>
       <AtPlants order={order.number} version={order.may.includes('plan') ? order.version : undefined} />
-      {revising && (mine || order.may.includes('plan')) && (
-        <p>
-          <Link to={`/orders/${order.number}/replace`} className="text-accent underline-offset-3 hover:underline">
-            Replace a component in all its parents
+      {order.state !== 'planning' && (
+        <p className="flex gap-6">
+          <Link to={`/orders/${order.number}/worksheet`} className={across}>
+            Worksheet: all lines in one table
           </Link>
+          {revising && (mine || order.may.includes('plan')) && (
+            <Link to={`/orders/${order.number}/replace`} className={across}>
+              Replace a component in all its parents
+            </Link>
+          )}
         </p>
       )}
       {revising && (

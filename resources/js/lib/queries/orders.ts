@@ -63,4 +63,10 @@ export const orders = {
           api.GET('/api/orders/{number}/pulled-items', { params: { path: { number: order }, query: { item, way } } }),
         ),
     }),
+  /** All lines of all structures of an order. */
+  worksheet: (order: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'worksheet'],
+      queryFn: () => told(api.GET('/api/orders/{number}/worksheet', { params: { path: { number: order } } })),
+    }),
 };

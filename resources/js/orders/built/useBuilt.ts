@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, ApiProblem, told, type Schemas } from '../../lib/api';
+import { api, told, type ApiProblem, type Schemas } from '../../lib/api';
 import { queries } from '../../lib/queries';
 import { touches } from '../../lib/touches';
+import { alone } from '../alone';
 import type { Done, LineEdit } from '../useRedline';
 import { sheetBody } from '../work/sheetBody';
 
@@ -9,19 +10,6 @@ export type BuiltRedline = Schemas['BuiltRedline'];
 export type OperationRow = Schemas['OperationRow'];
 export type Operation = Schemas['OperationData'];
 export type BuiltEdit = Schemas['BuiltEdits']['edits'][number];
-
-/** One edit is refused at its fields; of several each is named by its place. */
-async function alone<T>(answer: Promise<T>): Promise<T> {
-  try {
-    return await answer;
-  } catch (problem) {
-    if (!(problem instanceof ApiProblem)) throw problem;
-    const errors = Object.fromEntries(
-      Object.entries(problem.errors).map(([place, reasons]) => [place.replace('edits.0.', ''), reasons]),
-    );
-    throw new ApiProblem(problem.status, problem.message, errors, problem.theirs);
-  }
-}
 
 const ofLine = ({ operation, line, fields }: LineEdit): BuiltEdit => ({ edit: operation, part: line, fields });
 

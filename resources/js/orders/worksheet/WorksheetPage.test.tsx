@@ -1,0 +1,198 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../../lib/api';
+import { done } from '../../testing/done';
+import { line } from '../../testing/make';
+import { Refused, server } from '../../testing/server';
+import { address, choose, show } from '../../testing/show';
+import { WorksheetPage } from './WorksheetPage';
+
+type Row = Schemas['WorksheetRow'];
+
+const SHEET = '/api/orders/ECO-00090/worksheet';
+const row = (subject: number, find: number, component: string, more: Partial<Row> = {}): Row => ({
+  subject,
+  mark: 'unchanged',
+  line: line(find, component, { key: `key-${subject}-${find}`, quantity: '2' }),
+  before: null,
+  fields: [],
+  edited_by: null,
+  edited_at: null,
+  ...more,
+});
+
+async function open(more: Partial<Schemas['WorksheetPage']> = {}, query = '') {
+  server
+    .on('GET /api/favourites', [])
+    .on('GET /api/orders/ECO-00090/consequences', {
+      lines: 0,
+      items_above: [],
+      products: [],
+      built: [],
+      without_cost: [],
+      currency: 'EUR',
+      affected: [],
+      collisions: [],
+      checks: [],
+    })
+    .on(`GET ${SHEET}`, {
+      order: 'ECO-00090',
+      order_title: 'Thicker tube',
+      state: 'revising',
+      is_open: true,
+      may_edit: true,
+      can_undo: true,
+      can_redo: false,
+      subjects: [
+        { item: '200-0010', work: 'engineering', seen: 3, moved_on: false },
+        { item: '200-0020', work: 'manufacturing:Weir', seen: 0, moved_on: false },
+      ],
+      items: [
+        { number: '200-0010', title: 'Pump head', unit: 'pc' },
+        { number: '200-0020', title: 'Motor', unit: 'pc' },
+        { number: '200-0042', title: 'Clamp', unit: 'pc' },
+        { number: '600-0014', title: 'Screw', unit: 'pc' },
+      ],
+      rows: [row(0, 10, '600-0014'), row(0, 20, '200-0042'), row(1, 10, '600-0014')],
+      ...more,
+    } satisfies Schemas['WorksheetPage'])
+    .on(`POST ${SHEET}`, { number: 'ECO-00090', stroke: 'stroke-1' });
+  const user = await show(<WorksheetPage />, {
+    at: `/orders/ECO-00090/worksheet${query}`,
+    path: '/orders/:number/worksheet',
+  });
+  await screen.findByRole('grid', { name: 'Before and after' });
+  return user;
+}
+
+const bodies = () => server.asked(`POST ${SHEET}`).map((call) => call.body as Schemas['WorksheetEdits']);
+
+describe('the worksheet of an order', () => {
+  it('edits a cell in its own structure, against what was seen of it', async () => {
+    const user = await open();
+    const cells = screen.getAllByRole('gridcell', { name: '2' });
+    cells[2]?.focus();
+    await user.keyboard('5{Enter}');
+    await waitFor(() => expect(bodies()).toHaveLength(1));
+    expect(bodies()[0]).toEqual({
+      edits: [
+        {
+          item: '200-0020',
+          work: 'manufacturing:Weir',
+          operation: 'change',
+          line: 'key-1-10',
+          fields: { quantity: '5' },
+        },
+      ],
+      seen: [{ item: '200-0020', work: 'manufacturing:Weir', seen: 0 }],
+    });
+  });
+
+  it('fills down what is marked, over structures, in one act', async () => {
+    const user = await open({
+      rows: [
+        row(0, 10, '600-0014', { line: line(10, '600-0014', { quantity: '7' }) }),
+        row(0, 20, '200-0042'),
+        row(1, 10, '600-0014'),
+      ],
+    });
+    screen.getByRole('gridcell', { name: '7' }).focus();
+    await user.keyboard('{Shift>}{ArrowDown}{ArrowDown}{/Shift}{Control>}d{/Control}');
+    await waitFor(() => expect(bodies()).toHaveLength(1));
+    expect(bodies()[0]?.edits.map(({ item, fields }) => [item, fields])).toEqual([
+      ['200-0010', { quantity: '7' }],
+      ['200-0020', { quantity: '7' }],
+    ]);
+    expect(bodies()[0]?.seen).toHaveLength(2);
+  });
+
+  it('finds and replaces in the rows on screen only', async () => {
+    const user = await open({}, '?work=engineering');
+    expect(screen.getByText('2 of 3 lines')).toBeTruthy();
+    await user.keyboard('vf');
+    await choose(user, 'In column', 'Quantity');
+    await user.type(screen.getByLabelText('Find'), '2');
+    await user.type(screen.getByLabelText('Replace by'), '3');
+    await user.click(screen.getByRole('button', { name: 'Replace in 2 cells' }));
+    await waitFor(() => expect(bodies()).toHaveLength(1));
+    expect(bodies()[0]?.edits.map(({ line: key, fields }) => [key, fields.quantity])).toEqual([
+      ['key-0-10', '3'],
+      ['key-0-20', '3'],
+    ]);
+  });
+
+  it('pastes a block; what goes beyond the last line is new in the structure of that one', async () => {
+    const user = await open();
+    const last = screen.getAllByRole('gridcell', { name: /600-0014/ })[1] ?? document.body;
+    await user.click(last);
+    fireEvent.paste(last, {
+      clipboardData: { getData: () => '600-0014\t4\n200-0042\t6' },
+    });
+    await waitFor(() => expect(bodies()).toHaveLength(1));
+    expect(bodies()[0]?.edits).toEqual([
+      {
+        item: '200-0020',
+        work: 'manufacturing:Weir',
+        operation: 'change',
+        line: 'key-1-10',
+        fields: { quantity: '4' },
+      },
+      {
+        item: '200-0020',
+        work: 'manufacturing:Weir',
+        operation: 'add',
+        line: '',
+        fields: { find: '20', component: '200-0042', quantity: '6' },
+      },
+    ]);
+  });
+
+  it('renumbers what is marked, and copies it to another structure', async () => {
+    const user = await open();
+    await user.click(screen.getByRole('button', { name: 'Renumber' }));
+    screen.getAllByRole('gridcell', { name: '2' })[0]?.focus();
+    await user.keyboard('{Shift>}{ArrowDown}{/Shift}');
+    await user.clear(screen.getByLabelText('Start'));
+    await user.type(screen.getByLabelText('Start'), '100');
+    await user.click(screen.getByRole('button', { name: 'Renumber 2 lines' }));
+    await waitFor(() => expect(bodies()[0]?.edits.map(({ fields }) => fields.find)).toEqual(['100', '110']));
+    await user.click(screen.getByRole('button', { name: 'Copy or move' }));
+    await choose(user, 'To', '200-0020 Motor, Manufacturing, Weir');
+    await user.click(screen.getByRole('button', { name: 'Move' }));
+    await waitFor(() => expect(bodies()).toHaveLength(2));
+    expect(bodies()[1]?.edits.map(({ operation, item }) => [operation, item])).toEqual([
+      ['add', '200-0020'],
+      ['remove', '200-0010'],
+      ['add', '200-0020'],
+      ['remove', '200-0010'],
+    ]);
+  });
+
+  it('adds a line between two of the structure one is in', async () => {
+    const user = await open();
+    screen.getAllByRole('gridcell', { name: '2' })[0]?.focus();
+    await user.keyboard('{Insert}');
+    expect(screen.getByText(/New line of/).textContent).toContain('200-0010');
+    expect(screen.getByLabelText<HTMLInputElement>('Find').value).toBe('15');
+  });
+
+  it('is undone as one, and says what was refused at its row', async () => {
+    const user = await open();
+    server.on('POST /api/orders/ECO-00090/undo', done('ECO-00090'));
+    await user.click(screen.getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(server.asked('POST /api/orders/ECO-00090/undo')).toHaveLength(1));
+    server.on(`POST ${SHEET}`, new Refused(422, 'No.', { 'edits.0.quantity': ['0 is no quantity.'] }));
+    screen.getAllByRole('gridcell', { name: '2' })[0]?.focus();
+    await user.keyboard('0{Enter}');
+    expect((await screen.findByRole('alert')).textContent).toContain('0 is no quantity.');
+  });
+
+  it('is read by whoever does not edit, and the address keeps what is looked at', async () => {
+    const user = await open({ may_edit: false });
+    expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Undo' })).toBeNull();
+    await user.type(screen.getByLabelText('Parent, component, notes'), 'motor');
+    await waitFor(() => expect(address()).toContain('words=motor'));
+    await waitFor(() => expect(screen.getByText('1 of 3 lines')).toBeTruthy());
+  });
+});

@@ -1,0 +1,281 @@
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { count } from '../../lib/format';
+import { queries } from '../../lib/queries';
+import { useShortcut } from '../../lib/useShortcut';
+import { states } from '../../lib/words';
+import { Button } from '../../ui/Button';
+import { Loading } from '../../ui/Loading';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { ChangeNumber, ItemNumber } from '../../ui/Num';
+import { Page } from '../../ui/Page';
+import { SearchInput } from '../../ui/SearchInput';
+import { Select } from '../../ui/Select';
+import type { Column } from '../../ui/DataTable';
+import { AddLine } from '../AddLine';
+import { ConsequenceStrip } from '../ConsequenceStrip';
+import { DifferenceTotals } from '../DifferenceTotals';
+import { RedlineGrid } from '../RedlineGrid';
+import { fields as ofEngineering, plantFields } from '../redlineFields';
+import type { RedlineRow } from '../useRedline';
+import { useRedlineView } from '../useRedlineView';
+import { TurnButtons } from '../work/TurnButtons';
+import { FindReplace } from './FindReplace';
+import { MarkedTools, type Tool } from './MarkedTools';
+import { filtered, grouped, sheetRows, whereOf, type SheetRow, type Worksheet } from './sheetRows';
+import { useWorksheet } from './useWorksheet';
+
+const ALL = 'all';
+
+/** All lines of all structures of an order in one table. */
+export function WorksheetPage() {
+  const { number = '' } = useParams();
+  const worksheet = useQuery(queries.worksheet(number));
+  return worksheet.data ? (
+    <>
+      <WorksheetView page={worksheet.data} />
+      {worksheet.data.is_open && <ConsequenceStrip order={number} />}
+    </>
+  ) : (
+    <Page title="Worksheet" number={number}>
+      <Loading query={worksheet}>{() => null}</Loading>
+    </Page>
+  );
+}
+
+function WorksheetView({ page }: { page: Worksheet }) {
+  const [params, setParams] = useSearchParams();
+  const set = (name: string, value: string) =>
+    setParams(
+      (before) => {
+        if (value === '') before.delete(name);
+        else before.set(name, value);
+        return before;
+      },
+      { replace: true },
+    );
+  const by = params.get('group') === 'component' ? 'component' : 'parent';
+  const words = params.get('words') ?? '';
+  const filter = { words: useDeferredValue(words), work: params.get('work') ?? '', parent: params.get('parent') ?? '' };
+  const all = useMemo(() => sheetRows(page), [page]);
+  const { words: wanted, work, parent } = filter;
+  const rows = useMemo(
+    () => grouped(filtered(all, page, { words: wanted, work, parent }), by),
+    [all, page, wanted, work, parent, by],
+  );
+  const { edit, several, turn } = useWorksheet(page);
+  const [open, setOpen] = useState<Tool | 'find' | null>(null);
+  const [adding, setAdding] = useState<SheetRow | null>(null);
+  const [marked, setMarked] = useState<SheetRow | null>(null);
+  const toggle = (tool: Tool | 'find') => setOpen((before) => (before === tool ? null : tool));
+  const add = () => setAdding(marked ?? rows[0] ?? null);
+  const { only, wide, turnOnly, turnWide } = useRedlineView({
+    mayEdit: page.may_edit,
+    onAdd: add,
+    undo: page.can_undo ? () => turn.mutate('undo') : null,
+    redo: page.can_redo ? () => turn.mutate('redo') : null,
+  });
+  useShortcut('v f', () => toggle('find'), page.may_edit);
+  const lead = useMemo(() => leadColumns(page), [page]);
+  const works = [...new Set(page.subjects.map((subject) => subject.work))];
+  const fields = works.some((one) => one !== 'engineering') ? plantFields : ofEngineering;
+  const moved = page.subjects.filter((subject) => subject.moved_on);
+  const shown = only ? rows.filter((row) => row.mark !== 'unchanged') : rows;
+  const ofSubject = (subject: number) => all.filter((row) => row.subject === subject);
+  const findAfter = adding?.after == null ? undefined : between(adding.after.find, ofSubject(adding.subject));
+
+  return (
+    <Page
+      title="Worksheet"
+      number={page.order}
+      over={
+        <>
+          under <ChangeNumber number={page.order} /> {page.order_title}
+        </>
+      }
+      aside={<span className="text-soft">{states[page.state]}</span>}
+    >
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        {page.may_edit && (
+          <>
+            <TurnButtons of={page} busy={turn.isPending} onTurn={(which) => turn.mutate(which)} />
+            <Button onClick={add}>Add a line</Button>
+            <Button aria-pressed={open === 'find'} onClick={() => toggle('find')}>
+              Find and replace <kbd className="font-mono text-xs text-soft">v f</kbd>
+            </Button>
+            <Button aria-pressed={open === 'renumber'} onClick={() => toggle('renumber')}>
+              Renumber
+            </Button>
+            <Button aria-pressed={open === 'copy'} onClick={() => toggle('copy')}>
+              Copy or move
+            </Button>
+          </>
+        )}
+        <Button aria-pressed={only} onClick={turnOnly}>
+          {only ? 'Show all lines' : 'Differences only'} <kbd className="font-mono text-xs text-soft">v d</kbd>
+        </Button>
+        <Button aria-pressed={wide} onClick={turnWide}>
+          All columns
+        </Button>
+        <span className="ml-auto">
+          <DifferenceTotals rows={all} />
+        </span>
+      </div>
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        <span className="w-72">
+          <SearchInput label="Parent, component, notes" initial={words} onWords={(text) => set('words', text)} />
+        </span>
+        <Choice
+          label="Structure"
+          value={work}
+          onChange={(one) => set('work', one)}
+          all="All structures"
+          options={works.map((one) => [one, whereOf(page.subjects.find((subject) => subject.work === one))])}
+        />
+        <Choice
+          label="Parent"
+          value={parent}
+          onChange={(one) => set('parent', one)}
+          all="All parents"
+          options={[...new Set(page.subjects.map(({ item }) => item))].map((item) => [item, item])}
+        />
+        <span className="w-44">
+          <Select
+            aria-label="Group by"
+            value={by}
+            onChange={(one) => set('group', one === 'parent' ? '' : one)}
+            options={{ parent: 'By parent', component: 'By component' }}
+          />
+        </span>
+        <span role="status" className="text-sm text-soft">
+          {shown.length === all.length
+            ? `${count(all.length)} lines of ${count(page.subjects.length)} structures`
+            : `${count(shown.length)} of ${count(all.length)} lines`}
+        </span>
+      </div>
+      <div className="mb-2 space-y-2">
+        {moved.length > 0 && (
+          <Notice>
+            Another order has released {moved.map(({ item }) => item).join(', ')} meanwhile: bring it in on the page of
+            the item.
+          </Notice>
+        )}
+        <ProblemNotice problem={turn.error} />
+        {open === 'find' && (
+          <FindReplace
+            rows={shown}
+            fields={fields}
+            busy={several.isPending}
+            onEdits={(edits) => several.mutate(edits)}
+          />
+        )}
+        {!page.may_edit && page.state === 'revising' && <Notice>Only the person named on the order can edit.</Notice>}
+      </div>
+      <RedlineGrid
+        of="worksheet"
+        name={`worksheet-${page.order}`}
+        rows={rows}
+        fields={fields}
+        mayEdit={page.may_edit}
+        edit={edit}
+        several={several}
+        only={only}
+        wide={wide}
+        onAdd={add}
+        lead={lead}
+        onMarked={(row) => setMarked(row as SheetRow | null)}
+        tools={(block) =>
+          open !== null && open !== 'find' && page.may_edit ? (
+            <MarkedTools
+              tool={open}
+              page={page}
+              all={all}
+              marked={block as SheetRow[]}
+              busy={several.isPending}
+              onEdits={(edits) => several.mutate(edits)}
+            />
+          ) : null
+        }
+      />
+      {adding && (
+        <>
+          <p className="mt-3">
+            New line of <ItemNumber number={page.subjects[adding.subject]?.item ?? ''} />,{' '}
+            {whereOf(page.subjects[adding.subject])}
+          </p>
+          <AddLine
+            key={adding.key}
+            rows={ofSubject(adding.subject)}
+            edit={edit}
+            beside={adding.key}
+            {...(findAfter === undefined ? {} : { find: findAfter })}
+            onDone={() => setAdding(null)}
+          />
+        </>
+      )}
+    </Page>
+  );
+}
+
+/** A find number between a line and the next one of its structure; none where there is no room. */
+function between(find: number, rows: RedlineRow[]): number | undefined {
+  const next = Math.min(
+    ...rows.flatMap((row) => (row.after !== null && row.after.find > find ? [row.after.find] : [])),
+  );
+  if (!Number.isFinite(next)) return find + 10;
+  return next - find > 1 ? find + Math.floor((next - find) / 2) : undefined;
+}
+
+function Choice({
+  label,
+  value,
+  all,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  all: string;
+  options: (readonly [string, string])[];
+  onChange: (value: string) => void;
+}) {
+  return (
+    <span className="w-52">
+      <Select
+        aria-label={label}
+        value={value === '' ? ALL : value}
+        onChange={(one) => onChange(one === ALL ? '' : one)}
+        options={Object.fromEntries([[ALL, all], ...options])}
+      />
+    </span>
+  );
+}
+
+/** Where there are many of them below each other. */
+const shortly = (subject: Worksheet['subjects'][number] | undefined) =>
+  subject?.work === 'engineering' ? 'Engineering' : `Plant ${subject?.work.split(':')[1] ?? ''}`;
+
+/** Of which parent a line is, and in which of its structures. */
+function leadColumns(page: Worksheet): Column<RedlineRow>[] {
+  const subject = (row: RedlineRow) => page.subjects[(row as SheetRow).subject];
+  const titles = new Map(page.items.map(({ number, title }) => [number, title]));
+  return [
+    {
+      id: 'parent',
+      head: 'Parent',
+      text: (row) => `${subject(row)?.item ?? ''} ${titles.get(subject(row)?.item ?? '') ?? ''}`,
+      cell: (row) => (
+        <>
+          <ItemNumber number={subject(row)?.item ?? ''} /> {titles.get(subject(row)?.item ?? '')}
+        </>
+      ),
+    },
+    {
+      id: 'structure',
+      head: 'Structure',
+      text: (row) => whereOf(subject(row)),
+      cell: (row) => <span className="whitespace-nowrap">{shortly(subject(row))}</span>,
+    },
+  ];
+}
