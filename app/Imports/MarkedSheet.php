@@ -5,13 +5,8 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Imports\Models\Import;
+use App\Tables\MarkedTable;
 use App\Tables\SheetReader;
-use App\Tables\TableFile;
-use OpenSpout\Common\Entity\Cell;
-use OpenSpout\Common\Entity\Row;
-use OpenSpout\Common\Entity\Style\Color;
-use OpenSpout\Writer\Common\Creator\Style\StyleBuilder;
-use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 
 /** The file that was refused, as XLSX, each bad cell marked and its reason at the end of its row. */
 final readonly class MarkedSheet
@@ -28,34 +23,7 @@ final readonly class MarkedSheet
         foreach ($import->faults as $fault) {
             $reasons[$fault['row']][$fault['column']] = $fault['reason'];
         }
-        $path = (string) tempnam(sys_get_temp_dir(), 'orthotaxis-marked-');
-        $writer = WriterEntityFactory::createXLSXWriter();
-        $writer->openToFile($path);
-        $bad = (new StyleBuilder())->setBackgroundColor(Color::rgb(255, 199, 190))->setFontBold()->build();
-        $writer->addRow(
-            WriterEntityFactory::createRowFromArray([...$columns, 'row', 'what is wrong'], (new StyleBuilder())->setFontBold()->build()),
-        );
-        foreach ((new SheetReader($content, $columns, $importer::needed()))->rows() as $number => $row) {
-            $cells = array_map(static function (string $column) use ($row, $reasons, $number, $bad): Cell {
-                $cell = TableFile::cell($row[$column] ?? '');
-                if (isset($reasons[$number][$column])) {
-                    $cell->setStyle($bad);
-                }
 
-                return $cell;
-            }, $columns);
-            $said = implode(
-                ' ',
-                array_map(
-                    static fn(string $column, string $reason): string => "{$column}: {$reason}",
-                    array_keys($reasons[$number] ?? []),
-                    $reasons[$number] ?? [],
-                ),
-            );
-            $writer->addRow(new Row([...$cells, new Cell($number), TableFile::cell($said)], null));
-        }
-        $writer->close();
-
-        return $path;
+        return MarkedTable::write($columns, (new SheetReader($content, $columns, $importer::needed()))->rows(), $reasons);
     }
 }

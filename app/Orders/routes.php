@@ -7,6 +7,7 @@ use App\Orders\Http\AdoptionController;
 use App\Orders\Http\FollowUpController;
 use App\Orders\Http\OrderController;
 use App\Orders\Http\OrderItemsController;
+use App\Orders\Http\OrderSheetController;
 use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
@@ -62,6 +63,13 @@ Route::controller(ReplacementController::class)
         // The editor of the order, or who plans it.
         Route::post('/replacement', 'replace')->middleware(Ability::ReplaceComponent->gate());
         Route::post('/strokes/{stroke}/undo', 'undo')->whereUuid('stroke')->middleware(Ability::ReplaceComponent->gate());
+    });
+Route::controller(OrderSheetController::class)
+    ->prefix('orders/{number}')
+    ->group(static function (): void {
+        Route::get('/worksheet/{format}', 'take');
+        Route::post('/sheet', 'bringBack')->middleware([Ability::ReviseStructure->gate(), ReadInWorker::class]);
+        Route::get('/sheets/{sheet}/marked', 'marked')->whereUuid('sheet');
     });
 Route::controller(WorksheetController::class)
     ->prefix('orders/{number}')

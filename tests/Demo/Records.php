@@ -155,6 +155,9 @@ final class Records
             'api/orders/{number}/data' => $each($of('order'), 'orders/@/data'),
             'api/orders/{number}/items/{item}/data' => $pairs($of('changing item'), 'orders/@order/items/@item/data'),
             'api/orders/{number}/consequences' => $each($of('order'), 'orders/@/consequences'),
+            'api/orders/{number}/worksheet/{format}' => $each($this->all('revising order'), 'orders/@/worksheet/csv'),
+            // Kept only of what somebody has brought back: tests/Feature/OrderSheetTest reads it.
+            'api/orders/{number}/sheets/{sheet}/marked' => [],
             'api/orders/{number}/worksheet' => $each($of('order'), 'orders/@/worksheet'),
             'api/orders/{number}/pulled-items' => $each(
                 $of('order'),
@@ -333,6 +336,7 @@ final class Records
             'report' => ['problem_reports', 't.number', 'state', ''],
             'request' => ['change_requests', 't.number', 'state', ''],
             'order' => ['change_orders', 't.number', 'state', ''],
+            'revising order' => ['change_orders', 't.number', 'state', "WHERE t.state = 'revising'"],
             'revised item' => ['change_order_items', "o.number || ' ' || i.number", 'o.state', $revised],
             'changing item' => [
                 'change_order_items',

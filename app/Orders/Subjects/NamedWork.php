@@ -33,6 +33,12 @@ final readonly class NamedWork
         return $this->plant === '' ? $this->kind : $this->kind . self::AT . $this->plant;
     }
 
+    /** Item and work, by which subjects of one order are told apart: "200-0010 manufacturing:Weir". */
+    public function key(): string
+    {
+        return "{$this->item} {$this->work()}";
+    }
+
     public function subject(): string
     {
         return (string) new Subject($this->kind, $this->item, $this->plant);

@@ -1092,6 +1092,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/worksheet/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orderSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringBackSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/sheets/{sheet}/marked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["markedSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/redline": {
         parameters: {
             query?: never;
@@ -3746,6 +3794,48 @@ export interface components {
             /** @description what one of the parent costs more once all of it holds */
             cost: string;
             without_cost: string[];
+        };
+        /** @description One line that a sheet changes. */
+        SheetChange: {
+            item: string;
+            /** @description "engineering", "manufacturing:Weir" */
+            work: string;
+            /** @enum {string} */
+            mark: "added" | "removed" | "replaced" | "changed" | "renumbered" | "unchanged";
+            find: number;
+            component: string;
+            fields: string[];
+        };
+        /** @description What the sheet and somebody else have made different of. */
+        SheetConflict: {
+            key: string;
+            /** @description the item and the line, as people call them */
+            part: string;
+            /** @description empty: all of it */
+            field: string;
+            before: string;
+            /** @description the sheet */
+            mine: string;
+            theirs: string;
+        };
+        /** @description A cell that cannot be so. */
+        SheetFault: {
+            /** @description as a spreadsheet counts; 0: a line that the sheet takes out */
+            row: number;
+            column: string;
+            reason: string;
+        };
+        /** @description What a sheet does, or would do; where a cell cannot be so, or somebody has to choose, nothing is done. */
+        SheetOutcome: {
+            /** @description whether it was done */
+            done: boolean;
+            changes: components["schemas"]["SheetChange"][];
+            /** @description edits that others have made as well */
+            agreed: number;
+            conflicts: components["schemas"]["SheetConflict"][];
+            faults: components["schemas"]["SheetFault"][];
+            /** @description under which the file is had with its bad cells marked */
+            marked: string | null;
         };
         /** @description What an item in the worksheet is called. */
         NamedComponent: {
@@ -7325,6 +7415,115 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PulledItem"][];
                 };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    orderSheet: {
+        parameters: {
+            query?: {
+                parents?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The lines as they are to be: csv or xlsx */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringBackSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                    /**
+                     * @description no: only says what it would do
+                     * @enum {string}
+                     */
+                    keep: "yes" | "no";
+                    /** @description mine (the sheet) or theirs, by the key of the conflict */
+                    choices?: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOutcome"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markedSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file as XLSX, bad cells marked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {

@@ -80,10 +80,10 @@ export function RedlineGrid(props: Props) {
   const rows = only ? all.filter((row) => row.mark !== 'unchanged') : all;
   const body = useRef<HTMLTableSectionElement>(null);
   const flat = of === 'worksheet' || (bands === undefined && rows.length > MANY);
-  const view = useWindow(flat ? rows.length : 0, ROW);
-  const [from, to] = flat ? [view.first, view.end] : [0, rows.length];
+  const { scroller, first, end, show } = useWindow(flat ? rows.length : 0, ROW);
+  const [from, to] = flat ? [first, end] : [0, rows.length];
   const blank = (count: number) => count > 0 && <tr aria-hidden style={{ height: count * ROW }} />;
-  const grid = useRedlineGrid(rows, fields, body, { ...editing, show: flat ? view.show : undefined });
+  const grid = useRedlineGrid(rows, fields, body, { ...editing, show: flat ? show : undefined });
 
   if (rows.length === 0 && bands === undefined) {
     return (
@@ -99,7 +99,7 @@ export function RedlineGrid(props: Props) {
       {several.error && <RedlineProblem problem={several.error} />}
       {tools?.(grid.block)}
       <div
-        ref={view.scroller}
+        ref={scroller}
         className="max-h-[calc(100vh-13rem)] overflow-auto border-y border-strong print:max-h-none print:overflow-visible"
       >
         <table

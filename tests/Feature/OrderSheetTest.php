@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Orders\Models\EditRecord;
+use App\Tables\SheetReader;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\Feature\Support\World;
+
+beforeEach(function (): void {
+    $this->world = new World($this);
+    $this->world->built('200-0010', 'Weir', [[10, '200-0040', 0.5, 'm', 10], [30, '600-0014', 6, 'pc', 20]]);
+    $this->parents = $this->world->parents(20, '600-0014', 3, 'pc');
+    $this->order = $this->world->opened();
+    $this->world
+        ->only('mira', 'POST', "/orders/{$this->order}/items", [
+            'items' => $this->parents,
+            'version' => $this->world->version($this->order),
+        ])
+        ->assertOk();
+    // Rows as one has them in a spreadsheet: cells by column.
+    $this->take = function (string $query = '', string $format = 'csv'): array {
+        $path = $this->world
+            ->only('jonas', 'GET', "/orders/{$this->order}/worksheet/{$format}{$query}")
+            ->assertOk()
+            ->getFile()
+            ->getPathname();
+        $known = explode(
+            ',',
+            'parent,structure,find,component,revision,quantity,unit,designators,notes,operation,scrap,not_modelled,phantom,by_product,first_day,last_day,line,sheet',
+        );
+
+        return array_values(iterator_to_array((new SheetReader($path, $known, []))->rows()));
+    };
+    $this->bring = function (array $rows, string $keep = 'yes', array $choices = [], string $by = 'jonas'): TestResponse {
+        $heads = array_keys($rows[0] ?? ['parent' => '']);
+        $lines = [implode(',', $heads)];
+        foreach ($rows as $row) {
+            $lines[] = implode(',', array_map(static fn(string $head): string => '"' . str_replace('"', '""', $row[$head]) . '"', $heads));
+        }
+
+        return $this->world->sends($by, "/orders/{$this->order}/sheet", [
+            'file' => UploadedFile::fake()->createWithContent('lines.csv', implode("\n", $lines) . "\n"),
+            'keep' => $keep,
+            'choices' => $choices,
+        ]);
+    };
+    $this->marks = fn(): array => array_count_values(
+        array_column($this->world->only('jonas', 'GET', "/orders/{$this->order}/worksheet")->json('rows'), 'mark'),
+    );
+});
+
+it('changes nothing when it goes out and comes in again, as CSV and as XLSX', function (string $format): void {
+    $rows = ($this->take)('', $format);
+    expect($rows)->toHaveCount(3 + 2 + 20);
+    ($this->bring)($rows)->assertOk()->assertJsonPath('done', true)->assertJsonPath('changes', [])->assertJsonPath('faults', []);
+    expect(EditRecord::query()->count())
+        ->toBe(0)
+        // Nothing was begun of what nobody changed.
+        ->and(($this->marks)())
+        ->toBe(['unchanged' => 25]);
+})->with(['csv', 'xlsx']);
+
+it('says what it would do, does it in one act, and is undone as one', function (): void {
+    $rows = ($this->take)();
+    foreach ($rows as &$row) {
+        if ($row['component'] === '600-0014') {
+            $row['quantity'] = '8';
+        }
+    }
+    unset($row);
+    // One goes, one comes, one is another component.
+    array_splice($rows, 5, 1);
+    $rows[6]['component'] = '200-0042';
+    $rows[] = ['find' => '20', 'component' => '710-0001', 'quantity' => '2', 'unit' => 'g', 'line' => '', 'sheet' => ''] + $rows[7];
+    $would = ($this->bring)($rows, 'no')->assertOk()->assertJsonPath('done', false);
+    expect(array_count_values(array_column($would->json('changes'), 'mark')))
+        ->toEqual(['changed' => 20, 'removed' => 1, 'replaced' => 1, 'added' => 1])
+        ->and($would->json('changes.0.fields'))
+        ->toBe(['quantity 6 → 8'])
+        ->and(EditRecord::query()->count())
+        ->toBe(0)
+        ->and(DB::table('ledger')->where('act', 'order.edited_together')->exists())
+        ->toBeFalse();
+    ($this->bring)($rows)->assertOk()->assertJsonPath('done', true);
+    expect(($this->marks)())->toEqual(['unchanged' => 3, 'changed' => 20, 'removed' => 1, 'replaced' => 1, 'added' => 1]);
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/undo")->assertOk();
+    expect(($this->marks)())->toBe(['unchanged' => 25]);
+});
+
+it('saves nothing for one bad cell of fifty lines, and gives the workbook back with each marked', function (): void {
+    $rows = ($this->take)();
+    $rows[3]['quantity'] = 'many';
+    $rows[6]['component'] = '600-0041';
+    $rows[7]['quantity'] = '9';
+    $answer = ($this->bring)($rows)->assertOk()->assertJsonPath('done', false);
+    expect(array_map(static fn(array $fault): string => "{$fault['row']} {$fault['column']}", $answer->json('faults')))
+        ->toBe(['5 quantity', '8 component'])
+        ->and($answer->json('faults.1.reason'))
+        ->toContain('There is no item 600-0041')
+        ->and(EditRecord::query()->count())
+        ->toBe(0);
+    $marked = $this->world->only('jonas', 'GET', "/orders/{$this->order}/sheets/{$answer->json('marked')}/marked")->assertOk();
+    $path = (string) tempnam(sys_get_temp_dir(), 'marked');
+    file_put_contents($path, $marked->getContent());
+    $read = iterator_to_array((new SheetReader($path, [...array_keys($rows[0]), 'row', 'what_is_wrong'], []))->rows());
+    unlink($path);
+    expect($read[5]['what_is_wrong'])
+        ->toStartWith('quantity: Write the quantity')
+        ->and($read[8]['what_is_wrong'])
+        ->toContain('600-0041')
+        ->and($read[6]['what_is_wrong'])
+        ->toBe('');
+});
+
+it('is merged with what others did since, never laid over it', function (): void {
+    $rows = ($this->take)();
+    // Meanwhile: the clamp of the head is four, its screws are seven.
+    $this->world->edit($this->order, 'change', 20, ['quantity' => '4'])->assertOk();
+    $this->world->edit($this->order, 'change', 30, ['quantity' => '7'])->assertOk();
+    $rows[0]['notes'] = 'cut square';
+    $rows[2]['quantity'] = '8';
+    $asked = ($this->bring)($rows)->assertOk()->assertJsonPath('done', false);
+    expect($asked->json('conflicts'))
+        ->toHaveCount(1)
+        ->and(array_intersect_key($asked->json('conflicts.0'), array_flip(['part', 'field', 'before', 'mine', 'theirs'])))
+        ->toBe(['part' => '200-0010, line 30 600-0014', 'field' => 'quantity', 'before' => '6', 'mine' => '8', 'theirs' => '7']);
+    $quantities = fn(): array => array_map(
+        static fn(array $row): string => $row['after']['quantity'],
+        $this->world->as('jonas', 'GET', "/orders/{$this->order}/items/200-0010/redline")->json('rows'),
+    );
+    expect($quantities())->toBe(['0.5', '4', '7']);
+    ($this->bring)($rows, choices: [$asked->json('conflicts.0.key') => 'mine'])->assertJsonPath('done', true);
+    expect($quantities())->toBe(['0.5', '4', '8']);
+    // The same again is agreed on by now.
+    ($this->bring)($rows)->assertJsonPath('done', true)->assertJsonPath('agreed', 2);
+});
+
+it('can be of some parents alone: the others are not taken out', function (): void {
+    $rows = ($this->take)('?parents=300-0001,300-0002');
+    expect(array_column($rows, 'parent'))->toBe(['300-0001', '300-0002']);
+    $rows[0]['quantity'] = '4';
+    ($this->bring)(array_slice($rows, 0, 1))->assertJsonPath('done', true);
+    expect(($this->marks)())->toEqual(['unchanged' => 23, 'changed' => 1, 'removed' => 1]);
+    $this->world
+        ->only('jonas', 'GET', "/orders/{$this->order}/worksheet/csv?parents=200-0042")
+        ->assertJsonStructure(['errors' => ['parents']]);
+    $this->world->only('jonas', 'GET', "/orders/{$this->order}/worksheet/pdf")->assertJsonStructure(['errors' => ['format']]);
+});
+
+it('refuses what is no sheet of the order, or has rows of nothing in it', function (): void {
+    $rows = ($this->take)();
+    ($this->bring)(array_map(static fn(array $row): array => ['sheet' => ''] + $row, $rows))->assertJsonStructure(['errors' => ['file']]);
+    ($this->bring)([])->assertStatus(422);
+    $more = [...$rows, ['parent' => '200-0001', 'line' => ''] + $rows[0], $rows[1]];
+    $answer = ($this->bring)($more)->assertOk();
+    expect(array_column($answer->json('faults'), 'column'))->toBe(['parent', 'line']);
+    ($this->bring)($rows, by: 'edda')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['editor']]);
+    ($this->bring)($rows, by: 'vera')->assertForbidden();
+    ($this->bring)($rows, 'perhaps')->assertJsonStructure(['errors' => ['keep']]);
+    expect(EditRecord::query()->count())->toBe(0);
+});
