@@ -5,8 +5,8 @@ import { DateInput } from '../../ui/DateInput';
 import { Field } from '../../ui/Field';
 import { Select } from '../../ui/Select';
 import { Coming } from './Coming';
+import { workOf } from '../worksheet/sheetRows';
 import { NamedItem } from './NamedItem';
-import { whereOf } from './replacementColumns';
 import { written, type useReplacement } from './useReplacement';
 
 const ALL = 'all';
@@ -63,7 +63,7 @@ export function ReplacementForm({ state: { asked, coming, set }, page, problem, 
               onChange={(work) => set('work', work === ALL ? '' : work)}
               options={{
                 [ALL]: 'All structures',
-                ...Object.fromEntries((page?.works ?? []).map((work) => [work, whereOf(work)])),
+                ...Object.fromEntries((page?.works ?? []).map((work) => [work, workOf(work)])),
               }}
             />
           </Field>

@@ -4,15 +4,12 @@ import { inMoney } from '../../lib/settings';
 import { Mark } from '../../ui/Mark';
 import type { Column } from '../../ui/DataTable';
 import { itemColumn } from '../../ui/table/columns';
+import { workOf } from '../worksheet/sheetRows';
 
 export type Row = Schemas['ReplacementRow'];
 type Line = Schemas['LineRow'];
 
 export const keyOf = (row: Row) => `${row.item.number} ${row.work} ${row.before.key}`;
-
-/** "manufacturing:Weir" as people say it. */
-export const whereOf = (work: string) =>
-  work === 'engineering' ? 'Engineering' : `Manufacturing, ${work.split(':')[1] ?? ''}`;
 
 const markOf = (row: Row) => (row.after.length === 0 ? 'removed' : 'replaced');
 
@@ -63,8 +60,8 @@ export function replacementColumns(order: string): Column<Row>[] {
       id: 'where',
       head: 'Structure',
       className: 'whitespace-nowrap',
-      text: (row) => whereOf(row.work),
-      cell: (row) => whereOf(row.work),
+      text: (row) => workOf(row.work),
+      cell: (row) => workOf(row.work),
     },
     { id: 'find', head: 'Find', numeric: true, text: (row) => String(row.before.find), cell: (row) => row.before.find },
     {

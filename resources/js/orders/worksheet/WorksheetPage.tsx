@@ -21,7 +21,9 @@ import { fields as ofEngineering, plantFields } from '../redlineFields';
 import type { RedlineRow } from '../useRedline';
 import { useRedlineView } from '../useRedlineView';
 import { TurnButtons } from '../work/TurnButtons';
+import { SheetButtons } from '../work/SheetButtons';
 import { FindReplace } from './FindReplace';
+import { SheetBack } from './SheetBack';
 import { MarkedTools, type Tool } from './MarkedTools';
 import { filtered, grouped, sheetRows, whereOf, type SheetRow, type Worksheet } from './sheetRows';
 import { useWorksheet } from './useWorksheet';
@@ -66,6 +68,7 @@ function WorksheetView({ page }: { page: Worksheet }) {
   );
   const { edit, several, turn } = useWorksheet(page);
   const [open, setOpen] = useState<Tool | 'find' | null>(null);
+  const [file, setFile] = useState<File | null>(null);
   const [adding, setAdding] = useState<SheetRow | null>(null);
   const [marked, setMarked] = useState<SheetRow | null>(null);
   const toggle = (tool: Tool | 'find') => setOpen((before) => (before === tool ? null : tool));
@@ -118,6 +121,7 @@ function WorksheetView({ page }: { page: Worksheet }) {
         <Button aria-pressed={wide} onClick={turnWide}>
           All columns
         </Button>
+        <SheetButtons address={`/api/orders/${page.order}/worksheet`} onFile={page.may_edit ? setFile : null} />
         <span className="ml-auto">
           <DifferenceTotals rows={all} />
         </span>
@@ -162,6 +166,14 @@ function WorksheetView({ page }: { page: Worksheet }) {
           </Notice>
         )}
         <ProblemNotice problem={turn.error} />
+        {file && (
+          <SheetBack
+            key={`${file.name} ${file.lastModified}`}
+            order={page.order}
+            file={file}
+            onDone={() => setFile(null)}
+          />
+        )}
         {open === 'find' && (
           <FindReplace
             rows={shown}

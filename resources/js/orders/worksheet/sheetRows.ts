@@ -44,12 +44,11 @@ export function sheetRows(page: Worksheet): SheetRow[] {
   });
 }
 
-export const whereOf = (subject: Subject | undefined) =>
-  subject === undefined
-    ? ''
-    : subject.work === 'engineering'
-      ? 'Engineering'
-      : `Manufacturing, ${subject.work.split(':')[1] ?? ''}`;
+/** "manufacturing:Weir" as people say it. */
+export const workOf = (work: string) =>
+  work === 'engineering' ? 'Engineering' : `Manufacturing, ${work.split(':')[1] ?? ''}`;
+
+export const whereOf = (subject: Subject | undefined) => (subject === undefined ? '' : workOf(subject.work));
 
 /** What a row says, for whoever looks for words in it. */
 function wordsOf(row: SheetRow, page: Worksheet, titles: Map<string, string>): string {

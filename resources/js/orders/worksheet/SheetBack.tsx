@@ -1,0 +1,208 @@
+import { useEffect, useState } from 'react';
+import { count } from '../../lib/format';
+import { marks } from '../../lib/words';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { DataTable, type Column } from '../../ui/DataTable';
+import { Mark } from '../../ui/Mark';
+import { Notice, ProblemNotice } from '../../ui/Notice';
+import { ItemNumber } from '../../ui/Num';
+import { DifferenceTotals } from '../DifferenceTotals';
+import { workOf } from './sheetRows';
+import { useOrderSheet, type Choices, type Outcome } from './useOrderSheet';
+
+interface Props {
+  order: string;
+  file: File;
+  onDone: () => void;
+}
+
+/** A sheet that came back: what it would do, what is wrong in it, where somebody has to choose; then it is done, all of it. */
+export function SheetBack({ order, file, onDone }: Props) {
+  const sheet = useOrderSheet(order);
+  const [choices, setChoices] = useState<Choices>({});
+  useEffect(() => {
+    sheet.mutate({ file, choices: {}, keep: 'no' });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each file
+  }, [file]);
+  const outcome = sheet.data;
+  const left = outcome?.conflicts.filter(({ key }) => choices[key] === undefined).length ?? 0;
+  return (
+    <section aria-label="Edited sheet" className="space-y-2 border-y border-strong bg-sheet px-3 py-2">
+      <p className="flex items-baseline gap-4">
+        <b className="font-semibold">{file.name}</b>
+        {outcome === undefined && !sheet.isError && <span role="status">Reading</span>}
+        {outcome && <DifferenceTotals rows={outcome.changes} />}
+        {outcome && outcome.agreed > 0 && (
+          <span className="text-sm text-soft">{count(outcome.agreed)} of it others have done already</span>
+        )}
+      </p>
+      <ProblemNotice problem={sheet.error} />
+      {outcome?.done && <Notice look="good">Done, in one step to undo.</Notice>}
+      {outcome && outcome.faults.length > 0 && <Faults order={order} outcome={outcome} />}
+      {outcome && outcome.conflicts.length > 0 && (
+        <Conflicts
+          outcome={outcome}
+          choices={choices}
+          onChoose={(more) => setChoices((before) => ({ ...before, ...more }))}
+        />
+      )}
+      {outcome && !outcome.done && outcome.changes.length > 0 && (
+        <DataTable
+          label="What the sheet changes"
+          exportName={`sheet-of-${order}`}
+          rows={outcome.changes}
+          columns={changeColumns}
+          keyOf={(row) => `${row.item} ${row.work} ${row.find} ${row.component} ${row.mark}`}
+          empty=""
+        />
+      )}
+      <div className="flex items-center gap-2">
+        {outcome && !outcome.done && outcome.faults.length === 0 && (
+          <Button
+            look="main"
+            busy={sheet.isPending}
+            disabled={left > 0 || outcome.changes.length === 0}
+            onClick={() => sheet.mutate({ file, choices, keep: 'yes' })}
+          >
+            {outcome.changes.length === 0
+              ? 'Nothing to change'
+              : left > 0
+                ? `Import: ${count(left)} still to choose`
+                : `Import ${count(outcome.changes.length)} ${outcome.changes.length === 1 ? 'change' : 'changes'}`}
+          </Button>
+        )}
+        <Button onClick={onDone}>{outcome?.done ? 'Close' : 'Cancel'}</Button>
+      </div>
+    </section>
+  );
+}
+
+function Faults({ order, outcome }: { order: string; outcome: Outcome }) {
+  return (
+    <>
+      <Notice look="alarm">
+        {count(outcome.faults.length)} {outcome.faults.length === 1 ? 'cell' : 'cells'} cannot be so: nothing of the
+        sheet is imported.{' '}
+        {outcome.marked !== null && (
+          <a href={`/api/orders/${order}/sheets/${outcome.marked}/marked`} download className="underline">
+            Download it with each of them marked
+          </a>
+        )}
+      </Notice>
+      <DataTable
+        label="Cells that cannot be so"
+        rows={outcome.faults}
+        columns={faultColumns}
+        keyOf={({ row, column }) => `${row} ${column}`}
+        rowHeight={null}
+        empty=""
+      />
+    </>
+  );
+}
+
+type Fault = Outcome['faults'][number];
+type Change = Outcome['changes'][number];
+type Conflict = Outcome['conflicts'][number];
+
+const faultColumns: Column<Fault>[] = [
+  { id: 'row', head: 'Row', numeric: true, text: ({ row }) => String(row), cell: ({ row }) => (row === 0 ? '–' : row) },
+  {
+    id: 'column',
+    head: 'Column',
+    text: ({ column }) => column,
+    cell: ({ column }) => column.replaceAll('_', ' '),
+  },
+  { id: 'reason', head: 'Reason', text: ({ reason }) => reason, cell: ({ reason }) => reason },
+];
+
+const changeColumns: Column<Change>[] = [
+  {
+    id: 'mark',
+    head: 'Difference',
+    className: 'w-28',
+    text: ({ mark }) => marks[mark].word,
+    cell: ({ mark }) => <Mark value={mark} word />,
+  },
+  { id: 'item', head: 'Parent', text: ({ item }) => item, cell: ({ item }) => <ItemNumber number={item} /> },
+  { id: 'structure', head: 'Structure', text: ({ work }) => workOf(work), cell: ({ work }) => workOf(work) },
+  { id: 'find', head: 'Find', numeric: true, text: ({ find }) => String(find), cell: ({ find }) => find },
+  {
+    id: 'component',
+    head: 'Component',
+    text: ({ component }) => component,
+    cell: ({ component }) => <ItemNumber number={component} />,
+  },
+  {
+    id: 'fields',
+    head: 'Changes',
+    text: ({ fields }) => fields.join(', '),
+    cell: ({ fields }) => fields.join(', '),
+  },
+];
+
+function Conflicts({
+  outcome,
+  choices,
+  onChoose,
+}: {
+  outcome: Outcome;
+  choices: Choices;
+  onChoose: (choices: Choices) => void;
+}) {
+  const all = (choice: 'mine' | 'theirs') =>
+    onChoose(Object.fromEntries(outcome.conflicts.map(({ key }) => [key, choice])));
+  return (
+    <section aria-label="Changed in both">
+      <p className="mb-1">
+        Since the sheet was downloaded, others have changed the same {count(outcome.conflicts.length)} times. Choose
+        what is kept; everything else is merged.
+      </p>
+      <DataTable
+        label="Changed in both"
+        rows={outcome.conflicts}
+        columns={conflictColumns(choices, (key, choice) => onChoose({ [key]: choice }))}
+        keyOf={({ key }) => key}
+        rowHeight={null}
+        empty=""
+      />
+      <div className="mt-1 flex gap-2">
+        <Button onClick={() => all('mine')}>Keep all of the sheet</Button>
+        <Button onClick={() => all('theirs')}>Keep all of theirs</Button>
+      </div>
+    </section>
+  );
+}
+
+function conflictColumns(
+  choices: Choices,
+  choose: (key: string, choice: 'mine' | 'theirs') => void,
+): Column<Conflict>[] {
+  const of = ({ field }: Conflict) => (field === '' ? 'all of it' : field.replaceAll('_', ' '));
+  return [
+    { id: 'part', head: 'What', text: ({ part }) => part, cell: ({ part }) => part },
+    { id: 'field', head: 'Field', text: of, cell: of },
+    { id: 'before', head: 'Was', text: ({ before }) => before, cell: ({ before }) => before },
+    {
+      id: 'mine',
+      head: 'Sheet',
+      text: ({ mine }) => mine,
+      cell: ({ mine }) => <b className="font-semibold">{mine}</b>,
+    },
+    { id: 'theirs', head: 'Theirs', text: ({ theirs }) => theirs, cell: ({ theirs }) => theirs },
+    {
+      id: 'choice',
+      head: 'Kept',
+      text: ({ key }) => choices[key] ?? '',
+      cell: ({ key, part }) => (
+        <Choice<'mine' | 'theirs' | 'none'>
+          label={`Kept of ${part}`}
+          value={choices[key] ?? 'none'}
+          options={{ mine: 'Sheet', theirs: 'Theirs' }}
+          onChange={(choice) => choice !== 'none' && choose(key, choice)}
+        />
+      ),
+    },
+  ];
+}
