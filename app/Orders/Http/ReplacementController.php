@@ -67,7 +67,7 @@ final readonly class ReplacementController
             $request->lines(),
         );
 
-        return new JsonResponse(new StrokeDone($number, $stroke));
+        return new JsonResponse(StrokeDone::of($number, $stroke));
     }
 
     #[OA\Post(path: '/api/orders/{number}/strokes/{stroke}/undo', operationId: 'undoStroke', tags: ['changes'])]

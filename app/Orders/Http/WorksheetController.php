@@ -36,7 +36,7 @@ final readonly class WorksheetController
     {
         $stroke = $action->make($person, $number, $request->edits($number), $request->seen($number));
 
-        return new JsonResponse(new StrokeDone($number, $stroke));
+        return new JsonResponse(StrokeDone::of($number, $stroke));
     }
 
     #[OA\Post(path: '/api/orders/{number}/undo', operationId: 'undoLast', tags: ['changes'])]

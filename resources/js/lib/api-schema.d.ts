@@ -3619,9 +3619,11 @@ export interface components {
             void: boolean;
             digest: string;
         };
-        /** @description What was done to several subjects at one stroke, and can be undone as one. */
+        /** @description What every act answers, and what was done to several subjects at one stroke, which can be undone as one. */
         StrokeDone: {
             number: string;
+            version: number;
+            /** @description by which it is undone */
             stroke: string;
         };
         Adoption: {

@@ -86,7 +86,7 @@ describe('replacing a component', () => {
     await user.click(await screen.findByRole('checkbox', { name: /Replace in 200-0020/ }));
     expect(screen.getByRole<HTMLInputElement>('checkbox', { name: /200-0030/ }).disabled).toBe(true);
     expect(screen.getByText(', 1 cannot be replaced so')).toBeTruthy();
-    server.on(`POST ${BASE}/replacement`, { number: 'ECO-00090', stroke: 'stroke-1' });
+    server.on(`POST ${BASE}/replacement`, { ...done('ECO-00090'), stroke: 'stroke-1' });
     await user.click(screen.getByRole('button', { name: 'Replace in 1 line' }));
     await screen.findByText(/Replaced in 1 line of 1 item/);
     expect(server.asked(`POST ${BASE}/replacement`).map((call) => call.body)).toEqual([

@@ -56,7 +56,7 @@ async function open(more: Partial<Schemas['WorksheetPage']> = {}, query = '') {
       rows: [row(0, 10, '600-0014'), row(0, 20, '200-0042'), row(1, 10, '600-0014')],
       ...more,
     } satisfies Schemas['WorksheetPage'])
-    .on(`POST ${SHEET}`, { number: 'ECO-00090', stroke: 'stroke-1' });
+    .on(`POST ${SHEET}`, { ...done('ECO-00090'), stroke: 'stroke-1' });
   const user = await show(<WorksheetPage />, {
     at: `/orders/ECO-00090/worksheet${query}`,
     path: '/orders/:number/worksheet',

@@ -37,7 +37,7 @@ export function useWorksheet(page: Worksheet) {
           seen: subjectsOf(edits).map(of),
         },
       }),
-    ).then(() => ({ number, version: 0 }));
+    );
   };
   const act = { scope, onSuccess: readAnew, onError };
   return {
