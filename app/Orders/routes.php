@@ -11,6 +11,7 @@ use App\Orders\Http\OrderSheetController;
 use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
+use App\Orders\Http\TransferController;
 use App\Orders\Http\WorkController;
 use App\Orders\Http\WorksheetController;
 use App\People\Ability;
@@ -61,8 +62,8 @@ Route::controller(ReplacementController::class)
     ->group(static function (): void {
         Route::get('/replacement', 'show');
         // The editor of the order, or who plans it.
-        Route::post('/replacement', 'replace')->middleware(Ability::ReplaceComponent->gate());
-        Route::post('/strokes/{stroke}/undo', 'undo')->whereUuid('stroke')->middleware(Ability::ReplaceComponent->gate());
+        Route::post('/replacement', 'replace')->middleware(Ability::EditTogether->gate());
+        Route::post('/strokes/{stroke}/undo', 'undo')->whereUuid('stroke')->middleware(Ability::EditTogether->gate());
     });
 Route::controller(OrderSheetController::class)
     ->prefix('orders/{number}')
@@ -78,6 +79,13 @@ Route::controller(WorksheetController::class)
         Route::post('/worksheet', 'edit')->middleware(Ability::ReviseStructure->gate());
         Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
         Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
+    });
+Route::controller(TransferController::class)
+    ->prefix('orders/{number}')
+    ->group(static function (): void {
+        Route::get('/transfer', 'show');
+        // The editor of the order that gets them, or who plans it.
+        Route::post('/transfer', 'carry')->middleware(Ability::EditTogether->gate());
     });
 Route::controller(FollowUpController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}/follow-up')

@@ -16,7 +16,7 @@ enum Ability: string
     case RaiseOrder = 'raise_order';
     case PlanOrder = 'plan_order';
     case ReviseStructure = 'revise_structure';
-    case ReplaceComponent = 'replace_component';
+    case EditTogether = 'edit_together';
     case SubmitOrder = 'submit_order';
     case SignOrder = 'sign_order';
     case ReturnOrder = 'return_order';

@@ -27,6 +27,7 @@ const BUDGET = [
     'api/orders/{number}/review' => 70,
     'api/orders/{number}/consequences' => 46,
     'api/orders/{number}/replacement' => 28,
+    'api/orders/{number}/transfer' => 26,
     'api/orders/{number}/worksheet' => 20,
     'api/orders/{number}/worksheet/{format}' => 22,
     'api/orders/{number}/data' => 40,

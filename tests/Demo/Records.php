@@ -165,6 +165,7 @@ final class Records
                 'orders/@/pulled-items?item=200-0010&way=below',
                 'orders/@/pulled-items?item=200-0010&way=documents',
             ),
+            'api/orders/{number}/transfer' => $each($of('order'), 'orders/@/transfer'),
             'api/orders/{number}/replacement' => $each(
                 $of('order'),
                 'orders/@/replacement?old=230-0020&new=230-0021',
@@ -226,7 +227,13 @@ final class Records
                 '/changes/@/reach?as=picture',
                 '/changes/@/cut-in',
             ),
-            'order' => $of('/changes/@', '/orders/@/review', '/orders/@/worksheet', '/orders/@/replace?old=230-0020&new=230-0021:2'),
+            'order' => $of(
+                '/changes/@',
+                '/orders/@/review',
+                '/orders/@/worksheet',
+                '/orders/@/transfer',
+                '/orders/@/replace?old=230-0020&new=230-0021:2',
+            ),
             'revised item' => $of('/orders/@order/revise/@item'),
             'changing item' => $of('/orders/@order/data/@item'),
             'built item' => $of('/orders/@order/build/@item/@plant'),

@@ -1300,6 +1300,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/transfer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["transfer"];
+        put?: never;
+        post: operations["transferEdits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/works/{work}/undo": {
         parameters: {
             query?: never;
@@ -3733,6 +3749,17 @@ export interface components {
             password: string;
             digest: string;
         };
+        TransferRequest: {
+            /** @description the order that gets them */
+            into: string;
+            /** @description "230-0001 engineering>230-0002 engineering", of several with commas between */
+            to: string;
+            decisions: {
+                /** @description by its key */
+                row: string;
+                taken: boolean;
+            }[];
+        };
         WorksheetEdits: {
             edits: {
                 /** @description Edits of lines of many subjects of an order, made together or not at all. Fields are text, as typed. */
@@ -3838,6 +3865,64 @@ export interface components {
             faults: components["schemas"]["SheetFault"][];
             /** @description under which the file is had with its bad cells marked */
             marked: string | null;
+        };
+        /** @description What was carried over once, on record. */
+        TransferLog: {
+            from: string;
+            into: string;
+            by: string;
+            at: string;
+            stroke: string;
+            rows: components["schemas"]["TransferLogRow"][];
+        };
+        /** @description What became of one edit in one sibling. */
+        TransferLogRow: {
+            source: string;
+            target: string;
+            what: string;
+            /** @enum {string} */
+            fit: "fits" | "differs" | "none" | "already";
+            reason: string;
+            taken: boolean;
+        };
+        /** @description What the edits of an order would be in sibling structures, and what was carried over before. */
+        TransferPage: {
+            order: string;
+            order_title: string;
+            /** @description the order that gets them */
+            into: string;
+            /** @description why you cannot do it now; null: you can */
+            may_transfer: string | null;
+            sources: components["schemas"]["TransferSource"][];
+            rows: components["schemas"]["TransferRow"][];
+            log: components["schemas"]["TransferLog"][];
+        };
+        /** @description One edit, as it would be in one sibling. */
+        TransferRow: {
+            /** @description by which it is decided about */
+            key: string;
+            /** @description item and structure: "200-0010 engineering" */
+            source: string;
+            target: string;
+            /** @enum {string} */
+            mark: "added" | "removed" | "replaced" | "changed" | "renumbered" | "unchanged";
+            before: components["schemas"]["LineRow"] | null;
+            after: components["schemas"]["LineRow"] | null;
+            there: components["schemas"]["LineRow"] | null;
+            /** @description what would be set there, in words */
+            does: string;
+            /** @enum {string} */
+            fit: "fits" | "differs" | "none" | "already";
+            reason: string;
+        };
+        /** @description A structure that an order changes, whose edits can be carried over. */
+        TransferSource: {
+            item: string;
+            title: string;
+            /** @description "engineering", "manufacturing:Weir" */
+            work: string;
+            changes: number;
+            siblings: string[];
         };
         /** @description What an item in the worksheet is called. */
         NamedComponent: {
@@ -7906,6 +7991,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    transfer: {
+        parameters: {
+            query?: {
+                to?: string;
+                into?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TransferPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    transferEdits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TransferRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrokeDone"];
                 };
             };
             /** @description Refused; nothing was saved. */

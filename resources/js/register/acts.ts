@@ -30,6 +30,7 @@ export const acts: Record<string, string> = {
   'item.added': 'Item created',
   'kind.set': 'Revision sequence changed',
   'meeting.arranged': 'Meeting arranged',
+  'order.edits_transferred': 'Edits carried over',
   'order.edited_together': 'Several items edited together',
   'order.items_named': 'Items named',
   'order.items_taken_off': 'Affected items removed',

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Transfer\Data;
+
+use App\Http\Api\ListOf;
+use OpenApi\Attributes as OA;
+
+/** A structure that an order changes, whose edits can be carried over. */
+#[OA\Schema]
+final readonly class TransferSource
+{
+    /** @param  list<string>  $siblings */
+    public function __construct(
+        #[OA\Property] public string $item,
+        #[OA\Property] public string $title,
+        #[OA\Property(description: '"engineering", "manufacturing:Weir"')] public string $work,
+        #[OA\Property] public int $changes,
+        #[ListOf('string')] public array $siblings,
+    ) {}
+}

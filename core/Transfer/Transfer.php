@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\Transfer;
+
+use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\Comparison\Difference;
+use Orthotaxis\Core\Edit\AddLine;
+use Orthotaxis\Core\Edit\ChangeLine;
+use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\Edit\RemoveLine;
+use Orthotaxis\Core\Edit\ReplaceComponent;
+use Orthotaxis\Core\Structure\FreeFinds;
+use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\LineField;
+use Orthotaxis\Core\Structure\Structure;
+
+/**
+ * Carries what was done to one structure over to a sibling (calculation 8 of the design). Nothing is guessed in silence: whatever does
+ * not simply fit says why, and is left to a person.
+ *
+ * The counterpart of a line is the line of the same identity, else the only one with the same component; of several, the one on the same
+ * find number. "Gasket 2.8 m becomes silicone gasket 2.8 m": a sibling with 3.2 m of the gasket has the line, but reads otherwise; one
+ * with a welded lid has none; one that has the silicone gasket already reads so.
+ */
+final class Transfer
+{
+    /** What a plant says of a line is said by each plant for itself. */
+    private const OF_PLANT = [LineField::Operation, LineField::Scrap, LineField::TakesOver];
+
+    private FreeFinds $finds;
+
+    /** @var array<string, true> lines that an edit has been made to: no second one is */
+    private array $met = [];
+
+    /** @param  Structure  $home  as it was where the edits were made */
+    private function __construct(private readonly Structure $sibling, private readonly Structure $home)
+    {
+        $this->finds = FreeFinds::in($sibling);
+    }
+
+    /** @return list<Carried> each edit, in the order of the comparison */
+    public static function of(Comparison $done, Structure $sibling): array
+    {
+        $home = array_map(static fn(Difference $one): ?Line => $one->before, $done->differences);
+        $transfer = new self($sibling, new Structure(array_filter($home, static fn(?Line $line): bool => $line !== null)));
+
+        return array_map($transfer->carried(...), $done->changes());
+    }
+
+    private function carried(Difference $of): Carried
+    {
+        $before = $of->before;
+
+        return $before === null ? $this->added($of) : $this->toLine($of, $before);
+    }
+
+    private function added(Difference $of): Carried
+    {
+        $after = $of->after ?? throw new \LogicException('A difference is of a line.');
+        $reads = static fn(Line $line): bool => self::differing($line, $after, [LineField::Find, ...self::OF_PLANT]) === [];
+        [$there, $here] = [self::having($this->sibling, $after->component, $reads), self::having($this->home, $after->component, $reads)];
+        if (count($there) > count($here)) {
+            return new Carried($of, Fit::Already, there: $there[0]);
+        }
+        $find = $this->sibling->lines === [] || $this->isFree($after->find) ? $after->find : $this->finds->from($after->find);
+        $edit = new AddLine('', [LineField::Find->value => (string) $find] + self::said($after));
+        $beside = $this->beside($after, '', '');
+
+        return new Carried($of, $beside === '' ? Fit::Fits : Fit::Differs, $beside, $edit);
+    }
+
+    private function toLine(Difference $of, Line $before): Carried
+    {
+        [$there, $doubt] = $this->counterpart($before);
+        if ($there === null) {
+            $after = $of->after;
+            // Another component stands there by now, and it is the one that was wanted.
+            $already = $after !== null && $after->component !== $before->component ? $this->counterpart($after)[0] : null;
+
+            return $already !== null
+                ? new Carried($of, Fit::Already, there: $already)
+                : ($after === null
+                    ? new Carried($of, Fit::Already)
+                    : new Carried($of, Fit::None, "It has no {$before->component}."));
+        }
+        $edit = self::edit($of, $there);
+        if ($edit === null) {
+            return new Carried($of, Fit::Already, there: $there);
+        }
+        $this->met[$there->key] = true;
+        $reasons = array_filter([
+            $doubt,
+            self::otherwise($of, $before, $there),
+            $of->after === null || $of->after->component === $before->component ? '' : $this->beside($of->after, $there->key, $before->key),
+        ]);
+
+        return new Carried($of, $reasons === [] ? Fit::Fits : Fit::Differs, implode(' ', $reasons), $edit, $there);
+    }
+
+    /** @return array{?Line, string} and why it may be another one */
+    private function counterpart(Line $line): array
+    {
+        $same = $this->sibling->line($line->key);
+        if ($same !== null && $same->component === $line->component) {
+            return [$same, ''];
+        }
+        $having = self::having($this->sibling, $line->component, fn(Line $one): bool => !isset($this->met[$one->key]));
+        if (count($having) < 2) {
+            return [$having[0] ?? null, ''];
+        }
+        foreach ($having as $one) {
+            if ($one->find === $line->find) {
+                return [$one, ''];
+            }
+        }
+        $finds = implode(', ', array_map(static fn(Line $one): string => (string) $one->find, $having));
+
+        return [$having[0], "{$line->component} stands there more than once, find {$finds}: find {$having[0]->find} is meant here."];
+    }
+
+    /**
+     * @param  callable(Line): bool  $such
+     * @return list<Line> that have a component, by find number
+     */
+    private static function having(Structure $in, string $component, callable $such): array
+    {
+        return array_values(
+            array_filter($in->lines, static fn(Line $line): bool => $line->component === $component && !$line->byProduct && $such($line)),
+        );
+    }
+
+    private function isFree(int $find): bool
+    {
+        foreach ($this->sibling as $line) {
+            if ($line->find === $find) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** The same, of the line of the sibling; null: it reads so already. */
+    private static function edit(Difference $of, Line $there): ?LineEdit
+    {
+        if ($of->after === null) {
+            return new RemoveLine($there->key);
+        }
+        $fields = [];
+        foreach (self::carriedFields($of) as $field) {
+            if ($there->text($field) !== $of->after->text($field)) {
+                $fields[$field->value] = $of->after->text($field);
+            }
+        }
+
+        return match (true) {
+            $fields === [] => null,
+            isset($fields[LineField::Component->value]) => new ReplaceComponent($there->key, $fields),
+            default => new ChangeLine($there->key, $fields),
+        };
+    }
+
+    /** What of the line reads otherwise than it did where the edit was made, as far as the edit rests on it. */
+    private static function otherwise(Difference $of, Line $before, Line $there): string
+    {
+        $resting = array_filter(self::carriedFields($of), static fn(LineField $field): bool => $field !== LineField::Find);
+        // Another component, or none, was meant for so much of the old one.
+        if ($of->after === null || $of->after->component !== $before->component) {
+            array_push($resting, LineField::Quantity, LineField::Unit);
+        }
+        $said = [];
+        foreach (self::differing($before, $there, []) as $field) {
+            if (in_array($field, $resting, true)) {
+                $said[] = "{$field->inWords()} " . ($there->text($field) ?: 'none') . ' in place of ' . ($before->text($field) ?: 'none');
+            }
+        }
+
+        return $said === [] ? '' : ucfirst(implode(', ', $said)) . '.';
+    }
+
+    /** What comes stands there already, on another line, and did not where the edit was made. */
+    private function beside(Line $after, string $there, string $here): string
+    {
+        $other = static fn(string $but): callable => static fn(Line $line): bool => $line->key !== $but &&
+            $line->validity->overlaps($after->validity);
+        $beside = self::having($this->sibling, $after->component, $other($there));
+
+        return count($beside) <= count(self::having($this->home, $after->component, $other($here)))
+            ? ''
+            : "{$after->component} stands there already: find {$beside[0]->find}, {$beside[0]->quantity} {$beside[0]->unit->value}.";
+    }
+
+    /** @return list<LineField> that an edit of a line changes, and that are the line's own */
+    private static function carriedFields(Difference $of): array
+    {
+        return array_values(array_filter($of->fields, static fn(LineField $field): bool => !in_array($field, self::OF_PLANT, true)));
+    }
+
+    /**
+     * @param  list<LineField>  $but
+     * @return list<LineField>
+     */
+    private static function differing(Line $one, Line $other, array $but): array
+    {
+        return array_values(array_filter($one->differsFrom($other), static fn(LineField $field): bool => !in_array($field, $but, true)));
+    }
+
+    /** @return array<value-of<LineField>, string> all that a new line says, but for its place and what is the plant's */
+    private static function said(Line $line): array
+    {
+        $fields = array_filter($line->texts(), static fn(string $text): bool => $text !== '');
+
+        return array_diff_key(
+            $fields,
+            array_flip([LineField::Find->value, ...array_map(static fn(LineField $f): string => $f->value, self::OF_PLANT)]),
+        );
+    }
+}
