@@ -107,6 +107,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./orders/worksheet/WorksheetPage')).WorksheetPage }),
   },
   {
+    path: 'orders/:number/transfer',
+    lazy: async () => ({ Component: (await import('./orders/transfer/TransferPage')).TransferPage }),
+  },
+  {
     path: 'orders/:number/replace',
     lazy: async () => ({ Component: (await import('./orders/replace/ReplacePage')).ReplacePage }),
   },

@@ -100,6 +100,9 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
               Replace a component in all its parents
             </Link>
           )}
+          <Link to={`/orders/${order.number}/transfer`} className={across}>
+            Carry over to siblings
+          </Link>
         </p>
       )}
       {revising && (

@@ -69,4 +69,17 @@ export const orders = {
       queryKey: ['orders', order, 'worksheet'],
       queryFn: () => told(api.GET('/api/orders/{number}/worksheet', { params: { path: { number: order } } })),
     }),
+  /** What the edits of an order would be in siblings. */
+  transfer: (order: string, to: string, into: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'transfer', to, into],
+      queryFn: ({ signal }) =>
+        told(
+          api.GET('/api/orders/{number}/transfer', {
+            params: { path: { number: order }, query: { to, into } },
+            signal,
+          }),
+        ),
+      placeholderData: (before) => before,
+    }),
 };

@@ -1,0 +1,19 @@
+import { offered } from '../../lib/choices';
+
+/** From which structure to which sibling: "230-0001 engineering" to "230-0002 engineering". */
+export interface Way {
+  source: string;
+  target: string;
+}
+
+export function waysOf(text: string): Way[] {
+  return text
+    .split(',')
+    .map((part) => part.trim().split('>'))
+    .flatMap(([source, target]) => (source && target ? [{ source, target }] : []));
+}
+
+export const written = (ways: Way[]) => ways.map(({ source, target }) => `${source}>${target}`).join(',');
+
+/** Where something may be built. */
+export const choiceCodes = () => Object.keys(offered('site'));
