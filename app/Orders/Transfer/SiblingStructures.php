@@ -6,6 +6,7 @@ namespace App\Orders\Transfer;
 
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\WorkRecord;
+use App\Orders\Subjects\NamedWork;
 use App\Orders\WorkContents;
 use App\Structures\Models\Content;
 use App\Structures\Models\Item;
@@ -20,6 +21,21 @@ use Orthotaxis\Core\Structure\Structure;
 /** The lines of structures as an order has them, or as they are released where it does nothing to them yet. */
 final readonly class SiblingStructures
 {
+    /** Those with which an item shares a third of its components at least. */
+    private const ALIKE = "
+        WITH mine AS (
+            SELECT DISTINCT c.item_id, l.component_id FROM items i JOIN contents c ON c.item_id = i.id JOIN structure_lines l ON l.content_id = c.id
+            WHERE i.number IN (SELECT jsonb_array_elements_text(?::jsonb)) AND c.kind = 'engineering' AND c.status = 'released'),
+        shared AS (
+            SELECT mine.item_id, c.item_id AS sibling, count(DISTINCT l.component_id) AS alike
+            FROM mine JOIN structure_lines l ON l.component_id = mine.component_id JOIN contents c ON c.id = l.content_id
+            WHERE c.kind = 'engineering' AND c.status = 'released' AND c.item_id <> mine.item_id GROUP BY 1, 2),
+        ranked AS (
+            SELECT s.*, row_number() OVER (PARTITION BY s.item_id ORDER BY s.alike DESC, s.sibling) AS place,
+                (SELECT count(*) FROM mine WHERE mine.item_id = s.item_id) AS own FROM shared s)
+        SELECT i.number, o.number AS sibling FROM ranked r JOIN items i ON i.id = r.item_id JOIN items o ON o.id = r.sibling
+        WHERE r.place <= 6 AND r.alike * 3 >= r.own ORDER BY i.number, r.place";
+
     public function __construct(private StructureReader $structures, private WorkContents $works) {}
 
     /**
@@ -92,34 +108,62 @@ final readonly class SiblingStructures
     }
 
     /**
-     * Those that share the most components with an item, the most alike first.
+     * Structures to which edits may go: of the items that share the most components, the most alike first, and the same at other plants.
      *
-     * @param  list<int>  $items  ids
-     * @return array<int, list<string>> numbers by item
+     * @param  list<NamedWork>  $sources
+     * @return array<string, list<string>> keys by the key of the source
      */
-    public static function alike(array $items): array
+    public static function offered(array $sources): array
+    {
+        $numbers = array_values(array_unique(array_map(static fn(NamedWork $one): string => $one->item, $sources)));
+        $alike = self::alike($numbers);
+        $plants = [];
+        foreach (self::builtAt([...$numbers, ...array_merge(...array_values($alike))]) as $row) {
+            $plants[$row->number][] = $row->plant;
+        }
+        $offered = [];
+        foreach ($sources as $source) {
+            $same = array_filter(
+                $alike[$source->item] ?? [],
+                static fn(string $number): bool => $source->plant === '' || in_array($source->plant, $plants[$number] ?? [], true),
+            );
+            $elsewhere = $source->plant === '' ? [] : array_diff($plants[$source->item] ?? [], [$source->plant]);
+            $offered[$source->key()] = [
+                ...array_map(static fn(string $number): string => "{$number} {$source->work()}", array_values($same)),
+                ...array_map(
+                    static fn(string $plant): string => (new NamedWork($source->order, $source->item, $source->kind, $plant))->key(),
+                    array_values($elsewhere),
+                ),
+            ];
+        }
+
+        return $offered;
+    }
+
+    /**
+     * @param  list<string>  $numbers
+     * @return array<array-key, \stdClass> number and plant
+     */
+    private static function builtAt(array $numbers): array
+    {
+        return DB::table('contents AS c')
+            ->join('items AS i', 'i.id', '=', 'c.item_id')
+            ->where(['c.kind' => Subject::MANUFACTURING, 'c.status' => RevisionStatus::Released->value])
+            ->whereIn('i.number', $numbers)
+            ->orderBy('c.plant')
+            ->get(['i.number', 'c.plant'])
+            ->all();
+    }
+
+    /**
+     * @param  list<string>  $numbers
+     * @return array<string, list<string>> numbers by number
+     */
+    private static function alike(array $numbers): array
     {
         $alike = [];
-        foreach (
-            DB::select(
-                "
-                WITH used AS (
-                    SELECT DISTINCT c.item_id, l.component_id FROM contents c JOIN structure_lines l ON l.content_id = c.id
-                    WHERE c.kind = 'engineering' AND c.status = 'released'),
-                mine AS (SELECT * FROM used WHERE item_id = ANY (?::bigint[])),
-                shared AS (
-                    SELECT mine.item_id, other.item_id AS sibling, count(*) AS alike
-                    FROM mine JOIN used other ON other.component_id = mine.component_id AND other.item_id <> mine.item_id GROUP BY 1, 2),
-                ranked AS (
-                    SELECT s.*, row_number() OVER (PARTITION BY s.item_id ORDER BY s.alike DESC, s.sibling) AS place,
-                        (SELECT count(*) FROM mine WHERE mine.item_id = s.item_id) AS own FROM shared s)
-                SELECT r.item_id, i.number FROM ranked r JOIN items i ON i.id = r.sibling
-                WHERE r.place <= 6 AND r.alike * 3 >= r.own ORDER BY r.item_id, r.place",
-                ['{' . implode(',', $items) . '}'],
-            )
-            as $row
-        ) {
-            $alike[$row->item_id][] = $row->number;
+        foreach (DB::select(self::ALIKE, [json_encode($numbers, JSON_THROW_ON_ERROR)]) as $row) {
+            $alike[$row->number][] = $row->sibling;
         }
 
         return $alike;

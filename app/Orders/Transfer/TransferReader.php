@@ -7,6 +7,7 @@ namespace App\Orders\Transfer;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
+use App\Orders\Subjects\NamedWork;
 use App\Orders\Transfer\Data\TransferPage;
 use App\Orders\Transfer\Data\TransferRow;
 use App\Orders\Transfer\Data\TransferSource;
@@ -43,11 +44,7 @@ final readonly class TransferReader
             $numbers[] = $source->named->item;
         }
         $titles = Item::query()->whereIn('number', array_unique($numbers))->pluck('title', 'number')->all();
-        $ids = Item::query()
-            ->whereIn('number', array_map(static fn(SubjectLines $one): string => $one->named->item, $sources))
-            ->pluck('id', 'number')
-            ->all();
-        $alike = SiblingStructures::alike(array_values($ids));
+        $offered = SiblingStructures::offered(array_values(array_map(static fn(SubjectLines $one): NamedWork => $one->named, $sources)));
 
         return new TransferPage(
             order: $order->number,
@@ -60,7 +57,7 @@ final readonly class TransferReader
                     title: $titles[$one->named->item] ?? '',
                     work: $one->named->work(),
                     changes: count($one->changes()->changes()),
-                    siblings: $alike[$ids[$one->named->item] ?? 0] ?? [],
+                    siblings: $offered[$one->named->key()] ?? [],
                 ),
                 array_values($sources),
             ),

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class TransferSource
 {
-    /** @param  list<string>  $siblings */
+    /** @param  list<string>  $siblings  structures that are alike, or the same at other plants: "200-0011 engineering" */
     public function __construct(
         #[OA\Property] public string $item,
         #[OA\Property] public string $title,

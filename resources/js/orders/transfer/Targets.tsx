@@ -4,7 +4,7 @@ import { ItemPicker } from '../../ui/ItemPicker';
 import { ItemNumber } from '../../ui/Num';
 import { workOf } from '../worksheet/sheetRows';
 import { structureOf } from './transferColumns';
-import { choiceCodes, type Way } from './ways';
+import { type Way } from './ways';
 
 interface Props {
   source: Schemas['TransferSource'];
@@ -13,25 +13,21 @@ interface Props {
   onRemove: (target: string) => void;
 }
 
-/** To which siblings the edits of one structure go: items alike are offered, any other can be named, and other plants. */
+/** To which siblings the edits of one structure go: those alike and the same at other plants are offered, any other can be named. */
 export function Targets({ source, ways, onAdd, onRemove }: Props) {
   const key = `${source.item} ${source.work}`;
   const own = ways.filter((way) => way.source === key).map((way) => way.target);
-  const offered = source.siblings.map((item) => `${item} ${source.work}`).filter((target) => !own.includes(target));
-  const plants =
-    source.work === 'engineering'
-      ? []
-      : choiceCodes()
-          .map((plant) => `${source.item} manufacturing:${plant}`)
-          .filter((target) => target !== key && !own.includes(target));
+  const offered = source.siblings.filter((target) => !own.includes(target));
   return (
     <section
       aria-label={`Siblings of ${source.item}, ${workOf(source.work)}`}
-      className="border-t border-rule py-2 first:border-t-0"
+      className="grid grid-cols-[26rem_1fr] items-start gap-4 border-t border-rule py-1 first:border-t-0"
     >
-      <p className="mb-1">
-        <ItemNumber number={source.item} /> {source.title}, {workOf(source.work)}:{' '}
-        {source.changes === 1 ? '1 line differs' : `${source.changes} lines differ`}
+      <p className="truncate pt-1.5">
+        <ItemNumber number={source.item} /> {source.title}
+        <span className="text-sm text-soft">
+          , {workOf(source.work)}, {source.changes === 1 ? '1 line' : `${source.changes} lines`}
+        </span>
       </p>
       <div className="flex flex-wrap items-center gap-2">
         {own.map((target) => (
@@ -43,7 +39,7 @@ export function Targets({ source, ways, onAdd, onRemove }: Props) {
             </Button>
           </span>
         ))}
-        {[...offered, ...plants].map((target) => (
+        {offered.map((target) => (
           <Button key={target} onClick={() => onAdd(target)}>
             + {structureOf(target).item} {source.work !== 'engineering' && structureOf(target).where}
           </Button>

@@ -110,7 +110,7 @@ function TransferView({ page, ways, stale, set }: ViewProps) {
     );
   return (
     <div className="space-y-3">
-      <div className="border-y border-rule bg-sheet px-3">
+      <div className="max-h-64 overflow-auto border-y border-rule bg-sheet px-3">
         {page.sources.map((source) => (
           <Targets
             key={`${source.item} ${source.work}`}

@@ -1,5 +1,3 @@
-import { offered } from '../../lib/choices';
-
 /** From which structure to which sibling: "230-0001 engineering" to "230-0002 engineering". */
 export interface Way {
   source: string;
@@ -14,6 +12,3 @@ export function waysOf(text: string): Way[] {
 }
 
 export const written = (ways: Way[]) => ways.map(({ source, target }) => `${source}>${target}`).join(',');
-
-/** Where something may be built. */
-export const choiceCodes = () => Object.keys(offered('site'));
