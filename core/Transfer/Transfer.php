@@ -31,7 +31,7 @@ final class Transfer
 
     private FreeFinds $finds;
 
-    /** @var array<string, true> lines that an edit has been made to: no second one is */
+    /** @var array<string, string> lines that an edit has been made to, and of which one it was: none of another is */
     private array $met = [];
 
     /** @param  Structure  $home  as it was where the edits were made */
@@ -64,7 +64,7 @@ final class Transfer
         if (count($there) > count($here)) {
             return new Carried($of, Fit::Already, there: $there[0]);
         }
-        $find = $this->sibling->lines === [] || $this->isFree($after->find) ? $after->find : $this->finds->from($after->find);
+        $find = $this->findOfFollowed($after) ?? ($this->isFree($after->find) ? $after->find : $this->finds->from($after->find));
         $edit = new AddLine('', [LineField::Find->value => (string) $find] + self::said($after));
         $beside = $this->beside($after, '', '');
 
@@ -89,7 +89,7 @@ final class Transfer
         if ($edit === null) {
             return new Carried($of, Fit::Already, there: $there);
         }
-        $this->met[$there->key] = true;
+        $this->met[$there->key] = $before->key;
         $reasons = array_filter([
             $doubt,
             self::otherwise($of, $before, $there),
@@ -106,7 +106,11 @@ final class Transfer
         if ($same !== null && $same->component === $line->component) {
             return [$same, ''];
         }
-        $having = self::having($this->sibling, $line->component, fn(Line $one): bool => !isset($this->met[$one->key]));
+        $having = self::having(
+            $this->sibling,
+            $line->component,
+            fn(Line $one): bool => ($this->met[$one->key] ?? $line->key) === $line->key,
+        );
         if (count($having) < 2) {
             return [$having[0] ?? null, ''];
         }
@@ -129,6 +133,21 @@ final class Transfer
         return array_values(
             array_filter($in->lines, static fn(Line $line): bool => $line->component === $component && !$line->byProduct && $such($line)),
         );
+    }
+
+    /** Where a line begins on the day after another one ends, both stand on one find number: so they do in the sibling. */
+    private function findOfFollowed(Line $after): ?int
+    {
+        foreach ($this->home as $line) {
+            if ($line->find === $after->find && $line->component !== $after->component) {
+                $there = $this->counterpart($line)[0];
+                if ($there !== null) {
+                    return $there->find;
+                }
+            }
+        }
+
+        return null;
     }
 
     private function isFree(int $find): bool

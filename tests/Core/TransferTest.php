@@ -138,6 +138,18 @@ it('takes the next free find number where the same is taken', function (): void 
     expect($carried['label']->edit?->fields()['find'])->toBe('61');
 });
 
+it('lets what follows another from a day stand on its find number', function (): void {
+    $before = new Structure([Make::line('old', 30, 'OLD', '2')]);
+    $after = new Structure([Make::line('old', 30, 'OLD', '2', last: '2027-02-28'), Make::line('new', 30, 'NEW', '2', first: '2027-03-01')]);
+    $sibling = new Structure([Make::line('s', 70, 'OLD', '2'), Make::line('x', 30, 'OTHER')]);
+    $carried = carried($sibling, $before, $after);
+    expect([$carried['new']->fit, $carried['new']->edit?->fields()['find'], $carried['old']->edit?->fields()])->toBe([
+        Fit::Fits,
+        '70',
+        ['last_day' => '2027-02-28'],
+    ]);
+});
+
 it('never makes two edits to one line', function (): void {
     $before = new Structure([Make::line('a', 10, 'P', '1'), Make::line('b', 20, 'P', '1')]);
     $after = new Structure([Make::line('a', 10, 'P', '2'), Make::line('b', 20, 'P', '3')]);

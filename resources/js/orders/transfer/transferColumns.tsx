@@ -1,5 +1,5 @@
 import type { Schemas } from '../../lib/api';
-import { quantity } from '../../lib/format';
+import { day, quantity } from '../../lib/format';
 import { marks } from '../../lib/words';
 import { Choice } from '../../ui/Choice';
 import type { Column } from '../../ui/DataTable';
@@ -24,7 +24,16 @@ export function structureOf(key: string): { item: string; where: string } {
   return { item, where: workOf(work.join(' ')) };
 }
 
-const said = (line: Line) => (line === null ? '' : `${quantity(line.quantity)} ${line.unit} ${line.component}`);
+const said = (line: Line) =>
+  line === null
+    ? ''
+    : [
+        `${quantity(line.quantity)} ${line.unit} ${line.component}`,
+        line.first_day === null ? '' : `from ${day(line.first_day)}`,
+        line.last_day === null ? '' : `until ${day(line.last_day)}`,
+      ]
+        .filter((part) => part !== '')
+        .join(' ');
 
 function editOf(row: Row): string {
   if (row.before === null) return said(row.after);
