@@ -44,6 +44,7 @@ Route::controller(ReviewController::class)
     ->group(static function (): void {
         Route::get('/review', 'show');
         Route::get('/consequences', 'consequences');
+        Route::get('/dependences', 'dependences');
         Route::post('/signature', 'sign')->middleware([Ability::SignOrder->gate(), 'throttle:signature']);
         Route::post('/return', 'sendBack')->middleware(Ability::ReturnOrder->gate());
     });

@@ -14,9 +14,11 @@ use App\Orders\Actions\SignOrder;
 use App\Orders\ConsequenceReader;
 use App\Orders\Data\CheckRow;
 use App\Orders\Data\Consequences;
+use App\Orders\Data\DependencePage;
 use App\Orders\Data\OrderData;
 use App\Orders\Data\ReachOfItem;
 use App\Orders\Data\Review;
+use App\Orders\Dependences;
 use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
@@ -76,6 +78,13 @@ final readonly class ReviewController
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
 
         return new JsonResponse($this->consequences->read($order, $this->orders->of($order)));
+    }
+
+    #[OA\Get(path: '/api/orders/{number}/dependences', operationId: 'dependences', tags: ['changes'])]
+    #[InPath('number'), Ok(DependencePage::class), Refused]
+    public function dependences(string $number, Dependences $dependences): JsonResponse
+    {
+        return new JsonResponse($dependences->of(ChangeOrder::query()->where('number', $number)->firstOrFail()));
     }
 
     #[OA\Post(path: '/api/orders/{number}/signature', operationId: 'signOrder', tags: ['approvals'])]

@@ -1268,6 +1268,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/dependences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dependences"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/signature": {
         parameters: {
             query?: never;
@@ -3453,6 +3469,21 @@ export interface components {
             coming: string[];
             collisions: components["schemas"]["Collision"][];
             checks: components["schemas"]["CheckRow"][];
+        };
+        /** @description Another open order on which one depends, or that depends on it. */
+        Dependence: {
+            order: string;
+            title: string;
+            state: string;
+            of: string[];
+        };
+        /** @description How an order and other open ones depend on each other. */
+        DependencePage: {
+            needs: components["schemas"]["Dependence"][];
+            needed_by: components["schemas"]["Dependence"][];
+            before: string[];
+            circle: string[];
+            same_lines: components["schemas"]["Dependence"][];
         };
         /** @description Saved work on a coming revision. */
         IterationRow: {
@@ -7921,6 +7952,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Consequences"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dependences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DependencePage"];
                 };
             };
             /** @description Refused; nothing was saved. */

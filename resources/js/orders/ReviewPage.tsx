@@ -17,6 +17,7 @@ import { Person } from '../ui/Person';
 import { BuiltReview } from './built/BuiltReview';
 import { BuiltProducts } from './BuiltProducts';
 import { Collided } from './Collided';
+import { Dependences } from './Dependences';
 import { DataReview } from './data/DataReview';
 import { DifferenceTotals } from './DifferenceTotals';
 import { ReviewTable } from './ReviewTable';
@@ -100,6 +101,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           />
         </div>
         <Collided collisions={consequences.collisions} />
+        <Dependences order={order.number} />
         {review.requests.map((request) => (
           <section key={request.number} aria-label={`Why: ${request.number}`}>
             <h2>Reason</h2>

@@ -12,6 +12,7 @@ import { ItemNumber } from '../../ui/Num';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Checks } from '../Checks';
 import { Collided } from '../../orders/Collided';
+import { Dependences } from '../../orders/Dependences';
 import { PlantAccounts } from '../../manufacturing/PlantAccounts';
 import { WithdrawOrder } from '../../orders/WithdrawOrder';
 
@@ -54,6 +55,7 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
         </Notice>
       )}
       <Collided collisions={dossier.collisions} />
+      {order.is_open && <Dependences order={order.number} />}
       <ul className="border-y border-strong bg-sheet">
         {order.items
           .filter((row) => row.outcome !== 'keep')

@@ -82,4 +82,10 @@ export const orders = {
         ),
       placeholderData: (before) => before,
     }),
+  /** How it and other open orders depend on each other. */
+  dependences: (order: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'dependences'],
+      queryFn: () => told(api.GET('/api/orders/{number}/dependences', { params: { path: { number: order } } })),
+    }),
 };
