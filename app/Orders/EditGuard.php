@@ -13,9 +13,9 @@ use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use App\Structures\PinnedRevisions;
 use App\Structures\StructureReader;
-use Illuminate\Database\Eloquent\Builder;
+use App\Tables\Quoted;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderState;
-use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Refusal;
@@ -26,6 +26,13 @@ use Orthotaxis\Core\Structure\LoopFinder;
 /** What an edit must not do: name what is not there, use a wrong unit, close a loop, overwrite what was not seen. */
 final readonly class EditGuard
 {
+    private const PLANNED = "
+        SELECT DISTINCT oi.item_id AS item, i.id AS component
+        FROM change_orders o JOIN change_order_items oi ON oi.order_id = o.id AND oi.outcome = 'revise'
+        JOIN works w ON w.order_item_id = oi.id AND w.kind = 'engineering' JOIN edits e ON e.work_id = w.id AND e.withdrawn_at IS NULL
+        JOIN items i ON i.number = e.fields ->> 'component'
+        WHERE o.state IN {editing}";
+
     public function __construct(private StructureReader $structures, private OrderReader $orders) {}
 
     /** @return array<string, list<EditRecord>> what was edited after it was on screen, by line */
@@ -168,7 +175,7 @@ final readonly class EditGuard
         if ($new === []) {
             return [];
         }
-        $planned = $this->planned();
+        $planned = self::planned();
         foreach ($new as $places) {
             foreach ($places as [$item, $component]) {
                 $planned[$item][] = $component;
@@ -208,29 +215,13 @@ final readonly class EditGuard
     }
 
     /** @return array<int, list<int>> item => components that open orders give it */
-    private function planned(): array
+    private static function planned(): array
     {
-        $rows = OrderItem::query()
-            ->with('works.edits')
-            ->where('outcome', Outcome::Revise->value)
-            ->whereHas('order', static fn(Builder $order): Builder => $order->whereIn('state', OrderState::editing()))
-            ->whereHas('works.edits', static fn(Builder $edits): Builder => $edits->whereNull('withdrawn_at'))
-            ->get();
-        $numbers = [];
-        foreach ($rows as $other) {
-            foreach ($other->engineering()?->lineEdits() ?? [] as $edit) {
-                if (isset($edit->fields()[LineField::Component->value])) {
-                    $numbers[$other->item_id][] = $edit->fields()[LineField::Component->value];
-                }
-            }
+        $planned = [];
+        foreach (DB::select(strtr(self::PLANNED, ['{editing}' => Quoted::cases(OrderState::editing())])) as $row) {
+            $planned[$row->item][] = $row->component;
         }
-        $ids = Item::query()->whereIn('number', array_merge(...array_values($numbers)))->pluck('id', 'number');
 
-        return array_map(
-            static fn(array $named): array => array_values(
-                array_filter(array_map(static fn(string $number): ?int => $ids[$number] ?? null, $named)),
-            ),
-            $numbers,
-        );
+        return $planned;
     }
 }

@@ -63,6 +63,26 @@ final readonly class LineLoader
     }
 
     /**
+     * Only the lines of some components.
+     *
+     * @param  list<int>  $contents  ids
+     * @param  list<int>  $components  ids
+     * @return array<int, list<Line>> by content
+     */
+    public function ofComponents(array $contents, array $components): array
+    {
+        return $this->by(
+            'SELECT ' .
+                self::COLUMNS .
+                ', l.content_id AS by FROM structure_lines l JOIN items c ON c.id = l.component_id
+                WHERE l.component_id IN (' .
+                implode(',', array_map(intval(...), $components)) .
+                ') AND l.content_id = ANY (?::bigint[])',
+            $contents,
+        );
+    }
+
+    /**
      * Only what comes out.
      *
      * @param  list<int>  $contents  ids

@@ -26,6 +26,21 @@ final readonly class StructureReader
         );
     }
 
+    /**
+     * Of some contents only the lines of some components, in one go.
+     *
+     * @param  list<int>  $contents  ids
+     * @param  non-empty-list<int>  $components  ids
+     * @return array<int, Structure> by content id; what has none is left out
+     */
+    public function ofComponents(array $contents, array $components): array
+    {
+        return array_map(
+            static fn(array $lines): Structure => new Structure($lines),
+            $contents === [] ? [] : (new LineLoader())->ofComponents($contents, $components),
+        );
+    }
+
     public function ofContent(?int $content): Structure
     {
         return $content === null ? new Structure() : $this->ofContents([$content])[$content] ?? new Structure();

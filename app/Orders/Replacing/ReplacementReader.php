@@ -41,7 +41,7 @@ final readonly class ReplacementReader
 
     public function of(Person $by, ChangeOrder $order, AskedReplacement $asked, UseFilter $filter): ReplacementPage
     {
-        $uses = $this->uses->of($order, $asked->old);
+        $uses = $this->uses->of($order, $asked->old, array_values($asked->new));
         $chosen = $filter->of($uses, $asked->effective);
         $heirs = new Heirs(static fn(): string => (string) Str::uuid7());
         $found = array_map(

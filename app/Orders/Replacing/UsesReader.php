@@ -29,8 +29,11 @@ final readonly class UsesReader
 
     public function __construct(private StructureReader $structures, private WorkContents $works) {}
 
-    /** @return list<UsedIn> engineering first, then plant by plant; by number */
-    public function of(ChangeOrder $order, Item $component): array
+    /**
+     * @param  list<Item>  $coming  what comes in its place: lines that have it are read too
+     * @return list<UsedIn> engineering first, then plant by plant; by number
+     */
+    public function of(ChangeOrder $order, Item $component, array $coming): array
     {
         $own = $this->own($order);
         $released = [];
@@ -40,7 +43,12 @@ final readonly class UsesReader
                 $released[$row->id] = [$named, $row->item];
             }
         }
-        $structures = $this->structures->ofContents(array_keys($released));
+        // Of thousands of parents only what the replacement looks at; all of it where further lines need free find numbers.
+        $looked = array_map(static fn(Item $item): int => $item->id, [$component, ...$coming]);
+        $structures =
+            count($coming) > 1
+                ? $this->structures->ofContents(array_keys($released))
+                : $this->structures->ofComponents(array_keys($released), $looked);
         $uses = array_filter(
             array_values($own),
             static fn(UsedIn $use): bool => in_array($component->number, $use->lines->components(), true),

@@ -75,7 +75,7 @@ final readonly class TurnStroke
         return WorkRecord::query()
             ->with(['edits', 'row.item'])
             ->whereHas('row.order', static fn(Builder $of): Builder => $of->where('number', $order))
-            ->whereHas('edits', static fn(Builder $edits): Builder => $edits->where('stroke', $stroke))
+            ->whereIn('id', EditRecord::query()->select('work_id')->where('stroke', $stroke))
             ->orderBy('id')
             ->get();
     }

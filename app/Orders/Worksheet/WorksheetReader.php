@@ -13,7 +13,7 @@ use App\Orders\Worksheet\Data\WorksheetPage;
 use App\Orders\Worksheet\Data\WorksheetRow;
 use App\Orders\Worksheet\Data\WorksheetSubject;
 use App\People\Models\Person;
-use App\Structures\Models\Item;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderState;
 
 /** Puts the lines of all subjects of an order into one table, each as it was and as it is to be. */
@@ -46,14 +46,25 @@ final readonly class WorksheetReader
             can_undo: $edits->clone()->whereNull('withdrawn_at')->exists(),
             can_redo: $edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->exists(),
             subjects: $shown,
-            items: Item::query()
-                ->toBase()
-                ->whereIn('number', array_map(strval(...), array_keys($numbers)))
-                ->orderBy('number')
-                ->get(['number', 'title', 'unit'])
-                ->map(static fn(\stdClass $item): NamedComponent => new NamedComponent($item->number, $item->title, $item->unit))
-                ->all(),
+            items: self::named(array_map(strval(...), array_keys($numbers))),
             rows: $rows,
+        );
+    }
+
+    /**
+     * @param  list<string>  $numbers  more of them than one question takes values
+     * @return list<NamedComponent> by number
+     */
+    private static function named(array $numbers): array
+    {
+        return array_values(
+            array_map(
+                static fn(\stdClass $item): NamedComponent => new NamedComponent($item->number, $item->title, $item->unit),
+                DB::select(
+                    'SELECT number, title, unit FROM items WHERE number IN (SELECT jsonb_array_elements_text(?::jsonb)) ORDER BY number',
+                    [json_encode($numbers, JSON_THROW_ON_ERROR)],
+                ),
+            ),
         );
     }
 }

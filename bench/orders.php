@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Measures a component replaced in thousands of parents (seen, done, undone) and the worksheet of it, beside what SQL takes to find the
+ * lines and to write as many edits. Everything is taken back at the end. Called by bin/bench: orders.php LINES JSON(0|1)
+ */
+
+use App\Orders\Actions\TurnWork;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Replacing\AskedReplacement;
+use App\Orders\Replacing\ReplaceComponent;
+use App\Orders\Replacing\ReplacementReader;
+use App\Orders\Replacing\UseFilter;
+use App\Orders\Worksheet\WorksheetReader;
+use App\People\Models\Person;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\DB;
+
+const PARENTS = 5_000;
+const ORDER = 'ECO-BENCH';
+
+ini_set('memory_limit', '3G');
+require dirname(__DIR__) . '/vendor/autoload.php';
+$app = require dirname(__DIR__) . '/bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
+[, $lines, $json] = $argv;
+
+/** @return array{float, mixed} milliseconds, and the answer */
+function once(Closure $do): array
+{
+    $started = hrtime(true);
+    $answer = $do();
+
+    return [(hrtime(true) - $started) / 1e6, $answer];
+}
+
+/** The component whose number of parents is nearest to what is asked for; the whole data set may have none with so many. */
+$component = DB::selectOne(
+    "SELECT l.component_id AS id, i.number, i.unit, count(DISTINCT c.item_id) AS parents
+    FROM structure_lines l JOIN contents c ON c.id = l.content_id JOIN items i ON i.id = l.component_id
+    WHERE c.kind = 'engineering' AND c.status = 'released' GROUP BY 1, 2, 3 ORDER BY abs(count(DISTINCT c.item_id) - ?), 1 LIMIT 1",
+    [PARENTS],
+);
+$new = DB::scalar(
+    "SELECT i.number FROM items i JOIN revisions r ON r.item_id = i.id AND r.status = 'released' WHERE i.unit = ? AND i.id <> ?
+    AND NOT EXISTS (SELECT 1 FROM structure_lines l WHERE l.content_id = r.id) ORDER BY i.number DESC LIMIT 1",
+    [$component->unit, $component->id],
+);
+
+DB::beginTransaction();
+$person = static fn(string $login, string $role): Person => Person::query()->create([
+    'login' => $login,
+    'name' => 'Bench',
+    'email' => "{$login}@quillback.example",
+    'password' => bin2hex(random_bytes(12)),
+    'roles' => [$role],
+    'active' => true,
+]);
+[$planner, $editor] = [$person('bench.planner', 'coordinator'), $person('bench.editor', 'design_engineer')];
+ChangeOrder::query()->create([
+    'number' => ORDER,
+    'title' => 'Bench',
+    'description' => '',
+    'priority' => 'normal',
+    'state' => 'revising',
+    'author_id' => $planner->id,
+    'editor_id' => $editor->id,
+    'raised_at' => now(),
+]);
+$order = static fn(): ChangeOrder => ChangeOrder::query()
+    ->with('items')
+    ->where('number', ORDER)
+    ->firstOrFail();
+$ask = static fn(ChangeOrder $of): AskedReplacement => AskedReplacement::read($of, $component->number, $new, '');
+$seen = static fn() => app(ReplacementReader::class)->of($planner, $order(), $ask($order()), new UseFilter());
+$seen();
+[$previewMs, $page] = once($seen);
+$chosen = [];
+foreach ($page->rows as $row) {
+    if ($row->fault === null) {
+        $chosen[] = ['item' => $row->item->number, 'work' => $row->work, 'line' => $row->before->key];
+    }
+}
+[$applyMs, $stroke] = once(static fn(): string => app(ReplaceComponent::class)->in($planner, ORDER, $ask, $chosen));
+[$worksheetMs, $worksheet] = once(static fn() => app(WorksheetReader::class)->of($editor, $order()));
+$replaced = count(array_filter($worksheet->rows, static fn($row): bool => $row->mark === 'replaced'));
+[$undoMs] = once(static fn() => app(TurnWork::class)->undoStroke($planner, ORDER, $stroke));
+$left = count(app(WorksheetReader::class)->of($editor, $order())->rows);
+
+// The same in SQL: the lines found, and as many edits written, without a question asked about any of them.
+$work = DB::scalar(
+    'SELECT min(w.id) FROM works w JOIN change_order_items i ON i.id = w.order_item_id JOIN change_orders o ON o.id = i.order_id WHERE o.number = ?',
+    [ORDER],
+);
+[$sqlMs, $written] = once(
+    static fn(): int => DB::affectingStatement(
+        "INSERT INTO edits (work_id, number, act, operation, version, part, fields, author_id, made_at)
+        SELECT ?, 100 + row_number() OVER (), 100, 'replace', 1, l.line_key, jsonb_build_object('component', ?::text), ?, now()
+        FROM structure_lines l JOIN contents c ON c.id = l.content_id
+        WHERE l.component_id = ? AND c.kind IN ('engineering', 'manufacturing') AND c.status = 'released'",
+        [$work, $new, $editor->id, $component->id],
+    ),
+);
+DB::rollBack();
+
+$report = [
+    'replacement' => [
+        'parents' => (int) $component->parents,
+        'lines' => count($chosen),
+        'preview_ms' => round($previewMs, 1),
+        'apply_ms' => round($applyMs, 1),
+        'undo_ms' => round($undoMs, 1),
+        'sql_ms' => round($sqlMs, 1),
+        'equal' => $written === count($page->rows) && $replaced === count($chosen),
+    ],
+    'worksheet' => ['rows' => count($worksheet->rows), 'ms' => round($worksheetMs, 1), 'equal' => $left === count($worksheet->rows)],
+];
+if ($json === '1') {
+    echo json_encode($report, JSON_PRETTY_PRINT), "\n";
+    exit();
+}
+$one = $report['replacement'];
+printf(
+    "replacement      %s lines of %s parents: seen %.0f ms, done %.0f ms, undone %.0f ms; SQL writes as many edits in %.0f ms, %.1f×, answers equal: %s\n",
+    number_format($one['lines']),
+    number_format($one['parents']),
+    $one['preview_ms'],
+    $one['apply_ms'],
+    $one['undo_ms'],
+    $one['sql_ms'],
+    $one['apply_ms'] / $one['sql_ms'],
+    $one['equal'] ? 'yes' : 'NO',
+);
+printf("worksheet        %s rows: %.0f ms\n", number_format($report['worksheet']['rows']), $report['worksheet']['ms']);
