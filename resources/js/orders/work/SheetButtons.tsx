@@ -17,6 +17,7 @@ export function SheetButtons({ address, onFile }: Props) {
           Import edited sheet
           <input
             type="file"
+            aria-label="Import edited sheet"
             accept=".csv,.xlsx,.txt"
             className="sr-only"
             onChange={(event) => {

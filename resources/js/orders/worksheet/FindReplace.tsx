@@ -58,7 +58,7 @@ export function FindReplace({ rows, fields, busy, onEdits }: Props) {
           options={Object.fromEntries(fields.map((one) => [one, heads[one]])) as Record<LineField, string>}
         />
       </Field>
-      {text('Find', find, setFind)}
+      {text('Look for', find, setFind)}
       {text('Replace by', by, setBy)}
       <Button type="submit" busy={busy} disabled={edits.length === 0}>
         Replace in {count(edits.length)} {edits.length === 1 ? 'cell' : 'cells'}

@@ -111,7 +111,7 @@ describe('the worksheet of an order', () => {
     expect(screen.getByText('2 of 3 lines')).toBeTruthy();
     await user.keyboard('vf');
     await choose(user, 'In column', 'Quantity');
-    await user.type(screen.getByLabelText('Find'), '2');
+    await user.type(screen.getByLabelText('Look for'), '2');
     await user.type(screen.getByLabelText('Replace by'), '3');
     await user.click(screen.getByRole('button', { name: 'Replace in 2 cells' }));
     await waitFor(() => expect(bodies()).toHaveLength(1));
