@@ -20,8 +20,6 @@ foreach (
         ['comparison', 'mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same', '', 'light'],
         ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
         ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
-        ['report', 'mira.okafor', '/reports/PR-00003', 'Likely duplicates', '', 'light'],
-        ['mark-up', 'clara.fenn', '/items/800-0011/mark-up?for=PR-00009', 'Save mark-up', '', 'light'],
         ['reach', 'mira.okafor', '/changes/ECR-00096/reach?as=picture', 'Pointing at one', '', 'light'],
         ['forms', 'mira.okafor', '/changes/ECR-00096/forms', 'Issue a form', '', 'light'],
         ['money', 'mira.okafor', '/changes/ECR-00096/money', 'Assumptions', '', 'dark'],
@@ -29,8 +27,17 @@ foreach (
         ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Total', '', 'light'],
         ['revise', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'light'],
         ['build', 'samir.bello', '/orders/ECO-00088/build/230-0001/Tarn', 'Seal the lid', '', 'light'],
+        ['replace', 'mira.okafor', '/orders/ECO-00087/replace?old=230-0020&new=230-0021&from=2027-06-01', 'Replace in', '', 'light'],
+        ['worksheet', 'jonas.weir', '/orders/ECO-00087/worksheet?words=gasket', 'lines', '', 'light'],
+        [
+            'transfer',
+            'mira.okafor',
+            '/orders/ECO-00087/transfer?to=230-0001+engineering%3E230-0002+engineering,230-0001+engineering%3E230-0012+engineering',
+            'no counterpart',
+            '',
+            'dark',
+        ],
         ['review', 'helen.marsh', '/orders/ECO-00084/review', 'Sign this page', '', 'light'],
-        ['dossier-release', 'mira.okafor', '/changes/ECO-00083', 'On release', 'release', 'light'],
         ['hand-over', 'mira.okafor', '/changes/ECO-00082', 'Answer from planning', 'follow_through', 'light'],
         [
             'accountability',
@@ -64,9 +71,6 @@ foreach (
         ]);
         $screen->field('Drop the form that came back here, or choose it')->sendKeys($form->path);
         $screen->see('Nothing is done yet');
-    }
-    if ($name === 'mark-up') {
-        $screen->press('Place in the middle');
     }
     usleep(700_000);
     if ($step !== '') {
