@@ -181,10 +181,11 @@ final readonly class ChangeSearch
     private function filter(Builder $query, array $asked, string $named, string $acting, string $items, string $key): void
     {
         foreach (preg_split('/\s+/', (string) ($asked['words'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $query->whereRaw("(t.number || ' ' || t.title ILIKE ? OR t.words @@ plainto_tsquery('english', ?))", [
-                '%' . addcslashes($word, '%_\\') . '%',
-                $word,
-            ]);
+            $query->whereRaw(
+                "(t.number || ' ' || t.title ILIKE ? OR t.words @@ plainto_tsquery('english', ?)
+                    OR t.number IN (SELECT f.change FROM record_references f WHERE upper(f.number) = upper(?)))",
+                ['%' . addcslashes($word, '%_\\') . '%', $word, $word],
+            );
         }
         $person = '(SELECT id FROM people WHERE login = ?)';
         if (($asked['person'] ?? '') !== '') {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Dossier\Http\ChangeController;
 use App\Dossier\Http\RaiseOrderController;
+use App\Dossier\Http\ReferenceController;
+use App\Http\RouteId;
 use App\People\Ability;
 use Illuminate\Support\Facades\Route;
 
@@ -15,3 +17,10 @@ Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])-
 Route::post('/orders', [RaiseOrderController::class, 'raise'])->middleware(Ability::RaiseOrder->gate());
 Route::put('/orders/{number}/requests/{request}', [RaiseOrderController::class, 'add'])->middleware(Ability::PlanOrder->gate());
 Route::delete('/orders/{number}/requests/{request}', [RaiseOrderController::class, 'takeOut'])->middleware(Ability::PlanOrder->gate());
+Route::controller(ReferenceController::class)
+    ->prefix('changes/{number}/references')
+    ->group(static function (): void {
+        Route::get('/', 'index');
+        Route::post('/', 'add')->middleware(Ability::AttachFile->gate());
+        Route::delete('/{reference}', 'remove')->where('reference', RouteId::NUMBER)->middleware(Ability::AttachFile->gate());
+    });

@@ -24,6 +24,9 @@ enum ChoiceList: string
     /** A function of the company that a change is looked at by. */
     case CompanyFunction = 'function';
 
+    /** A kind of record of another process that a change refers to: a complaint, a project. */
+    case Record = 'record';
+
     /**
      * @param  string  $chosen  that it is chosen already, and stays possible
      * @return array<string, string> name by code, of those that can be chosen, in the order they were set up

@@ -96,7 +96,12 @@ it('imports nothing of a sheet with one bad cell, and all of it once that is men
     $rows[$at]['quantity'] = '9';
     Cases::write($rows);
     $this->screen->field('Import edited sheet')->sendKeys(Cases::$sheet);
-    $this->screen->see('Import 1 change')->press('Import 1 change')->see('Done, in one step to undo.')->press('Close')->see('56 lines of 4 structures');
+    $this->screen
+        ->see('Import 1 change')
+        ->press('Import 1 change')
+        ->see('Done, in one step to undo.')
+        ->press('Close')
+        ->see('56 lines of 4 structures');
     $rows = (new Api($this->address, 'jonas.weir'))->call('GET', '/orders/' . Cases::$order . '/worksheet')['rows'];
     expect(array_count_values(array_column($rows, 'mark'))['changed'])->toBe(1);
     unlink(Cases::$sheet);
@@ -109,9 +114,15 @@ it('carries what fits over to a sibling, and leaves what does not to a decision'
         ->see('Quantity 3.2 in place of 2.8.')
         ->see('still to decide');
     // The editor names nothing further: whoever plans the order carries it over.
-    $this->screen->as('mira.okafor', '/orders/' . Cases::$order . '/transfer?to=' . rawurlencode('230-0001 engineering>110-0002 engineering'));
+    $this->screen->as(
+        'mira.okafor',
+        '/orders/' . Cases::$order . '/transfer?to=' . rawurlencode('230-0001 engineering>110-0002 engineering'),
+    );
     $this->screen->see('still to decide')->click('//tr[contains(., "fits with a difference")]//button[normalize-space()="Yes"]');
-    $this->screen->press('Carry over 1 edit')->see('1 edit carried over into ' . Cases::$order)->see('reads so already');
+    $this->screen
+        ->press('Carry over 1 edit')
+        ->see('1 edit carried over into ' . Cases::$order)
+        ->see('reads so already');
     $redline = (new Api($this->address, 'vera.stone'))->call('GET', '/orders/' . Cases::$order . '/items/110-0002/redline')['rows'];
     expect(array_column($redline, 'mark'))->toContain('replaced');
     $this->screen->visit('/changes/' . Cases::$order)->see('Spares kit, case seals');

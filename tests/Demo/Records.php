@@ -130,6 +130,7 @@ final class Records
                 '/api/changes?waits_for=helen.marsh&sort=-effective',
                 '/api/changes?show=closed&from=50',
             ],
+            'api/changes/{number}/references' => $each([...$requests, ...$of('order'), ...$of('report')], 'changes/@/references'),
             'api/dossiers/{number}' => $each([...$requests, ...$of('order')], 'dossiers/@'),
             'api/reports-like' => ['/api/reports-like?title=pump+tube+torn&items=200-0040'],
             'api/reports' => ['/api/reports?show=all', '/api/reports?show=settled&sort=severity'],

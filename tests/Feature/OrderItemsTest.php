@@ -26,8 +26,10 @@ beforeEach(function (): void {
 it('names a whole list at once, whose items open for work', function (): void {
     $parents = $this->world->parents(30, '600-0014', 3, 'pc');
     ($this->act)('POST', ['items' => [...$parents, '200-0010']])->assertOk();
-    expect(($this->rows)())->toHaveCount(32)->toContain('300-0030 revise')// What is decided stays.
-    ->toContain('200-0010 revise use_up');
+    expect(($this->rows)())
+        ->toHaveCount(32)
+        ->toContain('300-0030 revise') // What is decided stays.
+        ->toContain('200-0010 revise use_up');
     $this->world
         ->as('jonas', 'GET', "/orders/{$this->order}/items/300-0030/redline")
         ->assertOk()

@@ -44,7 +44,7 @@ export function OrderRequests({ order, requests }: Props) {
               <span className="grow truncate">{title}</span>
               <Button
                 look="quiet"
-                aria-label={`Take ${number} out of the order`}
+                aria-label={`Take out ${number}`}
                 busy={takeOut.isPending}
                 onClick={() => takeOut.mutate(number)}
               >

@@ -292,6 +292,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/changes/{number}/references": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["references"];
+        put?: never;
+        post: operations["addReference"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/{number}/references/{reference}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeReference"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/requests/{number}/money": {
         parameters: {
             query?: never;
@@ -2613,6 +2645,17 @@ export interface components {
             from: number;
             rows: components["schemas"]["ChangeRow"][];
         };
+        /** @description A record of another process that a change refers to. */
+        ReferenceRow: {
+            id: number;
+            /** @description a code of the list of records */
+            kind: string;
+            number: string;
+            /** @description of its page; empty: none */
+            address: string;
+            by: string;
+            at: string;
+        };
         /** @description One of the eight steps of a change. */
         StepRow: {
             /** @enum {string} */
@@ -2631,6 +2674,13 @@ export interface components {
             items: string[];
             /** @description approved ones */
             requests: string[];
+        };
+        NewReference: {
+            /** @description a code of the list of records */
+            kind: string;
+            number: string;
+            /** @description of its page: http or https; empty: none */
+            address: string;
         };
         /** @description How many of a product are wanted in a year, and how many units of which affected item that takes. */
         DemandRow: {
@@ -4744,7 +4794,7 @@ export interface components {
         /** @description One of a list that people choose from. */
         ChoiceRow: {
             /** @enum {string} */
-            list: "site" | "reason" | "source" | "function";
+            list: "site" | "reason" | "source" | "function" | "record";
             code: string;
             name: string;
             /** @description offered no longer */
@@ -4758,7 +4808,7 @@ export interface components {
         };
         NewChoice: {
             /** @enum {string} */
-            list: "site" | "reason" | "source" | "function";
+            list: "site" | "reason" | "source" | "function" | "record";
             code: string;
             name: string;
         };
@@ -5480,6 +5530,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    references: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addReference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReference"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeReference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                reference: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceRow"][];
                 };
             };
             /** @description Refused; nothing was saved. */

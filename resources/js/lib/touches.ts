@@ -18,6 +18,7 @@ export type Area =
   | 'plants'
   | 'questions'
   | 'reach'
+  | 'references'
   | 'register'
   | 'reports';
 
@@ -45,6 +46,7 @@ export const touches = {
   plant: ['plants', 'items'],
   question: [...LISTS, 'questions', 'money'],
   reach: [...LISTS, 'reach', 'money'],
+  reference: ['references', 'dossiers', 'reports', 'register'],
   report: [...LISTS, 'items'],
   request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
   template: ['form-templates', 'forms'],

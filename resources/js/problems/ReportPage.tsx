@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { Attachments } from '../attachments/Attachments';
+import { References } from '../attachments/References';
 import { LedgerTable } from '../register/LedgerTable';
 import { changeColumns } from '../register/changeColumns';
 import type { Schemas } from '../lib/api';
@@ -90,6 +91,7 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
             empty="No item is named; the serial number says which unit it is."
           />
           <Attachments to={{ report: report.number }} files={page.files} open={open || report.state === 'gathered'} />
+          <References of={report.number} />
           {page.requests.length > 0 && (
             <section aria-labelledby="requests">
               <h2 id="requests" className="mb-1">

@@ -30,6 +30,8 @@ export const acts: Record<string, string> = {
   'item.added': 'Item created',
   'kind.set': 'Revision sequence changed',
   'meeting.arranged': 'Meeting arranged',
+  'change.reference_added': 'Reference added',
+  'change.reference_removed': 'Reference removed',
   'order.edits_transferred': 'Edits carried over',
   'order.edited_together': 'Several items edited together',
   'order.items_named': 'Items named',

@@ -15,6 +15,11 @@ const lists = [
     head: 'Functions',
     about: 'Of the company, by which a request is assessed: each may be asked about each item.',
   },
+  {
+    list: 'record',
+    head: 'Records elsewhere',
+    about: 'Kinds of records of other processes that reports, requests and orders refer to.',
+  },
 ] as const;
 
 /** What people choose from when they report a problem or raise a request. */
@@ -22,7 +27,7 @@ export function ChoicesPage() {
   const choices = useQuery(queries.choices());
   const maySet = useMay('set_up');
   return (
-    <Page title="Sites, reasons, sources and functions" over="Set-up">
+    <Page title="Sites, reasons, sources, functions and records" over="Set-up">
       <Loading query={choices}>
         {(rows) => (
           <div className="max-w-4xl space-y-8">

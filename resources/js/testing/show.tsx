@@ -45,6 +45,8 @@ export const choices = [
   choice('function', 'quality', 'Quality'),
   choice('function', 'service', 'Service'),
   choice('function', 'finance', 'Finance'),
+  choice('record', 'complaint', 'Complaint'),
+  choice('record', 'project', 'Project'),
 ];
 
 /** Somebody who reads and does nothing. */

@@ -3,6 +3,7 @@ import { api, told, type Schemas } from '../../lib/api';
 import { useMay } from '../../lib/session';
 import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
+import { References } from '../../attachments/References';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { OrderItems } from '../../orders/OrderItems';
@@ -63,6 +64,7 @@ function Planned({ order, requests }: { order: Schemas['OrderData']; requests: S
       <OrderPlan key={order.version} order={order} editable={editable} />
       {order.state === 'planning' && mayPlan && <OrderRequests order={order} requests={requests} />}
       <OrderItems order={order} editable={editable} />
+      <References of={order.number} />
       {order.state === 'planning' && mayPlan && (
         <div className="space-y-2">
           <ProblemNotice problem={open.error} />

@@ -4,6 +4,7 @@ import { DataTable } from '../../ui/DataTable';
 import { reportColumns } from '../../problems/reportColumns';
 import { Notice } from '../../ui/Notice';
 import { Attachments } from '../../attachments/Attachments';
+import { References } from '../../attachments/References';
 import { RequestFacts } from '../../requests/RequestFacts';
 import { GatherRequests } from '../../requests/GatherRequests';
 import { AnswerForm } from '../../requests/AnswerForm';
@@ -46,6 +47,7 @@ export function TakeInStep({ dossier }: { dossier: Schemas['Dossier'] }) {
             files={request.files}
             open={!['rejected', 'gathered'].includes(request.state)}
           />
+          <References of={request.number} />
           <GatherRequests request={request} />
         </div>
       ))}

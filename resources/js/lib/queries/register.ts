@@ -4,6 +4,12 @@ import { paged } from './paged';
 
 /** The desk, the register and the meeting: many changes at a time. */
 export const register = {
+  /** Records of other processes that a change refers to. */
+  references: (number: string) =>
+    queryOptions({
+      queryKey: ['references', number],
+      queryFn: () => told(api.GET('/api/changes/{number}/references', { params: { path: { number } } })),
+    }),
   desk: () => queryOptions({ queryKey: ['desk'], queryFn: () => told(api.GET('/api/desk')) }),
   changes: (query: Record<string, string>) =>
     paged(['register', 'page', query], (from) =>

@@ -28,7 +28,7 @@ export function ReplacementForm({ state: { asked, coming, set }, page, problem, 
       className="mb-3 space-y-3 border-y border-rule bg-sheet px-3 py-2"
       onSubmit={(event) => event.preventDefault()}
     >
-      <div className="grid grid-cols-[minmax(16rem,1fr)_minmax(22rem,1.6fr)_13rem] items-start gap-6">
+      <div className="grid items-start gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)_13rem]">
         <NamedItem
           label="Component to replace"
           number={asked.old}
@@ -56,7 +56,7 @@ export function ReplacementForm({ state: { asked, coming, set }, page, problem, 
         </Field>
       </div>
       {asked.old !== '' && (
-        <div className="grid grid-cols-[14rem_16rem_minmax(16rem,1fr)] items-start gap-6">
+        <div className="grid items-start gap-x-6 gap-y-3 lg:grid-cols-[14rem_16rem_minmax(0,1fr)]">
           <Field label="Structures">
             <Select
               value={asked.work === '' ? ALL : asked.work}

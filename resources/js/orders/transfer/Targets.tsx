@@ -21,7 +21,7 @@ export function Targets({ source, ways, onAdd, onRemove }: Props) {
   return (
     <section
       aria-label={`Siblings of ${source.item}, ${workOf(source.work)}`}
-      className="grid grid-cols-[26rem_1fr] items-start gap-4 border-t border-rule py-1 first:border-t-0"
+      className="grid items-start gap-x-4 lg:grid-cols-[26rem_1fr] border-t border-rule py-1 first:border-t-0"
     >
       <p className="truncate pt-1.5">
         <ItemNumber number={source.item} /> {source.title}

@@ -41,7 +41,7 @@ export function FindReplace({ rows, fields, busy, onEdits }: Props) {
   return (
     <form
       aria-label="Find and replace"
-      className="grid grid-cols-[10rem_1fr_1fr_auto] items-end gap-3 border-y border-rule bg-sheet px-3 py-2"
+      className="grid items-end gap-3 md:grid-cols-[10rem_1fr_1fr_auto] border-y border-rule bg-sheet px-3 py-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (edits.length > 0) onEdits(edits);
