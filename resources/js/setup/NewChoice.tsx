@@ -7,7 +7,13 @@ import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 
-const words = { site: 'site', reason: 'reason', source: 'source', function: 'function', record: 'kind of record' } as const;
+const words = {
+  site: 'site',
+  reason: 'reason',
+  source: 'source',
+  function: 'function',
+  record: 'kind of record',
+} as const;
 
 /** Adds one to a list, under a code that stays. */
 export function NewChoice({ list }: { list: Schemas['ChoiceRow']['list'] }) {
