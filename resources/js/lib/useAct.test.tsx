@@ -99,6 +99,7 @@ describe('something a person does', () => {
       queries.changes({}).queryKey,
       queries.report('').queryKey,
       queries.exposure([]).queryKey,
+      queries.references('').queryKey,
     ];
     const areas = new Set(keys.map(([area]) => area));
     expect(
