@@ -60,6 +60,14 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'data of an item, under an order' => ['edda.roth', '/orders/ECO-00086/data/310-0003', 'Quantity per pack'],
     'data of an item' => ['vera.stone', '/items/200-0051?view=data', 'What changed'],
     'a routing' => ['vera.stone', '/items/200-0010?kind=manufacturing&plant=Weir&view=routing', 'at once'],
+    'a new order' => ['mira.okafor', '/orders/new?items=200-0040', 'Create order'],
+    'a replacement' => ['mira.okafor', '/orders/ECO-00087/replace?old=230-0020&new=230-0021', 'Lead time'],
+    'a worksheet' => ['jonas.weir', '/orders/ECO-00087/worksheet', 'lines of'],
+    'edits carried over' => [
+        'mira.okafor',
+        '/orders/ECO-00087/transfer?to=230-0001+engineering%3E230-0002+engineering',
+        'fits with a difference',
+    ],
     'a review' => ['helen.marsh', '/orders/ECO-00084/review', 'Sign this page'],
 ]);
 
