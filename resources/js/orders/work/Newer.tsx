@@ -1,12 +1,10 @@
 import { useState } from 'react';
 import { count } from '../../lib/format';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { DataTable, type Column } from '../../ui/DataTable';
+import { DataTable } from '../../ui/DataTable';
 import { Notice, ProblemNotice } from '../../ui/Notice';
-import { useWork, type Choices, type NewerPage, type Work } from './useWork';
-
-type Row = NewerPage['conflicts'][number];
+import { conflictColumns, type Choices } from './conflictColumns';
+import { useWork, type NewerPage, type Work } from './useWork';
 
 interface Props {
   of: Work;
@@ -71,7 +69,12 @@ function Conflicts({ newer, busy, onMerge }: ConflictsProps) {
         keyOf={({ key }) => key}
         rowHeight={null}
         empty=""
-        columns={columns(newer, choices, (key, choice) => setChoices((before) => ({ ...before, [key]: choice })))}
+        columns={conflictColumns({
+          heads: { before: `Was, ${newer.base ?? 'none'}`, mine: 'Yours', theirs: `Theirs, ${newer.newest ?? ''}` },
+          options: { mine: 'Yours', theirs: 'Theirs' },
+          choices,
+          choose: (key, choice) => setChoices((before) => ({ ...before, [key]: choice })),
+        })}
       />
       <div className="mt-2 flex items-center gap-2">
         <Button look="main" disabled={left > 0} busy={busy} onClick={() => onMerge(choices)}>
@@ -82,37 +85,4 @@ function Conflicts({ newer, busy, onMerge }: ConflictsProps) {
       </div>
     </section>
   );
-}
-
-function columns(
-  { base, newest }: NewerPage,
-  choices: Choices,
-  choose: (key: string, choice: 'mine' | 'theirs') => void,
-): Column<Row>[] {
-  const of = ({ field }: Row) => (field === '' ? 'all of it' : field.replaceAll('_', ' '));
-  return [
-    { id: 'part', head: 'What', text: ({ part }) => part, cell: ({ part }) => part },
-    { id: 'field', head: 'Field', text: of, cell: of },
-    { id: 'before', head: `Was, ${base ?? 'none'}`, text: ({ before }) => before, cell: ({ before }) => before },
-    {
-      id: 'mine',
-      head: 'Yours',
-      text: ({ mine }) => mine,
-      cell: ({ mine }) => <b className="font-semibold">{mine}</b>,
-    },
-    { id: 'theirs', head: `Theirs, ${newest ?? ''}`, text: ({ theirs }) => theirs, cell: ({ theirs }) => theirs },
-    {
-      id: 'choice',
-      head: 'Kept',
-      text: ({ key }) => choices[key] ?? '',
-      cell: ({ key, part }) => (
-        <Choice<'mine' | 'theirs' | 'none'>
-          label={`Kept of ${part}`}
-          value={choices[key] ?? 'none'}
-          options={{ mine: 'Yours', theirs: 'Theirs' }}
-          onChange={(choice) => choice !== 'none' && choose(key, choice)}
-        />
-      ),
-    },
-  ];
 }

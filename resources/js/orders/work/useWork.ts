@@ -1,6 +1,7 @@
 import { api, told, type Schemas } from '../../lib/api';
 import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
+import type { Choices } from './conflictColumns';
 
 /** The work of an order on one subject of an item. */
 export interface Work {
@@ -11,7 +12,6 @@ export interface Work {
   /** Its acts run one after another. */
   scope: string;
 }
-export type Choices = Record<string, 'mine' | 'theirs'>;
 export type NewerPage = Schemas['NewerPage'];
 
 /** What can be done to the work on any subject. */

@@ -2,14 +2,14 @@ import { useEffect, useState } from 'react';
 import { count } from '../../lib/format';
 import { marks } from '../../lib/words';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
 import { DataTable, type Column } from '../../ui/DataTable';
 import { Mark } from '../../ui/Mark';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { ItemNumber } from '../../ui/Num';
 import { DifferenceTotals } from '../DifferenceTotals';
+import { conflictColumns, type Choices } from '../work/conflictColumns';
 import { workOf } from './sheetRows';
-import { useOrderSheet, type Choices, type Outcome } from './useOrderSheet';
+import { useOrderSheet, type Outcome } from './useOrderSheet';
 
 interface Props {
   order: string;
@@ -104,7 +104,6 @@ function Faults({ order, outcome }: { order: string; outcome: Outcome }) {
 
 type Fault = Outcome['faults'][number];
 type Change = Outcome['changes'][number];
-type Conflict = Outcome['conflicts'][number];
 
 const faultColumns: Column<Fault>[] = [
   { id: 'row', head: 'Row', numeric: true, text: ({ row }) => String(row), cell: ({ row }) => (row === 0 ? '–' : row) },
@@ -162,7 +161,12 @@ function Conflicts({
       <DataTable
         label="Changed in both"
         rows={outcome.conflicts}
-        columns={conflictColumns(choices, (key, choice) => onChoose({ [key]: choice }))}
+        columns={conflictColumns({
+          heads: { before: 'Was', mine: 'Sheet', theirs: 'Theirs' },
+          options: { mine: 'Sheet', theirs: 'Theirs' },
+          choices,
+          choose: (key, choice) => onChoose({ [key]: choice }),
+        })}
         keyOf={({ key }) => key}
         rowHeight={null}
         empty=""
@@ -173,36 +177,4 @@ function Conflicts({
       </div>
     </section>
   );
-}
-
-function conflictColumns(
-  choices: Choices,
-  choose: (key: string, choice: 'mine' | 'theirs') => void,
-): Column<Conflict>[] {
-  const of = ({ field }: Conflict) => (field === '' ? 'all of it' : field.replaceAll('_', ' '));
-  return [
-    { id: 'part', head: 'What', text: ({ part }) => part, cell: ({ part }) => part },
-    { id: 'field', head: 'Field', text: of, cell: of },
-    { id: 'before', head: 'Was', text: ({ before }) => before, cell: ({ before }) => before },
-    {
-      id: 'mine',
-      head: 'Sheet',
-      text: ({ mine }) => mine,
-      cell: ({ mine }) => <b className="font-semibold">{mine}</b>,
-    },
-    { id: 'theirs', head: 'Theirs', text: ({ theirs }) => theirs, cell: ({ theirs }) => theirs },
-    {
-      id: 'choice',
-      head: 'Kept',
-      text: ({ key }) => choices[key] ?? '',
-      cell: ({ key, part }) => (
-        <Choice<'mine' | 'theirs' | 'none'>
-          label={`Kept of ${part}`}
-          value={choices[key] ?? 'none'}
-          options={{ mine: 'Sheet', theirs: 'Theirs' }}
-          onChange={(choice) => choice !== 'none' && choose(key, choice)}
-        />
-      ),
-    },
-  ];
 }

@@ -1,9 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, told, type ApiProblem, type Schemas } from '../../lib/api';
 import { touches } from '../../lib/touches';
+import type { Choices } from '../work/conflictColumns';
 
 export type Outcome = Schemas['SheetOutcome'];
-export type Choices = Record<string, 'mine' | 'theirs'>;
 
 interface Sent {
   file: File;
