@@ -124,6 +124,7 @@ final readonly class TreeReader
             any_time: $anyTime,
             revision: $shownRevision === null ? null : RevisionRow::of($shownRevision, $day),
             built: $built->map(static fn(Revision $one): RevisionRow => RevisionRow::of($one, $day))->values()->all(),
+            built_at: $built->first()?->plant,
             levels: $levels,
             more: $more,
             rows: array_map(static function (CoreRow $row) use ($shown, $applying, $opens, $components, $day, $planned): TreeRow {

@@ -47,7 +47,11 @@ it('takes over what a plant builds, with its routing and what is on record, from
     $this->world
         ->as('vera', 'GET', '/items/200-0010/structure?kind=manufacturing&plant=Weir')
         ->assertJsonPath('rows.*.line.component', ['200-0040', '200-0042'])
-        ->assertJsonPath('rows.0.line.scrap', '4');
+        ->assertJsonPath('rows.0.line.scrap', '4')
+        ->assertJsonPath('built_at', 'Weir');
+    // Tarn builds none: it is told as Weir builds it, and that this is so.
+    $this->world->as('vera', 'GET', '/items/200-0010/structure?kind=manufacturing&plant=Tarn')->assertJsonPath('built_at', 'Weir');
+    $this->world->as('vera', 'GET', '/items/200-0010/structure')->assertJsonPath('built_at', null);
     $this->world->as('vera', 'GET', '/items/200-0010/routing?plant=Weir&on=' . World::day(-11))->assertJsonPath('built', null);
     $this->artisan('ledger:verify')->assertSuccessful();
 });

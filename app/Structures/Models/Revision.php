@@ -17,6 +17,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  * @property int $id
  * @property int $item_id
  * @property string $code
+ * @property ?string $plant that builds it so; null: it is no manufacturing structure
  * @property RevisionStatus $status
  * @property int $iteration
  * @property ?string $effective_from

@@ -4657,6 +4657,8 @@ export interface components {
             any_time: boolean;
             revision: components["schemas"]["RevisionRow"] | null;
             built: components["schemas"]["RevisionRow"][];
+            /** @description that builds it so: another one where the plant of the view builds none; null: nobody builds it */
+            built_at: string | null;
             levels: number;
             /** @description whether rows are left out because there are too many */
             more: boolean;

@@ -44,6 +44,7 @@ async function open({ at = '', as = mira, page = {}, rows = top, revised = true 
     plant: '',
     on: query.on ?? '',
     built: [],
+    built_at: query.kind === 'manufacturing' ? 'Weir' : null,
     any_time: query.time === 'any',
     revision: revised ? revision('E') : null,
     levels: Number(query.levels),
@@ -161,8 +162,10 @@ describe('its structure', () => {
   it('is that of a plant where it is manufacturing', async () => {
     const user = await open({ at: '?kind=manufacturing' });
     await lines();
+    expect(screen.getByText('as Weir builds it')).toBeTruthy();
     await choose(user, 'Plant', 'Plant Weir');
     await waitFor(() => expect(asked().at(-1)).toMatchObject({ kind: 'manufacturing', plant: 'Weir' }));
+    expect(screen.queryByText('as Weir builds it')).toBeNull();
     await choose(user, 'Structure', 'Engineering structure');
     await waitFor(() => expect(asked().at(-1)?.plant).toBeUndefined());
   });
@@ -176,6 +179,7 @@ describe('its structure', () => {
       plant: '',
       on: today(),
       built: [],
+      built_at: null,
       any_time: false,
       revision: null,
       levels: 1,

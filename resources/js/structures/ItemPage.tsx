@@ -134,6 +134,9 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
               {marks.data?.revision && (
                 <span className="ml-3 text-base font-normal">
                   on this day <Status status={marks.data.revision.status} revision={marks.data.revision.code} />
+                  {marks.data.built_at !== null && marks.data.built_at !== (plant || FIRST_PLANT) && (
+                    <span className="ml-2 text-soft">as {marks.data.built_at} builds it</span>
+                  )}
                 </span>
               )}
             </h2>
