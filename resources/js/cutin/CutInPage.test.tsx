@@ -52,6 +52,17 @@ describe('the day to cut in', () => {
     expect(within(parts).getByText('−20.00')).toBeTruthy();
   });
 
+  it('says what was refused where there is no such request', async () => {
+    const refused = new Refused(404, 'There is nothing of this number here.');
+    server
+      .on('GET /api/favourites', [])
+      .on('GET /api/dossiers/ECO-00090', { requests: [request()], handovers: [] })
+      .on('GET /api/requests/ECO-00090/cut-in', refused)
+      .on('GET /api/requests/ECO-00090/cut-ins', refused);
+    await show(<CutInPage />, { at: '/changes/ECO-00090/cut-in', path: '/changes/:number/cut-in' });
+    expect(await screen.findByText('There is nothing of this number here.')).toBeTruthy();
+  });
+
   it('begins at the day that was chosen, where one was', async () => {
     await planner({ earlier: [chosen] });
     expect(slider().getAttribute('aria-valuenow')).toBe('4');

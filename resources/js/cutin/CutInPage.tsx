@@ -8,6 +8,7 @@ import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
 import { Details } from '../ui/Details';
+import { Loading } from '../ui/Loading';
 import { LongWait } from '../ui/LongWait';
 import { Notice, ProblemNotice } from '../ui/Notice';
 import { ChangeNumber } from '../ui/Num';
@@ -54,14 +55,22 @@ export function CutInPage() {
         )
       }
     >
-      {request && chosen.data && start.data && (
-        <Planner
-          number={number}
-          state={request.state}
-          chosen={chosen.data}
-          start={chosen.data[0]?.asked ?? { pairs: pairsOf(start.data) }}
-        />
-      )}
+      <Loading query={chosen}>
+        {(days) => (
+          <Loading query={start}>
+            {(named) =>
+              request && (
+                <Planner
+                  number={number}
+                  state={request.state}
+                  chosen={days}
+                  start={days[0]?.asked ?? { pairs: pairsOf(named) }}
+                />
+              )
+            }
+          </Loading>
+        )}
+      </Loading>
     </Page>
   );
 }

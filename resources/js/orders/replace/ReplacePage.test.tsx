@@ -127,4 +127,13 @@ describe('replacing a component', () => {
     expect(screen.queryByRole('button', { name: /Replace in/ })).toBeNull();
     expect(screen.queryByRole('checkbox')).toBeNull();
   });
+
+  it('is under an order, whatever else its Dossier is found by', async () => {
+    server
+      .on('GET /api/favourites', [])
+      .on('GET /api/dossiers/ECR-00096', dossier('revise', { order: order({ state: 'revising' }) }));
+    await show(<ReplacePage />, { at: '/orders/ECR-00096/replace', path: '/orders/:number/replace' });
+    expect(await screen.findByText('There is no order ECR-00096.')).toBeTruthy();
+    expect(screen.queryByLabelText('Component to replace')).toBeNull();
+  });
 });

@@ -21,7 +21,8 @@ export function ReplacePage() {
   const state = useReplacement();
   const dossier = useQuery(queries.dossier(number));
   const replacement = useQuery(queries.replacement(number, state.asked));
-  const order = dossier.data?.order;
+  // A Dossier is found by the numbers of its requests too.
+  const order = dossier.data?.order?.number === number ? dossier.data.order : undefined;
   const problem = replacement.error instanceof ApiProblem ? replacement.error : null;
   const page = state.asked.old === '' || problem !== null ? undefined : replacement.data;
   return (
@@ -37,25 +38,29 @@ export function ReplacePage() {
         aside={order && <span className="text-soft">{states[order.state]}</span>}
       >
         <Loading query={dossier}>
-          {() => (
-            <>
-              <ReplacementForm state={state} page={page} problem={problem} effective={order?.effective_on ?? null} />
-              <ProblemNotice problem={problem} shown={PLACES} />
-              {state.asked.old === '' && (
-                <p className="text-soft">
-                  Choose the component: every line that uses it is listed before anything changes.
-                </p>
-              )}
-              {page && <Supplies page={page} />}
-              {state.asked.old !== '' && problem === null && (
-                <Loading query={replacement}>
-                  {(shown) => (
-                    <ReplacementTable page={shown} asked={state.asked} stale={replacement.isPlaceholderData} />
-                  )}
-                </Loading>
-              )}
-            </>
-          )}
+          {() =>
+            order === undefined ? (
+              <p>There is no order {number}.</p>
+            ) : (
+              <>
+                <ReplacementForm state={state} page={page} problem={problem} effective={order.effective_on} />
+                <ProblemNotice problem={problem} shown={PLACES} />
+                {state.asked.old === '' && (
+                  <p className="text-soft">
+                    Choose the component: every line that uses it is listed before anything changes.
+                  </p>
+                )}
+                {page && <Supplies page={page} />}
+                {state.asked.old !== '' && problem === null && (
+                  <Loading query={replacement}>
+                    {(shown) => (
+                      <ReplacementTable page={shown} asked={state.asked} stale={replacement.isPlaceholderData} />
+                    )}
+                  </Loading>
+                )}
+              </>
+            )
+          }
         </Loading>
       </Page>
       {order?.is_open && <ConsequenceStrip order={number} />}
