@@ -82,6 +82,7 @@ describe('what is known of an item, under an order', () => {
     await user.clear(lead);
     await user.type(lead, '20{Enter}');
     await waitFor(() => expect(sent()).toEqual([{ fields: { lead_time_days: '20' }, seen: 2 }]));
+    expect(document.activeElement).toBe(screen.getByRole('combobox', { name: 'Supply after' }));
     const stock = screen.getByRole('textbox', { name: 'Safety stock at Weir after' });
     await user.type(stock, '0');
     await user.keyboard('{Escape}');

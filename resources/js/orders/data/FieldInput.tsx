@@ -1,4 +1,4 @@
-import { useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { FieldRow } from '../../structures/itemFields';
 import { Input } from '../../ui/Input';
 import { ItemPicker } from '../../ui/ItemPicker';
@@ -67,6 +67,12 @@ export function FieldInput({ row, error, onSet, onBlock }: Props) {
   );
 }
 
+/** The field under one, as in a sheet: the answer puts a new one in the place of what was written. */
+function below(field: HTMLInputElement): HTMLElement | undefined {
+  const fields = [...(field.closest('[role=grid]')?.querySelectorAll<HTMLElement>('input, [role=combobox]') ?? [])];
+  return fields[fields.indexOf(field) + 1];
+}
+
 interface TextProps extends Omit<Props, 'error'> {
   label: string;
   wrong: { 'aria-invalid': boolean; 'aria-describedby'?: string };
@@ -75,16 +81,20 @@ interface TextProps extends Omit<Props, 'error'> {
 function Text({ row, label, wrong, onSet, onBlock }: TextProps) {
   const [text, setText] = useState(row.after);
   // What was sent on Enter is not sent again on leaving the field, while its answer is on the way.
-  const [sent, setSent] = useState(row.after);
+  const sent = useRef(row.after);
   const save = () => {
     const value = text.trim();
     if (value === row.after) return;
-    setSent(value);
+    sent.current = value;
     onSet(value);
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     event.stopPropagation();
-    if (event.key === 'Enter') save();
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      save();
+      below(event.currentTarget)?.focus();
+    }
     if (event.key === 'Escape') setText(row.after);
   };
   const onPaste = (event: ClipboardEvent<HTMLInputElement>) => {
@@ -102,7 +112,7 @@ function Text({ row, label, wrong, onSet, onBlock }: TextProps) {
       value={text}
       placeholder="not known"
       onChange={(event) => setText(event.target.value)}
-      onBlur={() => text.trim() !== sent && save()}
+      onBlur={() => text.trim() !== sent.current && save()}
       onKeyDown={onKeyDown}
       onPaste={onPaste}
       {...wrong}
