@@ -23,7 +23,9 @@ final readonly class TreePage
         #[OA\Property(description: 'whether lines of other days are among them')] public bool $any_time,
         #[OA\Property(description: 'that holds on the day; of what a plant builds, its own')] public ?RevisionRow $revision,
         #[ListOf(RevisionRow::class)] public array $built,
-        #[OA\Property(description: 'that builds it so: another one where the plant of the view builds none; null: nobody builds it')]
+        #[
+            OA\Property(description: 'that builds it so: another one where the plant of the view builds none; null: nobody builds it'),
+        ]
         public ?string $built_at,
         #[OA\Property] public int $levels,
         #[OA\Property(description: 'whether rows are left out because there are too many')] public bool $more,

@@ -1,9 +1,8 @@
-import clsx from 'clsx';
 import { Link } from 'react-router';
 import { placeOf } from '../lib/places';
 
 /** Padded to 24 pixels, which moves nothing: what one presses is that high. */
-const shape = 'py-[2.5px] font-mono text-[0.84rem] text-accent underline-offset-3 hover:underline';
+const shape = 'py-[2.5px] font-mono text-[0.84rem] whitespace-nowrap text-accent underline-offset-3 hover:underline';
 
 /** The number of an item, a report, a request or an order, as a link to its page. */
 export function ItemNumber({ number }: { number: string }) {
@@ -16,7 +15,7 @@ export function ItemNumber({ number }: { number: string }) {
 
 export function ChangeNumber({ number }: { number: string }) {
   return (
-    <Link to={placeOf(number)} className={clsx(shape, 'whitespace-nowrap')}>
+    <Link to={placeOf(number)} className={shape}>
       {number}
     </Link>
   );
