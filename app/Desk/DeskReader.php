@@ -33,7 +33,7 @@ final readonly class DeskReader
     public function read(Person $person): DeskPage
     {
         $requests = ChangeRequest::query()->with('raisedBy')->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
-        $orders = ChangeOrder::query()
+        $orders = ChangeOrder::orders()
             ->with(['author', 'actors', 'signatures'])
             ->whereNotIn('state', OrderState::ended())
             ->latest('raised_at')

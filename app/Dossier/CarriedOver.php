@@ -7,6 +7,7 @@ namespace App\Dossier;
 use App\CutIn\Models\CutIn;
 use App\Days\Today;
 use App\Dossier\Events\RequestOrdered;
+use App\Dossier\Proposals\ProposedEdits;
 use App\Economics\Figures;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
@@ -43,6 +44,7 @@ final readonly class CarriedOver
         }
         $order->requests()->attach($request->id);
         self::items($order, $request);
+        ProposedEdits::into($order, $request);
         $order->description = self::joined($order->description, self::said($request, $order));
         // The day chosen while the request was assessed is carried over; it may have passed meanwhile.
         $order->effective_on ??= self::chosenDay($request);

@@ -22,7 +22,7 @@ final readonly class ChangeList implements NamingChanges
         return self::merged(
             ProblemReport::query()->with('raisedBy')->whereHas('items', $names),
             ChangeRequest::query()->with('raisedBy')->whereHas('items', $names),
-            ChangeOrder::query()
+            ChangeOrder::orders()
                 ->with(['author', 'actors'])
                 ->whereHas('items', static fn(Builder $rows): Builder => $rows->where('item_id', $item->id)),
         );

@@ -130,6 +130,7 @@ final readonly class ChangeSearch
         $acting = 'SELECT a.person_id FROM acting_on_orders a WHERE a.order_id = t.id';
         $query = DB::table('change_orders AS t')
             ->join('people AS p', 'p.id', '=', 't.author_id')
+            ->where('t.state', '!=', OrderState::Proposed->value)
             ->selectRaw(
                 self::columns(
                     'order',

@@ -6,6 +6,7 @@ namespace App\Dossier;
 
 use App\Dossier\Data\Dossier;
 use App\Dossier\Data\StepRow;
+use App\Dossier\Proposals\ProposalReader;
 use App\Ledger\LedgerReader;
 use App\Ledger\LedgerRow;
 use App\Orders\Collisions;
@@ -30,12 +31,17 @@ use Orthotaxis\Core\Readiness\Check;
 /** Puts one change together: its requests, its order, what planning said, who did what. */
 final readonly class DossierReader
 {
-    public function __construct(private JudgedOrders $orders, private LedgerReader $ledger, private Collisions $collisions) {}
+    public function __construct(
+        private JudgedOrders $orders,
+        private ProposalReader $proposals,
+        private LedgerReader $ledger,
+        private Collisions $collisions,
+    ) {}
 
     /** @param  string  $number of a request or of an order */
     public function read(string $number): Dossier
     {
-        $order = ChangeOrder::query()->where('number', $number)->first();
+        $order = ChangeOrder::orders()->where('number', $number)->first();
         if ($order === null) {
             $order = ChangeOrder::ofRequest(ChangeRequest::query()->where('number', $number)->firstOrFail())
                 ->reorder('id', 'desc')
@@ -74,6 +80,7 @@ final readonly class DossierReader
             priority: $order->priority ?? ($first->priority ?? 'normal'),
             steps: self::steps($first, $order, $checks, $handovers),
             requests: $requests->map(RequestData::of(...))->values()->all(),
+            proposals: $this->proposals->of($me instanceof Person ? $me : null, $requests, $order),
             order: $order === null || $core === null
                 ? null
                 : OrderData::of(

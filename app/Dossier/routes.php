@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Dossier\Http\ChangeController;
+use App\Dossier\Http\ProposalController;
 use App\Dossier\Http\RaiseOrderController;
 use App\Dossier\Http\ReferenceController;
 use App\Http\RouteId;
@@ -14,6 +15,8 @@ use Illuminate\Support\Facades\Route;
 Route::get('/changes', [ChangeController::class, 'index']);
 Route::get('/dossiers/{number}', [ChangeController::class, 'show']);
 Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])->middleware(Ability::RaiseOrder->gate());
+Route::post('/requests/{number}/proposal', [ProposalController::class, 'open'])->middleware(Ability::EditLines->gate());
+Route::delete('/requests/{number}/proposal', [ProposalController::class, 'drop'])->middleware(Ability::EditLines->gate());
 Route::post('/orders', [RaiseOrderController::class, 'raise'])->middleware(Ability::RaiseOrder->gate());
 Route::put('/orders/{number}/requests/{request}', [RaiseOrderController::class, 'add'])->middleware(Ability::PlanOrder->gate());
 Route::delete('/orders/{number}/requests/{request}', [RaiseOrderController::class, 'takeOut'])->middleware(Ability::PlanOrder->gate());

@@ -19,8 +19,8 @@ use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
 
 /**
- * What one unit of an item costs more where nobody says so: by the edits of the order, or, before there are any, by the parts
- * that were chosen to cut in for one another.
+ * What one unit of an item costs more where nobody says so: by the edits of the order or of what the request proposes, or, before there
+ * are any, by the parts that were chosen to cut in for one another.
  */
 final readonly class CostOfOne
 {
@@ -29,7 +29,9 @@ final readonly class CostOfOne
     /** @return array{list<array{Item, string, Money}>, list<string>} item, from where, amount; components without a standard cost */
     public function of(ChangeRequest $request): array
     {
-        $order = ChangeOrder::ofRequest($request)->where('state', '!=', OrderState::Withdrawn->value)->first();
+        $order =
+            ChangeOrder::ofRequest($request)->where('state', '!=', OrderState::Withdrawn->value)->first() ??
+            ChangeOrder::proposedBy($request);
         [$rows, $missing] = $order === null ? [[], []] : $this->ofEdits($order);
 
         return $rows === [] && $missing === [] ? self::ofParts($request) : [$rows, $missing];

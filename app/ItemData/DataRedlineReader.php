@@ -10,14 +10,12 @@ use App\Orders\IterationRows;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\WorkRecord;
-use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\Data\ItemRow;
 use Illuminate\Support\Collection;
 use Orthotaxis\Core\Change\Order;
-use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\ItemData\DataField;
 use Orthotaxis\Core\ItemData\ItemData;
@@ -64,18 +62,18 @@ final readonly class DataRedlineReader
             order: $order->number,
             order_title: $order->title,
             state: $order->state->value,
-            is_open: $order->state->isOpen(),
+            is_open: $order->state->isAhead(),
             item: ItemRow::of($row->item),
             currency: config()->string('orthotaxis.currency'),
             effective_on: $order->effective_on,
             base: $work?->base->revision,
             becomes: $work === null || count($work->changes()) === 0 ? null : $work->base->becomes(),
-            moved_on: $order->state->isOpen() &&
+            moved_on: $order->state->isAhead() &&
                 $record !== null &&
                 $work !== null &&
                 $record->holding()->isNotEmpty() &&
                 $work->base->hasMovedOn(),
-            may_edit: $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null,
+            may_edit: OrderPolicy::mayEdit($by, $order),
             seen: (int) $edits->max('number'),
             can_undo: $edits->whereNull('withdrawn_at')->isNotEmpty(),
             can_redo: $edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->isNotEmpty(),

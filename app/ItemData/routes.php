@@ -11,5 +11,5 @@ Route::controller(ItemDataController::class)->group(static function (): void {
     Route::get('/items/{number}/data', 'show');
     Route::get('/orders/{number}/data', 'ofOrder');
     Route::get('/orders/{number}/items/{item}/data', 'redline');
-    Route::post('/orders/{number}/items/{item}/data', 'set')->middleware(Ability::ReviseStructure->gate());
+    Route::post('/orders/{number}/items/{item}/data', 'set')->middleware(Ability::EditLines->gate());
 });

@@ -7,7 +7,6 @@ namespace App\Manufacturing;
 use App\Manufacturing\Data\AccountabilityPage;
 use App\Manufacturing\Data\UnderOrder;
 use App\Orders\Models\ChangeOrder;
-use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
@@ -15,7 +14,6 @@ use App\Structures\Data\ItemRow;
 use App\Structures\ItemRows;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Manufacturing\Accountability;
 use Orthotaxis\Core\Manufacturing\Accounted;
 use Orthotaxis\Core\Manufacturing\Share;
@@ -106,7 +104,7 @@ final readonly class AccountabilityReader
 
         $day = BuildsOfOrder::day($order);
         $of = $chosen === null ? Accountability::of(new Structure(), []) : $this->plants->account([$chosen], $day, $all)[0];
-        $under = UnderOrder::of($order, $row, $chosen->plant ?? '', self::mayEdit($by, $order));
+        $under = UnderOrder::of($order, $row, $chosen->plant ?? '', OrderPolicy::mayEdit($by, $order));
         $suggested = $siblings = [];
         if ($chosen !== null && $under->may_edit) {
             $siblings = $this->suggestions->siblings($chosen, $of, $day);
@@ -134,11 +132,6 @@ final readonly class AccountabilityReader
             siblings: $siblings,
             sibling: $suggested === [] ? null : $sibling,
         );
-    }
-
-    private static function mayEdit(Person $by, ChangeOrder $order): bool
-    {
-        return $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null;
     }
 
     /** @param  list<BuiltAt>  $built */

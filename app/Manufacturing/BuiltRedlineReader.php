@@ -15,14 +15,12 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\WorkRecord;
-use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Structures\ItemRows;
 use App\Structures\Models\Content;
 use Illuminate\Database\Eloquent\Collection;
-use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Comparison\Difference;
 use Orthotaxis\Core\Content\Subject;
@@ -66,18 +64,18 @@ final readonly class BuiltRedlineReader
             order: $order->number,
             order_title: $order->title,
             state: $order->state->value,
-            is_open: $order->state->isOpen(),
+            is_open: $order->state->isAhead(),
             item: ItemRows::byNumber([$item])[$item],
             plant: $plant,
             // Once released, the order's own revision is the one in force.
             base: $work === null ? $built->released?->code : $work->base->revision,
             becomes: $changes->count() === 0 ? null : $work?->base->becomes(),
-            moved_on: $order->state->isOpen() &&
+            moved_on: $order->state->isAhead() &&
                 $record !== null &&
                 $work !== null &&
                 $record->holding()->isNotEmpty() &&
                 $work->base->hasMovedOn(),
-            may_edit: $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null,
+            may_edit: OrderPolicy::mayEdit($by, $order),
             seen: (int) $edits->max('number'),
             can_undo: $edits->whereNull('withdrawn_at')->isNotEmpty(),
             can_redo: $edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->isNotEmpty(),

@@ -24,13 +24,13 @@ Route::get('/orders/{number}/accountability', [AccountabilityController::class, 
 Route::controller(BuiltController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}')
     ->group(static function (): void {
-        Route::post('/taken-over', 'takeOver')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/records', 'record')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/kits', 'kit')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/taken-over', 'takeOver')->middleware(Ability::EditLines->gate());
+        Route::post('/records', 'record')->middleware(Ability::EditLines->gate());
+        Route::post('/kits', 'kit')->middleware(Ability::EditLines->gate());
         Route::get('/redline', 'show');
         Route::get('/sheet/{format}', 'sheet');
-        Route::post('/sheet', 'readSheet')->middleware([Ability::ReviseStructure->gate(), ReadInWorker::class]);
-        Route::post('/edits', 'edit')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/sheet', 'readSheet')->middleware([Ability::EditLines->gate(), ReadInWorker::class]);
+        Route::post('/edits', 'edit')->middleware(Ability::EditLines->gate());
     });
 Route::controller(PlantController::class)
     ->prefix('plants')

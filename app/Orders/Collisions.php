@@ -20,7 +20,7 @@ final readonly class Collisions
     public function of(ChangeOrder $order): array
     {
         $open = array_column(array_filter(OrderState::cases(), static fn(OrderState $state): bool => $state->isOpen()), 'value');
-        if (!$order->state->isOpen()) {
+        if (!$order->state->isAhead()) {
             return [];
         }
 

@@ -7,6 +7,7 @@ namespace App\Orders;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
+use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Refusal;
 
 /**
@@ -18,6 +19,9 @@ final readonly class OrderPolicy
     /** @return ?string why not; null when they may */
     public static function refusal(OrderAct $act, Person $by, ChangeOrder $order): ?string
     {
+        if ($order->state === OrderState::Proposed) {
+            return ProposalRule::refusal($act, $by, $order);
+        }
         if (!$by->mayDo($act->ability())) {
             return 'Your role does not allow this.';
         }
@@ -40,6 +44,12 @@ final readonly class OrderPolicy
     {
         $refusal = self::refusal($act, $by, $order);
         $refusal === null || throw Refusal::at($place, $refusal);
+    }
+
+    /** Whether the person edits lines under it now. */
+    public static function mayEdit(Person $by, ChangeOrder $order): bool
+    {
+        return $order->state->allowsEdits() && self::refusal(OrderAct::Revise, $by, $order) === null;
     }
 
     /** @return list<OrderAct> what the person may do with it, when it is time */

@@ -15,7 +15,6 @@ use App\Structures\Models\Item;
 use Illuminate\Support\Collection;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
-use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Comparison\Difference;
 
@@ -54,7 +53,7 @@ final readonly class RedlineReader
             ->all();
         $order->items->loadMissing('works.iterations.person');
         $data = collect(OrderView::items($order, $core))->keyBy(static fn($row): string => $row->item->number);
-        $mayEdit = $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null;
+        $mayEdit = OrderPolicy::mayEdit($by, $order);
 
         return $order->items
             ->where('outcome', Outcome::Revise)
@@ -70,7 +69,7 @@ final readonly class RedlineReader
                     order: $order->number,
                     order_title: $order->title,
                     state: $order->state->value,
-                    is_open: $order->state->isOpen(),
+                    is_open: $order->state->isAhead(),
                     item: $shown->item,
                     base: $shown->base,
                     becomes: $shown->becomes,

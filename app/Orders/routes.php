@@ -53,40 +53,40 @@ Route::controller(RedlineController::class)
     ->prefix('orders/{number}/items/{item}')
     ->group(static function (): void {
         Route::get('/redline', 'show');
-        Route::post('/edits', 'edit')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/edits-together', 'editTogether')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/edits', 'edit')->middleware(Ability::EditLines->gate());
+        Route::post('/edits-together', 'editTogether')->middleware(Ability::EditLines->gate());
         Route::get('/sheet/{format}', 'sheet');
-        Route::post('/sheet', 'readSheet')->middleware([Ability::ReviseStructure->gate(), ReadInWorker::class]);
+        Route::post('/sheet', 'readSheet')->middleware([Ability::EditLines->gate(), ReadInWorker::class]);
     });
 Route::controller(ReplacementController::class)
     ->prefix('orders/{number}')
     ->group(static function (): void {
         Route::get('/replacement', 'show');
         // The editor of the order, or who plans it.
-        Route::post('/replacement', 'replace')->middleware(Ability::EditTogether->gate());
-        Route::post('/strokes/{stroke}/undo', 'undo')->whereUuid('stroke')->middleware(Ability::EditTogether->gate());
+        Route::post('/replacement', 'replace')->middleware(Ability::EditLines->gate());
+        Route::post('/strokes/{stroke}/undo', 'undo')->whereUuid('stroke')->middleware(Ability::EditLines->gate());
     });
 Route::controller(OrderSheetController::class)
     ->prefix('orders/{number}')
     ->group(static function (): void {
         Route::get('/worksheet/{format}', 'take');
-        Route::post('/sheet', 'bringBack')->middleware([Ability::ReviseStructure->gate(), ReadInWorker::class]);
+        Route::post('/sheet', 'bringBack')->middleware([Ability::EditLines->gate(), ReadInWorker::class]);
         Route::get('/sheets/{sheet}/marked', 'marked')->whereUuid('sheet');
     });
 Route::controller(WorksheetController::class)
     ->prefix('orders/{number}')
     ->group(static function (): void {
         Route::get('/worksheet', 'show');
-        Route::post('/worksheet', 'edit')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/worksheet', 'edit')->middleware(Ability::EditLines->gate());
+        Route::post('/undo', 'undo')->middleware(Ability::EditLines->gate());
+        Route::post('/redo', 'redo')->middleware(Ability::EditLines->gate());
     });
 Route::controller(TransferController::class)
     ->prefix('orders/{number}')
     ->group(static function (): void {
         Route::get('/transfer', 'show');
         // The editor of the order that gets them, or who plans it.
-        Route::post('/transfer', 'carry')->middleware(Ability::EditTogether->gate());
+        Route::post('/transfer', 'carry')->middleware(Ability::EditLines->gate());
     });
 Route::controller(FollowUpController::class)
     ->prefix('orders/{number}/items/{item}/plants/{plant}/follow-up')
@@ -100,12 +100,12 @@ Route::post('/orders/{number}/adoptions', [AdoptionController::class, 'adopt'])-
 Route::controller(WorkController::class)
     ->prefix('orders/{number}/items/{item}/works/{work}')
     ->group(static function (): void {
-        Route::post('/undo', 'undo')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/redo', 'redo')->middleware(Ability::ReviseStructure->gate());
-        Route::post('/iterations', 'keep')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/undo', 'undo')->middleware(Ability::EditLines->gate());
+        Route::post('/redo', 'redo')->middleware(Ability::EditLines->gate());
+        Route::post('/iterations', 'keep')->middleware(Ability::EditLines->gate());
         Route::post('/iterations/{iteration}/return', 'goBack')
             ->where('iteration', RouteId::NUMBER)
-            ->middleware(Ability::ReviseStructure->gate());
+            ->middleware(Ability::EditLines->gate());
         Route::get('/newer', 'newer');
-        Route::post('/newer', 'merge')->middleware(Ability::ReviseStructure->gate());
+        Route::post('/newer', 'merge')->middleware(Ability::EditLines->gate());
     });

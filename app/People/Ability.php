@@ -16,7 +16,8 @@ enum Ability: string
     case RaiseOrder = 'raise_order';
     case PlanOrder = 'plan_order';
     case ReviseStructure = 'revise_structure';
-    case EditTogether = 'edit_together';
+    /** Under an order for which they revise or plan, or as the proposal of a request. */
+    case EditLines = 'edit_lines';
     case SubmitOrder = 'submit_order';
     case SignOrder = 'sign_order';
     case ReturnOrder = 'return_order';

@@ -42,6 +42,7 @@ final readonly class OrderOfWork
                 RequestState::Approved, RequestState::Ordered => WorkStep::Order,
                 default => WorkStep::Assess,
             },
+            OrderState::Proposed => WorkStep::Assess,
             OrderState::Planning, OrderState::Withdrawn => WorkStep::Order,
             OrderState::Revising => WorkStep::Revise,
             OrderState::InReview => WorkStep::Sign,

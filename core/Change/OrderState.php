@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Change;
 
-/** The life of a change order. */
+/** The life of a change order, and before it of what a request proposes. */
 enum OrderState: string
 {
+    /** The lines of a request as its author would have them: no order yet. What it holds is carried over into one. */
+    case Proposed = 'proposed';
     case Planning = 'planning';
     case Revising = 'revising';
     case InReview = 'in_review';
@@ -25,10 +27,22 @@ enum OrderState: string
                 self::InReview => [self::Signed, self::Revising],
                 self::Signed => [self::Released, self::Revising],
                 self::Released => [self::Closed],
-                self::Closed, self::Withdrawn => [],
+                self::Proposed, self::Closed, self::Withdrawn => [],
             },
             true,
         );
+    }
+
+    /** Whether lines are edited under it now. */
+    public function allowsEdits(): bool
+    {
+        return $this === self::Proposed || $this === self::Revising;
+    }
+
+    /** Whether what it holds may still come: its consequences are told, and whether something was released since. */
+    public function isAhead(): bool
+    {
+        return $this === self::Proposed || $this->isOpen();
     }
 
     /** Until release the order may still change what is true; open orders on the same item can collide. */

@@ -44,6 +44,12 @@ enum RequestState: string
         return $this === self::Raised || $this === self::Assessing;
     }
 
+    /** Whether the board has still to say yes or no. */
+    public function isUndecided(): bool
+    {
+        return $this->isAssessed() || $this === self::Returned;
+    }
+
     /** @return list<self> those in which nothing is left to do for it */
     public static function closed(): array
     {

@@ -9,6 +9,7 @@ use App\Assessment\Actions\AskQuestion;
 use App\Assessment\Models\Question;
 use App\CutIn\Actions\ChooseCutIn;
 use App\Dossier\Actions\RaiseOrder;
+use App\Dossier\Proposals\ProposeLines;
 use App\Economics\Actions\SayFigure;
 use App\Economics\FigureKind;
 use App\ItemData\Actions\EditItemData;
@@ -263,6 +264,13 @@ final class ChangeStory
     public function open(string $order): void
     {
         app(MoveOrder::class)->openForRevision($this->people['mira.okafor'], $order, $this->version($order));
+    }
+
+    /** The items of a request are open for its lines; whoever raised it edits them. */
+    public function propose(string $request): void
+    {
+        $by = ChangeRequest::query()->with('raisedBy')->where('number', $request)->firstOrFail()->raisedBy;
+        app(ProposeLines::class)->open($by, $request, []);
     }
 
     /** @param  list<LineEdit>  $edits */

@@ -59,6 +59,16 @@ final class EveryStateSeeder extends Seeder
             'Loose screws fall into the case when the battery is changed.',
             ['400-0001'],
         );
+        $s->propose($approved);
+        $s->edit($approved, '400-0001', [
+            new AddLine('', [
+                'find' => '70',
+                'component' => '600-0032',
+                'quantity' => '4',
+                'unit' => 'pc',
+                'notes' => 'Captive, in the lid.',
+            ]),
+        ]);
         $s->on(11)->assess($approved, 'A standard captive screw fits the holes.');
         $s->decide($approved, RequestState::Approved, 'With the next change of the lid.');
         $s->on(10);

@@ -555,6 +555,10 @@ final class OpenChangesSeeder extends Seeder
                 'Three offers were lost for want of a longer line.',
                 ['240-0001'],
             );
+        $s->propose($line);
+        $s->edit($line, '240-0001', [
+            new ChangeLine($s->line('240-0001', '240-0005'), ['quantity' => '12', 'notes' => 'A line of 12 m: the hose is cut to length.']),
+        ]);
         $s->on(2)->assess($line, 'Feasible up to 12 m; the pump lifts it. One new length of hose, no new tool.');
         $s->assess(
             (string) ChangeRequest::query()->where('title', 'Second source for the gear motor')->valueOrFail('number'),

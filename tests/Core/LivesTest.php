@@ -46,6 +46,8 @@ function lives(): array
         'order' => [
             OrderState::class,
             [
+                // What it holds is copied into an order: it becomes none itself.
+                'proposed' => [],
                 'planning' => ['revising', 'withdrawn'],
                 'revising' => ['in_review', 'withdrawn'],
                 'in_review' => ['signed', 'revising'],

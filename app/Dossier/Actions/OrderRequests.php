@@ -6,6 +6,7 @@ namespace App\Dossier\Actions;
 
 use App\Dossier\CarriedOver;
 use App\Dossier\Events\RequestLeftOrder;
+use App\Dossier\Proposals\ProposedEdits;
 use App\Ledger\Ledger;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
@@ -46,7 +47,7 @@ final readonly class OrderRequests
             }
             $order->requests()->detach($held->id);
             $others = $order->requests()->with('items')->get()->flatMap(static fn(ChangeRequest $one) => $one->items->pluck('id'));
-            $carried = array_diff_key(CarriedOver::rows($held), $others->flip()->all());
+            $carried = array_diff_key(ProposedEdits::rows($held) + CarriedOver::rows($held), $others->flip()->all());
             $gone = $order
                 ->items()
                 ->with('item')
@@ -57,6 +58,7 @@ final readonly class OrderRequests
                         $row->outcome === $carried[$row->item_id]['outcome'],
                 );
             $gone->each(static fn(OrderItem $row) => $row->delete());
+            ProposedEdits::again($order);
             $held->update(['state' => RequestState::Approved, 'version' => $held->version + 1]);
             $order->version++;
             $order->save();

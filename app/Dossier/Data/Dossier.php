@@ -19,6 +19,7 @@ final readonly class Dossier
     /**
      * @param  list<StepRow>  $steps
      * @param  list<RequestData>  $requests
+     * @param  list<Proposal>  $proposals  of each request
      * @param  list<HandoverRow>  $handovers
      * @param  list<Collision>  $collisions
      * @param  list<LedgerRow>  $ledger  newest first
@@ -29,6 +30,7 @@ final readonly class Dossier
         #[OA\Property(enum: ['critical', 'high', 'normal', 'low'])] public string $priority,
         #[ListOf(StepRow::class)] public array $steps,
         #[ListOf(RequestData::class)] public array $requests,
+        #[ListOf(Proposal::class)] public array $proposals,
         #[OA\Property(ref: OrderData::class, nullable: true)] public ?OrderData $order,
         #[ListOf(HandoverRow::class)] public array $handovers,
         #[ListOf(Collision::class)] public array $collisions,

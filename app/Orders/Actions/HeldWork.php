@@ -83,7 +83,7 @@ final readonly class HeldWork
         $order = ChangeOrder::hold($number);
 
         return match ($order->state) {
-            OrderState::Revising => $order,
+            OrderState::Revising, OrderState::Proposed => $order,
             OrderState::Planning => throw Refusal::at('order', "{$number} is not open for revision yet."),
             default => throw Refusal::at('order', "{$number} is locked: its structures cannot be edited."),
         };

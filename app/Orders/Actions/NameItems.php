@@ -15,7 +15,6 @@ use App\Structures\MistypedNumbers;
 use App\Structures\Models\Item;
 use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Change\Disposition;
-use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
@@ -141,7 +140,7 @@ final readonly class NameItems
             ->clone()
             ->whereIn('order_item_id', $ends->pluck('id'))
             ->update(['base_id' => null]);
-        if ($order->state !== OrderState::Revising) {
+        if (!$order->state->allowsEdits()) {
             return;
         }
         $begun = $ofEngineering->whereIn('order_item_id', $all->pluck('id'))->get()->keyBy('order_item_id');

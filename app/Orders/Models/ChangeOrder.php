@@ -152,6 +152,18 @@ final class ChangeOrder extends Model
         );
     }
 
+    /** The lines that a request proposes; they go by its number. */
+    public static function proposedBy(ChangeRequest $request): ?self
+    {
+        return self::query()->where('number', $request->number)->where('state', OrderState::Proposed)->first();
+    }
+
+    /** @return Builder<self> those that are orders, not what a request proposes */
+    public static function orders(): Builder
+    {
+        return self::query()->where('state', '!=', OrderState::Proposed);
+    }
+
     /** @return Builder<self> the orders of a request, in the order in which they were raised */
     public static function ofRequest(ChangeRequest $request): Builder
     {

@@ -10,7 +10,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Orthotaxis\Core\Change\Disposition;
-use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Content\Subject;
 
@@ -72,7 +71,7 @@ final class OrderItem extends Model
 
         return match (true) {
             $base !== null => $base->status->isFrozen() ? $base->code : null,
-            $this->order->state === OrderState::Revising => null,
+            $this->order->state->allowsEdits() => null,
             default => $this->item->released?->code,
         };
     }

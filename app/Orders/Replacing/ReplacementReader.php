@@ -106,7 +106,7 @@ final readonly class ReplacementReader
     /** @return ?string why the person cannot do it now */
     private static function refusal(Person $by, ChangeOrder $order): ?string
     {
-        if ($order->state !== OrderState::Revising) {
+        if (!$order->state->allowsEdits()) {
             return $order->state === OrderState::Planning
                 ? "{$order->number} is not open for revision yet."
                 : "{$order->number} is locked: its structures cannot be edited.";

@@ -15,7 +15,6 @@ use App\Orders\Worksheet\SubjectLines;
 use App\Orders\Worksheet\SubjectsOfOrder;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
-use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Transfer\Carried;
 use Orthotaxis\Core\Transfer\Transfer;
@@ -110,7 +109,7 @@ final readonly class TransferReader
     /** @return ?string why the person cannot do it now */
     private static function refusal(Person $by, ChangeOrder $into): ?string
     {
-        if ($into->state !== OrderState::Revising) {
+        if (!$into->state->allowsEdits()) {
             return "{$into->number} is not open for revision.";
         }
 

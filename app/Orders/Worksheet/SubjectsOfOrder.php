@@ -32,7 +32,7 @@ final readonly class SubjectsOfOrder
     {
         $order->loadMissing(['items.item', 'items.works.edits.author', 'items.works.base']);
         $subjects = [];
-        $released = $order->state->isOpen() ? self::released($order->items) : [];
+        $released = $order->state->isAhead() ? self::released($order->items) : [];
         foreach ($order->items as $row) {
             foreach (self::ofRow($order->number, $row, $released[$row->item_id] ?? []) as $subject) {
                 $subjects[] = $subject;

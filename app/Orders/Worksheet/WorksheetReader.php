@@ -6,7 +6,6 @@ namespace App\Orders\Worksheet;
 
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
-use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\Worksheet\Data\NamedComponent;
 use App\Orders\Worksheet\Data\WorksheetPage;
@@ -14,7 +13,6 @@ use App\Orders\Worksheet\Data\WorksheetRow;
 use App\Orders\Worksheet\Data\WorksheetSubject;
 use App\People\Models\Person;
 use Illuminate\Support\Facades\DB;
-use Orthotaxis\Core\Change\OrderState;
 
 /** Puts the lines of all subjects of an order into one table, each as it was and as it is to be. */
 final readonly class WorksheetReader
@@ -41,8 +39,8 @@ final readonly class WorksheetReader
             order: $order->number,
             order_title: $order->title,
             state: $order->state->value,
-            is_open: $order->state->isOpen(),
-            may_edit: $order->state === OrderState::Revising && OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null,
+            is_open: $order->state->isAhead(),
+            may_edit: OrderPolicy::mayEdit($by, $order),
             can_undo: $edits->clone()->whereNull('withdrawn_at')->exists(),
             can_redo: $edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->exists(),
             subjects: $shown,

@@ -205,6 +205,22 @@ describe('the order', () => {
     expect(screen.queryByRole('button', { name: 'Turn into an order' })).toBeNull();
   });
 
+  it('says what a request proposes that another proposes otherwise, and leads to where it is carried over', async () => {
+    const proposal = { may_propose: false, names_more: false, items: [] };
+    await open({
+      ...ordered('revise', { state: 'revising' }),
+      proposals: [
+        { ...proposal, request: 'ECR-00096', left_out: [] },
+        { ...proposal, request: 'ECR-00097', left_out: ['200-0010 engineering'] },
+      ],
+    });
+    const link = screen.getByRole('link', { name: 'Carry them over, line by line' });
+    expect(new URLSearchParams(link.getAttribute('href')?.split('?')[1]).get('to')).toBe(
+      '200-0010 engineering>200-0010 engineering',
+    );
+    expect(screen.getAllByText(/a request before it did/)).toHaveLength(1);
+  });
+
   it('opens for revision when all that is asked for is there', async () => {
     await open(ordered('order', { checks: [met, unmet] }));
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Open for revision' }).disabled).toBe(true);

@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/requests/{number}/proposal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["proposeLines"];
+        delete: operations["dropProposal"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/requests/{number}/order": {
         parameters: {
             query?: never;
@@ -2631,6 +2647,7 @@ export interface components {
             priority: "critical" | "high" | "normal" | "low";
             steps: components["schemas"]["StepRow"][];
             requests: components["schemas"]["RequestData"][];
+            proposals: components["schemas"]["Proposal"][];
             order: components["schemas"]["OrderData"] | null;
             handovers: components["schemas"]["HandoverRow"][];
             collisions: components["schemas"]["Collision"][];
@@ -2644,6 +2661,16 @@ export interface components {
             total: number;
             from: number;
             rows: components["schemas"]["ChangeRow"][];
+        };
+        /** @description The lines that a request proposes, edited and read like those of an order that goes by its number. */
+        Proposal: {
+            request: string;
+            /** @description whether you say what it proposes */
+            may_propose: boolean;
+            /** @description whether the request names items that are not open for it yet */
+            names_more: boolean;
+            items: components["schemas"]["OrderItemData"][];
+            left_out: string[];
         };
         /** @description A record of another process that a change refers to. */
         ReferenceRow: {
@@ -2674,6 +2701,10 @@ export interface components {
             items: string[];
             /** @description approved ones */
             requests: string[];
+        };
+        NewProposal: {
+            /** @description further ones */
+            items: string[];
         };
         NewReference: {
             /** @description a code of the list of records */
@@ -5396,6 +5427,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposeLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewProposal"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dropProposal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -156,6 +156,7 @@ export const states: Record<string, string> = {
   answered: 'answered',
   gathered: 'gathered',
   duplicate: 'duplicate',
+  proposed: 'proposed',
   planning: 'being planned',
   revising: 'being revised',
   in_review: 'in review',

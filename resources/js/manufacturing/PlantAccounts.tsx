@@ -32,7 +32,7 @@ const columns = (order: string): Column<Row>[] => [
   },
   {
     id: 'edits',
-    head: 'Changed by the order',
+    head: 'Changes',
     text: ({ edits }) => edits.join('; '),
     cell: ({ item, plant, edits }) => (
       <>

@@ -2,7 +2,20 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
-import { change, dossier, head, money, question, report, request, tube } from '../testing/make';
+import {
+  change,
+  dossier,
+  head,
+  item,
+  money,
+  onOrder,
+  question,
+  redline,
+  redlineRow,
+  report,
+  request,
+  tube,
+} from '../testing/make';
 import { server } from '../testing/server';
 import { address, show, vera } from '../testing/show';
 import { DecisionPage } from './DecisionPage';
@@ -33,12 +46,13 @@ interface Setting {
   at?: string;
   as?: Schemas['Me'];
   chosen?: Schemas['CutInChosen'][];
+  proposals?: Schemas['Proposal'][];
 }
 
-async function decision({ of = {}, at = '', as, chosen = [] }: Setting = {}) {
+async function decision({ of = {}, at = '', as, chosen = [], proposals = [] }: Setting = {}) {
   server
     .on('GET /api/favourites', [])
-    .on('GET /api/dossiers/ECR-00096', dossier('assess', { requests: [request(of)] }))
+    .on('GET /api/dossiers/ECR-00096', dossier('assess', { requests: [request(of)], proposals }))
     .on('GET /api/meeting', { awaiting: [row('ECR-00096'), row('ECR-00097'), row('ECR-00095')], decided: [] })
     .on('GET /api/requests/ECR-00096/reach', {
       on: '2026-11-25',
@@ -102,6 +116,30 @@ describe('the page for the decision', () => {
     expect(screen.getByRole('link', { name: 'PR-00001' }).closest('li')?.textContent).toContain('H12-02417');
     const items = within(screen.getByRole('grid', { name: 'Affected items' }));
     expect([tube, head].map(({ number }) => items.getByRole('link', { name: number }))).toHaveLength(2);
+  });
+
+  it('shows the lines that it proposes before and after, with what a product costs more', async () => {
+    server
+      .on('GET /api/orders/ECR-00096/accountability', [])
+      .on('GET /api/orders/ECR-00096/data', [])
+      .on('GET /api/orders/ECR-00096/review', {
+        order: { number: 'ECR-00096' },
+        redlines: [
+          redline({ rows: [redlineRow(60, item('200-0042', 'Tube clamp'), { mark: 'removed', after: null })] }),
+        ],
+        consequences: {
+          products: [{ product: '100-0012', title: 'Heron 12', difference: '15.30' }],
+          built: [],
+          currency: 'EUR',
+        },
+      });
+    await decision({
+      proposals: [
+        { request: 'ECR-00096', may_propose: false, names_more: false, items: [onOrder(head)], left_out: [] },
+      ],
+    });
+    expect(await part('Proposed lines').findByText('100-0012 +15.30 EUR')).toBeTruthy();
+    expect(part('200-0010 before and after').getByRole('row', { name: /200-0042/ }).textContent).toContain('removed');
   });
 
   it('counts what it reaches, and tells what was decided of it on record', async () => {

@@ -4,6 +4,8 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Grid } from '../assessment/Grid';
 import { Attachments } from '../attachments/Attachments';
 import { DecisionForm } from '../requests/DecisionForm';
+import { BeforeAfter } from '../orders/BeforeAfter';
+import { costOfProducts } from '../orders/costOfProducts';
 import { moneyByItem } from '../economics/moneyByItem';
 import { Totals } from '../economics/MoneyView';
 import { ExposureView } from '../planning/ExposureView';
@@ -36,7 +38,7 @@ export function DecisionPage() {
   const next = others[0];
   return (
     <Loading query={dossier}>
-      {({ requests }) => {
+      {({ requests, proposals }) => {
         const request = requests.find((one) => one.number === number);
         if (!request) return <p className="p-6">There is no request {number}.</p>;
         return (
@@ -64,6 +66,9 @@ export function DecisionPage() {
           >
             <div className="space-y-6">
               <Asked request={request} />
+              {proposals.some((one) => one.request === number && one.items.length > 0) && (
+                <ProposedLines number={number} />
+              )}
               <ReachSummary number={number} />
               <Answers number={number} />
               <section aria-label="Exposure">
@@ -132,6 +137,25 @@ function Asked({ request }: { request: Request }) {
       />
       <Attachments to={{ request: request.number }} files={request.files} open={false} />
     </div>
+  );
+}
+
+/** What the request would have, before and after, with what it does to work and cost. */
+function ProposedLines({ number }: { number: string }) {
+  const review = useQuery(queries.review(number));
+  return (
+    <Part title="Proposed lines">
+      <Loading query={review}>
+        {(shown) => (
+          <div className="space-y-4">
+            <p>
+              Cost of a product: <b className="font-semibold">{costOfProducts(shown)}</b>
+            </p>
+            <BeforeAfter review={shown} />
+          </div>
+        )}
+      </Loading>
+    </Part>
   );
 }
 

@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import type { Schemas } from '../lib/api';
-import { count, day, moment, signed } from '../lib/format';
+import { count, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { nameOf } from '../lib/choices';
 import { dispositions, states } from '../lib/words';
-import { PlantAccounts } from '../manufacturing/PlantAccounts';
 import { ExposureView } from '../planning/ExposureView';
 import { UsedInTable } from '../structures/UsedInTable';
 import { Button } from '../ui/Button';
@@ -14,13 +13,10 @@ import { Loading } from '../ui/Loading';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Person } from '../ui/Person';
-import { BuiltReview } from './built/BuiltReview';
-import { BuiltProducts } from './BuiltProducts';
+import { BeforeAfter } from './BeforeAfter';
 import { Collided } from './Collided';
+import { costOfProducts } from './costOfProducts';
 import { Dependences } from './Dependences';
-import { DataReview } from './data/DataReview';
-import { DifferenceTotals } from './DifferenceTotals';
-import { ReviewTable } from './ReviewTable';
 import { SignForm } from './SignForm';
 
 /** Everything needed to judge an order, on one page, and the signature at its end. */
@@ -33,28 +29,6 @@ export function ReviewPage() {
     <Page title={number}>
       <Loading query={review}>{() => null}</Loading>
     </Page>
-  );
-}
-
-/** Whether manufacturing has taken the change over, plant by plant. */
-function Manufacturing({ order }: { order: string }) {
-  const plants = useQuery(queries.orderAccountability(order));
-  return (
-    <section aria-label="Manufacturing">
-      <h2 className="mb-1">Manufacturing</h2>
-      <Loading query={plants}>
-        {(rows) => (
-          <div className="space-y-4">
-            <PlantAccounts order={order} rows={rows} />
-            {rows
-              .filter(({ becomes }) => becomes !== null)
-              .map(({ item, plant }) => (
-                <BuiltReview key={`${item} ${plant}`} order={order} item={item} plant={plant} />
-              ))}
-          </div>
-        )}
-      </Loading>
-    </section>
   );
 }
 
@@ -90,13 +64,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
                 order.signer_name === null ? null : <Person key="s" name={order.signer_name} to="waits_for" />,
               ],
               ['In review since', moment(order.sent_to_review_at)],
-              [
-                'Cost of a product',
-                consequences.products
-                  .map((p) => `${p.product} ${signed(p.difference)} ${consequences.currency}`)
-                  .join(', ') ||
-                  (review.redlines.length === 0 ? 'see below, plant by plant' : 'no product contains it'),
-              ],
+              ['Cost of a product', costOfProducts(review)],
             ]}
           />
         </div>
@@ -111,26 +79,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
             <p className="max-w-4xl">Finding: {request.finding}</p>
           </section>
         ))}
-        {review.redlines.map((redline) => (
-          <section key={redline.item.number} aria-label={`${redline.item.number} before and after`}>
-            <div className="mb-1 flex flex-wrap items-baseline justify-between gap-4">
-              <h2>
-                <ItemNumber number={redline.item.number} /> {redline.item.title}, {redline.base ?? 'first release'} →{' '}
-                {redline.becomes}
-              </h2>
-              <DifferenceTotals rows={redline.rows} />
-            </div>
-            <ReviewTable redline={redline} />
-          </section>
-        ))}
-        {consequences.built.length > 0 && (
-          <section aria-label="Work and cost of products">
-            <h2 className="mb-1">Work and cost of products, as plants build them</h2>
-            <BuiltProducts rows={consequences.built} />
-          </section>
-        )}
-        <Manufacturing order={order.number} />
-        <DataReview order={order.number} />
+        <BeforeAfter review={review} />
         <section aria-label="Items and existing stock">
           <h2 className="mb-1">Disposition of existing stock</h2>
           <ul>

@@ -74,6 +74,8 @@ export const acts: Record<string, string> = {
   'request.gathered': 'Gathered into another request',
   'request.gathered_reports': 'Reports linked',
   'request.gathered_requests': 'Requests gathered',
+  'request.lines_proposed': 'Opened items for lines that it proposes',
+  'request.proposal_dropped': 'Proposes no lines any more',
   'request.ordered': 'Turned into an order',
   'request.raised': 'Request created',
   'request.rejected': 'Request rejected',

@@ -232,6 +232,7 @@ export function dossier(now: (typeof STEPS)[number], more: Partial<Schemas['Doss
       missing: [],
     })),
     requests: [request()],
+    proposals: [],
     order: null,
     handovers: [],
     collisions: [],

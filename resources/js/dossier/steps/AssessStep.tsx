@@ -7,6 +7,7 @@ import { WhereUsed } from '../../structures/WhereUsed';
 import { Questions } from '../../assessment/Questions';
 import { Details } from '../../ui/Details';
 import { Person } from '../../ui/Person';
+import { Proposal } from '../Proposal';
 import { DecisionForm } from '../../requests/DecisionForm';
 
 type Request = Schemas['RequestData'];
@@ -23,6 +24,9 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
       ))}
       {dossier.requests.map((request) => (
         <Questions key={`asked ${request.number}`} request={request} />
+      ))}
+      {dossier.proposals.map((proposal) => (
+        <Proposal key={`proposed ${proposal.request}`} proposal={proposal} />
       ))}
       {open && <ExposureView items={numbers} />}
       <Details summary={open ? 'Where used, by item' : 'Where used, and exposure'}>

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { OrderItems } from '../../orders/OrderItems';
 import { OrderPlan } from '../../orders/OrderPlan';
+import { written } from '../../orders/transfer/ways';
 import { OrderRequests } from '../OrderRequests';
 import { WithdrawOrder } from '../../orders/WithdrawOrder';
 
@@ -17,7 +18,7 @@ export function OrderStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   return order === null ? (
     <RaiseOrder request={dossier.requests[0]} />
   ) : (
-    <Planned order={order} requests={dossier.requests} />
+    <Planned order={order} requests={dossier.requests} proposals={dossier.proposals} />
   );
 }
 
@@ -47,7 +48,34 @@ function RaiseOrder({ request }: { request: Schemas['RequestData'] | undefined }
   );
 }
 
-function Planned({ order, requests }: { order: Schemas['OrderData']; requests: Schemas['RequestData'][] }) {
+interface Props {
+  order: Schemas['OrderData'];
+  requests: Schemas['RequestData'][];
+  proposals: Schemas['Proposal'][];
+}
+
+/** What two requests propose for one structure goes into the order from the first; the rest of the second is carried over by hand. */
+function LeftOut({ order, proposal }: { order: Schemas['OrderData']; proposal: Schemas['Proposal'] }) {
+  const ways = proposal.left_out.map((subject) => ({ source: subject, target: subject }));
+  return ways.length === 0 ? null : (
+    <Notice>
+      {proposal.request} proposes {proposal.left_out.join(', ')} too, and a request before it did: its lines are not in
+      this order.{' '}
+      {order.state === 'revising' ? (
+        <Link
+          to={`/orders/${proposal.request}/transfer?${new URLSearchParams({ into: order.number, to: written(ways) }).toString()}`}
+          className="underline"
+        >
+          Carry them over, line by line
+        </Link>
+      ) : (
+        order.state === 'planning' && 'Once the order is open for revision, they are carried over line by line.'
+      )}
+    </Notice>
+  );
+}
+
+function Planned({ order, requests, proposals }: Props) {
   const mayPlan = order.may.includes('plan');
   const editable = mayPlan && (order.state === 'planning' || order.state === 'revising');
   const open = useAct(touches.order, () =>
@@ -62,6 +90,9 @@ function Planned({ order, requests }: { order: Schemas['OrderData']; requests: S
   return (
     <div className="space-y-4">
       <OrderPlan key={order.version} order={order} editable={editable} />
+      {proposals.map((proposal) => (
+        <LeftOut key={proposal.request} order={order} proposal={proposal} />
+      ))}
       {order.state === 'planning' && mayPlan && <OrderRequests order={order} requests={requests} />}
       <OrderItems order={order} editable={editable} />
       <References of={order.number} />

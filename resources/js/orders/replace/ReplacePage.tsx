@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { ApiProblem } from '../../lib/api';
+import { ApiProblem, type Schemas } from '../../lib/api';
 import { queries } from '../../lib/queries';
 import { states } from '../../lib/words';
 import { Loading } from '../../ui/Loading';
@@ -15,14 +15,20 @@ import { useReplacement } from './useReplacement';
 
 const PLACES = ['old', 'new', 'from', 'product', 'category'];
 
+/** The order of the number, or what the request of the number proposes: a Dossier is found by either. */
+function whatIsEdited({ order, proposals, title }: Schemas['Dossier'], number: string) {
+  if (order?.number === number) return { ...order, ahead: order.is_open };
+  const proposed = proposals.some(({ request, items }) => request === number && items.length > 0);
+  return proposed ? { title, state: 'proposed', effective_on: null, ahead: order === null } : undefined;
+}
+
 /** A component replaced wherever it is used, under an order: every line is seen before and after, then all are edited in one act. */
 export function ReplacePage() {
   const { number = '' } = useParams();
   const state = useReplacement();
   const dossier = useQuery(queries.dossier(number));
   const replacement = useQuery(queries.replacement(number, state.asked));
-  // A Dossier is found by the numbers of its requests too.
-  const order = dossier.data?.order?.number === number ? dossier.data.order : undefined;
+  const under = dossier.data && whatIsEdited(dossier.data, number);
   const problem = replacement.error instanceof ApiProblem ? replacement.error : null;
   const page = state.asked.old === '' || problem !== null ? undefined : replacement.data;
   return (
@@ -32,18 +38,18 @@ export function ReplacePage() {
         number={number}
         over={
           <>
-            under <ChangeNumber number={number} /> {order?.title}
+            under <ChangeNumber number={number} /> {under?.title}
           </>
         }
-        aside={order && <span className="text-soft">{states[order.state]}</span>}
+        aside={under && <span className="text-soft">{states[under.state]}</span>}
       >
         <Loading query={dossier}>
           {() =>
-            order === undefined ? (
+            under === undefined ? (
               <p>There is no order {number}.</p>
             ) : (
               <>
-                <ReplacementForm state={state} page={page} problem={problem} effective={order.effective_on} />
+                <ReplacementForm state={state} page={page} problem={problem} effective={under.effective_on} />
                 <ProblemNotice problem={problem} shown={PLACES} />
                 {state.asked.old === '' && (
                   <p className="text-soft">
@@ -63,7 +69,7 @@ export function ReplacePage() {
           }
         </Loading>
       </Page>
-      {order?.is_open && <ConsequenceStrip order={number} />}
+      {under?.ahead && <ConsequenceStrip order={number} />}
     </>
   );
 }
