@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\RouteId;
 use App\Orders\Http\AdoptionController;
 use App\Orders\Http\FollowUpController;
+use App\Orders\Http\NewNumberController;
 use App\Orders\Http\OrderController;
 use App\Orders\Http\OrderItemsController;
 use App\Orders\Http\OrderSheetController;
@@ -39,6 +40,9 @@ Route::controller(OrderItemsController::class)
         Route::delete('/items', 'takeOff')->middleware(Ability::PlanOrder->gate());
     });
 
+Route::get('/orders/{number}/new-numbers', [NewNumberController::class, 'index']);
+Route::post('/orders/{number}/items/{item}/new-number', [NewNumberController::class, 'give'])->middleware(Ability::PlanOrder->gate());
+Route::delete('/orders/{number}/new-numbers/{item}', [NewNumberController::class, 'takeBack'])->middleware(Ability::PlanOrder->gate());
 Route::controller(ReviewController::class)
     ->prefix('orders/{number}')
     ->group(static function (): void {

@@ -12,6 +12,7 @@ use App\Releases\Models\OutboxMessage;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
+use App\Structures\Models\Succession;
 use Illuminate\Database\Seeder;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
@@ -81,6 +82,13 @@ final class OpenChangesSeeder extends Seeder
         $s->name($order, '200-0051', Outcome::Data, Disposition::UseUp);
         $s->open($order);
         $s->data($order, '200-0051', ['retired' => 'yes', 'replaced_by' => '200-0052']);
+        $item = static fn(string $number): int => Item::query()->where('number', $number)->firstOrFail()->id;
+        Succession::query()->create([
+            'item_id' => $item('200-0051'),
+            'successor_id' => $item('200-0052'),
+            'interchangeable' => false,
+            'order_id' => ChangeOrder::query()->where('number', $order)->firstOrFail()->id,
+        ]);
         $s->on(28)->edit($order, '200-0001', [new ReplaceComponent($s->line('200-0001', '200-0051'), ['component' => '200-0052'])]);
         $s->submit($order);
         $s->on(24)->sign($order);

@@ -9,6 +9,7 @@ use App\Http\Api\ListOf;
 use App\Structures\DatedData;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
+use App\Structures\Models\Succession;
 use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Quantity\FixedPoint;
@@ -19,6 +20,7 @@ final readonly class ItemPage
     /**
      * @param  list<RevisionRow>  $revisions  newest first
      * @param  list<ChangeRow>  $changes  requests and orders that name it, newest first
+     * @param  list<SuccessionRow>  $successions  new numbers that it got, and the old one whose new number it is
      * @param  list<AttributeValue>  $attributes  what its category asks for, and what it has besides
      */
     private function __construct(
@@ -33,6 +35,7 @@ final readonly class ItemPage
         #[OA\Property(description: 'kilograms of one')] public ?string $mass,
         #[OA\Property(description: 'the day from which it is not used any more; null: it is')] public ?string $retired_from,
         #[OA\Property(description: 'what is used in its place; null: nothing')] public ?string $replaced_by,
+        #[ListOf(SuccessionRow::class)] public array $successions,
     ) {}
 
     /** @param  list<ChangeRow>  $changes */
@@ -53,6 +56,14 @@ final readonly class ItemPage
             mass: $item->mass === null ? null : FixedPoint::format($item->mass, 6),
             retired_from: $retirement['from'] ?? null,
             replaced_by: $retirement['by'] ?? '' ?: null,
+            successions: Succession::query()
+                ->with(['item', 'successor', 'order'])
+                ->where('item_id', $item->id)
+                ->orWhere('successor_id', $item->id)
+                ->orderBy('id')
+                ->get()
+                ->map(SuccessionRow::of(...))
+                ->all(),
         );
     }
 

@@ -1028,6 +1028,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/new-numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["newNumbers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/items/{item}/new-number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["giveNewNumber"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/new-numbers/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeNewNumberBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}": {
         parameters: {
             query?: never;
@@ -3815,6 +3863,23 @@ export interface components {
             }[];
             seen: number;
         };
+        NewNumberRequest: {
+            /** @description of the new item */
+            title: string;
+            /** @description either can be used where the other is called for */
+            interchangeable: boolean;
+            /** @description lines go along */
+            lines: boolean;
+            /** @description cost, lead time, supplier, mass and material go along */
+            data: boolean;
+            /** @description that go along */
+            documents: {
+                number: string;
+                /** @description to a new number too; otherwise it describes both */
+                copied: boolean;
+            }[];
+            version: number;
+        };
         OrderItemsRequest: {
             /** @description Many items of an order, and what becomes of them. */
             items: string[];
@@ -4574,6 +4639,7 @@ export interface components {
             retired_from: string | null;
             /** @description what is used in its place; null: nothing */
             replaced_by: string | null;
+            successions: components["schemas"]["SuccessionRow"][];
         };
         /** @description An item as it appears in any table, with its status at a glance. */
         ItemRow: {
@@ -4643,6 +4709,17 @@ export interface components {
             released_by: string | null;
             order: string | null;
             reason: string;
+        };
+        /** @description A number and the one that succeeds it. */
+        SuccessionRow: {
+            item: string;
+            title: string;
+            kind: string;
+            successor: string;
+            successor_title: string;
+            /** @description either can be used where the other is called for */
+            interchangeable: boolean;
+            order: string;
         };
         /** @description All that is in one item, summed up, and what that adds up to. */
         SummaryPage: {
@@ -7416,6 +7493,109 @@ export interface operations {
                 number: string;
                 item: string;
                 plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    newNumbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SuccessionRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    giveNewNumber: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewNumberRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeNewNumberBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                item: string;
             };
             cookie?: never;
         };

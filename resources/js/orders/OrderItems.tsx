@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
@@ -5,6 +6,8 @@ import { useOrderVersion } from '../lib/useOrderVersion';
 import { count } from '../lib/format';
 import { dispositions, outcomes } from '../lib/words';
 import { AddItems } from './AddItems';
+import { NewNumberForm, type AskedNumber } from './NewNumberForm';
+import { NewNumbers } from './NewNumbers';
 import { Button } from '../ui/Button';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ItemPicker } from '../ui/ItemPicker';
@@ -22,6 +25,9 @@ const stockOf = (row: OrderItem) => {
   if (row.disposition != null) return dispositions[row.disposition];
   return row.outcome === 'build' || row.outcome === 'data' ? 'stays what it is' : 'not decided';
 };
+
+/** What was released can be succeeded by another number: that is asked for, not only chosen. */
+const outcomesOfReleased: Record<string, string> = { ...outcomes, number: 'New number …' };
 
 interface Props {
   order: Schemas['OrderData'];
@@ -85,6 +91,31 @@ export function OrderItems({ order, editable }: Props) {
     undefined,
     order.number,
   );
+  const [naming, setNaming] = useState<Schemas['ItemRow'] | null>(null);
+  const give = useAct(
+    touches.order,
+    ({ item, ...asked }: AskedNumber & { item: string }) =>
+      told(
+        api.POST('/api/orders/{number}/items/{item}/new-number', {
+          params: { path: { number: order.number, item } },
+          body: { ...asked, version: version() },
+        }),
+      ),
+    () => setNaming(null),
+    order.number,
+  );
+  const takeBack = useAct(
+    touches.order,
+    (item: string) =>
+      told(
+        api.DELETE('/api/orders/{number}/new-numbers/{item}', {
+          params: { path: { number: order.number, item } },
+          body: { version: version() },
+        }),
+      ),
+    undefined,
+    order.number,
+  );
   const change = (row: OrderItem, part: Partial<Put>) =>
     put.mutate({ item: row.item.number, outcome: row.outcome, disposition: row.disposition ?? null, ...part });
 
@@ -109,12 +140,14 @@ export function OrderItems({ order, editable }: Props) {
       text: (row) => outcomes[row.outcome],
       cell: (row) =>
         editable ? (
-          <Select
+          <Select<string>
             aria-label={`Outcome of ${row.item.number}`}
             value={row.outcome}
             disabled={put.isPending}
-            onChange={(outcome) => change(row, { outcome })}
-            options={outcomes}
+            onChange={(outcome) =>
+              outcome === 'number' ? setNaming(row.item) : change(row, { outcome: outcome as Put['outcome'] })
+            }
+            options={row.item.revision === null || isNew(row) ? outcomes : outcomesOfReleased}
           />
         ) : (
           outcomes[row.outcome]
@@ -215,7 +248,25 @@ export function OrderItems({ order, editable }: Props) {
             }
           : {})}
       />
-      <ProblemNotice problem={put.error ?? takeOff.error ?? takeOffMany.error} />
+      <ProblemNotice problem={put.error ?? takeOff.error ?? takeOffMany.error ?? takeBack.error} />
+      {naming !== null && (
+        <NewNumberForm
+          key={naming.number}
+          item={naming}
+          busy={give.isPending}
+          problem={give.error}
+          onGive={(asked) => give.mutate({ ...asked, item: naming.number })}
+          onCancel={() => {
+            give.reset();
+            setNaming(null);
+          }}
+        />
+      )}
+      <NewNumbers
+        order={order.number}
+        open={order.state === 'revising'}
+        {...(editable && { onTakeBack: (successor: string) => takeBack.mutate(successor) })}
+      />
       {editable && (
         <ItemPicker
           className="w-80"

@@ -40,6 +40,8 @@ export const acts: Record<string, string> = {
   'order.stroke_undone': 'Edits of several items undone',
   'order.closed': 'Order closed',
   'item.introduced': 'Introduced to planning',
+  'order.new_number_given': 'Gave an item a new number',
+  'order.new_number_taken_back': 'Took a new number back',
   'order.item_named': 'Affected item set',
   'order.plant_follows': 'Plant takes over later',
   'order.plant_follows_no_more': 'Plant no longer takes over later',

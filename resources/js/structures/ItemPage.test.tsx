@@ -63,6 +63,7 @@ async function open({ at = '', as = mira, page = {}, rows = top, revised = true 
       changes: [],
       attributes: [],
       mass: null,
+      successions: [],
       ...page,
     })
     .on(TREE, tree)
@@ -144,6 +145,23 @@ describe('its structure', () => {
     await open({ at: '?on=2026-03-01&levels=3&time=any&orders=open' });
     await lines();
     expect(asked()).toContainEqual({ on: '2026-03-01', kind: 'engineering', levels: '3', time: 'any', orders: 'open' });
+  });
+
+  it('tells the number before it and those after it', async () => {
+    const row = { title: 'Pump head', kind: 'Assembly', successor_title: 'Pump head, quiet', interchangeable: false, order: 'ECO-00090' };
+    await open({
+      page: {
+        successions: [
+          { ...row, item: '200-0009', successor: '200-0010' },
+          { ...row, item: '200-0010', successor: '200-0088', interchangeable: true },
+        ],
+      },
+    });
+    const told = within(screen.getByRole('list', { name: 'Numbers before and after' })).getAllByRole('listitem');
+    expect(told.map((one) => one.textContent)).toEqual([
+      'Succeeds 200-0009 Pump head, not interchangeable, ECO-00090',
+      'Succeeded by 200-0088 Pump head, quiet, interchangeable, ECO-00090',
+    ]);
   });
 
   it('is asked for otherwise, and the address follows', async () => {

@@ -20,7 +20,7 @@ import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
 import { MainLink } from '../ui/MainLink';
 import { Notice } from '../ui/Notice';
-import { ItemNumber } from '../ui/Num';
+import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Select } from '../ui/Select';
 import { Status } from '../ui/Status';
@@ -98,6 +98,18 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
             {page.replaced_by !== null && <ItemNumber number={page.replaced_by} />}
           </Notice>
         </div>
+      )}
+      {page.successions.length > 0 && (
+        <ul aria-label="Numbers before and after" className="mb-2">
+          {page.successions.map((row) => (
+            <li key={row.successor}>
+              {row.successor === item.number ? 'Succeeds ' : 'Succeeded by '}
+              <ItemNumber number={row.successor === item.number ? row.item : row.successor} />{' '}
+              {row.successor === item.number ? row.title : row.successor_title},{' '}
+              {row.interchangeable ? 'interchangeable' : 'not interchangeable'}, <ChangeNumber number={row.order} />
+            </li>
+          ))}
+        </ul>
       )}
       <div className="mb-4 border-y border-strong bg-sheet px-3 py-2">
         <Facts

@@ -82,6 +82,12 @@ export const orders = {
         ),
       placeholderData: (before) => before,
     }),
+  /** Items that got a new number under it. */
+  newNumbers: (order: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'new-numbers'],
+      queryFn: () => told(api.GET('/api/orders/{number}/new-numbers', { params: { path: { number: order } } })),
+    }),
   /** How it and other open orders depend on each other. */
   dependences: (order: string) =>
     queryOptions({
