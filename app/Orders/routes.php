@@ -49,6 +49,7 @@ Route::controller(ReviewController::class)
         Route::get('/review', 'show');
         Route::get('/consequences', 'consequences');
         Route::get('/dependences', 'dependences');
+        Route::get('/at-work', 'atWork');
         Route::post('/signature', 'sign')->middleware([Ability::SignOrder->gate(), 'throttle:signature']);
         Route::post('/return', 'sendBack')->middleware(Ability::ReturnOrder->gate());
     });

@@ -166,6 +166,7 @@ final class Records
                 'orders/@/pulled-items?item=200-0010&way=below',
                 'orders/@/pulled-items?item=200-0010&way=documents',
             ),
+            'api/orders/{number}/at-work' => $each($of('order'), 'orders/@/at-work'),
             'api/orders/{number}/new-numbers' => $each($of('order'), 'orders/@/new-numbers'),
             'api/orders/{number}/dependences' => $each($of('order'), 'orders/@/dependences'),
             'api/orders/{number}/transfer' => $each($of('order'), 'orders/@/transfer'),

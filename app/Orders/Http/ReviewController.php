@@ -11,7 +11,9 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\Http\Done;
 use App\Orders\Actions\SignOrder;
+use App\Orders\AtWork;
 use App\Orders\ConsequenceReader;
+use App\Orders\Data\AtWorkPage;
 use App\Orders\Data\CheckRow;
 use App\Orders\Data\Consequences;
 use App\Orders\Data\DependencePage;
@@ -85,6 +87,13 @@ final readonly class ReviewController
     public function dependences(string $number, Dependences $dependences): JsonResponse
     {
         return new JsonResponse($dependences->of(ChangeOrder::query()->where('number', $number)->firstOrFail()));
+    }
+
+    #[OA\Get(path: '/api/orders/{number}/at-work', operationId: 'atWork', tags: ['changes'])]
+    #[InPath('number'), Ok(AtWorkPage::class), Refused]
+    public function atWork(string $number, #[CurrentUser] Person $person, AtWork $reader): JsonResponse
+    {
+        return new JsonResponse($reader->of($person, ChangeOrder::query()->where('number', $number)->firstOrFail()));
     }
 
     #[OA\Post(path: '/api/orders/{number}/signature', operationId: 'signOrder', tags: ['approvals'])]

@@ -1380,6 +1380,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/at-work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["atWork"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/signature": {
         parameters: {
             query?: never;
@@ -3547,6 +3563,22 @@ export interface components {
         NewArrangement: {
             /** @description Requests in the order in which the board takes them. */
             requests: string[];
+        };
+        /** @description What others do to an order, and beside it, as it happens. */
+        AtWorkPage: {
+            /** @description another one as soon as anything of the order is edited, undone, or planned otherwise */
+            state: string;
+            others: components["schemas"]["AtWorkRow"][];
+        };
+        /** @description Somebody else who edits the same order, or the same item under another one. */
+        AtWorkRow: {
+            by: string;
+            order: string;
+            item: string;
+            /** @description "engineering", "manufacturing:Weir" */
+            work: string;
+            /** @description of their last edit, or undo */
+            at: string;
         };
         /** @description What an end product takes and costs more as one plant builds it. */
         BuiltProductCost: {
@@ -8410,6 +8442,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DependencePage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    atWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AtWorkPage"];
                 };
             };
             /** @description Refused; nothing was saved. */

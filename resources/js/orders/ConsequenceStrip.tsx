@@ -7,6 +7,7 @@ import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { inMoney } from '../lib/settings';
 import { states } from '../lib/words';
+import { AtWork } from './AtWork';
 import { BuiltProducts, hardest } from './BuiltProducts';
 import { PlantAccounts } from '../manufacturing/PlantAccounts';
 import { Introduce } from '../planning/Introduce';
@@ -139,6 +140,9 @@ export function ConsequenceStrip({ order }: { order: string }) {
 
   return (
     <aside aria-label="Consequences" className="no-print fixed inset-x-0 bottom-0 z-20 border-t border-strong bg-sheet">
+      <div className="px-7">
+        <AtWork order={order} />
+      </div>
       {shown && (
         <div className="max-h-60 overflow-y-auto border-b border-rule px-6 py-2 text-sm">
           <h3 className="mb-1">

@@ -148,7 +148,13 @@ describe('its structure', () => {
   });
 
   it('tells the number before it and those after it', async () => {
-    const row = { title: 'Pump head', kind: 'Assembly', successor_title: 'Pump head, quiet', interchangeable: false, order: 'ECO-00090' };
+    const row = {
+      title: 'Pump head',
+      kind: 'Assembly',
+      successor_title: 'Pump head, quiet',
+      interchangeable: false,
+      order: 'ECO-00090',
+    };
     await open({
       page: {
         successions: [

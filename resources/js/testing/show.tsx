@@ -69,6 +69,8 @@ interface Place {
 /** Shows a component as a signed-in person sees it. What it asks the server for, the test has said before. */
 export async function show(what: ReactNode, { at = '/', path = '*', as = mira }: Place = {}) {
   server.on('GET /api/session', as).orElse('GET /api/people', []).orElse('GET /api/choices', choices);
+  for (const order of ['ECO-00086', 'ECO-00090', 'ECR-00096'])
+    server.orElse(`GET /api/orders/${order}/at-work`, { state: '', others: [] });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { retry: false } } });
   render(
     <QueryClientProvider client={client}>

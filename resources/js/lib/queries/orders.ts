@@ -82,6 +82,14 @@ export const orders = {
         ),
       placeholderData: (before) => before,
     }),
+  /** Who else is at it, or at its items under another order; asked again and again while the page is looked at. */
+  atWork: (order: string) =>
+    queryOptions({
+      queryKey: ['at-work', order],
+      queryFn: () => told(api.GET('/api/orders/{number}/at-work', { params: { path: { number: order } } })),
+      refetchInterval: 4_000,
+      gcTime: 0,
+    }),
   /** Items that got a new number under it. */
   newNumbers: (order: string) =>
     queryOptions({

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { signed, signedMinutes } from '../../lib/format';
 import { queries } from '../../lib/queries';
 import { RoutingFigures } from '../../manufacturing/RoutingFigures';
+import { AtWork } from '../AtWork';
 import { hardest } from '../BuiltProducts';
 import type { BuiltRedline } from './useBuilt';
 
@@ -15,6 +16,11 @@ export function RoutingStrip({ redline }: { redline: BuiltRedline }) {
       aria-label="Minutes and money of one unit"
       className="no-print fixed inset-x-0 bottom-0 z-20 flex flex-wrap items-baseline gap-x-6 gap-y-1 border-t border-strong bg-sheet px-6 py-2"
     >
+      {redline.is_open && (
+        <div className="basis-full empty:hidden">
+          <AtWork order={redline.order} />
+        </div>
+      )}
       <RoutingFigures before={redline.cost_before} after={redline.cost} difference={redline.difference} />
       {most !== null && (
         <span>

@@ -45,8 +45,10 @@ export function sheetRows(page: Worksheet): SheetRow[] {
 }
 
 /** "manufacturing:Weir" as people say it. */
-export const workOf = (work: string) =>
-  work === 'engineering' ? 'Engineering' : `Manufacturing, ${work.split(':')[1] ?? ''}`;
+export function workOf(work: string): string {
+  if (work === 'engineering') return 'Engineering';
+  return work === 'item_data' ? 'Item data' : `Manufacturing, ${work.split(':')[1] ?? ''}`;
+}
 
 export const whereOf = (subject: Subject | undefined) => (subject === undefined ? '' : workOf(subject.work));
 
