@@ -49,7 +49,7 @@ final readonly class AtWork
 
         return new AtWorkPage(
             state: implode(' ', (array) $state),
-            others: array_map(static function (\stdClass $row): AtWorkRow {
+            others: array_values(array_map(static function (\stdClass $row): AtWorkRow {
                 $named = new NamedWork($row->number, $row->item, $row->kind, $row->plant);
 
                 return new AtWorkRow(
@@ -59,7 +59,7 @@ final readonly class AtWork
                     $named->work(),
                     CarbonImmutable::parse($row->at)->toIso8601String(),
                 );
-            }, $others),
+            }, $others)),
         );
     }
 }
