@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\RouteId;
 use App\Orders\Http\AdoptionController;
 use App\Orders\Http\FollowUpController;
+use App\Orders\Http\ModelController;
 use App\Orders\Http\NewNumberController;
 use App\Orders\Http\OrderController;
 use App\Orders\Http\OrderItemsController;
@@ -78,6 +79,7 @@ Route::controller(OrderSheetController::class)
         Route::post('/sheet', 'bringBack')->middleware([Ability::EditLines->gate(), ReadInWorker::class]);
         Route::get('/sheets/{sheet}/marked', 'marked')->whereUuid('sheet');
     });
+Route::post('/orders/{number}/model', [ModelController::class, 'take'])->middleware([Ability::EditLines->gate(), ReadInWorker::class]);
 Route::controller(WorksheetController::class)
     ->prefix('orders/{number}')
     ->group(static function (): void {

@@ -39,7 +39,7 @@ final readonly class SheetReader
         $table = match (true) {
             $this->begins("PK\x03\x04") => $this->sheet(),
             $this->begins('{') => (new JsonRows($this->path, $this->known))->rows(),
-            $this->begins('ISO-10303-21;') => (new StepFileRows($this->path))->rows(),
+            $this->begins('ISO-10303-21;') => (new StepFileRows($this->path, in_array('title', $this->known, true)))->rows(),
             default => $this->csv(),
         };
         $seen = 0;

@@ -12,7 +12,8 @@ final readonly class StepFileRows
 {
     private const PIECE = 1_000_000;
 
-    public function __construct(private string $path) {}
+    /** @param  bool  $titles  whether what products are called is told as well */
+    public function __construct(private string $path, private bool $titles = false) {}
 
     /**
      * @return \Generator<int, list<string>>
@@ -23,13 +24,29 @@ final readonly class StepFileRows
     {
         $structure = ProductStructure::read($this->pieces());
         $number = 1;
-        yield $number++ => ['parent', 'find', 'component', 'quantity', 'unit', 'designators'];
+        yield $number++ => [
+            'parent',
+            'find',
+            'component',
+            'quantity',
+            'unit',
+            'designators',
+            ...$this->titles ? ['parent_title', 'title'] : [],
+        ];
         foreach ($structure->uses() as $parent => $components) {
             $find = 0;
             foreach ($components as $component => [$count, $designators]) {
                 // Designators are told when every occurrence has one of its own.
                 $names = count(array_unique($designators)) === $count ? implode(', ', $designators) : '';
-                yield $number++ => [(string) $parent, (string) ($find += 10), (string) $component, (string) $count, 'pc', $names];
+                yield $number++ => [
+                    (string) $parent,
+                    (string) ($find += 10),
+                    (string) $component,
+                    (string) $count,
+                    'pc',
+                    $names,
+                    ...$this->titles ? [$structure->name((string) $parent), $structure->name((string) $component)] : [],
+                ];
             }
         }
     }

@@ -28,8 +28,17 @@ final readonly class ProductStructure
 
     private const NEXT = "\x1E";
 
-    /** @param  array<array-key, array<array-key, string>>  $uses  parent => component => pieces and designator of each occurrence */
-    private function __construct(private array $uses) {}
+    /**
+     * @param  array<array-key, array<array-key, string>>  $uses  parent => component => pieces and designator of each occurrence
+     * @param  array<array-key, string>  $names  of products, by number; where they have another one besides it
+     */
+    private function __construct(private array $uses, private array $names) {}
+
+    /** What a product is called; empty where it has nothing but its number. */
+    public function name(string $number): string
+    {
+        return $this->names[$number] ?? '';
+    }
 
     /** @return \Generator<string, array<array-key, array{int, list<string>}>> parent => component => occurrences, their designators */
     public function uses(): \Generator
@@ -63,7 +72,7 @@ final readonly class ProductStructure
     public static function read(iterable $pieces): self
     {
         $types = ['PRODUCT', ...self::FORMATIONS, ...self::DEFINITIONS, ...self::OCCURRENCES, self::MEASURE];
-        $products = $formations = $definitions = $occurrences = $measures = [];
+        $products = $names = $formations = $definitions = $occurrences = $measures = [];
         $known = false;
         $section = '';
         foreach (Statements::of($pieces) as $statement) {
@@ -100,7 +109,7 @@ final readonly class ProductStructure
             $id = self::reference($entity->id);
             foreach ($entity->parts as $type => $values) {
                 match (true) {
-                    $type === 'PRODUCT' => ($products[$id] = self::number($entity)),
+                    $type === 'PRODUCT' => ([$products[$id], $names[$id]] = [self::number($entity), trim($entity->text('PRODUCT', 1))]),
                     in_array($type, self::FORMATIONS, true) => ($formations[$id] = self::reference($entity->text($type, 2))),
                     in_array($type, self::DEFINITIONS, true) => ($definitions[$id] = self::reference($entity->text($type, 2))),
                     $type === self::MEASURE => ($measures[$id] = self::count($values)),
@@ -120,7 +129,7 @@ final readonly class ProductStructure
         }
         unset($formations);
 
-        return self::joined($products, $definitions, $occurrences, $measures);
+        return self::joined($products, $names, $definitions, $occurrences, $measures);
     }
 
     private static function cutShort(): Refusal
@@ -163,11 +172,12 @@ final readonly class ProductStructure
 
     /**
      * @param  array<int, string>  $products  their numbers
+     * @param  array<int, string>  $names  of products
      * @param  array<int, int>  $definitions  of which product
      * @param  list<string>  $occurrences  see occurrence()
      * @param  array<int, int>  $measures  pieces
      */
-    private static function joined(array $products, array $definitions, array $occurrences, array $measures): self
+    private static function joined(array $products, array $names, array $definitions, array $occurrences, array $measures): self
     {
         $product = static function (int $definition) use ($products, $definitions): int {
             $id = $definitions[$definition] ?? 0;
@@ -206,7 +216,14 @@ final readonly class ProductStructure
             throw Refusal::at('file', 'The file has no assembly: nothing in it is used in anything.');
         }
 
-        return new self($uses);
+        $called = [];
+        foreach ($seen as $number => $id) {
+            if (!in_array($names[$id], ['', (string) $number], true)) {
+                $called[$number] = $names[$id];
+            }
+        }
+
+        return new self($uses, $called);
     }
 
     /**

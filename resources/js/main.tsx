@@ -111,6 +111,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./orders/transfer/TransferPage')).TransferPage }),
   },
   {
+    path: 'orders/:number/model',
+    lazy: async () => ({ Component: (await import('./orders/model/ModelPage')).ModelPage }),
+  },
+  {
     path: 'orders/:number/replace',
     lazy: async () => ({ Component: (await import('./orders/replace/ReplacePage')).ReplacePage }),
   },

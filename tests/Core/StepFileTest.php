@@ -53,6 +53,11 @@ it('counts occurrences into quantities, and names what has no number by its name
     'AP242_MANAGED_MODEL_BASED_3D_ENGINEERING_MIM_LF',
 ]);
 
+it('tells what a product is called besides its number', function (): void {
+    $read = ProductStructure::read([model(PUMP)]);
+    expect([$read->name('200-0010'), $read->name('Screw M3; short'), $read->name('200-9999')])->toBe(['Pump head', '', '']);
+});
+
 it('reads the same wherever the file is cut', function (): void {
     $text = str_replace('200-0042', "it''s", model([...PUMP, "/* a comment; with 'signs */ #40=PRODUCT('','x','',(#90))"]));
     $whole = usesIn([$text]);

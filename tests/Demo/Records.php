@@ -236,6 +236,7 @@ final class Records
                 '/orders/@/review',
                 '/orders/@/worksheet',
                 '/orders/@/transfer',
+                '/orders/@/model',
                 '/orders/@/replace?old=230-0020&new=230-0021:2',
             ),
             'revised item' => $of('/orders/@order/revise/@item'),

@@ -44,6 +44,11 @@ export function Proposal({ proposal }: { proposal: Schemas['Proposal'] }) {
               Replace a component in all its parents
             </Link>
           )}
+          {mine && (
+            <Link to={`/orders/${request}/model`} className={across}>
+              Take over a design model
+            </Link>
+          )}
           <Link to={`/orders/${request}/review`} className={across}>
             All of it before and after
           </Link>

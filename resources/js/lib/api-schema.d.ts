@@ -1028,6 +1028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/model": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOverModel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/new-numbers": {
         parameters: {
             query?: never;
@@ -3566,7 +3582,7 @@ export interface components {
         };
         /** @description What others do to an order, and beside it, as it happens. */
         AtWorkPage: {
-            /** @description another one as soon as anything of the order is edited, undone, or planned otherwise */
+            /** @description another one as soon as somebody else edits the order, or their edits are undone */
             state: string;
             others: components["schemas"]["AtWorkRow"][];
         };
@@ -3833,6 +3849,46 @@ export interface components {
             version: number;
             /** @description by which it is undone */
             stroke: string;
+        };
+        /** @description Something in a model that has no number yet. */
+        ModelItem: {
+            /** @description what the model calls it */
+            name: string;
+            title: string;
+            /** @enum {string} */
+            kind: "assembly" | "part";
+        };
+        /** @description What a design model says otherwise, or what of it was taken over. */
+        ModelOutcome: {
+            /** @description whether anything was done */
+            done: boolean;
+            /** @description whether you may take it over */
+            may_take: boolean;
+            rows: components["schemas"]["ModelRow"][];
+            items: components["schemas"]["ModelItem"][];
+            numbered: string[];
+            /** @description how many assemblies of the model are known */
+            known: number;
+            /** @description the act, by which it is undone */
+            stroke: string | null;
+        };
+        /** @description Where the model says otherwise than the structure. */
+        ModelRow: {
+            /** @description by which it is chosen */
+            key: string;
+            /** @description number; of a new assembly, what the model calls it */
+            parent: string;
+            /** @enum {string} */
+            mark: "added" | "changed" | "removed";
+            /** @description number; of something new, what the model calls it */
+            component: string;
+            title: string;
+            before: components["schemas"]["LineRow"] | null;
+            /** @description in the model; 0: none any more */
+            pieces: number;
+            /** @description a person has to do it; empty: it can be taken over */
+            why: string;
+            waits_for: string[];
         };
         Adoption: {
             /** @description Which parents and documents adopt the newest revision of an item. */
@@ -7541,6 +7597,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeOverModel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description STEP, or a table of it
+                     */
+                    file: string;
+                    /**
+                     * @description no: only looks at it
+                     * @enum {string}
+                     */
+                    keep: "yes" | "no";
+                    /** @description JSON: keys of the rows that are taken over */
+                    chosen?: string;
+                    /** @description JSON: categories of what is new, by what the model calls it */
+                    categories?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelOutcome"];
                 };
             };
             /** @description Refused; nothing was saved. */

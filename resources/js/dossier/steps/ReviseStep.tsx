@@ -58,6 +58,11 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
               Replace a component in all its parents
             </Link>
           )}
+          {revising && (mine || order.may.includes('plan')) && (
+            <Link to={`/orders/${order.number}/model`} className={across}>
+              Take over a design model
+            </Link>
+          )}
           <Link to={`/orders/${order.number}/transfer`} className={across}>
             Carry over to siblings
           </Link>
