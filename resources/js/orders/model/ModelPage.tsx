@@ -66,7 +66,7 @@ export function ModelPage() {
           >
             <FileInput accept=".stp,.step,.p21,.csv,.xlsx,.json" disabled={model.isPending} onFile={look} />
           </Field>
-          {outcome && file && !model.isPending && (
+          {outcome && file && (
             <p>
               <b className="font-semibold">{file.name}</b>: {assemblies(outcome.known)} known here
             </p>
