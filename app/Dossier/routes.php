@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\Route;
 /* Changes as a whole. */
 
 Route::get('/changes', [ChangeController::class, 'index']);
+Route::get('/relations/{number}', [ChangeController::class, 'relations']);
 Route::get('/dossiers/{number}', [ChangeController::class, 'show']);
 Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])->middleware(Ability::RaiseOrder->gate());
 Route::post('/requests/{number}/proposal', [ProposalController::class, 'open'])->middleware(Ability::EditLines->gate());

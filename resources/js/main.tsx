@@ -111,6 +111,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./orders/transfer/TransferPage')).TransferPage }),
   },
   {
+    path: 'relations/:number',
+    lazy: async () => ({ Component: (await import('./relations/RelationsPage')).RelationsPage }),
+  },
+  {
     path: 'orders/:number/model',
     lazy: async () => ({ Component: (await import('./orders/model/ModelPage')).ModelPage }),
   },

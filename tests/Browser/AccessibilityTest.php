@@ -68,6 +68,9 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
         '/orders/ECO-00087/transfer?to=230-0001+engineering%3E230-0002+engineering',
         'fits with a difference',
     ],
+    'relations' => ['vera.stone', '/relations/230-0001', 'ties'],
+    'a design model' => ['jonas.weir', '/orders/ECO-00087/model', 'What is not modelled stays'],
+    'proposed lines' => ['petra.quist', '/changes/ECR-00097', 'Proposed lines'],
     'a review' => ['helen.marsh', '/orders/ECO-00084/review', 'Sign this page'],
 ]);
 

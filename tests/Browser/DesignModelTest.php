@@ -30,7 +30,7 @@ it('takes a design model over: what is new gets a number, what differs becomes e
     $input = $this->screen->driver->findElement(WebDriverBy::cssSelector('input[type=file]'));
     $input->setFileDetector(new LocalFileDetector());
     $input->sendKeys($model);
-    $this->screen->see('BUCKLE_2 has no number yet')->choose('Category of BUCKLE_2', 'Electronics')->press('Take over 2 differences');
+    $this->screen->see('BUCKLE_2 has no number yet')->choose('Category of BUCKLE_2', 'Power')->press('Take over 2 differences');
     $this->screen->see('Taken over')->see('The structures say what the model says.');
     $this->screen
         ->visit("/orders/{$order}/revise/400-0001")

@@ -131,6 +131,10 @@ final class Records
                 '/api/changes?show=closed&from=50',
             ],
             'api/changes/{number}/references' => $each([...$requests, ...$of('order'), ...$of('report')], 'changes/@/references'),
+            'api/relations/{number}' => $each(
+                [...$requests, ...array_diff($of('order'), $requests), ...$of('report'), ...$few],
+                'relations/@',
+            ),
             'api/dossiers/{number}' => $each([...$requests, ...$of('order')], 'dossiers/@'),
             'api/reports-like' => ['/api/reports-like?title=pump+tube+torn&items=200-0040'],
             'api/reports' => ['/api/reports?show=all', '/api/reports?show=settled&sort=severity'],
@@ -221,7 +225,7 @@ final class Records
                 '/items/820-0001/sheet',
                 '/items/800-0011/mark-up',
             ],
-            'report' => $of('/reports/@'),
+            'report' => $of('/reports/@', '/relations/@'),
             'request' => $of(
                 '/changes/@',
                 '/changes/@/decision',

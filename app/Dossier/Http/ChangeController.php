@@ -7,7 +7,9 @@ namespace App\Dossier\Http;
 use App\Dossier\ChangeSearch;
 use App\Dossier\Data\Dossier;
 use App\Dossier\Data\FoundChanges;
+use App\Dossier\Data\RelationPage;
 use App\Dossier\DossierReader;
+use App\Dossier\Relations\RelationReader;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
@@ -23,6 +25,13 @@ final class ChangeController
 {
     /** Rows that a page has where nobody says. */
     private const PAGE = 100;
+
+    #[OA\Get(path: '/api/relations/{number}', operationId: 'relations', tags: ['changes'])]
+    #[InPath('number'), Ok(RelationPage::class), Refused]
+    public function relations(string $number, RelationReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->of($number));
+    }
 
     #[OA\Get(path: '/api/changes', operationId: 'changes', tags: ['changes'])]
     #[

@@ -7,6 +7,7 @@ import { remember } from '../lib/recent';
 import { ChangeNumber } from '../ui/Num';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
+import { RelationsLink } from '../relations/RelationsLink';
 import { Priority } from '../ui/Priority';
 import { ConsequenceStrip } from '../orders/ConsequenceStrip';
 import { Step } from './Step';
@@ -76,7 +77,12 @@ function DossierView({ dossier }: { dossier: Dossier }) {
             ))}
           </span>
         }
-        aside={<Priority value={dossier.priority} />}
+        aside={
+          <>
+            <RelationsLink number={dossier.number} />
+            <Priority value={dossier.priority} />
+          </>
+        }
       >
         <div className="grid gap-8 print:block lg:grid-cols-[11.5rem_minmax(0,1fr)]">
           <StepRail steps={dossier.steps} number={dossier.order?.number ?? dossier.number} title={dossier.title} />

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/relations/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["relations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes": {
         parameters: {
             query?: never;
@@ -2762,6 +2778,36 @@ export interface components {
             address: string;
             by: string;
             at: string;
+        };
+        /** @description A record at the other end of a tie. */
+        RelatedRow: {
+            /** @description report, request, order, item; or the kind of a record elsewhere */
+            type: string;
+            number: string;
+            title: string;
+            state: string | null;
+            /** @description of a record elsewhere; empty: none */
+            address: string;
+        };
+        /** @description A record and all to which it is tied, one step away. */
+        RelationPage: {
+            number: string;
+            /** @enum {string} */
+            type: "report" | "request" | "order" | "item";
+            title: string;
+            state: string | null;
+            ties: components["schemas"]["RelationRow"][];
+        };
+        /** @description Ties of one kind and direction. */
+        RelationRow: {
+            tie: string;
+            /** @enum {string} */
+            way: "in" | "out";
+            /** @description read from the record in the middle */
+            words: string;
+            /** @description how many there are */
+            total: number;
+            related: components["schemas"]["RelatedRow"][];
         };
         /** @description One of the eight steps of a change. */
         StepRow: {
@@ -5519,6 +5565,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    relations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RelationPage"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {

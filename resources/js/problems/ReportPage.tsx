@@ -21,6 +21,7 @@ import { Notice } from '../ui/Notice';
 import { Page } from '../ui/Page';
 import { Person } from '../ui/Person';
 import { Priority } from '../ui/Priority';
+import { RelationsLink } from '../relations/RelationsLink';
 import { ReportActs } from './ReportActs';
 import { reportColumns } from './reportColumns';
 
@@ -53,7 +54,12 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
           ))}
         </span>
       }
-      aside={<Priority value={report.severity} />}
+      aside={
+        <>
+          <RelationsLink number={report.number} />
+          <Priority value={report.severity} />
+        </>
+      }
     >
       <div className="grid gap-8 print:block lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="space-y-5">

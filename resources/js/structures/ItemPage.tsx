@@ -18,6 +18,7 @@ import { Routing } from '../manufacturing/Routing';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
+import { RelationsLink } from '../relations/RelationsLink';
 import { MainLink } from '../ui/MainLink';
 import { Notice } from '../ui/Notice';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
@@ -88,7 +89,12 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
           <span className="font-mono">{item.number}</span> · {item.kind} · {item.category}
         </>
       }
-      aside={mayRaise && <MainLink to={`/requests/new?items=${item.number}`}>Raise a change request</MainLink>}
+      aside={
+        <>
+          <RelationsLink number={item.number} />
+          {mayRaise && <MainLink to={`/requests/new?items=${item.number}`}>Raise a change request</MainLink>}
+        </>
+      }
     >
       {page.retired_from !== null && (
         <div className="mb-2">

@@ -10,6 +10,12 @@ export const register = {
       queryKey: ['references', number],
       queryFn: () => told(api.GET('/api/changes/{number}/references', { params: { path: { number } } })),
     }),
+  /** All to which a report, a request, an order or an item is tied. */
+  relations: (number: string) =>
+    queryOptions({
+      queryKey: ['references', 'relations', number],
+      queryFn: () => told(api.GET('/api/relations/{number}', { params: { path: { number } } })),
+    }),
   desk: () => queryOptions({ queryKey: ['desk'], queryFn: () => told(api.GET('/api/desk')) }),
   changes: (query: Record<string, string>) =>
     paged(['register', 'page', query], (from) =>
