@@ -9,7 +9,7 @@ use Orthotaxis\Core\Refusal;
 /** The rows of a JSON file in one of our formats (docs/formats.md), as if they stood in a table: the first row names the columns. */
 final readonly class JsonRows
 {
-    private const FORMATS = ['orthotaxis-structure', 'orthotaxis-items', 'orthotaxis-manufacturing'];
+    private const FORMATS = ['orthotaxis-structure', 'orthotaxis-items', 'orthotaxis-manufacturing', 'orthotaxis-order-lines'];
 
     private const LARGEST = 20_000_000;
 

@@ -12,6 +12,7 @@ final readonly class Table
      * @param  list<string>  $notes  what else one must know to read it, over a printed page
      * @param  list<string>  $heads
      * @param  iterable<list<string|int|null>>  $rows
+     * @param  array<string, list<string>>  $lists  what a column may say, by its head: offered in a workbook
      * @param  list<string>  $right  those of the heads whose values stand at the right when printed: amounts and numbers
      */
     public function __construct(
@@ -20,5 +21,6 @@ final readonly class Table
         public array $heads,
         public iterable $rows,
         public array $right = [],
+        public array $lists = [],
     ) {}
 }

@@ -76,7 +76,13 @@ final readonly class TableFile
         foreach ($table->rows as $row) {
             $writer->addRow(new Row(array_map(self::cell(...), $row), null));
         }
+        if ($table->lists !== []) {
+            OfferedLists::write($writer, $table);
+        }
         $writer->close();
+        if ($table->lists !== []) {
+            OfferedLists::offer($path, $table);
+        }
     }
 
     /** Text stays text: a number with leading zeros, or what looks like a formula, is never taken for something else. */

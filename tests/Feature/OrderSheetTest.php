@@ -63,6 +63,52 @@ it('changes nothing when it goes out and comes in again, as CSV and as XLSX', fu
         ->toBe(['unchanged' => 25]);
 })->with(['csv', 'xlsx']);
 
+it('changes nothing as JSON either, and does what was changed in it', function (): void {
+    $answer = $this->world->only('jonas', 'GET', "/orders/{$this->order}/worksheet/json")->assertOk();
+    expect($answer->json('format'))->toBe('orthotaxis-order-lines')->and($answer->json('rows'))->toHaveCount(25);
+    $bring = fn(array $content): TestResponse => $this->world->sends('jonas', "/orders/{$this->order}/sheet", [
+        'file' => UploadedFile::fake()->createWithContent('lines.json', (string) json_encode($content)),
+        'keep' => 'yes',
+        'choices' => [],
+    ]);
+    $bring($answer->json())->assertOk()->assertJsonPath('changes', [])->assertJsonPath('done', true);
+    expect(EditRecord::query()->count())->toBe(0);
+    $changed = $answer->json();
+    $changed['rows'][0]['quantity'] = '0.75';
+    $bring($changed)
+        ->assertOk()
+        ->assertJsonPath('changes.0.fields', ['quantity 0.5 → 0.75']);
+    expect(EditRecord::query()->count())->toBe(1);
+});
+
+it('offers in a workbook what a column may say, and reads it in again', function (): void {
+    $path = $this->world
+        ->only('jonas', 'GET', "/orders/{$this->order}/worksheet/xlsx")
+        ->assertOk()
+        ->getFile()
+        ->getPathname();
+    $zip = new ZipArchive();
+    expect($zip->open($path))->toBeTrue();
+    $sheet = simplexml_load_string((string) $zip->getFromName('xl/worksheets/sheet1.xml'));
+    $lists = (string) $zip->getFromName('xl/worksheets/sheet2.xml') . $zip->getFromName('xl/sharedStrings.xml');
+    $zip->close();
+    $offered = [];
+    foreach ($sheet->dataValidations->dataValidation as $rule) {
+        $offered[(string) $rule['sqref']] = (string) $rule->formula1;
+    }
+    // Parents and kinds of structures, components that are there, units, and what is yes or nothing.
+    expect($offered)
+        ->toHaveCount(7)
+        ->and($offered['A2:A10000'])
+        ->toBe('lists!$A$2:$A$22')
+        ->and($offered['B2:B10000'])
+        ->toBe('lists!$B$2:$B$3')
+        ->and($lists)
+        ->toContain('manufacturing:Weir')
+        ->toContain('600-0014')
+        ->toContain('sheet');
+});
+
 it('says what it would do, does it in one act, and is undone as one', function (): void {
     $rows = ($this->take)();
     foreach ($rows as &$row) {

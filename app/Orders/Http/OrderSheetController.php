@@ -14,6 +14,7 @@ use App\Orders\Sheet\Data\SheetOutcome;
 use App\Orders\Sheet\OrderSheet;
 use App\Orders\Sheet\TakeAwaySheet;
 use App\People\Models\Person;
+use App\Tables\Table;
 use App\Tables\TableFile;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -32,19 +33,37 @@ final readonly class OrderSheetController
             path: '/api/orders/{number}/worksheet/{format}',
             operationId: 'orderSheet',
             tags: ['changes'],
-            responses: [new OA\Response(response: 200, description: 'The lines as they are to be: csv or xlsx')],
+            responses: [new OA\Response(response: 200, description: 'The lines as they are to be: csv, xlsx or json')],
         ),
     ]
     #[InPath('number'), InPath('format'), InQuery('parents'), Refused]
     public function take(string $number, string $format, Request $request, #[CurrentUser] Person $person, TakeAwaySheet $sheets): Response
     {
-        if (!in_array($format, ['csv', 'xlsx'], true)) {
-            throw Refusal::at('format', 'The lines of an order can be had as csv or xlsx.');
+        if (!in_array($format, ['csv', 'xlsx', 'json'], true)) {
+            throw Refusal::at('format', 'The lines of an order can be had as csv, xlsx or json.');
         }
         $parents = array_values(array_filter(explode(',', $request->string('parents')->toString())));
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
 
-        return TableFile::answer($sheets->of($person, $order, $parents), $format, "{$number}-lines");
+        $table = $sheets->of($person, $order, $parents);
+
+        return $format === 'json' ? self::json($number, $table) : TableFile::answer($table, $format, "{$number}-lines");
+    }
+
+    private static function json(string $number, Table $table): JsonResponse
+    {
+        $rows = [];
+        foreach ($table->rows as $row) {
+            $rows[] = array_filter(
+                array_combine($table->heads, $row),
+                static fn(string|int|null $value): bool => $value !== '' && $value !== null,
+            );
+        }
+
+        return new JsonResponse(
+            ['format' => 'orthotaxis-order-lines', 'version' => 1, 'order' => $number, 'rows' => $rows],
+            headers: ['Content-Disposition' => "attachment; filename={$number}-lines.json"],
+        );
     }
 
     #[

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Orders\Sheet;
 
+use App\Orders\Worksheet\SubjectLines;
+use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 
@@ -65,6 +67,34 @@ final readonly class SheetColumns
             ...array_map(static fn(string $field): string => $line->text(LineField::from($field)), self::fields()),
             $line->key,
             $sheet,
+        ];
+    }
+
+    /**
+     * What columns may say, as far as that is one of a few.
+     *
+     * @param  non-empty-list<SubjectLines>  $subjects
+     * @return non-empty-array<string, list<string>>
+     */
+    public static function lists(array $subjects): array
+    {
+        $of = static fn(\Closure $read): array => array_values(array_unique(array_map($read, $subjects)));
+        $components = [];
+        foreach ($subjects as $subject) {
+            foreach ($subject->after as $line) {
+                $components[$line->component] = true;
+            }
+        }
+        ksort($components, SORT_STRING);
+
+        return [
+            self::PARENT => $of(static fn(SubjectLines $one): string => $one->named->item),
+            self::STRUCTURE => $of(static fn(SubjectLines $one): string => $one->named->work()),
+            LineField::Component->value => array_map(strval(...), array_keys($components)),
+            LineField::Unit->value => array_column(Unit::cases(), 'value'),
+            LineField::NotModelled->value => ['yes'],
+            LineField::Phantom->value => ['yes'],
+            LineField::ByProduct->value => ['yes'],
         ];
     }
 

@@ -51,6 +51,6 @@ final readonly class TakeAwaySheet
             }
         }
 
-        return new Table($order->number, [], SheetColumns::all(), $rows);
+        return new Table($order->number, [], SheetColumns::all(), $rows, lists: SheetColumns::lists($subjects));
     }
 }

@@ -5,20 +5,21 @@ interface Props {
   address: string;
   /** Null: it may not be read back. */
   onFile: ((file: File) => void) | null;
+  formats?: ('xlsx' | 'csv' | 'json')[];
 }
 
 /** Takes the work away as a sheet, and reads it back. */
-export function SheetButtons({ address, onFile }: Props) {
+export function SheetButtons({ address, onFile, formats = ['xlsx', 'csv'] }: Props) {
   return (
     <>
-      <SaveAs address={address} query="" formats={['xlsx', 'csv']} />
+      <SaveAs address={address} query="" formats={formats} />
       {onFile && (
         <label className="cursor-pointer text-accent underline-offset-3 focus-within:underline hover:underline">
           Import edited sheet
           <input
             type="file"
             aria-label="Import edited sheet"
-            accept=".csv,.xlsx,.txt"
+            accept={formats.map((format) => `.${format}`).join(',')}
             className="sr-only"
             onChange={(event) => {
               const file = event.target.files?.[0];

@@ -121,7 +121,11 @@ function WorksheetView({ page }: { page: Worksheet }) {
         <Button aria-pressed={wide} onClick={turnWide}>
           All columns
         </Button>
-        <SheetButtons address={`/api/orders/${page.order}/worksheet`} onFile={page.may_edit ? setFile : null} />
+        <SheetButtons
+          address={`/api/orders/${page.order}/worksheet`}
+          onFile={page.may_edit ? setFile : null}
+          formats={['xlsx', 'csv', 'json']}
+        />
         <span className="ml-auto">
           <DifferenceTotals rows={all} />
         </span>
