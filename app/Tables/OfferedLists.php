@@ -23,7 +23,7 @@ final readonly class OfferedLists
     {
         $writer->addNewSheetAndMakeItCurrent()->setName(self::SHEET);
         $writer->addRow(WriterEntityFactory::createRowFromArray(array_keys($table->lists)));
-        for ($at = 0; $at < max(array_map(count(...), $table->lists)); $at++) {
+        for ($at = 0; $at < max([0, ...array_values(array_map(count(...), $table->lists))]); $at++) {
             $writer->addRow(
                 WriterEntityFactory::createRowFromArray(
                     array_map(static fn(array $list): string => $list[$at] ?? '', array_values($table->lists)),
