@@ -49,17 +49,19 @@ final readonly class AtWork
 
         return new AtWorkPage(
             state: implode(' ', (array) $state),
-            others: array_values(array_map(static function (\stdClass $row): AtWorkRow {
-                $named = new NamedWork($row->number, $row->item, $row->kind, $row->plant);
+            others: array_values(
+                array_map(static function (\stdClass $row): AtWorkRow {
+                    $named = new NamedWork($row->number, $row->item, $row->kind, $row->plant);
 
-                return new AtWorkRow(
-                    $row->name,
-                    $row->number,
-                    $row->item,
-                    $named->work(),
-                    CarbonImmutable::parse($row->at)->toIso8601String(),
-                );
-            }, $others)),
+                    return new AtWorkRow(
+                        $row->name,
+                        $row->number,
+                        $row->item,
+                        $named->work(),
+                        CarbonImmutable::parse($row->at)->toIso8601String(),
+                    );
+                }, $others),
+            ),
         );
     }
 }
