@@ -34,10 +34,16 @@ final class Transfer
     /** @var array<string, string> lines that an edit has been made to, and of which one it was: none of another is */
     private array $met = [];
 
+    private readonly Counterparts $there;
+
+    private readonly Counterparts $here;
+
     /** @param  Structure  $home  as it was where the edits were made */
-    private function __construct(private readonly Structure $sibling, private readonly Structure $home)
+    private function __construct(private readonly Structure $sibling, Structure $home)
     {
         $this->finds = FreeFinds::in($sibling);
+        $this->there = Counterparts::in($sibling);
+        $this->here = Counterparts::in($home);
     }
 
     /** @return list<Carried> each edit, in the order of the comparison */
@@ -60,11 +66,11 @@ final class Transfer
     {
         $after = $of->after ?? throw new \LogicException('A difference is of a line.');
         $reads = static fn(Line $line): bool => self::differing($line, $after, [LineField::Find, ...self::OF_PLANT]) === [];
-        [$there, $here] = [self::having($this->sibling, $after->component, $reads), self::having($this->home, $after->component, $reads)];
+        [$there, $here] = [$this->there->having($after->component, $reads), $this->here->having($after->component, $reads)];
         if (count($there) > count($here)) {
             return new Carried($of, Fit::Already, there: $there[0]);
         }
-        $find = $this->findOfFollowed($after) ?? ($this->isFree($after->find) ? $after->find : $this->finds->from($after->find));
+        $find = $this->findOfFollowed($after) ?? ($this->there->at($after->find) === [] ? $after->find : $this->finds->from($after->find));
         $edit = new AddLine('', [LineField::Find->value => (string) $find] + self::said($after));
         $beside = $this->beside($after, '', '');
 
@@ -106,11 +112,7 @@ final class Transfer
         if ($same !== null && $same->component === $line->component) {
             return [$same, ''];
         }
-        $having = self::having(
-            $this->sibling,
-            $line->component,
-            fn(Line $one): bool => ($this->met[$one->key] ?? $line->key) === $line->key,
-        );
+        $having = $this->there->having($line->component, fn(Line $one): bool => ($this->met[$one->key] ?? $line->key) === $line->key);
         if (count($having) < 2) {
             return [$having[0] ?? null, ''];
         }
@@ -124,22 +126,11 @@ final class Transfer
         return [$having[0], "{$line->component} stands there more than once, find {$finds}: find {$having[0]->find} is meant here."];
     }
 
-    /**
-     * @param  callable(Line): bool  $such
-     * @return list<Line> that have a component, by find number
-     */
-    private static function having(Structure $in, string $component, callable $such): array
-    {
-        return array_values(
-            array_filter($in->lines, static fn(Line $line): bool => $line->component === $component && !$line->byProduct && $such($line)),
-        );
-    }
-
     /** Where a line begins on the day after another one ends, both stand on one find number: so they do in the sibling. */
     private function findOfFollowed(Line $after): ?int
     {
-        foreach ($this->home as $line) {
-            if ($line->find === $after->find && $line->component !== $after->component) {
+        foreach ($this->here->at($after->find) as $line) {
+            if ($line->component !== $after->component) {
                 $there = $this->counterpart($line)[0];
                 if ($there !== null) {
                     return $there->find;
@@ -148,17 +139,6 @@ final class Transfer
         }
 
         return null;
-    }
-
-    private function isFree(int $find): bool
-    {
-        foreach ($this->sibling as $line) {
-            if ($line->find === $find) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** The same, of the line of the sibling; null: it reads so already. */
@@ -204,9 +184,9 @@ final class Transfer
     {
         $other = static fn(string $but): callable => static fn(Line $line): bool => $line->key !== $but &&
             $line->validity->overlaps($after->validity);
-        $beside = self::having($this->sibling, $after->component, $other($there));
+        $beside = $this->there->having($after->component, $other($there));
 
-        return count($beside) <= count(self::having($this->home, $after->component, $other($here)))
+        return count($beside) <= count($this->here->having($after->component, $other($here)))
             ? ''
             : "{$after->component} stands there already: find {$beside[0]->find}, {$beside[0]->quantity} {$beside[0]->unit->value}.";
     }
