@@ -58,14 +58,22 @@ final readonly class Comparison implements Changes
         foreach ($right as $line) {
             $differences[] = new Difference(null, $line);
         }
-        usort(
-            $differences,
-            static fn(Difference $a, Difference $b): int => $a->find <=> $b->find ?:
-            strcmp($a->kind->value, $b->kind->value) ?:
-            strcmp(($a->before ?? $a->after)->key ?? '', ($b->before ?? $b->after)->key ?? ''),
-        );
+        for ($at = 1; $at < count($differences); $at++) {
+            // Where little differs they are in order already.
+            if (self::order($differences[$at - 1], $differences[$at]) > 0) {
+                usort($differences, self::order(...));
+                break;
+            }
+        }
 
         return new self($differences);
+    }
+
+    private static function order(Difference $a, Difference $b): int
+    {
+        return $a->find <=> $b->find ?:
+            strcmp($a->kind->value, $b->kind->value) ?:
+            strcmp(($a->before ?? $a->after)->key ?? '', ($b->before ?? $b->after)->key ?? '');
     }
 
     /** @return list<Difference> all but the unchanged */

@@ -61,7 +61,12 @@ final readonly class EngineeringContent implements Content, HasLines
 
     public function renamedIn(Content $newer): array
     {
-        return $newer instanceof self ? Edits::renamed($newer->since($this)) : [];
+        // A line has another name only where one of the same name is missing on either side.
+        return $newer instanceof self &&
+            array_diff_key($this->structure->lines, $newer->structure->lines) !== [] &&
+            array_diff_key($newer->structure->lines, $this->structure->lines) !== []
+            ? Edits::renamed($newer->since($this))
+            : [];
     }
 
     public function called(string $part): string

@@ -20,11 +20,22 @@ final readonly class Structure implements \Countable, \IteratorAggregate
     public function __construct(iterable $lines = [])
     {
         $byKey = [];
+        $last = null;
+        // They mostly come in order: a structure is made of another one with every edit.
+        $inOrder = true;
         foreach ($lines as $line) {
-            $byKey[$line->key] = $line;
+            $inOrder = $inOrder && ($last === null || self::order($last, $line) < 0);
+            $byKey[$line->key] = $last = $line;
         }
-        uasort($byKey, static fn(Line $a, Line $b): int => $a->find <=> $b->find ?: strcmp($a->key, $b->key));
+        if (!$inOrder) {
+            uasort($byKey, self::order(...));
+        }
         $this->lines = $byKey;
+    }
+
+    private static function order(Line $a, Line $b): int
+    {
+        return $a->find <=> $b->find ?: strcmp($a->key, $b->key);
     }
 
     public function line(string $key): ?Line

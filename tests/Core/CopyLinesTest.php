@@ -11,7 +11,7 @@ use Orthotaxis\Core\Structure\Structure;
 use Tests\Core\Support\Make;
 
 /** @return list<AddLine> */
-function named(Structure $lines, string $from): array
+function copiedLines(Structure $lines, string $from): array
 {
     return array_map(
         static fn(AddLine $edit, int $at): AddLine => new AddLine("new {$at}", $edit->fields()),
@@ -28,7 +28,7 @@ it('copies what holds on the day and what comes later, and leaves behind what ha
         Make::line('d', 40, '600-0015', '4')->with(['first_day' => '2027-06-01']),
         Make::line('e', 50, '600-0016', '4')->with(['last_day' => '2027-01-01']),
     ]);
-    $copy = Apply::all(new Structure(), named($lines, '2027-01-01'));
+    $copy = Apply::all(new Structure(), copiedLines($lines, '2027-01-01'));
     $read = [];
     foreach ($copy as $line) {
         $read[] = trim(
@@ -40,7 +40,7 @@ it('copies what holds on the day and what comes later, and leaves behind what ha
 
 it('reads like what was copied where nothing has days, each line being one of its own', function (): void {
     $lines = new Structure([Make::line('a', 10, '200-0042', '2'), Make::line('b', 20, '600-0014', '4')]);
-    $copy = Apply::all(new Structure(), named($lines, '2027-01-01'));
+    $copy = Apply::all(new Structure(), copiedLines($lines, '2027-01-01'));
     expect(Comparison::of($lines, $copy)->changes())
         ->toBe([])
         ->and($copy->line('a'))

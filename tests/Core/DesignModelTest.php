@@ -29,7 +29,7 @@ const MODELLED = ['200-0040' => 1, '200-0042' => 2, '600-0014' => 6];
  * @param  list<Found>  $found
  * @return list<string>
  */
-function told(array $found): array
+function foundInWords(array $found): array
 {
     return array_map(
         static fn(Found $one): string => ($one->before === null ? 'new ' : '') .
@@ -46,7 +46,7 @@ it('finds nothing where the model says what the structure says', function (): vo
 it('changes pieces, adds what comes on the next ten, removes what is gone, and leaves alone what is not modelled', function (): void {
     $model = new ModelledAssembly(['200-0040' => 1, '200-0042' => 3, '600-0014' => 6, '600-0015' => 2], ['600-0015' => 'S1, S2']);
     $found = $model->against(drawn(), null);
-    expect(told($found))->toBe(['200-0042: 3, Quantity 3', 'new 600-0015: 2, New line 50 600-0015']);
+    expect(foundInWords($found))->toBe(['200-0042: 3, Quantity 3', 'new 600-0015: 2, New line 50 600-0015']);
     $edit = $found[1]->edit;
     expect($edit instanceof AddLine ? $edit->fields() : [])->toBe([
         'find' => '50',
@@ -62,9 +62,9 @@ it('changes pieces, adds what comes on the next ten, removes what is gone, and l
 it('says what a person has to do: several lines of one part, and what is counted otherwise than in pieces', function (): void {
     $model = new ModelledAssembly(['200-0041' => 1, '600-0014' => 8] + MODELLED);
     $found = $model->against(drawn(), null, ['200-0041' => Unit::Metre]);
-    expect(told((new ModelledAssembly(['600-0014' => 8] + MODELLED))->against(drawn(), null)))
+    expect(foundInWords((new ModelledAssembly(['600-0014' => 8] + MODELLED))->against(drawn(), null)))
         ->toBe(['600-0014: 8, by hand: It stands on several lines: say on the page which of them changes.'])
-        ->and(told($found))
+        ->and(foundInWords($found))
         ->toContain('new 200-0041: 1, by hand: It is counted in m: say on the page how much goes in.');
 });
 
@@ -72,7 +72,7 @@ it('tells only what differs from the last model: what somebody changed since on 
     $last = new ModelledAssembly(['200-0042' => 3] + MODELLED);
     // Three clamps in both models, two in the structure: that was decided.
     expect((new ModelledAssembly(['200-0042' => 3] + MODELLED))->against(drawn(), $last))->toBe([]);
-    expect(told((new ModelledAssembly(['200-0042' => 4] + MODELLED))->against(drawn(), $last)))->toBe(['200-0042: 4, Quantity 4']);
+    expect(foundInWords((new ModelledAssembly(['200-0042' => 4] + MODELLED))->against(drawn(), $last)))->toBe(['200-0042: 4, Quantity 4']);
     expect((new ModelledAssembly(MODELLED))->against(drawn(), $last))->toBe([]);
 });
 
