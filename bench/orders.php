@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 /*
  * Measures a component replaced in thousands of parents (seen, done, undone) and the worksheet of it, beside what SQL takes to find the
- * lines and to write as many edits. Everything is taken back at the end. Called by bin/bench: orders.php LINES JSON(0|1)
+ * lines and to write as many edits; everything is taken back at the end. Then merging and carrying over, against C.
+ * Called by bin/bench: orders.php LINES JSON(0|1) FOLDER PROGRAM
  */
 
 use App\Orders\Actions\TurnWork;
@@ -18,6 +19,8 @@ use App\People\Models\Person;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 
+require __DIR__ . '/merging.php';
+
 const PARENTS = 5_000;
 const ORDER = 'ECO-BENCH';
 
@@ -25,7 +28,7 @@ ini_set('memory_limit', '3G');
 require dirname(__DIR__) . '/vendor/autoload.php';
 $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
-[, $lines, $json] = $argv;
+[, $lines, $json, $folder, $program] = $argv;
 
 /** @return array{float, mixed} milliseconds, and the answer */
 function once(Closure $do): array
@@ -116,6 +119,7 @@ $report = [
         'equal' => $written === count($page->rows) && $replaced === count($chosen),
     ],
     'worksheet' => ['rows' => count($worksheet->rows), 'ms' => round($worksheetMs, 1), 'equal' => $left === count($worksheet->rows)],
+    ...merging($folder, $program),
 ];
 if ($json === '1') {
     echo json_encode($report, JSON_PRETTY_PRINT), "\n";
@@ -134,3 +138,17 @@ printf(
     $one['equal'] ? 'yes' : 'NO',
 );
 printf("worksheet        %s rows: %.0f ms\n", number_format($report['worksheet']['rows']), $report['worksheet']['ms']);
+foreach (['merge' => 'parents', 'transfer' => 'siblings'] as $name => $of) {
+    $one = $report[$name];
+    printf(
+        "%-16s %s edits, %s %s: %.1f ms, C %.2f ms, %.1f×, answers equal: %s\n",
+        $name,
+        number_format($one['edits']),
+        number_format($one[$of]),
+        $of,
+        $one['ours_ms'],
+        $one['c_ms'],
+        $one['times_c'],
+        $one['equal'] ? 'yes' : 'NO',
+    );
+}

@@ -22,13 +22,26 @@ final readonly class Comparison implements Changes
 
     public static function of(Structure $before, Structure $after): self
     {
-        $left = $before->lines;
+        return self::between($before, $after, true);
+    }
+
+    /** Without the lines that read the same: for whoever asks only what would have to be done. */
+    public static function ofChanges(Structure $before, Structure $after): self
+    {
+        return self::between($before, $after, false);
+    }
+
+    private static function between(Structure $before, Structure $after, bool $all): self
+    {
         $right = $after->lines;
         $differences = [];
-        foreach (array_intersect_key($left, $right) as $key => $line) {
-            $differences[] = new Difference($line, $right[$key]);
+        foreach ($before->lines as $key => $line) {
+            // Two lines that say the same are equal in every property.
+            if (isset($right[$key]) && ($all || $line != $right[$key])) {
+                $differences[] = new Difference($line, $right[$key]);
+            }
         }
-        $left = array_diff_key($left, $right);
+        $left = array_diff_key($before->lines, $right);
         $right = array_diff_key($right, $before->lines);
         $rules = [
             static fn(Line $line): string => $line->find . '|' . $line->component,

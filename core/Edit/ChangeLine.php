@@ -25,13 +25,10 @@ final readonly class ChangeLine implements LineEdit
             throw Refusal::at('component', 'Another component is a replacement, not a change of the line.');
         }
         $after = $line->with($this->fields);
-        foreach (LineField::cases() as $field) {
-            if ($after->text($field) !== $line->text($field)) {
-                return $after;
-            }
-        }
 
-        throw Refusal::at('line', 'This changes nothing: the line reads so already.');
+        return $after->differsFrom($line) === []
+            ? throw Refusal::at('line', 'This changes nothing: the line reads so already.')
+            : $after;
     }
 
     public function without(array $fields): ?self

@@ -38,7 +38,7 @@ final class BuildEdits
     {
         $one = new self($from, $to);
         $one->operations();
-        foreach (Edits::between(Comparison::of($one->draft->content()->structure, $to->structure)) as $edit) {
+        foreach (Edits::between(Comparison::ofChanges($one->draft->content()->structure, $to->structure)) as $edit) {
             $one->make($edit);
         }
         foreach (array_diff_key($from->routing->operations, $to->routing->operations) as $key => $_) {

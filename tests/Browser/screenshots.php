@@ -6,7 +6,6 @@ declare(strict_types=1);
 
 use Tests\Browser\Support\Chromium;
 use Tests\Browser\Support\Screen;
-use Tests\FilledForm;
 
 require __DIR__ . '/../../vendor/autoload.php';
 
@@ -21,9 +20,9 @@ foreach (
         ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
         ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
         ['reach', 'mira.okafor', '/changes/ECR-00096/reach?as=picture', 'Pointing at one', '', 'light'],
-        ['forms', 'mira.okafor', '/changes/ECR-00096/forms', 'Issue a form', '', 'light'],
         ['money', 'mira.okafor', '/changes/ECR-00096/money', 'Assumptions', '', 'dark'],
-        ['decision', 'mira.okafor', '/changes/ECR-00096/decision', 'Exposure', '', 'light'],
+        ['decision', 'mira.okafor', '/changes/ECR-00097/decision', 'Cost of a product', '', 'light'],
+        ['relations', 'mira.okafor', '/relations/230-0001', 'ties', '', 'light'],
         ['cut-in', 'mira.okafor', '/changes/ECR-00086/cut-in', 'Total', '', 'light'],
         ['revise', 'edda.roth', '/orders/ECO-00086/revise/300-0010', 'open documents', '', 'light'],
         ['build', 'samir.bello', '/orders/ECO-00088/build/230-0001/Tarn', 'Seal the lid', '', 'light'],
@@ -55,22 +54,6 @@ foreach (
     $screen->visit($path)->see($wait);
     if ($name === 'sheet') {
         $screen->click('//a[contains(text(), "-B.svg")]')->see('A draft');
-    }
-    if ($name === 'forms') {
-        $screen->choose('Template', 'Field check')->press('Issue')->see('Download');
-        $form = (new FilledForm('', $screen->download((string) $screen->find('//a[@download]')?->getAttribute('href'))))->write([
-            'title' => 'Pump tube wears out early in silty rivers (Skell, Ure)',
-            'seen' => 'Tube torn where the rollers press it; silt in the head.',
-            'hours' => '190',
-            'silt' => 'yes',
-            'stock' => 'yes',
-            'item' => '200-0040',
-            'stock_text' => '14 m',
-            'visit' => 'yes',
-            'filled_in_by' => 'Hob Ashe, Ashe Waterworks',
-        ]);
-        $screen->field('Drop the form that came back here, or choose it')->sendKeys($form->path);
-        $screen->see('Nothing is done yet');
     }
     usleep(700_000);
     if ($step !== '') {

@@ -31,7 +31,8 @@ final readonly class ProposalReader
         $proposals = ChangeOrder::query()->whereIn('number', $requests->pluck('number'))->where('state', OrderState::Proposed)->get();
         $read = $this->orders->many($proposals);
         $rows = $proposals->keyBy('number')->map(static fn(ChangeOrder $one): array => OrderView::items($one, $read[$one->id]));
-        $left = self::leftOut($order);
+        // One alone is never otherwise than another.
+        $left = $order === null || $requests->count() < 2 ? [] : self::leftOut($order);
 
         return $requests
             ->map(static function (ChangeRequest $request) use ($by, $rows, $left): Proposal {
@@ -51,12 +52,8 @@ final readonly class ProposalReader
     }
 
     /** @return array<int, list<string>> by request */
-    private static function leftOut(?ChangeOrder $order): array
+    private static function leftOut(ChangeOrder $order): array
     {
-        if ($order === null) {
-            return [];
-        }
-
         return DB::table('change_order_requests')
             ->where('order_id', $order->id)
             ->pluck('left_out', 'request_id')

@@ -10,7 +10,8 @@ import { Button } from '../ui/Button';
 import { ItemPicker } from '../ui/ItemPicker';
 import { ProblemNotice } from '../ui/Notice';
 
-const across = 'text-accent underline-offset-3 hover:underline';
+/** As high as what is pressed has to be, also where several stand below each other. */
+const across = 'inline-flex min-h-6 items-center text-accent underline-offset-3 hover:underline';
 
 /** The lines that a request proposes: edited like those of an order, by its author, until the board has decided. */
 export function Proposal({ proposal }: { proposal: Schemas['Proposal'] }) {

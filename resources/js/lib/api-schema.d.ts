@@ -8201,7 +8201,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The lines as they are to be: csv or xlsx */
+            /** @description The lines as they are to be: csv, xlsx or json */
             200: {
                 headers: {
                     [name: string]: unknown;

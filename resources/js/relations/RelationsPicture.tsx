@@ -60,7 +60,6 @@ export function RelationsPicture({ page }: { page: Schemas['RelationPage'] }) {
               {...(walked && {
                 role: 'link',
                 tabIndex: 0,
-                'aria-label': `${number} ${title}`,
                 className: 'cursor-pointer',
                 onClick: () => walk(number),
                 onKeyDown: (event: React.KeyboardEvent) => event.key === 'Enter' && walk(number),

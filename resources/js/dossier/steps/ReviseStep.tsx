@@ -22,7 +22,8 @@ function AtPlants({ order, version }: { order: string; version: number | undefin
   ) : null;
 }
 
-const across = 'text-accent underline-offset-3 hover:underline';
+/** As high as what is pressed has to be, also where several stand below each other. */
+const across = 'inline-flex min-h-6 items-center text-accent underline-offset-3 hover:underline';
 
 /** The structures that open under the order, and what review asks for. */
 export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
@@ -49,7 +50,7 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
       <SubjectList of={order.number} items={order.items} mine={mine} />
       <AtPlants order={order.number} version={order.may.includes('plan') ? order.version : undefined} />
       {order.state !== 'planning' && (
-        <p className="flex gap-6">
+        <p className="flex flex-wrap gap-x-6">
           <Link to={`/orders/${order.number}/worksheet`} className={across}>
             Worksheet: all lines in one table
           </Link>
