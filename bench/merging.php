@@ -9,6 +9,7 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Comparison\Comparison;
 use Orthotaxis\Core\Content\Choice;
+use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Content\Merge;
 use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Engineering\EngineeringContent;
@@ -31,7 +32,10 @@ const MERGE_ROUNDS = 5;
 /** @param  array<string, string>  $fields */
 function benchLine(string $key, int $find, string $component, string $quantity, array $fields = []): Line
 {
-    return (new LineReader())->read($key, ['find' => (string) $find, 'component' => $component, 'quantity' => $quantity, 'unit' => 'pc'] + $fields);
+    return (new LineReader())->read(
+        $key,
+        ['find' => (string) $find, 'component' => $component, 'quantity' => $quantity, 'unit' => 'pc'] + $fields,
+    );
 }
 
 /** @return list<array{EngineeringContent, EngineeringContent, list<ChangeLine>}> base, newer and my edits of each parent; written to a file too */
@@ -63,7 +67,8 @@ function mergeCases(string $folder): array
         $mine = $said = [];
         while (count($mine) < EDITS_A_PARENT) {
             $key = (string) $random->pickArrayKeys($base, 1)[0];
-            [$field, $value] = $random->getInt(0, 1) === 0 ? ['quantity', (string) $random->getInt(10, 19)] : ['notes', "w{$random->getInt(1, 3)}"];
+            [$field, $value] =
+                $random->getInt(0, 1) === 0 ? ['quantity', (string) $random->getInt(10, 19)] : ['notes', "w{$random->getInt(1, 3)}"];
             // What changes nothing is no edit.
             if (($said["{$key} {$field}"] ?? '') !== $value) {
                 $said["{$key} {$field}"] = $value;
@@ -80,7 +85,8 @@ function mergeCases(string $folder): array
 
 /**
  * @param  list<array{EngineeringContent, EngineeringContent, list<ChangeLine>}>  $cases
- * @return list<array{int, EngineeringContent}> conflicts, and what comes out; mine has its way, but with lines that are gone
+ * @return list<array{int, list<Edit>}> conflicts, and my edits as they hold on the newer, tried there; mine has its way, but with lines that
+ *     are gone
  */
 function merged(array $cases): array
 {
@@ -91,7 +97,7 @@ function merged(array $cases): array
         foreach ($merge->conflicts as $conflict) {
             $choices[$conflict->key()] = $conflict->field === '' ? Choice::Theirs : Choice::Mine;
         }
-        $merged[] = [count($merge->conflicts), $newer->edited(array_values(array_filter($merge->resolved($choices))))];
+        $merged[] = [count($merge->conflicts), array_values(array_filter($merge->resolved($choices)))];
     }
 
     return $merged;
@@ -134,7 +140,12 @@ function carriedCase(string $folder): array
             // Some stand there twice, on other find numbers.
             $twice = $kind === 12 || $kind === 13;
             foreach ($twice ? [1, 2] : [0] as $more) {
-                $lines[] = benchLine($more === 2 ? "{$key}b" : $key, $line->find + ($kind === 12 ? $more : max(0, $more - 1)), $line->component, $quantity);
+                $lines[] = benchLine(
+                    $more === 2 ? "{$key}b" : $key,
+                    $line->find + ($kind === 12 ? $more : max(0, $more - 1)),
+                    $line->component,
+                    $quantity,
+                );
             }
         }
         $siblings[] = new Structure($lines);
@@ -154,9 +165,10 @@ function carriedCase(string $folder): array
 function carriedTo(Comparison $done, array $siblings): array
 {
     $fits = [];
+    $transfer = Transfer::from($done);
     foreach ($siblings as $sibling) {
         $count = array_fill_keys(array_column(Fit::cases(), 'value'), 0);
-        foreach (Transfer::of($done, $sibling) as $carried) {
+        foreach ($transfer->to($sibling) as $carried) {
             $count[$carried->fit->value]++;
         }
         $fits[] = $count;
@@ -194,14 +206,27 @@ function merging(string $folder, string $program): array
         $c[$what][] = (float) $ms;
     }
     $lines = '';
-    foreach ($merged as $at => [$conflicts, $content]) {
+    foreach ($merged as $at => [$conflicts, $edits]) {
+        $content = $cases[$at][1]->edited($edits);
         $lines .= "parent {$conflicts}\n";
         foreach ($cases[$at][1]->structure as $line) {
             $now = $content->structure->line($line->key);
             $lines .= "{$line->key} {$now?->quantity} {$now?->notes}\n";
         }
     }
-    $carried = implode('', array_map(static fn(array $one): string => sprintf("sibling fits %d differs %d none %d already %d\n", $one['fits'], $one['differs'], $one['none'], $one['already']), $fits));
+    $carried = implode(
+        '',
+        array_map(
+            static fn(array $one): string => sprintf(
+                "sibling fits %d differs %d none %d already %d\n",
+                $one['fits'],
+                $one['differs'],
+                $one['none'],
+                $one['already'],
+            ),
+            $fits,
+        ),
+    );
 
     return [
         'merge' => [

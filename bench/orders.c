@@ -16,6 +16,7 @@
 #include <time.h>
 
 enum { TABLE = 1 << 13 };
+static unsigned mask; /* of the tables in use: twice as many places as there are names */
 typedef struct { const char *key, *value[2]; } Line;
 typedef struct { const char *key, *value; int field; } Edit;
 typedef struct { int base, bases, newer, newers, edit, edits; } Parent;
@@ -52,9 +53,11 @@ static FILE *answer(const char *folder, const char *name) {
 static Slot *slot(Slot *table, const char *name) {
     uint64_t h = 1469598103934665603ULL;
     for (const char *c = name; *c; c++) h = (h ^ (uint8_t)*c) * 1099511628211ULL;
-    for (h &= TABLE - 1; table[h].name && strcmp(table[h].name, name); h = (h + 1) & (TABLE - 1));
+    for (h &= mask; table[h].name && strcmp(table[h].name, name); h = (h + 1) & mask);
     return &table[h];
 }
+
+static void sized(int names) { for (mask = 1; mask < (unsigned)names * 2; mask = mask * 2 + 1); }
 
 /* My edits onto what was released meanwhile; in a conflict mine has its way, but nothing is done to a line that is gone. */
 static double merge(FILE *out) {
@@ -62,10 +65,11 @@ static double merge(FILE *out) {
     static Slot table[TABLE];
     for (int p = 0; p < parent_count; p++) {
         Parent *of = &parents[p];
-        memset(table, 0, sizeof table);
+        sized(of->bases > of->newers ? of->bases : of->newers);
+        memset(table, 0, (mask + 1) * sizeof(Slot));
         for (int i = 0; i < of->newers; i++) { Slot *s = slot(table, lines[of->newer + i].key); s->name = lines[of->newer + i].key; s->at = of->newer + i + 1; }
         static Slot base[TABLE];
-        memset(base, 0, sizeof base);
+        memset(base, 0, (mask + 1) * sizeof(Slot));
         for (int i = 0; i < of->bases; i++) { Slot *s = slot(base, lines[of->base + i].key); s->name = lines[of->base + i].key; s->at = of->base + i + 1; }
         int conflicts = 0;
         Line *merged = malloc(of->newers * sizeof(Line));
@@ -100,6 +104,7 @@ static double merge(FILE *out) {
 static double transfer(FILE *out) {
     double started = now();
     static Slot keys[TABLE], components[TABLE], home[TABLE];
+    mask = TABLE - 1;
     memset(home, 0, sizeof home);
     for (int i = 0; i < homes; i++) { Slot *s = slot(home, parts[i].key); s->name = parts[i].key; s->at = i; }
     for (int s = 0; s < sibling_count; s++) {

@@ -13,21 +13,20 @@ use Orthotaxis\Core\Refusal;
  * note of the clamp, they its quantity: both are kept. They did to the tube what I did: mine is no longer needed. A line that they took
  * out and that came back under another identity is the same line.
  */
-final readonly class Merge
+final class Merge
 {
     /** @var list<Conflict> in the order of my edits */
-    public array $conflicts;
+    public readonly array $conflicts;
 
     /** @var array<string, list<string>> fields of a part on which both did the same; an empty one: all of it */
-    private array $agreed;
+    private readonly array $agreed;
 
-    /** As my edits make it. */
-    private Content $after;
+    /** As my edits make it; asked for only where both touch the same. */
+    private ?Content $after = null;
 
     /** @param  list<Edit>  $mine  made to the base, in their order */
-    private function __construct(private Content $base, private Content $newer, private array $mine)
+    private function __construct(private readonly Content $base, private readonly Content $newer, private readonly array $mine)
     {
-        $this->after = $base->edited($mine);
         $theirs = [];
         foreach ($base->editsTo($newer) as $edit) {
             $theirs[$edit->part()][] = $edit;
@@ -140,7 +139,7 @@ final readonly class Merge
             return;
         }
         $was = $this->base->says($part);
-        $is = $this->after->says($part);
+        $is = ($this->after ??= $this->base->edited($this->mine))->says($part);
         foreach ($fields as $field) {
             [$here, $there] = [$is[$field] ?? ($mine->fields()[$field] ?? ''), $their->fields()[$field] ?? ''];
             $conflict = new Conflict(part: $part, field: $field, called: $called, before: $was[$field] ?? '', mine: $here, theirs: $there);

@@ -26,9 +26,7 @@ final readonly class ChangeLine implements LineEdit
         }
         $after = $line->with($this->fields);
 
-        return $after->differsFrom($line) === []
-            ? throw Refusal::at('line', 'This changes nothing: the line reads so already.')
-            : $after;
+        return $after->differsFrom($line) === [] ? throw Refusal::at('line', 'This changes nothing: the line reads so already.') : $after;
     }
 
     public function without(array $fields): ?self

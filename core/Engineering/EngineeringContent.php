@@ -55,7 +55,9 @@ final readonly class EngineeringContent implements Content, HasLines
     public function editsTo(Content $wanted): array
     {
         return Edits::between(
-            $wanted instanceof self ? Comparison::ofChanges($this->structure, $wanted->structure) : throw new \LogicException('A structure becomes a structure.'),
+            $wanted instanceof self
+                ? Comparison::ofChanges($this->structure, $wanted->structure)
+                : throw new \LogicException('A structure becomes a structure.'),
         );
     }
 

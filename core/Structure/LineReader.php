@@ -27,29 +27,33 @@ final class LineReader
     public function read(string $key, array $fields, ?Line $was = null): Line
     {
         $this->reasons = [];
-        $text = static fn(LineField $field): ?string => isset($fields[$field->value]) ? trim($fields[$field->value]) : null;
+        $said = array_map(trim(...), $fields);
 
-        $find = $this->whole(LineField::Find, $text(LineField::Find), $was?->find, 'find number', 99_999);
-        $component = $text(LineField::Component) ?? ($was->component ?? '');
+        $find = $this->whole(LineField::Find, $said[LineField::Find->value] ?? null, $was?->find, 'find number', 99_999);
+        $component = $said[LineField::Component->value] ?? ($was->component ?? '');
         if ($component === '') {
             $this->reasons['component'] = 'Name the component by its item number.';
         }
-        $quantity = $this->quantity($text(LineField::Quantity), $was?->quantity);
-        $unit = $this->unit($text(LineField::Unit), $was?->unit);
+        $quantity = $this->quantity($said[LineField::Quantity->value] ?? null, $was?->quantity);
+        $unit = $this->unit($said[LineField::Unit->value] ?? null, $was?->unit);
         $designators = $this->short(
             LineField::Designators,
-            self::tidy($text(LineField::Designators)) ?? $was?->designators,
+            self::tidy($said[LineField::Designators->value] ?? null) ?? $was?->designators,
             Line::LONGEST_DESIGNATORS,
         );
-        $notes = $this->short(LineField::Notes, $text(LineField::Notes) ?? $was?->notes, Line::LONGEST_NOTE);
+        $notes = $this->short(LineField::Notes, $said[LineField::Notes->value] ?? $was?->notes, Line::LONGEST_NOTE);
         $operation =
-            $text(LineField::Operation) === ''
+            ($said[LineField::Operation->value] ?? null) === ''
                 ? null
-                : $this->whole(LineField::Operation, $text(LineField::Operation), $was->operation ?? 0, 'operation', 9_999);
-        $validity = $this->validity($text(LineField::FirstDay), $text(LineField::LastDay), $was->validity ?? Validity::always());
-        $scrap = $this->scrap($text(LineField::Scrap), $was->scrap ?? 0);
-        $takesOver = $this->short(LineField::TakesOver, $text(LineField::TakesOver) ?? $was?->takesOver, 36);
-        $revision = $this->short(LineField::Revision, $text(LineField::Revision) ?? $was?->revision, 20);
+                : $this->whole(LineField::Operation, $said[LineField::Operation->value] ?? null, $was->operation ?? 0, 'operation', 9_999);
+        $validity = $this->validity(
+            $said[LineField::FirstDay->value] ?? null,
+            $said[LineField::LastDay->value] ?? null,
+            $was->validity ?? Validity::always(),
+        );
+        $scrap = $this->scrap($said[LineField::Scrap->value] ?? null, $was->scrap ?? 0);
+        $takesOver = $this->short(LineField::TakesOver, $said[LineField::TakesOver->value] ?? $was?->takesOver, 36);
+        $revision = $this->short(LineField::Revision, $said[LineField::Revision->value] ?? $was?->revision, 20);
         $this->checkCount($quantity, $unit, $designators);
         $notModelled = $this->yes($fields, LineField::NotModelled, $was->notModelled ?? false);
         $phantom = $this->yes($fields, LineField::Phantom, $was->phantom ?? false);
@@ -83,6 +87,9 @@ final class LineReader
 
     private function validity(?string $first, ?string $last, Validity $was): Validity
     {
+        if ($first === null && $last === null) {
+            return $was;
+        }
         $days = ['first_day' => $was->from, 'last_day' => $was->lastDay()];
         foreach (['first_day' => $first, 'last_day' => $last] as $field => $text) {
             try {
@@ -189,7 +196,8 @@ final class LineReader
 
     private function short(LineField $field, ?string $text, int $longest): string
     {
-        if ($text !== null && mb_strlen($text) > $longest) {
+        // Never more characters than bytes: few have to be counted.
+        if ($text !== null && strlen($text) > $longest && mb_strlen($text) > $longest) {
             $this->reasons[$field->value] = "At most {$longest} characters; this is " . mb_strlen($text) . '.';
         }
 

@@ -24,7 +24,10 @@ final readonly class Structure implements \Countable, \IteratorAggregate
         // They mostly come in order: a structure is made of another one with every edit.
         $inOrder = true;
         foreach ($lines as $line) {
-            $inOrder = $inOrder && ($last === null || self::order($last, $line) < 0);
+            // Written out: with every edit it is asked of every line.
+            $inOrder =
+                $inOrder &&
+                ($last === null || $last->find < $line->find || ($last->find === $line->find && strcmp($last->key, $line->key) < 0));
             $byKey[$line->key] = $last = $line;
         }
         if (!$inOrder) {

@@ -29,30 +29,50 @@ final class Transfer
     /** What a plant says of a line is said by each plant for itself. */
     private const OF_PLANT = [LineField::Operation, LineField::Scrap, LineField::TakesOver];
 
-    private FreeFinds $finds;
+    private readonly Counterparts $here;
+
+    private Structure $sibling;
+
+    private Counterparts $there;
+
+    /** Asked for only where something comes. */
+    private ?FreeFinds $finds = null;
 
     /** @var array<string, string> lines that an edit has been made to, and of which one it was: none of another is */
     private array $met = [];
 
-    private readonly Counterparts $there;
-
-    private readonly Counterparts $here;
-
-    /** @param  Structure  $home  as it was where the edits were made */
-    private function __construct(private readonly Structure $sibling, Structure $home)
+    /**
+     * @param  list<Difference>  $done
+     * @param  Structure  $home  as it was where the edits were made
+     */
+    private function __construct(private readonly array $done, Structure $home)
     {
-        $this->finds = FreeFinds::in($sibling);
-        $this->there = Counterparts::in($sibling);
         $this->here = Counterparts::in($home);
+    }
+
+    /** What was done, to be carried to one sibling after another. */
+    public static function from(Comparison $done): self
+    {
+        $home = array_map(static fn(Difference $one): ?Line => $one->before, $done->differences);
+
+        return new self($done->changes(), new Structure(array_filter($home, static fn(?Line $line): bool => $line !== null)));
     }
 
     /** @return list<Carried> each edit, in the order of the comparison */
     public static function of(Comparison $done, Structure $sibling): array
     {
-        $home = array_map(static fn(Difference $one): ?Line => $one->before, $done->differences);
-        $transfer = new self($sibling, new Structure(array_filter($home, static fn(?Line $line): bool => $line !== null)));
+        return self::from($done)->to($sibling);
+    }
 
-        return array_map($transfer->carried(...), $done->changes());
+    /** @return list<Carried> each edit, in the order of the comparison */
+    public function to(Structure $sibling): array
+    {
+        $this->sibling = $sibling;
+        $this->there = Counterparts::in($sibling);
+        $this->finds = null;
+        $this->met = [];
+
+        return array_map($this->carried(...), $this->done);
     }
 
     private function carried(Difference $of): Carried
@@ -60,6 +80,11 @@ final class Transfer
         $before = $of->before;
 
         return $before === null ? $this->added($of) : $this->toLine($of, $before);
+    }
+
+    private function finds(): FreeFinds
+    {
+        return $this->finds ??= FreeFinds::in($this->sibling);
     }
 
     private function added(Difference $of): Carried
@@ -70,7 +95,8 @@ final class Transfer
         if (count($there) > count($here)) {
             return new Carried($of, Fit::Already, there: $there[0]);
         }
-        $find = $this->findOfFollowed($after) ?? ($this->there->at($after->find) === [] ? $after->find : $this->finds->from($after->find));
+        $find =
+            $this->findOfFollowed($after) ?? ($this->there->at($after->find) === [] ? $after->find : $this->finds()->from($after->find));
         $edit = new AddLine('', [LineField::Find->value => (string) $find] + self::said($after));
         $beside = $this->beside($after, '', '');
 

@@ -95,12 +95,13 @@ final readonly class TransferReader
     public function carried(array $sources, ChangeOrder $into, array $ways): array
     {
         $siblings = $this->siblings->of($into, $ways);
-        $carried = [];
+        $carried = $from = [];
         foreach ($ways as $way) {
             $source =
                 $sources[$way->source->key()] ??
                 throw Refusal::at('to', "{$way->source->order} changes nothing of {$way->source->subject()}.");
-            $carried[$way->key()] = Transfer::of($source->changes(), $siblings[$way->target->key()]);
+            $from[$way->source->key()] ??= Transfer::from($source->changes());
+            $carried[$way->key()] = $from[$way->source->key()]->to($siblings[$way->target->key()]);
         }
 
         return $carried;
