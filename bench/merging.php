@@ -38,7 +38,7 @@ function benchLine(string $key, int $find, string $component, string $quantity, 
     );
 }
 
-/** @return list<array{EngineeringContent, EngineeringContent, list<ChangeLine>}> base, newer and my edits of each parent; written to a file too */
+/** @return list<array{EngineeringContent, EngineeringContent, list<ChangeLine>}> base, newer, my edits of each parent; in a file too */
 function mergeCases(string $folder): array
 {
     $random = new Randomizer(new Mt19937(14));
@@ -85,8 +85,8 @@ function mergeCases(string $folder): array
 
 /**
  * @param  list<array{EngineeringContent, EngineeringContent, list<ChangeLine>}>  $cases
- * @return list<array{int, list<Edit>}> conflicts, and my edits as they hold on the newer, tried there; mine has its way, but with lines that
- *     are gone
+ * @return list<array{int, list<Edit>}> conflicts, and my edits as they hold on the newer, tried there; mine has its way, but not where
+ *     the line is gone
  */
 function merged(array $cases): array
 {

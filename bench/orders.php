@@ -9,6 +9,8 @@ declare(strict_types=1);
  */
 
 use App\Orders\Actions\TurnWork;
+use App\Orders\ConsequenceReader;
+use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Replacing\AskedReplacement;
 use App\Orders\Replacing\ReplaceComponent;
@@ -29,6 +31,8 @@ require dirname(__DIR__) . '/vendor/autoload.php';
 $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 [, $lines, $json, $folder, $program] = $argv;
+// First, while nothing else fills the memory.
+$merging = merging($folder, $program);
 
 /** @return array{float, mixed} milliseconds, and the answer */
 function once(Closure $do): array
@@ -86,6 +90,16 @@ foreach ($page->rows as $row) {
         $chosen[] = ['item' => $row->item->number, 'work' => $row->work, 'line' => $row->before->key];
     }
 }
+// Two hundred edits in a hundred parents and more, and what all of the order means after one more of them.
+$parents = array_fill_keys(array_column(array_slice($chosen, 0, 200), 'item'), true);
+$before = app(ReplaceComponent::class)->in($planner, ORDER, $ask, array_slice($chosen, 0, 199));
+$last = app(ReplaceComponent::class)->in($planner, ORDER, $ask, array_slice($chosen, 199, 1));
+$means = static fn() => app(ConsequenceReader::class)->read($under = $order(), app(JudgedOrders::class)->of($under));
+$means();
+[$consequencesMs, $consequences] = once($means);
+foreach ([$last, $before] as $one) {
+    app(TurnWork::class)->undoStroke($planner, ORDER, $one);
+}
 [$applyMs, $stroke] = once(static fn(): string => app(ReplaceComponent::class)->in($planner, ORDER, $ask, $chosen));
 [$worksheetMs, $worksheet] = once(static fn() => app(WorksheetReader::class)->of($editor, $order()));
 $replaced = count(array_filter($worksheet->rows, static fn($row): bool => $row->mark === 'replaced'));
@@ -119,7 +133,13 @@ $report = [
         'equal' => $written === count($page->rows) && $replaced === count($chosen),
     ],
     'worksheet' => ['rows' => count($worksheet->rows), 'ms' => round($worksheetMs, 1), 'equal' => $left === count($worksheet->rows)],
-    ...merging($folder, $program),
+    'consequences' => [
+        'edits' => $consequences->lines,
+        'parents' => count($parents),
+        'products' => count($consequences->products),
+        'ms' => round($consequencesMs, 1),
+    ],
+    ...$merging,
 ];
 if ($json === '1') {
     echo json_encode($report, JSON_PRETTY_PRINT), "\n";
@@ -138,6 +158,13 @@ printf(
     $one['equal'] ? 'yes' : 'NO',
 );
 printf("worksheet        %s rows: %.0f ms\n", number_format($report['worksheet']['rows']), $report['worksheet']['ms']);
+printf(
+    "consequences     %d edits in %d parents, %d products: %.0f ms\n",
+    $report['consequences']['edits'],
+    $report['consequences']['parents'],
+    $report['consequences']['products'],
+    $report['consequences']['ms'],
+);
 foreach (['merge' => 'parents', 'transfer' => 'siblings'] as $name => $of) {
     $one = $report[$name];
     printf(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Orders\Contents;
 
+use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\WorkRecord;
 use App\Structures\Models\Item;
@@ -11,15 +12,24 @@ use App\Structures\Models\StructureLine;
 use App\Structures\PinnedRevisions;
 use App\Structures\RevisionSequences;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Outcome;
-use Orthotaxis\Core\Revision\Phase;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
 /** What the kinds of content have in common that are made of lines: what lines need to be released, and how they are written. */
 final readonly class LinesOfContents
 {
+    private const ABSENT = <<<'SQL'
+    SELECT d.day, i.number FROM jsonb_array_elements_text(?::jsonb) AS d (day), jsonb_array_elements_text(?::jsonb) AS n (number)
+    JOIN items i USING (number)
+    WHERE NOT EXISTS (
+        SELECT FROM revisions r WHERE r.item_id = i.id AND r.status IN ('released', 'superseded', 'obsolete')
+        AND (d.day = '' OR (coalesce(r.effective_from <= nullif(d.day, '')::date, true) AND coalesce(r.effective_to > nullif(d.day, '')::date, true)))
+    )
+    SQL;
+
     public function __construct(private RevisionSequences $sequences) {}
 
     /**
@@ -34,22 +44,13 @@ final readonly class LinesOfContents
     {
         $all = array_merge(...array_map(static fn(Structure $structure): array => array_values($structure->lines), array_values($lines)));
         $numbers = array_unique(array_map(static fn(Line $line): string => $line->component, $all));
-        $known = $numbers === [] ? [] : Item::query()->with('everReleased')->whereIn('number', $numbers)->get()->keyBy('number')->all();
+        $absent = self::absent(array_values($numbers), $records);
         $pinned = PinnedRevisions::ids($all);
-        $missing = [];
+        $missing = $ofOrders = [];
         foreach ($records as $record) {
             $order = $record->row->order;
-            $day = $order->effective_on === null ? null : Day::parse($order->effective_on);
-            // What is released for the first time under the same order is there on the same day.
-            $coming = $order->items
-                ->where('outcome', Outcome::Revise)
-                ->keyBy(static fn(OrderItem $row): string => $row->item->number)
-                ->all();
-            $lacking = array_diff_key(array_filter($known, static fn(Item $item): bool => !self::isThere($item, $day)), $coming);
-            $codes = [];
-            foreach ($coming as $row) {
-                $codes[Line::pinned($row->item->number, $this->sequences->of($row->item)->next($row->baseCode()))] = true;
-            }
+            // The same of all that one order changes: asked once, however many items it has.
+            [$day, $lacking, $codes] = $ofOrders[$order->id] ??= $this->ofOrder($order, $absent);
             $not = [
                 ...array_filter($lines[$record->id]->components(), static fn(string $number): bool => isset($lacking[$number])),
                 ...self::unresolved($lines[$record->id], $codes + $pinned),
@@ -59,6 +60,25 @@ final readonly class LinesOfContents
         }
 
         return $missing;
+    }
+
+    /**
+     * @param  array<string, array<array-key, true>>  $absent  as absent() gives them
+     * @return array{?Day, array<array-key, true>, array<array-key, true>} its day, what is not there then, and the single revisions that it
+     *     brings
+     */
+    private function ofOrder(ChangeOrder $order, array $absent): array
+    {
+        $day = $order->effective_on === null ? null : Day::parse($order->effective_on);
+        // What is released for the first time under the same order is there on the same day.
+        $coming = $order->items->where('outcome', Outcome::Revise)->keyBy(static fn(OrderItem $row): string => $row->item->number)->all();
+        $lacking = array_diff_key($absent[(string) $order->effective_on] ?? [], $coming);
+        $codes = [];
+        foreach ($coming as $row) {
+            $codes[Line::pinned($row->item->number, $this->sequences->of($row->item)->next($row->baseCode()))] = true;
+        }
+
+        return [$day, $lacking, $codes];
     }
 
     /**
@@ -88,10 +108,22 @@ final readonly class LinesOfContents
         );
     }
 
-    /** Whether the item has a revision in force on the day; while none is said, whether it has one at all. */
-    private static function isThere(Item $item, ?Day $day): bool
+    /**
+     * Components without a revision in force on the days of the orders; where none is said, without one that was ever released.
+     *
+     * @param  list<string>  $numbers
+     * @param  Collection<int, WorkRecord>  $records
+     * @return array<string, array<array-key, true>> by day; empty: none is said
+     */
+    private static function absent(array $numbers, Collection $records): array
     {
-        return $day === null ? $item->everReleased->isNotEmpty() : $item->inForce($day)->phase() === Phase::InForce;
+        $days = $records->map(static fn(WorkRecord $record): string => (string) $record->row->order->effective_on)->unique()->values();
+        $absent = [];
+        foreach (DB::select(self::ABSENT, [$days->toJson(), json_encode($numbers, JSON_THROW_ON_ERROR)]) as $row) {
+            $absent[$row->day][$row->number] = true;
+        }
+
+        return $absent;
     }
 
     /**
