@@ -96,6 +96,38 @@ describe('carrying over to siblings', () => {
     await waitFor(() => expect(screen.queryByText(/carried over into/)).toBeNull());
   });
 
+  it('carries over chosen rows alone, or leaves them out, many at once', async () => {
+    const user = await open(
+      page({
+        rows: [
+          row('a'),
+          row('b', { fit: 'differs', reason: 'Other quantity.' }),
+          row('c'),
+          row('d', { fit: 'already' }),
+        ],
+      }),
+      TO,
+    );
+    const edits = within(await screen.findByRole('grid', { name: 'Edits in the siblings' }));
+    const boxes = () => edits.getAllByRole('checkbox');
+    // The first of all selects every row; then row by row.
+    await user.click(boxes()[2] as HTMLElement);
+    await user.click(screen.getByRole('button', { name: 'Carry over only these' }));
+    expect(screen.getByRole('button', { name: 'Carry over 1 edit' })).toBeTruthy();
+    server.on(`POST ${AT}`, { ...done('ECO-00090'), stroke: 'stroke-1' });
+    await user.click(screen.getByRole('button', { name: 'Carry over 1 edit' }));
+    await waitFor(() =>
+      expect((server.asked(`POST ${AT}`)[0]?.body as { decisions: unknown }).decisions).toEqual([
+        { row: 'a', taken: false },
+        { row: 'b', taken: true },
+        { row: 'c', taken: false },
+      ]),
+    );
+    await user.click(boxes()[0] as HTMLElement);
+    await user.click(screen.getByRole('button', { name: 'Leave out' }));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Carry over 0 edits' }).disabled).toBe(true);
+  });
+
   it('has what was carried over before, on record', async () => {
     const user = await open(
       page({

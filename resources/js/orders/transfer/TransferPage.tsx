@@ -16,7 +16,7 @@ import { ChangeNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { ConsequenceStrip } from '../ConsequenceStrip';
 import { Targets } from './Targets';
-import { decided, fits, structureOf, transferColumns, type Decisions } from './transferColumns';
+import { decided, fits, isOpen, structureOf, transferColumns, type Decisions, type Row } from './transferColumns';
 import { waysOf, written, type Way } from './ways';
 
 type Transfer = Schemas['TransferPage'];
@@ -83,9 +83,7 @@ function TransferView({ page, ways, stale, set }: ViewProps) {
           to: written(ways),
           decisions: page.rows.flatMap((row) => {
             const decision = decided(row, decisions);
-            return decision === null || row.fit === 'none' || row.fit === 'already'
-              ? []
-              : [{ row: row.key, taken: decision }];
+            return decision === null || !isOpen(row) ? [] : [{ row: row.key, taken: decision }];
           }),
         },
       }),
@@ -102,6 +100,12 @@ function TransferView({ page, ways, stale, set }: ViewProps) {
     () => setMade(null),
   );
   const may = page.may_transfer === null;
+  const decide = (rows: Row[], taken: boolean, others: Decisions = {}) =>
+    setDecisions((before) => ({
+      ...before,
+      ...others,
+      ...Object.fromEntries(rows.filter(isOpen).map((row) => [row.key, taken])),
+    }));
   if (page.sources.length === 0)
     return (
       <p className="text-soft">
@@ -186,6 +190,33 @@ function TransferView({ page, ways, stale, set }: ViewProps) {
             keyOf={(row) => row.key}
             rowHeight={page.rows.length > 200 ? 30 : null}
             empty=""
+            {...(may && {
+              acts: (rows: Row[], clear: () => void) => {
+                const then = (does: () => void) => () => {
+                  does();
+                  clear();
+                };
+                return (
+                  <>
+                    <Button look="quiet" onClick={then(() => decide(rows, true))}>
+                      Carry over
+                    </Button>
+                    <Button look="quiet" onClick={then(() => decide(rows, false))}>
+                      Leave out
+                    </Button>
+                    <Button
+                      look="quiet"
+                      onClick={then(() =>
+                        decide(rows, true, Object.fromEntries(page.rows.filter(isOpen).map((row) => [row.key, false]))),
+                      )}
+                    >
+                      Carry over only these
+                    </Button>
+                  </>
+                );
+              },
+              caption: `${count(page.rows.length)} edits`,
+            })}
           />
         </>
       )}

@@ -45,9 +45,12 @@ const thereOf = (row: Row) => (row.there === null ? '' : `${row.there.find}: ${s
 
 export type Decisions = Record<string, boolean>;
 
+/** Whether there is anything to decide about it. */
+export const isOpen = (row: Row) => row.fit === 'fits' || row.fit === 'differs';
+
 /** What is decided about a row: what simply fits is taken until somebody says otherwise. */
 export function decided(row: Row, decisions: Decisions): boolean | null {
-  if (row.fit === 'none' || row.fit === 'already') return false;
+  if (!isOpen(row)) return false;
   return decisions[row.key] ?? (row.fit === 'fits' ? true : null);
 }
 
