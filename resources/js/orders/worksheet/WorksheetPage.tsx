@@ -59,12 +59,17 @@ function WorksheetView({ page }: { page: Worksheet }) {
     );
   const by = params.get('group') === 'component' ? 'component' : 'parent';
   const words = params.get('words') ?? '';
-  const filter = { words: useDeferredValue(words), work: params.get('work') ?? '', parent: params.get('parent') ?? '' };
+  const filter = {
+    words: useDeferredValue(words),
+    work: params.get('work') ?? '',
+    parent: params.get('parent') ?? '',
+    modelled: params.get('modelled') ?? '',
+  };
   const all = useMemo(() => sheetRows(page), [page]);
-  const { words: wanted, work, parent } = filter;
+  const { words: wanted, work, parent, modelled } = filter;
   const rows = useMemo(
-    () => grouped(filtered(all, page, { words: wanted, work, parent }), by),
-    [all, page, wanted, work, parent, by],
+    () => grouped(filtered(all, page, { words: wanted, work, parent, modelled }), by),
+    [all, page, wanted, work, parent, modelled, by],
   );
   const { edit, several, turn } = useWorksheet(page);
   const [open, setOpen] = useState<Tool | 'find' | null>(null);
@@ -147,6 +152,16 @@ function WorksheetView({ page }: { page: Worksheet }) {
           onChange={(one) => set('parent', one)}
           all="All parents"
           options={[...new Set(page.subjects.map(({ item }) => item))].map((item) => [item, item])}
+        />
+        <Choice
+          label="Modelled"
+          value={modelled}
+          onChange={(one) => set('modelled', one)}
+          all="Modelled or not"
+          options={[
+            ['yes', 'Modelled'],
+            ['no', 'Not modelled'],
+          ]}
         />
         <span className="w-44">
           <Select

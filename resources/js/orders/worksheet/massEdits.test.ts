@@ -113,7 +113,7 @@ describe('the rows of a worksheet', () => {
       {
         subject: 1,
         mark: 'unchanged',
-        line: line(30, '600-0014'),
+        line: line(30, '600-0014', { not_modelled: true }),
         before: null,
         fields: [],
         edited_by: null,
@@ -132,11 +132,14 @@ describe('the rows of a worksheet', () => {
   it('are narrowed down by words, structure and parent, and stand by component when asked', () => {
     const all = sheetRows(page);
     const only = (more: Partial<Parameters<typeof filtered>[2]>) =>
-      filtered(all, page, { words: '', work: '', parent: '', ...more }).length;
+      filtered(all, page, { words: '', work: '', parent: '', modelled: '', ...more }).length;
     expect([only({}), only({ words: 'screw' }), only({ words: 'PUMP tube' }), only({ work: 'engineering' })]).toEqual([
       3, 2, 1, 2,
     ]);
     expect([only({ parent: '200-0010' }), only({ parent: '100-0001' })]).toEqual([3, 0]);
+    expect([only({ modelled: 'no' }), only({ modelled: 'yes' }), only({ modelled: 'no', words: 'tube' })]).toEqual([
+      1, 2, 0,
+    ]);
     expect(grouped(all, 'component').map((one) => (one.after ?? one.before)?.component)).toEqual([
       '200-0040',
       '600-0014',

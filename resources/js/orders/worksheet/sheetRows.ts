@@ -68,15 +68,19 @@ export interface Filter {
   work: string;
   /** The number of a parent; empty: all. */
   parent: string;
+  /** Whether a design model has the line: "yes" or "no"; empty: both. */
+  modelled: string;
 }
 
-export function filtered(rows: SheetRow[], page: Worksheet, { words, work, parent }: Filter): SheetRow[] {
+export function filtered(rows: SheetRow[], page: Worksheet, { words, work, parent, modelled }: Filter): SheetRow[] {
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
-  if (wanted.length === 0 && work === '' && parent === '') return rows;
+  if (wanted.length === 0 && work === '' && parent === '' && modelled === '') return rows;
   const titles = new Map(page.items.map(({ number, title }) => [number, title]));
   return rows.filter((row) => {
     const subject = page.subjects[row.subject];
     if ((work !== '' && subject?.work !== work) || (parent !== '' && subject?.item !== parent)) return false;
+    const line = row.after ?? row.before;
+    if (modelled !== '' && (modelled === 'no') !== line?.not_modelled) return false;
     const text = wanted.length === 0 ? '' : wordsOf(row, page, titles);
     return wanted.every((word) => text.includes(word));
   });
