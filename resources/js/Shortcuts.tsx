@@ -18,6 +18,7 @@ const keys: [string, string][] = [
   ['v d', 'On a structure under an order: all lines, or only what differs'],
   ['v e', 'At a plant under an order: engineering beside, or not'],
   ['l n', 'On a structure under an order: add a line'],
+  ['Alt ↑ ↓', 'On lines under an order: move what is marked up or down; at a plant, to another operation'],
   ['Delete', 'On a line under an order: remove it'],
   ['?', 'This list'],
 ];

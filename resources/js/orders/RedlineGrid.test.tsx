@@ -7,6 +7,7 @@ import { item, line, redline as aRedline, redlineRow as row, tube } from '../tes
 import { Refused, server, type Call } from '../testing/server';
 import { show } from '../testing/show';
 import { RedlineGrid } from './RedlineGrid';
+import { reordered } from './reordered';
 import { useRedline, type Redline } from './useRedline';
 
 const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
@@ -31,6 +32,7 @@ function Grid({ redline: shown, only }: { redline: Redline; only: boolean }) {
       several={several}
       only={only}
       wide={false}
+      reorder={(marked, by) => reordered(marked, shown.rows, by)}
     />
   );
 }
@@ -48,6 +50,22 @@ const QUANTITY = 2;
 const bodyOf = (call: Call | undefined) => call?.body;
 
 describe('before and after in one table', () => {
+  it('moves a line up and down with Alt, and says when it cannot', async () => {
+    const user = await grid();
+    server.on(TOGETHER, done('ECO-00090'));
+    cell(1, 0).focus();
+    await user.keyboard('{Alt>}{ArrowUp}{/Alt}');
+    // The one above goes below it.
+    await waitFor(() =>
+      expect(bodyOf(server.asked(TOGETHER)[0])).toMatchObject({
+        edits: [{ operation: 'change', line: redline.rows[0]?.key, fields: { find: '70' } }],
+      }),
+    );
+    cell(0, 0).focus();
+    await user.keyboard('{Alt>}{ArrowUp}{/Alt}');
+    expect(await screen.findByText(/Nothing was moved. Nothing stands above./)).toBeTruthy();
+  });
+
   it('is walked as a spreadsheet: one cell takes the tab, arrows, Home and End move', async () => {
     const user = await grid();
     expect(screen.getAllByRole('gridcell').filter((one) => one.tabIndex === 0).length).toBe(1);

@@ -95,7 +95,7 @@ export function RedlineGrid(props: Props) {
 
   return (
     <div onPaste={grid.paste}>
-      {grid.misfit !== null && <Notice look="alarm">Nothing was pasted. {grid.misfit}</Notice>}
+      {grid.misfit !== null && <Notice look="alarm">{grid.misfit}</Notice>}
       {several.error && <RedlineProblem problem={several.error} />}
       {tools?.(grid.block)}
       <div

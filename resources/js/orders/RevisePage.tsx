@@ -11,6 +11,7 @@ import { Page } from '../ui/Page';
 import { AddLine } from './AddLine';
 import { ConsequenceStrip } from './ConsequenceStrip';
 import { DifferenceTotals } from './DifferenceTotals';
+import { reordered } from './reordered';
 import { RedlineGrid } from './RedlineGrid';
 import { useRedline, type Redline } from './useRedline';
 import { useRedlineView } from './useRedlineView';
@@ -110,6 +111,7 @@ function ReviseView({ redline }: { redline: Redline }) {
         only={only}
         wide={wide}
         onAdd={() => setAdding(true)}
+        reorder={(marked, by) => reordered(marked, redline.rows, by)}
       />
       {adding && <AddLine rows={redline.rows} edit={edit} onDone={() => setAdding(false)} />}
       <Iterations

@@ -15,6 +15,8 @@ export interface Editing {
   onAdd?: (() => void) | undefined;
   /** With Alt and an arrow: the edit that moves a line to what is above or below it, where there is one. */
   moved?: ((row: RedlineRow, by: -1 | 1) => LineEdit | null) | undefined;
+  /** The same of the lines that are marked: the edit that moves them, or why there is none. */
+  reorder?: ((marked: RedlineRow[], by: -1 | 1) => LineEdit | string) | undefined;
   /** Brings a row that is not drawn into sight. */
   show?: ((row: number) => void) | undefined;
 }
@@ -29,7 +31,7 @@ export function useRedlineGrid(
   rows: RedlineRow[],
   fields: Field[],
   body: RefObject<HTMLTableSectionElement | null>,
-  { edit, several, mayEdit, onAdd, moved, show }: Editing,
+  { edit, several, mayEdit, onAdd, moved, reorder, show }: Editing,
 ) {
   const [at, setAt] = useState<Place>({ row: 0, field: 0 });
   const [anchor, setAnchor] = useState<Place>({ row: 0, field: 0 });
@@ -107,7 +109,7 @@ export function useRedlineGrid(
     if (!mayEdit || editing !== null || block.length === 0) return;
     event.preventDefault();
     const result = pasteBlock(block, { row: top, field: left }, rows, fields, today());
-    setMisfit('reason' in result ? result.reason : null);
+    setMisfit('reason' in result ? `Nothing was pasted. ${result.reason}` : null);
     several.reset();
     if ('edits' in result && result.edits.length > 0) several.mutate(result.edits);
   };
@@ -168,6 +170,16 @@ export function useRedlineGrid(
       const by = event.key === 'ArrowUp' ? -1 : 1;
       const edits = rows.slice(top, bottom + 1).flatMap((one) => (one.after === null ? [] : (moved(one, by) ?? [])));
       if (edits.length > 0) several.mutate(edits);
+    } else if (mayEdit && event.altKey && reorder && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      event.preventDefault();
+      const by = event.key === 'ArrowUp' ? -1 : 1;
+      const done = reorder(rows.slice(top, bottom + 1), by);
+      setMisfit(typeof done === 'string' ? `Nothing was moved. ${done}` : null);
+      if (typeof done !== 'string') {
+        several.mutate([done]);
+        setAt({ row: at.row + by, field: at.field });
+        setAnchor({ row: anchor.row + by, field: anchor.field });
+      }
     } else if (mayEdit && event.key === 'Insert') {
       event.preventDefault();
       onAdd?.();

@@ -16,6 +16,7 @@ import type { Column } from '../../ui/DataTable';
 import { AddLine } from '../AddLine';
 import { ConsequenceStrip } from '../ConsequenceStrip';
 import { DifferenceTotals } from '../DifferenceTotals';
+import { reordered } from '../reordered';
 import { RedlineGrid } from '../RedlineGrid';
 import { fields as ofEngineering, plantFields } from '../redlineFields';
 import type { RedlineRow } from '../useRedline';
@@ -214,6 +215,7 @@ function WorksheetView({ page }: { page: Worksheet }) {
         only={only}
         wide={wide}
         onAdd={add}
+        reorder={(marked, by) => reordered(marked, ofSubject((marked[0] as SheetRow | undefined)?.subject ?? -1), by)}
         lead={lead}
         onMarked={(row) => setMarked(row as SheetRow | null)}
         tools={(block) =>
