@@ -169,6 +169,8 @@ final class Records
                 'orders/@/pulled-items?item=200-0010&way=above',
                 'orders/@/pulled-items?item=200-0010&way=below',
                 'orders/@/pulled-items?item=200-0010&way=documents',
+                'orders/@/pulled-items?item=200-0010&way=category',
+                'orders/@/pulled-items?item=200-0010&way=range&to=230-0001',
             ),
             'api/orders/{number}/at-work' => $each($of('order'), 'orders/@/at-work'),
             'api/orders/{number}/new-numbers' => $each($of('order'), 'orders/@/new-numbers'),

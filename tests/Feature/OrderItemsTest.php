@@ -75,6 +75,29 @@ it('refuses the whole list for one item, and says which', function (): void {
     expect(($this->rows)())->toHaveCount(2);
 });
 
+it('pulls in a category, a range of assemblies, and what stood there on another day', function (): void {
+    $asked = fn(string $query): TestResponse => $this->world->only('mira', 'GET', "/orders/{$this->order}/pulled-items?{$query}");
+    $numbers = fn(string $query): array => array_column(array_column($asked($query)->assertOk()->json(), 'item'), 'number');
+    expect($numbers('item=200-0040&way=category'))
+        ->toContain('200-0040', '200-0042')
+        ->and($numbers('item=200-0001&way=range&to=200-0010'))
+        ->toBe(['200-0001', '200-0010'])
+        // Parts are no assemblies.
+        ->and($numbers('item=200-0040&way=range&to=200-0099'))
+        ->toBe([])
+        ->and($numbers('item=200-0040&way=parents&on=' . World::day(-2000)))
+        ->toBe([]);
+    $asked('item=200-0040&way=range&to=200-0001')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['to']]);
+    $asked('item=200-0040&way=range')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['to']]);
+    $asked('item=200-0040&way=parents&on=soon')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['on']]);
+});
+
 it('pulls in what stands above, below or beside an item', function (): void {
     $this->world->parents(2, '200-0010', 1, 'pc');
     $pulled = fn(string $item, string $way): array => array_map(

@@ -24,6 +24,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Refusal;
@@ -59,11 +60,11 @@ final readonly class OrderItemsController
     }
 
     #[OA\Get(path: '/api/orders/{number}/pulled-items', operationId: 'pulledItems', tags: ['changes'])]
-    #[InPath('number'), InQuery('item'), InQuery('way'), OkList(PulledItem::class), Refused]
+    #[InPath('number'), InQuery('item'), InQuery('way'), InQuery('on'), InQuery('to'), OkList(PulledItem::class), Refused]
     public function pulled(string $number, Request $request, PulledItems $pulled): JsonResponse
     {
         $request->validate(
-            ['item' => 'required|string|max:100', 'way' => ['required', Rule::in(PulledItems::WAYS)]],
+            ['item' => 'required|string|max:100', 'to' => 'string|max:100', 'way' => ['required', Rule::in(PulledItems::WAYS)]],
             ['item.required' => 'Choose an item.', 'way.in' => 'Say what to pull in.'],
         );
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
@@ -72,6 +73,9 @@ final readonly class OrderItemsController
         /** @var value-of<PulledItems::WAYS> $way */
         $way = $request->string('way')->toString();
 
-        return new JsonResponse($pulled->of($order, $item, $way, ReplacementReader::effective($order)));
+        $on = $request->string('on')->toString();
+        $day = $on === '' ? ReplacementReader::effective($order) : Day::parse($on, 'on');
+
+        return new JsonResponse($pulled->of($order, $item, $way, $day, $request->string('to')->trim()->toString()));
     }
 }

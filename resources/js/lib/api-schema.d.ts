@@ -8158,6 +8158,8 @@ export interface operations {
             query?: {
                 item?: string;
                 way?: string;
+                on?: string;
+                to?: string;
             };
             header?: never;
             path: {

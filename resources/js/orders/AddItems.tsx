@@ -4,6 +4,7 @@ import type { ApiProblem } from '../lib/api';
 import { count } from '../lib/format';
 import { queries } from '../lib/queries';
 import { Button } from '../ui/Button';
+import { DateInput } from '../ui/DateInput';
 import { Details } from '../ui/Details';
 import { Field } from '../ui/Field';
 import { TextArea } from '../ui/Input';
@@ -19,6 +20,8 @@ export const ways = {
   components: 'Direct components of',
   below: 'Everything below',
   documents: 'Drawings and documents of',
+  category: 'All of the category of',
+  range: 'Assemblies by number, from',
 } as const;
 
 interface Props {
@@ -37,6 +40,9 @@ export function AddItems({ order, busy, problem, onAdd }: Props) {
   const numbers = numbersOf(text);
   const [way, setWay] = useState<keyof typeof ways>('parents');
   const [item, setItem] = useState('');
+  const [to, setTo] = useState('');
+  const [on, setOn] = useState('');
+  const ofDay = way !== 'documents' && way !== 'category' && way !== 'range';
   // What could not be named so is told by its place in the list: by its number here.
   const shown = Object.keys(problem?.errors ?? {}).filter((place) => place.startsWith('items.'));
   return (
@@ -68,8 +74,26 @@ export function AddItems({ order, busy, problem, onAdd }: Props) {
               <span className="mb-0.5 block text-sm font-medium text-soft">Item</span>
               <ItemPicker label="Item to pull in from" onPick={(one) => setItem(one.number)} />
             </div>
+            {ofDay && (
+              <Field label="On the day" hint="Empty: that of the order">
+                <DateInput value={on} onChange={setOn} />
+              </Field>
+            )}
+            {way === 'range' && (
+              <div>
+                <span className="mb-0.5 block text-sm font-medium text-soft">To</span>
+                <ItemPicker label="Last number of the range" onPick={(one) => setTo(one.number)} />
+              </div>
+            )}
           </div>
-          {item !== '' && <Pulled order={order} item={item} way={way} busy={busy} onAdd={onAdd} />}
+          {item !== '' && (way !== 'range' || to !== '') && (
+            <Pulled
+              order={order}
+              query={{ item, way, on: ofDay ? on : '', to: way === 'range' ? to : '' }}
+              busy={busy}
+              onAdd={onAdd}
+            />
+          )}
         </section>
       </div>
       <div className="mt-2">
@@ -86,8 +110,16 @@ export function AddItems({ order, busy, problem, onAdd }: Props) {
   );
 }
 
-function Pulled({ order, item, way, busy, onAdd }: Omit<Props, 'problem'> & { item: string; way: keyof typeof ways }) {
-  const pulled = useQuery(queries.pulledItems(order, item, way));
+interface Asked {
+  item: string;
+  way: keyof typeof ways;
+  on: string;
+  to: string;
+}
+
+function Pulled({ order, query, busy, onAdd }: Omit<Props, 'problem'> & { query: Asked }) {
+  const { item, way, to } = query;
+  const pulled = useQuery(queries.pulledItems(order, query));
   return (
     <Loading query={pulled}>
       {(rows) => {
@@ -95,7 +127,7 @@ function Pulled({ order, item, way, busy, onAdd }: Omit<Props, 'problem'> & { it
         return (
           <div className="space-y-2">
             <p className="text-sm">
-              {ways[way]} <ItemNumber number={item} />: {count(rows.length)}
+              {ways[way]} <ItemNumber number={item} /> {to !== '' && `to ${to}`}: {count(rows.length)}
               {rows.length > fresh.length && `, of which ${count(rows.length - fresh.length)} are on the order already`}
             </p>
             <ul className="max-h-40 overflow-auto text-sm">

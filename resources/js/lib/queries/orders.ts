@@ -55,13 +55,10 @@ export const orders = {
       placeholderData: (before) => before,
     }),
   /** What stands above, below or beside an item, to go onto an order together. */
-  pulledItems: (order: string, item: string, way: string) =>
+  pulledItems: (order: string, query: { item: string; way: string; on: string; to: string }) =>
     queryOptions({
-      queryKey: ['orders', order, 'pulled', item, way],
-      queryFn: () =>
-        told(
-          api.GET('/api/orders/{number}/pulled-items', { params: { path: { number: order }, query: { item, way } } }),
-        ),
+      queryKey: ['orders', order, 'pulled', query],
+      queryFn: () => told(api.GET('/api/orders/{number}/pulled-items', { params: { path: { number: order }, query } })),
     }),
   /** All lines of all structures of an order. */
   worksheet: (order: string) =>
