@@ -44,6 +44,7 @@ final readonly class PulledItems
                 ->all(),
             'range' => self::between($item->number, $to),
         };
+        $ids = array_values(array_filter($ids, is_int(...)));
         if (count($ids) > self::MOST) {
             throw Refusal::at(
                 'way',
@@ -67,7 +68,7 @@ final readonly class PulledItems
             throw Refusal::at('to', "Name the last number of the range: {$first}, or one after it.");
         }
 
-        return Item::query()
+        $ids = Item::query()
             ->whereRaw('number COLLATE "C" BETWEEN ? AND ?', [$first, $last])
             ->whereExists(
                 static fn(Builder $lines): Builder => $lines
@@ -79,6 +80,8 @@ final readonly class PulledItems
             ->limit(self::MOST + 1)
             ->pluck('id')
             ->all();
+
+        return array_values(array_filter($ids, is_int(...)));
     }
 
     /** @return list<int> */

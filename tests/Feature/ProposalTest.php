@@ -192,6 +192,23 @@ it('says what of it was left out because another request proposes otherwise', fu
         ->toBe('4')
         ->and(array_column(($this->dossier)($order)['proposals'], 'left_out', 'request'))
         ->toBe([$requests[0] => [], $requests[1] => ['200-0010 engineering']]);
+    // Of what was left out, somebody decides line by line in an order that is open.
+    $open = $this->world->opened();
+    $this->world->edit($open, 'change', 20, ['quantity' => '3'])->assertOk();
+    $to = urlencode('200-0010 engineering>200-0010 engineering');
+    $row = $this->world
+        ->as('jonas', 'GET', "/orders/{$requests[1]}/transfer?into={$open}&to={$to}")
+        ->assertOk()
+        ->json('rows.0');
+    expect([$row['fit'], $row['reason']])->toBe(['differs', 'Quantity 3 in place of 2.']);
+    $this->world
+        ->only('jonas', 'POST', "/orders/{$requests[1]}/transfer", [
+            'into' => $open,
+            'to' => '200-0010 engineering>200-0010 engineering',
+            'decisions' => [['row' => $row['key'], 'taken' => true]],
+        ])
+        ->assertOk();
+    expect(($this->quantity)($open, 20))->toBe('5');
     // The first goes: what the second proposes has room now.
     $this->world
         ->only('mira', 'DELETE', "/orders/{$order}/requests/{$requests[0]}", ['version' => $this->world->version($order)])

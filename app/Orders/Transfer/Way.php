@@ -43,7 +43,8 @@ final readonly class Way
             ) {
                 throw Refusal::at('to', 'What engineering declares goes to engineering, what a plant builds to a plant.');
             }
-            if ($way->source->key() === $way->target->key()) {
+            // Into another order it goes on as it is: two proposals, or two orders, for one structure.
+            if ($from === $into && $way->source->key() === $way->target->key()) {
                 throw Refusal::at('to', "{$item} is no sibling of itself.");
             }
 
