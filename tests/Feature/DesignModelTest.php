@@ -104,6 +104,9 @@ it('gives numbers to what is new and takes all of it over in one act, undone as 
         ->toBe([$spring => '2'])
         ->and($this->world->as('vera', 'GET', "/items/{$spring}")->json('item.title'))
         ->toBe('Spring, flat');
+    // What is new is on the order, to be released with it.
+    $items = $this->world->as('mira', 'GET', "/dossiers/{$this->order}")->json('order.items');
+    expect(array_column(array_column($items, 'item'), 'number'))->toContain($holder, $spring);
     // The same model says nothing any more, and is known by the names it uses.
     expect(($this->bring)(stepFile())->json())->toMatchArray(['rows' => [], 'items' => [], 'known' => 2]);
     $this->world->as('mira', 'POST', "/orders/{$this->order}/strokes/{$done['stroke']}/undo")->assertOk();
@@ -145,6 +148,9 @@ it('refuses a file that ends early, and what cannot be taken over, at its place;
     ($this->take)(stepFile(), [$rows[1]['key']])
         ->assertStatus(422)
         ->assertJsonPath('message', static fn(string $told): bool => str_contains($told, 'HOLDER has no number yet'));
+    ($this->take)(stepFile(), [], ['HOLDER' => 'nowhere'])
+        ->assertStatus(422)
+        ->assertJsonPath('errors', ['categories.HOLDER' => ['HOLDER: there is no category nowhere.']]);
     ($this->take)(stepFile(), [])->assertStatus(422)->assertJsonPath('errors.chosen.0', 'Choose at least one difference.');
     expect(DB::table('items')->count())
         ->toBe($items)

@@ -22,6 +22,7 @@ use App\People\Models\Person;
 use App\Structures\Actions\AddItem;
 use App\Structures\Data\LineRow;
 use App\Structures\ItemKind;
+use App\Structures\Models\Category;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\DesignModel\Found;
 use Orthotaxis\Core\Edit\LineEdit;
@@ -66,12 +67,17 @@ final readonly class TakeOverModel
             $plans || OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
             $known = KnownNames::of($file->names());
             $given = $this->number($by, $file, array_diff_key($categories, $known));
+            if ($given !== [] && $plans) {
+                // It is released for the first time with the order.
+                HeldSubjects::of($by, $order, self::named($order, $given), true);
+            }
             $numbers = $known + $given;
+            $wanting = array_flip($chosen);
             $taken = $left = $reasons = [];
             foreach ($this->differences->of($order, $file, $numbers) as $name => $found) {
                 foreach ($found as $one) {
                     $row = self::row($file, $numbers, (string) $name, $one);
-                    $wanted = in_array($row->key, $chosen, true);
+                    $wanted = isset($wanting[$row->key]);
                     if ($wanted && $row->waits_for !== []) {
                         $reasons["chosen.{$row->key}"] = implode(', ', $row->waits_for) . ' has no number yet: choose its category.';
                     } elseif ($wanted && $one->edit === null) {
@@ -105,8 +111,14 @@ final readonly class TakeOverModel
         if ($categories !== [] && !$by->mayDo(Ability::AddItem)) {
             throw Refusal::at('categories', 'Your role does not allow new items.');
         }
+        $there = Category::query()->whereIn('code', array_unique($categories))->pluck('code')->all();
         $given = $reasons = [];
         foreach (array_intersect_key($categories, $file->titles) as $name => $category) {
+            if (!in_array($category, $there, true)) {
+                $reasons["categories.{$name}"] = "{$name}: there is no category {$category}.";
+
+                continue;
+            }
             try {
                 $given[$name] = ($this->items)($by, [
                     'title' => mb_substr($file->titles[$name] ?: (string) $name, 0, 200),
@@ -132,7 +144,7 @@ final readonly class TakeOverModel
      */
     private function edit(Person $by, ChangeOrder $order, array $taken, bool $plans): string
     {
-        $named = array_map(static fn(int|string $item): NamedWork => new NamedWork($order->number, (string) $item), array_keys($taken));
+        $named = self::named($order, array_map(strval(...), array_keys($taken)));
         $works = HeldSubjects::of($by, $order, $named, $plans);
         $all = array_map(
             static fn(NamedWork $one): SubjectEdits => new SubjectEdits($works[$one->subject()], NewLines::completed($taken[$one->item])),
@@ -148,6 +160,15 @@ final readonly class TakeOverModel
                 "chosen.{$of}.{$at}.{$field}" => "{$all[$of]->work->subject()}: {$reason}",
             ],
         );
+    }
+
+    /**
+     * @param  non-empty-array<array-key, string>  $items  numbers
+     * @return non-empty-list<NamedWork>
+     */
+    private static function named(ChangeOrder $order, array $items): array
+    {
+        return array_map(static fn(string $item): NamedWork => new NamedWork($order->number, $item), array_values($items));
     }
 
     /**

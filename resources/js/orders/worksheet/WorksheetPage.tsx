@@ -23,13 +23,12 @@ import type { RedlineRow } from '../useRedline';
 import { useRedlineView } from '../useRedlineView';
 import { TurnButtons } from '../work/TurnButtons';
 import { SheetButtons } from '../work/SheetButtons';
+import { FilterChoice } from './FilterChoice';
 import { FindReplace } from './FindReplace';
 import { SheetBack } from './SheetBack';
 import { MarkedTools, type Tool } from './MarkedTools';
 import { filtered, grouped, sheetRows, whereOf, type SheetRow, type Worksheet } from './sheetRows';
 import { useWorksheet } from './useWorksheet';
-
-const ALL = 'all';
 
 /** All lines of all structures of an order in one table. */
 export function WorksheetPage() {
@@ -140,21 +139,21 @@ function WorksheetView({ page }: { page: Worksheet }) {
         <span className="w-72">
           <SearchInput label="Parent, component, notes" initial={words} onWords={(text) => set('words', text)} />
         </span>
-        <Choice
+        <FilterChoice
           label="Structure"
           value={work}
           onChange={(one) => set('work', one)}
           all="All structures"
           options={works.map((one) => [one, whereOf(page.subjects.find((subject) => subject.work === one))])}
         />
-        <Choice
+        <FilterChoice
           label="Parent"
           value={parent}
           onChange={(one) => set('parent', one)}
           all="All parents"
           options={[...new Set(page.subjects.map(({ item }) => item))].map((item) => [item, item])}
         />
-        <Choice
+        <FilterChoice
           label="Modelled"
           value={modelled}
           onChange={(one) => set('modelled', one)}
@@ -258,31 +257,6 @@ function between(find: number, rows: RedlineRow[]): number | undefined {
   );
   if (!Number.isFinite(next)) return find + 10;
   return next - find > 1 ? find + Math.floor((next - find) / 2) : undefined;
-}
-
-function Choice({
-  label,
-  value,
-  all,
-  options,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  all: string;
-  options: (readonly [string, string])[];
-  onChange: (value: string) => void;
-}) {
-  return (
-    <span className="w-52">
-      <Select
-        aria-label={label}
-        value={value === '' ? ALL : value}
-        onChange={(one) => onChange(one === ALL ? '' : one)}
-        options={Object.fromEntries([[ALL, all], ...options])}
-      />
-    </span>
-  );
 }
 
 /** Where there are many of them below each other. */
