@@ -1,9 +1,6 @@
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { api, told } from '../../lib/api';
 import { count } from '../../lib/format';
-import { touches } from '../../lib/touches';
-import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { DataTable } from '../../ui/DataTable';
 import { Field } from '../../ui/Field';
@@ -13,6 +10,7 @@ import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { tickColumn } from '../../ui/table/columns';
 import { ConsequenceStrip } from '../ConsequenceStrip';
+import { useStrokeUndo } from '../useStrokeUndo';
 import { modelColumns, type Row } from './modelColumns';
 import { NewNames } from './NewNames';
 import { useModel } from './useModel';
@@ -27,12 +25,7 @@ export function ModelPage() {
   const [file, setFile] = useState<File | null>(null);
   const [categories, setCategories] = useState<Record<string, string>>({});
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const undo = useAct(
-    touches.order,
-    (stroke: string) =>
-      told(api.POST('/api/orders/{number}/strokes/{stroke}/undo', { params: { path: { number, stroke } } })),
-    () => file && model.mutate({ file, chosen: null, categories: {} }),
-  );
+  const undo = useStrokeUndo(number, () => file && model.mutate({ file, chosen: null, categories: {} }));
   const look = (next: File) => {
     setFile(next);
     setCategories({});

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button';
 import { DataTable } from '../../ui/DataTable';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { tickColumn } from '../../ui/table/columns';
+import { useStrokeUndo } from '../useStrokeUndo';
 import { keyOf, replacementColumns, type Row } from './replacementColumns';
 import type { Asked } from './useReplacement';
 
@@ -44,14 +45,7 @@ export function ReplacementTable({ page, asked, stale }: Props) {
       }),
     ).then((done) => setMade({ stroke: done.stroke, lines: rows.length, items: items(rows) })),
   );
-  const undo = useAct(
-    touches.order,
-    (stroke: string) =>
-      told(
-        api.POST('/api/orders/{number}/strokes/{stroke}/undo', { params: { path: { number: page.order, stroke } } }),
-      ),
-    () => setMade(null),
-  );
+  const undo = useStrokeUndo(page.order, () => setMade(null));
   const may = page.may_replace === null;
   const fits = (row: Row) => row.fault === null && (row.named || page.may_name);
   const chosen = page.rows.filter((row) => fits(row) && !left.has(keyOf(row)));

@@ -15,6 +15,7 @@ import { Notice, ProblemNotice } from '../../ui/Notice';
 import { ChangeNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { ConsequenceStrip } from '../ConsequenceStrip';
+import { useStrokeUndo } from '../useStrokeUndo';
 import { Targets } from './Targets';
 import { decided, fits, isOpen, structureOf, transferColumns, type Decisions, type Row } from './transferColumns';
 import { waysOf, written, type Way } from './ways';
@@ -89,16 +90,7 @@ function TransferView({ page, ways, stale, set }: ViewProps) {
       }),
     ).then((done) => setMade({ stroke: done.stroke, into: page.into, rows: taken })),
   );
-  const undo = useAct(
-    touches.order,
-    (done: { stroke: string; into: string }) =>
-      told(
-        api.POST('/api/orders/{number}/strokes/{stroke}/undo', {
-          params: { path: { number: done.into, stroke: done.stroke } },
-        }),
-      ),
-    () => setMade(null),
-  );
+  const undo = useStrokeUndo(made?.into ?? '', () => setMade(null));
   const may = page.may_transfer === null;
   const decide = (rows: Row[], taken: boolean, others: Decisions = {}) =>
     setDecisions((before) => ({
@@ -146,7 +138,7 @@ function TransferView({ page, ways, stale, set }: ViewProps) {
       {made && (
         <Notice look="good">
           {count(made.rows)} {made.rows === 1 ? 'edit' : 'edits'} carried over into {made.into}.{' '}
-          <Button look="quiet" busy={undo.isPending} onClick={() => undo.mutate(made)}>
+          <Button look="quiet" busy={undo.isPending} onClick={() => undo.mutate(made.stroke)}>
             Undo
           </Button>
         </Notice>
