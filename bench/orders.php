@@ -8,18 +8,24 @@ declare(strict_types=1);
  * Called by bin/bench: orders.php LINES JSON(0|1) FOLDER PROGRAM
  */
 
+use App\Orders\Actions\EditStructure;
 use App\Orders\Actions\TurnWork;
 use App\Orders\ConsequenceReader;
 use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderReader;
 use App\Orders\Replacing\AskedReplacement;
 use App\Orders\Replacing\ReplaceComponent;
 use App\Orders\Replacing\ReplacementReader;
 use App\Orders\Replacing\UseFilter;
+use App\Orders\Subjects\NamedWork;
+use App\Orders\Worksheet\EditWorksheet;
 use App\Orders\Worksheet\WorksheetReader;
 use App\People\Models\Person;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Content\Subject;
+use Orthotaxis\Core\Edit\ChangeLine;
 
 require __DIR__ . '/merging.php';
 
@@ -81,23 +87,46 @@ $order = static fn(): ChangeOrder => ChangeOrder::query()
     ->where('number', ORDER)
     ->firstOrFail();
 $ask = static fn(ChangeOrder $of): AskedReplacement => AskedReplacement::read($of, $component->number, $new, '');
-$seen = static fn() => app(ReplacementReader::class)->of($planner, $order(), $ask($order()), new UseFilter());
-$seen();
-[$previewMs, $page] = once($seen);
+$look = static fn() => app(ReplacementReader::class)->of($planner, $order(), $ask($order()), new UseFilter());
+$look();
+[$previewMs, $page] = once($look);
 $chosen = [];
 foreach ($page->rows as $row) {
     if ($row->fault === null) {
         $chosen[] = ['item' => $row->item->number, 'work' => $row->work, 'line' => $row->before->key];
     }
 }
-// Two hundred edits in a hundred parents and more, and what all of the order means after one more of them.
-$parents = array_fill_keys(array_column(array_slice($chosen, 0, 200), 'item'), true);
-$before = app(ReplaceComponent::class)->in($planner, ORDER, $ask, array_slice($chosen, 0, 199));
-$last = app(ReplaceComponent::class)->in($planner, ORDER, $ask, array_slice($chosen, 199, 1));
+// Two hundred edits in a hundred parents: the component replaced there, and the quantity of another line changed, the last of them as one
+// types it. What all of the order means is asked after that.
+$parents = array_fill_keys(array_slice(array_values(array_unique(array_column($chosen, 'item'))), 0, 100), true);
+$some = [];
+foreach ($chosen as $line) {
+    $some[$line['item']] ??= $line;
+}
+$strokes = [app(ReplaceComponent::class)->in($planner, ORDER, $ask, array_values(array_intersect_key($some, $parents)))];
+$others = [];
+foreach (app(OrderReader::class)->toCore($order())->items as $item) {
+    foreach ($item->before() as $line) {
+        if ($line->component !== $component->number) {
+            $others[] = [
+                'subject' => NamedWork::of(ORDER, $item->number, Subject::ENGINEERING),
+                'edit' => new ChangeLine($line->key, ['quantity' => (string) $line->quantity->plus($line->quantity)]),
+            ];
+            break;
+        }
+    }
+}
+$typed = array_pop($others);
+$seen = array_fill_keys(array_map(static fn(array $one): string => $one['subject']->subject(), $others), PHP_INT_MAX);
+$strokes[] = app(EditWorksheet::class)->make($editor, ORDER, $others, $seen);
 $means = static fn() => app(ConsequenceReader::class)->read($under = $order(), app(JudgedOrders::class)->of($under));
 $means();
+[$typedMs] = once(
+    static fn() => app(EditStructure::class)->make($editor, ORDER, $typed['subject']->item, $typed['edit'], PHP_INT_MAX),
+);
 [$consequencesMs, $consequences] = once($means);
-foreach ([$last, $before] as $one) {
+app(TurnWork::class)->undo($editor, NamedWork::of(ORDER, $typed['subject']->item, Subject::ENGINEERING));
+foreach (array_reverse($strokes) as $one) {
     app(TurnWork::class)->undoStroke($planner, ORDER, $one);
 }
 [$applyMs, $stroke] = once(static fn(): string => app(ReplaceComponent::class)->in($planner, ORDER, $ask, $chosen));
@@ -137,6 +166,7 @@ $report = [
         'edits' => $consequences->lines,
         'parents' => count($parents),
         'products' => count($consequences->products),
+        'saved_ms' => round($typedMs, 1),
         'ms' => round($consequencesMs, 1),
     ],
     ...$merging,
@@ -159,11 +189,12 @@ printf(
 );
 printf("worksheet        %s rows: %.0f ms\n", number_format($report['worksheet']['rows']), $report['worksheet']['ms']);
 printf(
-    "consequences     %d edits in %d parents, %d products: %.0f ms\n",
+    "consequences     %d edits in %d parents, %d products: %.0f ms, after %.0f ms in which the last was saved\n",
     $report['consequences']['edits'],
     $report['consequences']['parents'],
     $report['consequences']['products'],
     $report['consequences']['ms'],
+    $report['consequences']['saved_ms'],
 );
 foreach (['merge' => 'parents', 'transfer' => 'siblings'] as $name => $of) {
     $one = $report[$name];

@@ -94,8 +94,10 @@ final readonly class BuildsOfOrder
      */
     private function engineering(ChangeOrder $order, Order $core, Collection $items, Day $day): array
     {
-        $engineering = $this->declared->of($items, $day);
-        foreach ($order->items->where('outcome', Outcome::Revise) as $row) {
+        $revised = $order->items->where('outcome', Outcome::Revise);
+        // What the order makes of an item is known; only of the others it is read what holds.
+        $engineering = $this->declared->of($items->whereNotIn('id', $revised->pluck('item_id'))->values(), $day);
+        foreach ($revised as $row) {
             $engineering[$row->item_id] = $core->item($row->item->number)->after()->on($day);
         }
 

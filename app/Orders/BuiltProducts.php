@@ -14,7 +14,6 @@ use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Minutes;
 use Orthotaxis\Core\Quantity\Money;
-use Orthotaxis\Core\Quantity\Quantity;
 use Orthotaxis\Core\Structure\StructureKind;
 
 /** What an order makes of end products in minutes and money, plant by plant, through what that plant builds. */
@@ -25,22 +24,25 @@ final readonly class BuiltProducts
     /** @return list<BuiltProductCost> by product and plant; what stays as it is is left out */
     public function of(ChangeOrder $order, Order $core, Day $day): array
     {
-        $minutes = $money = [];
+        $own = [];
         foreach ($this->work->changes($order, $core) as $change) {
-            $index = StructureIndex::open(new StructureView(StructureKind::Manufacturing, $change->plant));
-            $used = $index->whereUsed($change->item, $day);
-            $times = [$change->item => Quantity::ONE];
-            foreach ($used->parents as $position) {
-                $times[$index->positions->item($position)] = $used->quantity($position)->millionths;
+            $minutes = $own[$change->plant]['minutes'][$change->item] ?? 0;
+            $money = $own[$change->plant]['money'][$change->item] ?? 0;
+            $own[$change->plant]['minutes'][$change->item] = FixedPoint::add($minutes, $change->minutes);
+            $own[$change->plant]['money'][$change->item] = FixedPoint::add($money, $change->cost->tenThousandths);
+        }
+        $minutes = $money = [];
+        foreach ($own as $plant => $changes) {
+            $index = StructureIndex::open(new StructureView(StructureKind::Manufacturing, (string) $plant));
+            foreach ($index->amountsAbove($changes['minutes'], $day)['amounts'] as $item => $amount) {
+                $minutes["{$item} {$plant}"] = $amount;
             }
-            foreach ($times as $item => $quantity) {
-                $at = "{$item} {$change->plant}";
-                $minutes[$at] = FixedPoint::add($minutes[$at] ?? 0, FixedPoint::scale($change->minutes, $quantity, Quantity::ONE));
-                $money[$at] = ($money[$at] ?? Money::zero())->plus($change->cost->times(Quantity::ofMillionths($quantity)));
+            foreach ($index->amountsAbove($changes['money'], $day)['amounts'] as $item => $amount) {
+                $money["{$item} {$plant}"] = Money::ofTenThousandths($amount);
             }
         }
         $ids = array_map(static fn(string $at): int => (int) explode(' ', $at, 2)[0], array_keys($minutes));
-        $products = Item::query()->whereIn('id', array_unique($ids))->where('sold', true)->orderBy('number')->get()->keyBy('id');
+        $products = Item::query()->whereIntegerInRaw('id', array_unique($ids))->where('sold', true)->get()->keyBy('id');
         $rows = [];
         foreach ($minutes as $at => $thousandths) {
             [$item, $plant] = explode(' ', $at, 2);

@@ -12,6 +12,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Structures\Index\StructureIndex;
 use App\Structures\ItemCosts;
 use App\Structures\Models\Item;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem;
@@ -20,6 +21,7 @@ use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Impact\CostDifference;
 use Orthotaxis\Core\ItemData\ItemData;
 use Orthotaxis\Core\ItemData\ItemField;
+use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Structure\HasLines;
 
@@ -37,35 +39,39 @@ final readonly class ConsequenceReader
         $costs = ItemCosts::on($day, $items->toBase());
         $lines = 0;
         $settled = $day;
-        $above = $difference = $missing = [];
+        $own = $missing = [];
         foreach ($core->changing() as $item) {
             $comparison = $item->comparison();
             $lines += count($comparison->changes());
             $cost = CostDifference::settled($day, $item->before(), $item->after(), $costs);
             $settled = $cost->day->isBefore($settled) ? $settled : $cost->day;
-            $missing = [...$missing, ...$cost->missing];
-            $own = $items[$item->number]->id;
-            $isMade = count($item->outcome === Outcome::Revise ? $item->after() : $index->explosion($own, $day)->totals()) > 0;
+            array_push($missing, ...$cost->missing);
+            $id = $items[$item->number]->id;
+            $isMade = count($item->outcome === Outcome::Revise ? $item->after() : $index->explosion($id, $day)->totals()) > 0;
             $perUnit = $isMade ? $cost->perUnit : $cost->perUnit->plus(self::ofData($item));
             if ($item->outcome !== Outcome::Revise && $perUnit->tenThousandths === 0) {
                 continue;
             }
-            $difference[$own] = ($difference[$own] ?? Money::zero())->plus($perUnit);
-            $used = $index->whereUsed($own, $day);
-            foreach ($used->parents as $position) {
-                $parent = $index->positions->item($position);
-                $above[$parent] = true;
-                $difference[$parent] = ($difference[$parent] ?? Money::zero())->plus($perUnit->times($used->quantity($position)));
-            }
+            $own[$id] = FixedPoint::add($own[$id] ?? 0, $perUnit->tenThousandths);
         }
-        $touched = Item::query()->whereIn('id', array_keys($difference))->orderBy('number')->get();
+        ['amounts' => $difference, 'above' => $above] = $index->amountsAbove($own, $day);
+        $touched = DB::table('items')
+            ->whereIntegerInRaw('id', array_keys($difference))
+            ->orderBy('number')
+            ->get(['id', 'number', 'title', 'sold']);
 
         return new Consequences(
             lines: $lines,
-            items_above: $touched->whereIn('id', array_keys($above))->map(static fn(Item $item): string => $item->number)->values()->all(),
+            items_above: $touched->whereIn('id', array_keys($above))->pluck('number')->values()->all(),
             products: $touched
                 ->where('sold', true)
-                ->map(static fn(Item $item): ProductCost => new ProductCost($item->number, $item->title, (string) $difference[$item->id]))
+                ->map(
+                    static fn(\stdClass $item): ProductCost => new ProductCost(
+                        $item->number,
+                        $item->title,
+                        (string) Money::ofTenThousandths($difference[$item->id]),
+                    ),
+                )
                 ->values()
                 ->all(),
             built: $this->built->of($order, $core, $day),
@@ -131,14 +137,19 @@ final readonly class ConsequenceReader
         return Money::zero();
     }
 
-    /** @return list<string> */
+    /** @return list<string> of the items on it, and of the components in lines that it changes: others cost what they did */
     private static function numbers(Order $core): array
     {
         $numbers = [];
         foreach ($core->items as $item) {
-            $numbers = [...$numbers, $item->number, ...$item->before()->components(), ...$item->after()->components()];
+            $numbers[$item->number] = true;
+            foreach ($item->comparison()->changes() as $difference) {
+                foreach (array_filter([$difference->before, $difference->after]) as $line) {
+                    $numbers[$line->component] = true;
+                }
+            }
         }
 
-        return array_values(array_unique($numbers));
+        return array_map(strval(...), array_keys($numbers));
     }
 }

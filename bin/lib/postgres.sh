@@ -52,7 +52,7 @@ pg_start() {
         # The server makes its log itself: one that root had made it could not write.
         rm -f "$place/log"
         if as_postgres "$pg_bin/pg_ctl" -D "$place/data" -l "$place/log" -w -t 60 \
-            -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=256MB ${3:-}" start >"$var/log/$1-postgres.log" 2>&1; then
+            -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=256MB -c random_page_cost=1.1 ${3:-}" start >"$var/log/$1-postgres.log" 2>&1; then
             break
         fi
         taken "$place/log" && [ "$try" -lt 20 ] || { tail -n 20 "$place/log" >&2; die "PostgreSQL does not start; its log is $place/log."; }

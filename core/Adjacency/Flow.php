@@ -18,7 +18,7 @@ final class Flow
     /** So many items are walked one by one before it is quicker to walk all. */
     private const FEW = 400;
 
-    /** @var array<int, int> by position: millionths in one of the start (downward), or of the start in one (upward) */
+    /** @var array<int, int> by position: millionths in one of the start (downward), or of the start in one (upward); of several starts, what flows */
     public array $totals = [];
 
     /** @var array<int, int> by position: the shortest way; the start is 1, what is not reached 0; not where chains were asked for */
@@ -39,8 +39,17 @@ final class Flow
     /** @var array<int, bool> by position: whether something is in it */
     public array $made = [];
 
-    /** @param  ?array<int, ?int>  $leads  days by position; null: no chains are asked for */
-    private function __construct(public readonly int $start, private readonly int $day, private readonly ?array $leads = null) {}
+    /**
+     * @param  int  $start  the first of them
+     * @param  non-empty-array<int, int>  $starts  what flows from each, by position
+     * @param  ?array<int, ?int>  $leads  days by position; null: no chains are asked for
+     */
+    private function __construct(
+        public readonly int $start,
+        private readonly array $starts,
+        private readonly int $day,
+        private readonly ?array $leads = null,
+    ) {}
 
     /**
      * @param  ?array<int, ?int>  $leads  days by position, for the longest chain to each; null: none is asked for
@@ -49,34 +58,48 @@ final class Flow
      */
     public static function down(Adjacency $adjacency, int $start, int $day, ?array $leads = null): self
     {
-        return self::along($adjacency, $start, $day, true, $leads);
+        return self::along($adjacency, [$start => Quantity::ONE], $day, true, $leads);
     }
 
     /** @throws Loop when something contains itself */
     public static function up(Adjacency $adjacency, int $start, int $day): self
     {
-        return self::along($adjacency, $start, $day, false);
+        return self::along($adjacency, [$start => Quantity::ONE], $day, false);
     }
 
-    /** @param  ?array<int, ?int>  $leads */
-    private static function along(Adjacency $adjacency, int $start, int $day, bool $down, ?array $leads = null): self
+    /**
+     * From several at once: what meets is added.
+     *
+     * @param  non-empty-array<int, int>  $starts  how much flows from each, by position
+     *
+     * @throws Loop when something contains itself
+     */
+    public static function upFrom(Adjacency $adjacency, array $starts, int $day): self
     {
-        $flow = new self($start, $day, $leads);
+        return self::along($adjacency, $starts, $day, false);
+    }
+
+    /**
+     * @param  non-empty-array<int, int>  $starts
+     * @param  ?array<int, ?int>  $leads
+     */
+    private static function along(Adjacency $adjacency, array $starts, int $day, bool $down, ?array $leads = null): self
+    {
+        $start = array_key_first($starts);
+        $flow = new self($start, $starts, $day, $leads);
         $flow->longest = [$start => 0];
         $flow->from = [$start => -1];
         $flow->made = [$start => false];
-        $flow->totals = [$start => Quantity::ONE];
-        $flow->levels = [$start => 1];
+        $flow->totals = $starts;
+        $flow->levels = array_fill_keys(array_keys($starts), 1);
         if (!$adjacency->ordered) {
             $flow->totals += array_fill(0, $adjacency->size, 0);
             $flow->levels += array_fill(0, $adjacency->size, 0);
             $flow->longest += array_fill(0, $adjacency->size, -1);
             $flow->from += $flow->longest;
             $flow->made += array_fill(0, $adjacency->size, false);
-            foreach (
-                $down ? TopologicalOrder::below($adjacency, $start, $day) : TopologicalOrder::above($adjacency, $start, $day)
-                as $position
-            ) {
+            $all = array_keys($starts);
+            foreach ($down ? TopologicalOrder::below($adjacency, $all, $day) : TopologicalOrder::above($adjacency, $all, $day) as $position) {
                 $flow->walk([$position => $down ? $adjacency->downOf($position) : $adjacency->upOf($position)]);
             }
 
@@ -97,8 +120,10 @@ final class Flow
     private function few(Adjacency $adjacency, bool $down): bool
     {
         $waiting = new \SplMaxHeap();
-        $waiting->insert($down ? -$this->start : $this->start);
-        $waitingFor = 1;
+        foreach (array_keys($this->starts) as $start) {
+            $waiting->insert($down ? -$start : $start);
+        }
+        $waitingFor = count($this->starts);
         while (!$waiting->isEmpty()) {
             /** @var int $top */
             $top = $waiting->extract();
@@ -126,17 +151,24 @@ final class Flow
     {
         $this->lines = 0;
         $this->phantom = [];
-        $first = $this->start >> Adjacency::BLOCK;
+        $first = max(array_keys($this->starts)) >> Adjacency::BLOCK;
         $size = $down ? $adjacency->size : ($first + 1) << Adjacency::BLOCK;
         $this->totals = $this->levels = array_fill(0, $size, 0);
-        $this->totals[$this->start] = Quantity::ONE;
-        $this->levels[$this->start] = 1;
+        $this->totals = array_replace($this->totals, $this->starts);
+        $this->levels = array_replace($this->levels, array_fill_keys(array_keys($this->starts), 1));
         $this->longest = $this->from = $this->leads === null ? [] : array_fill(0, $size, -1);
         $this->made = $this->leads === null ? [] : array_fill(0, $size, false);
         $this->longest[$this->start] = 0;
         if ($down) {
-            for ($block = $first, $last = $adjacency->blocks(); $block < $last; $block++) {
+            for ($block = $this->start >> Adjacency::BLOCK, $last = $adjacency->blocks(); $block < $last; $block++) {
                 $this->walk($adjacency->down($block));
+            }
+
+            return;
+        }
+        if (count($this->starts) > 1) {
+            for ($block = $first; $block >= 0; $block--) {
+                $this->walk(array_reverse($adjacency->up($block), true));
             }
 
             return;
@@ -199,7 +231,7 @@ final class Flow
             $level = $levels[$position] + 1;
             $whole = $total % Quantity::ONE === 0 ? intdiv($total, Quantity::ONE) : 0;
             $count = count($list);
-            if ($whole > 0 && $list[0] <= $day && $day < $list[1]) {
+            if ($whole !== 0 && $list[0] <= $day && $day < $list[1]) {
                 for ($i = 2; $i < $count; $i += 3) {
                     $to = $list[$i];
                     $totals[$to] += $whole * $list[$i + 1];
@@ -217,7 +249,7 @@ final class Flow
                     continue;
                 }
                 $to = $list[$i];
-                $share = $whole > 0 ? $whole * $list[$i + 1] : FixedPoint::scale($total, $list[$i + 1], Quantity::ONE);
+                $share = $whole !== 0 ? $whole * $list[$i + 1] : FixedPoint::scale($total, $list[$i + 1], Quantity::ONE);
                 $totals[$to] += $share;
                 if (($was = $levels[$to]) === 0 || $was > $level) {
                     $levels[$to] = $level;

@@ -4,37 +4,57 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Adjacency;
 
-/** Puts what hangs on an item in an order in which everything comes after all it is reached through. */
+/** Puts what hangs on some items in an order in which everything comes after all it is reached through. */
 final readonly class TopologicalOrder
 {
     /**
-     * @return list<int> positions, the start first
+     * @param  list<int>  $starts
+     * @return list<int> positions
      *
      * @throws Loop when something contains itself
      */
-    public static function below(Adjacency $adjacency, int $start, int $day): array
+    public static function below(Adjacency $adjacency, array $starts, int $day): array
     {
-        return self::from($start, $day, $adjacency->downOf(...));
+        return self::from($starts, $day, $adjacency->downOf(...));
     }
 
     /**
+     * @param  list<int>  $starts
      * @return list<int>
      *
      * @throws Loop when something contains itself
      */
-    public static function above(Adjacency $adjacency, int $start, int $day): array
+    public static function above(Adjacency $adjacency, array $starts, int $day): array
     {
-        return self::from($start, $day, $adjacency->upOf(...));
+        return self::from($starts, $day, $adjacency->upOf(...));
+    }
+
+    /**
+     * @param  list<int>  $starts
+     * @param  \Closure(int): list<int>  $listOf
+     * @return list<int>
+     */
+    private static function from(array $starts, int $day, \Closure $listOf): array
+    {
+        $finished = [];
+        $state = []; // 1: on the way to it, 2: done
+        foreach ($starts as $start) {
+            if (!isset($state[$start])) {
+                self::visit($start, $day, $listOf, $state, $finished);
+            }
+        }
+
+        return array_reverse($finished);
     }
 
     /**
      * @param  \Closure(int): list<int>  $listOf
-     * @return list<int>
+     * @param  array<int, int>  $state
+     * @param  list<int>  $finished
      */
-    private static function from(int $start, int $day, \Closure $listOf): array
+    private static function visit(int $start, int $day, \Closure $listOf, array &$state, array &$finished): void
     {
-        $finished = [];
-        $state = [$start => 1]; // 1: on the way to it, 2: done
+        $state[$start] = 1;
         $way = [$start];
         $lists = [$listOf($start)];
         $at = [2];
@@ -66,7 +86,5 @@ final readonly class TopologicalOrder
                 $at[$depth] = 2;
             }
         }
-
-        return array_reverse($finished);
     }
 }

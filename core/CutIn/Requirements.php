@@ -143,7 +143,7 @@ final class Requirements
         }
         if (count($order) < count($users)) {
             // Over all days together something contains itself; on one day that is told with its way.
-            TopologicalOrder::above($this->web, $this->component, $this->today);
+            TopologicalOrder::above($this->web, [$this->component], $this->today);
             throw new Loop([$this->component, $this->component]);
         }
 

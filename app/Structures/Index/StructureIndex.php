@@ -8,6 +8,7 @@ use App\Structures\LineLoader;
 use App\Structures\StructureView;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Adjacency\Adjacency;
+use Orthotaxis\Core\Adjacency\AmountsAbove;
 use Orthotaxis\Core\Adjacency\Explosion;
 use Orthotaxis\Core\Adjacency\FlatList;
 use Orthotaxis\Core\Adjacency\InUse;
@@ -131,6 +132,42 @@ final readonly class StructureIndex
                 $this->positions->nodes(...),
             ),
         );
+    }
+
+    /**
+     * What amounts for one of each of some items come to in one of each item that has them in it.
+     *
+     * @param  array<int, int>  $amounts  by id, in any unit
+     * @return array{amounts: array<int, int>, above: array<int, true>} by id; of the items themselves too, and which have one in them
+     *
+     * @throws Refusal when something contains itself, with the way round it
+     */
+    public function amountsAbove(array $amounts, Day $day): array
+    {
+        $starts = $same = [];
+        foreach ($amounts as $item => $amount) {
+            $position = $this->positions->of($item);
+            $starts[$position] = $amount;
+            $same[$position] = $this->positions->pinnedOf($item);
+        }
+        $risen = $this->named(
+            fn(): AmountsAbove => AmountsAbove::of($this->adjacency, $starts, $day->number(), $same, $this->positions->allPinned()),
+        );
+        $of = $above = [];
+        foreach ($risen->amounts as $position => $amount) {
+            $item = $this->positions->item($position);
+            // A single revision speaks for its item where nothing else of it is reached.
+            if ($this->positions->revision($position) === null) {
+                $of[$item] = $amount;
+            } else {
+                $of[$item] ??= $amount;
+            }
+        }
+        foreach ($risen->above as $position) {
+            $above[$this->positions->item($position)] = true;
+        }
+
+        return ['amounts' => $of, 'above' => $above];
     }
 
     /** What is used on a day, and which single revisions count. */
