@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+require_once __DIR__ . '/median.php';
+
 /** Asks the running product for pages, signed in, over one kept connection. */
 final readonly class Pages
 {

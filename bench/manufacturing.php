@@ -34,14 +34,6 @@ $app->make(Kernel::class)->bootstrap();
 [, $lines, $json, $folder, $program, $address] = $argv;
 const ROUNDS = 9;
 
-/** @param  list<float>  $times */
-function median(array $times): float
-{
-    sort($times);
-
-    return $times[intdiv(count($times), 2)];
-}
-
 /** @return array{float, mixed} milliseconds, the middle of several rounds, and the answer */
 function timed(Closure $ask, int $rounds = ROUNDS): array
 {

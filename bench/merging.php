@@ -21,6 +21,8 @@ use Orthotaxis\Core\Transfer\Transfer;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
+require_once __DIR__ . '/median.php';
+
 const MERGED_PARENTS = 1_000;
 const EDITS_A_PARENT = 5;
 const LINES_A_PARENT = 60;
@@ -180,12 +182,7 @@ function carriedTo(Comparison $done, array $siblings): array
 /** @return array<string, array<string, int|float|bool>> */
 function merging(string $folder, string $program): array
 {
-    $middle = static function (array $of): float {
-        sort($of);
-
-        return $of[intdiv(count($of), 2)];
-    };
-    $timed = static function (Closure $do) use ($middle): array {
+    $timed = static function (Closure $do): array {
         $took = [];
         for ($round = 0; $round < MERGE_ROUNDS; $round++) {
             $started = hrtime(true);
@@ -193,7 +190,7 @@ function merging(string $folder, string $program): array
             $took[] = (hrtime(true) - $started) / 1e6;
         }
 
-        return [$middle($took), $answer];
+        return [median($took), $answer];
     };
     $cases = mergeCases($folder);
     [$mergeMs, $merged] = $timed(static fn(): array => merged($cases));
@@ -233,16 +230,16 @@ function merging(string $folder, string $program): array
             'edits' => MERGED_PARENTS * EDITS_A_PARENT,
             'parents' => MERGED_PARENTS,
             'ours_ms' => round($mergeMs, 2),
-            'c_ms' => round($middle($c['merge']), 3),
-            'times_c' => round($mergeMs / $middle($c['merge']), 1),
+            'c_ms' => round(median($c['merge']), 3),
+            'times_c' => round($mergeMs / median($c['merge']), 1),
             'equal' => $lines === file_get_contents("{$folder}/merge.c"),
         ],
         'transfer' => [
             'edits' => CARRIED,
             'siblings' => SIBLINGS,
             'ours_ms' => round($transferMs, 2),
-            'c_ms' => round($middle($c['transfer']), 3),
-            'times_c' => round($transferMs / $middle($c['transfer']), 1),
+            'c_ms' => round(median($c['transfer']), 3),
+            'times_c' => round($transferMs / median($c['transfer']), 1),
             'equal' => $carried === file_get_contents("{$folder}/carried.c"),
         ],
     ];

@@ -5,7 +5,8 @@ declare(strict_types=1);
 /*
  * Measures a component replaced in thousands of parents (seen, done, undone) and the worksheet of it, beside what SQL takes to find the
  * lines and to write as many edits; everything is taken back at the end. Then merging and carrying over, against C.
- * Called by bin/bench: orders.php LINES JSON(0|1) FOLDER PROGRAM
+ * The worksheet is opened over HTTP as well, against an empty authenticated route.
+ * Called by bin/bench: orders.php LINES JSON(0|1) FOLDER PROGRAM ADDRESS
  */
 
 use App\Orders\Actions\EditStructure;
@@ -19,7 +20,9 @@ use App\Orders\Replacing\ReplaceComponent;
 use App\Orders\Replacing\ReplacementReader;
 use App\Orders\Replacing\UseFilter;
 use App\Orders\Subjects\NamedWork;
+use App\Orders\Worksheet\Data\WorksheetPage;
 use App\Orders\Worksheet\EditWorksheet;
+use App\Orders\Worksheet\WorksheetPart;
 use App\Orders\Worksheet\WorksheetReader;
 use App\People\Models\Person;
 use Illuminate\Contracts\Console\Kernel;
@@ -27,16 +30,18 @@ use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\ChangeLine;
 
+require __DIR__ . '/Pages.php';
 require __DIR__ . '/merging.php';
 
 const PARENTS = 5_000;
 const ORDER = 'ECO-BENCH';
+const SHEET_ROWS = 20_000;
 
 ini_set('memory_limit', '3G');
 require dirname(__DIR__) . '/vendor/autoload.php';
 $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
-[, $lines, $json, $folder, $program] = $argv;
+[, $lines, $json, $folder, $program, $address] = $argv;
 // First, while nothing else fills the memory.
 $merging = merging($folder, $program);
 
@@ -121,19 +126,32 @@ $seen = array_fill_keys(array_map(static fn(array $one): string => $one['subject
 $strokes[] = app(EditWorksheet::class)->make($editor, ORDER, $others, $seen);
 $means = static fn() => app(ConsequenceReader::class)->read($under = $order(), app(JudgedOrders::class)->of($under));
 $means();
-[$typedMs] = once(
-    static fn() => app(EditStructure::class)->make($editor, ORDER, $typed['subject']->item, $typed['edit'], PHP_INT_MAX),
-);
+[$typedMs] = once(static fn() => app(EditStructure::class)->make($editor, ORDER, $typed['subject']->item, $typed['edit'], PHP_INT_MAX));
 [$consequencesMs, $consequences] = once($means);
 app(TurnWork::class)->undo($editor, NamedWork::of(ORDER, $typed['subject']->item, Subject::ENGINEERING));
 foreach (array_reverse($strokes) as $one) {
     app(TurnWork::class)->undoStroke($planner, ORDER, $one);
 }
 [$applyMs, $stroke] = once(static fn(): string => app(ReplaceComponent::class)->in($planner, ORDER, $ask, $chosen));
-[$worksheetMs, $worksheet] = once(static fn() => app(WorksheetReader::class)->of($editor, $order()));
-$replaced = count(array_filter($worksheet->rows, static fn($row): bool => $row->mark === 'replaced'));
+$read = static function (int $from) use ($editor, $order): WorksheetPage {
+    $of = $order();
+
+    return app(WorksheetReader::class)->of($editor, $of, WorksheetPart::from($of, $from));
+};
+$all = static function () use ($read): array {
+    for ($rows = [], $from = 0; $from !== null; $from = $part->next) {
+        $part = $read($from);
+        array_push($rows, ...$part->rows);
+    }
+
+    return $rows;
+};
+$read(0);
+[$openMs] = once(static fn() => $read(0));
+[$worksheetMs, $worksheet] = once($all);
+$replaced = count(array_filter($worksheet, static fn($row): bool => $row->mark === 'replaced'));
 [$undoMs] = once(static fn() => app(TurnWork::class)->undoStroke($planner, ORDER, $stroke));
-$left = count(app(WorksheetReader::class)->of($editor, $order())->rows);
+$left = count($all());
 
 // The same in SQL: the lines found, and as many edits written, without a question asked about any of them.
 $work = DB::scalar(
@@ -151,6 +169,35 @@ $work = DB::scalar(
 );
 DB::rollBack();
 
+/** An order with so many lines in all that it changes, without a person who edits it; to be deleted again. */
+$large = DB::transaction(static function (): ChangeOrder {
+    $order = ChangeOrder::query()->create([
+        'number' => 'ECO-BENCH-SHEET',
+        'title' => 'Bench',
+        'description' => '',
+        'priority' => 'normal',
+        'state' => 'revising',
+        'author_id' => DB::scalar('SELECT min(id) FROM people'),
+        'raised_at' => now(),
+    ]);
+    DB::statement(
+        "INSERT INTO change_order_items (order_id, item_id, outcome)
+        SELECT ?, item_id, 'revise' FROM (
+            SELECT c.item_id, sum(count(*)) OVER (ORDER BY c.item_id) AS so_far FROM contents c JOIN structure_lines l ON l.content_id = c.id
+            WHERE c.kind = 'engineering' AND c.status = 'released' GROUP BY c.item_id
+        ) a WHERE so_far <= ?",
+        [$order->id, SHEET_ROWS],
+    );
+
+    return $order;
+});
+try {
+    [$sheet] = (new Pages($address))->measure(['worksheet' => "/api/orders/{$large->number}/worksheet"]);
+} finally {
+    DB::table('change_order_items')->where('order_id', $large->id)->delete();
+    $large->delete();
+}
+
 $report = [
     'replacement' => [
         'parents' => (int) $component->parents,
@@ -161,7 +208,14 @@ $report = [
         'sql_ms' => round($sqlMs, 1),
         'equal' => $written === count($page->rows) && $replaced === count($chosen),
     ],
-    'worksheet' => ['rows' => count($worksheet->rows), 'ms' => round($worksheetMs, 1), 'equal' => $left === count($worksheet->rows)],
+    'worksheet' => [
+        'rows' => count($worksheet),
+        'opens_ms' => round($openMs, 1),
+        'ms' => round($worksheetMs, 1),
+        'equal' => $left === count($worksheet),
+        'page_ms' => $sheet['ms'],
+        'empty_route_ms' => $sheet['empty_route_ms'],
+    ],
     'consequences' => [
         'edits' => $consequences->lines,
         'parents' => count($parents),
@@ -187,7 +241,16 @@ printf(
     $one['apply_ms'] / $one['sql_ms'],
     $one['equal'] ? 'yes' : 'NO',
 );
-printf("worksheet        %s rows: %.0f ms\n", number_format($report['worksheet']['rows']), $report['worksheet']['ms']);
+printf(
+    "worksheet        %s rows: there after %.0f ms, all of it after %.0f ms; of %s rows over HTTP %.1f ms, empty route %.1f ms, %.1f×\n",
+    number_format($report['worksheet']['rows']),
+    $report['worksheet']['opens_ms'],
+    $report['worksheet']['ms'],
+    number_format(SHEET_ROWS),
+    $report['worksheet']['page_ms'],
+    $report['worksheet']['empty_route_ms'],
+    $report['worksheet']['page_ms'] / $report['worksheet']['empty_route_ms'],
+);
 printf(
     "consequences     %d edits in %d parents, %d products: %.0f ms, after %.0f ms in which the last was saved\n",
     $report['consequences']['edits'],

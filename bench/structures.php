@@ -23,14 +23,6 @@ $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 [, $lines, $json, $folder, $program, $address] = $argv;
 
-/** @param  list<float>  $times */
-function median(array $times): float
-{
-    sort($times);
-
-    return $times[intdiv(count($times), 2)];
-}
-
 function say(string $words): void
 {
     fwrite(STDERR, $words . "\n");

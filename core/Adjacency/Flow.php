@@ -99,7 +99,10 @@ final class Flow
             $flow->from += $flow->longest;
             $flow->made += array_fill(0, $adjacency->size, false);
             $all = array_keys($starts);
-            foreach ($down ? TopologicalOrder::below($adjacency, $all, $day) : TopologicalOrder::above($adjacency, $all, $day) as $position) {
+            foreach (
+                $down ? TopologicalOrder::below($adjacency, $all, $day) : TopologicalOrder::above($adjacency, $all, $day)
+                as $position
+            ) {
                 $flow->walk([$position => $down ? $adjacency->downOf($position) : $adjacency->upOf($position)]);
             }
 

@@ -13,10 +13,16 @@ it('adds what several items make dearer or cheaper in all that is above them', f
     // 1 pump, 2 head, 3 clip, 4 spring, 5 label: two heads in a pump, four clips and a spring in a head, a label in the pump alone.
     $web = Web::of([[1, 2, 2], [2, 3, 4], [2, 4, 1], [1, 5, 1]]);
     $above = AmountsAbove::of($web, [3 => 1_000, 4 => -2_000], 100);
-    expect($above->amounts)->toEqual([3 => 1_000, 4 => -2_000, 2 => 2_000, 1 => 4_000])->and($above->above)->toEqualCanonicalizing([1, 2]);
+    expect($above->amounts)
+        ->toEqual([3 => 1_000, 4 => -2_000, 2 => 2_000, 1 => 4_000])
+        ->and($above->above)
+        ->toEqualCanonicalizing([1, 2]);
     // What changes and has another in it that changes: both count.
     $both = AmountsAbove::of($web, [2 => 500, 3 => 1_000], 100);
-    expect($both->amounts)->toEqual([2 => 4_500, 3 => 1_000, 1 => 9_000])->and($both->above)->toEqualCanonicalizing([1, 2]);
+    expect($both->amounts)
+        ->toEqual([2 => 4_500, 3 => 1_000, 1 => 9_000])
+        ->and($both->above)
+        ->toEqualCanonicalizing([1, 2]);
 });
 
 it('rounds once, however small the shares on the way', function (): void {
@@ -40,7 +46,10 @@ it('counts what uses one revision of an item, and a revision only while somethin
     // 5 stands for a revision of 4; 6 for one of 3 that nothing uses.
     $web = Web::of([[1, 3, 2], [2, 5, 3], [3, 4, 1], [6, 4, 1]]);
     $above = AmountsAbove::of($web, [4 => 10], 100, [4 => [5]], [5, 6]);
-    expect($above->amounts)->toEqual([4 => 10, 3 => 10, 2 => 30, 1 => 20])->and($above->above)->toEqualCanonicalizing([1, 2, 3]);
+    expect($above->amounts)
+        ->toEqual([4 => 10, 3 => 10, 2 => 30, 1 => 20])
+        ->and($above->above)
+        ->toEqualCanonicalizing([1, 2, 3]);
 });
 
 it('tells what contains itself, and what becomes too large', function (): void {

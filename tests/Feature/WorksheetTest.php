@@ -30,10 +30,7 @@ beforeEach(function (): void {
             'version' => $this->world->version($this->order),
         ])
         ->assertOk();
-    $this->page = fn(string $by = 'jonas'): array => $this->world
-        ->only($by, 'GET', "/orders/{$this->order}/worksheet")
-        ->assertOk()
-        ->json();
+    $this->page = fn(string $by = 'jonas'): array => $this->world->worksheet($by, $this->order);
     $this->edit = function (array $edits, string $by = 'jonas', ?array $page = null): TestResponse {
         $page ??= ($this->page)();
 
@@ -71,6 +68,51 @@ it('has all lines of all subjects, engineering and plants', function (): void {
         ->toBe('Screw')
         ->and(($this->page)('helen')['may_edit'])
         ->toBeFalse();
+});
+
+it('comes in parts, items whole and in their order, and is read of single items as well', function (): void {
+    $ask = fn(string $query): TestResponse => $this->world->only('jonas', 'GET', "/orders/{$this->order}/worksheet{$query}");
+    $first = $ask('')->assertOk();
+    $next = $first->json('next');
+    $rest = $ask("?from={$next}")
+        ->assertOk()
+        ->assertJsonPath('next', null);
+    $items = static fn(TestResponse $of): array => array_values(array_unique(array_column($of->json('subjects'), 'item')));
+    expect(count($items($first)))
+        ->toBeGreaterThan(20)
+        ->toBeLessThan(31)
+        ->and([...$items($first), ...$items($rest)])
+        ->toBe(['200-0010', ...$this->parents])
+        ->and($first->json('items_in_all'))
+        ->toBe(DB::table('change_order_items')->count())
+        // Each part names all that stands in it.
+        ->and(
+            array_diff(array_column(array_column($rest->json('rows'), 'line'), 'component'), array_column($rest->json('items'), 'number')),
+        )
+        ->toBe([]);
+    $some = $ask("?items={$this->parents[35]},{$this->parents[2]}")
+        ->assertOk()
+        ->assertJsonPath('next', null);
+    expect($items($some))
+        ->toBe([$this->parents[2], $this->parents[35]])
+        ->and($some->json('rows'))
+        ->toHaveCount(2);
+    $ask('?items=600-9999')->assertOk()->assertJsonPath('rows', []);
+    $ask('?from=x')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['from']]);
+});
+
+it('says at which items something was undone', function (): void {
+    $rows = array_slice(($this->of)('600-0014'), 4, 3);
+    ($this->edit)(array_map(static fn(array $row): array => ['row' => $row, 'fields' => ['quantity' => '9']], $rows))->assertOk();
+    $items = array_map(fn(array $row): string => ($this->page)()['subjects'][$row['subject']]['item'], $rows);
+    foreach (['undo', 'redo'] as $turn) {
+        $this->world
+            ->only('jonas', 'POST', "/orders/{$this->order}/{$turn}")
+            ->assertOk()
+            ->assertJsonPath('items', $items);
+    }
 });
 
 it('edits forty parents in one act and one undo, and says who did it', function (): void {

@@ -41,7 +41,7 @@ final readonly class BuiltTable
         $ids = [$item->id];
         if ($allLevels) {
             $index = StructureIndex::open(new StructureView(StructureKind::Manufacturing, $plant));
-            $below = TopologicalOrder::below($index->adjacency, $index->positions->of($item->id), $day->number());
+            $below = TopologicalOrder::below($index->adjacency, [$index->positions->of($item->id)], $day->number());
             $ids = array_values(array_unique(array_map($index->positions->item(...), $below)));
         }
         foreach (array_chunk($ids, self::AT_ONCE) as $some) {

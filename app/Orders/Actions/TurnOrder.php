@@ -17,22 +17,26 @@ final readonly class TurnOrder
 {
     public function __construct(private TurnWork $turn, private Ledger $ledger) {}
 
-    public function undo(Person $by, string $number): void
+    /** @return list<string> numbers of the items that it was done to */
+    public function undo(Person $by, string $number): array
     {
-        $this->ledger->together(function () use ($by, $number): void {
+        return $this->ledger->together(function () use ($by, $number): array {
             $last =
                 self::edits($number)->whereNull('withdrawn_at')->orderByDesc('id')->first() ??
                 throw Refusal::at('edits', 'There is nothing to undo.');
-            $this->turn->undo($by, self::named($number, $last));
+
+            return $this->turn->undo($by, self::named($number, $last));
         });
     }
 
-    public function redo(Person $by, string $number): void
+    /** @return list<string> numbers of the items that it was done to */
+    public function redo(Person $by, string $number): array
     {
-        $this->ledger->together(function () use ($by, $number): void {
+        return $this->ledger->together(function () use ($by, $number): array {
             $undone = self::edits($number)->whereNotNull('withdrawn_at')->whereNull('discarded_at');
             $next = $undone->orderByDesc('withdrawn_at')->orderBy('id')->first() ?? throw Refusal::at('edits', 'There is nothing to redo.');
-            $this->turn->redo($by, self::named($number, $next));
+
+            return $this->turn->redo($by, self::named($number, $next));
         });
     }
 

@@ -33,35 +33,37 @@ final readonly class TurnWork
         private Ledger $ledger,
     ) {}
 
-    public function undo(Person $by, NamedWork $named): void
+    /** @return list<string> numbers of the items that it was done to */
+    public function undo(Person $by, NamedWork $named): array
     {
-        $this->ledger->together(function () use ($by, $named): void {
+        return $this->ledger->together(function () use ($by, $named): array {
             $work = $this->editors->of($named->kind)->hold($by, $named, null);
             $last = $work->holding()->last() ?? throw Refusal::at('edits', 'There is nothing to undo.');
             if ($last->stroke !== null) {
-                $this->strokes->back($by, $named->order, $last->stroke);
-
-                return;
+                return $this->strokes->back($by, $named->order, $last->stroke);
             }
             $some = TurnStroke::together($work->holding(), $last);
             self::set($some, CarbonImmutable::now());
             event(new EditUndone($by->login, $named->order, (string) $work->subject(), $last->number, $this->inWords($work, $some)));
+
+            return [$named->item];
         });
     }
 
-    public function redo(Person $by, NamedWork $named): void
+    /** @return list<string> numbers of the items that it was done to */
+    public function redo(Person $by, NamedWork $named): array
     {
-        $this->ledger->together(function () use ($by, $named): void {
+        return $this->ledger->together(function () use ($by, $named): array {
             $work = $this->editors->of($named->kind)->hold($by, $named, null);
             $first = $work->undone()->first() ?? throw Refusal::at('edits', 'There is nothing to redo.');
             if ($first->stroke !== null) {
-                $this->strokes->again($by, $named->order, $first->stroke);
-
-                return;
+                return $this->strokes->again($by, $named->order, $first->stroke);
             }
             $some = TurnStroke::together($work->undone(), $first);
             self::set($some, null);
             event(new EditRedone($by->login, $named->order, (string) $work->subject(), $first->number, $this->inWords($work, $some)));
+
+            return [$named->item];
         });
     }
 

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Orders\Http;
 
 use App\Http\Api\InPath;
+use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
-use App\Http\Done;
 use App\Orders\Actions\TurnOrder;
 use App\Orders\Data\StrokeDone;
+use App\Orders\Data\Turned;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Worksheet\Data\WorksheetPage;
 use App\Orders\Worksheet\EditWorksheet;
@@ -24,10 +25,12 @@ use OpenApi\Attributes as OA;
 final readonly class WorksheetController
 {
     #[OA\Get(path: '/api/orders/{number}/worksheet', operationId: 'worksheet', tags: ['changes'])]
-    #[InPath('number'), Ok(WorksheetPage::class), Refused]
-    public function show(string $number, #[CurrentUser] Person $person, WorksheetReader $reader): JsonResponse
+    #[InPath('number'), InQuery('from'), InQuery('items'), Ok(WorksheetPage::class), Refused]
+    public function show(string $number, WorksheetQuery $asked, #[CurrentUser] Person $person, WorksheetReader $reader): JsonResponse
     {
-        return new JsonResponse($reader->of($person, ChangeOrder::query()->where('number', $number)->firstOrFail()));
+        $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
+
+        return new JsonResponse($reader->of($person, $order, $asked->part($order)));
     }
 
     #[OA\Post(path: '/api/orders/{number}/worksheet', operationId: 'editWorksheet', tags: ['changes'])]
@@ -40,20 +43,16 @@ final readonly class WorksheetController
     }
 
     #[OA\Post(path: '/api/orders/{number}/undo', operationId: 'undoLast', tags: ['changes'])]
-    #[InPath('number'), Ok(Done::class), Refused]
+    #[InPath('number'), Ok(Turned::class), Refused]
     public function undo(string $number, #[CurrentUser] Person $person, TurnOrder $action): JsonResponse
     {
-        $action->undo($person, $number);
-
-        return new JsonResponse(ChangeOrder::done($number));
+        return new JsonResponse(Turned::of($number, $action->undo($person, $number)));
     }
 
     #[OA\Post(path: '/api/orders/{number}/redo', operationId: 'redoLast', tags: ['changes'])]
-    #[InPath('number'), Ok(Done::class), Refused]
+    #[InPath('number'), Ok(Turned::class), Refused]
     public function redo(string $number, #[CurrentUser] Person $person, TurnOrder $action): JsonResponse
     {
-        $action->redo($person, $number);
-
-        return new JsonResponse(ChangeOrder::done($number));
+        return new JsonResponse(Turned::of($number, $action->redo($person, $number)));
     }
 }

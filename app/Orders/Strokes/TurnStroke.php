@@ -18,19 +18,22 @@ use Orthotaxis\Core\Refusal;
 /** Takes back what was done to several subjects of an order at one stroke, at all of them or none, or does it again. The order is held. */
 final readonly class TurnStroke
 {
-    public function back(Person $by, string $order, string $stroke): void
+    /** @return list<string> numbers of the items that it was done to */
+    public function back(Person $by, string $order, string $stroke): array
     {
-        $this->turn($by, $order, $stroke, true);
+        return $this->turn($by, $order, $stroke, true);
     }
 
-    public function again(Person $by, string $order, string $stroke): void
+    /** @return list<string> numbers of the items that it was done to */
+    public function again(Person $by, string $order, string $stroke): array
     {
-        $this->turn($by, $order, $stroke, false);
+        return $this->turn($by, $order, $stroke, false);
     }
 
-    private function turn(Person $by, string $order, string $stroke, bool $back): void
+    /** @return list<string> */
+    private function turn(Person $by, string $order, string $stroke, bool $back): array
     {
-        $ids = [];
+        $ids = $items = [];
         $subjects = 0;
         foreach (self::works($order, $stroke) as $work) {
             $open = $back ? $work->holding() : $work->undone();
@@ -48,6 +51,7 @@ final readonly class TurnStroke
                 );
             }
             $subjects++;
+            $items[$work->row->item->number] = true;
             array_push($ids, ...self::together($open, $next)->pluck('id')->all());
         }
         EditRecord::query()
@@ -58,6 +62,8 @@ final readonly class TurnStroke
                 ? new StrokeUndone($by->login, $order, $stroke, subjects: $subjects, edits: count($ids))
                 : new StrokeRedone($by->login, $order, $stroke, subjects: $subjects, edits: count($ids)),
         );
+
+        return array_map(strval(...), array_keys($items));
     }
 
     /**

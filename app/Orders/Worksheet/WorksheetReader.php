@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Orders\Worksheet;
 
 use App\Orders\Models\ChangeOrder;
-use App\Orders\Models\EditRecord;
 use App\Orders\OrderPolicy;
 use App\Orders\Worksheet\Data\NamedComponent;
 use App\Orders\Worksheet\Data\WorksheetPage;
@@ -14,13 +13,25 @@ use App\Orders\Worksheet\Data\WorksheetSubject;
 use App\People\Models\Person;
 use Illuminate\Support\Facades\DB;
 
-/** Puts the lines of all subjects of an order into one table, each as it was and as it is to be. */
+/** Puts the lines of subjects of an order into one table, each as it was and as it is to be, a part at a time. */
 final readonly class WorksheetReader
 {
+    /** From the order to its edits by arrays, so that the way there does not depend on what the database believes to be many. */
+    private const TURNS = <<<'SQL'
+    WITH of AS MATERIALIZED (
+        SELECT ARRAY(SELECT id FROM works WHERE order_item_id = ANY (ARRAY(SELECT id FROM change_order_items WHERE order_id = ?))) AS works
+    )
+    SELECT
+        EXISTS (SELECT FROM edits e WHERE e.work_id = ANY (of.works) AND e.withdrawn_at IS NULL) AS undo,
+        EXISTS (SELECT FROM edits e WHERE e.work_id = ANY (of.works) AND e.withdrawn_at IS NOT NULL AND e.discarded_at IS NULL) AS redo
+    FROM of
+    SQL;
+
     public function __construct(private SubjectsOfOrder $subjects) {}
 
-    public function of(Person $by, ChangeOrder $order): WorksheetPage
+    public function of(Person $by, ChangeOrder $order, WorksheetPart $part): WorksheetPage
     {
+        $order->load(['items' => static fn($items) => $items->whereIntegerInRaw('id', $part->rows)]);
         $subjects = $this->subjects->of($order);
         $rows = $numbers = $shown = [];
         foreach ($subjects as $at => $subject) {
@@ -33,7 +44,7 @@ final readonly class WorksheetReader
             $numbers[$subject->named->item] = true;
             $shown[] = new WorksheetSubject($subject->named->item, $subject->named->work(), $subject->seen(), $subject->movedOn);
         }
-        $edits = EditRecord::query()->whereHas('work.row', static fn($row) => $row->where('order_id', $order->id));
+        $turns = DB::selectOne(self::TURNS, [$order->id]);
 
         return new WorksheetPage(
             order: $order->number,
@@ -41,11 +52,13 @@ final readonly class WorksheetReader
             state: $order->state->value,
             is_open: $order->state->isAhead(),
             may_edit: OrderPolicy::mayEdit($by, $order),
-            can_undo: $edits->clone()->whereNull('withdrawn_at')->exists(),
-            can_redo: $edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->exists(),
+            can_undo: $turns->undo,
+            can_redo: $turns->redo,
             subjects: $shown,
             items: self::named(array_map(strval(...), array_keys($numbers))),
             rows: $rows,
+            next: $part->next,
+            items_in_all: $part->items,
         );
     }
 

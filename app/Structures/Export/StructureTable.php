@@ -45,7 +45,7 @@ final readonly class StructureTable
         $nodes = [[$item->id, null]];
         if ($allLevels) {
             $index = StructureIndex::open($view);
-            $below = TopologicalOrder::below($index->adjacency, $index->positions->of($item->id), $day->number());
+            $below = TopologicalOrder::below($index->adjacency, [$index->positions->of($item->id)], $day->number());
             $nodes = array_map(
                 static fn(int $position): array => [$index->positions->item($position), $index->positions->revision($position)],
                 $below,

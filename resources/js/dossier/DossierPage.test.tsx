@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
 import { change, dossier, head, ledgerRow, onOrder, order, report, request, tube } from '../testing/make';
+import { noConsequences } from '../testing/noConsequences';
 import { Refused, server } from '../testing/server';
 import { address, mira, show, vera } from '../testing/show';
 import { DossierPage } from './DossierPage';
@@ -21,17 +22,7 @@ async function open(of: Schemas['Dossier'], as = coordinator) {
     .on('GET /api/exposure', { items: [], strangers: [] })
     .on('GET /api/requests/ECR-00096/questions', { grid: [], questions: [] })
     .on('GET /api/changes', [])
-    .on('GET /api/orders/ECO-00090/consequences', {
-      lines: 0,
-      items_above: [],
-      products: [],
-      built: [],
-      without_cost: [],
-      currency: 'EUR',
-      affected: [],
-      collisions: [],
-      checks: [],
-    })
+    .on('GET /api/orders/ECO-00090/consequences', noConsequences)
     .on('GET /api/dossiers/ECR-00096', of);
   const user = await show(<DossierPage />, { at: '/changes/ECR-00096', path: '/changes/:number', as });
   await screen.findByRole('navigation', { name: 'Steps' });

@@ -3896,6 +3896,12 @@ export interface components {
             /** @description by which it is undone */
             stroke: string;
         };
+        /** @description What every act answers, and the items at which something was undone or done again. */
+        Turned: {
+            number: string;
+            version: number;
+            items: string[];
+        };
         /** @description Something in a model that has no number yet. */
         ModelItem: {
             /** @description what the model calls it */
@@ -4241,7 +4247,7 @@ export interface components {
             title: string;
             unit: string;
         };
-        /** @description All lines of all subjects of an order. */
+        /** @description Lines of the subjects of an order: those of some of its items, one part after another. */
         WorksheetPage: {
             order: string;
             order_title: string;
@@ -4255,6 +4261,10 @@ export interface components {
             subjects: components["schemas"]["WorksheetSubject"][];
             items: components["schemas"]["NamedComponent"][];
             rows: components["schemas"]["WorksheetRow"][];
+            /** @description what to ask the next part from; null: there is none */
+            next: number | null;
+            /** @description how many items the order names in all */
+            items_in_all: number;
         };
         /** @description One line of the worksheet. There may be tens of thousands: what is the same before and after is told once. */
         WorksheetRow: {
@@ -9023,7 +9033,10 @@ export interface operations {
     };
     worksheet: {
         parameters: {
-            query?: never;
+            query?: {
+                from?: string;
+                items?: string;
+            };
             header?: never;
             path: {
                 number: string;
@@ -9104,7 +9117,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Done"];
+                    "application/json": components["schemas"]["Turned"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -9135,7 +9148,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Done"];
+                    "application/json": components["schemas"]["Turned"];
                 };
             };
             /** @description Refused; nothing was saved. */

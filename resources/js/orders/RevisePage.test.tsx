@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
 import { item, line, redline as aRedline, redlineRow as same, tube } from '../testing/make';
+import { noConsequences } from '../testing/noConsequences';
 import { Refused, server } from '../testing/server';
 import { address, show } from '../testing/show';
 import { RevisePage } from './RevisePage';
@@ -26,17 +27,7 @@ async function revise(more: Partial<Redline> = {}, at = '') {
   server
     .on('GET /api/favourites', [])
     .on(`GET ${BASE}/redline`, { ...redline, ...more })
-    .on('GET /api/orders/ECO-00090/consequences', {
-      lines: 1,
-      items_above: [],
-      products: [],
-      built: [],
-      without_cost: [],
-      currency: 'EUR',
-      affected: [],
-      collisions: [],
-      checks: [],
-    });
+    .on('GET /api/orders/ECO-00090/consequences', { ...noConsequences, lines: 1 });
   const user = await show(<RevisePage />, {
     at: `/orders/ECO-00090/revise/200-0010${at}`,
     path: '/orders/:number/revise/:item',

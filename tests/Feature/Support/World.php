@@ -265,6 +265,33 @@ final class World
     }
 
     /**
+     * All lines of an order, in however many parts they come.
+     *
+     * @return array<string, mixed>
+     */
+    public function worksheet(string $login, string $order): array
+    {
+        $all = null;
+        for ($from = 0; $from !== null; $from = $part['next']) {
+            $part = $this->only($login, 'GET', "/orders/{$order}/worksheet?from={$from}")
+                ->assertOk()
+                ->json();
+            foreach ($part['rows'] as &$row) {
+                $row['subject'] += count($all['subjects'] ?? []);
+            }
+            unset($row);
+            $all = [
+                ...$part,
+                'subjects' => [...$all['subjects'] ?? [], ...$part['subjects']],
+                'rows' => [...$all['rows'] ?? [], ...$part['rows']],
+                'items' => [...$all['items'] ?? [], ...$part['items']],
+            ];
+        }
+
+        return $all;
+    }
+
+    /**
      * Somebody sets a category as it is now, and looks at all of them.
      *
      * @param  array<string, mixed>  $rule

@@ -7,7 +7,7 @@ namespace App\Orders\Worksheet\Data;
 use App\Http\Api\ListOf;
 use OpenApi\Attributes as OA;
 
-/** All lines of all subjects of an order. */
+/** Lines of the subjects of an order: those of some of its items, one part after another. */
 #[OA\Schema]
 final readonly class WorksheetPage
 {
@@ -27,5 +27,7 @@ final readonly class WorksheetPage
         #[ListOf(WorksheetSubject::class)] public array $subjects,
         #[ListOf(NamedComponent::class)] public array $items,
         #[ListOf(WorksheetRow::class)] public array $rows,
+        #[OA\Property(description: 'what to ask the next part from; null: there is none', nullable: true)] public ?int $next,
+        #[OA\Property(description: 'how many items the order names in all')] public int $items_in_all,
     ) {}
 }

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api, told } from '../api';
 
 /** A change as a whole, and what an order changes. */
@@ -60,11 +60,20 @@ export const orders = {
       queryKey: ['orders', order, 'pulled', query],
       queryFn: () => told(api.GET('/api/orders/{number}/pulled-items', { params: { path: { number: order }, query } })),
     }),
-  /** All lines of all structures of an order. */
+  /** All lines of all structures of an order, the lines of some items after those of others. */
   worksheet: (order: string) =>
-    queryOptions({
+    infiniteQueryOptions({
       queryKey: ['orders', order, 'worksheet'],
-      queryFn: () => told(api.GET('/api/orders/{number}/worksheet', { params: { path: { number: order } } })),
+      queryFn: ({ pageParam, signal }) =>
+        told(
+          api.GET('/api/orders/{number}/worksheet', {
+            params: { path: { number: order }, query: { from: String(pageParam) } },
+            signal,
+          }),
+        ),
+      initialPageParam: 0,
+      getNextPageParam: (last) => last.next ?? undefined,
+      structuralSharing: false,
     }),
   /** What the edits of an order would be in siblings. */
   transfer: (order: string, to: string, into: string) =>

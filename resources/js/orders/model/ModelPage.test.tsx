@@ -2,6 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../../lib/api';
 import { line } from '../../testing/make';
+import { noConsequences } from '../../testing/noConsequences';
 import { Refused, server } from '../../testing/server';
 import { choose, mira, show } from '../../testing/show';
 import { ModelPage } from './ModelPage';
@@ -40,17 +41,7 @@ async function bring(first: Schemas['ModelOutcome'] | Refused) {
     .on('GET /api/categories', [{ code: 'pump', name: 'Pump' }])
     .on('GET /api/exposure', { items: [], strangers: [] })
     .on('GET /api/orders/ECO-00090/accountability', [])
-    .on('GET /api/orders/ECO-00090/consequences', {
-      lines: 0,
-      items_above: [],
-      products: [],
-      built: [],
-      without_cost: [],
-      currency: 'EUR',
-      affected: [],
-      collisions: [],
-      checks: [],
-    })
+    .on('GET /api/orders/ECO-00090/consequences', noConsequences)
     .on(MODEL, first);
   const user = await show(<ModelPage />, {
     at: '/orders/ECO-00090/model',

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../../lib/api';
 import { done } from '../../testing/done';
 import { dossier, item, line, order } from '../../testing/make';
+import { noConsequences } from '../../testing/noConsequences';
 import { Refused, server } from '../../testing/server';
 import { address, show } from '../../testing/show';
 import { ReplacePage } from './ReplacePage';
@@ -49,17 +50,7 @@ async function replace(shown: Schemas['ReplacementPage'] | Refused, query = 'old
     .on('GET /api/categories', [])
     .on('GET /api/exposure', { items: [], strangers: [] })
     .on('GET /api/dossiers/ECO-00090', dossier('revise', { order: order({ state: 'revising' }) }))
-    .on(`GET ${BASE}/consequences`, {
-      lines: 0,
-      items_above: [],
-      products: [],
-      built: [],
-      without_cost: [],
-      currency: 'EUR',
-      affected: [],
-      collisions: [],
-      checks: [],
-    })
+    .on(`GET ${BASE}/consequences`, noConsequences)
     .on(`GET ${BASE}/replacement`, shown);
   return show(<ReplacePage />, { at: `/orders/ECO-00090/replace?${query}`, path: '/orders/:number/replace' });
 }

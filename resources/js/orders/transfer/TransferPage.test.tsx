@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../../lib/api';
 import { done } from '../../testing/done';
 import { line } from '../../testing/make';
+import { noConsequences } from '../../testing/noConsequences';
 import { Refused, server } from '../../testing/server';
 import { address, show } from '../../testing/show';
 import { TransferPage } from './TransferPage';
@@ -38,17 +39,10 @@ const page = (more: Partial<Schemas['TransferPage']> = {}): Schemas['TransferPag
 });
 
 async function open(shown: Schemas['TransferPage'] | Refused, to = '') {
-  server.on('GET /api/favourites', []).on(`GET ${AT}`, shown).on('GET /api/orders/ECO-00090/consequences', {
-    lines: 0,
-    items_above: [],
-    products: [],
-    built: [],
-    without_cost: [],
-    currency: 'EUR',
-    affected: [],
-    collisions: [],
-    checks: [],
-  });
+  server
+    .on('GET /api/favourites', [])
+    .on(`GET ${AT}`, shown)
+    .on('GET /api/orders/ECO-00090/consequences', noConsequences);
   return show(<TransferPage />, {
     at: `/orders/ECO-00090/transfer${to === '' ? '' : `?to=${encodeURIComponent(to)}`}`,
     path: '/orders/:number/transfer',

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../../lib/api';
 import { done } from '../../testing/done';
 import { line } from '../../testing/make';
+import { noConsequences } from '../../testing/noConsequences';
 import { Refused, server } from '../../testing/server';
 import { address, choose, show } from '../../testing/show';
 import { WorksheetPage } from './WorksheetPage';
@@ -21,41 +22,35 @@ const row = (subject: number, find: number, component: string, more: Partial<Row
   ...more,
 });
 
-async function open(more: Partial<Schemas['WorksheetPage']> = {}, query = '') {
+const part = (more: Partial<Schemas['WorksheetPage']> = {}): Schemas['WorksheetPage'] => ({
+  order: 'ECO-00090',
+  order_title: 'Thicker tube',
+  state: 'revising',
+  is_open: true,
+  may_edit: true,
+  can_undo: true,
+  can_redo: false,
+  subjects: [
+    { item: '200-0010', work: 'engineering', seen: 3, moved_on: false },
+    { item: '200-0020', work: 'manufacturing:Weir', seen: 0, moved_on: false },
+  ],
+  items: [
+    { number: '200-0010', title: 'Pump head', unit: 'pc' },
+    { number: '200-0020', title: 'Motor', unit: 'pc' },
+    { number: '200-0042', title: 'Clamp', unit: 'pc' },
+    { number: '600-0014', title: 'Screw', unit: 'pc' },
+  ],
+  rows: [row(0, 10, '600-0014'), row(0, 20, '200-0042'), row(1, 10, '600-0014')],
+  next: null,
+  items_in_all: 2,
+  ...more,
+});
+
+async function open(answer: Parameters<typeof server.on>[1], query = '') {
   server
     .on('GET /api/favourites', [])
-    .on('GET /api/orders/ECO-00090/consequences', {
-      lines: 0,
-      items_above: [],
-      products: [],
-      built: [],
-      without_cost: [],
-      currency: 'EUR',
-      affected: [],
-      collisions: [],
-      checks: [],
-    })
-    .on(`GET ${SHEET}`, {
-      order: 'ECO-00090',
-      order_title: 'Thicker tube',
-      state: 'revising',
-      is_open: true,
-      may_edit: true,
-      can_undo: true,
-      can_redo: false,
-      subjects: [
-        { item: '200-0010', work: 'engineering', seen: 3, moved_on: false },
-        { item: '200-0020', work: 'manufacturing:Weir', seen: 0, moved_on: false },
-      ],
-      items: [
-        { number: '200-0010', title: 'Pump head', unit: 'pc' },
-        { number: '200-0020', title: 'Motor', unit: 'pc' },
-        { number: '200-0042', title: 'Clamp', unit: 'pc' },
-        { number: '600-0014', title: 'Screw', unit: 'pc' },
-      ],
-      rows: [row(0, 10, '600-0014'), row(0, 20, '200-0042'), row(1, 10, '600-0014')],
-      ...more,
-    } satisfies Schemas['WorksheetPage'])
+    .on('GET /api/orders/ECO-00090/consequences', noConsequences)
+    .on(`GET ${SHEET}`, answer)
     .on(`POST ${SHEET}`, { ...done('ECO-00090'), stroke: 'stroke-1' });
   const user = await show(<WorksheetPage />, {
     at: `/orders/ECO-00090/worksheet${query}`,
@@ -69,7 +64,7 @@ const bodies = () => server.asked(`POST ${SHEET}`).map((call) => call.body as Sc
 
 describe('the worksheet of an order', () => {
   it('edits a cell in its own structure, against what was seen of it', async () => {
-    const user = await open();
+    const user = await open(part());
     const cells = screen.getAllByRole('gridcell', { name: '2' });
     cells[2]?.focus();
     await user.keyboard('5{Enter}');
@@ -89,13 +84,15 @@ describe('the worksheet of an order', () => {
   });
 
   it('fills down what is marked, over structures, in one act', async () => {
-    const user = await open({
-      rows: [
-        row(0, 10, '600-0014', { line: line(10, '600-0014', { quantity: '7' }) }),
-        row(0, 20, '200-0042'),
-        row(1, 10, '600-0014'),
-      ],
-    });
+    const user = await open(
+      part({
+        rows: [
+          row(0, 10, '600-0014', { line: line(10, '600-0014', { quantity: '7' }) }),
+          row(0, 20, '200-0042'),
+          row(1, 10, '600-0014'),
+        ],
+      }),
+    );
     screen.getByRole('gridcell', { name: '7' }).focus();
     await user.keyboard('{Shift>}{ArrowDown}{ArrowDown}{/Shift}{Control>}d{/Control}');
     await waitFor(() => expect(bodies()).toHaveLength(1));
@@ -107,7 +104,7 @@ describe('the worksheet of an order', () => {
   });
 
   it('finds and replaces in the rows on screen only', async () => {
-    const user = await open({}, '?work=engineering');
+    const user = await open(part(), '?work=engineering');
     expect(screen.getByText('2 of 3 lines')).toBeTruthy();
     await user.keyboard('vf');
     await choose(user, 'In column', 'Quantity');
@@ -122,7 +119,7 @@ describe('the worksheet of an order', () => {
   });
 
   it('pastes a block; what goes beyond the last line is new in the structure of that one', async () => {
-    const user = await open();
+    const user = await open(part());
     const last = screen.getAllByRole('gridcell', { name: /600-0014/ })[1] ?? document.body;
     await user.click(last);
     fireEvent.paste(last, {
@@ -148,7 +145,7 @@ describe('the worksheet of an order', () => {
   });
 
   it('renumbers what is marked, and copies it to another structure', async () => {
-    const user = await open();
+    const user = await open(part());
     await user.click(screen.getByRole('button', { name: 'Renumber' }));
     screen.getAllByRole('gridcell', { name: '2' })[0]?.focus();
     await user.keyboard('{Shift>}{ArrowDown}{/Shift}');
@@ -169,7 +166,7 @@ describe('the worksheet of an order', () => {
   });
 
   it('adds a line between two of the structure one is in', async () => {
-    const user = await open();
+    const user = await open(part());
     screen.getAllByRole('gridcell', { name: '2' })[0]?.focus();
     await user.keyboard('{Insert}');
     expect(screen.getByText(/New line of/).textContent).toContain('200-0010');
@@ -177,8 +174,8 @@ describe('the worksheet of an order', () => {
   });
 
   it('is undone as one, and says what was refused at its row', async () => {
-    const user = await open();
-    server.on('POST /api/orders/ECO-00090/undo', done('ECO-00090'));
+    const user = await open(part());
+    server.on('POST /api/orders/ECO-00090/undo', { ...done('ECO-00090'), items: ['200-0010'] });
     await user.click(screen.getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(server.asked('POST /api/orders/ECO-00090/undo')).toHaveLength(1));
     server.on(`POST ${SHEET}`, new Refused(422, 'No.', { 'edits.0.quantity': ['0 is no quantity.'] }));
@@ -188,11 +185,52 @@ describe('the worksheet of an order', () => {
   });
 
   it('is read by whoever does not edit, and the address keeps what is looked at', async () => {
-    const user = await open({ may_edit: false });
+    const user = await open(part({ may_edit: false }));
     expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Undo' })).toBeNull();
     await user.type(screen.getByLabelText('Parent, component, notes'), 'motor');
     await waitFor(() => expect(address()).toContain('words=motor'));
     await waitFor(() => expect(screen.getByText('1 of 3 lines')).toBeTruthy());
+  });
+
+  it('is there with its first lines, reads the others meanwhile, and only then looks for something in all of them', async () => {
+    let come: () => void = () => undefined;
+    const waiting = new Promise<void>((done) => {
+      come = done;
+    });
+    await open(async ({ query }: { query: Record<string, string> }) => {
+      if (query.from === '0') return part({ next: 71, items_in_all: 3 });
+      await waiting;
+      return part({
+        subjects: [{ item: '200-0030', work: 'engineering', seen: 0, moved_on: false }],
+        rows: [row(0, 10, '600-0014')],
+        items_in_all: 3,
+      });
+    });
+    expect(screen.getByText('Reading lines… 2 of 3 items')).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: /Find and replace/ }).disabled).toBe(true);
+    come();
+    await waitFor(() => expect(screen.getByText('4 lines of 3 structures')).toBeTruthy());
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: /Find and replace/ }).disabled).toBe(false);
+    expect(server.asked(`GET ${SHEET}`).map(({ query }) => query.from)).toEqual(['0', '71']);
+  });
+
+  it('reads only the lines of what was edited anew', async () => {
+    const user = await open(({ query }: { query: Record<string, string> }) =>
+      query.items === '200-0020'
+        ? part({
+            subjects: [{ item: '200-0020', work: 'manufacturing:Weir', seen: 1, moved_on: false }],
+            rows: [row(0, 10, '600-0014', { line: line(10, '600-0014', { quantity: '5' }) })],
+          })
+        : part(),
+    );
+    screen.getAllByRole('gridcell', { name: '2' })[2]?.focus();
+    await user.keyboard('5{Enter}');
+    await screen.findByRole('gridcell', { name: '5' });
+    expect(server.asked(`GET ${SHEET}`).map(({ query }) => query)).toEqual([{ from: '0' }, { items: '200-0020' }]);
+    // The next edit is made against what is there now.
+    screen.getByRole('gridcell', { name: '5' }).focus();
+    await user.keyboard('6{Enter}');
+    await waitFor(() => expect(bodies()[1]?.seen).toEqual([{ item: '200-0020', work: 'manufacturing:Weir', seen: 1 }]));
   });
 });

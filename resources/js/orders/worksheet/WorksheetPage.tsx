@@ -1,8 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { count } from '../../lib/format';
-import { queries } from '../../lib/queries';
 import { useShortcut } from '../../lib/useShortcut';
 import { states } from '../../lib/words';
 import { Button } from '../../ui/Button';
@@ -27,21 +25,21 @@ import { FilterChoice } from './FilterChoice';
 import { FindReplace } from './FindReplace';
 import { SheetBack } from './SheetBack';
 import { MarkedTools, type Tool } from './MarkedTools';
-import { filtered, grouped, sheetRows, whereOf, type SheetRow, type Worksheet } from './sheetRows';
-import { useWorksheet } from './useWorksheet';
+import { filtered, grouped, whereOf, type SheetRow, type Worksheet } from './sheetRows';
+import { useLines, useWorksheet } from './useWorksheet';
 
 /** All lines of all structures of an order in one table. */
 export function WorksheetPage() {
   const { number = '' } = useParams();
-  const worksheet = useQuery(queries.worksheet(number));
-  return worksheet.data ? (
+  const { query, page } = useLines(number);
+  return page ? (
     <>
-      <WorksheetView page={worksheet.data} />
-      {worksheet.data.is_open && <ConsequenceStrip order={number} />}
+      <WorksheetView page={page} />
+      {page.is_open && <ConsequenceStrip order={number} />}
     </>
   ) : (
     <Page title="Worksheet" number={number}>
-      <Loading query={worksheet}>{() => null}</Loading>
+      <Loading query={query}>{() => null}</Loading>
     </Page>
   );
 }
@@ -65,7 +63,7 @@ function WorksheetView({ page }: { page: Worksheet }) {
     parent: params.get('parent') ?? '',
     modelled: params.get('modelled') ?? '',
   };
-  const all = useMemo(() => sheetRows(page), [page]);
+  const all = page.rows;
   const { words: wanted, work, parent, modelled } = filter;
   const rows = useMemo(
     () => grouped(filtered(all, page, { words: wanted, work, parent, modelled }), by),
@@ -84,7 +82,7 @@ function WorksheetView({ page }: { page: Worksheet }) {
     undo: page.can_undo ? () => turn.mutate('undo') : null,
     redo: page.can_redo ? () => turn.mutate('redo') : null,
   });
-  useShortcut('v f', () => toggle('find'), page.may_edit);
+  useShortcut('v f', () => toggle('find'), page.may_edit && !page.reading);
   const lead = useMemo(() => leadColumns(page), [page]);
   const works = [...new Set(page.subjects.map((subject) => subject.work))];
   const fields = works.some((one) => one !== 'engineering') ? plantFields : ofEngineering;
@@ -109,7 +107,7 @@ function WorksheetView({ page }: { page: Worksheet }) {
           <>
             <TurnButtons of={page} busy={turn.isPending} onTurn={(which) => turn.mutate(which)} />
             <Button onClick={add}>Add a line</Button>
-            <Button aria-pressed={open === 'find'} onClick={() => toggle('find')}>
+            <Button aria-pressed={open === 'find'} disabled={page.reading} onClick={() => toggle('find')}>
               Find and replace <kbd className="font-mono text-xs text-soft">v f</kbd>
             </Button>
             <Button aria-pressed={open === 'renumber'} onClick={() => toggle('renumber')}>
@@ -172,9 +170,11 @@ function WorksheetView({ page }: { page: Worksheet }) {
           />
         </span>
         <span role="status" className="text-sm text-soft">
-          {shown.length === all.length
-            ? `${count(all.length)} lines of ${count(page.subjects.length)} structures`
-            : `${count(shown.length)} of ${count(all.length)} lines`}
+          {page.reading
+            ? `Reading lines… ${count(new Set(page.subjects.map(({ item }) => item)).size)} of ${count(page.items_in_all)} items`
+            : shown.length === all.length
+              ? `${count(all.length)} lines of ${count(page.subjects.length)} structures`
+              : `${count(shown.length)} of ${count(all.length)} lines`}
         </span>
       </div>
       <div className="mb-2 space-y-2">

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { line } from '../../testing/make';
 import { copied, renumbered, replaced, subjectsOf } from './massEdits';
-import { filtered, grouped, sheetRows, type SheetRow, type Worksheet } from './sheetRows';
+import { filtered, grouped, renewed, together, type Part, type SheetRow } from './sheetRows';
 
 const row = (subject: number, find: number, component: string, more: Partial<SheetRow> = {}): SheetRow => {
   const of = line(find, component, { notes: 'cut to 0.5 m' });
@@ -74,7 +74,7 @@ describe('copying and moving', () => {
 });
 
 describe('the rows of a worksheet', () => {
-  const page: Worksheet = {
+  const part: Part = {
     order: 'ECO-00090',
     order_title: 'Thicker tube',
     state: 'revising',
@@ -120,17 +120,20 @@ describe('the rows of a worksheet', () => {
         edited_at: null,
       },
     ],
+    next: null,
+    items_in_all: 2,
   };
+  const page = together([part]);
+  const all = page.rows;
 
   it('read as before and after, what ends before what begins', () => {
-    const [gone, added, same] = sheetRows(page);
+    const [gone, added, same] = all;
     expect([gone?.before?.component, gone?.after]).toEqual(['600-0014', null]);
     expect([added?.before, added?.after?.component, added?.item?.title]).toEqual([null, '200-0040', 'Pump tube']);
     expect(same?.before).toBe(same?.after);
   });
 
   it('are narrowed down by words, structure and parent, and stand by component when asked', () => {
-    const all = sheetRows(page);
     const only = (more: Partial<Parameters<typeof filtered>[2]>) =>
       filtered(all, page, { words: '', work: '', parent: '', modelled: '', ...more }).length;
     expect([only({}), only({ words: 'screw' }), only({ words: 'PUMP tube' }), only({ work: 'engineering' })]).toEqual([
@@ -145,5 +148,40 @@ describe('the rows of a worksheet', () => {
       '600-0014',
       '600-0014',
     ]);
+  });
+
+  const motor: Part = {
+    ...part,
+    subjects: [{ item: '200-0020', work: 'engineering', seen: 2, moved_on: false }],
+    items: [{ number: '200-0020', title: 'Motor', unit: 'pc' }],
+    rows: part.rows.slice(2).map((row) => ({ ...row, subject: 0 })),
+  };
+
+  it('come in parts, and count their structures through all of them', () => {
+    const both = together([{ ...part, next: 7 }, motor]);
+    expect(both.subjects.map(({ item }) => item)).toEqual(['200-0010', '200-0010', '200-0020']);
+    expect(both.rows.map(({ subject }) => subject)).toEqual([0, 0, 1, 2]);
+    expect([together([{ ...part, next: 7 }]).reading, both.reading]).toEqual([true, false]);
+    // What was put together once stays what it is.
+    expect(together([part]).rows[0]).toBe(all[0]);
+  });
+
+  it('are renewed where somebody edited, and nowhere else', () => {
+    const now: Part = {
+      ...part,
+      can_undo: true,
+      rows: part.rows.filter(({ mark }) => mark !== 'removed').map((row) => ({ ...row, fields: ['notes'] })),
+    };
+    const next = renewed([motor, part], ['200-0010'], now);
+    expect(next?.map(({ subjects }) => subjects.length)).toEqual([1, 2]);
+    expect(next?.[1]?.rows.map(({ subject, fields }) => [subject, ...fields])).toEqual([
+      [0, 'notes'],
+      [1, 'notes'],
+    ]);
+    expect(next?.map(({ can_undo }) => can_undo)).toEqual([true, true]);
+    expect(next?.[0]?.rows).toBe(motor.rows);
+    // What is not changed any more goes; what was not there before is for a reading of all.
+    expect(renewed([part, motor], ['200-0020'], { ...motor, subjects: [], rows: [] })?.[1]?.subjects).toEqual([]);
+    expect(renewed([part], ['200-0020'], motor)).toBeUndefined();
   });
 });
