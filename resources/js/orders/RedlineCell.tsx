@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
 import { control } from '../ui/Input';
 import { ItemPicker } from '../ui/ItemPicker';
+import { mayBeCut } from './flatWidths';
 import { RedlineValue } from './RedlineValue';
 import { heads, values, type Field } from './redlineFields';
 import type { RedlineRow } from './useRedline';
@@ -11,7 +12,7 @@ interface Props {
   field: Field;
   /** All of it on one line, cut where it is too long. */
   flat?: boolean;
-  /** Pixels, where somebody has sized its column. */
+  /** Pixels of its column: where all of it is on one line, or somebody has sized it. */
   size?: number | undefined;
   place: string;
   current: boolean;
@@ -27,6 +28,14 @@ interface Props {
   onEdit: () => void;
   onCommit: (text: string, next: 'down' | 'right' | 'stay') => void;
   onCancel: () => void;
+}
+
+/** How many characters it says. */
+function lengthOf(row: RedlineRow, field: Field): number {
+  const { before, after } = values(row, field);
+  const titles = field === 'component' ? (row.item?.title.length ?? 0) + (row.was_item?.title.length ?? 0) : 0;
+  const drawn = field === 'notes' && row.after?.not_modelled ? ' not modelled'.length : 0;
+  return (before === after ? 0 : (before?.length ?? 0)) + (after?.length ?? 0) + titles + drawn;
 }
 
 /** One cell: the old value struck out beside the new one when they differ; a control while it is edited. */
@@ -48,6 +57,7 @@ export function RedlineCell(props: Props) {
   } = props;
   const { after } = values(row, field);
   const line = (row.after ?? row.before)?.find ?? 0;
+  const isCut = props.size !== undefined && (!flat || mayBeCut(lengthOf(row, field), props.size));
 
   return (
     <td
@@ -60,11 +70,11 @@ export function RedlineCell(props: Props) {
       onMouseDown={props.onPress}
       onKeyDown={onKey}
       onDoubleClick={onEdit}
-      style={props.size === undefined ? undefined : { maxWidth: props.size }}
+      style={props.size === undefined || flat ? undefined : { maxWidth: props.size }}
       className={clsx(
         'px-2 py-1 -outline-offset-2',
-        props.size !== undefined && !editing && 'truncate',
-        flat && !editing && 'max-w-64 truncate',
+        flat && !editing && 'whitespace-nowrap',
+        isCut && !editing && 'truncate',
         field === 'quantity' && 'text-right',
         marked && 'bg-accent-soft',
         invalid && 'bg-alarm-soft',

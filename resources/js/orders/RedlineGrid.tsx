@@ -1,18 +1,19 @@
 import clsx from 'clsx';
-import { Fragment, useMemo, useRef, type MouseEvent, type ReactNode } from 'react';
-import { moment } from '../lib/format';
+import { Fragment, useMemo, useRef, type ReactNode } from 'react';
 import { useWindow } from '../lib/useWindow';
 import type { Column } from '../ui/DataTable';
 import { ColumnMenu } from '../ui/table/ColumnMenu';
 import { HeadCell } from '../ui/table/HeadCell';
 import { useTableState } from '../ui/table/useTableState';
 import { TableExport } from '../ui/TableExport';
-import { Mark } from '../ui/Mark';
 import { Notice } from '../ui/Notice';
-import { RedlineCell } from './RedlineCell';
+import { flatWidth } from './flatWidths';
+import { RedlineLine } from './RedlineLine';
 import { RedlineProblem } from './RedlineProblem';
 import { gridColumns } from './redlineColumns';
 import { fields as ofEngineering, plantFields, type Field } from './redlineFields';
+import { useLineDrag, type DropLines } from './useLineDrag';
+import { useLineHandlers } from './useLineHandlers';
 import type { RedlineRow } from './useRedline';
 import { useRedlineGrid, type Editing } from './useRedlineGrid';
 
@@ -38,13 +39,16 @@ interface Props extends Editing {
   lead?: Column<RedlineRow>[];
   /** What can be done with the rows that are marked. */
   tools?: (marked: RedlineRow[]) => ReactNode;
+  /** Given, lines can be dragged to another place. */
+  drop?: DropLines;
   /** Told the row that one comes to. */
   onMarked?: (row: RedlineRow | null) => void;
 }
 
 /** Of more rows only those in sight are drawn, all of one height. */
 const MANY = 200;
-const ROW = 31;
+const ROW = 33;
+const MARKS = 32;
 
 /**
  * Before and after in one table, edited in place as in a spreadsheet: arrows move, with Shift they mark a block; Enter
@@ -63,6 +67,7 @@ export function RedlineGrid(props: Props) {
     lead,
     tools,
     onMarked,
+    drop,
     ...editing
   } = props;
   const { edit, several, mayEdit } = editing;
@@ -75,15 +80,55 @@ export function RedlineGrid(props: Props) {
     sortParam: `sort-${of}`,
     orderedBefore: true,
   });
-  const fields = state.columns.flatMap(({ id }) => plantFields.filter((field) => field === id));
+  const fields = useMemo(
+    () => state.columns.flatMap(({ id }) => plantFields.filter((field) => field === id)),
+    [state.columns],
+  );
   const { columnSizing } = state.table.getState();
   const rows = only ? all.filter((row) => row.mark !== 'unchanged') : all;
   const body = useRef<HTMLTableSectionElement>(null);
   const flat = of === 'worksheet' || (bands === undefined && rows.length > MANY);
   const { scroller, first, end, show } = useWindow(flat ? rows.length : 0, ROW);
+  const widths = state.columns.map(({ id }) => flatWidth(id, columnSizing));
   const [from, to] = flat ? [first, end] : [0, rows.length];
   const blank = (count: number) => count > 0 && <tr aria-hidden style={{ height: count * ROW }} />;
   const grid = useRedlineGrid(rows, fields, body, { ...editing, show: flat ? show : undefined });
+  const drag = useLineDrag(
+    (rowAt) => (grid.marked(rowAt) ? grid.block : null),
+    (done) => {
+      grid.setMisfit(typeof done === 'string' ? `Nothing was moved. ${done}` : null);
+      if (typeof done !== 'string') several.mutate(done);
+    },
+  );
+  const handlers = useLineHandlers({
+    onFocus: (row, rowAt, fieldAt) => {
+      grid.focused(rowAt, fieldAt);
+      onMarked?.(row);
+    },
+    onPress: (event, rowAt, fieldAt) => {
+      if (!event.shiftKey) return;
+      event.preventDefault();
+      grid.focus(rowAt, fieldAt, true);
+    },
+    onKey: grid.onKey,
+    onEdit: (row, fieldAt) => mayEdit && row.after !== null && grid.openCell(`${row.key} ${fieldAt}`),
+    onCommit: (row, text, next, rowAt, fieldAt) => {
+      const field = fields[fieldAt];
+      const [down, right] = [next === 'down' ? 1 : 0, next === 'right' ? 1 : 0];
+      if (field !== undefined)
+        void grid.commit(row, field, text, () => setTimeout(() => grid.focus(rowAt + down, fieldAt + right)));
+    },
+    onCancel: (rowAt, fieldAt) => {
+      grid.openCell(null);
+      edit.reset();
+      setTimeout(() => grid.focus(rowAt, fieldAt));
+    },
+    onRemove: (row) => grid.remove([row]),
+    onDrag: drag.onDrag,
+    onDragOver: drag.onDragOver,
+    onDrop: (event, row) => drop && drag.onDrop(event, row, drop),
+    onDragEnd: drag.onDragEnd,
+  });
 
   if (rows.length === 0 && bands === undefined) {
     return (
@@ -109,8 +154,17 @@ export function RedlineGrid(props: Props) {
           aria-multiselectable
           {...(flat && { 'aria-rowcount': rows.length + 1 })}
           data-takes-letters={mayEdit || undefined}
-          className="w-full border-collapse bg-sheet"
+          className={clsx('w-full border-collapse bg-sheet', flat && 'table-fixed')}
+          style={flat ? { minWidth: widths.reduce((sum, width) => sum + width, MARKS) } : undefined}
         >
+          {flat && (
+            <colgroup>
+              <col style={{ width: MARKS }} />
+              {state.columns.map(({ id }, at) => (
+                <col key={id} style={{ width: widths[at] }} />
+              ))}
+            </colgroup>
+          )}
           <thead>
             <tr className="sticky top-0 z-10 bg-sheet text-left text-sm text-soft shadow-[inset_0_-1px_var(--rule-strong)]">
               <th className="w-8 py-1 pl-2">
@@ -128,87 +182,25 @@ export function RedlineGrid(props: Props) {
               return (
                 <Fragment key={row.key}>
                   {bands?.before(row, rows[rowAt - 1], state.columns.length + 1)}
-                  <tr
-                    className={clsx('group border-b border-rule align-baseline', `mark-${row.mark}`)}
-                    {...(flat && { 'aria-rowindex': rowAt + 2, style: { height: ROW } })}
-                  >
-                    <td className="py-1 pl-2">
-                      <Mark value={row.mark} />
-                    </td>
-                    {state.columns.map((column) => {
-                      const { id } = column;
-                      if (lead?.includes(column)) {
-                        return (
-                          <td
-                            key={id}
-                            className={clsx('px-2 py-1', flat && 'max-w-48 truncate')}
-                            {...(flat && { title: column.text(row) })}
-                          >
-                            {column.cell(row)}
-                          </td>
-                        );
-                      }
-                      const fieldAt = fields.findIndex((one) => one === id);
-                      const field = fields[fieldAt];
-                      return field === undefined ? (
-                        <td
-                          key={id}
-                          className="px-2 py-1 text-sm whitespace-nowrap text-soft"
-                          title={moment(row.edited_at)}
-                        >
-                          {row.edited_by}
-                          {mayEdit && row.after !== null && (
-                            <button
-                              type="button"
-                              tabIndex={-1}
-                              aria-label={`Remove line ${row.after.find}`}
-                              className="target invisible ml-2 text-alarm group-focus-within:visible group-hover:visible hover:underline"
-                              onClick={() => grid.remove([row])}
-                            >
-                              Remove
-                            </button>
-                          )}
-                        </td>
-                      ) : (
-                        <RedlineCell
-                          key={field}
-                          flat={flat}
-                          size={columnSizing[field]}
-                          row={row}
-                          field={field}
-                          place={`${rowAt}-${fieldAt}`}
-                          current={grid.at.row === rowAt && grid.at.field === fieldAt}
-                          marked={grid.marked(rowAt, fieldAt)}
-                          editing={grid.editing === `${row.key} ${fieldAt}`}
-                          begun={grid.begun}
-                          invalid={grid.touched === row.key && edit.error?.at(field) !== undefined}
-                          onFocus={() => {
-                            grid.focused(rowAt, fieldAt);
-                            onMarked?.(row);
-                          }}
-                          onPress={(event: MouseEvent) => {
-                            if (!event.shiftKey) return;
-                            event.preventDefault();
-                            grid.focus(rowAt, fieldAt, true);
-                          }}
-                          onKey={(event) => grid.onKey(event, row, rowAt, fieldAt)}
-                          onEdit={() => mayEdit && row.after !== null && grid.openCell(`${row.key} ${fieldAt}`)}
-                          onCommit={(text, next) =>
-                            void grid.commit(row, field, text, () =>
-                              setTimeout(() =>
-                                grid.focus(rowAt + (next === 'down' ? 1 : 0), fieldAt + (next === 'right' ? 1 : 0)),
-                              ),
-                            )
-                          }
-                          onCancel={() => {
-                            grid.openCell(null);
-                            edit.reset();
-                            setTimeout(() => grid.focus(rowAt, fieldAt));
-                          }}
-                        />
-                      );
-                    })}
-                  </tr>
+                  <RedlineLine
+                    row={row}
+                    rowAt={rowAt}
+                    columns={state.columns}
+                    lead={lead}
+                    fields={fields}
+                    sizes={columnSizing}
+                    height={flat ? ROW : null}
+                    mayEdit={mayEdit}
+                    moves={mayEdit && drop !== undefined && row.after !== null}
+                    drop={drag.over?.row === rowAt ? drag.over.side : null}
+                    current={grid.at.row === rowAt ? grid.at.field : null}
+                    markedFrom={grid.marked(rowAt)?.[0] ?? 0}
+                    markedTo={grid.marked(rowAt)?.[1] ?? -1}
+                    editing={grid.editing(row)}
+                    begun={grid.editing(row) === null ? null : grid.begun}
+                    invalid={grid.touched === row.key ? (fields.find((one) => edit.error?.at(one)) ?? null) : null}
+                    handlers={handlers}
+                  />
                   {grid.touched === row.key && edit.error && (
                     <tr>
                       <td colSpan={state.columns.length + 1}>

@@ -11,7 +11,7 @@ import { Page } from '../ui/Page';
 import { AddLine } from './AddLine';
 import { ConsequenceStrip } from './ConsequenceStrip';
 import { DifferenceTotals } from './DifferenceTotals';
-import { reordered } from './reordered';
+import { dropped, reordered } from './reordered';
 import { RedlineGrid } from './RedlineGrid';
 import { useRedline, type Redline } from './useRedline';
 import { useRedlineView } from './useRedlineView';
@@ -112,6 +112,7 @@ function ReviseView({ redline }: { redline: Redline }) {
         wide={wide}
         onAdd={() => setAdding(true)}
         reorder={(marked, by) => reordered(marked, redline.rows, by)}
+        drop={(lines, onto, side) => dropped(lines, redline.rows, onto, side)}
       />
       {adding && <AddLine rows={redline.rows} edit={edit} onDone={() => setAdding(false)} />}
       <Iterations

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { line, redlineRow } from '../testing/make';
 import { item } from '../testing/make';
-import { reordered } from './reordered';
+import { dropped, reordered } from './reordered';
 
 const rows = [10, 20, 30, 40].map((find) => {
   const after = line(find, `600-${find}`, { key: `line ${find}` });
@@ -23,5 +23,28 @@ describe('lines moved up and down', () => {
     expect(reordered([a, c], rows, 1)).toContain('below each other');
     const close = rows.map((row, index) => ({ ...row, after: row.after && { ...row.after, find: index + 1 } }));
     expect(reordered([close[1] as typeof a], close, -1)).toContain('renumber');
+  });
+});
+
+describe('lines dragged elsewhere', () => {
+  it('get find numbers between those where they are dropped, and nothing else does', () => {
+    expect(dropped([d], rows, b, 'above')).toEqual([{ operation: 'change', line: 'line 40', fields: { find: '15' } }]);
+    expect(dropped([a, b], rows, d, 'below')).toEqual([
+      { operation: 'change', line: 'line 10', fields: { find: '50' } },
+      { operation: 'change', line: 'line 20', fields: { find: '60' } },
+    ]);
+    expect(dropped([d, c], rows, a, 'above')).toEqual([
+      { operation: 'change', line: 'line 30', fields: { find: '3' } },
+      { operation: 'change', line: 'line 40', fields: { find: '6' } },
+    ]);
+  });
+
+  it('say why they cannot be there', () => {
+    const close = rows.map((row, index) => ({ ...row, after: row.after && { ...row.after, find: index + 1 } }));
+    expect(dropped([close[3] as typeof a], close, close[0] as typeof a, 'below')).toContain(
+      'no room for 1 between 1 and 2',
+    );
+    expect(dropped([a], [b, c], b, 'above')).toContain('within one structure');
+    expect(dropped([a], rows, { ...b, key: 'gone' }, 'above')).toContain('removed');
   });
 });

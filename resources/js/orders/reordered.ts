@@ -29,3 +29,32 @@ export function reordered(marked: RedlineRow[], own: RedlineRow[], by: -1 | 1): 
     ? `There is no find number between ${low} and ${high}: renumber the lines first.`
     : { operation: 'change', line: passed.key, fields: { find: String(find) } };
 }
+
+/**
+ * Lines put above or below another one: they get find numbers in between, in the order in which they stood; all others keep theirs.
+ *
+ * @param own all lines of the structure of that one, in any order
+ */
+export function dropped(
+  lines: RedlineRow[],
+  own: RedlineRow[],
+  onto: RedlineRow,
+  side: 'above' | 'below',
+): LineEdit[] | string {
+  const moving = new Set(lines.map(({ key }) => key));
+  const finds = own.flatMap((row) => (row.after === null ? [] : [{ key: row.key, find: row.after.find }]));
+  if (finds.filter(({ key }) => moving.has(key)).length < lines.length)
+    return 'Lines are dragged within one structure. To another one they are copied or moved.';
+  const staying = finds.filter(({ key }) => !moving.has(key)).sort((a, b) => a.find - b.find);
+  const here = staying.findIndex(({ key }) => key === onto.key);
+  if (here < 0) return 'A line that is removed is no place to put others.';
+  const at = side === 'above' ? here : here + 1;
+  const low = staying[at - 1]?.find ?? 0;
+  const high = staying[at]?.find ?? low + STEP * (lines.length + 1);
+  const step = Math.min(STEP, Math.floor((high - low) / (lines.length + 1)));
+  if (step === 0) return `There is no room for ${lines.length} between ${low} and ${high}: renumber the lines first.`;
+  return finds
+    .filter(({ key }) => moving.has(key))
+    .sort((a, b) => a.find - b.find)
+    .map(({ key }, place) => ({ operation: 'change', line: key, fields: { find: String(low + step * (place + 1)) } }));
+}

@@ -206,8 +206,13 @@ export function useRedlineGrid(
     /** The rows that are marked; the one that one is in, where none is. */
     block: rows.slice(top, bottom + 1),
     focused,
-    marked: (row: number, field: number) => isBlock && row >= top && row <= bottom && field >= left && field <= right,
-    editing,
+    /** The first and the last field that are marked in a row, where several cells are. */
+    marked: (row: number): [number, number] | null => (isBlock && row >= top && row <= bottom ? [left, right] : null),
+    /** The field that is open in a row. */
+    editing: (row: RedlineRow) =>
+      editing?.startsWith(`${row.key} `) ? Number(editing.slice(row.key.length + 1)) : null,
+    /** Says why something was not done. */
+    setMisfit,
     begun,
     misfit,
     touched,

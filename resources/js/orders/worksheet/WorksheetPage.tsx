@@ -14,7 +14,7 @@ import type { Column } from '../../ui/DataTable';
 import { AddLine } from '../AddLine';
 import { ConsequenceStrip } from '../ConsequenceStrip';
 import { DifferenceTotals } from '../DifferenceTotals';
-import { reordered } from '../reordered';
+import { dropped, reordered } from '../reordered';
 import { RedlineGrid } from '../RedlineGrid';
 import { fields as ofEngineering, plantFields } from '../redlineFields';
 import type { RedlineRow } from '../useRedline';
@@ -215,6 +215,10 @@ function WorksheetView({ page }: { page: Worksheet }) {
         wide={wide}
         onAdd={add}
         reorder={(marked, by) => reordered(marked, ofSubject((marked[0] as SheetRow | undefined)?.subject ?? -1), by)}
+        {...(by === 'parent' && {
+          drop: (lines: RedlineRow[], onto: RedlineRow, side: 'above' | 'below') =>
+            dropped(lines, ofSubject((onto as SheetRow).subject), onto, side),
+        })}
         lead={lead}
         onMarked={(row) => setMarked(row as SheetRow | null)}
         tools={(block) =>

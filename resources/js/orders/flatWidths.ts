@@ -1,0 +1,29 @@
+/**
+ * Pixels of the columns where lines are so many that only those in sight are drawn: fixed, so that nothing moves sideways while one
+ * scrolls, and the browser does not measure all rows for each one that comes.
+ */
+const WIDTHS: Record<string, number> = {
+  parent: 200,
+  structure: 104,
+  find: 60,
+  component: 260,
+  quantity: 92,
+  unit: 52,
+  operation: 92,
+  scrap: 76,
+  designators: 112,
+  notes: 144,
+  revision: 120,
+  by_product: 96,
+  first_day: 112,
+  last_day: 112,
+  edited: 128,
+};
+const OTHER = 120;
+const PADDING = 16;
+const CHARACTER = 8;
+
+export const flatWidth = (id: string, sizes: Record<string, number>) => sizes[id] ?? WIDTHS[id] ?? OTHER;
+
+/** Whether so many characters may be more than a column has room for. Cutting a text off costs the browser time for every cell. */
+export const mayBeCut = (characters: number, width: number) => characters * CHARACTER > width - PADDING;
