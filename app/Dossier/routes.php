@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use App\Dossier\Http\ChangeController;
+use App\Dossier\Http\OrderFromSheetController;
 use App\Dossier\Http\ProposalController;
 use App\Dossier\Http\RaiseOrderController;
 use App\Dossier\Http\ReferenceController;
 use App\Http\RouteId;
 use App\People\Ability;
+use App\Reading\ReadInWorker;
 use Illuminate\Support\Facades\Route;
 
 /* Changes as a whole. */
@@ -19,6 +21,13 @@ Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])-
 Route::post('/requests/{number}/proposal', [ProposalController::class, 'open'])->middleware(Ability::EditLines->gate());
 Route::delete('/requests/{number}/proposal', [ProposalController::class, 'drop'])->middleware(Ability::EditLines->gate());
 Route::post('/orders', [RaiseOrderController::class, 'raise'])->middleware(Ability::RaiseOrder->gate());
+Route::controller(OrderFromSheetController::class)
+    ->prefix('order-sheet')
+    ->group(static function (): void {
+        Route::get('/{format}', 'empty')->whereIn('format', ['csv', 'xlsx', 'json']);
+        Route::post('/', 'raise')->middleware([Ability::RaiseOrder->gate(), ReadInWorker::class]);
+        Route::get('/marked/{sheet}', 'marked')->whereUuid('sheet');
+    });
 Route::put('/orders/{number}/requests/{request}', [RaiseOrderController::class, 'add'])->middleware(Ability::PlanOrder->gate());
 Route::delete('/orders/{number}/requests/{request}', [RaiseOrderController::class, 'takeOut'])->middleware(Ability::PlanOrder->gate());
 Route::controller(ReferenceController::class)

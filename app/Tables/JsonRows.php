@@ -9,15 +9,24 @@ use Orthotaxis\Core\Refusal;
 /** The rows of a JSON file in one of our formats (docs/formats.md), as if they stood in a table: the first row names the columns. */
 final readonly class JsonRows
 {
-    private const FORMATS = ['orthotaxis-structure', 'orthotaxis-items', 'orthotaxis-manufacturing', 'orthotaxis-order-lines'];
+    private const FORMATS = [
+        'orthotaxis-structure',
+        'orthotaxis-items',
+        'orthotaxis-manufacturing',
+        'orthotaxis-order-lines',
+        'orthotaxis-new-order',
+    ];
 
     private const LARGEST = 20_000_000;
 
     /** What is written goes six deep; what goes deeper is something else, and is left before it fills the memory. */
     private const DEEPEST = 8;
 
-    /** @param  list<string>  $columns */
-    public function __construct(private string $path, private array $columns) {}
+    /**
+     * @param  list<string>  $columns
+     * @param  bool  $headed  whether what its member "head" says stands above the table
+     */
+    public function __construct(private string $path, private array $columns, private bool $headed = false) {}
 
     /**
      * @return \Generator<int, list<string>>
@@ -34,6 +43,9 @@ final readonly class JsonRows
             throw Refusal::at('file', 'This JSON is none of ' . implode(', ', self::FORMATS) . ' of version 1.');
         }
         $number = 1;
+        foreach ($this->headed && is_array($content->head['head'] ?? null) ? $content->head['head'] : [] as $name => $value) {
+            yield $number++ => [(string) $name, is_scalar($value) ? (string) $value : ''];
+        }
         yield $number++ => $this->columns;
         foreach (self::records($content) as $record) {
             yield $number++ => array_map(

@@ -17,14 +17,22 @@ final readonly class MarkedTable
      * @param  list<string>  $columns
      * @param  iterable<int, array<string, string>>  $rows  by number, as SheetReader gives them
      * @param  array<int, array<string, string>>  $reasons  by row and column
+     * @param  array<string, HeadCell>  $head  what stands above the table, by name
      * @return string where the marked one is
      */
-    public static function write(array $columns, iterable $rows, array $reasons): string
+    public static function write(array $columns, iterable $rows, array $reasons, array $head = []): string
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'orthotaxis-marked-');
         $writer = WriterEntityFactory::createXLSXWriter();
         $writer->openToFile($path);
         $bad = (new StyleBuilder())->setBackgroundColor(Color::rgb(255, 199, 190))->setFontBold()->build();
+        foreach ($head as $name => $cell) {
+            $said = TableFile::cell($cell->text);
+            $reason = $reasons[$cell->row][$name] ?? '';
+            $reason === '' || $said->setStyle($bad);
+            $writer->addRow(new Row([TableFile::cell($name), $said, TableFile::cell($reason)], null));
+        }
+        $head === [] || $writer->addRow(WriterEntityFactory::createRowFromArray(['']));
         $writer->addRow(
             WriterEntityFactory::createRowFromArray([...$columns, 'row', 'what is wrong'], (new StyleBuilder())->setFontBold()->build()),
         );

@@ -8,14 +8,14 @@ use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 use OpenSpout\Writer\XLSX\Writer;
 
 /**
- * Columns of a workbook that say one of a few: what they may say stands in a second sheet, and is offered in every cell (data validation of
+ * Cells of a workbook that say one of a few: what they may say stands in a second sheet, and is offered in every cell (data validation of
  * ISO/IEC 29500-1, 18.3.1.33). Another value may be written all the same: whoever reads the file back says at its cell what it cannot be.
  */
 final readonly class OfferedLists
 {
     private const SHEET = 'lists';
 
-    /** Rows for which they are offered: also for those that somebody adds below. */
+    /** Rows for which they are offered in a column: also for those that somebody adds below. */
     private const ROWS = 10_000;
 
     /** Writes the second sheet; the first is written already. */
@@ -36,14 +36,17 @@ final readonly class OfferedLists
     public static function offer(string $path, Table $table): void
     {
         $rules = '';
+        // Above the heads stand a row for each name and an empty one.
+        $first = $table->head === [] ? 2 : count($table->head) + 3;
         foreach (array_keys($table->lists) as $place => $head) {
+            $above = array_search($head, array_keys($table->head), true);
             $column = self::letters((int) array_search($head, $table->heads, true));
+            $cells = $above === false ? "{$column}{$first}:{$column}" . ($first + self::ROWS - 2) : 'B' . ($above + 1);
             $of = self::letters($place);
             $last = count($table->lists[$head]) + 1;
             $rules .=
                 '<dataValidation type="list" errorStyle="warning" allowBlank="1" showErrorMessage="1" sqref="' .
-                "{$column}2:{$column}" .
-                self::ROWS .
+                $cells .
                 '"><formula1>' .
                 self::SHEET .
                 "!\${$of}\$2:\${$of}\${$last}</formula1></dataValidation>";

@@ -21,6 +21,9 @@ final readonly class SheetReader
 
     private const MOST_COLUMNS = 200;
 
+    /** What MarkedTable adds: whoever puts a marked workbook right brings it as it is. */
+    private const OURS = ['row', 'what_is_wrong'];
+
     /**
      * @param  list<string>  $known  the columns there may be
      * @param  list<string>  $needed  those without which the file says nothing
@@ -35,15 +38,57 @@ final readonly class SheetReader
      */
     public function rows(): \Generator
     {
-        $columns = null;
-        $table = match (true) {
+        return $this->table($this->cells(false));
+    }
+
+    /**
+     * The same of a file that says something above its table: a name in the first cell of a row, and what it says beside it.
+     *
+     * @param  list<string>  $names  that may stand there
+     *
+     * @throws Refusal when the file cannot be read
+     */
+    public function headed(array $names): HeadedRows
+    {
+        $head = [];
+        $cells = $this->cells(true);
+        for (; $cells->valid(); $cells->next()) {
+            $name = self::name($cells->current()[0] ?? '');
+            if (!in_array($name, $names, true) && implode('', $cells->current()) !== '') {
+                break;
+            }
+            if ($name !== '') {
+                $text = self::plain($cells->current()[1] ?? '');
+                $fault = Readable::fault($text);
+                $fault === null || throw Refusal::at('file', "Row {$cells->key()}, {$name}: {$fault}");
+                $head[$name] = new HeadCell($cells->key(), $text);
+            }
+        }
+
+        return new HeadedRows($head, $this->table($cells));
+    }
+
+    /** @return \Generator<int, list<string>> */
+    private function cells(bool $headed): \Generator
+    {
+        return match (true) {
             $this->begins("PK\x03\x04") => $this->sheet(),
-            $this->begins('{') => (new JsonRows($this->path, $this->known))->rows(),
+            $this->begins('{') => (new JsonRows($this->path, $this->known, $headed))->rows(),
             $this->begins('ISO-10303-21;') => (new StepFileRows($this->path, in_array('title', $this->known, true)))->rows(),
             default => $this->csv(),
         };
+    }
+
+    /**
+     * @param  \Generator<int, list<string>>  $table  at the row that names the columns
+     * @return \Generator<int, array<string, string>>
+     */
+    private function table(\Generator $table): \Generator
+    {
+        $columns = null;
         $seen = 0;
-        foreach ($table as $number => $cells) {
+        for (; $table->valid(); $table->next()) {
+            [$number, $cells] = [$table->key(), $table->current()];
             if (++$seen > $this->most || count($cells) > self::MOST_COLUMNS) {
                 throw Refusal::at(
                     'file',
@@ -82,8 +127,8 @@ final readonly class SheetReader
     {
         $columns = [];
         foreach ($heads as $at => $head) {
-            $name = str_replace([' ', '-'], '_', strtolower(trim($head)));
-            if ($name === '') {
+            $name = self::name($head);
+            if ($name === '' || (in_array($name, self::OURS, true) && !in_array($name, $this->known, true))) {
                 continue;
             }
             if (!in_array($name, $this->known, true)) {
@@ -103,6 +148,11 @@ final readonly class SheetReader
         }
 
         return $columns;
+    }
+
+    private static function name(string $head): string
+    {
+        return str_replace([' ', '-'], '_', strtolower(trim($head)));
     }
 
     private function begins(string $sign): bool

@@ -61,6 +61,9 @@ final readonly class TableFile
         if ($file === false) {
             throw new \RuntimeException("Cannot write {$path}.");
         }
+        foreach (self::above($table) as $row) {
+            fputcsv($file, array_map(self::harmless(...), $row), ',', '"', '', "\r\n");
+        }
         fputcsv($file, $table->heads, ',', '"', '', "\r\n");
         foreach ($table->rows as $row) {
             fputcsv($file, array_map(self::harmless(...), $row), ',', '"', '', "\r\n");
@@ -72,7 +75,11 @@ final readonly class TableFile
     {
         $writer = WriterEntityFactory::createXLSXWriter();
         $writer->openToFile($path);
-        $writer->addRow(WriterEntityFactory::createRowFromArray($table->heads, (new StyleBuilder())->setFontBold()->build()));
+        $bold = (new StyleBuilder())->setFontBold()->build();
+        foreach (self::above($table) as [$name, $text]) {
+            $writer->addRow(new Row([new Cell($name, $bold), self::cell($text)], null));
+        }
+        $writer->addRow(WriterEntityFactory::createRowFromArray($table->heads, $bold));
         foreach ($table->rows as $row) {
             $writer->addRow(new Row(array_map(self::cell(...), $row), null));
         }
@@ -83,6 +90,17 @@ final readonly class TableFile
         if ($table->lists !== []) {
             OfferedLists::offer($path, $table);
         }
+    }
+
+    /** @return list<array{string, string}> what stands above the heads, and an empty row between */
+    private static function above(Table $table): array
+    {
+        $rows = [];
+        foreach ($table->head as $name => $text) {
+            $rows[] = [$name, $text];
+        }
+
+        return $rows === [] ? [] : [...$rows, ['', '']];
     }
 
     /** Text stays text: a number with leading zeros, or what looks like a formula, is never taken for something else. */

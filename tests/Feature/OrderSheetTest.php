@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Orders\Models\EditRecord;
+use App\Orders\Sheet\OrderHead;
+use App\Tables\HeadCell;
 use App\Tables\SheetReader;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -32,11 +34,15 @@ beforeEach(function (): void {
             'parent,structure,find,component,revision,quantity,unit,designators,notes,operation,scrap,not_modelled,phantom,by_product,first_day,last_day,line,sheet',
         );
 
-        return array_values(iterator_to_array((new SheetReader($path, $known, []))->rows()));
+        $file = (new SheetReader($path, $known, []))->headed(OrderHead::names());
+        $this->head = array_map(static fn(HeadCell $cell): string => $cell->text, $file->head);
+
+        return array_values(iterator_to_array($file->rows));
     };
-    $this->bring = function (array $rows, string $keep = 'yes', array $choices = [], string $by = 'jonas'): TestResponse {
+    $this->bring = function (array $rows, string $keep = 'yes', array $choices = [], string $by = 'jonas', array $head = []): TestResponse {
         $heads = array_keys($rows[0] ?? ['parent' => '']);
-        $lines = [implode(',', $heads)];
+        $lines = array_map(static fn(string $name, string $text): string => "{$name},\"{$text}\"", array_keys($head), $head);
+        array_push($lines, ...$head === [] ? [] : [','], ...[implode(',', $heads)]);
         foreach ($rows as $row) {
             $lines[] = implode(',', array_map(static fn(string $head): string => '"' . str_replace('"', '""', $row[$head]) . '"', $heads));
         }
@@ -65,7 +71,12 @@ it('changes nothing when it goes out and comes in again, as CSV and as XLSX', fu
 
 it('changes nothing as JSON either, and does what was changed in it', function (): void {
     $answer = $this->world->only('jonas', 'GET', "/orders/{$this->order}/worksheet/json")->assertOk();
-    expect($answer->json('format'))->toBe('orthotaxis-order-lines')->and($answer->json('rows'))->toHaveCount(25);
+    expect($answer->json('format'))
+        ->toBe('orthotaxis-order-lines')
+        ->and($answer->json('head.order'))
+        ->toBe($this->order)
+        ->and($answer->json('rows'))
+        ->toHaveCount(25);
     $bring = fn(array $content): TestResponse => $this->world->sends('jonas', "/orders/{$this->order}/sheet", [
         'file' => UploadedFile::fake()->createWithContent('lines.json', (string) json_encode($content)),
         'keep' => 'yes',
@@ -98,10 +109,10 @@ it('offers in a workbook what a column may say, and reads it in again', function
     }
     // Parents and kinds of structures, components that are there, units, and what is yes or nothing.
     expect($offered)
-        ->toHaveCount(7)
-        ->and($offered['A2:A10000'])
+        ->toHaveCount(10)
+        ->and($offered['A10:A10008'])
         ->toBe('lists!$A$2:$A$22')
-        ->and($offered['B2:B10000'])
+        ->and($offered['B10:B10008'])
         ->toBe('lists!$B$2:$B$3')
         ->and($lists)
         ->toContain('manufacturing:Weir')
@@ -209,4 +220,62 @@ it('refuses what is no sheet of the order, or has rows of nothing in it', functi
     ($this->bring)($rows, by: 'vera')->assertForbidden();
     ($this->bring)($rows, 'perhaps')->assertJsonStructure(['errors' => ['keep']]);
     expect(EditRecord::query()->count())->toBe(0);
+});
+
+it('says above its lines what the order is called and planned, and takes that in again', function (): void {
+    $rows = ($this->take)();
+    expect(array_keys($this->head))
+        ->toBe(['order', 'title', 'description', 'priority', 'effective', 'editor', 'signer'])
+        ->and($this->head['order'])
+        ->toBe($this->order)
+        ->and($this->head['editor'])
+        ->toBe('jonas');
+    $head = ['title' => 'Screws of the head', 'priority' => 'low', 'effective' => '2027-06-01'] + $this->head;
+    // Who edits does not plan: told at each cell, and nothing of it is done.
+    $refused = ($this->bring)($rows, head: $head)->assertOk()->assertJsonPath('done', false);
+    expect(array_column($refused->json('faults'), 'column'))->toBe(['title', 'priority', 'effective']);
+    // Who plans says nothing of lines.
+    $rows[0]['quantity'] = '0.75';
+    ($this->bring)($rows, by: 'mira', head: $head)
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['editor']]);
+    $rows[0]['quantity'] = '0.5';
+    $would = ($this->bring)($rows, 'no', by: 'mira', head: $head)->assertOk();
+    expect(array_column($would->json('changes'), 'fields'))->toContain(["priority {$this->head['priority']} → low"]);
+    $order = fn(): array => (array) DB::table('change_orders')
+        ->where('number', $this->order)
+        ->first(['title', 'priority', 'effective_on']);
+    expect($order()['title'])->not->toBe('Screws of the head');
+    ($this->bring)($rows, by: 'mira', head: $head)->assertOk()->assertJsonPath('done', true);
+    expect($order())->toBe(['title' => 'Screws of the head', 'priority' => 'low', 'effective_on' => '2027-06-01']);
+    // Taken away before that, a sheet that says the same agrees; another title is somebody's to choose.
+    ($this->bring)($rows, by: 'mira', head: $head)->assertJsonPath('changes', []);
+    $other = ($this->bring)($rows, by: 'mira', head: ['title' => 'Screws'] + $head)->assertJsonPath('done', false);
+    expect($other->json('conflicts.0'))->toMatchArray(['key' => 'head title', 'mine' => 'Screws', 'theirs' => 'Screws of the head']);
+    ($this->bring)($rows, choices: ['head title' => 'mine'], by: 'mira', head: ['title' => 'Screws'] + $head)->assertJsonPath('done', true);
+    expect($order()['title'])->toBe('Screws');
+});
+
+it('marks what its head cannot say, and refuses the head of another order', function (): void {
+    $rows = ($this->take)();
+    $bring = fn(array $head): array => array_map(
+        static fn(array $fault): string => "{$fault['row']} {$fault['column']}",
+        ($this->bring)($rows, by: 'mira', head: $head + $this->head)->assertOk()->json('faults'),
+    );
+    expect($bring(['title' => '', 'priority' => 'urgent', 'effective' => 'soon']))
+        ->toBe(['1 title', '2 priority', '3 effective'])
+        ->and($bring(['editor' => 'nobody']))
+        ->toBe(['1 editor'])
+        ->and($bring(['signer' => 'jonas']))
+        ->toBe(['1 signer'])
+        ->and($bring(['order' => 'ECO-99999']))
+        ->toBe(['1 order']);
+    $answer = ($this->bring)($rows, by: 'mira', head: ['priority' => 'urgent'] + $this->head);
+    $marked = $this->world->only('mira', 'GET', "/orders/{$this->order}/sheets/{$answer->json('marked')}/marked")->assertOk();
+    $path = (string) tempnam(sys_get_temp_dir(), 'marked');
+    file_put_contents($path, $marked->getContent());
+    // Put right, the marked workbook is brought as it is.
+    $file = (new SheetReader($path, array_keys($rows[0]), []))->headed(OrderHead::names());
+    expect($file->head['priority']->text)->toBe('urgent')->and(iterator_to_array($file->rows))->toHaveCount(count($rows));
+    unlink($path);
 });

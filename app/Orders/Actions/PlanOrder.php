@@ -15,44 +15,54 @@ use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\EffectiveDate;
 use Orthotaxis\Core\Refusal;
 
-/** Sets what the order is called, when it takes effect, who edits and who signs. */
+/** Sets what the order is called and about, how urgent it is, when it takes effect, who edits and who signs. */
 final readonly class PlanOrder
 {
     public function __construct(private OrderReader $orders, private Ledger $ledger) {}
 
-    /** @param  array{title?: string, effective_on?: ?string, editor?: ?string, signer?: ?string}  $fields people by sign-in name */
+    /**
+     * @param  array<string, ?string>  $fields  title, description, priority, effective_on, editor, signer; people by sign-in name
+     */
     public function plan(Person $by, string $number, array $fields, int $version): void
     {
         $this->ledger->together(function () use ($by, $number, $fields, $version): void {
             $order = ChangeOrder::hold($number);
             $order->mustBeAt($version);
-            self::mustBeOpen($order);
-            if (isset($fields['title'])) {
-                $order->title = $fields['title'];
-            }
-            if (array_key_exists('editor', $fields)) {
-                $order->editor_id = self::person('editor', $fields['editor'], Ability::ReviseStructure, 'may not revise structures');
-            }
-            if (array_key_exists('signer', $fields)) {
-                $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, 'may not sign orders');
-            }
-            if (array_key_exists('effective_on', $fields)) {
-                $order->effective_on =
-                    $fields['effective_on'] === null ? null : (string) Day::parse($fields['effective_on'], 'effective_on');
-            }
-            $core = $this->orders->toCore($order);
-            $fault =
-                array_key_exists('effective_on', $fields) && $core->effectiveOn !== null ? EffectiveDate::fault($core, Today::day()) : null;
-            if ($fault !== null) {
-                throw Refusal::at('effective_on', $fault);
-            }
-            if ($core->signer !== null && in_array($core->signer, $core->proposers(), true)) {
-                throw Refusal::at('signer', 'The originator or an editor cannot sign. Name another person.');
-            }
-            $order->version++;
-            $order->save();
-            event(new OrderPlanned($by->login, $number, $fields));
+            $this->change($by, $order, $fields);
         });
+    }
+
+    /**
+     * @param  ChangeOrder  $order  held
+     * @param  array<string, ?string>  $fields
+     *
+     * @throws Refusal at the field that cannot be so
+     */
+    public function change(Person $by, ChangeOrder $order, array $fields): void
+    {
+        self::mustBeOpen($order);
+        $order->fill(array_intersect_key($fields, ['title' => true, 'description' => true, 'priority' => true]));
+        if (array_key_exists('editor', $fields)) {
+            $order->editor_id = self::person('editor', $fields['editor'], Ability::ReviseStructure, 'may not revise structures');
+        }
+        if (array_key_exists('signer', $fields)) {
+            $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, 'may not sign orders');
+        }
+        if (array_key_exists('effective_on', $fields)) {
+            $order->effective_on = $fields['effective_on'] === null ? null : (string) Day::parse($fields['effective_on'], 'effective_on');
+        }
+        $core = $this->orders->toCore($order);
+        $fault =
+            array_key_exists('effective_on', $fields) && $core->effectiveOn !== null ? EffectiveDate::fault($core, Today::day()) : null;
+        if ($fault !== null) {
+            throw Refusal::at('effective_on', $fault);
+        }
+        if ($core->signer !== null && in_array($core->signer, $core->proposers(), true)) {
+            throw Refusal::at('signer', 'The originator or an editor cannot sign. Name another person.');
+        }
+        $order->version++;
+        $order->save();
+        event(new OrderPlanned($by->login, $order->number, $fields));
     }
 
     public static function mustBeOpen(ChangeOrder $order): void

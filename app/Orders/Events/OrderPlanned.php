@@ -11,7 +11,7 @@ final readonly class OrderPlanned extends Deed
 {
     public const NAME = 'order.planned';
 
-    /** @param  array{title?: string, effective_on?: ?string, editor?: ?string, signer?: ?string}  $fields */
+    /** @param  array<string, ?string>  $fields  what was set, by its name */
     public function __construct(string $by, string $of, public array $fields)
     {
         parent::__construct($by, $of);

@@ -29,9 +29,7 @@ final readonly class OrderController
     #[InPath('number'), Takes(OrderPlan::class), Ok(Done::class), Refused]
     public function plan(string $number, OrderPlan $request, #[CurrentUser] Person $person, PlanOrder $action): JsonResponse
     {
-        /** @var array{title?: string, effective_on?: ?string, editor?: ?string, signer?: ?string} $fields */
-        $fields = $request->safe(['title', 'effective_on', 'editor', 'signer']);
-        $action->plan($person, $number, $fields, $request->integer('version'));
+        $action->plan($person, $number, $request->fields(), $request->integer('version'));
 
         return new JsonResponse(ChangeOrder::done($number));
     }

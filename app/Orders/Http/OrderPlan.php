@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Orders\Http;
 
+use App\Vocabulary\Priority;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 /** What is set on an order; what is left out stays as it is. */
@@ -13,6 +15,8 @@ use OpenApi\Attributes as OA;
         required: ['version'],
         properties: [
             new OA\Property(property: 'title', type: 'string'),
+            new OA\Property(property: 'description', type: 'string'),
+            new OA\Property(property: 'priority', type: 'string', enum: Priority::class),
             new OA\Property(property: 'effective_on', type: 'string', nullable: true),
             new OA\Property(property: 'editor', type: 'string', nullable: true),
             new OA\Property(property: 'signer', type: 'string', nullable: true),
@@ -27,6 +31,8 @@ final class OrderPlan extends FormRequest
     {
         return [
             'title' => 'sometimes|required|string|max:200',
+            'description' => 'sometimes|present|nullable|string|max:20000',
+            'priority' => ['sometimes', 'required', Rule::enum(Priority::class)],
             'effective_on' => 'sometimes|nullable|string|max:10',
             'editor' => 'sometimes|nullable|string|max:60',
             'signer' => 'sometimes|nullable|string|max:60',
@@ -41,5 +47,14 @@ final class OrderPlan extends FormRequest
             'title.required' => 'An order needs a title.',
             'title.max' => 'At most 200 characters.',
         ];
+    }
+
+    /** @return array<string, ?string> */
+    public function fields(): array
+    {
+        /** @var array<string, ?string> $fields */
+        $fields = $this->safe(['title', 'description', 'priority', 'effective_on', 'editor', 'signer']);
+
+        return array_key_exists('description', $fields) ? ['description' => $fields['description'] ?? ''] + $fields : $fields;
     }
 }

@@ -19,8 +19,6 @@ use App\Tables\TableFile;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response as Answer;
-use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
 use Symfony\Component\HttpFoundation\Response;
@@ -61,7 +59,7 @@ final readonly class OrderSheetController
         }
 
         return new JsonResponse(
-            ['format' => 'orthotaxis-order-lines', 'version' => 1, 'order' => $number, 'rows' => $rows],
+            ['format' => 'orthotaxis-order-lines', 'version' => 1, 'head' => $table->head, 'rows' => $rows],
             headers: ['Content-Disposition' => "attachment; filename={$number}-lines.json"],
         );
     }
@@ -120,16 +118,10 @@ final readonly class OrderSheetController
     public function marked(string $number, string $sheet): Response
     {
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
-        $of = OrderSheet::query()
-            ->where('order_id', $order->id)
-            ->findOrFail($sheet, ['id', 'marked_id']);
-        if ($of->marked_id === null) {
-            throw Refusal::at('sheet', 'It has no marked errors.');
-        }
 
-        return new Answer((string) stream_get_contents(DB::table('stored_files')->where('id', $of->marked_id)->value('content')), 200, [
-            'Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-            'Content-Disposition' => "attachment; filename={$number}-marked.xlsx",
-        ]);
+        return OrderSheet::query()
+            ->where('order_id', $order->id)
+            ->findOrFail($sheet, ['id', 'marked_id'])
+            ->markedFile($number);
     }
 }

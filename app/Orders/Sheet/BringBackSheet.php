@@ -7,6 +7,7 @@ namespace App\Orders\Sheet;
 use App\Files\StoredFile;
 use App\Ledger\Ledger;
 use App\Orders\Actions\HeldWork;
+use App\Orders\Actions\PlanOrder;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
@@ -27,7 +28,12 @@ use Orthotaxis\Core\Refusal;
  */
 final readonly class BringBackSheet
 {
-    public function __construct(private MakeStroke $strokes, private WorkContents $works, private Ledger $ledger) {}
+    public function __construct(
+        private MakeStroke $strokes,
+        private WorkContents $works,
+        private PlanOrder $plan,
+        private Ledger $ledger,
+    ) {}
 
     /**
      * @param  array<string, Choice>  $choices  by the key of the conflict
@@ -58,8 +64,12 @@ final readonly class BringBackSheet
     private function take(Person $by, string $number, ReadSheet $read, array $choices): SheetOutcome
     {
         $order = HeldWork::openOrder($number);
-        OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
-        $faults = $read->faults;
+        $head = SheetHead::of($order, $read->head, $read->sheet->head, $choices);
+        $faults = $read->faults + $head->faults;
+        $mayEdit = OrderPolicy::refusal(OrderAct::Revise, $by, $order) === null;
+        foreach ($this->planned($by, $order, $head) as $name => $reason) {
+            $faults[$read->head[$name]->row][$name] = $reason;
+        }
         $subjects = array_map(static function (string $key) use ($number): NamedWork {
             [$item, $work] = explode(' ', $key, 2);
 
@@ -68,6 +78,10 @@ final readonly class BringBackSheet
         $works = HeldSubjects::of($by, $order, array_values($subjects), false);
         $now = $this->works->afterAll(array_values($works));
         $merge = SheetMerge::of($read, $subjects, $works, $now, $choices);
+        $mayPlan = OrderPolicy::refusal(OrderAct::Plan, $by, $order) === null;
+        if (!$mayEdit && ($merge->wanted !== [] || !$mayPlan)) {
+            OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
+        }
         $all = $keys = [];
         foreach ($merge->edits as $key => $edits) {
             $all[] = new SubjectEdits($works[$subjects[$key]->subject()], $edits);
@@ -92,7 +106,33 @@ final readonly class BringBackSheet
             }
         }
 
-        return SheetOutcome::of($merge, $faults);
+        return SheetOutcome::of($order->number, $head, $merge, $faults);
+    }
+
+    /** @return array<string, string> why what the head says cannot be so, by name */
+    private function planned(Person $by, ChangeOrder $order, SheetHead $head): array
+    {
+        if ($head->changes === []) {
+            return [];
+        }
+        $refusal = OrderPolicy::refusal(OrderAct::Plan, $by, $order);
+        if ($refusal !== null) {
+            return array_fill_keys(array_keys($head->changes), $refusal);
+        }
+        try {
+            $this->plan->change($by, $order, $head->fields());
+        } catch (Refusal $refusal) {
+            $names = array_flip(OrderHead::FIELDS);
+            $reasons = [];
+            foreach ($refusal->reasons as $field => $reason) {
+                $name = $names[$field] ?? '';
+                $reasons[isset($head->changes[$name]) ? $name : array_key_first($head->changes)] = $reason;
+            }
+
+            return $reasons;
+        }
+
+        return [];
     }
 
     private function mark(ReadSheet $read, string $path, SheetOutcome $outcome): string
@@ -101,7 +141,8 @@ final readonly class BringBackSheet
         foreach ($outcome->faults as $fault) {
             $reasons[$fault->row][$fault->column] = $fault->reason;
         }
-        $marked = MarkedTable::write(SheetColumns::all(), ReadSheet::rowsOf($path), $reasons);
+        $file = ReadSheet::open($path);
+        $marked = MarkedTable::write(SheetColumns::all(), $file->rows, $reasons, $file->head);
         try {
             $read->sheet->update(['marked_id' => StoredFile::keep($marked)]);
         } finally {

@@ -6,6 +6,8 @@ namespace App\Orders\Sheet;
 
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Subjects\NamedWork;
+use App\Tables\HeadCell;
+use App\Tables\HeadedRows;
 use App\Tables\SheetReader;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Refusal;
@@ -23,9 +25,11 @@ final readonly class ReadSheet
      * @param  array<string, Structure>  $wanted  as it is to be, by subject
      * @param  array<string, array<string, int>>  $rows  numbers of rows, by subject and line
      * @param  array<int, array<string, string>>  $faults  by row and column
+     * @param  array<string, HeadCell>  $head  what stands above the lines, by name
      */
     private function __construct(
         public OrderSheet $sheet,
+        public array $head,
         public array $was,
         public array $wanted,
         public array $rows,
@@ -35,7 +39,8 @@ final readonly class ReadSheet
     /** @throws Refusal when it is no sheet of the order */
     public static function of(ChangeOrder $order, string $path): self
     {
-        $read = iterator_to_array(self::rowsOf($path));
+        $file = self::open($path);
+        $read = iterator_to_array($file->rows);
         if ($read === []) {
             throw Refusal::at('file', 'The sheet has no rows. What is to go altogether is removed on the page.');
         }
@@ -68,13 +73,12 @@ final readonly class ReadSheet
             $lines + array_map(static fn(): array => [], $was),
         );
 
-        return new self($sheet, was: $was, wanted: $wanted, rows: $rows, faults: $faults);
+        return new self($sheet, head: $file->head, was: $was, wanted: $wanted, rows: $rows, faults: $faults);
     }
 
-    /** @return \Generator<int, array<string, string>> */
-    public static function rowsOf(string $path): \Generator
+    public static function open(string $path): HeadedRows
     {
-        return (new SheetReader($path, SheetColumns::all(), SheetColumns::needed(), self::MOST))->rows();
+        return (new SheetReader($path, SheetColumns::all(), SheetColumns::needed(), self::MOST))->headed(OrderHead::names());
     }
 
     /** @param  array<int, array<string, string>>  $rows */

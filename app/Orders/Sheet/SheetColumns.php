@@ -99,7 +99,7 @@ final readonly class SheetColumns
     }
 
     /** @return list<value-of<LineField>> */
-    private static function fields(): array
+    public static function fields(): array
     {
         return array_column(
             array_filter(LineField::cases(), static fn(LineField $field): bool => !in_array($field, self::LEFT_OUT, true)),

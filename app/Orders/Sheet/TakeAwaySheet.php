@@ -13,7 +13,7 @@ use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
 
-/** Gives the lines of an order, or of some of its items, as a sheet to be edited elsewhere, and remembers how they read. */
+/** Gives an order, or the lines of some of its items, as a sheet to be edited elsewhere, and remembers how they read. */
 final readonly class TakeAwaySheet
 {
     public function __construct(private SubjectsOfOrder $subjects) {}
@@ -38,11 +38,13 @@ final readonly class TakeAwaySheet
         foreach ($subjects as $subject) {
             $lines[$subject->named->key()] = array_map(static fn(Line $line): array => $line->texts(), $subject->after->lines);
         }
+        $head = OrderHead::of($order);
         $sheet = OrderSheet::query()->create([
             'order_id' => $order->id,
             'person_id' => $by->id,
             'taken_at' => CarbonImmutable::now(),
             'lines' => array_map(static fn(array $some): object => (object) $some, $lines),
+            'head' => $head,
         ]);
         $rows = [];
         foreach ($subjects as $subject) {
@@ -51,6 +53,13 @@ final readonly class TakeAwaySheet
             }
         }
 
-        return new Table($order->number, [], SheetColumns::all(), $rows, lists: SheetColumns::lists($subjects));
+        return new Table(
+            $order->number,
+            [],
+            SheetColumns::all(),
+            $rows,
+            lists: SheetColumns::lists($subjects) + OrderHead::lists(),
+            head: $head,
+        );
     }
 }

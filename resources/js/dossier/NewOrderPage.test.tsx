@@ -1,5 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
 import { change, dossier } from '../testing/make';
 import { Refused, server } from '../testing/server';
@@ -42,5 +43,54 @@ describe('raising an order', () => {
       { priority: 'critical', requests: ['ECR-00096', 'ECR-00098'] },
     ]);
     expect(await screen.findByText(/There is no item 200-9999/)).toBeTruthy();
+  });
+
+  const SHEET = 'POST /api/order-sheet';
+  const would: Schemas['RaisedFromSheet'] = {
+    number: null,
+    title: 'Longer screws',
+    items: ['200-0010', '230-0001'],
+    changes: [
+      {
+        item: '200-0010',
+        work: 'engineering',
+        mark: 'changed',
+        find: 30,
+        component: '600-0014',
+        fields: ['quantity 6 → 8'],
+      },
+    ],
+    faults: [],
+    marked: null,
+  };
+
+  it('begins with a sheet that somebody filled in: looked at, then created as a whole', async () => {
+    const user = await raise();
+    server.on(SHEET, would);
+    await user.upload(await screen.findByLabelText('Import filled-in sheet'), new File(['title,x'], 'order.csv'));
+    expect(await screen.findByText('quantity 6 → 8')).toBeTruthy();
+    expect(screen.getByText('2 items, 1 line changes')).toBeTruthy();
+    server.on(SHEET, { ...would, number: 'ECO-00096' });
+    await user.click(screen.getByRole('button', { name: 'Create order' }));
+    await waitFor(() => expect(address()).toBe('/changes/ECO-00096'));
+    expect(server.asked(SHEET).map(({ body }) => /name="keep"\s+(\w+)/.exec(String(body))?.[1])).toEqual(['no', 'yes']);
+  });
+
+  it('says which cells of a sheet cannot be so, and creates nothing of it', async () => {
+    const user = await raise();
+    server.on(SHEET, {
+      ...would,
+      changes: [],
+      faults: [{ row: 9, column: 'parent', reason: 'There is no item 300-9999.' }],
+      marked: 'sheet-1',
+    });
+    await user.upload(await screen.findByLabelText('Import filled-in sheet'), new File(['title,x'], 'order.csv'));
+    expect(await screen.findByText('There is no item 300-9999.')).toBeTruthy();
+    expect(screen.getByRole('link', { name: /each of them marked/ }).getAttribute('href')).toBe(
+      '/api/order-sheet/marked/sheet-1',
+    );
+    expect(screen.queryByRole('button', { name: 'Create order' })).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Cancel' }));
+    expect(screen.getByLabelText('Title')).toBeTruthy();
   });
 });

@@ -1,4 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
@@ -15,6 +16,8 @@ import { ProblemNotice } from '../ui/Notice';
 import { ChangeNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Select } from '../ui/Select';
+import { SheetButtons } from '../orders/work/SheetButtons';
+import { OrderFromSheet } from './OrderFromSheet';
 
 interface Draft extends Record<string, unknown> {
   title: string;
@@ -69,72 +72,86 @@ function OrderForm({ name, start }: { name: string; start: Draft }) {
     },
   );
   const error = (place: string) => raise.error?.at(place);
+  const [file, setFile] = useState<File | null>(null);
   return (
     <Page title="Raise a change order" over="Engineering change order">
-      <form
-        className="grid max-w-5xl gap-x-8 gap-y-4 md:grid-cols-[1fr_20rem]"
-        onSubmit={(event) => {
-          event.preventDefault();
-          raise.mutate(undefined);
-        }}
-      >
-        <div className="space-y-4">
-          <MatterFields
-            value={value}
-            label="What changes, and why"
-            hint={
-              value.requests.length > 0
-                ? 'May stay empty: what the requests say is carried over'
-                : 'There is no request that says it'
-            }
-            rows={5}
-            error={error}
-            onChange={change}
-          />
-        </div>
-        <div className="space-y-4">
-          <section aria-label="Requests">
-            <h2 className="mb-1 text-base">Approved requests</h2>
-            {value.requests.length > 0 && (
-              <ul className="mb-1 border-y border-rule bg-sheet">
-                {value.requests.map((number) => (
-                  <li key={number} className="flex items-center justify-between gap-3 px-2 py-0.5">
-                    <ChangeNumber number={number} />
-                    <Button
-                      look="quiet"
-                      aria-label={`Remove ${number}`}
-                      onClick={() => change({ requests: value.requests.filter((one) => one !== number) })}
-                    >
-                      Remove
-                    </Button>
-                  </li>
-                ))}
-              </ul>
-            )}
-            <ChangePicker
-              label="Add an approved request"
-              types={['request']}
-              fits={(one) => one.state === 'approved'}
-              onPick={(one) => change({ requests: [...new Set([...value.requests, one.number])] })}
-              invalid={error('requests') !== undefined}
+      <p className="mb-3 flex flex-wrap items-baseline gap-x-4">
+        <span className="text-soft">Fill in the form, or a sheet with items and lines.</span>
+        <SheetButtons
+          address="/api/order-sheet"
+          onFile={setFile}
+          formats={['xlsx', 'csv', 'json']}
+          labels={{ save: 'Empty sheet', read: 'Import filled-in sheet' }}
+        />
+      </p>
+      {file ? (
+        <OrderFromSheet key={`${file.name} ${file.lastModified}`} file={file} onDone={() => setFile(null)} />
+      ) : (
+        <form
+          className="grid max-w-5xl gap-x-8 gap-y-4 md:grid-cols-[1fr_20rem]"
+          onSubmit={(event) => {
+            event.preventDefault();
+            raise.mutate(undefined);
+          }}
+        >
+          <div className="space-y-4">
+            <MatterFields
+              value={value}
+              label="What changes, and why"
+              hint={
+                value.requests.length > 0
+                  ? 'May stay empty: what the requests say is carried over'
+                  : 'There is no request that says it'
+              }
+              rows={5}
+              error={error}
+              onChange={change}
             />
-            {error('requests') !== undefined && <p className="mt-0.5 text-sm text-alarm">▸ {error('requests')}</p>}
-            <p className="mt-0.5 text-sm text-soft">None: the order is raised directly.</p>
-          </section>
-          <Field label="Priority" error={error('priority')}>
-            <Select value={value.priority} onChange={(priority) => change({ priority })} options={priorities} />
-          </Field>
-          <ProblemNotice problem={raise.error} shown={['title', 'description', 'items', 'requests', 'priority']} />
-          <div className="flex gap-2">
-            <Button type="submit" look="main" busy={raise.isPending}>
-              Create order
-            </Button>
-            <Button look="quiet" onClick={draft.clear}>
-              Clear
-            </Button>
           </div>
-        </div>
-      </form>
+          <div className="space-y-4">
+            <section aria-label="Requests">
+              <h2 className="mb-1 text-base">Approved requests</h2>
+              {value.requests.length > 0 && (
+                <ul className="mb-1 border-y border-rule bg-sheet">
+                  {value.requests.map((number) => (
+                    <li key={number} className="flex items-center justify-between gap-3 px-2 py-0.5">
+                      <ChangeNumber number={number} />
+                      <Button
+                        look="quiet"
+                        aria-label={`Remove ${number}`}
+                        onClick={() => change({ requests: value.requests.filter((one) => one !== number) })}
+                      >
+                        Remove
+                      </Button>
+                    </li>
+                  ))}
+                </ul>
+              )}
+              <ChangePicker
+                label="Add an approved request"
+                types={['request']}
+                fits={(one) => one.state === 'approved'}
+                onPick={(one) => change({ requests: [...new Set([...value.requests, one.number])] })}
+                invalid={error('requests') !== undefined}
+              />
+              {error('requests') !== undefined && <p className="mt-0.5 text-sm text-alarm">▸ {error('requests')}</p>}
+              <p className="mt-0.5 text-sm text-soft">None: the order is raised directly.</p>
+            </section>
+            <Field label="Priority" error={error('priority')}>
+              <Select value={value.priority} onChange={(priority) => change({ priority })} options={priorities} />
+            </Field>
+            <ProblemNotice problem={raise.error} shown={['title', 'description', 'items', 'requests', 'priority']} />
+            <div className="flex gap-2">
+              <Button type="submit" look="main" busy={raise.isPending}>
+                Create order
+              </Button>
+              <Button look="quiet" onClick={draft.clear}>
+                Clear
+              </Button>
+            </div>
+          </div>
+        </form>
+      )}
     </Page>
   );
 }

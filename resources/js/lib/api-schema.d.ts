@@ -260,6 +260,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/order-sheet/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["emptyOrderSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/order-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["raiseFromSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/order-sheet/marked/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["markedOrderSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/requests/{number}/proposal": {
         parameters: {
             query?: never;
@@ -2839,6 +2887,17 @@ export interface components {
             /** @description of its page: http or https; empty: none */
             address: string;
         };
+        /** @description What a sheet makes of nothing, or would: an order, the items on it and its lines. Where a cell cannot be so, nothing is done. */
+        RaisedFromSheet: {
+            /** @description the order; null: none was raised */
+            number: string | null;
+            title: string;
+            items: string[];
+            changes: components["schemas"]["SheetChange"][];
+            faults: components["schemas"]["SheetFault"][];
+            /** @description under which the file is had with its bad cells marked */
+            marked: string | null;
+        };
         /** @description How many of a product are wanted in a year, and how many units of which affected item that takes. */
         DemandRow: {
             product: string;
@@ -4038,6 +4097,9 @@ export interface components {
         OrderPlan: {
             /** @description What is set on an order; what is left out stays as it is. */
             title?: string;
+            description?: string;
+            /** @enum {string} */
+            priority?: "critical" | "high" | "normal" | "low";
             effective_on?: string | null;
             editor?: string | null;
             signer?: string | null;
@@ -4141,10 +4203,10 @@ export interface components {
             cost: string;
             without_cost: string[];
         };
-        /** @description One line that a sheet changes. */
+        /** @description One line that a sheet changes, or what its head says of the order. */
         SheetChange: {
             item: string;
-            /** @description "engineering", "manufacturing:Weir" */
+            /** @description "engineering", "manufacturing:Weir"; "order": what the head says of the order, which stands for the item */
             work: string;
             /** @enum {string} */
             mark: "added" | "removed" | "replaced" | "changed" | "renumbered" | "unchanged";
@@ -5680,6 +5742,105 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Dossier"];
                 };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    emptyOrderSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description An empty sheet of an order: csv, xlsx or json */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    raiseFromSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                    /**
+                     * @description no: only says what it would do
+                     * @enum {string}
+                     */
+                    keep: "yes" | "no";
+                };
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RaisedFromSheet"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markedOrderSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What you brought as XLSX, bad cells marked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {

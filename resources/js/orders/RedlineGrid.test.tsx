@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { queries } from '../lib/queries';
 import { done } from '../testing/done';
@@ -7,7 +7,7 @@ import { item, line, redline as aRedline, redlineRow as row, tube } from '../tes
 import { Refused, server, type Call } from '../testing/server';
 import { show } from '../testing/show';
 import { RedlineGrid } from './RedlineGrid';
-import { reordered } from './reordered';
+import { dropped, reordered } from './reordered';
 import { useRedline, type Redline } from './useRedline';
 
 const clamp = item('600-0012', 'Tube clamp', { unit: 'pc' });
@@ -33,6 +33,7 @@ function Grid({ redline: shown, only }: { redline: Redline; only: boolean }) {
       only={only}
       wide={false}
       reorder={(marked, by) => reordered(marked, shown.rows, by)}
+      drop={(lines, onto, side) => dropped(lines, shown.rows, onto, side)}
     />
   );
 }
@@ -64,6 +65,37 @@ describe('before and after in one table', () => {
     cell(0, 0).focus();
     await user.keyboard('{Alt>}{ArrowUp}{/Alt}');
     expect(await screen.findByText(/Nothing was moved. Nothing stands above./)).toBeTruthy();
+  });
+
+  it('puts a line where it is dropped, above or below another', async () => {
+    await grid();
+    server.on(TOGETHER, done('ECO-00090'));
+    const handles = screen.getAllByTitle('Drag to another place');
+    const [, onto] = screen.getAllByRole('row').slice(1);
+    const [first] = handles;
+    if (!first || !onto) throw new Error('Two lines are wanted.');
+    const held = new Map<string, string>();
+    const dataTransfer = {
+      setData: (type: string, text: string) => held.set(type, text),
+      getData: (type: string) => held.get(type) ?? '',
+      get types() {
+        return [...held.keys()];
+      },
+    };
+    fireEvent.dragStart(first, { dataTransfer });
+    fireEvent.dragOver(onto, { dataTransfer, clientY: 40 });
+    expect(onto.className).toContain('shadow');
+    fireEvent.drop(onto, { dataTransfer, clientY: 40 });
+    await waitFor(() =>
+      expect(bodyOf(server.asked(TOGETHER)[0])).toMatchObject({
+        edits: [{ operation: 'change', line: redline.rows[0]?.key, fields: { find: '70' } }],
+      }),
+    );
+    // On itself nothing is done.
+    fireEvent.dragStart(first, { dataTransfer });
+    const [self] = screen.getAllByRole('row').slice(1);
+    fireEvent.drop(self ?? document.body, { dataTransfer, clientY: 0 });
+    expect(server.asked(TOGETHER)).toHaveLength(1);
   });
 
   it('is walked as a spreadsheet: one cell takes the tab, arrows, Home and End move', async () => {

@@ -3,21 +3,21 @@
  * scrolls, and the browser does not measure all rows for each one that comes.
  */
 const WIDTHS: Record<string, number> = {
-  parent: 200,
-  structure: 104,
-  find: 60,
-  component: 260,
-  quantity: 92,
-  unit: 52,
-  operation: 92,
+  parent: 240,
+  structure: 100,
+  find: 56,
+  component: 250,
+  quantity: 88,
+  unit: 48,
+  operation: 88,
   scrap: 76,
-  designators: 112,
-  notes: 144,
+  designators: 104,
+  notes: 112,
   revision: 120,
   by_product: 96,
   first_day: 112,
   last_day: 112,
-  edited: 128,
+  edited: 112,
 };
 const OTHER = 120;
 const PADDING = 16;

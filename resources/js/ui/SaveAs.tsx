@@ -5,15 +5,16 @@ interface Props {
   address: string;
   query: string;
   formats: ('csv' | 'xlsx' | 'json' | 'pdf')[];
+  label?: string;
 }
 
 const names = { csv: 'CSV', xlsx: 'XLSX, for spreadsheets', json: 'JSON', pdf: 'PDF, to print' };
 
 /** What is on screen, as a file. */
-export function SaveAs({ address, query, formats }: Props) {
+export function SaveAs({ address, query, formats, label = 'Save as' }: Props) {
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="text-accent hover:underline">Save as ▾</DropdownMenu.Trigger>
+      <DropdownMenu.Trigger className="text-accent hover:underline">{label} ▾</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" className="z-50 border border-strong bg-sheet shadow-md">
           {formats.map((format) => (

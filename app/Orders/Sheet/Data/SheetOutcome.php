@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Sheet\Data;
 
 use App\Http\Api\ListOf;
+use App\Orders\Sheet\SheetHead;
 use App\Orders\Sheet\SheetMerge;
 use OpenApi\Attributes as OA;
 
@@ -27,9 +28,13 @@ final readonly class SheetOutcome
     ) {}
 
     /** @param  array<int, array<string, string>>  $faults  by row and column */
-    public static function of(SheetMerge $merge, array $faults): self
+    public static function of(string $order, SheetHead $head, SheetMerge $merge, array $faults): self
     {
-        $changes = $conflicts = $told = [];
+        $changes = $told = [];
+        $conflicts = $head->conflicts;
+        foreach ($head->changes as $name => [$was, $now]) {
+            $changes[] = SheetChange::ofHead($order, $name, $was, $now);
+        }
         foreach ($merge->wanted as $subject => $comparison) {
             foreach ($comparison->changes() as $difference) {
                 $changes[] = SheetChange::of($subject, $difference);

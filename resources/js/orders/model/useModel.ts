@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, told, type ApiProblem, type Schemas } from '../../lib/api';
 import { touches } from '../../lib/touches';
+import { sheetForm } from '../work/sheetBody';
 
 export type Outcome = Schemas['ModelOutcome'];
 
@@ -18,11 +19,11 @@ export function useModel(number: string) {
   return useMutation<Outcome, ApiProblem, Sent>({
     scope: { id: `model ${number}` },
     mutationFn: ({ file, chosen, categories }) => {
-      const form = new FormData();
-      form.append('file', file);
-      form.append('keep', chosen === null ? 'no' : 'yes');
-      form.append('chosen', JSON.stringify(chosen ?? []));
-      form.append('categories', JSON.stringify(categories));
+      const form = sheetForm(file, {
+        keep: chosen === null ? 'no' : 'yes',
+        chosen: JSON.stringify(chosen ?? []),
+        categories: JSON.stringify(categories),
+      });
       return told(
         api.POST('/api/orders/{number}/model', {
           params: { path: { number } },

@@ -40,9 +40,17 @@ describe('a sheet that comes back', () => {
     expect(String(server.asked(SHEET)[0]?.body)).toContain('no');
     server.on(SHEET, outcome({ done: true }));
     await user.click(screen.getByRole('button', { name: 'Import 1 change' }));
-    expect(await screen.findByText('Done, in one step to undo.')).toBeTruthy();
+    expect(await screen.findByText('Done, the lines in one step to undo.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Close' }));
     expect(onDone).toHaveBeenCalled();
+  });
+
+  it('shows what its head says of the order as well', async () => {
+    const head = { item: 'ECO-00090', work: 'order', find: 0, component: '', fields: ['title Tube → Thicker tube'] };
+    await bring(outcome({ changes: [{ ...head, mark: 'changed' }] }));
+    expect(await screen.findByText('title Tube → Thicker tube')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'ECO-00090' })).toBeTruthy();
+    expect(screen.getByRole('gridcell', { name: 'Order' })).toBeTruthy();
   });
 
   it('says every cell that cannot be so, and offers nothing but the marked workbook', async () => {

@@ -1,14 +1,12 @@
 import { useEffect, useState } from 'react';
 import { count } from '../../lib/format';
-import { marks } from '../../lib/words';
 import { Button } from '../../ui/Button';
-import { DataTable, type Column } from '../../ui/DataTable';
-import { Mark } from '../../ui/Mark';
+import { DataTable } from '../../ui/DataTable';
 import { Notice, ProblemNotice } from '../../ui/Notice';
-import { ItemNumber } from '../../ui/Num';
 import { DifferenceTotals } from '../DifferenceTotals';
 import { conflictColumns, type Choices } from '../work/conflictColumns';
-import { workOf } from './sheetRows';
+import { sheetChangeColumns } from './sheetChangeColumns';
+import { SheetFaults } from './SheetFaults';
 import { useOrderSheet, type Outcome } from './useOrderSheet';
 
 interface Props {
@@ -38,8 +36,15 @@ export function SheetBack({ order, file, onDone }: Props) {
         )}
       </p>
       <ProblemNotice problem={sheet.error} />
-      {outcome?.done && <Notice look="good">Done, in one step to undo.</Notice>}
-      {outcome && outcome.faults.length > 0 && <Faults order={order} outcome={outcome} />}
+      {outcome?.done && (
+        <Notice look="good">Done, {linesOf(outcome) > 0 ? 'the lines in one step to undo' : 'as planned now'}.</Notice>
+      )}
+      {outcome && outcome.faults.length > 0 && (
+        <SheetFaults
+          faults={outcome.faults}
+          marked={outcome.marked === null ? null : `/api/orders/${order}/sheets/${outcome.marked}/marked`}
+        />
+      )}
       {outcome && outcome.conflicts.length > 0 && (
         <Conflicts
           outcome={outcome}
@@ -52,8 +57,8 @@ export function SheetBack({ order, file, onDone }: Props) {
           label="What the sheet changes"
           exportName={`sheet-of-${order}`}
           rows={outcome.changes}
-          columns={changeColumns}
-          keyOf={(row) => `${row.item} ${row.work} ${row.find} ${row.component} ${row.mark}`}
+          columns={sheetChangeColumns}
+          keyOf={(row) => `${row.item} ${row.work} ${row.find} ${row.component} ${row.mark} ${row.fields.join()}`}
           empty=""
         />
       )}
@@ -78,68 +83,7 @@ export function SheetBack({ order, file, onDone }: Props) {
   );
 }
 
-function Faults({ order, outcome }: { order: string; outcome: Outcome }) {
-  return (
-    <>
-      <Notice look="alarm">
-        {count(outcome.faults.length)} {outcome.faults.length === 1 ? 'cell' : 'cells'} cannot be so: nothing of the
-        sheet is imported.{' '}
-        {outcome.marked !== null && (
-          <a href={`/api/orders/${order}/sheets/${outcome.marked}/marked`} download className="underline">
-            Download it with each of them marked
-          </a>
-        )}
-      </Notice>
-      <DataTable
-        label="Cells that cannot be so"
-        rows={outcome.faults}
-        columns={faultColumns}
-        keyOf={({ row, column }) => `${row} ${column}`}
-        rowHeight={null}
-        empty=""
-      />
-    </>
-  );
-}
-
-type Fault = Outcome['faults'][number];
-type Change = Outcome['changes'][number];
-
-const faultColumns: Column<Fault>[] = [
-  { id: 'row', head: 'Row', numeric: true, text: ({ row }) => String(row), cell: ({ row }) => (row === 0 ? '–' : row) },
-  {
-    id: 'column',
-    head: 'Column',
-    text: ({ column }) => column,
-    cell: ({ column }) => column.replaceAll('_', ' '),
-  },
-  { id: 'reason', head: 'Reason', text: ({ reason }) => reason, cell: ({ reason }) => reason },
-];
-
-const changeColumns: Column<Change>[] = [
-  {
-    id: 'mark',
-    head: 'Difference',
-    className: 'w-28',
-    text: ({ mark }) => marks[mark].word,
-    cell: ({ mark }) => <Mark value={mark} word />,
-  },
-  { id: 'item', head: 'Parent', text: ({ item }) => item, cell: ({ item }) => <ItemNumber number={item} /> },
-  { id: 'structure', head: 'Structure', text: ({ work }) => workOf(work), cell: ({ work }) => workOf(work) },
-  { id: 'find', head: 'Find', numeric: true, text: ({ find }) => String(find), cell: ({ find }) => find },
-  {
-    id: 'component',
-    head: 'Component',
-    text: ({ component }) => component,
-    cell: ({ component }) => <ItemNumber number={component} />,
-  },
-  {
-    id: 'fields',
-    head: 'Changes',
-    text: ({ fields }) => fields.join(', '),
-    cell: ({ fields }) => fields.join(', '),
-  },
-];
+const linesOf = (outcome: Outcome) => outcome.changes.filter(({ work }) => work !== 'order').length;
 
 function Conflicts({
   outcome,

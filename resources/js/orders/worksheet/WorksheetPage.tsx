@@ -129,9 +129,6 @@ function WorksheetView({ page }: { page: Worksheet }) {
           onFile={page.may_edit ? setFile : null}
           formats={['xlsx', 'csv', 'json']}
         />
-        <span className="ml-auto">
-          <DifferenceTotals rows={all} />
-        </span>
       </div>
       <div className="mb-2 flex flex-wrap items-center gap-2">
         <span className="w-72">
@@ -169,6 +166,8 @@ function WorksheetView({ page }: { page: Worksheet }) {
             options={{ parent: 'By parent', component: 'By component' }}
           />
         </span>
+      </div>
+      <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4">
         <span role="status" className="text-sm text-soft">
           {page.reading
             ? `Reading lines… ${count(new Set(page.subjects.map(({ item }) => item)).size)} of ${count(page.items_in_all)} items`
@@ -176,6 +175,7 @@ function WorksheetView({ page }: { page: Worksheet }) {
               ? `${count(all.length)} lines of ${count(page.subjects.length)} structures`
               : `${count(shown.length)} of ${count(all.length)} lines`}
         </span>
+        <DifferenceTotals rows={all} />
       </div>
       <div className="mb-2 space-y-2">
         {moved.length > 0 && (

@@ -123,6 +123,7 @@ export function renewed(parts: Part[], items: string[], now: Part): Part[] | und
 /** "manufacturing:Weir" as people say it. */
 export function workOf(work: string): string {
   if (work === 'engineering') return 'Engineering';
+  if (work === 'order') return 'Order';
   return work === 'item_data' ? 'Item data' : `Manufacturing, ${work.split(':')[1] ?? ''}`;
 }
 

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, told, type ApiProblem, type Schemas } from '../../lib/api';
 import { touches } from '../../lib/touches';
 import type { Choices } from '../work/conflictColumns';
+import { sheetForm } from '../work/sheetBody';
 
 export type Outcome = Schemas['SheetOutcome'];
 
@@ -18,10 +19,8 @@ export function useOrderSheet(number: string) {
   return useMutation<Outcome, ApiProblem, Sent>({
     scope: { id: `worksheet ${number}` },
     mutationFn: ({ file, choices, keep }) => {
-      const form = new FormData();
-      form.append('file', file);
-      form.append('keep', keep);
-      for (const [key, choice] of Object.entries(choices)) form.append(`choices[${key}]`, choice);
+      const chosen = Object.entries(choices).map(([key, choice]) => [`choices[${key}]`, choice] as const);
+      const form = sheetForm(file, { keep, ...Object.fromEntries(chosen) });
       return told(
         api.POST('/api/orders/{number}/sheet', {
           params: { path: { number } },
