@@ -163,6 +163,8 @@ final class Records
             'api/orders/{number}/worksheet/{format}' => $each($this->all('revising order'), 'orders/@/worksheet/csv'),
             // Kept only of what somebody has brought back: tests/Feature/OrderSheetTest reads it.
             'api/orders/{number}/sheets/{sheet}/marked' => [],
+            'api/order-sheet/{format}' => ['/api/order-sheet/csv', '/api/order-sheet/xlsx', '/api/order-sheet/json'],
+            'api/order-sheet/marked/{sheet}' => [],
             'api/orders/{number}/worksheet' => $each($of('order'), 'orders/@/worksheet'),
             'api/orders/{number}/pulled-items' => $each(
                 $of('order'),

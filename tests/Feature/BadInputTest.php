@@ -114,6 +114,8 @@ it('refuses a date in the past, a person without the right, and the author as si
     'an editor who may not' => [['editor' => 'tomas'], 'editor'],
     'a signer who may not' => [['signer' => 'jonas'], 'signer'],
     'nobody' => [['editor' => 'somebody'], 'editor'],
+    'no title' => [['title' => ''], 'title'],
+    'a priority that is none' => [['priority' => 'urgent'], 'priority'],
 ]);
 
 it('asks for everything before review and names what is missing', function (): void {

@@ -5,7 +5,7 @@ import { done } from '../testing/done';
 import { change, dossier, head, ledgerRow, onOrder, order, report, request, tube } from '../testing/make';
 import { noConsequences } from '../testing/noConsequences';
 import { Refused, server } from '../testing/server';
-import { address, mira, show, vera } from '../testing/show';
+import { address, choose, mira, show, vera } from '../testing/show';
 import { DossierPage } from './DossierPage';
 
 const coordinator: Schemas['Me'] = {
@@ -226,6 +226,21 @@ describe('the order', () => {
     await user.click(save);
     expect(await screen.findByText(/The plant is closed then/)).toBeTruthy();
     expect(server.asked('PATCH /api/orders/ECO-00090')[0]?.body).toEqual({ version: 4, effective_on: '2027-05-01' });
+  });
+
+  it('is called and about something else, when somebody says so', async () => {
+    const user = await open(ordered('order', { title: 'Thicker tube', priority: 'normal' }));
+    await user.click(screen.getByText('Title, priority and description'));
+    await user.clear(screen.getByLabelText('Title'));
+    await user.type(screen.getByLabelText('Title'), 'Much thicker tube');
+    await choose(user, 'Priority', 'High');
+    server.on('PATCH /api/orders/ECO-00090', done('ECO-00090'));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(server.asked('PATCH /api/orders/ECO-00090')[0]?.body).toEqual({
+      version: 4,
+      title: 'Much thicker tube',
+      priority: 'high',
+    });
   });
 
   it('is withdrawn with a reason, after a second thought', async () => {

@@ -5,11 +5,14 @@ import { day, moment, today } from '../lib/format';
 import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
+import { priorities } from '../lib/words';
 import { useOrderVersion } from '../lib/useOrderVersion';
 import { Button } from '../ui/Button';
 import { Facts } from '../ui/Facts';
 import { DateInput } from '../ui/DateInput';
+import { Details } from '../ui/Details';
 import { Field } from '../ui/Field';
+import { Input, TextArea } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { Person } from '../ui/Person';
 import { Select } from '../ui/Select';
@@ -19,12 +22,24 @@ interface Props {
   editable: boolean;
 }
 
-/** When the order takes effect, who edits and who signs. */
+type Draft = Record<'effective_on' | 'editor' | 'signer' | 'title' | 'description', string> & {
+  priority: Schemas['OrderData']['priority'];
+};
+
+/** When the order takes effect, who edits and who signs; what it is called and about. */
 export function OrderPlan({ order, editable }: Props) {
   const people = useQuery({ ...queries.people(), enabled: editable });
-  const [date, setDate] = useState(order.effective_on ?? '');
-  const [editor, setEditor] = useState(order.editor ?? '');
-  const [signer, setSigner] = useState(order.signer ?? '');
+  const was: Draft = {
+    effective_on: order.effective_on ?? '',
+    editor: order.editor ?? '',
+    signer: order.signer ?? '',
+    title: order.title,
+    priority: order.priority,
+    description: order.description,
+  };
+  const [value, setValue] = useState(was);
+  const set = (one: Partial<Draft>) => setValue((before) => ({ ...before, ...one }));
+  const { effective_on: date, ...others } = value;
   const version = useOrderVersion(order);
   const plan = useAct(
     touches.order,
@@ -34,15 +49,15 @@ export function OrderPlan({ order, editable }: Props) {
           params: { path: { number: order.number } },
           body: {
             version: version(),
-            ...(date !== (order.effective_on ?? '') ? { effective_on: date === '' ? null : date } : {}),
-            ...(editor !== (order.editor ?? '') ? { editor } : {}),
-            ...(signer !== (order.signer ?? '') ? { signer } : {}),
+            ...(date === was.effective_on ? {} : { effective_on: date === '' ? null : date }),
+            ...Object.fromEntries(Object.entries(others).filter(([name, text]) => text !== was[name as keyof Draft])),
           },
         }),
       ),
     undefined,
     order.number,
   );
+  const error = (place: string) => plan.error?.at(place);
   if (!editable) {
     return (
       <Facts
@@ -61,8 +76,7 @@ export function OrderPlan({ order, editable }: Props) {
     Object.fromEntries(
       (people.data ?? []).filter((one) => one[which]).map((one) => [one.login, `${one.name}, ${one.roles.join(', ')}`]),
     );
-  const changed =
-    date !== (order.effective_on ?? '') || editor !== (order.editor ?? '') || signer !== (order.signer ?? '');
+  const changed = (Object.keys(was) as (keyof Draft)[]).some((name) => value[name] !== was[name]);
 
   return (
     <form
@@ -73,20 +87,37 @@ export function OrderPlan({ order, editable }: Props) {
       }}
     >
       <div className="grid gap-4 md:grid-cols-[11rem_1fr_1fr_auto]">
-        <Field label="Effective from" error={plan.error?.at('effective_on')}>
-          <DateInput min={today()} value={date} onChange={setDate} />
+        <Field label="Effective from" error={error('effective_on')}>
+          <DateInput min={today()} value={date} onChange={(one) => set({ effective_on: one })} />
         </Field>
-        <Field label="Editor" error={plan.error?.at('editor')}>
-          <Select value={editor} onChange={setEditor} options={names('may_revise')} />
+        <Field label="Editor" error={error('editor')}>
+          <Select value={value.editor} onChange={(editor) => set({ editor })} options={names('may_revise')} />
         </Field>
-        <Field label="Signer" error={plan.error?.at('signer')}>
-          <Select value={signer} onChange={setSigner} options={names('may_sign')} />
+        <Field label="Signer" error={error('signer')}>
+          <Select value={value.signer} onChange={(signer) => set({ signer })} options={names('may_sign')} />
         </Field>
         <Button type="submit" className="mt-5.5" busy={plan.isPending} disabled={!changed}>
           Save
         </Button>
       </div>
-      <ProblemNotice problem={plan.error} shown={['effective_on', 'editor', 'signer']} />
+      <Details summary="Title, priority and description">
+        <div className="mt-2 grid gap-4 md:grid-cols-[1fr_11rem]">
+          <Field label="Title" error={error('title')}>
+            <Input value={value.title} onChange={(event) => set({ title: event.target.value })} />
+          </Field>
+          <Field label="Priority" error={error('priority')}>
+            <Select value={value.priority} onChange={(priority) => set({ priority })} options={priorities} />
+          </Field>
+          <Field label="Description" error={error('description')} className="md:col-span-2">
+            <TextArea
+              rows={4}
+              value={value.description}
+              onChange={(event) => set({ description: event.target.value })}
+            />
+          </Field>
+        </div>
+      </Details>
+      <ProblemNotice problem={plan.error} shown={Object.keys(was)} />
     </form>
   );
 }
