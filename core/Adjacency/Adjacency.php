@@ -77,15 +77,35 @@ final readonly class Adjacency
     {
         $lines = [];
         foreach ([$position, ...$others] as $one) {
-            for ($i = 2, $list = $this->upOf($one), $n = count($list); $i < $n; $i += 3) {
-                $lines[] = [$list[$i], $list[$i + 1], $list[$i + 2]];
-            }
+            array_push($lines, ...FlatList::lines($this->upOf($one)));
         }
         $up = array_replace(...[[], ...array_values($this->newUp)]);
         $down = array_replace(...[[], ...array_values($this->newDown)]);
 
         // The others may stand behind it, so nothing is known of the order.
         return new self($this->size, $this->lists, $down, [$position => FlatList::of($lines)] + $up, false);
+    }
+
+    /**
+     * The same, with a position used by some of its users only.
+     *
+     * @param  array<int, mixed>  $users  by position
+     */
+    public function usedOnlyIn(int $position, array $users): self
+    {
+        $up = array_replace(...[[], ...array_values($this->newUp)]);
+        $down = array_replace(...[[], ...array_values($this->newDown)]);
+        $left = [];
+        foreach (FlatList::lines($this->upOf($position)) as $line) {
+            if (isset($users[$line[0]])) {
+                $left[] = $line;
+            } else {
+                $own = FlatList::lines($this->downOf($line[0]));
+                $down[$line[0]] = FlatList::of(array_values(array_filter($own, static fn(array $one): bool => $one[0] !== $position)));
+            }
+        }
+
+        return new self($this->size, $this->lists, $down, [$position => FlatList::of($left)] + $up, $this->ordered);
     }
 
     public function blocks(): int

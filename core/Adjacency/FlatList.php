@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Adjacency;
 
-/** Builds the flat list of one item: see Lists. */
+/** Builds the flat list of one item, and takes it apart: see Lists. */
 final readonly class FlatList
 {
     /**
@@ -27,5 +27,21 @@ final readonly class FlatList
         $flat[1] = $to;
 
         return $flat;
+    }
+
+    /**
+     * What it was built of.
+     *
+     * @param  list<int>  $flat
+     * @return list<array{int, int, int}>
+     */
+    public static function lines(array $flat): array
+    {
+        $lines = [];
+        for ($i = 2, $n = count($flat); $i < $n; $i += 3) {
+            $lines[] = [$flat[$i], $flat[$i + 1], $flat[$i + 2]];
+        }
+
+        return $lines;
     }
 }

@@ -11,7 +11,9 @@ use App\CutIn\Data\CutInChosen;
 use App\CutIn\Data\CutInPage;
 use App\CutIn\Data\CutInRow;
 use App\CutIn\Data\CutInStart;
+use App\CutIn\Data\ShortagePage;
 use App\CutIn\Models\CutIn;
+use App\CutIn\ShortageReader;
 use App\CutIn\StartReader;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
@@ -41,6 +43,13 @@ final class CutInController
     public function rows(CutInDayQuestion $request, CostRowReader $reader): JsonResponse
     {
         return new JsonResponse($reader->rows($request->question(), Day::parse($request->string('on')->toString())));
+    }
+
+    #[OA\Post(path: '/api/shortages', operationId: 'shortages', tags: ['cut-in'])]
+    #[Takes(ShortageQuestion::class), Ok(ShortagePage::class), Refused]
+    public function shortages(ShortageQuestion $request, ShortageReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->of($request->gone(), $request->coming(), $request->parents(), $request->firstDay()));
     }
 
     #[OA\Get(path: '/api/requests/{number}/cut-in', operationId: 'startCutIn', tags: ['cut-in'])]

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shortages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shortages"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/requests/{number}/cut-in": {
         parameters: {
             query?: never;
@@ -2675,6 +2691,31 @@ export interface components {
             /** @description of the new for one of the old; null where nothing says it */
             ratio: string | null;
         };
+        /** @description Whether there is enough of what takes the place of a part. */
+        ShortagePage: {
+            rows: components["schemas"]["ShortageRow"][];
+            /** @description when planning last told of it; null when never */
+            fetched_at: string | null;
+            /** @description why this is not fresh */
+            fault: string | null;
+        };
+        /** @description Whether there is enough of a new part, until what is ordered today can be there. */
+        ShortageRow: {
+            item: string;
+            unit: string;
+            /** @description in the place of the old part, from the first day until more can come */
+            needed: string;
+            /** @description the most that is lacking; 0: there is enough */
+            short: string;
+            /** @description the first day on which some are lacking */
+            short_from: string | null;
+            /** @description when what is ordered today can be there */
+            until: string;
+            /** @description whether anybody said how long it takes; if not, as far as demand is looked at */
+            lead_time_known: boolean;
+            /** @description whether planning tells anything of it */
+            in_planning: boolean;
+        };
         CutInChoice: components["schemas"]["CutInQuestion"] & {
             /** @description The chosen day, what was asked, and why this day. */
             chosen_on: string;
@@ -2718,6 +2759,18 @@ export interface components {
             plant?: string;
             /** @description ask planning even if it told a moment ago */
             anew?: boolean;
+        };
+        ShortageQuestion: {
+            /** @description What takes the place of a part, in which parents, from which day. */
+            old: string;
+            new: {
+                item: string;
+                /** @description how many take the place of one of the old */
+                ratio: string;
+            }[];
+            parents: string[];
+            /** @description on which the new takes the place of the old; empty: today */
+            first_day: string;
         };
         /** @description What needs one person now, and what is new. */
         DeskPage: {
@@ -5322,6 +5375,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutInRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shortages: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShortageQuestion"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShortagePage"];
                 };
             };
             /** @description Refused; nothing was saved. */

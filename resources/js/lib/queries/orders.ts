@@ -1,5 +1,5 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
-import { api, told } from '../api';
+import { api, told, type Schemas } from '../api';
 
 /** A change as a whole, and what an order changes. */
 export const orders = {
@@ -52,6 +52,13 @@ export const orders = {
           }),
         ),
       enabled: asked.old !== '',
+      placeholderData: (before) => before,
+    }),
+  /** Whether there is enough of what takes the place of a part; the question is too long for an address. */
+  shortages: (asked: Schemas['ShortageQuestion']) =>
+    queryOptions({
+      queryKey: ['planning', 'shortages', asked],
+      queryFn: ({ signal }) => told(api.POST('/api/shortages', { body: asked, signal })),
       placeholderData: (before) => before,
     }),
   /** What stands above, below or beside an item, to go onto an order together. */

@@ -44,11 +44,27 @@ const page = (more: Partial<Schemas['ReplacementPage']> = {}): Schemas['Replacem
   ...more,
 });
 
-async function replace(shown: Schemas['ReplacementPage'] | Refused, query = 'old=200-0042&new=200-0043:2') {
+const short: Schemas['ShortageRow'] = {
+  item: clip.number,
+  unit: 'pc',
+  needed: '90',
+  short: '60',
+  short_from: '2026-12-12',
+  until: '2026-12-24',
+  lead_time_known: true,
+  in_planning: true,
+};
+
+async function replace(
+  shown: Schemas['ReplacementPage'] | Refused,
+  query = 'old=200-0042&new=200-0043:2',
+  lacking = short,
+) {
   server
     .on('GET /api/favourites', [])
     .on('GET /api/categories', [])
     .on('GET /api/exposure', { items: [], strangers: [] })
+    .on('POST /api/shortages', { rows: [lacking], fetched_at: null, fault: null })
     .on('GET /api/dossiers/ECO-00090', dossier('revise', { order: order({ state: 'revising' }) }))
     .on(`GET ${BASE}/consequences`, noConsequences)
     .on(`GET ${BASE}/replacement`, shown);
@@ -68,6 +84,32 @@ describe('replacing a component', () => {
     expect(shown.textContent).toContain('200-0043 stands there already: find 70, 1 pc');
     expect(shown.textContent).toContain('Will be named on ECO-00090');
     expect(screen.getByText('△ Lead time not known')).toBeTruthy();
+  });
+
+  it('says what will be short where it is replaced, and asks anew when lines are left out', async () => {
+    const user = await replace(page({ from: '2026-12-06' }));
+    expect(await screen.findByText(/60 pc short from 12 Dec 2026: 90 pc needed until 24 Dec 2026/)).toBeTruthy();
+    await user.click(screen.getByRole('checkbox', { name: /Replace in 200-0020/ }));
+    await waitFor(() =>
+      expect(server.asked('POST /api/shortages').map(({ body }) => body)).toEqual([
+        {
+          old: '200-0042',
+          new: [{ item: '200-0043', ratio: '2' }],
+          parents: ['200-0010', '200-0020'],
+          first_day: '2026-12-06',
+        },
+        { old: '200-0042', new: [{ item: '200-0043', ratio: '2' }], parents: ['200-0010'], first_day: '2026-12-06' },
+      ]),
+    );
+  });
+
+  it.each([
+    [{ short: '0', short_from: null }, /enough: 90 pc needed until 24 Dec 2026, when/],
+    [{ needed: '0', short: '0', short_from: null }, /none needed until 24 Dec 2026/],
+    [{ lead_time_known: false }, /90 pc needed until 24 Dec 2026; lead time not known/],
+  ])('says it as it is: %j', async (more, words) => {
+    await replace(page(), undefined, { ...short, ...more });
+    expect(await screen.findByText(words)).toBeTruthy();
   });
 
   it('replaces all that fits but what was left out, and is undone', async () => {

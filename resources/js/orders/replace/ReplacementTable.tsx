@@ -9,6 +9,7 @@ import { Notice, ProblemNotice } from '../../ui/Notice';
 import { tickColumn } from '../../ui/table/columns';
 import { useStrokeUndo } from '../useStrokeUndo';
 import { keyOf, replacementColumns, type Row } from './replacementColumns';
+import { Shortages } from './Shortages';
 import type { Asked } from './useReplacement';
 
 interface Props {
@@ -102,6 +103,9 @@ export function ReplacementTable({ page, asked, stale }: Props) {
           )}
         </span>
       </div>
+      {page.new.length > 0 && chosen.length > 0 && (
+        <Shortages page={page} parents={[...new Set(chosen.map((row) => row.item.number))]} />
+      )}
       <ProblemNotice problem={replace.error} />
       <DataTable
         label="Lines with the component"
