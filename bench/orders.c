@@ -1,13 +1,15 @@
 /*
- * The same questions as bench/merging.php, answered in C. Prints "merge MS" and "transfer MS" for each run, and writes the answers to
- * merge.c and carried.c, so that they can be compared.
+ * The same questions as bench/merging.php, and a component replaced wherever it is used, answered in C. Prints "merge MS" and "transfer
+ * MS" for each run, and writes the answers to merge.c and carried.c, so that they can be compared. For the replacement it prints "seen MS
+ * LINES" (found, and looked for loops) and "replaced MS LINES" (edits written).
  *
- * Usage: orders FOLDER ROUNDS, with
+ * Usage: orders FOLDER ROUNDS, or orders FOLDER ROUNDS OLD NEW, with
  *   merge.txt     P (a parent begins) / B key quantity notes (its line) / N key quantity notes (as another order released it)
  *                 / E key field value (my edit, of quantity or notes), in their order
  *   carried.txt   H key find component quantity (a line where the edits were made) / D key quantity (it becomes; "-": it is taken out)
  *                 / S (a sibling begins) / L key find component quantity (its line)
  * Quantities are texts that are compared as they are written.
+ *   uses.bin      int32 parent, component and quantity of every line, by parent; OLD and NEW are components
  */
 #include <stdint.h>
 #include <stdio.h>
@@ -137,7 +139,58 @@ static double transfer(FILE *out) {
     return now() - started;
 }
 
+typedef struct { int32_t parent, component, quantity; } Use;
+typedef struct { int32_t parent, line, component, quantity; } Replaced;
+
+static void below(const Use *uses, const int32_t *first, int32_t items, char *seen, int32_t from) {
+    int32_t *stack = malloc(sizeof(int32_t) * (items + 1)), depth = 0;
+    stack[depth++] = from;
+    seen[from] = 1;
+    while (depth) {
+        int32_t at = stack[--depth];
+        for (int32_t i = first[at]; i < first[at + 1]; i++)
+            if (!seen[uses[i].component]) { seen[uses[i].component] = 1; stack[depth++] = uses[i].component; }
+    }
+    free(stack);
+}
+
+/* Every line of the component: found, unless the new part has the parent in it; then an edit for each. */
+static void replace(const char *folder, int rounds, int32_t old, int32_t new) {
+    char path[4096];
+    snprintf(path, sizeof path, "%s/uses.bin", folder);
+    FILE *f = fopen(path, "rb");
+    if (!f) { perror(path); exit(1); }
+    fseek(f, 0, SEEK_END);
+    int32_t count = ftell(f) / sizeof(Use), items = new > old ? new : old;
+    rewind(f);
+    Use *uses = malloc(sizeof(Use) * count);
+    if (fread(uses, sizeof(Use), count, f) != (size_t)count) exit(1);
+    fclose(f);
+    for (int32_t i = 0; i < count; i++) {
+        if (uses[i].parent > items) items = uses[i].parent;
+        if (uses[i].component > items) items = uses[i].component;
+    }
+    int32_t *first = calloc(items + 2, sizeof(int32_t)), *found = malloc(sizeof(int32_t) * count);
+    for (int32_t i = 0; i < count; i++) first[uses[i].parent + 1]++;
+    for (int32_t i = 0; i <= items; i++) first[i + 1] += first[i];
+    Replaced *edits = malloc(sizeof(Replaced) * count);
+    for (int round = 0; round < rounds; round++) {
+        double started = now();
+        char *seen = calloc(items + 1, 1);
+        below(uses, first, items, seen, new);
+        int32_t lines = 0;
+        for (int32_t i = 0; i < count; i++)
+            if (uses[i].component == old && !seen[uses[i].parent]) found[lines++] = i;
+        printf("seen %.3f %d\n", now() - started, lines);
+        started = now();
+        for (int32_t i = 0; i < lines; i++) edits[i] = (Replaced){ uses[found[i]].parent, found[i], new, uses[found[i]].quantity };
+        printf("replaced %.3f %d\n", now() - started, lines);
+        free(seen);
+    }
+}
+
 int main(int argc, char **argv) {
+    if (argc == 5) { replace(argv[1], atoi(argv[2]), atoi(argv[3]), atoi(argv[4])); return 0; }
     if (argc != 3) return 1;
     lines = malloc(sizeof(Line) * 400000); edits = malloc(sizeof(Edit) * 100000); parents = malloc(sizeof(Parent) * 20000);
     parts = malloc(sizeof(Part) * 100000); done = malloc(sizeof(Done) * 10000);

@@ -67,6 +67,29 @@ $new = DB::scalar(
     [$component->unit, $component->id],
 );
 
+// The same lines for C, by parent.
+$uses = fopen("{$folder}/uses.bin", 'wb');
+foreach (
+    DB::cursor(
+        "SELECT c.item_id AS parent, l.component_id AS component, least(l.quantity, 2000000000) AS quantity
+        FROM structure_lines l JOIN contents c ON c.id = l.content_id
+        WHERE c.kind IN ('engineering', 'manufacturing') AND c.status = 'released' ORDER BY c.item_id",
+    )
+    as $use
+) {
+    fwrite($uses, pack('lll', $use->parent, $use->component, $use->quantity));
+}
+fclose($uses);
+$newId = DB::scalar('SELECT id FROM items WHERE number = ?', [$new]);
+exec(implode(' ', array_map(escapeshellarg(...), [$program, $folder, '5', (string) $component->id, (string) $newId])), $said, $status);
+$status === 0 || throw new RuntimeException('The C program failed.');
+$c = [];
+foreach ($said as $one) {
+    [$what, $ms, $count] = explode(' ', $one);
+    $c[$what]['ms'][] = (float) $ms;
+    $c[$what]['lines'] = (int) $count;
+}
+
 DB::beginTransaction();
 $person = static fn(string $login, string $role): Person => Person::query()->create([
     'login' => $login,
@@ -206,7 +229,9 @@ $report = [
         'apply_ms' => round($applyMs, 1),
         'undo_ms' => round($undoMs, 1),
         'sql_ms' => round($sqlMs, 1),
-        'equal' => $written === count($page->rows) && $replaced === count($chosen),
+        'c_seen_ms' => round(median($c['seen']['ms']), 3),
+        'c_replaced_ms' => round(median($c['replaced']['ms']), 3),
+        'equal' => $written === count($page->rows) && $replaced === count($chosen) && $c['seen']['lines'] === count($chosen),
     ],
     'worksheet' => [
         'rows' => count($worksheet),
@@ -231,14 +256,16 @@ if ($json === '1') {
 }
 $one = $report['replacement'];
 printf(
-    "replacement      %s lines of %s parents: seen %.0f ms, done %.0f ms, undone %.0f ms; SQL writes as many edits in %.0f ms, %.1f×, answers equal: %s\n",
+    "replacement      %s lines of %s parents: seen %.0f ms (C %.2f ms), done %.0f ms, undone %.0f ms; SQL writes as many edits in %.0f ms, %.1f×, C in %.3f ms, answers equal: %s\n",
     number_format($one['lines']),
     number_format($one['parents']),
     $one['preview_ms'],
+    $one['c_seen_ms'],
     $one['apply_ms'],
     $one['undo_ms'],
     $one['sql_ms'],
     $one['apply_ms'] / $one['sql_ms'],
+    $one['c_replaced_ms'],
     $one['equal'] ? 'yes' : 'NO',
 );
 printf(

@@ -18,7 +18,7 @@ final class Flow
     /** So many items are walked one by one before it is quicker to walk all. */
     private const FEW = 400;
 
-    /** @var array<int, int> by position: millionths in one of the start (downward), or of the start in one (upward); of several starts, what flows */
+    /** @var array<int, int> by position: millionths in one of the start (downward), of the start in one (upward), or what flows there */
     public array $totals = [];
 
     /** @var array<int, int> by position: the shortest way; the start is 1, what is not reached 0; not where chains were asked for */

@@ -11,7 +11,7 @@ use Orthotaxis\Core\Refusal;
  *
  * I changed the quantity of the screws to 8, another order has released them with 7: a conflict, of which one has their way. I changed a
  * note of the clamp, they its quantity: both are kept. They did to the tube what I did: mine is no longer needed. A line that they took
- * out and that came back under another identity is the same line.
+ * out and that came back under another identity is the same line. A line that they took out and I changed comes back where mine is kept.
  */
 final class Merge
 {
@@ -55,7 +55,7 @@ final class Merge
      */
     public function resolved(array $choices = []): array
     {
-        $reasons = [];
+        $reasons = $back = [];
         $dropped = $this->agreed;
         $names = $this->base->renamedIn($this->newer);
         foreach ($this->conflicts as $conflict) {
@@ -67,12 +67,17 @@ final class Merge
                     ': changed in both. Choose whose is kept.';
             } elseif ($choice === Choice::Theirs) {
                 $dropped[$conflict->part][] = $conflict->field;
+            } elseif ($conflict->field === '' && $this->newer->says($names[$conflict->part] ?? $conflict->part) === []) {
+                $back[$conflict->part] = $this->broughtBack($conflict->part);
             }
         }
         if ($reasons !== []) {
             throw Refusal::because($reasons);
         }
-        $resolved = array_map(static function (Edit $edit) use ($dropped, $names): ?Edit {
+        $resolved = array_map(static function (Edit $edit) use ($dropped, $names, &$back): ?Edit {
+            if (isset($back[$edit->part()])) {
+                return array_shift($back[$edit->part()]);
+            }
             $without = $dropped[$edit->part()] ?? [];
             $left = in_array('', $without, true) ? null : ($without === [] ? $edit : $edit->without($without));
 
@@ -87,6 +92,18 @@ final class Merge
         return $resolved;
     }
 
+    /**
+     * What they took out and I changed, as I have it.
+     *
+     * @return list<Edit>
+     */
+    private function broughtBack(string $part): array
+    {
+        $this->after ??= $this->base->edited($this->mine);
+
+        return array_values(array_filter($this->newer->editsTo($this->after), static fn(Edit $edit): bool => $edit->part() === $part));
+    }
+
     /** @param  list<?Edit>  $resolved */
     private function named(Refusal $refusal, array $resolved): Refusal
     {
@@ -99,7 +116,7 @@ final class Merge
 
                 return Refusal::at(
                     $part,
-                    ucfirst($this->base->called($part)) . ": {$first->getMessage()} Keep theirs, or undo yours first.",
+                    ucfirst($this->base->called($part)) . ": {$first->getMessage()} Keep theirs.",
                 );
             }
         }

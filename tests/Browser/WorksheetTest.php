@@ -16,17 +16,25 @@ final class Cases
     {
         self::$sheet = sys_get_temp_dir() . '/orthotaxis-lines.csv';
         $file = fopen(self::$sheet, 'wb') ?: throw new RuntimeException('No file.');
-        fputcsv($file, array_keys($rows[0]), ',', '"', '');
+        foreach ([...self::$head, array_keys($rows[0])] as $row) {
+            fputcsv($file, $row, ',', '"', '');
+        }
         foreach ($rows as $row) {
             fputcsv($file, $row, ',', '"', '');
         }
         fclose($file);
     }
 
+    /** @var list<list<string>> what stands above the lines */
+    private static array $head = [];
+
     /** @return list<array<string, string>> */
     public static function read(string $csv): array
     {
         $rows = array_map(static fn(string $line): array => str_getcsv($line, ',', '"', ''), array_filter(explode("\r\n", $csv)));
+        // What is said of the order stands above the lines, and an empty row between.
+        $above = (int) array_search(['', ''], $rows, true) + 1;
+        self::$head = array_splice($rows, 0, $above);
         $heads = array_shift($rows) ?? [];
 
         return array_map(static fn(array $row): array => array_combine($heads, $row), array_values($rows));
@@ -99,7 +107,7 @@ it('imports nothing of a sheet with one bad cell, and all of it once that is men
     $this->screen
         ->see('Import 1 change')
         ->press('Import 1 change')
-        ->see('Done, in one step to undo.')
+        ->see('Done, the lines in one step to undo.')
         ->press('Close')
         ->see('56 lines of 4 structures');
     $rows = (new Api($this->address, 'jonas.weir'))->call('GET', '/orders/' . Cases::$order . '/worksheet')['rows'];
@@ -126,4 +134,26 @@ it('carries what fits over to a sibling, and leaves what does not to a decision'
     $redline = (new Api($this->address, 'vera.stone'))->call('GET', '/orders/' . Cases::$order . '/items/110-0002/redline')['rows'];
     expect(array_column($redline, 'mark'))->toContain('replaced');
     $this->screen->visit('/changes/' . Cases::$order)->see('Spares kit, case seals');
+});
+
+it('begins as a sheet that somebody filled in, all of it or nothing', function (): void {
+    $this->screen->as('mira.okafor', '/orders/new');
+    $sheet = sys_get_temp_dir() . '/orthotaxis-new-order.csv';
+    $write = static fn(string $find): int|false => file_put_contents(
+        $sheet,
+        "title,Two clamps more\ndescription,They slip.\npriority,high\neditor,jonas.weir\n,\n" .
+            "parent,act,find,component,quantity,notes\n200-0010,change,{$find},,4,hand-tight\n230-0002,,,,,\n",
+    );
+    $write('99');
+    $this->screen->field('Import filled-in sheet')->sendKeys($sheet);
+    $this->screen->see('1 cell cannot be so')->see('No line has it.')->press('Cancel');
+    $write('60');
+    $this->screen->field('Import filled-in sheet')->sendKeys($sheet);
+    $this->screen
+        ->see('2 items, 1 line changes')
+        ->press('Create order')
+        ->see('The order was raised directly, without a request.')
+        ->see('Two clamps more')
+        ->see('1 line differs');
+    unlink($sheet);
 });

@@ -76,11 +76,9 @@ it('keeps what touches other things, and names what touches the same, with what 
     expect($theirs)->toEqual([new ChangeLine('clamp', ['notes' => 'twist']), null]);
     $after = $newer->edited(array_filter($theirs))->structure;
     expect([(string) $after->line('clamp')?->quantity, $after->line('clamp')?->notes, $after->line('screw')])->toBe(['4', 'twist', null]);
-    // A line that is gone cannot be changed all the same.
-    expect(fn() => $merge->resolved(['clamp.quantity' => Choice::Mine, 'screw' => Choice::Mine]))->toThrow(
-        Refusal::class,
-        'Line 70 600-0014: This line is no longer in the structure',
-    );
+    // A line that is gone comes back where mine is kept.
+    $both = $newer->edited(array_filter($merge->resolved(['clamp.quantity' => Choice::Mine, 'screw' => Choice::Mine])))->structure;
+    expect((string) $both->line('screw')?->quantity)->toBe('8');
 });
 
 it('takes for a conflict a quantity that was meant for the part that they replaced', function (): void {
@@ -92,6 +90,22 @@ it('takes for a conflict a quantity that was meant for the part that they replac
         ->and($newer->edited(array_filter($merge->resolved(['tube' => Choice::Mine])))->structure->line('tube'))
         ->component->toBe('200-0041')
         ->quantity->toEqual(Quantity::parse('0.8'));
+});
+
+it('brings back what they took out where mine is kept, as I have it', function (): void {
+    $base = new EngineeringContent(Make::pumpHead());
+    $newer = new EngineeringContent(Make::pumpHead()->without('clamp'));
+    $mine = [new ChangeLine('clamp', ['quantity' => '3']), new ChangeLine('clamp', ['notes' => 'tight'])];
+    $merge = Merge::of($base, $newer, $mine);
+    [$conflict] = $merge->conflicts;
+    $edits = array_values(array_filter($merge->resolved([$conflict->key() => Choice::Mine])));
+    $clamp = $newer->edited($edits)->structure->line('clamp');
+    expect($edits)
+        ->toHaveCount(1)
+        ->and([(string) $clamp?->quantity, $clamp?->notes, $clamp?->find])
+        ->toBe(['3', 'tight', 60])
+        ->and(array_filter($merge->resolved([$conflict->key() => Choice::Theirs])))
+        ->toBe([]);
 });
 
 it('sees no conflict where both did the same, however it was typed, and what was done last counts', function (): void {

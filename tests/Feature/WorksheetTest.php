@@ -239,3 +239,61 @@ it('asks the database as often for forty parents as for one', function (): void 
         ->and($count(fn() => ($this->page)()))
         ->toBeLessThan(40);
 });
+
+it('is what it was before after undoing anything, in any order of acts, and what it was after doing it again', function (int $seed): void {
+    mt_srand($seed);
+    $read = function (): array {
+        $page = ($this->page)();
+        $rows = array_map(
+            static fn(array $row): string => implode(' ', [
+                $page['subjects'][$row['subject']]['item'],
+                $row['mark'],
+                $row['line']['find'],
+                $row['line']['component'],
+                $row['line']['quantity'],
+                $row['line']['notes'],
+            ]),
+            $page['rows'],
+        );
+        sort($rows);
+
+        return $rows;
+    };
+    $states = [$read()];
+    $at = 0;
+    for ($act = 0; $act < 14; $act++) {
+        $turn = mt_rand(0, 3);
+        if ($turn === 0 && $at > 0) {
+            $this->world->only('jonas', 'POST', "/orders/{$this->order}/undo")->assertOk();
+            $at--;
+        } elseif ($turn === 1 && $at < count($states) - 1) {
+            $this->world->only('jonas', 'POST', "/orders/{$this->order}/redo")->assertOk();
+            $at++;
+        } else {
+            $rows = array_values(array_filter(($this->page)()['rows'], static fn(array $row): bool => $row['mark'] !== 'removed'));
+            $some = array_map(static fn(int $place): array => $rows[$place], (array) array_rand($rows, mt_rand(2, 5)));
+            $edits = [];
+            foreach ($some as $place => $row) {
+                $edits[] = match (mt_rand(0, 3)) {
+                    0 => ['row' => $row, 'operation' => 'remove'],
+                    1 => [
+                        'row' => $row,
+                        'operation' => 'add',
+                        'fields' => ['find' => (string) (900 + 10 * $act + $place), 'component' => '710-0001', 'quantity' => '2'],
+                    ],
+                    default => ['row' => $row, 'fields' => ['quantity' => (string) mt_rand(100, 999), 'notes' => "act {$act}"]],
+                };
+            }
+            ($this->edit)($edits)->assertOk();
+            // What was undone cannot come back once something else is done.
+            $states = [...array_slice($states, 0, $at + 1), $read()];
+            $at++;
+        }
+        expect($read())->toBe($states[$at]);
+    }
+    for (; $at > 0; $at--) {
+        $this->world->only('jonas', 'POST', "/orders/{$this->order}/undo")->assertOk();
+        expect($read())->toBe($states[$at - 1]);
+    }
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/undo")->assertStatus(422);
+})->with([1, 2, 3, 4]);

@@ -26,13 +26,13 @@ use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\LineField;
 use Orthotaxis\Core\Structure\Structure;
 
-/** Does to lines what the rows of a sheet say, in one act: a row names its line by find number, and where that is not enough by component. */
+/** Does to lines what the rows of a sheet say, in one act. A row names its line by find number, by component where that is not enough. */
 final readonly class EditFromSheet
 {
     public function __construct(private MakeStroke $strokes, private WorkContents $works) {}
 
     /**
-     * @param  non-empty-array<string, non-empty-array<int, array{act: string, fields: array<value-of<LineField>, string>}>>  $acts  by subject and row
+     * @param  non-empty-array<string, non-empty-array<int, RowAct>>  $acts  by subject and row
      * @return list<SheetChange>
      *
      * @throws BadCells
@@ -64,9 +64,9 @@ final readonly class EditFromSheet
                 continue;
             }
             $edits = $at = [];
-            foreach ($some as $row => ['act' => $act, 'fields' => $fields]) {
+            foreach ($some as $row => $asked) {
                 try {
-                    $edits[] = self::edit($before[$key], $act, $fields);
+                    $edits[] = self::edit($before[$key], $asked);
                     $at[] = $row;
                 } catch (Refusal $refusal) {
                     $faults[$row] = $refusal->reasons;
@@ -98,18 +98,15 @@ final readonly class EditFromSheet
         return self::changes($all, $before);
     }
 
-    /**
-     * @param  array<value-of<LineField>, string>  $fields  what cells of the row say
-     *
-     * @throws Refusal at the column that does not name a line
-     */
-    private static function edit(Structure $lines, string $act, array $fields): LineEdit
+    /** @throws Refusal at the column that does not name a line */
+    private static function edit(Structure $lines, RowAct $asked): LineEdit
     {
-        if ($act === 'add') {
+        $fields = $asked->fields;
+        if ($asked->act === 'add') {
             return new AddLine('', $fields);
         }
         $line = self::named($lines, $fields);
-        if ($act === 'remove') {
+        if ($asked->act === 'remove') {
             return new RemoveLine($line->key, []);
         }
         unset($fields[LineField::Find->value]);

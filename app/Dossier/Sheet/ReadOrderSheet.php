@@ -14,7 +14,6 @@ use App\Tables\HeadedRows;
 use App\Tables\SheetReader;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
-use Orthotaxis\Core\Structure\LineField;
 
 /** A sheet of an order that does not exist yet: what it is called, the items it names, and what it does to which lines. */
 final readonly class ReadOrderSheet
@@ -24,8 +23,7 @@ final readonly class ReadOrderSheet
     /**
      * @param  array<string, HeadCell>  $head  by name
      * @param  list<string>  $items  numbers, each once
-     * @param  array<string, non-empty-array<int, array{act: string, fields: array<value-of<LineField>, string>}>>  $acts  by subject ("200-0010
-     *     engineering") and row
+     * @param  array<string, non-empty-array<int, RowAct>>  $acts  by subject ("200-0010 engineering") and row
      * @param  array<int, array<string, string>>  $faults  by row and column
      */
     private function __construct(public array $head, public array $items, public array $acts, public array $faults) {}
@@ -75,7 +73,7 @@ final readonly class ReadOrderSheet
             }
             $items[$parent] = true;
             if ($act !== '') {
-                $acts["{$parent} {$structure}"][$number] = ['act' => $act, 'fields' => $fields];
+                $acts["{$parent} {$structure}"][$number] = new RowAct($act, $fields);
             }
         }
         if ($items === [] && $faults === []) {

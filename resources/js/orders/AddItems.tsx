@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import type { ApiProblem } from '../lib/api';
 import { count } from '../lib/format';
 import { queries } from '../lib/queries';
@@ -12,6 +12,7 @@ import { ItemPicker } from '../ui/ItemPicker';
 import { Loading } from '../ui/Loading';
 import { ProblemNotice } from '../ui/Notice';
 import { ItemNumber } from '../ui/Num';
+import { SearchInput } from '../ui/SearchInput';
 import { Select } from '../ui/Select';
 
 export const ways = {
@@ -34,7 +35,7 @@ interface Props {
 
 const numbersOf = (text: string) => [...new Set(text.split(/[\s,;]+/).filter((part) => part !== ''))];
 
-/** Names many items at once: a pasted list of numbers, or what stands above, below or beside an item. */
+/** Names many items at once: what is found by words, a pasted list of numbers, or what stands above, below or beside an item. */
 export function AddItems({ order, busy, problem, onAdd }: Props) {
   const [text, setText] = useState('');
   const numbers = numbersOf(text);
@@ -47,7 +48,8 @@ export function AddItems({ order, busy, problem, onAdd }: Props) {
   const shown = Object.keys(problem?.errors ?? {}).filter((place) => place.startsWith('items.'));
   return (
     <Details summary="Add several items">
-      <div className="mt-2 grid max-w-5xl gap-8 md:grid-cols-2">
+      <div className="mt-2 grid max-w-5xl gap-8 md:grid-cols-3">
+        <Found busy={busy} onAdd={onAdd} />
         <section aria-label="List of item numbers" className="space-y-2">
           <Field label="Item numbers" hint="Pasted from a list: one a line, or with commas between">
             <TextArea rows={5} value={text} onChange={(event) => setText(event.target.value)} />
@@ -107,6 +109,45 @@ export function AddItems({ order, busy, problem, onAdd }: Props) {
         )}
       </div>
     </Details>
+  );
+}
+
+/** What is found by words: added one by one, or dragged onto the items of the order. */
+function Found({ busy, onAdd }: Pick<Props, 'busy' | 'onAdd'>) {
+  const [words, setWords] = useState('');
+  const asked = useDeferredValue(words.trim());
+  const found = useQuery({ ...queries.itemsNamed(asked), enabled: asked !== '' });
+  return (
+    <section aria-label="Search" className="space-y-2">
+      <Field label="Search" hint="Drag a number onto the items above, from here or from any other page">
+        <SearchInput label="Number or title" initial="" onWords={setWords} />
+      </Field>
+      {asked !== '' && found.data && (
+        <ul aria-label="Found" className="max-h-48 overflow-auto border-y border-rule bg-sheet text-sm">
+          {found.data.rows.map((one) => (
+            <li key={one.number} className="flex items-center gap-2 px-2">
+              <ItemNumber number={one.number} />
+              <span className="truncate">{one.title}</span>
+              <Button
+                look="quiet"
+                className="ml-auto"
+                aria-label={`Add ${one.number}`}
+                busy={busy}
+                onClick={() => void onAdd([one.number]).catch(() => undefined)}
+              >
+                Add
+              </Button>
+            </li>
+          ))}
+          {found.data.rows.length === 0 && <li className="px-2 text-soft">Nothing found</li>}
+          {found.data.total > found.data.rows.length && (
+            <li className="px-2 text-soft">
+              First {count(found.data.rows.length)} of {count(found.data.total)} shown; refine the search
+            </li>
+          )}
+        </ul>
+      )}
+    </section>
   );
 }
 

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
@@ -57,6 +57,38 @@ describe('the items of an order', () => {
     await user.click(screen.getByRole('button', { name: 'Remove 200-0040' }));
     await waitFor(() =>
       expect(server.asked('DELETE /api/orders/ECO-00090/items/200-0040')[0]?.body).toEqual({ version: 4 }),
+    );
+  });
+
+  it('are dragged there by their numbers, from whatever page', async () => {
+    await show(<OrderItems order={order([on(tube)])} editable />);
+    server.on('POST /api/orders/ECO-00090/items', done('ECO-00090'));
+    const origin = window.location.origin;
+    const dragged = (links: string[]) => ({
+      dataTransfer: { types: ['text/uri-list'], getData: () => links.join('\r\n') },
+    });
+    const table = screen.getByRole('grid', { name: 'Items on the order' });
+    fireEvent.dragOver(table, dragged([]));
+    expect(screen.getByText('Drop to add it to the order')).toBeTruthy();
+    fireEvent.drop(table, dragged([`${origin}/items/200-0010`, `${origin}/items/A%2FB`, `${origin}/items/200-0010`]));
+    await waitFor(() =>
+      expect(server.asked('POST /api/orders/ECO-00090/items').map(({ body }) => body)).toEqual([
+        { items: ['200-0010', 'A/B'], version: 4 },
+      ]),
+    );
+    // Other pages are no items.
+    fireEvent.drop(table, dragged([`${origin}/changes/ECO-00087`, 'https://quillback.example/items/200-0010', 'tube']));
+    expect(server.asked('POST /api/orders/ECO-00090/items')).toHaveLength(1);
+  });
+
+  it('are found by words and added one by one', async () => {
+    const user = await show(<OrderItems order={order([on(tube)])} editable />);
+    server.on('GET /api/items', [head]).on('POST /api/orders/ECO-00090/items', done('ECO-00090'));
+    await user.click(screen.getByText('Add several items'));
+    await user.type(screen.getByLabelText('Number or title'), 'head');
+    await user.click(await screen.findByRole('button', { name: 'Add 200-0010' }));
+    await waitFor(() =>
+      expect(server.asked('POST /api/orders/ECO-00090/items')[0]?.body).toEqual({ items: ['200-0010'], version: 4 }),
     );
   });
 

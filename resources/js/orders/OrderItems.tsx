@@ -6,6 +6,7 @@ import { useOrderVersion } from '../lib/useOrderVersion';
 import { count } from '../lib/format';
 import { dispositions, outcomes } from '../lib/words';
 import { AddItems } from './AddItems';
+import { ItemDrop } from './ItemDrop';
 import { NewNumberForm, type AskedNumber } from './NewNumberForm';
 import { NewNumbers } from './NewNumbers';
 import { Button } from '../ui/Button';
@@ -207,47 +208,49 @@ export function OrderItems({ order, editable }: Props) {
 
   return (
     <div className="space-y-2">
-      <DataTable
-        label="Items on the order"
-        exportName={`items-of-${order.number}`}
-        rows={order.items}
-        columns={columns}
-        keyOf={(row) => row.item.number}
-        empty="No item is on the order. Add one below."
-        {...(editable && order.items.length > 1
-          ? {
-              acts: (rows: OrderItem[], clear: () => void) => {
-                const items = rows.map((row) => row.item.number);
-                return (
-                  <>
-                    <span className="w-44">
-                      <Select<Put['outcome']>
-                        aria-label="Outcome of all selected"
-                        value=""
-                        placeholder="Set outcome"
-                        onChange={(outcome) => many.mutate({ items, outcome })}
-                        options={outcomes}
-                      />
-                    </span>
-                    <span className="w-44">
-                      <Select<NonNullable<Put['disposition']>>
-                        aria-label="Existing stock of all selected"
-                        value=""
-                        placeholder="Set existing stock"
-                        onChange={(disposition) => many.mutate({ items, disposition })}
-                        options={dispositions}
-                      />
-                    </span>
-                    <Button look="quiet" onClick={() => takeOffMany.mutate(items, { onSuccess: clear })}>
-                      Remove {count(items.length)}
-                    </Button>
-                  </>
-                );
-              },
-              caption: `${count(order.items.length)} items`,
-            }
-          : {})}
-      />
+      <ItemDrop onItems={editable ? (items) => many.mutate({ items }) : null}>
+        <DataTable
+          label="Items on the order"
+          exportName={`items-of-${order.number}`}
+          rows={order.items}
+          columns={columns}
+          keyOf={(row) => row.item.number}
+          empty="No item is on the order. Add one below."
+          {...(editable && order.items.length > 1
+            ? {
+                acts: (rows: OrderItem[], clear: () => void) => {
+                  const items = rows.map((row) => row.item.number);
+                  return (
+                    <>
+                      <span className="w-44">
+                        <Select<Put['outcome']>
+                          aria-label="Outcome of all selected"
+                          value=""
+                          placeholder="Set outcome"
+                          onChange={(outcome) => many.mutate({ items, outcome })}
+                          options={outcomes}
+                        />
+                      </span>
+                      <span className="w-44">
+                        <Select<NonNullable<Put['disposition']>>
+                          aria-label="Existing stock of all selected"
+                          value=""
+                          placeholder="Set existing stock"
+                          onChange={(disposition) => many.mutate({ items, disposition })}
+                          options={dispositions}
+                        />
+                      </span>
+                      <Button look="quiet" onClick={() => takeOffMany.mutate(items, { onSuccess: clear })}>
+                        Remove {count(items.length)}
+                      </Button>
+                    </>
+                  );
+                },
+                caption: `${count(order.items.length)} items`,
+              }
+            : {})}
+        />
+      </ItemDrop>
       <ProblemNotice problem={put.error ?? takeOff.error ?? takeOffMany.error ?? takeBack.error} />
       {naming !== null && (
         <NewNumberForm
