@@ -80,6 +80,7 @@ Route::controller(OrderSheetController::class)
         Route::get('/sheets/{sheet}/marked', 'marked')->whereUuid('sheet');
     });
 Route::post('/orders/{number}/model', [ModelController::class, 'take'])->middleware([Ability::EditLines->gate(), ReadInWorker::class]);
+Route::post('/orders/{number}/model/unwanted', [ModelController::class, 'unwanted'])->middleware(Ability::EditLines->gate());
 Route::controller(WorksheetController::class)
     ->prefix('orders/{number}')
     ->group(static function (): void {

@@ -182,3 +182,39 @@ it('asks the database as often for forty assemblies as for one', function (): vo
     $forty = $count(fn() => ($this->bring)($file($parents), by: 'mira')->assertOk()->assertJsonCount(40, 'rows'));
     expect($forty)->toBe($one);
 });
+
+it(
+    'does not tell again what somebody decided is not wanted, and asks for no number of it, until it is wanted after all',
+    function (): void {
+        $turn = fn(array $more = [], string $by = 'jonas'): TestResponse => $this->world->only(
+            $by,
+            'POST',
+            "/orders/{$this->order}/model/unwanted",
+            $more + ['assembly' => '200-0010', 'component' => 'HOLDER', 'unwanted' => true],
+        );
+        $rows = fn(): array => array_column(($this->bring)(stepFile())->json('rows'), 'unwanted', 'component');
+        $items = fn(): array => array_column(($this->bring)(stepFile())->json('items'), 'name');
+        expect($rows()['HOLDER'])->toBeFalse()->and($items())->toContain('HOLDER');
+        $turn()->assertOk();
+        $turn()->assertOk();
+        expect($rows()['HOLDER'])
+            ->toBeTrue()
+            ->and($rows()['200-0042'])
+            ->toBeFalse()
+            ->and(DB::table('ledger')->where('act', 'order.model_part_wanted')->count())
+            ->toBe(1);
+        $page = ($this->bring)(stepFile())->json();
+        $key = array_column($page['rows'], 'key', 'component')['HOLDER'];
+        ($this->take)(stepFile(), [$key], ['HOLDER' => $this->category, 'SPRING_7' => $this->category])->assertStatus(422);
+        expect(($this->lines)('200-0010'))->not->toHaveKey('HOLDER');
+        $turn(['unwanted' => false])->assertOk();
+        expect($rows()['HOLDER'])->toBeFalse();
+
+        $turn(['assembly' => 'HOLDER', 'component' => 'SPRING_7'])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('assembly');
+        $turn(['component' => ''])->assertStatus(422);
+        $turn(by: 'edda')->assertStatus(422)->assertJsonValidationErrors('editor');
+        $turn(by: 'vera')->assertForbidden();
+    },
+);

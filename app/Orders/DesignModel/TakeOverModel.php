@@ -73,13 +73,16 @@ final readonly class TakeOverModel
             }
             $numbers = $known + $given;
             $wanting = array_flip($chosen);
+            $unwanted = UnwantedParts::of(array_values($numbers));
             $taken = $left = $reasons = [];
             foreach ($this->differences->of($order, $file, $numbers) as $name => $found) {
                 foreach ($found as $one) {
-                    $row = self::row($file, $numbers, (string) $name, $one);
+                    $row = self::row($file, $numbers, (string) $name, $one, $unwanted);
                     $wanted = isset($wanting[$row->key]);
                     if ($wanted && $row->waits_for !== []) {
                         $reasons["chosen.{$row->key}"] = implode(', ', $row->waits_for) . ' has no number yet: choose its category.';
+                    } elseif ($wanted && $row->unwanted) {
+                        $reasons["chosen.{$row->key}"] = "{$row->component} is marked as not wanted in {$row->parent}.";
                     } elseif ($wanted && $one->edit === null) {
                         $reasons["chosen.{$row->key}"] = "{$row->parent}, {$row->component}: {$row->why}";
                     } elseif ($wanted && $one->edit !== null) {
@@ -202,10 +205,11 @@ final readonly class TakeOverModel
         $differ = $this->differences->of($order, $file, $numbers);
         $components = array_map(static fn(Found $one): string => $one->component, array_merge(...array_values($differ)));
         $titles = Item::query()->whereIn('number', array_unique($components))->pluck('title', 'number')->all();
+        $unwanted = UnwantedParts::of(array_values($numbers));
         $rows = [];
         foreach ($differ as $name => $found) {
             foreach ($found as $one) {
-                $rows[] = self::row($file, $numbers, (string) $name, $one, $titles);
+                $rows[] = self::row($file, $numbers, (string) $name, $one, $unwanted, $titles);
             }
         }
 
@@ -220,7 +224,7 @@ final readonly class TakeOverModel
                         title: $file->titles[$name],
                         kind: isset($file->assemblies[$name]) ? 'assembly' : 'part',
                     ),
-                    array_keys(array_diff_key($file->titles, $numbers)),
+                    array_keys(array_diff_key($file->titles, $numbers, self::onlyUnwanted($rows))),
                 ),
             ),
             numbered: $given,
@@ -230,11 +234,29 @@ final readonly class TakeOverModel
     }
 
     /**
+     * What needs no number: it stands nowhere but where it is not wanted.
+     *
+     * @param  list<ModelRow>  $rows
+     * @return array<array-key, true> by what the model calls it
+     */
+    private static function onlyUnwanted(array $rows): array
+    {
+        $waiting = ['' => [], '1' => []];
+        foreach ($rows as $row) {
+            $waiting[(string) $row->unwanted] += array_fill_keys($row->waits_for, true);
+        }
+
+        return array_diff_key($waiting['1'], $waiting['']);
+    }
+
+    /**
      * @param  array<array-key, string>  $numbers  by name
+     * @param  array<array-key, array<array-key, true>>  $unwanted  as UnwantedParts gives it
      * @param  array<array-key, mixed>  $titles  of items, by number
      */
-    private static function row(ModelFile $file, array $numbers, string $name, Found $one, array $titles = []): ModelRow
+    private static function row(ModelFile $file, array $numbers, string $name, Found $one, array $unwanted, array $titles = []): ModelRow
     {
+        $here = $unwanted[$numbers[$name] ?? ''] ?? [];
         $called = array_search($one->component, $numbers, true);
         $called = $called === false ? $one->component : (string) $called;
         $unknown = isset($file->titles[$called]) && !isset($numbers[$called]);
@@ -249,6 +271,8 @@ final readonly class TakeOverModel
             pieces: $one->pieces,
             why: $one->why,
             waits_for: array_values(array_unique([...isset($numbers[$name]) ? [] : [$name], ...$unknown ? [$called] : []])),
+            // What the structure has already is told all the same.
+            unwanted: $one->before === null && (isset($here[$one->component]) || isset($here[$called])),
         );
     }
 }

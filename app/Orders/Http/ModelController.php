@@ -7,8 +7,12 @@ namespace App\Orders\Http;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
+use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Orders\DesignModel\Data\ModelOutcome;
 use App\Orders\DesignModel\TakeOverModel;
+use App\Orders\DesignModel\UnwantedParts;
+use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -50,5 +54,20 @@ final readonly class ModelController
                 ? $action->take($person, $number, $request->model(), $request->chosen(), $request->categories())
                 : $action->look($person, $number, $request->model()),
         );
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/model/unwanted', operationId: 'unwantedInModel', tags: ['changes'])]
+    #[InPath('number'), Takes(UnwantedPart::class), Ok(Done::class), Refused]
+    public function unwanted(string $number, UnwantedPart $part, #[CurrentUser] Person $person, UnwantedParts $parts): JsonResponse
+    {
+        $parts->set(
+            $person,
+            $number,
+            $part->string('assembly')->toString(),
+            $part->string('component')->toString(),
+            $part->boolean('unwanted'),
+        );
+
+        return new JsonResponse(ChangeOrder::done($number));
     }
 }

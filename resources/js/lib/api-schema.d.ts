@@ -1124,6 +1124,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/model/unwanted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["unwantedInModel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/new-numbers": {
         parameters: {
             query?: never;
@@ -4053,6 +4069,8 @@ export interface components {
             /** @description a person has to do it; empty: it can be taken over */
             why: string;
             waits_for: string[];
+            /** @description somebody has decided that the structure is not to have it */
+            unwanted: boolean;
         };
         Adoption: {
             /** @description Which parents and documents adopt the newest revision of an item. */
@@ -4191,6 +4209,13 @@ export interface components {
                 row: string;
                 taken: boolean;
             }[];
+        };
+        UnwantedPart: {
+            /** @description its number */
+            assembly: string;
+            /** @description its number, or what the model calls it */
+            component: string;
+            unwanted: boolean;
         };
         WorksheetEdits: {
             edits: {
@@ -7981,6 +8006,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ModelOutcome"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    unwantedInModel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnwantedPart"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -41,6 +41,7 @@ export const acts: Record<string, string> = {
   'order.closed': 'Order closed',
   'item.introduced': 'Introduced to planning',
   'order.new_number_given': 'Gave an item a new number',
+  'order.model_part_wanted': 'Decided what of a design model is wanted',
   'order.new_number_taken_back': 'Took a new number back',
   'order.item_named': 'Affected item set',
   'order.plant_follows': 'Plant takes over later',

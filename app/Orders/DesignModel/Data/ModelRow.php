@@ -23,5 +23,6 @@ final readonly class ModelRow
         #[OA\Property(description: 'in the model; 0: none any more')] public int $pieces,
         #[OA\Property(description: 'a person has to do it; empty: it can be taken over')] public string $why,
         #[ListOf('string')] public array $waits_for,
+        #[OA\Property(description: 'somebody has decided that the structure is not to have it')] public bool $unwanted,
     ) {}
 }

@@ -18,6 +18,7 @@ const row = (component: string, more: Partial<Schemas['ModelRow']> = {}): Schema
   pieces: 3,
   why: '',
   waits_for: [],
+  unwanted: false,
   ...more,
 });
 const outcome = (more: Partial<Schemas['ModelOutcome']> = {}): Schemas['ModelOutcome'] => ({
@@ -79,6 +80,30 @@ describe('a design model under an order', () => {
     await user.click(screen.getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(server.asked(undo)).toHaveLength(1));
     expect(await screen.findByRole('grid', { name: 'What the model says otherwise' })).toBeTruthy();
+  });
+
+  it('hides what somebody decided is not wanted, and lets it be wanted after all', async () => {
+    const added = { mark: 'added', before: null } as const;
+    const user = await bring(
+      outcome({ items: [], rows: [row('ENVELOPE', { ...added, unwanted: true }), row('600-0015', added)] }),
+    );
+    const told = within(await screen.findByRole('grid', { name: 'What the model says otherwise' }));
+    expect(told.queryByText('ENVELOPE')).toBeNull();
+    expect(screen.getByRole('button', { name: 'Take over 1 difference' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Show 1 not wanted' }));
+    expect(told.getByRole<HTMLInputElement>('checkbox', { name: /ENVELOPE/ }).disabled).toBe(true);
+    const turn = 'POST /api/orders/ECO-00090/model/unwanted';
+    server.on(turn, { number: 'ECO-00090', version: 5 });
+    await user.click(screen.getByRole('button', { name: 'ENVELOPE is wanted in 200-0010' }));
+    await user.click(screen.getByRole('button', { name: '600-0015 is not wanted in 200-0010' }));
+    await waitFor(() =>
+      expect(server.asked(turn).map(({ body }) => body)).toEqual([
+        { assembly: '200-0010', component: 'ENVELOPE', unwanted: false },
+        { assembly: '200-0010', component: '600-0015', unwanted: true },
+      ]),
+    );
+    // The model is looked at again each time.
+    await waitFor(() => expect(server.asked(MODEL)).toHaveLength(3));
   });
 
   it('tells why a file cannot be read, and offers nothing', async () => {

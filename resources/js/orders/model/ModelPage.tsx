@@ -1,6 +1,9 @@
 import { useState } from 'react';
 import { useParams } from 'react-router';
+import { api, told } from '../../lib/api';
 import { count } from '../../lib/format';
+import { touches } from '../../lib/touches';
+import { useAct } from '../../lib/useAct';
 import { Button } from '../../ui/Button';
 import { DataTable } from '../../ui/DataTable';
 import { Field } from '../../ui/Field';
@@ -8,7 +11,7 @@ import { FileInput } from '../../ui/FileInput';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
-import { tickColumn } from '../../ui/table/columns';
+import { actsColumn, tickColumn } from '../../ui/table/columns';
 import { ConsequenceStrip } from '../ConsequenceStrip';
 import { useStrokeUndo } from '../useStrokeUndo';
 import { modelColumns, type Row } from './modelColumns';
@@ -33,12 +36,26 @@ export function ModelPage() {
     model.mutate({ file: next, chosen: null, categories: {} });
   };
   const outcome = model.data;
-  const rows = outcome?.rows ?? [];
+  const all = outcome?.rows ?? [];
+  const [showsAll, setShowsAll] = useState(false);
+  const hidden = all.filter(({ unwanted }) => unwanted).length;
+  const rows = showsAll ? all : all.filter(({ unwanted }) => !unwanted);
+  const turn = useAct(
+    touches.nothing,
+    ({ parent, component, unwanted }: Row) =>
+      told(
+        api.POST('/api/orders/{number}/model/unwanted', {
+          params: { path: { number } },
+          body: { assembly: parent, component, unwanted: !unwanted },
+        }),
+      ),
+    () => file && model.mutate({ file, chosen: null, categories: {} }),
+  );
   const may = outcome?.may_take === true;
   // What waits for nothing but a number can be taken over as soon as its category is chosen.
   const waitsFor = (row: Row) => row.waits_for.filter((name) => categories[name] === undefined);
   const byHand = (row: Row) => row.why !== '';
-  const fits = (row: Row) => waitsFor(row).length === 0 && !byHand(row);
+  const fits = (row: Row) => waitsFor(row).length === 0 && !byHand(row) && !row.unwanted;
   const chosen = rows.filter((row) => fits(row) && !left.has(row.key));
   const named = Object.keys(categories).filter((name) => outcome?.items.some((one) => one.name === name));
   return (
@@ -86,7 +103,7 @@ export function ModelPage() {
               )}
             </Notice>
           )}
-          <ProblemNotice problem={undo.error} />
+          <ProblemNotice problem={undo.error ?? turn.error} />
           {outcome && outcome.items.length > 0 && may && (
             <NewNames items={outcome.items} categories={categories} onChoose={setCategories} />
           )}
@@ -106,10 +123,17 @@ export function ModelPage() {
                 )}
                 <span role="status">
                   {rows.length === 0
-                    ? 'The structures say what the model says.'
+                    ? hidden > 0
+                      ? 'The structures have what is wanted of the model.'
+                      : 'The structures say what the model says.'
                     : `${differences(rows.length)} in ${assemblies(new Set(rows.map(({ parent }) => parent)).size)}`}
                   {rows.some(byHand) && `, ${count(rows.filter(byHand).length)} to be done by hand`}
                 </span>
+                {hidden > 0 && (
+                  <Button look="quiet" onClick={() => setShowsAll(!showsAll)}>
+                    {showsAll ? 'Hide' : 'Show'} {count(hidden)} not wanted
+                  </Button>
+                )}
                 {!may && rows.length > 0 && (
                   <span className="text-soft">Who edits or plans the order takes it over, while it is open.</span>
                 )}
@@ -136,6 +160,21 @@ export function ModelPage() {
                               }),
                           }),
                           ...modelColumns(waitsFor),
+                          // What the structure has already goes by an edit; what is new in it is decided on once it has a number.
+                          actsColumn<Row>(
+                            (row) =>
+                              row.before === null &&
+                              !outcome.items.some(({ name }) => name === row.parent) && (
+                                <Button
+                                  look="quiet"
+                                  className="px-0"
+                                  aria-label={`${row.component} is ${row.unwanted ? '' : 'not '}wanted in ${row.parent}`}
+                                  onClick={() => turn.mutate(row)}
+                                >
+                                  {row.unwanted ? 'Wanted' : 'Not wanted'}
+                                </Button>
+                              ),
+                          ),
                         ]
                       : modelColumns(waitsFor)
                   }
