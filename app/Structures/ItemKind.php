@@ -21,4 +21,10 @@ enum ItemKind: string
     {
         return ucfirst(str_replace('_', ' ', $this->value));
     }
+
+    /** @return list<self> kinds that no design model shows */
+    public static function shapeless(): array
+    {
+        return [self::Consumable, self::Packaging, self::Document, self::Drawing, self::Software, self::Service];
+    }
 }

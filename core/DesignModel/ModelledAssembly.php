@@ -19,7 +19,7 @@ use Orthotaxis\Core\Structure\Structure;
  *
  * The model of the pump head has three clamps, the structure two, half a metre of tube, and grease. The clamps become three. The tube is
  * one body in the model and half a metre in the structure: how much of it is used, a model does not say. The grease is not modelled, so
- * it stays. Where the last model had two clamps as well, somebody has changed the structure since on purpose, or the designer has just
+ * it stays, and so does the instruction how to mount it. Where the last model had two clamps as well, somebody has changed the structure since on purpose, or the designer has just
  * added the third: only what differs from the last model is told.
  */
 final readonly class ModelledAssembly
@@ -37,9 +37,10 @@ final readonly class ModelledAssembly
      * @param  Structure  $now  the lines that hold on the day
      * @param  ?self  $last  as the last model had it; null: this is the first
      * @param  array<array-key, Unit>  $units  of components that are not in the structure yet; pieces where nothing is said
+     * @param  array<array-key, mixed>  $shapeless  components that no model shows, such as documents and grease: they are not missed in it
      * @return list<Found>
      */
-    public function against(Structure $now, ?self $last, array $units = []): array
+    public function against(Structure $now, ?self $last, array $units = [], array $shapeless = []): array
     {
         $lines = [];
         foreach ($now as $line) {
@@ -47,7 +48,8 @@ final readonly class ModelledAssembly
         }
         $found = [];
         foreach ($lines as $component => $some) {
-            if ($this->changedSince($last, (string) $component)) {
+            $isMissed = isset($this->pieces[$component]) || !isset($shapeless[$component]);
+            if ($isMissed && $this->changedSince($last, (string) $component)) {
                 array_push($found, ...$this->ofLines((string) $component, $some));
             }
         }

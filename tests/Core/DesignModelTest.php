@@ -39,6 +39,17 @@ function foundInWords(array $found): array
     );
 }
 
+it('does not miss what no model shows, and tells it all the same where one does', function (): void {
+    $now = new Structure([Make::line('tube', 10, '200-0042', '2'), Make::line('paper', 20, '820-0001', '1')]);
+    $mark = static fn(array $found): array => array_map(static fn(Found $one): string => "{$one->component} {$one->pieces}", $found);
+    expect($mark((new ModelledAssembly(['200-0042' => 2]))->against($now, null)))
+        ->toBe(['820-0001 0'])
+        ->and($mark((new ModelledAssembly(['200-0042' => 2]))->against($now, null, [], ['820-0001' => true])))
+        ->toBe([])
+        ->and($mark((new ModelledAssembly(['200-0042' => 2, '820-0001' => 3]))->against($now, null, [], ['820-0001' => true])))
+        ->toBe(['820-0001 3']);
+});
+
 it('finds nothing where the model says what the structure says', function (): void {
     expect((new ModelledAssembly(MODELLED))->against(drawn(), null))->toBe([]);
 });

@@ -7,6 +7,7 @@ namespace App\Orders\DesignModel;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Replacing\ReplacementReader;
 use App\Orders\WorkContents;
+use App\Structures\ItemKind;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
 use Orthotaxis\Core\Content\Subject;
@@ -29,6 +30,11 @@ final readonly class ModelDifferences
         $parents = array_values(array_intersect_key($numbers, $file->assemblies));
         $now = $this->now($order, $parents);
         $last = LastModels::of($parents);
+        $shapeless = Item::query()
+            ->whereIn('kind', ItemKind::shapeless())
+            ->whereIn('number', array_merge(...array_map(static fn(Structure $one): array => $one->components(), array_values($now))))
+            ->pluck('id', 'number')
+            ->all();
         $units = Item::query()
             ->whereIn('number', array_values($numbers))
             ->get(['number', 'unit'])
@@ -44,6 +50,7 @@ final readonly class ModelDifferences
                 ($now[$parent ?? ''] ?? new Structure())->on($day),
                 $parent === null ? null : $last[$parent] ?? null,
                 $units,
+                $shapeless,
             );
             if ($found !== []) {
                 $differ[$name] = $found;

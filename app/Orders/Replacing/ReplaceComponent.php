@@ -113,7 +113,7 @@ final readonly class ReplaceComponent
                 array_push($at, ...array_fill(0, count($some), $place));
             }
             if ($edits !== []) {
-                $all[] = new SubjectEdits($works[$subject], $edits);
+                $all[] = new SubjectEdits($works[$subject], $edits, $lines);
                 $places[] = $at;
             }
         }

@@ -25,11 +25,14 @@ final readonly class LineRefusals
      */
     public function of(array $all, ?\Closure $first = null): array
     {
-        $bases = array_filter(array_map(static fn(SubjectEdits $one): ?int => $one->work->base_id, $all), is_int(...));
+        $bases = array_filter(
+            array_map(static fn(SubjectEdits $one): ?int => $one->now === null ? $one->work->base_id : null, $all),
+            is_int(...),
+        );
         $structures = $this->structures->ofContents(array_values(array_unique($bases)));
         $subjects = $refused = [];
         foreach ($all as $of => $one) {
-            $draft = new Draft(Apply::all($structures[$one->work->base_id] ?? new Structure(), $one->work->lineEdits()));
+            $draft = new Draft($one->now ?? Apply::all($structures[$one->work->base_id] ?? new Structure(), $one->work->lineEdits()));
             $changes = [];
             foreach ($one->edits as $at => $edit) {
                 if (!($edit instanceof LineEdit)) {

@@ -10,6 +10,7 @@ use App\Orders\Models\EditRecord;
 use App\Orders\Subjects\EditsTogether;
 use App\Orders\Subjects\SubjectEditors;
 use App\People\Models\Person;
+use App\Tables\CopyInto;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Content\Edit;
@@ -22,7 +23,7 @@ use Orthotaxis\Core\Refusal;
 final readonly class MakeStroke
 {
     /** Rows of edits that are written in one statement. */
-    private const AT_ONCE = 2_000;
+    private const COLUMNS = ['work_id', 'number', 'act', 'operation', 'version', 'part', 'fields', 'stroke', 'author_id', 'made_at'];
 
     public function __construct(private SubjectEditors $editors) {}
 
@@ -87,33 +88,24 @@ final readonly class MakeStroke
             ->whereNotNull('withdrawn_at')
             ->whereNull('discarded_at')
             ->update(['discarded_at' => $now]);
-        $rows = [];
+        $copy = new CopyInto('edits', self::COLUMNS);
         foreach ($all as $one) {
             $first = (int) $one->work->edits->max('number') + 1;
             foreach ($one->edits as $at => $edit) {
-                $rows[] = self::row($one->work->id, $first + $at, $first, $edit) + [
-                    'stroke' => $stroke,
-                    'author_id' => $by->id,
-                    'made_at' => $now,
-                ];
+                $copy->row([
+                    $one->work->id,
+                    $first + $at,
+                    $first,
+                    $edit->name(),
+                    $edit->version(),
+                    $edit->part(),
+                    json_encode((object) $edit->fields(), JSON_THROW_ON_ERROR),
+                    $stroke,
+                    $by->id,
+                    $now->format('Y-m-d H:i:s.uP'),
+                ]);
             }
         }
-        foreach (array_chunk($rows, self::AT_ONCE) as $some) {
-            EditRecord::query()->insert($some);
-        }
-    }
-
-    /** @return array<string, mixed> */
-    private static function row(int $work, int $number, int $act, Edit $edit): array
-    {
-        return [
-            'work_id' => $work,
-            'number' => $number,
-            'act' => $act,
-            'operation' => $edit->name(),
-            'version' => $edit->version(),
-            'part' => $edit->part(),
-            'fields' => json_encode((object) $edit->fields(), JSON_THROW_ON_ERROR),
-        ];
+        $copy->flush();
     }
 }

@@ -54,7 +54,7 @@ export function NewNames({ items, categories, onChoose }: Props) {
         columns={columns}
         keyOf={({ name }) => name}
         empty=""
-        caption={`${count(items.length)} in the model are no items here`}
+        caption={`${count(items.length)} ${items.length === 1 ? 'part' : 'parts'} of the model without a number here`}
         acts={(some, clear) => (
           <span className="w-56">
             <Select<string>
