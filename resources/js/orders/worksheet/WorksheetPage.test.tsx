@@ -215,6 +215,26 @@ describe('the worksheet of an order', () => {
     expect(server.asked(`GET ${SHEET}`).map(({ query }) => query.from)).toEqual(['0', '71']);
   });
 
+  it('says when further lines could not be read, and reads them when asked to', async () => {
+    let down = true;
+    const user = await open(({ query }: { query: Record<string, string> }) => {
+      if (query.from === '0') return part({ next: 71, items_in_all: 3 });
+      return down
+        ? new Refused(422, 'The database is away.')
+        : part({
+            subjects: [{ item: '200-0030', work: 'engineering', seen: 0, moved_on: false }],
+            rows: [row(0, 10, '600-0014')],
+            items_in_all: 3,
+          });
+    });
+    expect(await screen.findByText(/Not all lines could be read/)).toBeTruthy();
+    expect(screen.getByText('Lines of 2 of 3 items')).toBeTruthy();
+    down = false;
+    await user.click(screen.getByRole('button', { name: 'Read them' }));
+    await waitFor(() => expect(screen.getByText('4 lines of 3 structures')).toBeTruthy());
+    expect(screen.queryByText(/Not all lines could be read/)).toBeNull();
+  });
+
   it('reads only the lines of what was edited anew', async () => {
     const user = await open(({ query }: { query: Record<string, string> }) =>
       query.items === '200-0020'

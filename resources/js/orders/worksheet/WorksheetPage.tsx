@@ -10,7 +10,6 @@ import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { SearchInput } from '../../ui/SearchInput';
 import { Select } from '../../ui/Select';
-import type { Column } from '../../ui/DataTable';
 import { AddLine } from '../AddLine';
 import { ConsequenceStrip } from '../ConsequenceStrip';
 import { DifferenceTotals } from '../DifferenceTotals';
@@ -23,6 +22,7 @@ import { TurnButtons } from '../work/TurnButtons';
 import { SheetButtons } from '../work/SheetButtons';
 import { FilterChoice } from './FilterChoice';
 import { FindReplace } from './FindReplace';
+import { leadColumns } from './leadColumns';
 import { SheetBack } from './SheetBack';
 import { MarkedTools, type Tool } from './MarkedTools';
 import { filtered, grouped, whereOf, type SheetRow, type Worksheet } from './sheetRows';
@@ -34,7 +34,7 @@ export function WorksheetPage() {
   const { query, page } = useLines(number);
   return page ? (
     <>
-      <WorksheetView page={page} />
+      <WorksheetView page={page} onReadOn={query.isError ? () => void query.fetchNextPage() : null} />
       {page.is_open && <ConsequenceStrip order={number} />}
     </>
   ) : (
@@ -44,7 +44,8 @@ export function WorksheetPage() {
   );
 }
 
-function WorksheetView({ page }: { page: Worksheet }) {
+/** @param onReadOn reads what could not be read; null: nothing failed */
+function WorksheetView({ page, onReadOn }: { page: Worksheet; onReadOn: (() => void) | null }) {
   const [params, setParams] = useSearchParams();
   const set = (name: string, value: string) =>
     setParams(
@@ -170,7 +171,7 @@ function WorksheetView({ page }: { page: Worksheet }) {
       <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4">
         <span role="status" className="text-sm text-soft">
           {page.reading
-            ? `Reading lines… ${count(new Set(page.subjects.map(({ item }) => item)).size)} of ${count(page.items_in_all)} items`
+            ? `${onReadOn === null ? 'Reading lines…' : 'Lines of'} ${count(new Set(page.subjects.map(({ item }) => item)).size)} of ${count(page.items_in_all)} items`
             : shown.length === all.length
               ? `${count(all.length)} lines of ${count(page.subjects.length)} structures`
               : `${count(shown.length)} of ${count(all.length)} lines`}
@@ -178,6 +179,14 @@ function WorksheetView({ page }: { page: Worksheet }) {
         <DifferenceTotals rows={all} />
       </div>
       <div className="mb-2 space-y-2">
+        {page.reading && onReadOn !== null && (
+          <Notice look="alarm">
+            Not all lines could be read: those of further items are missing here.{' '}
+            <Button look="quiet" onClick={onReadOn}>
+              Read them
+            </Button>
+          </Notice>
+        )}
         {moved.length > 0 && (
           <Notice>
             Another order has released {moved.map(({ item }) => item).join(', ')} meanwhile: bring it in on the page of
@@ -261,32 +270,4 @@ function between(find: number, rows: RedlineRow[]): number | undefined {
   );
   if (!Number.isFinite(next)) return find + 10;
   return next - find > 1 ? find + Math.floor((next - find) / 2) : undefined;
-}
-
-/** Where there are many of them below each other. */
-const shortly = (subject: Worksheet['subjects'][number] | undefined) =>
-  subject?.work === 'engineering' ? 'Engineering' : `Plant ${subject?.work.split(':')[1] ?? ''}`;
-
-/** Of which parent a line is, and in which of its structures. */
-function leadColumns(page: Worksheet): Column<RedlineRow>[] {
-  const subject = (row: RedlineRow) => page.subjects[(row as SheetRow).subject];
-  const titles = new Map(page.items.map(({ number, title }) => [number, title]));
-  return [
-    {
-      id: 'parent',
-      head: 'Parent',
-      text: (row) => `${subject(row)?.item ?? ''} ${titles.get(subject(row)?.item ?? '') ?? ''}`,
-      cell: (row) => (
-        <>
-          <ItemNumber number={subject(row)?.item ?? ''} /> {titles.get(subject(row)?.item ?? '')}
-        </>
-      ),
-    },
-    {
-      id: 'structure',
-      head: 'Structure',
-      text: (row) => whereOf(subject(row)),
-      cell: (row) => <span className="whitespace-nowrap">{shortly(subject(row))}</span>,
-    },
-  ];
 }
