@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Orders\Actions\EditStructure;
 use App\Orders\Models\EditRecord;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Edit\LineEdit;
 use Tests\Feature\Support\World;
@@ -135,6 +136,33 @@ it('brings in what another order has released meanwhile, when it is not the same
         ->assertJsonPath('moved_on', false)
         ->assertJsonPath('rows.0.after.component', '200-0041');
     $this->world->as('jonas', 'POST', "/orders/{$second}/review", ['version' => $this->world->version($second)])->assertOk();
+});
+
+it('brings back a line that another order took out and this one changed, where this one is kept', function (): void {
+    World::planningTakes();
+    $second = $this->world->opened();
+    $this->world->edit($second, 'change', 30, ['quantity' => '8'])->assertOk();
+    $this->world->edit($second, 'change', 20, ['quantity' => '5'])->assertOk();
+    $first = $this->world->signed('remove', 30, []);
+    $this->world->as('mira', 'POST', "/orders/{$first}/release", ['version' => $this->world->version($first)])->assertOk();
+    $works = "/orders/{$second}/items/200-0010/works/engineering/newer";
+    $newer = $this->world->only('jonas', 'GET', $works)->assertOk()->json();
+    expect($newer['conflicts'])->toHaveCount(1);
+    $merge = fn(string $choice): TestResponse => $this->world->only('jonas', 'POST', $works, [
+        'choices' => [['conflict' => $newer['conflicts'][0]['key'], 'choice' => $choice]],
+    ]);
+    $merge('mine')->assertOk();
+    $rows = array_column($this->world->only('jonas', 'GET', "/orders/{$second}/items/200-0010/redline")->json('rows'), null, 'mark');
+    expect([$rows['added']['after']['find'], $rows['added']['after']['component'], $rows['added']['after']['quantity']])
+        ->toBe([30, '600-0014', '8'])
+        ->and($rows['changed']['after']['quantity'])
+        ->toBe('5');
+    // What was done last is undone first: the clamps; then the line that came back.
+    foreach ([['unchanged', 'unchanged', 'added'], ['unchanged', 'unchanged']] as $marks) {
+        $this->world->only('jonas', 'POST', "/orders/{$second}/items/200-0010/works/engineering/undo")->assertOk();
+        $rows = $this->world->only('jonas', 'GET', "/orders/{$second}/items/200-0010/redline")->json('rows');
+        expect(array_column($rows, 'mark'))->toBe($marks);
+    }
 });
 
 it('makes several edits together or none, and names each place that cannot be so', function (): void {

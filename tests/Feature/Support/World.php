@@ -415,19 +415,21 @@ final class World
     }
 
     /** An order that is edited, in review, and signed by helen. */
-    public function signed(): string
+    /** @param  array<string, string>  $fields */
+    public function signed(string $operation = 'replace', int $find = 10, array $fields = ['component' => '200-0041']): string
     {
-        $order = $this->inReview();
+        $order = $this->inReview($operation, $find, $fields);
         $digest = $this->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
         $this->only('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
 
         return $order;
     }
 
-    public function inReview(): string
+    /** @param  array<string, string>  $fields */
+    public function inReview(string $operation = 'replace', int $find = 10, array $fields = ['component' => '200-0041']): string
     {
         $order = $this->opened();
-        $this->edit($order, 'replace', 10, ['component' => '200-0041'])->assertOk();
+        $this->edit($order, $operation, $find, $fields)->assertOk();
         $this->only('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->version($order)])->assertOk();
 
         return $order;
