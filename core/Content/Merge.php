@@ -114,10 +114,7 @@ final class Merge
             } catch (Refusal $first) {
                 $part = $this->mine[$at]->part();
 
-                return Refusal::at(
-                    $part,
-                    ucfirst($this->base->called($part)) . ": {$first->getMessage()} Keep theirs.",
-                );
+                return Refusal::at($part, ucfirst($this->base->called($part)) . ": {$first->getMessage()} Keep theirs.");
             }
         }
 
