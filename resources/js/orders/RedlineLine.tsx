@@ -94,7 +94,7 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
         return field === undefined ? (
           <td
             key={id}
-            className={clsx('px-2 py-1 text-sm whitespace-nowrap text-soft', flat && 'truncate')}
+            className={clsx('relative px-2 py-1 text-sm whitespace-nowrap text-soft', flat && 'truncate')}
             title={moment(row.edited_at)}
           >
             {row.edited_by}
@@ -103,7 +103,11 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
                 type="button"
                 tabIndex={-1}
                 aria-label={`Remove line ${row.after.find}`}
-                className="target invisible ml-2 text-alarm group-focus-within:visible group-hover:visible hover:underline"
+                className={clsx(
+                  'target invisible text-alarm group-focus-within:visible group-hover:visible hover:underline',
+                  // In a narrow column it stands over the name.
+                  flat ? 'absolute inset-y-0 right-0 bg-sheet px-2' : 'ml-2',
+                )}
                 onClick={() => handlers.onRemove(row)}
               >
                 Remove

@@ -112,6 +112,11 @@ describe('replacing a component', () => {
     expect(await screen.findByText(words)).toBeTruthy();
   });
 
+  it('says that what is ordered today comes before the first is needed', async () => {
+    await replace(page({ from: '2027-06-01' }), undefined, { ...short, needed: '0', short: '0', short_from: null });
+    expect(await screen.findByText(/what is ordered today can be there on 24 Dec 2026, before/)).toBeTruthy();
+  });
+
   it('replaces all that fits but what was left out, and is undone', async () => {
     const user = await replace(
       page({ rows: [row('200-0010'), row('200-0020'), row('200-0030', { fault: '1.5 pc: used whole.', after: [] })] }),

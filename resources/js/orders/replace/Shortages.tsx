@@ -24,18 +24,20 @@ export function Shortages({ page, parents }: Props) {
     <ul aria-label="What will be short" className="text-sm empty:hidden">
       {data?.rows.map((row) => (
         <li key={row.item} className={row.short === '0' ? undefined : 'text-alarm'}>
-          <ItemNumber number={row.item} /> {inWords(row)}
+          <ItemNumber number={row.item} /> {inWords(row, asked.first_day)}
         </li>
       ))}
     </ul>
   );
 }
 
-function inWords(row: Schemas['ShortageRow']): string {
+function inWords(row: Schemas['ShortageRow'], first: string): string {
   const many = (text: string) => `${quantity(text)} ${row.unit}`;
   const until = row.lead_time_known
     ? `until ${day(row.until)}, when what is ordered today can be there`
     : `until ${day(row.until)}; lead time not known`;
+  if (row.lead_time_known && first >= row.until)
+    return `what is ordered today can be there on ${day(row.until)}, before the first is needed`;
   if (row.needed === '0') return `none needed ${until}`;
   const needed = `${many(row.needed)} needed ${until}`;
   return row.short === '0' ? `enough: ${needed}` : `▲ ${many(row.short)} short from ${day(row.short_from)}: ${needed}`;
