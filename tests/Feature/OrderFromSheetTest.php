@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Dossier\Sheet\OrderSheetColumns;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Tables\SheetReader;
@@ -145,30 +146,7 @@ it('does nothing for one bad cell, and gives the workbook back with each marked'
             ->assertOk()
             ->getContent(),
     );
-    $file = (new SheetReader(
-        $path,
-        [
-            'parent',
-            'structure',
-            'act',
-            'find',
-            'component',
-            'revision',
-            'quantity',
-            'unit',
-            'designators',
-            'notes',
-            'operation',
-            'scrap',
-            'not_modelled',
-            'phantom',
-            'by_product',
-            'first_day',
-            'last_day',
-            'what_is_wrong',
-        ],
-        [],
-    ))->headed(array_keys($this->head));
+    $file = (new SheetReader($path, [...OrderSheetColumns::all(), 'what_is_wrong'], []))->headed(array_keys($this->head));
     expect(array_column(iterator_to_array($file->rows), 'what_is_wrong')[0])->toContain('There is no item 300-9999');
     unlink($path);
     // Nobody else has it.
@@ -184,25 +162,7 @@ it('begins with an empty sheet in each form, which says what its cells may say',
             ->assertOk()
             ->getFile()
             ->getPathname();
-        $known = [
-            'parent',
-            'structure',
-            'act',
-            'find',
-            'component',
-            'revision',
-            'quantity',
-            'unit',
-            'designators',
-            'notes',
-            'operation',
-            'scrap',
-            'not_modelled',
-            'phantom',
-            'by_product',
-            'first_day',
-            'last_day',
-        ];
+        $known = OrderSheetColumns::all();
         $file = (new SheetReader($path, $known, $known))->headed(array_keys($this->head));
         expect(array_keys($file->head))->toBe(array_keys($this->head))->and(iterator_to_array($file->rows))->toBe([]);
     }
