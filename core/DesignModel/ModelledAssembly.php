@@ -19,8 +19,8 @@ use Orthotaxis\Core\Structure\Structure;
  *
  * The model of the pump head has three clamps, the structure two, half a metre of tube, and grease. The clamps become three. The tube is
  * one body in the model and half a metre in the structure: how much of it is used, a model does not say. The grease is not modelled, so
- * it stays, and so does the instruction how to mount it. Where the last model had two clamps as well, somebody has changed the structure since on purpose, or the designer has just
- * added the third: only what differs from the last model is told.
+ * it stays, and so does the instruction how to mount it. Where the last model had two clamps as well, somebody has changed the structure
+ * since on purpose, or the designer has just added the third: only what differs from the last model is told.
  */
 final readonly class ModelledAssembly
 {
