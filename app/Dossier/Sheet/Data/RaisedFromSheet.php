@@ -42,15 +42,7 @@ final readonly class RaisedFromSheet
      */
     public static function refused(string $title, array $items, array $faults, string $marked): self
     {
-        ksort($faults);
-        $told = [];
-        foreach ($faults as $row => $cells) {
-            foreach ($cells as $column => $reason) {
-                $told[] = new SheetFault($row, $column, $reason);
-            }
-        }
-
-        return new self(null, $title, $items, changes: [], faults: $told, marked: $marked);
+        return new self(null, $title, $items, changes: [], faults: SheetFault::all($faults), marked: $marked);
     }
 
     /** It was only looked at. */

@@ -15,4 +15,21 @@ final readonly class SheetFault
         #[OA\Property] public string $column,
         #[OA\Property] public string $reason,
     ) {}
+
+    /**
+     * @param  array<int, array<string, string>>  $reasons  by row and column
+     * @return list<self> by row
+     */
+    public static function all(array $reasons): array
+    {
+        ksort($reasons);
+        $all = [];
+        foreach ($reasons as $row => $cells) {
+            foreach ($cells as $column => $reason) {
+                $all[] = new self($row, $column, $reason);
+            }
+        }
+
+        return $all;
+    }
 }

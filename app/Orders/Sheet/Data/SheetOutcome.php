@@ -30,7 +30,7 @@ final readonly class SheetOutcome
     /** @param  array<int, array<string, string>>  $faults  by row and column */
     public static function of(string $order, SheetHead $head, SheetMerge $merge, array $faults): self
     {
-        $changes = $told = [];
+        $changes = [];
         $conflicts = $head->conflicts;
         foreach ($head->changes as $name => [$was, $now]) {
             $changes[] = SheetChange::ofHead($order, $name, $was, $now);
@@ -52,12 +52,7 @@ final readonly class SheetOutcome
                 );
             }
         }
-        ksort($faults);
-        foreach ($faults as $row => $cells) {
-            foreach ($cells as $column => $reason) {
-                $told[] = new SheetFault($row, $column, $reason);
-            }
-        }
+        $told = SheetFault::all($faults);
 
         return new self(
             done: $conflicts === [] && $told === [],
