@@ -114,7 +114,7 @@ it('takes rows in and leaves them out on record, and takes that back', function 
     ($this->decide)($parent, null)->assertOk();
     expect($items())
         ->toBe(['200-0040'])
-        ->and(DB::table('ledger')->where('act', 'like', 'reach.%')->pluck('act')->all())
+        ->and(DB::table('ledger')->where('act', 'like', 'reach.%')->orderBy('number')->pluck('act')->all())
         ->toBe(['reach.taken_in', 'reach.left_out', 'reach.taken_back']);
     $this->world->as('mira', 'POST', "/requests/{$this->request}/finding", ['finding' => 'No.', 'version' => 1])->assertOk();
     $this->world
