@@ -1,6 +1,6 @@
-/* The cut-in plan over arrays in memory, the same arithmetic as core/CutIn: netting of what is sold of each product, lot for
- * lot, then what each day of cutting in would cost for one pair. Reads the case from a file of 64-bit integers, prints
- * milliseconds a round, and writes the totals of all days. */
+/* The cut-in plan over arrays in memory, the same arithmetic as core/CutIn: netting of what is sold of each product, lot for lot, to what
+ * is wanted of the old part until the cut-in, by others, and of the new part from it on; then what each day of cutting in would cost. Reads
+ * the case from a file of 64-bit integers, prints milliseconds a round, and writes the totals of all days. */
 #include <stdint.h>
 #include <stdio.h>
 #include <stdlib.h>
@@ -13,6 +13,8 @@ static int64_t scale(int64_t a, int64_t b, int64_t c) {
     __int128 half = c / 2;
     return (int64_t)(p >= 0 ? (p + half) / c : -((-p + half) / c));
 }
+static int64_t above(int64_t v) { return v > 0 ? v : 0; }
+static int64_t below(int64_t v) { return v < 0 ? v : 0; }
 static double now(void) {
     struct timespec t;
     clock_gettime(CLOCK_MONOTONIC, &t);
@@ -30,57 +32,86 @@ int main(int argc, char **argv) {
     int64_t *total = malloc(days * 8);
     for (int64_t round = 0; round < rounds; round++) {
         double start = now();
-        int64_t *demand = calloc(days, 8), *net = malloc(days * 8);
+        int64_t *goes = calloc(days, 8), *others = calloc(days, 8), *comes = calloc(days, 8), *net = malloc(days * 8);
         int64_t *p = in + 2;
         for (int64_t i = 0; i < products; i++) {
-            int64_t each = p[0], hand = p[1], lead = p[2], rows = p[3];
-            p += 4;
+            int64_t each = p[0], after = p[1], hand = p[2], lead = p[3], rows = p[4];
+            p += 5;
             memset(net, 0, days * 8);
             for (int64_t r = 0; r < rows; r++, p += 2) net[p[0]] -= p[1];
             int64_t available = hand;
             for (int64_t d = 0; d < days; d++) {
                 available += net[d];
                 if (available < 0) {
-                    demand[d > lead ? d - lead : 0] += scale(-available, each, ONE);
+                    /* what would have had to begin before today is on no day */
+                    if (d >= lead) {
+                        (after < 0 ? others : goes)[d - lead] += scale(-available, each, ONE);
+                        if (after > 0) comes[d - lead] += scale(-available, after, ONE);
+                    }
                     available = 0;
                 }
             }
         }
-        /* the pair: stock, cost, disposal, expedite of the old; stock, cost, expedite, lead of the new; ratio; keep; receipts */
-        int64_t ostock = p[0], ocost = p[1], odisp = p[2], oexp = p[3], nstock = p[4], ncost = p[5], nexp = p[6], nlead = p[7], ratio = p[8], keep = p[9], receipts = p[10];
-        p += 11;
-        int64_t *coming = calloc(days + 1, 8), *stuck = calloc(days + 1, 8), *fees = calloc(days + 1, 8), *wanted = calloc(days + 1, 8), *old = malloc(days * 8), *gone = malloc(days * 8);
-        for (int64_t r = 0; r < receipts; r++, p += 3) {
-            int64_t d = p[0] > days ? days : p[0];
-            coming[d] += p[1];
-            if (p[2] < 0) stuck[d] += p[1]; else fees[d] += p[2];
-        }
+        /* old: stock, value, penalty, lead; new: stock, penalty, day on which it can be there; kept of the old; receipts, the latest first */
+        int64_t ostock = p[0], ovalue = p[1], open_ = p[2], olead = p[3], nstock = p[4], npen = p[5], nday = p[6], keep = p[7], receipts = p[8];
+        int64_t *receipt = p + 9;
+        int64_t *coming = calloc(days + 1, 8), *still = calloc(days + 1, 8), *wanted = calloc(days + 1, 8);
+        int64_t *morning = malloc(days * 8), *evening = malloc(days * 8), *gone = malloc(days * 8);
+        for (int64_t r = 0; r < receipts; r++) coming[receipt[3 * r]] += receipt[3 * r + 1];
         for (int64_t d = days - 1; d >= 0; d--) {
-            stuck[d] += stuck[d + 1];
-            fees[d] += fees[d + 1];
-            wanted[d] = demand[d] + wanted[d + 1];
+            still[d] = coming[d] + still[d + 1];
+            wanted[d] = others[d] + wanted[d + 1];
         }
+        int goeson = wanted[0] > 0;
         int64_t stock = ostock - keep, out = 0;
         for (int64_t d = 0; d < days; d++) {
-            old[d] = stock;
+            int64_t want = goes[d] + others[d];
+            morning[d] = stock;
             gone[d] = out;
             stock += coming[d];
-            int64_t lacking = demand[d] - (stock > 0 ? stock : 0);
-            if (lacking > 0) { out += lacking; if (stock > 0) stock = 0; }
-            else stock -= demand[d];
+            int64_t lacking = want - above(stock);
+            if (lacking > 0) {
+                if (d < olead) out += lacking;
+                stock = below(stock);
+            } else stock -= want;
+            evening[d] = stock;
         }
-        int64_t more = scale(ncost, ratio, ONE) - ocost;
+        int64_t *lowest = malloc(days * 8), least = INT64_MAX;
+        for (int64_t d = days - 1; d >= 0; d--) {
+            if (wanted[d + 1] - still[d + 1] < least) least = wanted[d + 1] - still[d + 1];
+            lowest[d] = least;
+        }
         for (int64_t d = 0; d < days; d++) {
-            int64_t left = old[d] + stuck[d], none = 0, there = nstock;
-            if (left < 0) left = 0;
-            for (int64_t t = d; t < nlead && t < days; t++) {
-                there -= scale(demand[t], ratio, ONE);
+            /* what others lack from the day on, until the old part can be reordered */
+            int64_t missing = gone[d], free_ = morning[d];
+            for (int64_t t = d; t < olead && t < days; t++) {
+                free_ += coming[t];
+                int64_t lacking = others[t] - above(free_);
+                if (lacking > 0) { missing += lacking; free_ = below(free_); } else free_ -= others[t];
+            }
+            int64_t left = above(morning[d] + still[d] - (goeson ? wanted[d] + wanted[0] : 0)), fees = 0, can = left;
+            int64_t day = d, level = morning[d] + still[d] - wanted[d];
+            for (int64_t r = 0; r < receipts && left > 0; r++) {
+                int64_t on = receipt[3 * r], quantity = receipt[3 * r + 1], fee = receipt[3 * r + 2];
+                if (fee < 0 || fee > scale(ovalue, quantity, ONE)) continue;
+                int64_t from = on > d ? on : d;
+                if (goeson && from < days && level + lowest[from] < can) can = level + lowest[from];
+                while (day > on && can > 0) { day--; if (evening[day] < can) can = evening[day]; }
+                if (can <= 0) break;
+                int64_t part = can < quantity ? can : quantity;
+                fees += part == quantity ? fee : scale(fee, part, quantity);
+                can -= part;
+                left -= part;
+            }
+            int64_t none = 0, there = nstock;
+            for (int64_t t = d; t < nday && t < days; t++) {
+                there -= comes[t];
                 if (there < 0) { none -= there; there = 0; }
             }
-            total[d] = scale(odisp, left, ONE) + fees[d] + scale(oexp, gone[d], ONE) + scale(nexp, none, ONE) + scale(more, wanted[d], ONE);
+            total[d] = scale(ovalue, left, ONE) + fees + scale(open_, missing, ONE) + scale(npen, none, ONE);
         }
         printf("%f\n", now() - start);
-        free(demand); free(net); free(coming); free(stuck); free(fees); free(wanted); free(old); free(gone);
+        free(goes); free(others); free(comes); free(net); free(coming); free(still); free(wanted); free(morning); free(evening); free(gone); free(lowest);
     }
     f = fopen(argv[2], "wb");
     fwrite(total, 8, days, f);

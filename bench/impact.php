@@ -10,11 +10,13 @@ use Orthotaxis\Core\Adjacency\FlatList;
 use Orthotaxis\Core\Adjacency\Lists;
 use Orthotaxis\Core\Adjacency\Span;
 use Orthotaxis\Core\CutIn\CutInDay;
-use Orthotaxis\Core\CutIn\CutInPlan;
 use Orthotaxis\Core\CutIn\Levers;
 use Orthotaxis\Core\CutIn\NodeSupply;
-use Orthotaxis\Core\CutIn\Pair;
 use Orthotaxis\Core\CutIn\Part;
+use Orthotaxis\Core\CutIn\PlantCase;
+use Orthotaxis\Core\CutIn\PlantDays;
+use Orthotaxis\Core\CutIn\PlantNet;
+use Orthotaxis\Core\CutIn\PlantPlan;
 use Orthotaxis\Core\CutIn\Receipt;
 use Orthotaxis\Core\CutIn\Requirements;
 use Orthotaxis\Core\Quantity\Money;
@@ -64,50 +66,82 @@ function middle(array $times): float
     return $times[intdiv(count($times), 2)];
 }
 
+const OLD = PRODUCTS;
+const NEW_PART = PRODUCTS + 1;
+const APPROVAL = 10;
+
 $random = new Random\Randomizer(new Random\Engine\Mt19937(7));
-$supply = $each = [];
+$supply = $each = $uses = [];
 $case = [DAYS, PRODUCTS];
 $perProduct = max(1, intdiv((int) $rows, PRODUCTS));
 for ($product = 0; $product < PRODUCTS; $product++) {
     $each[$product] = $random->getInt(1, 8) * 250_000;
+    // A fifth more of the new part takes the place of the old one, and one product in ten goes on with that.
+    $after = $product % 10 === 0 ? -1 : intdiv($each[$product] * 6, 5);
+    if ($after >= 0) {
+        $uses[OLD][$product] = 0;
+        $uses[NEW_PART][$product] = $after;
+    }
     $hand = $random->getInt(0, 30) * Quantity::ONE;
     $lead = $random->getInt(0, 20);
     $wanted = [];
-    array_push($case, $each[$product], $hand, $lead, $perProduct);
+    array_push($case, $each[$product], $after, $hand, $lead, $perProduct);
     for ($i = 0; $i < $perProduct; $i++) {
         $wanted[] = [$random->getInt(0, DAYS - 1), $random->getInt(1, 9) * Quantity::ONE, "SO-{$i}"];
         array_push($case, ...array_slice($wanted[$i], 0, 2));
     }
-    $supply[$product] = new NodeSupply($hand, $wanted, [], $lead);
+    $supply[$product] = new NodeSupply(onHand: $hand, wanted: $wanted, leadDays: $lead);
 }
 $money = static fn(int $whole): Money => Money::ofTenThousandths($whole * 100);
 $receipts = array_map(
     static fn(int $i): Receipt => new Receipt(
-        "PO-{$i}",
-        $random->getInt(0, 380),
+        sprintf('PO-%02d', $i),
+        $random->getInt(0, 360),
         $random->getInt(100, 9_000) * Quantity::ONE,
         $i % 3 === 0 ? null : $money($random->getInt(0, 90_000)),
     ),
     range(1, 40),
 );
-$old = new Part('OLD', 20_000 * Quantity::ONE, $receipts, $money(980), $money(400), $money(490));
-$new = new Part('NEW', 500 * Quantity::ONE, [], $money(1_140), $money(0), $money(570), 45);
-$ratio = 1_200_000;
+usort($receipts, static fn(Receipt $a, Receipt $b): int => $b->day <=> $a->day ?: strcmp($b->document, $a->document));
 $keep = 300 * Quantity::ONE;
-array_push(
-    $case,
-    $old->stock,
-    $old->cost->tenThousandths,
-    $old->disposal->tenThousandths,
-    $old->expedite->tenThousandths,
-    $new->stock,
-    $new->cost->tenThousandths,
-    $new->expedite->tenThousandths,
-    $new->leadDays,
-    $ratio,
-    $keep,
-    count($receipts),
-);
+$web = new Adjacency(PRODUCTS + 2, new Star($each));
+$demands = static function () use ($web, $supply, $uses): array {
+    $requirements = Requirements::of([new PlantNet($web, PlantDays::all(), $supply, uses: $uses)], [OLD, NEW_PART], 20_000, DAYS);
+
+    return [$requirements->demand(0, OLD), $requirements->demand(0, NEW_PART)];
+};
+$planned = static function (array $demands, int $keep, array $let) use ($receipts, $money): PlantPlan {
+    [$old, $new] = $demands;
+
+    return PlantPlan::of(
+        new PlantCase('', PlantDays::all(), [
+            new Part(
+                number: 'OLD',
+                stock: 20_000 * Quantity::ONE,
+                receipts: $receipts,
+                demand: $old,
+                cost: $money(980),
+                disposal: $money(980),
+                penalty: $money(1_960),
+                leadDays: 60,
+                keep: $keep,
+            ),
+            new Part(
+                number: 'NEW',
+                stock: 500 * Quantity::ONE,
+                receipts: [],
+                demand: $new,
+                cost: $money(1_140),
+                disposal: $money(0),
+                penalty: $money(2_280),
+                leadDays: 45,
+            ),
+        ]),
+        new Levers(notCancelled: $let, approvalDays: APPROVAL),
+    );
+};
+array_push($case, 20_000 * Quantity::ONE, $money(980)->tenThousandths, $money(1_960)->tenThousandths, 60);
+array_push($case, 500 * Quantity::ONE, $money(2_280)->tenThousandths, APPROVAL + 45, $keep, count($receipts));
 foreach ($receipts as $receipt) {
     array_push($case, $receipt->day, $receipt->quantity, $receipt->cancelFee === null ? -1 : $receipt->cancelFee->tenThousandths);
 }
@@ -122,16 +156,15 @@ if ($status !== 0) {
 }
 $fromC = array_values((array) unpack('q*', (string) file_get_contents("{$folder}/cut-in-answer.bin")));
 
-$web = new Adjacency(PRODUCTS + 1, new Star($each));
 $first = $again = [];
 for ($round = 0; $round < 7; $round++) {
     $started = hrtime(true);
-    $pair = new Pair($old, $new, Requirements::of($web, PRODUCTS, 20_000, DAYS, $supply)->byDay(), $ratio);
-    $plan = CutInPlan::of([$pair], [], new Levers(['OLD' => $keep]));
+    $wanted = $demands();
+    $plan = $planned($wanted, $keep, []);
     $first[] = (hrtime(true) - $started) / 1e6;
     $equal = array_map(static fn(CutInDay $day): int => $day->total->tenThousandths, $plan->days) === $fromC;
     $started = hrtime(true);
-    CutInPlan::of([$pair], [], new Levers(['OLD' => 2 * $keep], ['PO-1']));
+    $planned($wanted, 2 * $keep, ['PO-01']);
     $again[] = (hrtime(true) - $started) / 1e6;
 }
 /** @var array{name: string, rows: int, ours_first_ms: float, ours_ms: float, sql_ms: float, equal: bool, peak_mb: float} $reached */

@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace App\CutIn;
 
-use App\CutIn\Data\CutInDocument;
-use Orthotaxis\Core\CutIn\OpenOrder;
-use Orthotaxis\Core\CutIn\Peg;
-
-/** What no lever moves: what is wanted of the old parts, the work orders that take them, and what planning told. */
+/** What no lever moves: what is wanted of the parts at each plant, and what planning told. */
 final readonly class Basis
 {
     /**
-     * @param  list<list<int>>  $demand  of each pair: millionths of the old part wanted on each day
-     * @param  array<string, array{OpenOrder, CutInDocument}>  $orders  by what they are told under
-     * @param  list<list<Peg>>  $pegs  of each pair: what the demand is made of; empty unless asked for
+     * @param  non-empty-list<PlantBasis>  $plants
+     * @param  non-empty-list<int>  $parts  ids, in the order in which they are asked about
+     * @param  list<string>  $withoutCalendar  plants that are taken to work every day
+     * @param  list<string>  $otherPlaces  places that planning tells of and that are no plants
+     * @param  array<int, list<int>>  $homes  by id of the part: plants that make or buy it
      */
-    public function __construct(public array $demand, public array $orders, public KnownSupply $supply, public array $pegs = []) {}
+    public function __construct(
+        public array $plants,
+        public array $parts,
+        public KnownSupply $supply,
+        public array $withoutCalendar,
+        public array $otherPlaces,
+        public array $homes,
+    ) {}
 }

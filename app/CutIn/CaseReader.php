@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\CutIn;
 
 use App\Days\Today;
-use App\Structures\Index\StructureIndex;
+use App\Structures\DatedData;
 use App\Structures\Models\Item;
-use App\Structures\StructureView;
+use Illuminate\Support\Collection;
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Change\Disposition;
-use Orthotaxis\Core\CutIn\Expediting;
+use Orthotaxis\Core\CutIn\Demand;
 use Orthotaxis\Core\CutIn\Levers;
-use Orthotaxis\Core\CutIn\Pair;
+use Orthotaxis\Core\CutIn\Part;
+use Orthotaxis\Core\CutIn\PlantCase;
+use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
-use Orthotaxis\Core\Refusal;
 
 /** Puts the levers to what is wanted and what there is: all that the day to cut in is planned from. */
 final readonly class CaseReader
@@ -30,100 +30,162 @@ final readonly class CaseReader
     public function read(array $question, bool $pegged = false, bool $anew = false): CutInCase
     {
         $today = Today::day();
-        /** @var list<array<string, string|int|null>> $asked */
-        $asked = $question['pairs'];
-        $items = Item::query()
-            ->whereIn('number', [...array_column($asked, 'old'), ...array_column($asked, 'new')])
-            ->get()
-            ->keyBy('number');
-        // Demand follows what is built: kits, scrap, and what only plants add.
-        $view = StructureView::asBuilt((string) ($question['plant'] ?? ''));
-        $index = StructureIndex::open($view);
-        $parts = array_map(
-            static fn(array $pair): array => [$items[(string) $pair['old']], $items[(string) $pair['new']]],
-            array_values($asked),
+        [$swaps, $items] = SwapReader::read((array) $question['swaps']);
+        /** @var array<string, string> $reasons */
+        $reasons = array_column((array) ($question['reasons'] ?? []), 'reason', 'lever');
+        $assumed = new Assumed($reasons);
+        $days = $assumed->say(
+            'look_ahead',
+            'Days planned ahead',
+            LeverReader::whole($question, 'look_ahead'),
+            [config()->integer('cut-in.days'), 'rule'],
+            'days',
         );
-        $basis = $this->bases->of($parts, $index, $view->plant, $today, $pegged, $anew);
-        $expedite = (int) ($question['expedite_percent'] ?? config()->integer('cut-in.expedite_percent'));
-        $reader = new PartReader($basis->supply);
-        $pairs = $documents = $keep = [];
-        foreach (array_values($asked) as $i => $pair) {
-            [$old, $new] = $parts[$i];
-            $disposition = Disposition::tryFrom((string) ($pair['disposition'] ?? '')) ?? Disposition::Scrap;
-            $pairs[] = new Pair(
-                $reader->part(
-                    $old,
-                    $disposition,
-                    self::amount($pair['disposal'] ?? null),
-                    $expedite,
-                    (int) ($pair['rework_percent'] ?? 0),
-                    self::amount($pair['rework_cost'] ?? null),
-                ),
-                $reader->part($new, Disposition::UseUp, null, $expedite),
-                $basis->demand[$i],
-                self::quantity($pair['ratio'] ?? null, Quantity::ONE),
-                self::expediting($pair),
-            );
-            $keep[$old->number] = self::quantity($pair['keep'] ?? null, 0);
-            $documents = [...$documents, ...$reader->documents($old, 'old'), ...$reader->documents($new, 'new')];
+        $basis = $this->bases->of($swaps, $today, (int) $days, $pegged, $anew);
+        $levers = LeverReader::read($question, $assumed, $today);
+        /** @var array<string, string> $expected */
+        $expected = array_column((array) ($question['expected'] ?? []), 'on', 'document');
+        $data = DatedData::on($today, $basis->parts);
+        $reader = new PartReader(
+            supply: $basis->supply,
+            data: $data,
+            assumed: $assumed,
+            today: $today,
+            shortagePercent: (int) $assumed->say(
+                'shortage_percent',
+                'Cost of one missing, of its cost',
+                LeverReader::whole($question, 'shortage_percent'),
+                [config()->integer('cut-in.shortage_percent'), 'rule'],
+                '%',
+            ),
+            expected: $expected,
+            currency: config()->string('orthotaxis.currency'),
+        );
+        /** @var array<string, array<string, mixed>> $said */
+        $said = array_column((array) ($question['parts'] ?? []), null, 'item');
+        $byId = $items->keyBy('id');
+        $instead = self::instead($swaps, $byId, $data);
+        $plants = $pegs = $documents = $idle = $touched = [];
+        foreach ($basis->plants as $at => $plant) {
+            $parts = $told = [];
+            foreach ($basis->parts as $id) {
+                $demand = $plant->demand[$id];
+                if (!self::isTouched($demand)) {
+                    continue;
+                }
+                $item = $byId[$id];
+                $touched[$id] = true;
+                $places = self::places($basis, $id, $at);
+                $parts[] = $reader->part(
+                    $item,
+                    $plant->plant,
+                    $places,
+                    $plant->days,
+                    $demand,
+                    new Said($said[$item->number] ?? []),
+                    $instead[$id] ?? null,
+                );
+                $told[] = $plant->pegs[$id] ?? [];
+                $role = array_filter($demand->until) === [] ? 'comes' : 'goes';
+                $documents = [...$documents, ...$reader->documents($item, $plant->plant, $places, $plant->days, $role)];
+            }
+            if ($parts !== []) {
+                $plants[] = new PlantCase($plant->plant, $plant->days, $parts, array_column($plant->orders, 0));
+                $pegs[] = $told;
+                $documents = [...$documents, ...array_column($plant->orders, 1)];
+            }
         }
-        if ($pairs === []) {
-            throw Refusal::at('pairs', 'Name the old part and the new one.');
+        foreach ($basis->parts as $id) {
+            $idle = isset($touched[$id]) ? $idle : [...$idle, $byId[$id]->number];
         }
-
-        [$orders, $straddling] = [array_column($basis->orders, 0), array_column($basis->orders, 1)];
 
         return new CutInCase(
-            question: $question,
-            pairs: $pairs,
-            pegs: $basis->pegs,
-            orders: $orders,
-            documents: [...$documents, ...$straddling],
-            levers: $this->levers($question, $keep, $today),
+            plants: $plants === [] ? [self::unwanted($basis, $byId, $reader, $said, $instead)] : $plants,
+            pegs: $plants === [] ? [array_map(static fn(): array => [], $basis->parts)] : $pegs,
+            documents: $documents,
+            assumptions: $assumed->all(),
+            levers: $levers,
             items: $items,
-            supply: $basis->supply,
-            index: $index,
-            plant: $view->plant,
+            basis: $basis,
             today: $today,
-            expedite: $expedite,
+            idle: $idle,
         );
     }
 
     /**
-     * @param  array<string, mixed>  $question
-     * @param  array<string, int>  $keep
+     * Nobody wants any part: what there is of them all the same, at the first plant.
+     *
+     * @param  Collection<int, Item>  $items  by id
+     * @param  array<string, array<string, mixed>>  $said
+     * @param  array<int, Money>  $instead
      */
-    private function levers(array $question, array $keep, Day $today): Levers
+    private static function unwanted(Basis $basis, Collection $items, PartReader $reader, array $said, array $instead): PlantCase
     {
-        $day = static fn(mixed $on): ?int => is_string($on) && $on !== '' ? Day::parse($on)->number() - $today->number() : null;
-        $let = $question['not_cancelled'] ?? [];
+        $plant = $basis->plants[0];
+        $all = array_keys($basis->plants);
 
-        return new Levers(
-            keep: $keep,
-            notCancelled: is_array($let) ? array_values(array_filter($let, is_string(...))) : [],
-            approvalDays: (int) ($question['approval_days'] ?? config()->integer('cut-in.approval_days')),
-            toolingDay: max(0, $day($question['tooling_on'] ?? null) ?? 0),
-            perStraddle: self::amount($question['per_straddling_order'] ?? null) ??
-                Money::parse(config()->string('cut-in.per_straddling_order')),
-            prescribed: $day($question['prescribed_on'] ?? null),
+        return new PlantCase(
+            $plant->plant,
+            $plant->days,
+            array_map(
+                static fn(int $id): Part => $reader->part(
+                    $items[$id],
+                    $plant->plant,
+                    $all,
+                    $plant->days,
+                    $plant->demand[$id],
+                    new Said($said[$items[$id]->number] ?? []),
+                    $instead[$id] ?? null,
+                ),
+                $basis->parts,
+            ),
         );
     }
 
-    /** @param  array<string, mixed>  $pair */
-    private static function expediting(array $pair): ?Expediting
+    private static function isTouched(Demand $demand): bool
     {
-        $days = (int) ($pair['sooner_days'] ?? 0);
-
-        return $days === 0 ? null : new Expediting($days, self::amount($pair['sooner_cost'] ?? null) ?? Money::zero());
+        return array_filter($demand->until) !== [] || array_filter($demand->from) !== [];
     }
 
-    private static function amount(mixed $text): ?Money
+    /**
+     * The plants of which stock and receipts count at one: itself, those that have the part from there, and, for the first that wants any,
+     * those where nobody does.
+     *
+     * @return list<int>
+     */
+    private static function places(Basis $basis, int $part, int $at): array
     {
-        return is_string($text) && $text !== '' ? Money::parse($text) : null;
+        $wanting = array_keys(array_filter($basis->plants, static fn(PlantBasis $plant): bool => !$plant->demand[$part]->isNone()));
+        $places = [$at];
+        foreach (array_keys($basis->plants) as $other) {
+            $to = in_array($other, $wanting, true) ? $other : $basis->homes[$part][$other];
+            $to = in_array($to, $wanting, true) ? $to : $wanting[0] ?? $at;
+            if ($other !== $at && $to === $at) {
+                $places[] = $other;
+            }
+        }
+
+        return $places;
     }
 
-    private static function quantity(mixed $text, int $else): int
+    /**
+     * @param  list<AskedSwap>  $swaps
+     * @param  Collection<int, Item>  $items  by id
+     * @return array<int, Money> what the new parts cost that can be made of one that goes, by its id
+     */
+    private static function instead(array $swaps, Collection $items, DatedData $data): array
     {
-        return is_string($text) && $text !== '' ? Quantity::parse($text)->millionths : $else;
+        $instead = [];
+        foreach ($swaps as $swap) {
+            $gone = $swap->gone[0] ?? null;
+            $new = array_key_first($swap->come);
+            if ($gone !== null && $new !== null && $gone !== $new) {
+                $instead[$gone] ??= Money::ofTenThousandths(
+                    FixedPoint::scale((int) $data->cost($new, $items[$new]->standard_cost), $swap->come[$new], Quantity::ONE),
+                );
+            }
+        }
+
+        return $instead;
     }
 }

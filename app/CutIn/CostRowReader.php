@@ -6,7 +6,9 @@ namespace App\CutIn;
 
 use App\CutIn\Data\CutInRow;
 use App\Structures\Models\Item;
+use Illuminate\Support\Collection;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\CutIn\CostCause;
 use Orthotaxis\Core\CutIn\CostPart;
 use Orthotaxis\Core\CutIn\CostRow;
 use Orthotaxis\Core\CutIn\DayRows;
@@ -30,92 +32,95 @@ final readonly class CostRowReader
     {
         $case = $this->cases->read($question, true);
         $day = $on->number() - $case->today->number();
-        if ($day < 0 || $day >= count($case->pairs[0]->demand)) {
+        if ($day < 0 || $day >= $case->plants[0]->horizon()) {
             throw Refusal::at('on', 'Choose a day within the planning horizon.');
         }
         $byPart = [];
-        foreach (DayRows::of($case->pairs, $case->pegs, $case->orders, $case->levers, $day) as $row) {
-            $byPart[$row->part->value][] = $row;
+        foreach ($case->plants as $at => $plant) {
+            foreach (DayRows::of($plant, $case->pegs[$at], $case->levers, $day) as $row) {
+                $byPart[$row->part->value][] = [$row, $at];
+            }
         }
-        $shown = $rest = [];
-        foreach (CostPart::cases() as $part) {
-            $rows = $byPart[$part->value] ?? [];
-            usort($rows, static fn(CostRow $a, CostRow $b): int => abs($b->amount->tenThousandths) <=> abs($a->amount->tenThousandths));
-            array_push($shown, ...array_slice($rows, 0, self::MOST));
-            $beyond = array_slice($rows, self::MOST);
-            $rest[$part->value] =
-                $beyond === []
-                    ? []
-                    : [
-                        new CutInRow(
-                            part: $part->value,
-                            what: 'rest',
-                            document: count($beyond) . ' more',
-                            item: '',
-                            title: '',
-                            is_new: false,
-                            on: null,
-                            quantity: '',
-                            unit: '',
-                            amount: (string) array_reduce(
-                                $beyond,
-                                static fn(Money $sum, CostRow $row): Money => $sum->plus($row->amount),
-                                Money::zero(),
-                            ),
-                        ),
-                    ];
+        $shown = [];
+        foreach ($byPart as $part => $rows) {
+            usort($rows, static fn(array $a, array $b): int => abs($b[0]->amount->tenThousandths) <=> abs($a[0]->amount->tenThousandths));
+            $byPart[$part] = $rows;
+            array_push($shown, ...array_column(array_slice($rows, 0, self::MOST), 0));
         }
-        $told = $this->told($case, $shown);
+        $made = self::made($shown);
         $all = [];
         foreach (CostPart::cases() as $part) {
-            $all = [...$all, ...array_filter($told, static fn(CutInRow $row): bool => $row->part === $part->value), ...$rest[$part->value]];
+            $rows = $byPart[$part->value] ?? [];
+            foreach (array_slice($rows, 0, self::MOST) as [$row, $at]) {
+                $all[] = self::told($case, $row, $at, $made);
+            }
+            $beyond = array_column(array_slice($rows, self::MOST), 0);
+            if ($beyond !== []) {
+                $all[] = self::rest($part, $beyond);
+            }
         }
 
-        return array_values($all);
+        return $all;
     }
 
     /**
      * @param  list<CostRow>  $rows
-     * @return list<CutInRow>
+     * @return Collection<int, Item> by id
      */
-    private function told(CutInCase $case, array $rows): array
+    private static function made(array $rows): Collection
     {
-        $positions = array_values(array_unique(array_filter(array_column($rows, 'position'), is_int(...))));
+        $ids = array_values(array_unique(array_filter(array_column($rows, 'position'), is_int(...))));
         $query = Item::query();
-        $query->whereIntegerInRaw('id', array_map($case->index->positions->item(...), $positions));
-        $made = $query->get(['id', 'number', 'title'])->keyBy('id');
-        $takers = [];
-        foreach ($case->documents as $document) {
-            $takers[$document->document] = $document->item;
-        }
+        $query->whereIntegerInRaw('id', $ids);
 
-        return array_map(static function (CostRow $row) use ($case, $made, $takers): CutInRow {
-            $pair = $case->pairs[max(0, $row->pair)];
-            $part = $case->items[$row->isNew ? $pair->new->number : $pair->old->number];
-            $user = $row->position === null ? null : $made[$case->index->positions->item($row->position)];
-            $sale = $user !== null && $user->number === $pair->old->number;
-            $what = match (true) {
-                $row->part === CostPart::Leftover => $row->document === '' ? 'stock' : 'receipt',
-                $row->part === CostPart::Cancellation => 'receipt',
-                $row->part === CostPart::Shortage && $row->position === null => 'expediting',
-                $sale => 'sale',
+        return $query
+            ->get(['id', 'number', 'title'])
+            ->keyBy('id')
+            ->toBase();
+    }
+
+    /** @param  Collection<int, Item>  $made */
+    private static function told(CutInCase $case, CostRow $row, int $at, Collection $made): CutInRow
+    {
+        $number = $row->of === null ? '' : $case->plants[$at]->parts[$row->of]->number;
+        $part = $number === '' ? null : $case->items[$number];
+        $user = $row->position === null ? null : $made[$row->position];
+        $isCounted = $part !== null && $row->cause !== CostCause::ExpeditingFee;
+
+        return new CutInRow(
+            part: $row->part->value,
+            plant: $case->plants[$at]->plant,
+            what: match (true) {
+                $row->cause !== CostCause::Wanted => $row->cause->value,
+                $user?->number === $number => 'sale',
                 default => $row->document === '' ? 'planned' : 'order',
-            };
+            },
+            document: $row->document,
+            of: $number,
+            item: $user->number ?? '',
+            title: $user->title ?? '',
+            on: $row->day === null ? null : (string) $case->today->plusDays($row->day),
+            quantity: $isCounted ? (string) Quantity::ofMillionths($row->quantity) : '',
+            unit: $isCounted ? $part->unit->value : '',
+            amount: (string) $row->amount,
+        );
+    }
 
-            $counted = $row->pair >= 0 && $what !== 'expediting';
-
-            return new CutInRow(
-                part: $row->part->value,
-                what: $what,
-                document: $row->document,
-                item: $user === null ? ($row->pair < 0 ? $takers[$row->document] ?? '' : $part->number) : $user->number,
-                title: $user->title ?? '',
-                is_new: $row->isNew,
-                on: $row->day === null ? null : (string) $case->today->plusDays($row->day),
-                quantity: $counted ? (string) Quantity::ofMillionths($row->quantity) : '',
-                unit: $counted ? $part->unit->value : '',
-                amount: (string) $row->amount,
-            );
-        }, $rows);
+    /** @param  non-empty-list<CostRow>  $beyond */
+    private static function rest(CostPart $part, array $beyond): CutInRow
+    {
+        return new CutInRow(
+            part: $part->value,
+            plant: '',
+            what: 'rest',
+            document: count($beyond) . ' more',
+            of: '',
+            item: '',
+            title: '',
+            on: null,
+            quantity: '',
+            unit: '',
+            amount: (string) array_reduce($beyond, static fn(Money $sum, CostRow $row): Money => $sum->plus($row->amount), Money::zero()),
+        );
     }
 }

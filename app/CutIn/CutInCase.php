@@ -4,40 +4,35 @@ declare(strict_types=1);
 
 namespace App\CutIn;
 
+use App\CutIn\Data\CutInAssumption;
 use App\CutIn\Data\CutInDocument;
-use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
-use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Collection;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\CutIn\Levers;
-use Orthotaxis\Core\CutIn\OpenOrder;
-use Orthotaxis\Core\CutIn\Pair;
 use Orthotaxis\Core\CutIn\Peg;
+use Orthotaxis\Core\CutIn\PlantCase;
 
 /** A question to the cut-in planner with all that is known of it. */
 final readonly class CutInCase
 {
     /**
-     * @param  array<string, mixed>  $question
-     * @param  non-empty-list<Pair>  $pairs
-     * @param  list<list<Peg>>  $pegs  of each pair; empty unless asked for
-     * @param  list<OpenOrder>  $orders
+     * @param  non-empty-list<PlantCase>  $plants
+     * @param  list<list<list<Peg>>>  $pegs  of each plant and part; empty unless asked for
      * @param  list<CutInDocument>  $documents
-     * @param  Collection<array-key, Item>  $items  by number
-     * @param  string  $plant  as which it is built; empty: there is none
+     * @param  list<CutInAssumption>  $assumptions
+     * @param  Collection<string, Item>  $items  by number
+     * @param  list<string>  $idle  numbers of parts that nobody wants at any plant, neither before nor after
      */
     public function __construct(
-        public array $question,
-        public array $pairs,
+        public array $plants,
         public array $pegs,
-        public array $orders,
         public array $documents,
+        public array $assumptions,
         public Levers $levers,
         public Collection $items,
-        public KnownSupply $supply,
-        public StructureIndex $index,
-        public string $plant,
+        public Basis $basis,
         public Day $today,
-        public int $expedite,
+        public array $idle,
     ) {}
 }

@@ -9,11 +9,15 @@ use App\CutIn\Data\ShortageRow;
 use App\Days\Today;
 use App\Planning\ExposureReader;
 use App\Structures\DatedData;
+use App\Structures\Index\ItemWeb;
 use App\Structures\Index\StructureIndex;
 use App\Structures\Models\Item;
 use App\Structures\StructureView;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\CutIn\Above;
 use Orthotaxis\Core\CutIn\NodeSupply;
+use Orthotaxis\Core\CutIn\PlantDays;
+use Orthotaxis\Core\CutIn\PlantNet;
 use Orthotaxis\Core\CutIn\Requirements;
 use Orthotaxis\Core\CutIn\Shortage;
 use Orthotaxis\Core\Quantity\FixedPoint;
@@ -37,34 +41,33 @@ final readonly class ShortageReader
      */
     public function of(Item $old, array $new, array $parents, Day $first): ShortagePage
     {
-        $index = StructureIndex::open(StructureView::asBuilt(''));
+        $web = new ItemWeb(StructureIndex::open(StructureView::asBuilt('')));
         $today = Today::day();
         $days = config()->integer('cut-in.days');
-        $position = $index->positions->of($old->id);
-        $chosen = array_fill_keys(array_map($index->positions->of(...), $parents), true);
-        $web = $index->adjacency->usedOnlyIn($position, $chosen);
-        $around = Requirements::around($web, $position, $today->number(), $days);
-        foreach ($new as [$item]) {
-            array_push($around, ...$index->around($item->id, $today, $days));
-        }
-        $items = PlannedItem::among(array_values(array_unique(array_map($index->positions->item(...), $around))));
-        $known = KnownSupply::ask($this->exposure, $items, $today);
-        $supply = [];
-        foreach ($items as $id => $item) {
-            $supply[$index->positions->of($id)] = $known->supply($id) ?? new NodeSupply(leadDays: $item->leadDays);
-        }
+        $parts = [$old->id, ...array_map(static fn(array $one): int => $one[0]->id, $new)];
+        $items = PlannedItem::among(Above::of([$web], $parts, $today->number(), $days)->order);
+        $known = KnownSupply::ask($this->exposure, $items, $today, Places::one());
+        $supply = array_map(
+            static fn(PlannedItem $item): NodeSupply => $known->supply($item->id) ?? new NodeSupply(leadDays: (int) $item->leadDays),
+            $items,
+        );
+        $requirements = Requirements::of(
+            [new PlantNet($web, PlantDays::all(), $supply, uses: [$old->id => array_fill_keys($parents, 0)])],
+            array_values(array_unique($parts)),
+            $today->number(),
+            $days,
+        );
         // Spares of the old part are sold on: they take none of the new.
-        $needed = Requirements::of($web, $position, $today->number(), $days, [$position => new NodeSupply()] + $supply)->byDay();
+        $needed = $requirements->demand(0, $old->id)->until;
         $leads = DatedData::on($first, array_map(static fn(array $one): int => $one[0]->id, $new));
         $rows = [];
         foreach ($new as [$item, $ratio]) {
-            $place = $index->positions->of($item->id);
             $own = $known->supply($item->id);
             $lead = $leads->leadTime($item->id, $item->lead_time_days);
             $more = min($days, $lead === null ? $days : intdiv($lead * self::WEEK + self::WORKING - 1, self::WORKING));
             $short = Shortage::of(
                 array_map(static fn(int $one): int => FixedPoint::scale($one, $ratio->millionths, Quantity::ONE), $needed),
-                Requirements::of($index->adjacency, $place, $today->number(), $days, $supply)->byDay(),
+                $requirements->demand(0, $item->id)->others,
                 $own->onHand ?? 0,
                 array_map(static fn(array $order): array => [$order[1], $order[2]], $own->orders ?? []),
                 max(0, $first->number() - $today->number()),

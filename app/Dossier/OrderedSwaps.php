@@ -26,13 +26,13 @@ final readonly class OrderedSwaps implements PlannedSwaps
             foreach ($order->works() as $work) {
                 $changes = $work->changes();
                 if ($changes instanceof Comparison) {
-                    $swaps[] = $changes;
+                    $swaps[] = [$work->subject->item, $changes];
                 } elseif ($changes instanceof ManufacturingChanges) {
-                    $built[] = $changes->lines;
+                    $built[] = [$work->subject->item, $changes->lines];
                 }
             }
         }
 
-        return [...$swaps, ...$built];
+        return [$proposed === null ? 'order' : 'proposal', [...$swaps, ...$built]];
     }
 }

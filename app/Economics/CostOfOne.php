@@ -64,26 +64,34 @@ final readonly class CostOfOne
     private static function ofParts(ChangeRequest $request): array
     {
         $chosen = CutIn::query()->where('request_id', $request->id)->orderByDesc('id')->first();
-        /** @var list<array{old: string, new: string, ratio?: ?string}> $pairs */
-        $pairs = $chosen->asked['pairs'] ?? [];
-        $items = Item::query()
-            ->whereIn('number', [...array_column($pairs, 'old'), ...array_column($pairs, 'new')])
-            ->get()
-            ->keyBy('number');
+        /** @var list<array{gone: list<string>, come: list<array{item: string, ratio?: ?string}>}> $swaps */
+        $swaps = $chosen->asked['swaps'] ?? [];
+        $numbers = [];
+        foreach ($swaps as $swap) {
+            array_push($numbers, ...$swap['gone'], ...array_column($swap['come'], 'item'));
+        }
+        $items = Item::query()->whereIn('number', array_values(array_unique($numbers)))->get()->keyBy('number');
         $rows = $missing = [];
-        foreach ($pairs as $pair) {
-            [$old, $new] = [$items[$pair['old']], $items[$pair['new']]];
-            foreach ([$old, $new] as $part) {
-                $missing = $part->standard_cost === null ? [...$missing, $part->number] : $missing;
+        foreach ($swaps as $swap) {
+            // What goes is the measure: without any, nothing says how often.
+            if ($swap['gone'] === []) {
+                continue;
             }
-            $ratio = ($pair['ratio'] ?? '') === '' ? Quantity::ONE : Quantity::parse((string) $pair['ratio'])->millionths;
-            $rows[] = [
-                $old,
-                "{$new->number} in its place",
-                Money::ofTenThousandths(FixedPoint::scale((int) $new->standard_cost, $ratio, Quantity::ONE))->minus(
-                    Money::ofTenThousandths((int) $old->standard_cost),
-                ),
-            ];
+            $more = Money::zero();
+            foreach ($swap['gone'] as $number) {
+                $more = $more->minus(Money::ofTenThousandths((int) $items[$number]->standard_cost));
+            }
+            foreach ($swap['come'] as $one) {
+                $ratio = ($one['ratio'] ?? '') === '' ? Quantity::ONE : Quantity::parse((string) $one['ratio'])->millionths;
+                $more = $more->plus(
+                    Money::ofTenThousandths(FixedPoint::scale((int) $items[$one['item']]->standard_cost, $ratio, Quantity::ONE)),
+                );
+            }
+            foreach ([...$swap['gone'], ...array_column($swap['come'], 'item')] as $number) {
+                $missing = $items[$number]->standard_cost === null ? [...$missing, $number] : $missing;
+            }
+            $come = implode(', ', array_column($swap['come'], 'item'));
+            $rows[] = [$items[$swap['gone'][0]], $come === '' ? 'Nothing in its place' : "{$come} in its place", $more];
         }
 
         return [$rows, array_values(array_unique($missing))];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Economics;
 
 use App\CutIn\KnownSupply;
+use App\CutIn\Places;
 use App\CutIn\PlannedItem;
 use App\Days\Today;
 use App\Planning\ExposureReader;
@@ -39,7 +40,7 @@ final readonly class YearlyDemand
             return [$kept['demand'], new Freshness($kept['at'] === null ? null : CarbonImmutable::parse($kept['at']))];
         }
         $items = $products->keyBy('id')->map(PlannedItem::of(...))->all();
-        $known = KnownSupply::ask($this->reader, $items, Today::day());
+        $known = KnownSupply::ask($this->reader, $items, Today::day(), Places::one());
         $demand = [];
         foreach (array_keys($items) as $id) {
             $supply = $known->supply($id);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Manufacturing;
 
+use App\CutIn\PlantCalendars;
 use App\Imports\BuiltImporter;
 use App\Manufacturing\Actions\PlantEditor;
 use App\Manufacturing\Files\BuiltImport;
@@ -22,6 +23,7 @@ final class Provider extends ServiceProvider
      * @var array<class-string, class-string>
      */
     public array $bindings = [
+        PlantCalendars::class => KeptCalendars::class,
         PlantsOfOrder::class => PlantStates::class,
         WorkOfPlants::class => PlantWork::class,
         BuiltImporter::class => BuiltImport::class,

@@ -175,6 +175,8 @@ final readonly class ExposureReader
                 'place' => $row->place,
                 'status' => $row->status,
                 'serial' => $row->serial,
+                'start' => $row->start?->__toString(),
+                'issued' => $row->issued?->__toString(),
             ];
         }
         DB::statement(

@@ -14,15 +14,15 @@ final readonly class NamedItems
      * @param  list<string>  $numbers
      * @return list<int>
      *
-     * @throws Refusal when there is none of a number, told at the place items
+     * @throws Refusal when there is none of a number, told at the place
      */
-    public static function ids(array $numbers): array
+    public static function ids(array $numbers, string $place = 'items'): array
     {
         $found = Item::query()->whereIn('number', $numbers)->pluck('id', 'number');
         $unknown = array_diff($numbers, $found->keys()->all());
 
         return $unknown === []
             ? $found->values()->all()
-            : throw Refusal::at('items', implode(' ', array_map((new MistypedNumbers())->noSuchItem(...), $unknown)));
+            : throw Refusal::at($place, implode(' ', array_map((new MistypedNumbers())->noSuchItem(...), $unknown)));
     }
 }

@@ -10,7 +10,7 @@ namespace Orthotaxis\Core\Adjacency;
  *
  * What changed since the lists were written lies over them, item by item.
  */
-final readonly class Adjacency
+final readonly class Adjacency implements Neighbours
 {
     /** A block is 2^12 positions. */
     public const BLOCK = 12;
@@ -84,28 +84,6 @@ final readonly class Adjacency
 
         // The others may stand behind it, so nothing is known of the order.
         return new self($this->size, $this->lists, $down, [$position => FlatList::of($lines)] + $up, false);
-    }
-
-    /**
-     * The same, with a position used by some of its users only.
-     *
-     * @param  array<int, mixed>  $users  by position
-     */
-    public function usedOnlyIn(int $position, array $users): self
-    {
-        $up = array_replace(...[[], ...array_values($this->newUp)]);
-        $down = array_replace(...[[], ...array_values($this->newDown)]);
-        $left = [];
-        foreach (FlatList::lines($this->upOf($position)) as $line) {
-            if (isset($users[$line[0]])) {
-                $left[] = $line;
-            } else {
-                $own = FlatList::lines($this->downOf($line[0]));
-                $down[$line[0]] = FlatList::of(array_values(array_filter($own, static fn(array $one): bool => $one[0] !== $position)));
-            }
-        }
-
-        return new self($this->size, $this->lists, $down, [$position => FlatList::of($left)] + $up, $this->ordered);
     }
 
     public function blocks(): int

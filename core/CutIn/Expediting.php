@@ -6,9 +6,14 @@ namespace Orthotaxis\Core\CutIn;
 
 use Orthotaxis\Core\Quantity\Money;
 
-/** A new order of the new part hurried along: it arrives some days sooner, for a fee that is paid once and only where it is needed. */
+/** How a part can be had sooner than in its lead time: by so many days, so much of it, at a price. */
 final readonly class Expediting
 {
-    /** @param  int  $days  sooner than its lead time; more than that means at once */
-    public function __construct(public int $days, public Money $fee) {}
+    /**
+     * @param  int  $days  working days sooner than its lead time; more than that means at once
+     * @param  Money  $fee  paid once, and only where any is hurried
+     * @param  Money  $premium  what one costs more
+     * @param  ?int  $most  millionths that can be had so; null: as much as is wanted
+     */
+    public function __construct(public int $days, public Money $fee, public Money $premium, public ?int $most = null) {}
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\CutIn;
 
-/** What planning knows of one item above the component: what is wanted of it, what there is, what is being made. Days count from today. */
+/**
+ * What planning knows at a plant of one item above the parts: what is wanted of it, what there is, what is being made. Days count from
+ * today.
+ */
 final readonly class NodeSupply
 {
     /**
@@ -21,13 +24,21 @@ final readonly class NodeSupply
 
     /**
      * @param  int  $onHand  millionths
-     * @param  list<array{int, int, string}>  $wanted  day, millionths, document: sales orders and forecast
-     * @param  list<array{int, int, int, string, bool}>  $orders  first day, day it is done, millionths, document, whether its parts are
-     *     issued already
-     * @param  int  $leadDays  between the first day of an order for it and the day it is done
+     * @param  list<array{int, int, string}>  $wanted  day, millionths, document: sales orders and forecast; what is overdue is wanted today
+     * @param  list<array{int, int, int, string, int}>  $orders  first day, day it is done, millionths, document, millionths that have their
+     *     parts already
+     * @param  int  $leadDays  working days between the first day of an order for it and the day it is done
+     * @param  int  $weekly  millionths wanted each week behind what is told, the mean of a forecast; 0: nothing is forecast
+     * @param  int  $until  the last day of which anything is told, where there is a forecast
      */
-    public function __construct(public int $onHand = 0, array $wanted = [], public array $orders = [], public int $leadDays = 0)
-    {
+    public function __construct(
+        public int $onHand = 0,
+        array $wanted = [],
+        public array $orders = [],
+        public int $leadDays = 0,
+        public int $weekly = 0,
+        public int $until = 0,
+    ) {
         $this->wantedOn = array_column($wanted, 0);
         $this->wanted = array_column($wanted, 1);
         $this->wantedBy = array_column($wanted, 2);

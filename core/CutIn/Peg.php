@@ -8,10 +8,17 @@ namespace Orthotaxis\Core\CutIn;
 final readonly class Peg
 {
     /**
+     * @param  Claim  $claim  until the cut-in, from it on, or anyway
      * @param  int  $position  of what is made of it; of the part itself when that is sold
      * @param  int  $day  from today
      * @param  int  $quantity  millionths of the part
      * @param  string  $document  empty for an order that is not placed yet
      */
-    public function __construct(public int $position, public int $day, public int $quantity, public string $document) {}
+    public function __construct(
+        public Claim $claim,
+        public int $position,
+        public int $day,
+        public int $quantity,
+        public string $document,
+    ) {}
 }

@@ -26,6 +26,10 @@ final readonly class Supply
         public string $status,
         /** Serial numbers, where planning keeps them; else empty. */
         public string $serial = '',
+        /** The first day of a work order, where planning tells it. */
+        public ?Day $start = null,
+        /** How much of a work order has its parts already, in the unit of the row, where planning tells it. */
+        public ?Quantity $issued = null,
     ) {}
 
     public function value(): Money
@@ -47,6 +51,8 @@ final readonly class Supply
             ? $row[$name]
             : throw Refusal::at($place, "Planning gave no {$name} in row {$number}.");
         $due = $row['due'] ?? null;
+        $start = $row['start'] ?? null;
+        $issued = $row['issued'] ?? null;
 
         return new self(
             kind: SupplyKind::tryFrom($text('kind')) ??
@@ -61,6 +67,8 @@ final readonly class Supply
             place: $text('place'),
             status: $text('status'),
             serial: is_string($row['serial'] ?? null) ? $row['serial'] : '',
+            start: is_string($start) ? Day::parse($start, $place) : null,
+            issued: is_string($issued) ? Quantity::parse($issued, $place) : null,
         );
     }
 }

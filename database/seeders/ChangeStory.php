@@ -8,6 +8,7 @@ use App\Assessment\Actions\AnswerQuestion;
 use App\Assessment\Actions\AskQuestion;
 use App\Assessment\Models\Question;
 use App\CutIn\Actions\ChooseCutIn;
+use App\CutIn\CutInReader;
 use App\Dossier\Actions\RaiseOrder;
 use App\Dossier\Proposals\ProposeLines;
 use App\Economics\Actions\SayFigure;
@@ -229,12 +230,18 @@ final class ChangeStory
         app(DecideRequest::class)->decide($this->people['mira.okafor'], $request, $decision, $reason, $this->requestVersion($request));
     }
 
-    /** @param  list<array<string, string>>  $pairs */
-    public function cutIn(string $request, array $pairs, int $inDays, string $reason): void
+    /**
+     * The best day by what is asked.
+     *
+     * @param  array<string, mixed>  $question  as CutInQuestion checks it
+     */
+    public function cutIn(string $request, array $question, string $reason): string
     {
-        app(
-            ChooseCutIn::class,
-        )($this->people['mira.okafor'], $request, ['pairs' => $pairs], CarbonImmutable::today()->addDays($inDays)->toDateString(), $reason);
+        $best = app(CutInReader::class)->plan($question)->best;
+        $day = $best->least_cost ?? throw new \LogicException("No day is possible for {$request}.");
+        app(ChooseCutIn::class)($this->people['mira.okafor'], $request, $question, $day, $reason);
+
+        return $day;
     }
 
     public function order(string $request): string

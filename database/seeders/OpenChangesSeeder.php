@@ -203,8 +203,10 @@ final class OpenChangesSeeder extends Seeder
         $s->on(17)->assess($request, 'Both boards need another footprint. Last-time buy covers about fourteen months.');
         $s->cutIn(
             $request,
-            [['old' => '310-0002', 'new' => '310-0003', 'keep' => '400', 'disposition' => 'use_up']],
-            137,
+            [
+                'swaps' => [['gone' => ['310-0002'], 'come' => [['item' => '310-0003']]]],
+                'parts' => [['item' => '310-0002', 'keep' => '400', 'disposition' => 'use_up']],
+            ],
             'Agreed with purchasing: the small outline is qualified by then. What is left goes to service and to the older boards.',
         );
         $s->decide($request, RequestState::Approved, 'No choice; the day is to be planned with purchasing.');

@@ -97,7 +97,7 @@ final class PlanningSeeder extends Seeder
         ]);
         $add('310-0002', 'pc', '1.35', [
             ['stock', 'LOT-17702', 'A', '2150', null, 'Weir', 'free'],
-            ['purchase_order', 'PO-30911', 'A', '4000', $day(30), 'Weir', 'last-time buy'],
+            ['purchase_order', 'PO-30911', 'A', '1500', $day(30), 'Weir', 'last-time buy'],
         ]);
 
         return $rows;

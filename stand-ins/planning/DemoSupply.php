@@ -22,7 +22,7 @@ final class DemoSupply
             $db->exec('TRUNCATE item, supply, structure, hand_over, hand_over_entry');
         }
         $supply = $db->prepare(
-            'INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+            'INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial, start, issued) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
         );
         $item = $db->prepare('INSERT INTO item (number, revision, unit, locked) VALUES (?, ?, ?, ?)');
         $most = $load['most'] ?? PHP_INT_MAX;
@@ -41,6 +41,8 @@ final class DemoSupply
                     $row['place'],
                     $row['status'],
                     $row['serial'] ?? '',
+                    $row['start'] ?? null,
+                    $row['issued'] ?? null,
                 ]);
                 $written++;
             }
@@ -87,7 +89,7 @@ final class DemoSupply
                 ];
             }
         }
-        $day = static fn(int $days): string => $today->modify("+{$days} days")->format('Y-m-d');
+        $day = static fn(int $days): string => $today->modify(sprintf('%+d days', $days))->format('Y-m-d');
         if ($item['supply'] === 'buy') {
             for ($i = 0; $i < $seed % 3; $i++) {
                 $rows[] = [
@@ -132,6 +134,9 @@ final class DemoSupply
                     'due' => $day(5 + ($seed % 15) + $i * 21),
                     'place' => $item['sold'] ? 'Tarn' : 'Weir',
                     'status' => $i === 0 ? 'started' : 'planned',
+                    'start' => $day($i === 0 ? -3 : 12 + $i * 10),
+                    // The parts of most of what is started are on the line.
+                    'issued' => $i === 0 ? (string) (10 + ($seed % 5) * 10 - ($seed % 3)) : null,
                 ];
             }
         }

@@ -17,7 +17,7 @@ final class Planning
         ]);
         if (
             (new self($db))->rows(
-                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'item' AND column_name = 'locked'",
+                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'supply' AND column_name = 'issued'",
             )[0]['made'] === 0
         ) {
             // Several workers may come here first together; one makes the tables, or what is new of them.
@@ -60,7 +60,7 @@ final class Planning
     {
         $rows = $this->db->prepare('
             SELECT kind, document, item, revision, trim_scale(quantity)::text AS quantity, unit, unit_value::text AS unit_value,
-                   due::text AS due, place, status, serial
+                   due::text AS due, place, status, serial, start::text AS start, trim_scale(issued)::text AS issued
             FROM supply WHERE item = ANY (ARRAY(SELECT jsonb_array_elements_text(?::jsonb))) ORDER BY item, kind, due NULLS FIRST, document');
         $asked = json_encode(array_values($items), JSON_THROW_ON_ERROR);
         $rows->execute([$asked]);
@@ -97,7 +97,8 @@ final class Planning
     public function document(string $document): array
     {
         $rows = $this->db->prepare('
-            SELECT kind, item, revision, trim_scale(quantity)::text AS quantity, unit, unit_value::text AS unit_value, due::text AS due, place, status, serial
+            SELECT kind, item, revision, trim_scale(quantity)::text AS quantity, unit, unit_value::text AS unit_value, due::text AS due, place, status, serial,
+                   start::text AS start, trim_scale(issued)::text AS issued
             FROM supply WHERE document = ? ORDER BY kind, item, due NULLS FIRST, id LIMIT 200');
         $rows->execute([$document]);
 

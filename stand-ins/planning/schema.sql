@@ -20,6 +20,8 @@ CREATE TABLE IF NOT EXISTS supply (
     status text NOT NULL
 );
 ALTER TABLE supply ADD COLUMN IF NOT EXISTS serial text NOT NULL DEFAULT '';
+ALTER TABLE supply ADD COLUMN IF NOT EXISTS start date;
+ALTER TABLE supply ADD COLUMN IF NOT EXISTS issued numeric(18, 6);
 CREATE INDEX IF NOT EXISTS supply_document ON supply (document);
 CREATE INDEX IF NOT EXISTS supply_item ON supply (item);
 CREATE TABLE IF NOT EXISTS structure (

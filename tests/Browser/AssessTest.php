@@ -122,7 +122,12 @@ it('takes the third field report in, asks, answers, weighs the cost and decides'
     $screen->visit('/changes/ECR-00096')->see('Torn at the rollers; silt in the head.')->see('14 m');
 
     // The day to cut in, chosen with its reason.
-    $screen->visit('/changes/ECR-00096/cut-in')->pick('Old part', '200-0040')->pick('New part', '200-0041')->see('Least cost')->settled();
+    $screen
+        ->visit('/changes/ECR-00096/cut-in')
+        ->pick('Part that goes', '200-0040')
+        ->pick('Part that comes', '200-0041')
+        ->see('Least cost')
+        ->settled();
     $screen->click('//button[starts-with(normalize-space(), "Least cost")]')->settled();
     $screen->type(
         (string) $screen->find('//label[starts-with(normalize-space(), "Reason ") and contains(., "20")]')?->getText(),

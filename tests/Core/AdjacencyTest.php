@@ -308,17 +308,3 @@ it('puts those of one level in the order of their numbers, whatever their positi
     $rank = static fn(array $positions): array => array_map(static fn(int $position): int => $number[$position], $positions);
     expect(WhereUsed::of($web, 4, 100, rank: $rank)->parents)->toBe([1, 2, 0, 3]);
 });
-
-it('can be looked at as if something were used in some of its users only', function (): void {
-    // 4 is in 1, 2 and 3; 2 has 3 in it as well.
-    $web = Web::of([[1, 4, 1], [2, 4, 2], [2, 3, 1], [3, 4, 5]]);
-    $only = $web->usedOnlyIn(4, [3 => true]);
-    expect(above($only, 4))
-        ->toBe([2 => '5', 3 => '5'])
-        ->and(inside($only, 2))
-        ->toBe([3 => '1', 4 => '5'])
-        ->and(inside($only, 1))
-        ->toBe([])
-        ->and(above($web->usedOnlyIn(4, [1 => true, 2 => true, 3 => true]), 4))
-        ->toBe(above($web, 4));
-});

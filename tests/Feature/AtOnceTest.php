@@ -160,7 +160,7 @@ it('tells the second of two who assess or decide', function (): void {
 it('keeps both of two days that are chosen: the last one counts', function (): void {
     $this->world->as('mira', 'POST', "/requests/{$this->request}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
     $choose = fn(string $by, int $day) => $this->world->as($by, 'POST', "/requests/{$this->request}/cut-ins", [
-        'pairs' => [['old' => '200-0040', 'new' => '200-0041']],
+        'swaps' => [['gone' => ['200-0040'], 'come' => [['item' => '200-0041']]]],
         'chosen_on' => World::day($day),
         'reason' => "By {$by}.",
     ]);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Tests\Feature\Support\World;
@@ -51,12 +52,17 @@ beforeEach(function (): void {
             ),
         ]),
     ]);
-    $this->ask = fn(array $more = [], array $pair = []) => $this->world->as(
+    $this->swap = [['gone' => ['200-0040'], 'come' => [['item' => '200-0041']]]];
+    // What is said of the old part stands second.
+    $this->ask = fn(array $more = [], array $old = []) => $this->world->as(
         'vera',
         'POST',
         '/cut-in',
-        ['pairs' => [['old' => '200-0040', 'new' => '200-0041'] + $pair]] + $more,
+        ['swaps' => $this->swap] + ($old === [] ? [] : ['parts' => [['item' => '200-0040'] + $old]]) + $more,
     );
+    $this->part = static fn($page, string $number, string $plant = 'Weir'): ?array => collect(
+        collect($page->json('plants'))->firstWhere('plant', $plant)['parts'] ?? [],
+    )->firstWhere('item.number', $number);
 });
 
 it('starts from what the order swaps, else from the items the change affects', function (): void {
@@ -64,8 +70,12 @@ it('starts from what the order swaps, else from the items the change affects', f
     $start = fn(string $number) => $this->world
         ->as('vera', 'GET', "/requests/{$number}/cut-in")
         ->assertOk()
-        ->json('pairs');
-    expect($start($request))->toBe([['old' => '200-0040', 'new' => '', 'ratio' => null]]);
+        ->json();
+    expect($start($request))->toBe([
+        'read_off' => 'items',
+        'swaps' => [['gone' => ['200-0040'], 'come' => [], 'parents' => []]],
+        'more' => 0,
+    ]);
 
     $order = $this->world->opened();
     $this->world->edit($order, 'replace', 10, ['component' => '200-0041', 'quantity' => '0.6'])->assertOk();
@@ -74,23 +84,31 @@ it('starts from what the order swaps, else from the items the change affects', f
         ->join('change_orders', 'change_orders.id', 'order_id')
         ->where('change_orders.number', $order)
         ->value('change_requests.number');
-    expect($start($of))->toBe([['old' => '200-0040', 'new' => '200-0041', 'ratio' => '1.2']]);
+    expect($start($of))->toBe([
+        'read_off' => 'order',
+        'swaps' => [['gone' => ['200-0040'], 'come' => [['item' => '200-0041', 'ratio' => '1.2']], 'parents' => ['200-0010']]],
+        'more' => 0,
+    ]);
 });
 
 it('nets what is sold down to the part, day by day, and finds when it runs out', function (): void {
     ($this->planning)();
     $page = ($this->ask)(['approval_days' => 3])->assertOk();
-    $demand = array_filter(array_map(floatval(...), $page->json('parts.0.demand')));
+    $tube = ($this->part)($page, '200-0040');
+    $demand = array_filter(array_map(floatval(...), $tube['until']));
     // 40 modules need 40 heads on day 10, less 6 on the shelf: 17 m. The order of day 20 takes its tube then: 2 m, and gives 4 heads for
     // the 20 modules of day 42 and 44, so that 16 more are made: 8 m in all.
     expect($demand)
         ->toBe([10 => 17.0, 20 => 2.0, 42 => 3.0, 44 => 5.0])
-        ->and($page->json('parts.0.stock'))
+        ->and($tube['stock'])
         ->toBe('18')
+        ->and(array_filter(array_map(floatval(...), ($this->part)($page, '200-0041')['from_then'])))
+        ->toBe($demand)
         ->and($page->json('run_out'))
         ->toBe(World::day(44))
-        ->and($page->json('earliest'))
-        ->toBe(World::day(3))
+        // Two metres of the new one are there; more can come forty days after the release: two last from day 43 on till the next morning.
+        ->and($page->json('best.earliest'))
+        ->toBe(World::day(43))
         ->and($page->json('fault'))
         ->toBeNull();
 });
@@ -104,25 +122,75 @@ it('goes by what plants build: kits, scrap, and what only they add; by engineeri
             ->update(['scrap' => 100_000]);
     });
     $this->world->built('200-0010', 'Weir', [[10, '200-0042', 1, 'pc', 10], [30, '600-0014', 6, 'pc', 20]]);
-    $demand = fn(array $more = []): array => array_filter(
-        array_map(
-            floatval(...),
-            ($this->ask)($more + ['approval_days' => 3])
-                ->assertOk()
-                ->json('parts.0.demand'),
-        ),
+    $demand = fn(string $plant = 'Weir'): array => array_filter(
+        array_map(floatval(...), ($this->part)(($this->ask)(['approval_days' => 3])->assertOk(), '200-0040', $plant)['until'] ?? []),
     );
     // The same heads as above, each with 0.55 m in its kit.
     expect($demand())->toEqualWithDelta([10 => 18.7, 20 => 2.2, 42 => 3.3, 44 => 5.5], 0.000001);
     // Tarn builds the head without a tube: nothing is wanted of it there.
     $this->world->built('200-0010', 'Tarn', [[30, '600-0014', 6, 'pc', 20]]);
-    expect($demand(['plant' => 'Tarn']))
+    expect($demand('Tarn'))
         ->toBe([])
-        ->and($demand(['plant' => 'Weir']))
+        ->and($demand())
         ->toEqualWithDelta([10 => 18.7, 20 => 2.2, 42 => 3.3, 44 => 5.5], 0.000001);
-    ($this->ask)(['plant' => 'Moon'])
-        ->assertStatus(422)
-        ->assertJsonStructure(['errors' => ['plant']]);
+});
+
+it('plans plants apart: what one has from the other is wanted there, some working days earlier', function (): void {
+    $row = static fn(string $kind, string $document, string $item, string $quantity, string $unit, ?int $day, string $place): array => [
+        'kind' => $kind,
+        'document' => $document,
+        'item' => $item,
+        'revision' => 'A',
+        'quantity' => $quantity,
+        'unit' => $unit,
+        'unit_value' => '10.00',
+        'due' => $day === null ? null : World::day($day),
+        'place' => $place,
+        'status' => 'free',
+    ];
+    Http::fake([
+        '*/supply' => Http::response([
+            'rows' => [
+                $row('sales_order', 'SO-1', '200-0001', '10', 'pc', 60, 'Tarn'),
+                $row('stock', 'LOT-1', '200-0010', '3', 'pc', null, 'Tarn'),
+                $row('stock', 'LOT-2', '200-0040', '1', 'm', null, 'Tarn'),
+                $row('stock', 'LOT-3', '200-0040', '9', 'm', null, 'Weir'),
+                $row('stock', 'LOT-4', '200-0040', '5', 'm', null, 'Moon'),
+            ],
+        ]),
+    ]);
+    $this->world->built('200-0001', 'Tarn', [[10, '200-0010', 1, 'pc', 10]]);
+    $this->world->built('200-0010', 'Weir', [[10, '200-0040', 0.5, 'm', 10]]);
+    $page = ($this->ask)()->assertOk();
+    $tube = ($this->part)($page, '200-0040');
+    // Three heads lie at Tarn; seven are brought there in two days. The tube of no use at Tarn counts too, and that at no plant.
+    expect(array_filter(array_map(floatval(...), $tube['until'])))
+        ->toBe([58 => 3.5])
+        ->and($tube['stock'])
+        ->toBe('15')
+        ->and(array_column($page->json('plants'), 'plant'))
+        ->toBe(['Weir'])
+        ->and($page->json('plants.0.has_calendar'))
+        ->toBeFalse()
+        ->and($page->json('other_places'))
+        ->toBe(['Moon']);
+    // With a calendar only its working days are offered, and two working days are four days over a weekend.
+    DB::table('plants')->insert([
+        ['code' => 'Tarn', 'weekdays' => json_encode([CarbonImmutable::today()->addDays(60)->dayOfWeekIso]), 'shifts' => '06:00-14:00'],
+        ['code' => 'Weir', 'weekdays' => '[1, 2, 3, 4, 5]', 'shifts' => '06:00-14:00'],
+    ]);
+    $page = ($this->ask)(['anew' => true])->assertOk();
+    expect(array_filter(array_map(floatval(...), ($this->part)($page, '200-0040')['until'])))
+        ->toBe([46 => 3.5])
+        ->and($page->json('plants.0.has_calendar'))
+        ->toBeTrue();
+    foreach ($page->json('days') as $day) {
+        $isWorkday = CarbonImmutable::parse($day['on'])->isWeekday();
+        expect($day['possible'] && !$isWorkday)
+            ->toBeFalse()
+            ->and(in_array($day['on'], $page->json('plants.0.closed'), true))
+            ->toBe(!$isWorkday);
+    }
 });
 
 it('lets engineering hold until a plant builds an item', function (): void {
@@ -135,7 +203,7 @@ it('lets engineering hold until a plant builds an item', function (): void {
     DB::statement('ALTER TABLE contents ENABLE TRIGGER USER');
     $demand = ($this->ask)(['approval_days' => 3])
         ->assertOk()
-        ->json('parts.0.demand');
+        ->json('plants.0.parts.0.until');
     expect(array_filter(array_map(floatval(...), $demand)))->toBe([10 => 17.0]);
 });
 
@@ -164,9 +232,12 @@ it('starts from what is swapped at a plant alone, once where engineering swaps t
         $this->world
             ->as('vera', 'GET', "/requests/{$of}/cut-in")
             ->assertOk()
-            ->json('pairs'),
+            ->json('swaps'),
     )
-        ->toBe([['old' => '200-0040', 'new' => '200-0041', 'ratio' => '1.2'], ['old' => '200-0042', 'new' => '600-0014', 'ratio' => '3']])
+        ->toBe([
+            ['gone' => ['200-0040'], 'come' => [['item' => '200-0041', 'ratio' => '1.2']], 'parents' => ['200-0010']],
+            ['gone' => ['200-0042'], 'come' => [['item' => '600-0014', 'ratio' => '3']], 'parents' => ['200-0010']],
+        ])
         ->and($this->world->as('vera', 'GET', "/orders/{$order}/consequences")->json('affected'))
         ->toContain('200-0042');
 });
@@ -195,13 +266,13 @@ it('adds up what each day costs, and tells its documents', function (): void {
         ->toBe('50.00')
         ->and(collect($page->json('documents'))->firstWhere('document', 'PO-2')['cancel_fee'])
         ->toBeNull();
-    // A quarter of it reworked at one, the rest scrapped for what it cost: 7.60 for each of the six metres.
+    // A quarter of it reworked at one, which saves a new one at 12.60 for one at 9.80; the rest is lost whole: 6.90 for each of six metres.
     expect(($this->ask)([], ['disposition' => 'scrap', 'rework_percent' => 25, 'rework_cost' => '1'])->json('days.30.leftover'))->toBe(
-        '45.60',
+        '41.40',
     );
     ($this->ask)([], ['rework_percent' => 101])
         ->assertStatus(422)
-        ->assertJsonStructure(['errors' => ['pairs.0.rework_percent']]);
+        ->assertJsonStructure(['errors' => ['parts.0.rework_percent']]);
     $let = ($this->ask)(['not_cancelled' => ['PO-1']])->assertOk();
     expect($let->json('days.30.cancellation'))->toBe('0.00')->and((float) $let->json('days.30.leftover'))->toBeGreaterThan(1000);
     expect((float) ($this->ask)([], ['keep' => '6', 'disposition' => 'scrap'])->json('days.30.leftover'))->toBe(0.0);
@@ -209,7 +280,7 @@ it('adds up what each day costs, and tells its documents', function (): void {
 
 it('tells what a day costs down to the single order, adding up to its parts', function (): void {
     ($this->planning)();
-    $question = ['pairs' => [['old' => '200-0040', 'new' => '200-0041', 'disposition' => 'scrap']], 'per_straddling_order' => '30'];
+    $question = ['swaps' => $this->swap, 'per_straddling_order' => '30'];
     $days = $this->world->as('vera', 'POST', '/cut-in', $question)->json('days');
     $rows = fn(int $day): array => $this->world
         ->as('vera', 'POST', '/cut-in/rows', $question + ['on' => World::day($day)])
@@ -230,16 +301,18 @@ it('tells what a day costs down to the single order, adding up to its parts', fu
     // On day 12 one metre of the eighteen is left and seven that came on day 5; the order of day 20 and two that will have to be made
     // take the new one.
     $told = array_map(
-        static fn(array $row): array => [$row['part'], $row['what'], $row['document'], $row['item'], $row['quantity']],
+        static fn(array $row): array => [$row['part'], $row['what'], $row['document'], $row['of'], $row['item'], $row['quantity']],
         $rows(12),
     );
     expect($told)
         ->toContain(
-            ['leftover', 'receipt', 'PO-2', '200-0040', '7'],
-            ['leftover', 'stock', '', '200-0040', '1'],
-            ['cancellation', 'receipt', 'PO-1', '200-0040', '100'],
-            ['recurring', 'order', 'WO-1', '200-0010', '2'],
-            ['recurring', 'planned', '', '200-0010', '8'],
+            ['leftover', 'receipt', 'PO-2', '200-0040', '', '7'],
+            ['leftover', 'stock', '', '200-0040', '', '1'],
+            ['cancellation', 'receipt', 'PO-1', '200-0040', '', '100'],
+            ['recurring', 'order', 'WO-1', '200-0040', '200-0010', '-2'],
+            ['recurring', 'planned', '', '200-0040', '200-0010', '-8'],
+            ['recurring', 'order', 'WO-1', '200-0041', '200-0010', '2'],
+            ['recurring', 'planned', '', '200-0041', '200-0010', '8'],
         )
         ->and(collect($rows(12))->firstWhere('part', 'recurring')['title'])
         ->toBe('Pump head');
@@ -258,16 +331,25 @@ it('says which lever is wrong, and where', function (): void {
     ($this->ask)(['approval_days' => 'soon'])
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['approval_days']]);
-    ($this->ask)([], ['new' => '200-0040'])->assertOk();
-    $this->world
-        ->as('vera', 'POST', '/cut-in', ['pairs' => [['old' => '200-0040', 'new' => '200-0040']]])
+    $wrong = fn(array $swaps, array $more, array $places) => $this->world
+        ->as('vera', 'POST', '/cut-in', ['swaps' => $swaps] + $more)
         ->assertStatus(422)
-        ->assertJsonStructure(['errors' => ['pairs.0.new']]);
-    $this->world
-        ->as('vera', 'POST', '/cut-in', ['pairs' => [['old' => 'NONE', 'new' => '200-0041', 'keep' => 'some']]])
-        ->assertStatus(422)
-        ->assertJsonStructure(['errors' => ['pairs.0.old', 'pairs.0.keep']]);
-    $this->world->as('vera', 'POST', '/cut-in', ['pairs' => []])->assertStatus(422);
+        ->assertJsonStructure(['errors' => $places]);
+    $wrong(
+        [['gone' => ['NONE'], 'come' => [['item' => '200-0041']]]],
+        ['parts' => [['item' => '200-0040', 'keep' => 'some']]],
+        ['swaps.0.gone.0', 'parts.0.keep'],
+    );
+    $wrong([], [], ['swaps']);
+    $wrong([['gone' => [], 'come' => []]], [], ['swaps.0.gone']);
+    // Metres and pieces: nobody but a person can say how much of one stands for the other.
+    $wrong([['gone' => ['200-0040'], 'come' => [['item' => '200-0042']]]], [], ['swaps.0.come.0.ratio']);
+    $wrong([['gone' => ['200-0040'], 'come' => [['item' => '200-0041', 'ratio' => '0']]]], [], ['swaps.0.come.0.ratio']);
+    // Where nothing goes, somebody has to say where it comes, and how much of it.
+    $wrong([['gone' => [], 'come' => [['item' => '600-0014', 'ratio' => '2']]]], [], ['swaps.0.parents']);
+    $wrong([['gone' => [], 'come' => [['item' => '600-0014']], 'parents' => ['200-0010']]], [], ['swaps.0.come.0.ratio']);
+    $wrong([...$this->swap, ['gone' => ['200-0040'], 'come' => []]], [], ['swaps.1.gone']);
+    $wrong([['gone' => ['200-0040'], 'come' => [], 'parents' => ['NONE']]], [], ['swaps.0.parents']);
     expect(($this->ask)(['prescribed_on' => World::day(1), 'approval_days' => 5])->json('against_prescribed'))->toContain(
         'before the earliest',
     );
@@ -293,19 +375,17 @@ it('asks planning once for all levers, until somebody wants to know what it says
     $told = fn(array $more = [], array $pair = []): array => ($this->ask)($more, $pair)->assertOk()->json();
     $first = $told();
     $asked = count(Http::recorded());
-    foreach ([['approval_days' => 30], ['per_straddling_order' => '1'], ['expedite_percent' => 5]] as $lever) {
+    foreach ([['approval_days' => 30], ['per_straddling_order' => '1'], ['shortage_percent' => 5]] as $lever) {
         $told($lever);
     }
-    expect($told(['approval_days' => 30])['earliest'])
-        ->toBe(World::day(30))
+    expect($told(['approval_days' => 300])['best']['earliest'])
+        ->toBe(World::day(300))
         ->and($told([], ['keep' => '3'])['fetched_at'])
         ->toBe($first['fetched_at'])
         ->and(count(Http::recorded()))
         ->toBe($asked);
     // The rows of a day are made of the same.
-    $this->world
-        ->as('vera', 'POST', '/cut-in/rows', ['pairs' => [['old' => '200-0040', 'new' => '200-0041']], 'on' => World::day(30)])
-        ->assertOk();
+    $this->world->as('vera', 'POST', '/cut-in/rows', ['swaps' => $this->swap, 'on' => World::day(30)])->assertOk();
     expect(count(Http::recorded()))->toBe($asked);
     // Other parts are another question, and so is the same with the will to know.
     $this->travel(10)->seconds();
@@ -330,21 +410,21 @@ it('keeps the chosen day with its reasons, and carries it into the order', funct
         $by,
         'POST',
         "/requests/{$number}/cut-ins",
-        ['pairs' => [['old' => '200-0040', 'new' => '200-0041']], 'approval_days' => 5, 'chosen_on' => $on, 'reason' => $reason],
+        ['swaps' => $this->swap, 'approval_days' => 5, 'chosen_on' => $on, 'reason' => $reason],
     );
-    $choose(World::day(30), 'First thought.')->assertOk();
+    $choose(World::day(46), 'First thought.')->assertOk();
     $this->world->as('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
-    $choose(World::day(44), by: 'jonas')->assertForbidden();
-    $choose(World::day(44), '')
+    $choose(World::day(50), by: 'jonas')->assertForbidden();
+    $choose(World::day(50), '')
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['reason']]);
     $choose(World::day(2))
         ->assertStatus(422)
-        ->assertJsonPath('errors.chosen_on.0', 'The earliest possible day is ' . World::day(5) . '.');
+        ->assertJsonPath('errors.chosen_on.0', 'The earliest possible day is ' . World::day(45) . '.');
     $choose(World::day(900))->assertStatus(422);
-    $choose(World::day(44))
+    $choose(World::day(50))
         ->assertOk()
-        ->assertJsonPath('0.chosen_on', World::day(44))
+        ->assertJsonPath('0.chosen_on', World::day(50))
         ->assertJsonPath('1.reason', 'First thought.')
         ->assertJsonPath('0.asked.approval_days', 5);
     $this->world
@@ -353,10 +433,10 @@ it('keeps the chosen day with its reasons, and carries it into the order', funct
     $this->world
         ->as('mira', 'POST', "/requests/{$number}/order")
         ->assertOk()
-        ->assertJsonPath('order.effective_on', World::day(44));
+        ->assertJsonPath('order.effective_on', World::day(50));
     expect(DB::table('ledger')->where('act', 'request.cut_in_chosen')->count())->toBe(2);
     // Once there is an order, its own date counts.
-    $choose(World::day(50))
+    $choose(World::day(60))
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['request']]);
 });
@@ -380,12 +460,12 @@ it('says what planning does not know of all that is above, and what it told of w
         ->assertJsonPath('not_known', 2)
         ->assertJsonPath('not_known_items', ['200-0010', '200-0001'])
         ->assertJsonPath('strangers', ['9-9'])
-        ->assertJsonPath('parts.0.stock', '5');
+        ->assertJsonPath('plants.0.parts.0.stock', '5');
 });
 
 it('works with the structures as they are, whatever was kept', function (): void {
     ($this->planning)();
-    $wanted = fn(): float => array_sum(array_map(floatval(...), ($this->ask)()->assertOk()->json('parts.0.demand')));
+    $wanted = fn(): float => array_sum(array_map(floatval(...), ($this->part)(($this->ask)()->assertOk(), '200-0040')['until']));
     $before = $wanted();
     DB::statement('ALTER TABLE structure_lines DISABLE TRIGGER USER');
     DB::table('structure_lines')
@@ -402,28 +482,40 @@ it('expedites the new part for a fee, told in its own row', function (): void {
     DB::table('items')
         ->where('number', '200-0041')
         ->update(['lead_time_days' => 60]);
-    // Two metres of the new one are here; from day 20 on ten are wanted before day 60, eight of them short at half of what one costs.
-    $cost = (int) DB::table('items')->where('number', '200-0041')->value('standard_cost') / 20_000;
-    expect((float) ($this->ask)()->json('days.20.shortage'))->toBe(8 * $cost);
-    $hurried = ($this->ask)([], ['sooner_days' => 20, 'sooner_cost' => '12.50'])->assertOk();
-    expect($hurried->json('days.20.shortage'))
-        ->toBe('12.50')
-        ->and($hurried->json('days.45'))
-        ->toBe(($this->ask)()->json('days.45'));
-    $rows = $this->world
-        ->as('vera', 'POST', '/cut-in/rows', [
-            'pairs' => [['old' => '200-0040', 'new' => '200-0041', 'sooner_days' => 20, 'sooner_cost' => '12.50']],
-            'on' => World::day(20),
-        ])
-        ->assertOk();
-    expect(
-        collect($rows->json())
-            ->where('part', 'shortage')
-            ->values()
-            ->map(fn(array $row): array => [$row['what'], $row['item'], $row['on'], $row['quantity'], $row['amount']])
-            ->all(),
-    )->toBe([['expediting', '200-0041', World::day(40), '', '12.50']]);
-    ($this->ask)([], ['sooner_days' => 900, 'sooner_cost' => '-1'])
+    // Two metres of the new one are here; from day 20 on ten are wanted before day 60 and the ten days till the release: eight are missing,
+    // each at twice what one costs.
+    $cost = (int) DB::table('items')->where('number', '200-0041')->value('standard_cost') / 10_000;
+    expect((float) ($this->ask)()->json('days.20.shortage'))->toBe(8 * 2 * $cost);
+    $new = ['item' => '200-0041', 'sooner_days' => 20, 'sooner_cost' => '12.50', 'sooner_percent' => 50];
+    $hurried = ($this->ask)(['approval_days' => 0, 'parts' => [$new]])->assertOk();
+    // What comes on day 40 is there for the last eight metres, of which two are in stock: the two of day 20.
+    expect((float) $hurried->json('days.20.shortage'))
+        ->toBe(round(12.5 + 8 * 0.5 * $cost, 4))
+        ->and($hurried->json('days.20.possible'))
+        ->toBeTrue()
+        ->and($hurried->json('days.46'))
+        ->toEqual(($this->ask)(['approval_days' => 0])->json('days.46'));
+    $rows = fn(array $part): array => collect(
+        $this->world
+            ->as('vera', 'POST', '/cut-in/rows', [
+                'swaps' => $this->swap,
+                'approval_days' => 0,
+                'parts' => [$part],
+                'on' => World::day(20),
+            ])
+            ->assertOk()
+            ->json(),
+    )
+        ->where('part', 'shortage')
+        ->values()
+        ->map(fn(array $row): array => [$row['what'], $row['of'], $row['on'], $row['quantity']])
+        ->all();
+    expect($rows($new))
+        ->toBe([['hurried', '200-0041', World::day(44), '5'], ['hurried', '200-0041', World::day(42), '3'], ['fee', '200-0041', null, '']])
+        // No more than five can be had so; what is wanted first gets them.
+        ->and($rows(['sooner_most' => '5'] + $new))
+        ->toContain(['missing', '200-0041', World::day(44), '3'], ['hurried', '200-0041', World::day(44), '2']);
+    ($this->ask)(['parts' => [['item' => '200-0041', 'sooner_days' => 900, 'sooner_cost' => '-1']]])
         ->assertStatus(422)
-        ->assertJsonStructure(['errors' => ['pairs.0.sooner_days', 'pairs.0.sooner_cost']]);
+        ->assertJsonStructure(['errors' => ['parts.0.sooner_days', 'parts.0.sooner_cost']]);
 });

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\CutIn\KnownSupply;
+use App\CutIn\Places;
 use App\CutIn\PlannedItem;
 use App\Days\Today;
 use App\Planning\ExposureReader;
@@ -53,6 +54,7 @@ beforeEach(function (): void {
             app(ExposureReader::class),
             PlannedItem::among(array_values($ids)),
             Today::day(),
+            Places::one(),
             array_map(fn(string $number): int => $ids[$number], $whole),
             array_map(fn(string $number): int => $ids[$number], $made),
         );
@@ -112,9 +114,9 @@ it('tells orders that take parts from those that have them, and from what is bou
     // First day, day it is done, quantity, document, whether its parts are issued.
     expect($head?->orders)
         ->toBe([
-            [15, 20, 4 * Quantity::ONE, 'WO-1', false],
-            [5, 10, 3 * Quantity::ONE, 'WO-2', true],
-            [7, 12, 2 * Quantity::ONE, 'PO-1', true],
+            [15, 20, 4 * Quantity::ONE, 'WO-1', 0],
+            [5, 10, 3 * Quantity::ONE, 'WO-2', 3 * Quantity::ONE],
+            [7, 12, 2 * Quantity::ONE, 'PO-1', 2 * Quantity::ONE],
         ])
         ->and($head?->leadDays)
         ->toBe(5);

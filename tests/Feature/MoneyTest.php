@@ -138,7 +138,7 @@ it('follows the parts that cut in, then the edits of the order, where nobody say
     $this->world->as('mira', 'POST', "/requests/{$this->request}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
     $this->world
         ->as('mira', 'POST', "/requests/{$this->request}/cut-ins", [
-            'pairs' => [['old' => '200-0040', 'new' => '200-0041']],
+            'swaps' => [['gone' => ['200-0040'], 'come' => [['item' => '200-0041']]]],
             'chosen_on' => World::day(50),
             'reason' => 'Least cost.',
         ])

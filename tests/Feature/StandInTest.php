@@ -83,6 +83,8 @@ it('answers what there is of an item, and which items are none of its own', func
             'place' => 'Weir',
             'status' => 'free',
             'serial' => '',
+            'start' => null,
+            'issued' => null,
         ])
         ->and($answer['rows'][0]['due'])
         ->toBe(World::day(9));

@@ -26,13 +26,18 @@ final readonly class ChooseCutIn
         $day =
             array_values(array_filter($page->days, static fn($day): bool => $day->on === $on))[0] ??
             throw Refusal::at('chosen_on', 'Choose a day within the planning horizon.');
-        if ($page->earliest === null || $on < $page->earliest) {
+        $earliest = $page->best->earliest;
+        if (!$day->possible) {
             throw Refusal::at(
                 'chosen_on',
-                $page->earliest === null ? 'No day is possible with these levers.' : "The earliest possible day is {$page->earliest}.",
+                match (true) {
+                    $earliest === null => 'No day is possible with these levers.',
+                    $on < $earliest => "The earliest possible day is {$earliest}.",
+                    default => 'It is no working day, or a part would be missing from it on.',
+                },
             );
         }
-        $this->ledger->together(function () use ($by, $number, $question, $on, $reason, $page, $day): void {
+        $this->ledger->together(function () use ($by, $number, $question, $on, $reason, $page, $day, $earliest): void {
             $request = ChangeRequest::query()->where('number', $number)->lockForUpdate()->firstOrFail();
             if (!$request->state->isAssessed() && $request->state !== RequestState::Approved) {
                 throw Refusal::at('request', "A day is chosen while {$number} is being assessed or waits for its order.");
@@ -46,9 +51,9 @@ final readonly class ChooseCutIn
                 'chosen_at' => CarbonImmutable::now(),
                 'found' => [
                     'total' => $day->total,
-                    'least_cost' => $page->least_cost,
-                    'least_disturbing' => $page->least_disturbing,
-                    'earliest' => $page->earliest,
+                    'least_cost' => $page->best->least_cost,
+                    'least_disturbing' => $page->best->least_disturbing,
+                    'earliest' => $earliest,
                     'run_out' => $page->run_out,
                 ],
             ]);

@@ -6,14 +6,18 @@ namespace App\CutIn\Data;
 
 use OpenApi\Attributes as OA;
 
-/** Something that was assumed because nobody said it, and whether somebody did. */
+/** Something that the plan takes for granted, and where it comes from. */
 #[OA\Schema]
 final readonly class CutInAssumption
 {
     public function __construct(
-        #[OA\Property(description: 'of the lever that says otherwise, where there is one')] public ?string $lever,
+        #[OA\Property(description: 'with which somebody says otherwise, where there is one')] public ?string $lever,
         #[OA\Property] public string $what,
-        #[OA\Property] public string $value,
-        #[OA\Property(description: 'said with the question, and not assumed')] public bool $said,
+        #[OA\Property(description: 'number of the part it is of; empty: of all')] public string $item,
+        #[OA\Property(description: 'empty: at all')] public string $plant,
+        #[OA\Property(description: 'empty: nobody knows')] public string $value,
+        #[OA\Property(description: 'working days, %, the unit of the item, or the currency')] public string $unit,
+        #[OA\Property(enum: ['planning', 'item', 'plant', 'rule', 'person'])] public string $from,
+        #[OA\Property(description: 'why somebody says otherwise')] public string $reason,
     ) {}
 }

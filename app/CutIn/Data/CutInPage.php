@@ -14,28 +14,61 @@ final readonly class CutInPage
     /**
      * @param  list<string>  $waits_for
      * @param  list<CutInDayRow>  $days
-     * @param  list<CutInPart>  $parts
+     * @param  list<CutInPlant>  $plants
      * @param  list<CutInDocument>  $documents
      * @param  list<CutInAssumption>  $assumptions
+     * @param  list<string>  $idle
+     * @param  list<string>  $unknown_leads
+     * @param  list<string>  $unknown_costs
+     * @param  list<string>  $other_places
      * @param  list<string>  $not_known_items
      * @param  list<string>  $strangers
-     * @param  list<string>  $unknown
      */
     public function __construct(
         #[OA\Property] public string $currency,
         #[OA\Property] public string $from,
-        #[OA\Property(description: 'as which demand is exploded; empty: as engineering declares')] public string $plant,
-        #[OA\Property(description: 'null when no day of those looked at is possible')] public ?string $earliest,
+        #[OA\Property(description: 'one day for all plants')] public CutInBest $best,
         #[ListOf('string')] public array $waits_for,
         #[OA\Property] public ?string $run_out,
-        #[OA\Property] public ?string $least_cost,
-        #[OA\Property] public ?string $least_disturbing,
+        #[OA\Property(description: 'whether what the change costs more from the day on is in the totals')] public bool $counts_recurring,
         #[OA\Property] public ?string $prescribed,
         #[OA\Property(description: 'why the prescribed day cannot be kept')] public ?string $against_prescribed,
         #[ListOf(CutInDayRow::class)] public array $days,
-        #[ListOf(CutInPart::class)] public array $parts,
+        #[ListOf(CutInPlant::class)] public array $plants,
         #[ListOf(CutInDocument::class)] public array $documents,
         #[ListOf(CutInAssumption::class)] public array $assumptions,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'parts that nobody wants, neither before nor after',
+            ),
+        ]
+        public array $idle,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'parts of which somebody has to say the lead time',
+            ),
+        ]
+        public array $unknown_leads,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'parts without a standard cost, counted as nothing',
+            ),
+        ]
+        public array $unknown_costs,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'places that planning tells of and that are no plants: counted at the first plant',
+            ),
+        ]
+        public array $other_places,
         #[OA\Property(description: 'when planning last told of it; null when never')] public ?string $fetched_at,
         #[OA\Property(description: 'why this is not fresh')] public ?string $fault,
         #[OA\Property(description: 'how many of the items above planning does not know')] public int $not_known,
@@ -44,6 +77,5 @@ final readonly class CutInPage
             OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'items it told of that nobody asked about'),
         ]
         public array $strangers,
-        #[ListOf('string')] public array $unknown,
     ) {}
 }

@@ -8,25 +8,30 @@ use App\Http\Api\ListOf;
 use App\Structures\Data\ItemRow;
 use OpenApi\Attributes as OA;
 
-/** One pair of parts: what there is of each, and how it goes on day by day. */
+/** A part that goes or comes at a plant: what there is of it, and how it goes on day by day. Quantities in its unit. */
 #[OA\Schema]
 final readonly class CutInPart
 {
     /**
-     * @param  list<string>  $old_stock  each morning, used until then
-     * @param  list<string>  $new_stock  each morning, used from the least-cost day on
-     * @param  list<string>  $demand  of the old part, each day
+     * @param  list<string>  $unchanged_course  each morning, as if there were no cut-in
+     * @param  list<string>  $until  each day
+     * @param  list<string>  $from_then
+     * @param  list<string>  $others
      */
     public function __construct(
-        #[OA\Property] public ItemRow $old,
-        #[OA\Property] public ItemRow $new,
-        #[OA\Property] public string $ratio,
+        #[OA\Property] public ItemRow $item,
+        #[OA\Property(description: 'whether the change takes it from any parent')] public bool $goes,
+        #[OA\Property(description: 'whether the change brings it into any parent')] public bool $comes,
         #[OA\Property] public string $stock,
-        #[OA\Property(description: 'the first day on which the old part is wanted and not there')] public ?string $run_out,
-        #[OA\Property(description: 'the first day on which there can be any of the new part')] public string $new_there,
-        #[OA\Property] public string $yearly_demand,
-        #[ListOf('string')] public array $old_stock,
-        #[ListOf('string')] public array $new_stock,
-        #[ListOf('string')] public array $demand,
+        #[OA\Property(description: 'the first day on which stock and receipts do not cover what is wanted')] public ?string $run_out,
+        #[OA\Property(description: 'the first day from which on nothing of it is missing; null: none')] public ?string $sustained_from,
+        #[OA\Property] public string $yearly_until,
+        #[OA\Property] public string $yearly_from_then,
+        #[OA\Property] public string $yearly_others,
+        #[OA\Property(description: 'what would have had to be there before today, by orders that are not placed')] public string $late,
+        #[ListOf('string')] public array $unchanged_course,
+        #[ListOf('string')] public array $until,
+        #[ListOf('string')] public array $from_then,
+        #[ListOf('string')] public array $others,
     ) {}
 }

@@ -13,11 +13,15 @@ final readonly class CutInRow
 {
     public function __construct(
         #[OA\Property(enum: CostPart::class)] public string $part,
-        #[OA\Property(enum: ['stock', 'receipt', 'order', 'planned', 'sale', 'expediting', 'rest'])] public string $what,
+        #[OA\Property] public string $plant,
+        #[
+            OA\Property(enum: ['stock', 'receipt', 'lot', 'order', 'planned', 'sale', 'hurried', 'missing', 'fee', 'under_way', 'rest']),
+        ]
+        public string $what,
         #[OA\Property] public string $document,
-        #[OA\Property(description: 'what is made of the part, where something is; else the part')] public string $item,
+        #[OA\Property(description: 'the part that goes or comes; empty for what belongs to all')] public string $of,
+        #[OA\Property(description: 'what is made of the part, where something is')] public string $item,
         #[OA\Property(description: 'of what is made of it')] public string $title,
-        #[OA\Property(description: 'whether the new part is meant')] public bool $is_new,
         #[OA\Property] public ?string $on,
         #[OA\Property(description: 'of the part')] public string $quantity,
         #[OA\Property] public string $unit,

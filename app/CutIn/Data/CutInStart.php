@@ -11,6 +11,18 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class CutInStart
 {
-    /** @param  list<CutInStartPair>  $pairs */
-    public function __construct(#[ListOf(CutInStartPair::class)] public array $pairs) {}
+    /**
+     * @param  list<CutInSwap>  $swaps
+     */
+    public function __construct(
+        #[
+            OA\Property(
+                enum: ['order', 'proposal', 'items'],
+                description: 'where they are read: off the edits of an order, off the proposal of the request, or only the affected items are known',
+            ),
+        ]
+        public string $read_off,
+        #[ListOf(CutInSwap::class)] public array $swaps,
+        #[OA\Property(description: 'how many more there are than are planned together')] public int $more,
+    ) {}
 }

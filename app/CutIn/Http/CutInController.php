@@ -8,13 +8,17 @@ use App\CutIn\Actions\ChooseCutIn;
 use App\CutIn\CostRowReader;
 use App\CutIn\CutInReader;
 use App\CutIn\Data\CutInChosen;
+use App\CutIn\Data\CutInHinge;
 use App\CutIn\Data\CutInPage;
 use App\CutIn\Data\CutInRow;
 use App\CutIn\Data\CutInStart;
+use App\CutIn\Data\CutInToDo;
 use App\CutIn\Data\ShortagePage;
+use App\CutIn\HingeReader;
 use App\CutIn\Models\CutIn;
 use App\CutIn\ShortageReader;
 use App\CutIn\StartReader;
+use App\CutIn\ToDoReader;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\OkList;
@@ -43,6 +47,20 @@ final class CutInController
     public function rows(CutInDayQuestion $request, CostRowReader $reader): JsonResponse
     {
         return new JsonResponse($reader->rows($request->question(), Day::parse($request->string('on')->toString())));
+    }
+
+    #[OA\Post(path: '/api/cut-in/to-do', operationId: 'cutInToDo', tags: ['cut-in'])]
+    #[Takes(CutInDayQuestion::class), OkList(CutInToDo::class), Refused]
+    public function toDo(CutInDayQuestion $request, ToDoReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->list($request->question(), Day::parse($request->string('on')->toString())));
+    }
+
+    #[OA\Post(path: '/api/cut-in/hinges', operationId: 'cutInHinges', tags: ['cut-in'])]
+    #[Takes(CutInQuestion::class), OkList(CutInHinge::class), Refused]
+    public function hinges(CutInQuestion $request, HingeReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->list($request->question()));
     }
 
     #[OA\Post(path: '/api/shortages', operationId: 'shortages', tags: ['cut-in'])]

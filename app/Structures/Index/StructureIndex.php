@@ -15,7 +15,6 @@ use Orthotaxis\Core\Adjacency\InUse;
 use Orthotaxis\Core\Adjacency\Loop;
 use Orthotaxis\Core\Adjacency\WhereUsed;
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\CutIn\Requirements;
 use Orthotaxis\Core\Impact\Reach;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\Line;
@@ -200,34 +199,6 @@ final readonly class StructureIndex
     public function state(): string
     {
         return $this->state->name();
-    }
-
-    /**
-     * The item and all that is above it on any of some days.
-     *
-     * @return list<int> positions
-     *
-     * @throws Refusal when something contains itself, with the way round it
-     */
-    public function around(int $item, Day $from, int $days): array
-    {
-        return $this->named(fn(): array => Requirements::around($this->adjacency, $this->positions->of($item), $from->number(), $days));
-    }
-
-    /**
-     * What has it in a line of its own, on any day.
-     *
-     * @return list<int> ids
-     */
-    public function users(int $item): array
-    {
-        $users = [];
-        $list = $this->adjacency->upOf($this->positions->of($item));
-        for ($i = 2, $n = count($list); $i < $n; $i += 3) {
-            $users[$this->positions->item($list[$i])] = true;
-        }
-
-        return array_keys($users);
     }
 
     /**

@@ -1,5 +1,5 @@
 import type { Schemas } from '../lib/api';
-import { amount, day, moment } from '../lib/format';
+import { amount, cents, day, moment } from '../lib/format';
 
 /** The days that were chosen so far, the last first: a choice is never changed, another one is added. */
 export function ChosenDays({ chosen }: { chosen: Schemas['CutInChosen'][] }) {
@@ -12,7 +12,7 @@ export function ChosenDays({ chosen }: { chosen: Schemas['CutInChosen'][] }) {
       <ul className="border-y border-strong bg-sheet">
         {chosen.map((one) => (
           <li key={one.at} className="border-b border-rule px-2 py-1 last:border-b-0">
-            <b className="font-semibold">{day(one.chosen_on)}</b> for {amount(one.total)}: {one.reason}{' '}
+            <b className="font-semibold">{day(one.chosen_on)}</b> for {amount(cents(one.total))}: {one.reason}{' '}
             <span className="text-sm text-soft">
               {one.by}, {moment(one.at)}
             </span>

@@ -1,5 +1,4 @@
 import type { ApiProblem, Schemas } from '../lib/api';
-import { FIRST_PLANT, plants } from '../lib/plants';
 import { currency } from '../lib/settings';
 import { Button } from '../ui/Button';
 import { DateInput } from '../ui/DateInput';
@@ -7,80 +6,126 @@ import { DecimalInput } from '../ui/DecimalInput';
 import { Field } from '../ui/Field';
 import { Select } from '../ui/Select';
 import { WholeInput } from '../ui/WholeInput';
-import { PairForm } from './PairForm';
-import { wholePairs } from './wholePairs';
-
-type Question = Schemas['CutInQuestion'];
-type Pair = Question['pairs'][number];
+import { PartLevers } from './PartLevers';
+import { isSaid, partsOf, say, saidOf, turn, type Question, type Swap } from './question';
+import { SwapForm } from './SwapForm';
 
 interface Props {
   question: Question;
   onChange: (question: Question) => void;
   problem: ApiProblem | null;
-  /** What is taken where nobody says otherwise, by lever. */
-  assumed: Record<string, string>;
+  /** The last answer: what is assumed where nobody says otherwise. */
+  page: Schemas['CutInPage'] | undefined;
 }
 
-/** Which parts take the place of which, and the levers one may turn. */
-export function CutInForm({ question, onChange, problem, assumed }: Props) {
-  const pair = (at: number, change: Partial<Pair>) =>
-    onChange({ ...question, pairs: question.pairs.map((one, i) => (i === at ? { ...one, ...change } : one)) });
-  const set = <Name extends keyof Question>(name: Name, value: Question[Name] | undefined) => {
-    const others = Object.fromEntries(Object.entries(question).filter(([one]) => one !== name)) as unknown as Question;
-    onChange(value === undefined ? others : { ...question, [name]: value });
-  };
+/** What goes and what comes, and the levers one may turn. */
+export function CutInForm({ question, onChange, problem, page }: Props) {
+  const change = (at: number, swap: Swap) =>
+    onChange({ ...question, swaps: question.swaps.map((one, i) => (i === at ? swap : one)) });
+  const set = <Name extends keyof Question>(name: Name, value: Question[Name] | undefined) =>
+    onChange(turn(question, name, value));
+  const assumedOf = (item: string) =>
+    Object.fromEntries(
+      (page?.assumptions ?? [])
+        .filter((one) => one.item === item && one.lever !== null && one.from !== 'person')
+        .map((one) => [one.lever ?? '', one.value]),
+    );
+  const general = assumedOf('');
+  const parts = partsOf(question);
+  const known = page?.plants.flatMap((plant) => plant.parts) ?? [];
+  const errorOf = (item: string, field: string) =>
+    problem?.at(`parts.${(question.parts ?? []).findIndex((one) => one.item === item)}.${field}`);
   const setDay = (name: 'tooling_on' | 'prescribed_on', label: string) => (
     <Field label={label} error={problem?.at(name)}>
       <DateInput value={question[name] ?? ''} onChange={(value) => set(name, value)} />
     </Field>
   );
-  const setWhole = (name: 'approval_days' | 'expedite_percent', label: string) => (
+  const setWhole = (name: 'approval_days' | 'shortage_percent', label: string) => (
     <Field label={label} error={problem?.at(name)}>
-      <WholeInput placeholder={assumed[name]} value={question[name]} onChange={(value) => set(name, value)} />
+      <WholeInput placeholder={general[name]} value={question[name]} onChange={(value) => set(name, value)} />
     </Field>
+  );
+  const check = (name: 'at_risk' | 'late_from_stock', label: string) => (
+    <label className="flex items-start gap-2 text-sm">
+      <input
+        type="checkbox"
+        className="mt-0.5"
+        checked={question[name] ?? false}
+        onChange={(event) => set(name, event.target.checked ? true : undefined)}
+      />
+      {label}
+    </label>
   );
   return (
     <form
       className="space-y-3 print:mb-4 print:columns-3 print:*:break-inside-avoid"
       onSubmit={(event) => event.preventDefault()}
     >
-      {question.pairs.map((one, at) => (
-        <PairForm
+      {question.swaps.map((swap, at) => (
+        <SwapForm
           key={at}
-          pair={one}
+          swap={swap}
           at={at}
-          errorAt={(field) => problem?.at(`pairs.${wholePairs(question).pairs.indexOf(one)}.${field}`)}
-          onChange={(change) => pair(at, change)}
+          asked={question.swaps.slice(0, at).filter(isSaid).length}
+          problem={problem}
+          onChange={(next) => change(at, next)}
           onRemove={
-            question.pairs.length > 1
-              ? () => onChange({ ...question, pairs: question.pairs.filter((_, i) => i !== at) })
+            question.swaps.length > 1
+              ? () => onChange({ ...question, swaps: question.swaps.filter((_, i) => i !== at) })
               : null
           }
         />
       ))}
-      <Button onClick={() => onChange({ ...question, pairs: [...question.pairs, { old: '', new: '' }] })}>
-        Add a pair that cuts in together
+      <Button onClick={() => onChange({ ...question, swaps: [...question.swaps, { gone: [], come: [{ item: '' }] }] })}>
+        Add a swap that cuts in together
       </Button>
-      <div className="grid grid-cols-2 gap-2 border-t border-strong pt-2">
-        {setWhole('approval_days', 'Days until release')}
+      {parts.length > 0 && (
+        <div className="space-y-1">
+          {parts.map((item) => (
+            <PartLevers
+              key={item}
+              said={saidOf(question, item)}
+              part={known.find((one) => one.item.number === item)}
+              assumed={assumedOf(item)}
+              errorAt={(field) => errorOf(item, field)}
+              onChange={(said) => onChange(say(question, item, said))}
+            />
+          ))}
+        </div>
+      )}
+      <div className="grid grid-cols-2 items-end gap-2 border-t border-strong pt-2">
+        {setWhole('approval_days', 'Working days until release')}
         {setDay('tooling_on', 'Tools ready on')}
         <Field label={`Cost per order in progress, ${currency()}`} error={problem?.at('per_straddling_order')}>
           <DecimalInput
-            placeholder={assumed.per_straddling_order}
+            placeholder={general.per_straddling_order}
             value={question.per_straddling_order ?? ''}
             onChange={(value) => set('per_straddling_order', value)}
           />
         </Field>
-        {setWhole('expedite_percent', 'Shortage premium, %')}
+        {setWhole('shortage_percent', 'Cost of one missing, % of its cost')}
         {setDay('prescribed_on', 'Prescribed day')}
-        <Field label="Demand as built by" className="col-span-2" error={problem?.at('plant')}>
+        <Field label="Days planned ahead" error={problem?.at('look_ahead')}>
+          <WholeInput
+            placeholder={general.look_ahead}
+            value={question.look_ahead}
+            onChange={(value) => set('look_ahead', value)}
+          />
+        </Field>
+        <Field className="col-span-2" label="Cost difference new vs old" error={problem?.at('cost_difference')}>
           <Select
-            value={question.plant ?? FIRST_PLANT}
-            onChange={(chosen) => set('plant', chosen === FIRST_PLANT ? undefined : chosen)}
-            options={plants()}
+            value={question.cost_difference ?? 'auto'}
+            onChange={(value) => set('cost_difference', value === 'auto' ? undefined : value)}
+            options={{
+              auto: 'Counts where the change saves',
+              counts: 'Always counts for the best day',
+              ignored: 'Never counts for the best day',
+            }}
           />
         </Field>
       </div>
+      {check('at_risk', 'Order new parts before release, at risk')}
+      {check('late_from_stock', 'Late demand takes stock first')}
     </form>
   );
 }

@@ -1,7 +1,8 @@
 import type { Schemas } from '../lib/api';
 import { amount, day, quantity } from '../lib/format';
-import { supplyKinds } from '../lib/words';
 import { DataTable, type Column } from '../ui/DataTable';
+import { DateInput } from '../ui/DateInput';
+import { turn, type Question } from './question';
 
 type Page = Schemas['CutInPage'];
 type Document = Schemas['CutInDocument'];
@@ -15,11 +16,17 @@ const columns: Column<Touched>[] = [
   {
     id: 'document',
     head: 'Document',
+    className: 'whitespace-nowrap',
     text: (r) => r.document,
     cell: (r) => <span className="font-mono text-sm">{r.document}</span>,
   },
-  { id: 'kind', head: 'Kind', text: (r) => kindOf(r), cell: (r) => kindOf(r) },
-  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <span className="font-mono text-sm">{r.item}</span> },
+  {
+    id: 'item',
+    head: 'Item',
+    className: 'whitespace-nowrap',
+    text: (r) => r.item,
+    cell: (r) => <span className="font-mono text-sm">{r.item}</span>,
+  },
   {
     id: 'quantity',
     head: 'Quantity',
@@ -27,8 +34,7 @@ const columns: Column<Touched>[] = [
     text: (r) => r.quantity,
     cell: (r) => `${quantity(r.quantity)} ${r.unit}`,
   },
-  { id: 'first', head: 'Start', text: (r) => r.first ?? '', cell: (r) => day(r.first) },
-  { id: 'due', head: 'Due', text: (r) => r.due ?? '', cell: (r) => day(r.due) },
+  { id: 'due', head: 'Due', className: 'whitespace-nowrap', text: (r) => r.due ?? '', cell: (r) => day(r.due) },
   {
     id: 'fee',
     head: 'Fee',
@@ -36,55 +42,71 @@ const columns: Column<Touched>[] = [
     text: (r) => r.cancel_fee ?? '',
     cell: (r) => (r.cancel_fee === null ? '' : amount(r.cancel_fee)),
   },
+  {
+    id: 'cancel_by',
+    head: 'Cancel by',
+    className: 'whitespace-nowrap',
+    text: (r) => r.cancel_by ?? '',
+    cell: (r) => day(r.cancel_by),
+  },
+  { id: 'plant', head: 'Plant', text: (r) => r.plant, cell: (r) => r.plant },
 ];
 
-function kindOf(row: Document): string {
-  return supplyKinds[row.kind as keyof typeof supplyKinds];
-}
-
-/** The open documents that a day disturbs, down to the single one. A receipt can be let come instead of being cancelled. */
-export function DayDocuments({
-  page,
-  at,
-  notCancelled,
-  onLet,
-}: {
+interface Props {
   page: Page;
   at: number;
-  notCancelled: string[];
-  onLet: (document: string, let_: boolean) => void;
-}) {
+  question: Question;
+  onChange: (question: Question) => void;
+}
+
+/**
+ * The open documents that a day disturbs, down to the single one. A receipt can be let come instead of being cancelled, and expected on
+ * another day than planning has.
+ */
+export function DayDocuments({ page, at, question, onChange }: Props) {
   const on = page.days[at]?.on ?? '';
+  const kept = question.not_cancelled ?? [];
+  const expected = question.expected ?? [];
   const touched = page.documents.flatMap((one): Touched[] => {
-    if (one.role === 'straddles') {
-      return one.first !== null && one.due !== null && one.first < on && on < one.due
-        ? [{ ...one, what: 'in progress on that day' }]
-        : [];
-    }
-    if (one.role !== 'old' || (one.due ?? '') < on) return [];
-    const let_ = notCancelled.includes(one.document);
-    return [
-      {
-        ...one,
-        what: one.cancel_fee === null ? 'arrives, cannot be cancelled' : let_ ? 'arrives, not cancelled' : 'cancelled',
-      },
-    ];
+    const what = effect(one, on, kept);
+    return what === null ? [] : [{ ...one, what }];
   });
-  const withLever: Column<Touched>[] = [
+  const withLevers: Column<Touched>[] = [
     ...columns,
+    {
+      id: 'expected',
+      head: 'Expected',
+      text: (r) => r.expected ?? '',
+      cell: (r) =>
+        r.role === 'goes' || r.role === 'comes' ? (
+          <DateInput
+            className="!h-6 w-28"
+            aria-label={`Day on which ${r.document} is expected`}
+            value={expected.find((one) => one.document === r.document)?.on ?? r.expected ?? ''}
+            onChange={(next) => {
+              const others = expected.filter((one) => one.document !== r.document);
+              const list = next === '' || next === r.due ? others : [...others, { document: r.document, on: next }];
+              onChange(turn(question, 'expected', list));
+            }}
+          />
+        ) : null,
+    },
     {
       id: 'let',
       head: '',
       silent: true,
       text: () => '',
       cell: (r) =>
-        r.role === 'old' && r.cancel_fee !== null ? (
+        r.cancel_fee !== null ? (
           <label className="flex items-center gap-1.5 text-sm whitespace-nowrap">
             <input
               type="checkbox"
               aria-label={`Do not cancel ${r.document}`}
-              checked={notCancelled.includes(r.document)}
-              onChange={(event) => onLet(r.document, event.target.checked)}
+              checked={kept.includes(r.document)}
+              onChange={(event) => {
+                const others = kept.filter((one) => one !== r.document);
+                onChange(turn(question, 'not_cancelled', event.target.checked ? [...others, r.document] : others));
+              }}
             />
             keep
           </label>
@@ -94,12 +116,30 @@ export function DayDocuments({
   return (
     <DataTable
       label="Documents affected on this day"
-      caption={`Open orders affected on ${day(on)}`}
+      caption={`Open orders affected on ${day(on)}, and all receipts`}
       exportName={`cut-in-${on}`}
       rows={touched}
-      columns={withLever}
-      keyOf={(row) => `${row.role} ${row.document} ${row.item}`}
+      columns={withLevers}
+      keyOf={(row) => `${row.role} ${row.document} ${row.item} ${row.plant}`}
       empty="No open document is affected on that day."
     />
   );
+}
+
+/** What a day means for a document; null: nothing. */
+function effect(one: Document, on: string, kept: string[]): string | null {
+  switch (one.role) {
+    case 'straddles':
+      return one.first !== null && one.due !== null && one.first < on && on < one.due
+        ? 'in progress on that day'
+        : null;
+    case 'waits':
+      return one.first !== null && one.due !== null && one.first < on && on < one.due ? 'planned, can wait' : null;
+    case 'comes':
+      return one.overdue ? 'overdue' : 'arrives';
+    case 'goes':
+      if (kept.includes(one.document)) return 'arrives, not cancelled';
+      if (one.cancel_fee !== null) return 'can be cancelled';
+      return one.overdue ? 'overdue' : 'arrives, cannot be cancelled';
+  }
 }

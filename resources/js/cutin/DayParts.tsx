@@ -36,7 +36,7 @@ export function DayParts({ question, page, held, at }: Props) {
         label={`What ${day(now.on)} costs`}
         caption={`Cut in on ${day(now.on)}, in ${page.currency}`}
         exportName="cut-in-cost"
-        rows={costRows(now, then, single.data ?? null, open)}
+        rows={costRows(now, then, single.data ?? null, open, page.counts_recurring)}
         columns={costColumns(then !== null)}
         whole={costWhole(page.currency, then !== null)}
         keyOf={({ key }) => key}

@@ -1,17 +1,19 @@
-import { amount, day, quantity, signed } from '../lib/format';
+import { amount, cents, day, quantity, signed } from '../lib/format';
 import type { Column } from '../ui/DataTable';
 import type { CostRow } from './costRows';
 
 const shown = (row: CostRow, value: string | null) => {
   if (value === null || value === '') return '';
   if (row.part === 'disturbed') return value;
-  return row.part === 'recurring' ? signed(value) : amount(value);
+  return row.part === 'recurring' ? signed(cents(value)) : amount(cents(value));
 };
 
 /** An order on something names it; what is on the shelf or rounded says all of it in words. */
 const orderOf = ({ single }: CostRow) => (single === null || single.what === 'rest' ? '' : single.document);
 const itemOf = ({ single }: CostRow) =>
   single === null || single.title === '' || single.what === 'sale' ? '' : `${single.item} ${single.title}`;
+const partOf = ({ single }: CostRow) => single?.of ?? '';
+const plantOf = ({ single }: CostRow) => single?.plant ?? '';
 
 /** What a day costs: the part or the single order, its amount, and that of the plan compared. */
 export function costColumns(compared: boolean): Column<CostRow>[] {
@@ -19,11 +21,17 @@ export function costColumns(compared: boolean): Column<CostRow>[] {
     {
       id: 'what',
       head: 'What',
-      text: (row) => [row.name, orderOf(row), itemOf(row)].filter(Boolean).join(' '),
+      text: (row) => [row.name, partOf(row), orderOf(row), itemOf(row)].filter(Boolean).join(' '),
       cell: (row) => (
         <>
           {row.name}
-          {orderOf(row) !== '' && <span className="font-mono text-sm"> {orderOf(row)}</span>}
+          {partOf(row) !== '' && <span className="font-mono text-sm"> {partOf(row)}</span>}
+          {orderOf(row) !== '' && (
+            <span>
+              {partOf(row) === '' ? ' ' : ', '}
+              <span className="font-mono text-sm">{orderOf(row)}</span>
+            </span>
+          )}
           {itemOf(row) !== '' && <span className="text-soft"> for {itemOf(row)}</span>}
         </>
       ),
@@ -62,6 +70,8 @@ export function costColumns(compared: boolean): Column<CostRow>[] {
 export function costWhole(currency: string, compared: boolean) {
   return [
     { head: 'What', text: (r: CostRow) => r.name },
+    { head: 'Plant', text: plantOf },
+    { head: 'Part', text: partOf },
     { head: 'Document', text: orderOf },
     { head: 'Item', text: itemOf },
     { head: 'Day', text: (r: CostRow) => r.single?.on ?? '' },

@@ -4,7 +4,7 @@ type Day = Schemas['CutInDayRow'];
 type Single = Schemas['CutInRow'];
 
 const parts = {
-  leftover: 'Leftover of the old part',
+  leftover: 'Leftover stock and receipts',
   cancellation: 'Receipts cancelled',
   shortage: 'Shortage and expediting',
   straddling: 'Work orders in progress',
@@ -30,19 +30,27 @@ export interface CostRow {
 const words: Record<Single['what'], (row: Single) => string> = {
   stock: () => 'On the shelf today',
   receipt: (row) => (row.part === 'cancellation' ? 'Cancelled receipt' : 'Incoming receipt'),
-  order: (row) => (row.part === 'straddling' ? 'Work order in progress' : 'Order that uses it'),
-  planned: () => 'To be ordered',
-  sale: () => 'Sold as a part',
-  expediting: () => 'Expedited order',
+  lot: () => 'Surplus of the last lot',
+  order: (row) => (row.quantity.startsWith('-') ? 'Order that no longer uses' : 'Order that uses'),
+  planned: (row) => (row.quantity.startsWith('-') ? 'Later orders no longer use' : 'Later orders use'),
+  sale: () => 'Sold as a part:',
+  hurried: () => 'Expedited:',
+  missing: () => 'Missing:',
+  fee: () => 'Expediting fee for',
+  under_way: () => 'Work order in progress',
   rest: (row) => row.document,
 };
 
-/** The parts in their order, below each that is open what it is made of (null: not yet known), and the total. */
+/**
+ * The parts in their order, below each that is open what it is made of (null: not yet known), and the total. What a dearer part costs more
+ * from the day on stands below it, where it does not count.
+ */
 export function costRows(
   now: Day,
   then: Day | null,
   single: readonly Single[] | null,
   open: ReadonlySet<Part>,
+  countsRecurring: boolean,
 ): CostRow[] {
   const row = (part: CostRow['part'], name: string): CostRow => ({
     key: part,
@@ -64,15 +72,20 @@ export function costRows(
       key: `${part} ${one.document} ${one.item} ${at}`,
       level: 2,
       part,
-      name: words[one.what](one) + (one.is_new ? ', of the new part' : ''),
+      name: words[one.what](one),
       single: one,
       now: one.amount,
       then: null,
     }));
   };
+  const told = (part: Part, name: string) => [row(part, name), ...below(part)];
+  const counted = (Object.entries(parts) as [Part, string][]).filter(
+    ([part]) => countsRecurring || part !== 'recurring',
+  );
   return [
-    ...(Object.entries(parts) as [Part, string][]).flatMap(([part, name]) => [row(part, name), ...below(part)]),
+    ...counted.flatMap(([part, name]) => told(part, name)),
     row('total', 'Total'),
+    ...(countsRecurring ? [] : told('recurring', `${parts.recurring}: not counted`)),
     row('disturbed', 'Open orders affected'),
   ];
 }

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { newStock } from './newStock';
 import { linear, path } from './scale';
 
 describe('a scale', () => {
@@ -16,12 +15,5 @@ describe('a scale', () => {
   });
   it('draws a line through its points', () => {
     expect(path([0, 10], linear(0, 1, 0, 100), linear(0, 10, 50, 0))).toBe('M0.0 50.0L100.0 0.0');
-  });
-});
-
-describe('the stock of the new part', () => {
-  it('grows by what comes and is used from the chosen day on, never below nothing', () => {
-    expect(newStock(4, [0, 0, 10, 0, 0], [3, 3, 3, 3, 3], 2, 2)).toEqual([4, 4, 4, 8, 2]);
-    expect(newStock(1, [], [2, 2, 2], 1, 0)).toEqual([1, 0, 0]);
   });
 });

@@ -84,6 +84,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut-in/to-do": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cutInToDo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-in/hinges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cutInHinges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shortages": {
         parameters: {
             query?: never;
@@ -2581,14 +2613,33 @@ export interface components {
             /** Format: binary */
             file: string;
         };
-        /** @description Something that was assumed because nobody said it, and whether somebody did. */
+        /** @description Something that the plan takes for granted, and where it comes from. */
         CutInAssumption: {
-            /** @description of the lever that says otherwise, where there is one */
+            /** @description with which somebody says otherwise, where there is one */
             lever: string | null;
             what: string;
+            /** @description number of the part it is of; empty: of all */
+            item: string;
+            /** @description empty: at all */
+            plant: string;
+            /** @description empty: nobody knows */
             value: string;
-            /** @description said with the question, and not assumed */
-            said: boolean;
+            /** @description working days, %, the unit of the item, or the currency */
+            unit: string;
+            /** @enum {string} */
+            from: "planning" | "item" | "plant" | "rule" | "person";
+            /** @description why somebody says otherwise */
+            reason: string;
+        };
+        /** @description The best days by each measure; null when none of those looked at is possible. */
+        CutInBest: {
+            earliest: string | null;
+            least_cost: string | null;
+            least_disturbing: string | null;
+            /** @description the first of the days around the cheapest that cost within one percent of it */
+            as_good_from: string | null;
+            /** @description the last of them */
+            as_good_to: string | null;
         };
         /** @description A day that was chosen for a request, with what was asked and why this day. */
         CutInChosen: {
@@ -2603,6 +2654,8 @@ export interface components {
         /** @description What it means to cut in on one day. The parts add up to the total. */
         CutInDayRow: {
             on: string;
+            /** @description a working day, after release and tools, from which on nothing is missing */
+            possible: boolean;
             leftover: string;
             cancellation: string;
             shortage: string;
@@ -2611,9 +2664,12 @@ export interface components {
             total: string;
             /** @description open orders that have to be touched */
             disturbed: number;
+            /** @description what is ordered before the release, lost if the change is refused; not in the total */
+            at_risk: string;
         };
-        /** @description An open document that a day may disturb: a receipt of an old or new part, or a work order that takes the old one. */
+        /** @description An open document that a day may disturb: a receipt of a part, or a work order that takes one until the cut-in. */
         CutInDocument: {
+            plant: string;
             document: string;
             kind: string;
             item: string;
@@ -2621,33 +2677,62 @@ export interface components {
             unit: string;
             /** @description the first day of a work order */
             first: string | null;
-            /** @description the day it comes or is done */
+            /** @description the day it comes or is done, as planning has it */
             due: string | null;
+            /** @description the day that is counted on; another than the due one where that is over */
+            expected: string | null;
+            /** @description it should have come before today */
+            overdue: boolean;
             status: string;
-            /** @description what cancelling costs; null where it cannot be cancelled, or is none of the kind */
+            /** @description what cancelling all of it costs; null where it cannot be cancelled, or is none of the kind */
             cancel_fee: string | null;
+            /** @description the last day on which it can be cancelled */
+            cancel_by: string | null;
+            /**
+             * @description a receipt of a part that goes or comes; a started or a planned work order
+             * @enum {string}
+             */
+            role: "goes" | "comes" | "straddles" | "waits";
+        };
+        /** @description By how much the best day and its cost move when one assumption is wrong by a tenth. */
+        CutInHinge: {
             /** @enum {string} */
-            role: "old" | "new" | "straddles";
+            guess: "demand" | "approval" | "tooling" | "straddling" | "stock" | "receipts" | "lead_time" | "cost" | "disposal" | "penalty" | "cancel_fees";
+            /** @description number of the part; empty for what belongs to all */
+            item: string;
+            /** @description days, with a tenth less; null: no day is possible then */
+            day_less: number | null;
+            /** @description days, with a tenth more */
+            day_more: number | null;
+            /** @description of the best day, with a tenth less */
+            cost_less: string;
+            cost_more: string;
         };
         /** @description The answer of the cut-in planner. Amounts are in the currency, quantities in the unit of each item. */
         CutInPage: {
             currency: string;
             from: string;
-            /** @description as which demand is exploded; empty: as engineering declares */
-            plant: string;
-            /** @description null when no day of those looked at is possible */
-            earliest: string | null;
+            /** @description one day for all plants */
+            best: components["schemas"]["CutInBest"];
             waits_for: string[];
             run_out: string | null;
-            least_cost: string | null;
-            least_disturbing: string | null;
+            /** @description whether what the change costs more from the day on is in the totals */
+            counts_recurring: boolean;
             prescribed: string | null;
             /** @description why the prescribed day cannot be kept */
             against_prescribed: string | null;
             days: components["schemas"]["CutInDayRow"][];
-            parts: components["schemas"]["CutInPart"][];
+            plants: components["schemas"]["CutInPlant"][];
             documents: components["schemas"]["CutInDocument"][];
             assumptions: components["schemas"]["CutInAssumption"][];
+            /** @description parts that nobody wants, neither before nor after */
+            idle: string[];
+            /** @description parts of which somebody has to say the lead time */
+            unknown_leads: string[];
+            /** @description parts without a standard cost, counted as nothing */
+            unknown_costs: string[];
+            /** @description places that planning tells of and that are no plants: counted at the first plant */
+            other_places: string[];
             /** @description when planning last told of it; null when never */
             fetched_at: string | null;
             /** @description why this is not fresh */
@@ -2658,36 +2743,58 @@ export interface components {
             not_known_items: string[];
             /** @description items it told of that nobody asked about */
             strangers: string[];
-            unknown: string[];
         };
-        /** @description One pair of parts: what there is of each, and how it goes on day by day. */
+        /** @description A part that goes or comes at a plant: what there is of it, and how it goes on day by day. Quantities in its unit. */
         CutInPart: {
-            old: components["schemas"]["ItemRow"];
-            new: components["schemas"]["ItemRow"];
-            ratio: string;
+            item: components["schemas"]["ItemRow"];
+            /** @description whether the change takes it from any parent */
+            goes: boolean;
+            /** @description whether the change brings it into any parent */
+            comes: boolean;
             stock: string;
-            /** @description the first day on which the old part is wanted and not there */
+            /** @description the first day on which stock and receipts do not cover what is wanted */
             run_out: string | null;
-            /** @description the first day on which there can be any of the new part */
-            new_there: string;
-            yearly_demand: string;
-            old_stock: string[];
-            new_stock: string[];
-            demand: string[];
+            /** @description the first day from which on nothing of it is missing; null: none */
+            sustained_from: string | null;
+            yearly_until: string;
+            yearly_from_then: string;
+            yearly_others: string;
+            /** @description what would have had to be there before today, by orders that are not placed */
+            late: string;
+            unchanged_course: string[];
+            until: string[];
+            from_then: string[];
+            others: string[];
+        };
+        /** @description What every day would mean at one plant. */
+        CutInPlant: {
+            plant: string;
+            /** @description whether it has a calendar; without one it is taken to work every day */
+            has_calendar: boolean;
+            /** @description days on which it does not work */
+            closed: string[];
+            best: components["schemas"]["CutInBest"];
+            /** @description what the earliest day waits for: approval, tooling, parts */
+            waits_for: string[];
+            run_out: string | null;
+            /** @description what each day costs there */
+            totals: string[];
+            parts: components["schemas"]["CutInPart"][];
         };
         /** @description What one order, or the stock there is, adds to a part of the cost of a day. */
         CutInRow: {
             /** @enum {string} */
             part: "leftover" | "cancellation" | "shortage" | "straddling" | "recurring";
+            plant: string;
             /** @enum {string} */
-            what: "stock" | "receipt" | "order" | "planned" | "sale" | "expediting" | "rest";
+            what: "stock" | "receipt" | "lot" | "order" | "planned" | "sale" | "hurried" | "missing" | "fee" | "under_way" | "rest";
             document: string;
-            /** @description what is made of the part, where something is; else the part */
+            /** @description the part that goes or comes; empty for what belongs to all */
+            of: string;
+            /** @description what is made of the part, where something is */
             item: string;
             /** @description of what is made of it */
             title: string;
-            /** @description whether the new part is meant */
-            is_new: boolean;
             on: string | null;
             /** @description of the part */
             quantity: string;
@@ -2696,16 +2803,45 @@ export interface components {
         };
         /** @description What a change itself says of its cut-in, before anybody has chosen a day. */
         CutInStart: {
-            pairs: components["schemas"]["CutInStartPair"][];
+            /**
+             * @description where they are read: off the edits of an order, off the proposal of the request, or only the affected items are known
+             * @enum {string}
+             */
+            read_off: "order" | "proposal" | "items";
+            swaps: components["schemas"]["CutInSwap"][];
+            /** @description how many more there are than are planned together */
+            more: number;
         };
-        /** @description An old part, and the new one in its place where the change says it. */
-        CutInStartPair: {
-            /** @description item number */
-            old: string;
-            /** @description item number; empty where nothing says it yet */
-            new: string;
-            /** @description of the new for one of the old; null where nothing says it */
+        /** @description What goes and what comes in some parents. */
+        CutInSwap: {
+            gone: string[];
+            come: components["schemas"]["CutInSwapPart"][];
+            /** @description numbers; none: all that have what goes */
+            parents: string[];
+        };
+        /** @description A part that comes, and how much of it. */
+        CutInSwapPart: {
+            /** @description number */
+            item: string;
+            /** @description for one of the first that goes; where nothing goes, in one parent; null: nobody says it yet */
             ratio: string | null;
+        };
+        /** @description One thing that has to be done for a cut-in on a day, and by when. */
+        CutInToDo: {
+            plant: string;
+            /** @enum {string} */
+            kind: "release" | "tooling" | "order" | "last_order" | "hurry" | "cancel" | "ask" | "see_to" | "wait" | "cut_in";
+            /** @description the last day for it */
+            by: string;
+            /** @description number of the part; empty for what belongs to all */
+            item: string;
+            /** @description empty where there is none yet */
+            document: string;
+            /** @description empty where nothing is counted */
+            quantity: string;
+            unit: string;
+            /** @description the day on which it is wanted, or comes */
+            for: string | null;
         };
         /** @description Whether there is enough of what takes the place of a part. */
         ShortagePage: {
@@ -2742,37 +2878,84 @@ export interface components {
             on: string;
         };
         CutInQuestion: {
-            pairs: {
-                /** @description item number */
-                old: string;
-                /** @description item number */
-                new: string;
-                /** @description of the new for one of the old */
-                ratio?: string;
-                /** @description of the old for service */
+            swaps: {
+                /** @description item numbers; none: it only comes */
+                gone: string[];
+                /** @description none: it only goes */
+                come: {
+                    item: string;
+                    /** @description for one of the first that goes; where nothing goes, in one parent */
+                    ratio?: string | null;
+                }[];
+                /** @description in which; none: in all that have what goes */
+                parents?: string[];
+            }[];
+            parts?: {
+                item: string;
+                /** @description of it for service */
                 keep?: string;
                 /** @enum {string} */
                 disposition?: "use_up" | "rework" | "scrap" | "return" | "hold";
-                /** @description what it costs to be rid of one */
+                /** @description what one left over costs */
                 disposal?: string;
-                /** @description of what is left over, that can be reworked instead */
+                /** @description of what is left over */
                 rework_percent?: number;
-                /** @description what it costs to rework one */
+                /** @description the work to make a new one of it */
                 rework_cost?: string;
-                /** @description by how much a new order of the new part can be expedited */
+                /** @description what one missing costs */
+                penalty?: string;
+                /** @description working days */
+                lead_days?: number;
+                /** @description it cannot be ordered any more */
+                no_orders?: boolean;
+                /** @description safety stock */
+                safety?: string;
+                /** @description that can be ordered */
+                minimum?: string;
+                /** @description in which it is ordered */
+                multiple?: string;
+                /** @description good ones of those ordered */
+                yield_percent?: number;
+                /** @description working days by which it can be hurried */
                 sooner_days?: number;
-                /** @description what that costs, once */
+                /** @description how much of it can */
+                sooner_most?: string;
+                /** @description what one hurried costs more, of its cost */
+                sooner_percent?: number;
+                /** @description what hurrying costs besides, once */
                 sooner_cost?: string;
             }[];
+            /** @description why somebody says otherwise than is assumed */
+            reasons?: {
+                /** @description its name, and the number of the part it is of */
+                lever: string;
+                reason: string;
+            }[];
+            /** @description working days */
             approval_days?: number;
             /** @description the day on which tools and programs are ready */
             tooling_on?: string;
             prescribed_on?: string;
+            /** @description order what the change wants before it is released */
+            at_risk?: boolean;
+            /** @description what is late takes of the stock first */
+            late_from_stock?: boolean;
+            /**
+             * @description whether what the change costs more from the day on counts for the best day; left out: where it saves
+             * @enum {string}
+             */
+            cost_difference?: "counts" | "ignored";
+            /** @description days that are planned */
+            look_ahead?: number;
             per_straddling_order?: string;
-            expedite_percent?: number;
+            /** @description what one missing costs, of its cost */
+            shortage_percent?: number;
             not_cancelled?: string[];
-            /** @description as which demand is exploded; left out: the first */
-            plant?: string;
+            /** @description when a receipt comes, where it is another day than planning has */
+            expected?: {
+                document: string;
+                on: string;
+            }[];
             /** @description ask planning even if it told a moment ago */
             anew?: boolean;
         };
@@ -5400,6 +5583,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutInRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cutInToDo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutInDayQuestion"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInToDo"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cutInHinges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutInQuestion"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInHinge"][];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -62,6 +62,12 @@ export function amount(text: string): string {
   return `${sign}${whole.replace('-', '').replace(/\B(?=(\d{3})+$)/g, '\u2009')}${decimalSign()}${fraction}`;
 }
 
+/** To cents, where a figure is made of many: "175.6246" is read as "175.62". What is exported stays exact. */
+export function cents(text: string): string {
+  const [whole = '0', fraction = ''] = text.split('.');
+  return fraction.length <= 2 ? text : Number(`${whole}.${fraction}`).toFixed(2);
+}
+
 /** A difference in money with its sign: "+12.60", "−3.00", "±0.00". */
 export function signed(text: string): string {
   if (/^-?0+(\.0+)?$/.test(text)) return '±0.00';

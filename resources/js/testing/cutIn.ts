@@ -8,60 +8,101 @@ const FROM = '2026-11-25';
 export const DAYS = 10;
 export const on = (at: number) => plusDays(FROM, at);
 
-/** Ten days; the sixth costs least, the third is the earliest. */
+const best: Schemas['CutInBest'] = {
+  earliest: on(2),
+  least_cost: on(5),
+  least_disturbing: on(7),
+  as_good_from: on(5),
+  as_good_to: on(6),
+};
+const nothing = Array.from({ length: DAYS }, () => '0');
+const one = Array.from({ length: DAYS }, () => '1');
+
+/** Ten days at one plant; the sixth costs least, the third is the earliest. */
 export function plan(more: Partial<Plan> = {}): Plan {
+  const days = Array.from({ length: DAYS }, (_, at) => ({
+    on: on(at),
+    possible: at >= 2,
+    leftover: `${Math.abs(5 - at) * 100}.00`,
+    cancellation: '0.00',
+    shortage: at > 5 ? '7.35' : '0.00',
+    straddling: '35.00',
+    recurring: '-20.00',
+    total: `${Math.abs(5 - at) * 100 + 15}.00`,
+    disturbed: at,
+    at_risk: '0.00',
+  }));
   return {
     currency: 'EUR',
     from: FROM,
-    plant: 'Tarn',
-    earliest: on(2),
+    best,
     waits_for: ['approval'],
     run_out: on(5),
-    least_cost: on(5),
-    least_disturbing: on(7),
+    counts_recurring: true,
     prescribed: null,
     against_prescribed: null,
-    days: Array.from({ length: DAYS }, (_, at) => ({
-      on: on(at),
-      leftover: `${Math.abs(5 - at) * 100}.00`,
-      cancellation: '0.00',
-      shortage: at > 5 ? '7.35' : '0.00',
-      straddling: '35.00',
-      recurring: '-20.00',
-      total: `${Math.abs(5 - at) * 100 + 15}.00`,
-      disturbed: at,
-    })),
-    parts: [
+    days,
+    plants: [
       {
-        old: tube,
-        new: thicker,
-        ratio: '1',
-        stock: '18',
+        plant: 'Weir',
+        has_calendar: true,
+        closed: [on(3), on(4)],
+        best,
+        waits_for: ['approval'],
         run_out: on(5),
-        new_there: on(2),
-        yearly_demand: '100',
-        old_stock: Array.from({ length: DAYS }, (_, at) => String(18 - at)),
-        new_stock: Array.from({ length: DAYS }, () => '4'),
-        demand: Array.from({ length: DAYS }, () => '1'),
+        totals: days.map(({ total }) => total),
+        parts: [
+          part({ item: tube, goes: true, comes: false, stock: '18', until: one, run_out: on(5) }),
+          part({ item: thicker, goes: false, comes: true, stock: '4', from_then: one }),
+        ],
       },
     ],
     documents: [
-      document('PO-31207', 'old', { due: on(8), cancel_fee: '98.00' }),
-      document('PO-31344', 'old', { due: on(9) }),
+      document('PO-31207', 'goes', { due: on(8), cancel_fee: '98.00', cancel_by: on(4) }),
+      document('PO-31344', 'goes', { due: on(9) }),
       document('WO-8812', 'straddles', { kind: 'work_order', first: on(1), due: on(9) }),
     ],
     assumptions: [
-      { lever: 'approval_days', what: 'Days until the change is released', value: '10', said: false },
-      { lever: null, what: 'Receipts due sooner are not cancelled, days', value: '14', said: false },
+      assumption({ lever: 'approval_days', what: 'Until the change is released', value: '10', unit: 'working days' }),
+      assumption({ what: 'Receipts due sooner are not cancelled', value: '10', unit: 'working days' }),
+      assumption({ lever: 'lead_days', what: 'Lead time', item: '200-0041', value: '42', from: 'item' }),
     ],
+    idle: [],
+    unknown_leads: [],
+    unknown_costs: [],
+    other_places: [],
     fetched_at: '2026-11-25T08:47:00+00:00',
     fault: null,
     not_known: 0,
     not_known_items: [],
     strangers: [],
-    unknown: [],
     ...more,
   };
+}
+
+export function part(more: Partial<Schemas['CutInPart']> & Pick<Schemas['CutInPart'], 'item'>): Schemas['CutInPart'] {
+  return {
+    goes: true,
+    comes: false,
+    stock: '0',
+    run_out: null,
+    sustained_from: on(0),
+    yearly_until: '10',
+    yearly_from_then: '0',
+    yearly_others: '0',
+    late: '0',
+    unchanged_course: Array.from({ length: DAYS }, (_, at) => String(18 - at)),
+    until: nothing,
+    from_then: nothing,
+    others: nothing,
+    ...more,
+  };
+}
+
+export function assumption(
+  more: Partial<Schemas['CutInAssumption']> & Pick<Schemas['CutInAssumption'], 'what'>,
+): Schemas['CutInAssumption'] {
+  return { lever: null, item: '', plant: '', value: '', unit: '', from: 'rule', reason: '', ...more };
 }
 
 function document(
@@ -70,6 +111,7 @@ function document(
   more: Partial<Schemas['CutInDocument']>,
 ): Schemas['CutInDocument'] {
   return {
+    plant: 'Weir',
     document: name,
     kind: 'purchase_order',
     item: '200-0040',
@@ -77,8 +119,11 @@ function document(
     unit: 'm',
     first: null,
     due: null,
+    expected: more.due ?? null,
+    overdue: false,
     status: 'confirmed',
     cancel_fee: null,
+    cancel_by: null,
     role,
     ...more,
   };

@@ -16,6 +16,19 @@ export const planning = {
       queryFn: () => told(api.POST('/api/cut-in/rows', { body: { ...question, on } })),
       staleTime: 30_000,
     }),
+  cutInToDo: (question: Schemas['CutInQuestion'], on: string) =>
+    queryOptions({
+      queryKey: ['planning', 'cut-in-to-do', question, on],
+      queryFn: () => told(api.POST('/api/cut-in/to-do', { body: { ...question, on } })),
+      enabled: on !== '',
+      staleTime: 30_000,
+    }),
+  cutInHinges: (question: Schemas['CutInQuestion']) =>
+    queryOptions({
+      queryKey: ['planning', 'cut-in-hinges', question],
+      queryFn: () => told(api.POST('/api/cut-in/hinges', { body: question })),
+      staleTime: 30_000,
+    }),
   exposure: (items: string[]) =>
     queryOptions({
       queryKey: ['planning', 'exposure', items],

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\CutIn;
+
+/**
+ * The best of some days by each measure. Least cost: the least total, then the earlier day. Least disturbance: the fewest open documents to
+ * be touched, then the least total, then the earlier day.
+ */
+final readonly class BestDays
+{
+    /** The one percent within which one day is as good as another. */
+    private const AS_GOOD = 100;
+
+    /**
+     * @param  ?int  $earliest  null when no day is possible
+     * @param  ?array{int, int}  $asSure  the first and the last day around the cheapest that cost hardly more
+     */
+    private function __construct(public ?int $earliest, public ?int $leastCost, public ?int $leastDisturbing, public ?array $asSure) {}
+
+    /** @param  list<CutInDay>  $days  every day from today */
+    public static function of(array $days): self
+    {
+        $possible = array_values(array_filter($days, static fn(CutInDay $day): bool => $day->isPossible));
+        if ($possible === []) {
+            return new self(null, null, null, null);
+        }
+        $least = $calmest = 0;
+        foreach ($possible as $at => $day) {
+            $total = $day->total->tenThousandths;
+            if ($total < $possible[$least]->total->tenThousandths) {
+                $least = $at;
+            }
+            if ([$day->disturbed, $total] < [$possible[$calmest]->disturbed, $possible[$calmest]->total->tenThousandths]) {
+                $calmest = $at;
+            }
+        }
+        $most = $possible[$least]->total->tenThousandths;
+        $most += intdiv(abs($most), self::AS_GOOD);
+        $isAsGood = static fn(int $at): bool => isset($possible[$at]) && $possible[$at]->total->tenThousandths <= $most;
+        for ($from = $least; $isAsGood($from - 1); $from--);
+        for ($to = $least; $isAsGood($to + 1); $to++);
+
+        return new self($possible[0]->day, $possible[$least]->day, $possible[$calmest]->day, [$possible[$from]->day, $possible[$to]->day]);
+    }
+}

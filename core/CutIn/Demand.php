@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\CutIn;
+
+use Orthotaxis\Core\Quantity\FixedPoint;
+
+use function is_int;
+
+/** What is wanted of a part at a plant by day, in millionths: until the cut-in, from it on, and by others anyway. */
+final readonly class Demand
+{
+    /**
+     * @param  list<int>  $until  by day from today
+     * @param  list<int>  $from
+     * @param  list<int>  $others
+     * @param  array{until: int, from: int, others: int}  $late  what would have had to be there before today, by orders that are not placed
+     */
+    public function __construct(
+        public array $until,
+        public array $from,
+        public array $others,
+        public array $late = ['until' => 0, 'from' => 0, 'others' => 0],
+    ) {
+        foreach ([$until, $from, $others, array_values($late)] as $all) {
+            foreach ($all as $one) {
+                // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
+                is_int($one) || throw new \OverflowException('The demand of a day becomes too large here to be kept exactly.');
+            }
+        }
+    }
+
+    /** @param  list<int>  $until  the only demand there is */
+    public static function ending(array $until): self
+    {
+        $none = array_fill(0, count($until), 0);
+
+        return new self($until, $none, $none);
+    }
+
+    public static function none(int $days): self
+    {
+        return self::ending(array_fill(0, $days, 0));
+    }
+
+    /** So many tenths of it, rounded. */
+    public function tenths(int $tenths): self
+    {
+        $scale = static fn(int $one): int => FixedPoint::scale($one, $tenths, 10);
+
+        return new self(
+            array_map($scale, $this->until),
+            array_map($scale, $this->from),
+            array_map($scale, $this->others),
+            array_map($scale, $this->late),
+        );
+    }
+
+    public function isNone(): bool
+    {
+        return array_filter([...$this->until, ...$this->from, ...$this->others]) === [];
+    }
+}

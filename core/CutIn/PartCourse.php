@@ -1,0 +1,350 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\CutIn;
+
+use Orthotaxis\Core\Quantity\FixedPoint;
+
+use function count;
+use function is_int;
+
+/**
+ * How the stock of one part goes on, and what a cut-in on each day means for it: see docs/decisions/0030. All lists are by day from today,
+ * in millionths. Until the cut-in the course is the same whatever the day is, so it is gone through once.
+ */
+final class PartCourse
+{
+    /** The first day on which stock and receipts do not cover what is wanted; null when they last. */
+    public ?int $runOut = null;
+
+    private readonly int $days;
+
+    /** @var array<int, int> what had to be reordered until the cut-in, by day on which it is wanted */
+    private array $reordered = [];
+
+    /** Whether the change takes the part from anybody. */
+    private readonly bool $goes;
+
+    /** Whether anybody wants the part after the cut-in. */
+    public readonly bool $goesOn;
+
+    /** @var list<int> wanted until the cut-in, and by others */
+    private readonly array $before;
+
+    /** @var list<int> wanted from it on, and by others */
+    private readonly array $after;
+
+    /** @var list<int> what that is more than was wanted before: nobody orders it until the change is released */
+    private readonly array $extra;
+
+    /** @var array<int, int> what comes on a day */
+    private array $coming = [];
+
+    /**
+     * @var list<int> what may be used in the morning of each day as long as the change is not in; less than nothing where less is there
+     * than is kept
+     */
+    private array $free = [];
+
+    /** @var list<int> the same in the evening */
+    private array $evening = [];
+
+    /** @var list<array{int, int}> how much was hurried, and missing, up to the morning */
+    private array $short = [];
+
+    /** @var array<int, array{int, int}> the same of single days that have any */
+    private array $shortOn = [];
+
+    /** @var array<int, array{int, int}> the same with a cut-in on the day that is asked about */
+    private array $told = [];
+
+    private readonly bool $wantsMore;
+
+    private ?bool $lastsAnyway = null;
+
+    private readonly Arrivals $arrivals;
+
+    private readonly int $safety;
+
+    /** @var list<int> receipts from the day on */
+    private readonly array $stillComing;
+
+    /** @var list<int> wanted after the cut-in from the day on */
+    private readonly array $stillWanted;
+
+    /** @var list<int> wanted from the day on if the change is in, less what is if it is not */
+    private readonly array $more;
+
+    /** @var list<int> what nobody wants in the end, before anything is cancelled */
+    private readonly array $left;
+
+    /** @var list<int> what has to be added to the lowest evening after the day */
+    private readonly array $level;
+
+    private readonly Cancelling $cancelling;
+
+    public function __construct(private readonly Part $part, Levers $levers, PlantDays $plant)
+    {
+        $demand = $part->demand;
+        $this->days = count($demand->until);
+        $before = $after = $extra = $more = [];
+        foreach ($demand->others as $day => $others) {
+            [$until, $from] = [$demand->until[$day], $demand->from[$day]];
+            $before[] = FixedPoint::add($others, $until);
+            $after[] = FixedPoint::add($others, $from);
+            $more[] = $from - $until;
+            $extra[] = $from > $until ? $from - $until : 0;
+        }
+        [$this->before, $this->after, $this->extra] = [$before, $after, $extra];
+        $this->goes = array_filter($demand->until) !== [];
+        $this->goesOn = array_filter($after) !== [];
+        $this->wantsMore = array_filter($extra) !== [];
+        $this->safety = $this->goesOn ? $part->safety : 0;
+        foreach ($part->receipts as $receipt) {
+            $day = min($this->days, max(0, $receipt->day));
+            $this->coming[$day] = FixedPoint::add($this->coming[$day] ?? 0, $receipt->quantity);
+        }
+        $this->arrivals = Arrivals::of($part, $levers, $plant, $this->days);
+        $late = $levers->lateFromStock ? FixedPoint::add($demand->late['until'], $demand->late['others']) : 0;
+        $this->goThrough(FixedPoint::sum($part->stock, -$part->keep, -$late));
+        $this->stillComing = FromTheEnd::sums($this->coming, $this->days);
+        $this->stillWanted = FromTheEnd::sums($after, $this->days);
+        $this->more = FromTheEnd::sums($more, $this->days);
+        [$this->left, $this->level] = $this->leftovers();
+        $lowest = $this->goesOn ? FromTheEnd::least($this->stillWanted, $this->stillComing) : [];
+        $this->cancelling = new Cancelling($part, $levers->notCancelled, $this->evening, $lowest);
+    }
+
+    public function on(int $day): PartDay
+    {
+        [$hurried, $missing, $lacks, $atRisk] = $this->shortFrom($day);
+        $cancelled = $this->cancelling->quantities($day, $this->left[$day], $this->level[$day]);
+
+        return new PartDay(
+            left: $this->left[$day] - array_sum($cancelled),
+            fees: $this->cancelling->fees($cancelled),
+            touched: count($cancelled) + ($this->goesOn ? 0 : $this->cancelling->comeAnyway($day, $cancelled)),
+            hurried: $this->short[$day][0] + $hurried,
+            missing: $this->short[$day][1] + $missing,
+            isSustained: !$lacks && ($this->arrivals->more < $this->days || $this->doesLastAnyway()),
+            atRisk: $atRisk,
+            recurring: $this->more[$day],
+        );
+    }
+
+    /** @return list<Cancelled> the receipts that are cancelled with a cut-in on a day, the latest first */
+    public function cancelled(int $day): array
+    {
+        return $this->cancelling->of($this->cancelling->quantities($day, $this->left[$day], $this->level[$day]));
+    }
+
+    /** @return array<int, array{int, int}> by day that has any: millionths hurried, and missing, with a cut-in on a day */
+    public function shorts(int $cutIn): array
+    {
+        $this->told = array_filter($this->shortOn, static fn(int $day): bool => $day < $cutIn, ARRAY_FILTER_USE_KEY);
+        $this->shortFrom($cutIn, true);
+
+        return $this->told;
+    }
+
+    /** The last day before a cut-in on which the part had to be reordered: all that was there until then was used. */
+    public function lastOrder(int $cutIn): ?int
+    {
+        $days = array_filter(array_keys($this->reordered), static fn(int $day): bool => $day < $cutIn);
+
+        return $days === [] ? null : max($days);
+    }
+
+    /** The first day on which nothing is missing from then on that the change wants more; the number of days when there is none. */
+    public function sustainedFrom(): int
+    {
+        for ($day = 0; $day < $this->days; $day++) {
+            if (!$this->shortFrom($day)[2]) {
+                return $this->arrivals->more < $this->days || $this->doesLastAnyway() ? $day : $this->days;
+            }
+        }
+
+        return $this->days;
+    }
+
+    /**
+     * Whether it lasts as far as is looked at: where nothing new comes within that time, what is there at its end may be gone a day later.
+     */
+    private function doesLastAnyway(): bool
+    {
+        return $this->lastsAnyway ??= !$this->shortFrom(0)[2];
+    }
+
+    /**
+     * What has to be ordered in the normal way with a cut-in on a day, by day on which it is wanted.
+     *
+     * @param  int  $until  the day behind the last that is looked at
+     * @return array<int, int> millionths
+     */
+    public function orders(int $cutIn, int $until): array
+    {
+        $orders = array_filter($this->reordered, static fn(int $day): bool => $day < $cutIn, ARRAY_FILTER_USE_KEY);
+        $free = $this->free[$cutIn];
+        for ($day = $cutIn, $end = min($until, $this->days); $day < $end; $day++) {
+            $free = FixedPoint::add($free, $this->coming[$day] ?? 0);
+            $lacking = FixedPoint::subtract($this->after[$day], max(0, $free));
+            $free = min(0, $free) + max(0, -$lacking);
+            // What is wanted before anything ordered can be there is short, and no order helps.
+            if ($lacking > 0 && $day >= ($this->extra[$day] > 0 ? $this->arrivals->more : $this->arrivals->normal)) {
+                $orders[$day] = $this->part->lot->ordered($lacking);
+                $free = FixedPoint::add($free, $this->part->lot->good($lacking) - $lacking);
+            }
+        }
+
+        return $orders;
+    }
+
+    /** Whether anything hangs on a lead time that nobody knows. */
+    public function needsLeadTime(): bool
+    {
+        return $this->part->leadDays === null && $this->part->isOrdered && ($this->runOut !== null || $this->sustainedFrom() > 0);
+    }
+
+    /** @return list<int> what is there each morning, with a cut-in on a day and new orders in their normal time */
+    public function stock(int $cutIn): array
+    {
+        $mornings = array_slice($this->free, 0, $cutIn);
+        $free = $this->free[$cutIn] ?? 0;
+        for ($day = $cutIn; $day < $this->days; $day++) {
+            $mornings[] = $free;
+            $isReordered = $day >= ($this->extra[$day] === 0 ? $this->arrivals->normal : $this->arrivals->more);
+            $free = max($this->used($free, $day), $isReordered ? $this->safety : 0);
+        }
+
+        return array_map(fn(int $one): int => max(0, FixedPoint::add($one, $this->part->keep)), $mornings);
+    }
+
+    /** What is short until the change is in, and where reordering puts the stock. */
+    private function goThrough(int $free): void
+    {
+        $plain = $free;
+        $hurried = $missing = 0;
+        for ($day = 0; $day < $this->days; $day++) {
+            $wanted = $this->before[$day];
+            $this->free[] = $free;
+            $this->short[] = [$hurried, $missing];
+            $comes = $this->coming[$day] ?? 0;
+            $plain = FixedPoint::add($plain, $comes - $wanted);
+            if ($plain < 0 && $wanted > 0) {
+                $this->runOut ??= $day;
+            }
+            $free = FixedPoint::add($free, $comes);
+            $lacking = FixedPoint::add($wanted - max(0, $free), $this->safety);
+            if ($lacking > 0 && $day >= $this->arrivals->normal && ($wanted > 0 || $this->safety > 0)) {
+                $free = FixedPoint::sum($free, $this->part->lot->good($lacking), -$wanted);
+                $this->reordered[$day] = $this->part->lot->ordered($lacking);
+            } elseif ($wanted > max(0, $free)) {
+                $lacking = $wanted - max(0, $free);
+                $can = $this->canHurry($lacking, $day, 0, $hurried);
+                $this->shortOn[$day] = [$can, $lacking - $can];
+                [$hurried, $missing] = [FixedPoint::add($hurried, $can), FixedPoint::add($missing, $lacking - $can)];
+                $free = min(0, $free);
+            } else {
+                $free = FixedPoint::subtract($free, $wanted);
+            }
+            $this->evening[] = $free;
+        }
+    }
+
+    /**
+     * What is short from a day on, until new orders can be there. Gone through for every day, so with plain integers, which are looked at
+     * once in the end: what overflows becomes a float, and stays one.
+     *
+     * @param  bool  $tells  whether to keep what is hurried and missing on single days
+     * @return array{int, int, bool, int} millionths that are hurried and missing; whether a part lacks that the change wants more of;
+     *     millionths ordered before the release
+     */
+    private function shortFrom(int $cutIn, bool $tells = false): array
+    {
+        [$normal, $ordered, $released] = [$this->arrivals->normal, $this->arrivals->more, $this->arrivals->released];
+        $until = min($this->days, max($normal, $released));
+        if ($cutIn >= $until) {
+            return [0, 0, false, 0];
+        }
+        $hurried = $missing = $atRisk = 0;
+        $free = $this->free[$cutIn];
+        $lacks = false;
+        for ($day = $cutIn; $day < $until; $day++) {
+            $free += $this->coming[$day] ?? 0;
+            $lacking = $this->after[$day] - ($free > 0 ? $free : 0);
+            if ($lacking <= 0) {
+                $free -= $this->after[$day];
+
+                continue;
+            }
+            $free = $free < 0 ? $free : 0;
+            $more = $lacking < $this->extra[$day] ? $lacking : $this->extra[$day];
+            if ($day >= $normal) {
+                // What others want, and what was wanted before, is reordered as ever.
+                $lacking = $more;
+            }
+            if ($day >= $ordered) {
+                $atRisk += $day < $released ? $more : 0;
+                $lacking -= $more;
+            }
+            if ($lacking > 0) {
+                $can = $this->canHurry($lacking, $day, $more > 0 ? 1 : 0, $this->short[$cutIn][0] + $hurried);
+                $hurried += $can;
+                $missing += $lacking - $can;
+                $lacks = $lacks || ($lacking > $can && $this->wantsMore);
+                if ($tells) {
+                    $this->told[$day] = [$can, $lacking - $can];
+                }
+            }
+        }
+        // @phpstan-ignore function.alreadyNarrowedType
+        is_int($free + $hurried + $missing + $atRisk) ||
+            throw new \OverflowException('A number becomes too large here to be kept exactly.');
+
+        return [$hurried, $missing, $lacks, $atRisk];
+    }
+
+    /**
+     * @param  int  $for  0 for what was wanted before, 1 for what the change wants more
+     * @param  int  $already  millionths that are hurried
+     * @return int millionths that can be hurried
+     */
+    private function canHurry(int $lacking, int $day, int $for, int $already): int
+    {
+        $expediting = $this->part->expediting;
+        if ($expediting === null || $day < $this->arrivals->hurried[$for]) {
+            return 0;
+        }
+
+        return $expediting->most === null ? $lacking : min($lacking, max(0, $expediting->most - $already));
+    }
+
+    /**
+     * By day: what nobody wants of what is there and still comes, before anything is cancelled; and what has to be added to the lowest
+     * evening from then on.
+     *
+     * @return array{list<int>, list<int>}
+     */
+    private function leftovers(): array
+    {
+        $left = $level = [];
+        // Behind the time looked at a part goes on at its mean rate for as long again.
+        $beyond = $this->goesOn ? $this->stillWanted[0] : 0;
+        foreach ($this->free as $day => $free) {
+            $level[] = $still = FixedPoint::add(FixedPoint::add($free, $this->stillComing[$day]), -$this->stillWanted[$day]);
+            // What is there of a part that only comes is there whatever is done.
+            $left[] = $this->goes ? max(0, FixedPoint::subtract($still, $beyond)) : 0;
+        }
+
+        return [$left, $level];
+    }
+
+    /** What is there in the evening after the cut-in when nothing new is ordered: what lacks is had from elsewhere. */
+    private function used(int $morning, int $day): int
+    {
+        $there = FixedPoint::add($morning, $this->coming[$day] ?? 0);
+
+        return max(min(0, $there), FixedPoint::subtract($there, $this->after[$day]));
+    }
+}

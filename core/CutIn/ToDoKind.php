@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Orthotaxis\Core\CutIn;
+
+/** What has to be done for a cut-in. */
+enum ToDoKind: string
+{
+    /** Release the change, so that what it wants can be ordered in time. */
+    case Release = 'release';
+    /** Have tools and programs ready. */
+    case Tooling = 'tooling';
+    /** Order what the change wants. */
+    case Order = 'order';
+    /** Order the old part a last time, in the normal way. */
+    case LastOrder = 'last_order';
+    case Hurry = 'hurry';
+    case Cancel = 'cancel';
+    /** Ask when an overdue receipt comes. */
+    case Ask = 'ask';
+    /** See to a started work order that is under way on the day. */
+    case SeeTo = 'see_to';
+    /** Begin a planned work order with the new part. */
+    case Wait = 'wait';
+    /** The day itself. */
+    case CutIn = 'cut_in';
+}

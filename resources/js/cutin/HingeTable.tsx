@@ -1,0 +1,79 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { ApiProblem, type Schemas } from '../lib/api';
+import { cents, signed } from '../lib/format';
+import { queries } from '../lib/queries';
+import { DataTable, type Column } from '../ui/DataTable';
+import { ProblemNotice } from '../ui/Notice';
+
+type Hinge = Schemas['CutInHinge'];
+
+const guesses: Record<Hinge['guess'], string> = {
+  demand: 'Demand',
+  approval: 'Days until release',
+  tooling: 'Day tools are ready',
+  straddling: 'Cost per order in progress',
+  stock: 'Stock',
+  receipts: 'Quantities on order',
+  lead_time: 'Lead time',
+  cost: 'Standard cost',
+  disposal: 'Cost of one left over',
+  penalty: 'Cost of one missing',
+  cancel_fees: 'Cancellation fees',
+};
+
+/** Days with their sign; where no day is possible any more, that. */
+function days(moved: number | null): string {
+  if (moved === null) return 'no day possible';
+  if (moved === 0) return 'same day';
+  return `${moved > 0 ? '+' : '−'}${Math.abs(moved)} d`;
+}
+
+const columns: Column<Hinge>[] = [
+  { id: 'guess', head: 'Assumption', text: (r) => guesses[r.guess], cell: (r) => guesses[r.guess] },
+  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <span className="font-mono text-sm">{r.item}</span> },
+  {
+    id: 'day_less',
+    head: 'Best day, 10 % less',
+    numeric: true,
+    text: (r) => days(r.day_less),
+    cell: (r) => days(r.day_less),
+  },
+  { id: 'day_more', head: '10 % more', numeric: true, text: (r) => days(r.day_more), cell: (r) => days(r.day_more) },
+  {
+    id: 'cost_less',
+    head: 'Its cost, 10 % less',
+    numeric: true,
+    text: (r) => r.cost_less,
+    cell: (r) => signed(cents(r.cost_less)),
+  },
+  {
+    id: 'cost_more',
+    head: '10 % more',
+    numeric: true,
+    text: (r) => r.cost_more,
+    cell: (r) => signed(cents(r.cost_more)),
+  },
+];
+
+/** What the answer hangs on: how far the best day and its cost move when one assumption is wrong by a tenth, the worst first. */
+export function HingeTable({ question, ready }: { question: Schemas['CutInQuestion']; ready: boolean }) {
+  const list = useQuery({ ...queries.cutInHinges(question), enabled: ready, placeholderData: keepPreviousData });
+  return (
+    <>
+      <ProblemNotice problem={list.error instanceof ApiProblem ? list.error : null} shown={[]} />
+      <DataTable
+        label="What this answer hangs on"
+        caption="What this answer hangs on, worst first"
+        exportName="cut-in-hinges"
+        rows={list.data ?? []}
+        columns={columns}
+        keyOf={(row) => `${row.guess} ${row.item}`}
+        empty={
+          list.isPending
+            ? 'Reckoning each assumption a tenth less and a tenth more.'
+            : 'No assumption moves the best day or its cost.'
+        }
+      />
+    </>
+  );
+}
