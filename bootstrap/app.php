@@ -24,6 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/');
     })
     ->withCommands([
+        __DIR__ . '/../app/Dossier/Commands',
         __DIR__ . '/../app/Reading/Commands',
         __DIR__ . '/../app/Imports/Commands',
         __DIR__ . '/../app/People/Commands',

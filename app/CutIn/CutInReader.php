@@ -121,6 +121,7 @@ final readonly class CutInReader
             best: CutInBest::of($plant->best, $case->today),
             waits_for: $plant->waitsFor,
             run_out: $on($plant->runOut),
+            possible: array_map(static fn(CutInDay $day): bool => $day->isPossible, $plant->days),
             totals: array_map(static fn(CutInDay $day): string => (string) $day->total, $plant->days),
             parts: $parts,
         );

@@ -17,5 +17,6 @@ Route::controller(CutInController::class)->group(static function (): void {
     Route::post('/shortages', 'shortages')->middleware(Ability::AskCutIn->gate());
     Route::get('/requests/{number}/cut-in', 'start');
     Route::get('/requests/{number}/cut-ins', 'chosen');
+    Route::get('/requests/{number}/cut-ins/{id}/calendar', 'calendar')->whereNumber('id');
     Route::post('/requests/{number}/cut-ins', 'choose')->middleware(Ability::AssessRequest->gate());
 });

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Assessment\Models\Question;
+use App\CutIn\Models\CutIn;
+use App\CutIn\Models\CutInCheck;
 use App\Desk\Data\DeskPage;
 use App\Desk\Data\DeskTask;
 use App\Desk\Data\StageCount;
@@ -20,6 +22,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Assessment\QuestionState;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Change\WorkStep;
@@ -64,6 +67,10 @@ final readonly class DeskReader
             if ($todo !== null) {
                 $tasks[] = new DeskTask($todo, $request->row(), ($request->decided_at ?? $request->raised_at)->toIso8601String());
             }
+        }
+        foreach ($person->mayDo(Ability::PlanOrder) ? self::badDays($orders) : [] as [$order, $check]) {
+            $best = $check->best_on === null ? 'no day is possible' : 'best is now ' . Day::parse($check->best_on)->spelled();
+            $tasks[] = new DeskTask("Cut-in day no longer good: {$best}", $order->row(), $check->checked_at->toIso8601String());
         }
         foreach ($orders as $order) {
             $todo = self::orderTodo($order, $handovers[$order->id] ?? new Collection(), $person);
@@ -110,6 +117,28 @@ final readonly class DeskReader
             array_slice($newest, 0, self::NEWEST),
             count($newest),
             self::stages(array_values($rows)),
+        );
+    }
+
+    /**
+     * @param  Collection<int, ChangeOrder>  $orders
+     * @return list<array{ChangeOrder, CutInCheck}> those that are not out yet, whose chosen cut-in day is not good any more
+     */
+    private static function badDays(Collection $orders): array
+    {
+        $waiting = $orders->filter(static fn(ChangeOrder $order): bool => $order->state !== OrderState::Released);
+        $checks = CutInCheck::query()
+            ->join('cut_ins', 'cut_ins.id', 'cut_in_id')
+            ->join('change_order_requests', 'change_order_requests.request_id', 'cut_ins.request_id')
+            ->whereIn('order_id', $waiting->modelKeys())
+            ->where('fault', '!=', '')
+            ->whereIn('cut_ins.id', CutIn::query()->selectRaw('max(id)')->groupBy('request_id'))
+            ->get(['cut_in_checks.*', 'order_id']);
+
+        return array_values(
+            $checks
+                ->map(static fn(CutInCheck $check): array => [$waiting->firstOrFail('id', $check->getAttribute('order_id')), $check])
+                ->all(),
         );
     }
 

@@ -40,6 +40,17 @@ final class PlantSeeder extends Seeder
                 ]);
             }
         }
+        // Tarn is closed for two weeks of every July, from its second Monday on.
+        foreach ([$year, $year + 1] as $one) {
+            $monday = CarbonImmutable::parse("second monday of july {$one}");
+            foreach ([0, 1, 2, 3, 4, 7, 8, 9, 10, 11] as $later) {
+                DB::table('plant_days')->insert([
+                    'plant' => 'Tarn',
+                    'day' => $monday->addDays($later)->toDateString(),
+                    'name' => 'Summer closing',
+                ]);
+            }
+        }
         DB::table('work_centres')->insert(
             array_map(
                 static fn(array $one): array => [

@@ -142,6 +142,10 @@ final class Records
             'api/change-files/{id}' => $each($this->all('change file'), 'change-files/@'),
             'api/requests/{number}/cut-in' => $each($requests, 'requests/@/cut-in'),
             'api/requests/{number}/cut-ins' => $each($requests, 'requests/@/cut-ins'),
+            'api/requests/{number}/cut-ins/{id}/calendar' => array_map(
+                static fn(string $chosen): string => "/api/requests/{$chosen}/calendar",
+                $this->all('chosen day'),
+            ),
             'api/requests/{number}/reach' => $each($requests, 'requests/@/reach', 'requests/@/reach?reason=parent&decided=1'),
             'api/requests/{number}/reach-picture' => $each($requests, 'requests/@/reach-picture'),
             'api/requests/{number}/forms' => $each($requests, 'requests/@/forms'),
@@ -376,6 +380,7 @@ final class Records
             'form template' => ['form_templates', 't.id::text', 'active', ''],
             'form' => ['handed_forms', 't.number', 'state', ''],
             'hand-over' => ['handovers', 't.name', 'state', ''],
+            'chosen day' => ['cut_ins', "r.number || '/cut-ins/' || t.id", "''::text", 'JOIN change_requests r ON r.id = t.request_id'],
             'import' => ['imports', 't.id::text', 'state', ''],
             'refused import' => ['imports', 't.id::text', 'state', "WHERE t.state = 'refused'"],
             default => throw new \InvalidArgumentException($kind),

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Tests\Feature\Support\World;
@@ -252,7 +253,7 @@ it('adds up what each day costs, and tells its documents', function (): void {
                 'cancellation',
                 'shortage',
                 'straddling',
-                'recurring',
+                ...$page->json('counts_recurring') ? ['recurring'] : [],
             ]),
         );
         expect($sum)->toBe((int) round(10_000 * (float) $day['total']));
@@ -518,4 +519,119 @@ it('expedites the new part for a fee, told in its own row', function (): void {
     ($this->ask)(['parts' => [['item' => '200-0041', 'sooner_days' => 900, 'sooner_cost' => '-1']]])
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['parts.0.sooner_days', 'parts.0.sooner_cost']]);
+});
+
+it('keeps with a chosen day what has to be done by when, as a calendar too, and the day of each plant', function (): void {
+    ($this->planning)();
+    $number = $this->world->as('jonas', 'POST', '/requests', $this->world->request())->json('number');
+    $choose = fn(array $more) => $this->world->as(
+        'mira',
+        'POST',
+        "/requests/{$number}/cut-ins",
+        ['swaps' => $this->swap, 'approval_days' => 0, 'chosen_on' => World::day(42), 'reason' => 'Stock is used up.'] + $more,
+    );
+    $choose(['at_plants' => [['plant' => 'Moon', 'on' => World::day(42)]]])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['at_plants.0.plant']]);
+    $choose(['at_plants' => [['plant' => 'Weir', 'on' => World::day(2)]]])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['at_plants.0.on']]);
+    $choose(['at_plants' => [['plant' => 'Weir', 'on' => World::day(45)]]])->assertOk();
+    $kept = $this->world->as('mira', 'GET', "/requests/{$number}/cut-ins")->assertOk();
+    $toDo = $kept->json('0.to_do');
+    expect(array_map(static fn(array $one): array => [$one['kind'], $one['by'], $one['item'], $one['document'], $one['quantity']], $toDo))
+        // Three metres of day 42 and five of day 44, less two that are there, are ordered forty days before.
+        ->toBe([
+            ['order', World::day(2), '200-0041', '', '6'],
+            ['release', World::day(2), '', '', ''],
+            ['cut_in', World::day(42), '', '', ''],
+            ['cancel', World::day(50), '200-0040', 'PO-1', '100'],
+        ])
+        ->and($kept->json('0.at_plants'))
+        ->toEqual([['plant' => 'Weir', 'on' => World::day(45)]]);
+    $calendar = $this->world->as('mira', 'GET', "/requests/{$number}/cut-ins/{$kept->json('0.id')}/calendar")->assertOk();
+    $read = Sabre\VObject\Reader::read((string) $calendar->getContent());
+    expect($calendar->headers->get('Content-Type'))
+        ->toContain('text/calendar')
+        ->and($read->validate())
+        ->toBe([])
+        ->and(count($read->select('VEVENT')))
+        ->toBe(4)
+        ->and((string) $read->select('VEVENT')[0]->DTSTART)
+        ->toBe(str_replace('-', '', World::day(2)))
+        ->and((string) $read->select('VEVENT')[0]->SUMMARY)
+        ->toBe("{$number}: Order the new part (200-0041 6 m at Weir)");
+    $other = $this->world->as('jonas', 'POST', '/requests', $this->world->request())->json('number');
+    $this->world->as('mira', 'GET', "/requests/{$other}/cut-ins/{$kept->json('0.id')}/calendar")->assertNotFound();
+});
+
+it('says on the desk of the coordinator when a chosen day is not good any more', function (): void {
+    ($this->planning)();
+    $number = $this->world->as('jonas', 'POST', '/requests', $this->world->request())->json('number');
+    $this->world
+        ->as('mira', 'POST', "/requests/{$number}/cut-ins", [
+            'swaps' => $this->swap,
+            'approval_days' => 0,
+            'chosen_on' => World::day(45),
+            'reason' => 'Stock is used up.',
+        ])
+        ->assertOk();
+    $this->world->as('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
+    $this->world
+        ->as('mira', 'POST', "/requests/{$number}/decision", ['decision' => 'approved', 'reason' => 'Needed.', 'version' => 2])
+        ->assertOk();
+    $order = $this->world
+        ->as('mira', 'POST', "/requests/{$number}/order")
+        ->assertOk()
+        ->json('number');
+    $check = function (): string {
+        expect(Artisan::call('cut-ins:check'))->toBe(0);
+
+        return (string) DB::table('cut_in_checks')->value('fault');
+    };
+    $desk = fn(string $who): array => array_values(
+        array_filter(
+            $this->world->as($who, 'GET', '/desk')->json('tasks'),
+            static fn(array $task): bool => str_starts_with($task['todo'], 'Cut-in day'),
+        ),
+    );
+    expect($check())->toBe('')->and($desk('mira'))->toBe([]);
+    // A hundred metres more of the old tube: on day 45 they would be lost.
+    Http::swap(new Illuminate\Http\Client\Factory());
+    $more = [
+        'kind' => 'stock',
+        'document' => 'LOT-7',
+        'item' => '200-0040',
+        'revision' => 'A',
+        'quantity' => '20',
+        'unit' => 'm',
+        'unit_value' => '10.00',
+        'due' => null,
+        'place' => 'Weir',
+        'status' => 'free',
+    ];
+    $sold =
+        [
+            'kind' => 'sales_order',
+            'document' => 'SO-9',
+            'item' => '200-0001',
+            'quantity' => '100',
+            'unit' => 'pc',
+            'due' => World::day(90),
+        ] + $more;
+    Http::fake(['*/supply' => Http::response(['rows' => [$more, $sold]])]);
+    expect($check())
+        ->toContain('more than the best day')
+        ->and($desk('mira')[0]['change']['number'])
+        ->toBe($order)
+        ->and($desk('mira')[0]['todo'])
+        ->toContain('no longer good: best is now')
+        ->and($desk('jonas'))
+        ->toBe([])
+        ->and($this->world->as('mira', 'GET', "/requests/{$number}/cut-ins")->json('0.fault'))
+        ->toContain('more than the best day');
+    // What planning does not tell changes nothing.
+    Http::swap(new Illuminate\Http\Client\Factory());
+    Http::fake(['*' => Http::response('down', 503)]);
+    expect($check())->toContain('more than the best day');
 });

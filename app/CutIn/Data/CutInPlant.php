@@ -14,6 +14,7 @@ final readonly class CutInPlant
     /**
      * @param  list<string>  $closed
      * @param  list<string>  $waits_for
+     * @param  list<bool>  $possible
      * @param  list<string>  $totals
      * @param  list<CutInPart>  $parts
      */
@@ -34,6 +35,10 @@ final readonly class CutInPlant
         ]
         public array $waits_for,
         #[OA\Property] public ?string $run_out,
+        #[
+            OA\Property(type: 'array', items: new OA\Items(type: 'boolean'), description: 'whether it can cut in on each day'),
+        ]
+        public array $possible,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'what each day costs there')] public array $totals,
         #[ListOf(CutInPart::class)] public array $parts,
     ) {}

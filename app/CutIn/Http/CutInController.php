@@ -6,6 +6,7 @@ namespace App\CutIn\Http;
 
 use App\CutIn\Actions\ChooseCutIn;
 use App\CutIn\CostRowReader;
+use App\CutIn\CutInCalendar;
 use App\CutIn\CutInReader;
 use App\CutIn\Data\CutInChosen;
 use App\CutIn\Data\CutInHinge;
@@ -29,6 +30,7 @@ use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Calendar\Day;
 
@@ -84,8 +86,31 @@ final class CutInController
         $request = ChangeRequest::query()->where('number', $number)->firstOrFail();
 
         return new JsonResponse(
-            CutIn::query()->with('person')->where('request_id', $request->id)->orderByDesc('id')->get()->map(CutInChosen::of(...)),
+            CutIn::query()
+                ->with(['person', 'check'])
+                ->where('request_id', $request->id)
+                ->orderByDesc('id')
+                ->get()
+                ->map(CutInChosen::of(...)),
         );
+    }
+
+    #[OA\Get(path: '/api/requests/{number}/cut-ins/{id}/calendar', operationId: 'cutInCalendar', tags: ['cut-in'])]
+    #[
+        InPath('number'),
+        OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+        OA\Response(response: 200, description: 'What has to be done by when, as iCalendar (RFC 5545).'),
+        Refused,
+    ]
+    public function calendar(string $number, int $id): Response
+    {
+        $request = ChangeRequest::query()->where('number', $number)->firstOrFail();
+        $chosen = CutIn::query()->where('request_id', $request->id)->findOrFail($id);
+
+        return new Response(CutInCalendar::of($chosen, $number, url("/changes/{$number}/cut-in")), 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$number}-cut-in.ics\"",
+        ]);
     }
 
     #[OA\Post(path: '/api/requests/{number}/cut-ins', operationId: 'chooseCutIn', tags: ['cut-in'])]
@@ -98,6 +123,7 @@ final class CutInController
             $request->question(),
             $request->string('chosen_on')->toString(),
             $request->string('reason')->trim()->toString(),
+            $request->atPlants(),
         );
 
         return new JsonResponse(ChangeRequest::done($number));

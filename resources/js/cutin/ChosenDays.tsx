@@ -1,8 +1,8 @@
 import type { Schemas } from '../lib/api';
-import { amount, cents, day, moment } from '../lib/format';
+import { ChosenDay } from './ChosenDay';
 
 /** The days that were chosen so far, the last first: a choice is never changed, another one is added. */
-export function ChosenDays({ chosen }: { chosen: Schemas['CutInChosen'][] }) {
+export function ChosenDays({ number, chosen }: { number: string; chosen: Schemas['CutInChosen'][] }) {
   if (chosen.length === 0) return null;
   return (
     <section aria-labelledby="chosen">
@@ -11,11 +11,8 @@ export function ChosenDays({ chosen }: { chosen: Schemas['CutInChosen'][] }) {
       </h2>
       <ul className="border-y border-strong bg-sheet">
         {chosen.map((one) => (
-          <li key={one.at} className="border-b border-rule px-2 py-1 last:border-b-0">
-            <b className="font-semibold">{day(one.chosen_on)}</b> for {amount(cents(one.total))}: {one.reason}{' '}
-            <span className="text-sm text-soft">
-              {one.by}, {moment(one.at)}
-            </span>
+          <li key={one.id} className="border-b border-rule px-2 py-1 last:border-b-0">
+            <ChosenDay number={number} chosen={one} />
           </li>
         ))}
       </ul>

@@ -9,6 +9,11 @@ import { CutInPage } from './CutInPage';
 
 const swaps = [{ gone: ['200-0040'], come: [{ item: '200-0041' }] }];
 const chosen: Schemas['CutInChosen'] = {
+  id: 7,
+  to_do: [],
+  at_plants: [],
+  fault: '',
+  best_on: null,
   chosen_on: on(4),
   reason: 'The gauge is there by then.',
   by: 'Mira Okafor',
@@ -214,6 +219,48 @@ describe('the day to cut in', () => {
       swaps,
       chosen_on: on(5),
       reason: 'It costs least.',
+    });
+  });
+
+  it('keeps what has to be done by when, and says when the day is not good any more', async () => {
+    const user = await planner({
+      earlier: [
+        {
+          ...chosen,
+          to_do: toDo,
+          at_plants: [{ plant: 'Tarn', on: on(6) }],
+          fault: 'It costs 80.00 more than the best day.',
+          best_on: on(8),
+        },
+      ],
+    });
+    expect(screen.getByText(/It costs 80.00 more than the best day\. Best is now 3 Dec 2026\./)).toBeTruthy();
+    expect(screen.getByText('Tarn 1 Dec 2026')).toBeTruthy();
+    await user.click(screen.getByText('What to do by when: 2'));
+    const list = await screen.findByRole('grid', { name: 'What to do by when for ECR-00096' });
+    expect(within(list).getByText('Order the new part')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Download as calendar (.ics)' }).getAttribute('href')).toBe(
+      '/api/requests/ECR-00096/cut-ins/7/calendar',
+    );
+  });
+
+  it('takes a day for each plant, where there are several', async () => {
+    const [weir] = plan().plants;
+    const user = await planner({ answer: plan({ plants: weir ? [weir, { ...weir, plant: 'Tarn' }] : [] }) });
+    await user.click(screen.getByText('A day for each plant'));
+    const field = await screen.findByLabelText('Tarn, best alone 30 Nov 2026');
+    await user.type(field, '2026-12-02');
+    await user.tab();
+    await user.type(screen.getByLabelText('Reason 30 Nov 2026'), 'Tarn is closed before.');
+    server.on(
+      'POST /api/requests/ECR-00096/cut-ins',
+      new Refused(422, 'No.', { 'at_plants.0.on': ['Tarn cannot cut in on that day.'] }),
+    );
+    await user.click(screen.getByRole('button', { name: 'Choose 30 Nov 2026' }));
+    expect(await screen.findByText(/Tarn cannot cut in on that day/)).toBeTruthy();
+    expect(server.asked('POST /api/requests/ECR-00096/cut-ins')[0]?.body).toMatchObject({
+      chosen_on: on(5),
+      at_plants: [{ plant: 'Tarn', on: '2026-12-02' }],
     });
   });
 

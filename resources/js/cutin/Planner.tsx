@@ -146,7 +146,7 @@ export function Planner({ number, state, chosen, named, start }: Props) {
           shown={Object.keys(problem?.errors ?? {}).filter((place) => place !== 'swaps' && place !== 'items')}
         />
         {/* Below the plan, so that it does not move when that arrives. */}
-        {(page !== undefined || !ready || problem !== null) && <ChosenDays chosen={chosen} />}
+        {(page !== undefined || !ready || problem !== null) && <ChosenDays number={number} chosen={chosen} />}
       </div>
     </div>
   );

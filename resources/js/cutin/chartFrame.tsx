@@ -87,7 +87,7 @@ export function DayMark({ at, name, row, x }: { at: number; name: string; row: n
   );
 }
 
-/** One plant: the days from which on it can cut in, with those on which it does not work left out, its best day and its run-out. */
+/** One plant: the days on which it can cut in, its best day and its run-out. */
 export function PlantRow({
   plant,
   days,
@@ -100,7 +100,7 @@ export function PlantRow({
   y: number;
 }) {
   const index = (iso: string | null) => (iso === null ? -1 : days.findIndex(({ on }) => on === iso));
-  const [earliest, best, runOut] = [index(plant.best.earliest), index(plant.best.least_cost), index(plant.run_out)];
+  const [best, runOut] = [index(plant.best.least_cost), index(plant.run_out)];
   const width = x(1) - x(0);
   return (
     <g className="text-[11px]">
@@ -108,12 +108,11 @@ export function PlantRow({
         {plant.plant === '' ? 'All' : plant.plant}
       </text>
       <line x1={LEFT} x2={RIGHT} y1={y + 10} y2={y + 10} className="stroke-rule" />
-      {earliest >= 0 && (
-        <rect x={x(earliest)} y={y + 2} width={RIGHT - x(earliest)} height="8" className="fill-accent-soft" />
+      {plant.possible.map((possible, at) =>
+        possible ? (
+          <rect key={at} x={x(at) - width / 2} y={y + 2} width={width} height="8" className="fill-accent-soft" />
+        ) : null,
       )}
-      {plant.closed.map((on) => (
-        <rect key={on} x={x(index(on)) - width / 2} y={y + 2} width={width} height="8" className="fill-sheet" />
-      ))}
       {runOut >= 0 && (
         <path d={`M${x(runOut) - 4} ${y + 2}l8 8m0-8l-8 8`} className="stroke-warn" strokeWidth="1.6" fill="none" />
       )}

@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/requests/{number}/cut-ins/{id}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cutInCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desk": {
         parameters: {
             query?: never;
@@ -2643,6 +2659,7 @@ export interface components {
         };
         /** @description A day that was chosen for a request, with what was asked and why this day. */
         CutInChosen: {
+            id: number;
             chosen_on: string;
             reason: string;
             by: string;
@@ -2650,6 +2667,17 @@ export interface components {
             /** @description the total of the chosen day, as it was then */
             total: string;
             asked: components["schemas"]["CutInQuestion"] | null;
+            /** @description what has to be done by when, as it was then */
+            to_do: components["schemas"]["CutInToDo"][];
+            /** @description where plants cut in on days of their own */
+            at_plants: {
+                plant: string;
+                on: string;
+            }[];
+            /** @description why the day is not good any more with what planning told since; empty: it is */
+            fault: string;
+            /** @description the best day by then, where it is not */
+            best_on: string | null;
         };
         /** @description What it means to cut in on one day. The parts add up to the total. */
         CutInDayRow: {
@@ -2777,6 +2805,8 @@ export interface components {
             /** @description what the earliest day waits for: approval, tooling, parts */
             waits_for: string[];
             run_out: string | null;
+            /** @description whether it can cut in on each day */
+            possible: boolean[];
             /** @description what each day costs there */
             totals: string[];
             parts: components["schemas"]["CutInPart"][];
@@ -2872,6 +2902,11 @@ export interface components {
             /** @description The chosen day, what was asked, and why this day. */
             chosen_on: string;
             reason: string;
+            /** @description where plants cut in on days of their own; left out: all on the chosen day */
+            at_plants?: {
+                plant: string;
+                on: string;
+            }[];
         };
         CutInDayQuestion: components["schemas"]["CutInQuestion"] & {
             /** @description The question to the planner, and the day whose cost is asked about. */
@@ -5780,6 +5815,36 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Done"];
                 };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cutInCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What has to be done by when, as iCalendar (RFC 5545). */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {

@@ -178,6 +178,11 @@ describe('the page for the decision', () => {
     await decision({
       chosen: [
         {
+          id: 3,
+          to_do: [],
+          at_plants: [],
+          fault: '',
+          best_on: null,
           chosen_on: '2027-04-14',
           reason: 'The gauge is there by then.',
           by: 'Mira Okafor',

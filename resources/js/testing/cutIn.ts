@@ -50,6 +50,7 @@ export function plan(more: Partial<Plan> = {}): Plan {
         best,
         waits_for: ['approval'],
         run_out: on(5),
+        possible: days.map(({ possible }) => possible),
         totals: days.map(({ total }) => total),
         parts: [
           part({ item: tube, goes: true, comes: false, stock: '18', until: one, run_out: on(5) }),

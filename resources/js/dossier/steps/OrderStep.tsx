@@ -9,6 +9,7 @@ import { Notice, ProblemNotice } from '../../ui/Notice';
 import { OrderItems } from '../../orders/OrderItems';
 import { OrderPlan } from '../../orders/OrderPlan';
 import { written } from '../../orders/transfer/ways';
+import { CutInOfRequests } from '../CutInOfRequests';
 import { OrderRequests } from '../OrderRequests';
 import { WithdrawOrder } from '../../orders/WithdrawOrder';
 
@@ -95,6 +96,7 @@ function Planned({ order, requests, proposals }: Props) {
       ))}
       {order.state === 'planning' && mayPlan && <OrderRequests order={order} requests={requests} />}
       <OrderItems order={order} editable={editable} />
+      <CutInOfRequests requests={requests} />
       <References of={order.number} />
       {order.state === 'planning' && mayPlan && (
         <div className="space-y-2">

@@ -1,0 +1,28 @@
+import { useQueries } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { ChosenDay } from '../cutin/ChosenDay';
+import type { Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+
+/** The cut-in days that were chosen for the requests of an order, with what has to be done by when. */
+export function CutInOfRequests({ requests }: { requests: Schemas['RequestData'][] }) {
+  const asked = useQueries({ queries: requests.map(({ number }) => queries.cutIns(number)) });
+  const chosen = requests.flatMap(({ number }, at) => {
+    const last = asked[at]?.data?.[0];
+    return last === undefined ? [] : [{ number, last }];
+  });
+  if (chosen.length === 0) return null;
+  return (
+    <section aria-labelledby="cut-in-of-requests" className="space-y-2">
+      <h3 id="cut-in-of-requests">Cut-in</h3>
+      {chosen.map(({ number, last }) => (
+        <div key={number} className="border-y border-rule py-1">
+          <ChosenDay number={number} chosen={last} open />
+          <Link to={`/changes/${number}/cut-in`} className="no-print text-accent underline">
+            The cut-in plan of {number}
+          </Link>
+        </div>
+      ))}
+    </section>
+  );
+}
