@@ -44,7 +44,7 @@ final readonly class ToDoReader
             }
         }
         $all = [...$all, ...array_map(static fn(ToDo $one): array => [$one, ''], array_values($once))];
-        usort($all, static fn(array $a, array $b): int => $a[0]->by <=> $b[0]->by);
+        usort($all, static fn(array $a, array $b): int => [$a[0]->by, $a[0]->kind->rank()] <=> [$b[0]->by, $b[0]->kind->rank()]);
 
         return array_map(
             static fn(array $one): CutInToDo => new CutInToDo(

@@ -25,4 +25,10 @@ enum ToDoKind: string
     case Wait = 'wait';
     /** The day itself. */
     case CutIn = 'cut_in';
+
+    /** What comes first of that which is due on one day. */
+    public function rank(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
 }

@@ -34,7 +34,7 @@ final readonly class ToDoList
                 $list[] = new ToDo(ToDoKind::Wait, max(0, $order->first), document: $order->document, for: $order->done);
             }
         }
-        usort($list, static fn(ToDo $a, ToDo $b): int => $a->by <=> $b->by ?: strcmp($a->kind->value, $b->kind->value));
+        usort($list, static fn(ToDo $a, ToDo $b): int => $a->by <=> $b->by ?: $a->kind->rank() <=> $b->kind->rank());
 
         return $list;
     }

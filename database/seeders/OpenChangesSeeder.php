@@ -13,6 +13,7 @@ use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
 use App\Structures\Models\Succession;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
@@ -201,7 +202,7 @@ final class OpenChangesSeeder extends Seeder
             ['300-0010', '300-0020', '310-0002'],
         );
         $s->on(17)->assess($request, 'Both boards need another footprint. Last-time buy covers about fourteen months.');
-        $s->cutIn(
+        $day = $s->cutIn(
             $request,
             [
                 'swaps' => [['gone' => ['310-0002'], 'come' => [['item' => '310-0003']]]],
@@ -211,7 +212,7 @@ final class OpenChangesSeeder extends Seeder
         );
         $s->decide($request, RequestState::Approved, 'No choice; the day is to be planned with purchasing.');
         $order = $s->on(14)->order($request);
-        $s->plan($order, 'edda.roth', 'nils.aarden', 120);
+        $s->plan($order, 'edda.roth', 'nils.aarden', (int) CarbonImmutable::today()->diffInDays(CarbonImmutable::parse($day)));
         $s->name($order, '300-0010', Outcome::Revise, Disposition::UseUp);
         $s->name($order, '300-0020', Outcome::Revise, Disposition::UseUp);
         $s->name($order, '310-0002', Outcome::Keep, Disposition::UseUp);

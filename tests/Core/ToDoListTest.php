@@ -52,12 +52,12 @@ it('says what has to be done by when for a day, the most urgent first', function
     expect(dueFor($case, new Levers(toolingDay: 30), 50))->toBe([
         ['ask', 0, 'OLD', 'PO-1', 15, 10],
         ['last_order', 20, 'OLD', '', 20, 35],
-        ['order', 30, 'NEW', '', 25, 55],
         ['release', 30, '', '', 0, null],
         ['tooling', 30, '', '', 0, null],
+        ['order', 30, 'NEW', '', 25, 55],
         ['wait', 44, '', 'WO-2', 0, 60],
-        ['cut_in', 50, '', '', 0, null],
         ['see_to', 50, '', 'WO-1', 0, 52],
+        ['cut_in', 50, '', '', 0, null],
         ['cancel', 56, 'OLD', 'PO-2', 30, 70],
     ]);
 });

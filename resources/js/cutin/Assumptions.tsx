@@ -38,7 +38,7 @@ export function Assumptions({ assumptions, question, onChange }: Props) {
       text: (r) => r.value,
       cell: (r) => (r.value === '' ? <span className="text-alarm">not known</span> : r.value),
     },
-    { id: 'unit', head: '', text: (r) => r.unit, cell: (r) => <span className="text-soft">{r.unit}</span> },
+    { id: 'unit', head: 'Unit', text: (r) => r.unit, cell: (r) => <span className="text-soft">{r.unit}</span> },
     { id: 'from', head: 'From', text: (r) => sources[r.from], cell: (r) => sources[r.from] },
     {
       id: 'reason',
