@@ -14,6 +14,7 @@ Route::controller(CutInController::class)->group(static function (): void {
     Route::post('/cut-in/rows', 'rows')->middleware(Ability::AskCutIn->gate());
     Route::post('/cut-in/to-do', 'toDo')->middleware(Ability::AskCutIn->gate());
     Route::post('/cut-in/hinges', 'hinges')->middleware(Ability::AskCutIn->gate());
+    Route::post('/cut-in/chances', 'chances')->middleware(Ability::AskCutIn->gate());
     Route::post('/shortages', 'shortages')->middleware(Ability::AskCutIn->gate());
     Route::get('/requests/{number}/cut-in', 'start');
     Route::get('/requests/{number}/cut-ins', 'chosen');

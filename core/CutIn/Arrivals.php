@@ -26,4 +26,18 @@ final readonly class Arrivals
 
         return new self($day(0, 0), $day($release, 0), $day($ordered, 0), [$day(0, $sooner), $day($ordered, $sooner)]);
     }
+
+    /**
+     * @param  int  $for  0 for what was wanted before, 1 for what the change wants more
+     * @param  int  $already  millionths that are hurried
+     * @return int millionths of what lacks on a day that can be hurried
+     */
+    public function canHurry(?Expediting $expediting, int $lacking, int $day, int $for, int $already): int
+    {
+        if ($expediting === null || $day < $this->hurried[$for]) {
+            return 0;
+        }
+
+        return $expediting->most === null ? $lacking : min($lacking, max(0, $expediting->most - $already));
+    }
 }

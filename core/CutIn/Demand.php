@@ -44,10 +44,10 @@ final readonly class Demand
         return self::ending(array_fill(0, $days, 0));
     }
 
-    /** So many tenths of it, rounded. */
-    public function tenths(int $tenths): self
+    /** So many thousandths of it, rounded. */
+    public function thousandths(int $thousandths): self
     {
-        $scale = static fn(int $one): int => FixedPoint::scale($one, $tenths, 10);
+        $scale = static fn(int $one): int => $one === 0 ? 0 : FixedPoint::scale($one, $thousandths, 1000);
 
         return new self(
             array_map($scale, $this->until),

@@ -92,7 +92,7 @@ final readonly class Hinges
         $amount = static fn(Money $of): Money => Money::ofTenThousandths($share($of->tenThousandths));
 
         return match ($guess) {
-            Guess::Demand => $part->with(demand: $part->demand->tenths($tenths)),
+            Guess::Demand => $part->with(demand: $part->demand->thousandths(100 * $tenths)),
             Guess::Stock => $part->with(stock: $share($part->stock)),
             Guess::Receipts => $part->with(
                 receipts: array_map(static fn(Receipt $one): Receipt => $one->with(quantity: $share($one->quantity)), $part->receipts),

@@ -7,7 +7,6 @@ namespace Orthotaxis\Core\CutIn;
 use Orthotaxis\Core\Quantity\FixedPoint;
 
 use function count;
-use function is_int;
 
 /**
  * How the stock of one part goes on, and what a cut-in on each day means for it: see docs/decisions/0030. All lists are by day from today,
@@ -32,11 +31,7 @@ final class PartCourse
     /** @var list<int> wanted until the cut-in, and by others */
     private readonly array $before;
 
-    /** @var list<int> wanted from it on, and by others */
-    private readonly array $after;
-
-    /** @var list<int> what that is more than was wanted before: nobody orders it until the change is released */
-    private readonly array $extra;
+    private readonly AfterCutIn $after;
 
     /** @var array<int, int> what comes on a day */
     private array $coming = [];
@@ -55,11 +50,6 @@ final class PartCourse
 
     /** @var array<int, array{int, int}> the same of single days that have any */
     private array $shortOn = [];
-
-    /** @var array<int, array{int, int}> the same with a cut-in on the day that is asked about */
-    private array $told = [];
-
-    private readonly bool $wantsMore;
 
     private ?bool $lastsAnyway = null;
 
@@ -96,16 +86,16 @@ final class PartCourse
             $more[] = $from - $until;
             $extra[] = $from > $until ? $from - $until : 0;
         }
-        [$this->before, $this->after, $this->extra] = [$before, $after, $extra];
+        $this->before = $before;
         $this->goes = array_filter($demand->until) !== [];
         $this->goesOn = array_filter($after) !== [];
-        $this->wantsMore = array_filter($extra) !== [];
         $this->safety = $this->goesOn ? $part->safety : 0;
         foreach ($part->receipts as $receipt) {
             $day = min($this->days, max(0, $receipt->day));
             $this->coming[$day] = FixedPoint::add($this->coming[$day] ?? 0, $receipt->quantity);
         }
         $this->arrivals = Arrivals::of($part, $levers, $plant, $this->days);
+        $this->after = new AfterCutIn($part, $this->arrivals, $this->coming, $after, $extra);
         $late = $levers->lateFromStock ? FixedPoint::add($demand->late['until'], $demand->late['others']) : 0;
         $this->goThrough(FixedPoint::sum($part->stock, -$part->keep, -$late));
         $this->stillComing = FromTheEnd::sums($this->coming, $this->days);
@@ -142,10 +132,10 @@ final class PartCourse
     /** @return array<int, array{int, int}> by day that has any: millionths hurried, and missing, with a cut-in on a day */
     public function shorts(int $cutIn): array
     {
-        $this->told = array_filter($this->shortOn, static fn(int $day): bool => $day < $cutIn, ARRAY_FILTER_USE_KEY);
-        $this->shortFrom($cutIn, true);
+        $told = array_filter($this->shortOn, static fn(int $day): bool => $day < $cutIn, ARRAY_FILTER_USE_KEY);
+        $this->after->short($cutIn, $this->free[$cutIn], $this->short[$cutIn][0], $told);
 
-        return $this->told;
+        return $told ?? [];
     }
 
     /** The last day before a cut-in on which the part had to be reordered: all that was there until then was used. */
@@ -184,20 +174,8 @@ final class PartCourse
      */
     public function orders(int $cutIn, int $until): array
     {
-        $orders = array_filter($this->reordered, static fn(int $day): bool => $day < $cutIn, ARRAY_FILTER_USE_KEY);
-        $free = $this->free[$cutIn];
-        for ($day = $cutIn, $end = min($until, $this->days); $day < $end; $day++) {
-            $free = FixedPoint::add($free, $this->coming[$day] ?? 0);
-            $lacking = FixedPoint::subtract($this->after[$day], max(0, $free));
-            $free = min(0, $free) + max(0, -$lacking);
-            // What is wanted before anything ordered can be there is short, and no order helps.
-            if ($lacking > 0 && $day >= ($this->extra[$day] > 0 ? $this->arrivals->more : $this->arrivals->normal)) {
-                $orders[$day] = $this->part->lot->ordered($lacking);
-                $free = FixedPoint::add($free, $this->part->lot->good($lacking) - $lacking);
-            }
-        }
-
-        return $orders;
+        return array_filter($this->reordered, static fn(int $day): bool => $day < $cutIn, ARRAY_FILTER_USE_KEY) +
+            $this->after->orders($cutIn, $this->free[$cutIn], $until);
     }
 
     /** Whether anything hangs on a lead time that nobody knows. */
@@ -209,13 +187,10 @@ final class PartCourse
     /** @return list<int> what is there each morning, with a cut-in on a day and new orders in their normal time */
     public function stock(int $cutIn): array
     {
-        $mornings = array_slice($this->free, 0, $cutIn);
-        $free = $this->free[$cutIn] ?? 0;
-        for ($day = $cutIn; $day < $this->days; $day++) {
-            $mornings[] = $free;
-            $isReordered = $day >= ($this->extra[$day] === 0 ? $this->arrivals->normal : $this->arrivals->more);
-            $free = max($this->used($free, $day), $isReordered ? $this->safety : 0);
-        }
+        $mornings = [
+            ...array_slice($this->free, 0, $cutIn),
+            ...$cutIn < $this->days ? $this->after->mornings($cutIn, $this->free[$cutIn], $this->safety) : [],
+        ];
 
         return array_map(fn(int $one): int => max(0, FixedPoint::add($one, $this->part->keep)), $mornings);
     }
@@ -241,7 +216,7 @@ final class PartCourse
                 $this->reordered[$day] = $this->part->lot->ordered($lacking);
             } elseif ($wanted > max(0, $free)) {
                 $lacking = $wanted - max(0, $free);
-                $can = $this->canHurry($lacking, $day, 0, $hurried);
+                $can = $this->arrivals->canHurry($this->part->expediting, $lacking, $day, 0, $hurried);
                 $this->shortOn[$day] = [$can, $lacking - $can];
                 [$hurried, $missing] = [FixedPoint::add($hurried, $can), FixedPoint::add($missing, $lacking - $can)];
                 $free = min(0, $free);
@@ -252,72 +227,10 @@ final class PartCourse
         }
     }
 
-    /**
-     * What is short from a day on, until new orders can be there. Gone through for every day, so with plain integers, which are looked at
-     * once in the end: what overflows becomes a float, and stays one.
-     *
-     * @param  bool  $tells  whether to keep what is hurried and missing on single days
-     * @return array{int, int, bool, int} millionths that are hurried and missing; whether a part lacks that the change wants more of;
-     *     millionths ordered before the release
-     */
-    private function shortFrom(int $cutIn, bool $tells = false): array
+    /** @return array{int, int, bool, int} as AfterCutIn tells it */
+    private function shortFrom(int $cutIn): array
     {
-        [$normal, $ordered, $released] = [$this->arrivals->normal, $this->arrivals->more, $this->arrivals->released];
-        $until = min($this->days, max($normal, $released));
-        if ($cutIn >= $until) {
-            return [0, 0, false, 0];
-        }
-        $hurried = $missing = $atRisk = 0;
-        $free = $this->free[$cutIn];
-        $lacks = false;
-        for ($day = $cutIn; $day < $until; $day++) {
-            $free += $this->coming[$day] ?? 0;
-            $lacking = $this->after[$day] - ($free > 0 ? $free : 0);
-            if ($lacking <= 0) {
-                $free -= $this->after[$day];
-
-                continue;
-            }
-            $free = $free < 0 ? $free : 0;
-            $more = $lacking < $this->extra[$day] ? $lacking : $this->extra[$day];
-            if ($day >= $normal) {
-                // What others want, and what was wanted before, is reordered as ever.
-                $lacking = $more;
-            }
-            if ($day >= $ordered) {
-                $atRisk += $day < $released ? $more : 0;
-                $lacking -= $more;
-            }
-            if ($lacking > 0) {
-                $can = $this->canHurry($lacking, $day, $more > 0 ? 1 : 0, $this->short[$cutIn][0] + $hurried);
-                $hurried += $can;
-                $missing += $lacking - $can;
-                $lacks = $lacks || ($lacking > $can && $this->wantsMore);
-                if ($tells) {
-                    $this->told[$day] = [$can, $lacking - $can];
-                }
-            }
-        }
-        // @phpstan-ignore function.alreadyNarrowedType
-        is_int($free + $hurried + $missing + $atRisk) ||
-            throw new \OverflowException('A number becomes too large here to be kept exactly.');
-
-        return [$hurried, $missing, $lacks, $atRisk];
-    }
-
-    /**
-     * @param  int  $for  0 for what was wanted before, 1 for what the change wants more
-     * @param  int  $already  millionths that are hurried
-     * @return int millionths that can be hurried
-     */
-    private function canHurry(int $lacking, int $day, int $for, int $already): int
-    {
-        $expediting = $this->part->expediting;
-        if ($expediting === null || $day < $this->arrivals->hurried[$for]) {
-            return 0;
-        }
-
-        return $expediting->most === null ? $lacking : min($lacking, max(0, $expediting->most - $already));
+        return $this->after->short($cutIn, $this->free[$cutIn], $this->short[$cutIn][0]);
     }
 
     /**
@@ -338,13 +251,5 @@ final class PartCourse
         }
 
         return [$left, $level];
-    }
-
-    /** What is there in the evening after the cut-in when nothing new is ordered: what lacks is had from elsewhere. */
-    private function used(int $morning, int $day): int
-    {
-        $there = FixedPoint::add($morning, $this->coming[$day] ?? 0);
-
-        return max(min(0, $there), FixedPoint::subtract($there, $this->after[$day]));
     }
 }

@@ -88,10 +88,7 @@ final readonly class PlantPlan
             $isPossible = $isPossible && $on->isSustained;
             $left += self::price($part->disposal, $on->left);
             $cancelled += $on->fees;
-            $short += self::price($part->penalty, $on->missing);
-            if ($on->hurried !== 0 && $part->expediting !== null) {
-                $short += self::price($part->expediting->premium, $on->hurried) + $part->expediting->fee->tenThousandths;
-            }
+            $short += self::shortage($part, $on);
             $more += self::price($part->cost, $on->recurring);
             $risk += self::price($part->cost, $on->atRisk);
             $disturbed += $on->touched;
@@ -124,7 +121,18 @@ final readonly class PlantPlan
         return $tenThousandths === 0 ? $nothing : Money::ofTenThousandths($tenThousandths);
     }
 
-    private static function price(Money $each, int $quantity): int
+    /** What is missing and hurried costs, ten-thousandths. */
+    public static function shortage(Part $part, PartDay $on): int
+    {
+        $missing = self::price($part->penalty, $on->missing);
+
+        return $on->hurried === 0 || $part->expediting === null
+            ? $missing
+            : $missing + self::price($part->expediting->premium, $on->hurried) + $part->expediting->fee->tenThousandths;
+    }
+
+    /** @return int ten-thousandths */
+    public static function price(Money $each, int $quantity): int
     {
         return $quantity === 0 ? 0 : FixedPoint::scale($each->tenThousandths, $quantity, Quantity::ONE);
     }

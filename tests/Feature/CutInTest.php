@@ -635,3 +635,39 @@ it('says on the desk of the coordinator when a chosen day is not good any more',
     Http::fake(['*' => Http::response('down', 503)]);
     expect($check())->toContain('more than the best day');
 });
+
+it('says how likely a shortage is, how large a leftover, and what the best day hangs on', function (): void {
+    ($this->planning)();
+    $question = ['swaps' => $this->swap, 'approval_days' => 0];
+    $chances = fn(int $demand, int $lead) => $this->world->as(
+        'vera',
+        'POST',
+        '/cut-in/chances',
+        $question + ['spread_demand' => $demand, 'spread_lead' => $lead],
+    );
+    $sure = $chances(0, 0)->assertOk();
+    $days = array_column(($this->ask)(['approval_days' => 0])->json('days'), null, 'on');
+    foreach ($sure->json() as $row) {
+        expect($row['left_median'])
+            ->toBe($days[$row['on']]['leftover'])
+            ->and($row['left_most'])
+            ->toBe($days[$row['on']]['leftover'])
+            ->and($days[$row['on']]['possible'])
+            ->toBeTrue();
+    }
+    $unsure = $chances(30, 20)->assertOk();
+    expect(count($sure->json()))
+        ->toBeGreaterThan(40)
+        ->and(count($unsure->json()))
+        ->toBe(count($sure->json()))
+        ->and($unsure->json())
+        ->toBe($chances(30, 20)->json())
+        ->and($unsure->json())
+        ->not->toBe($sure->json());
+    $chances(95, 0)
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['spread_demand']]);
+    $hinges = $this->world->as('vera', 'POST', '/cut-in/hinges', $question)->assertOk()->json();
+    expect(array_column($hinges, 'guess'))->toContain('demand');
+    $this->world->as('vera', 'POST', '/cut-in/hinges', ['swaps' => []])->assertStatus(422);
+});

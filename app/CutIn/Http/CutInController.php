@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\CutIn\Http;
 
 use App\CutIn\Actions\ChooseCutIn;
+use App\CutIn\ChanceReader;
 use App\CutIn\CostRowReader;
 use App\CutIn\CutInCalendar;
 use App\CutIn\CutInReader;
+use App\CutIn\Data\CutInChance;
 use App\CutIn\Data\CutInChosen;
 use App\CutIn\Data\CutInHinge;
 use App\CutIn\Data\CutInPage;
@@ -63,6 +65,13 @@ final class CutInController
     public function hinges(CutInQuestion $request, HingeReader $reader): JsonResponse
     {
         return new JsonResponse($reader->list($request->question()));
+    }
+
+    #[OA\Post(path: '/api/cut-in/chances', operationId: 'cutInChances', tags: ['cut-in'])]
+    #[Takes(CutInChanceQuestion::class), OkList(CutInChance::class), Refused]
+    public function chances(CutInChanceQuestion $request, ChanceReader $reader): JsonResponse
+    {
+        return new JsonResponse($reader->list($request->question(), $request->integer('spread_demand'), $request->integer('spread_lead')));
     }
 
     #[OA\Post(path: '/api/shortages', operationId: 'shortages', tags: ['cut-in'])]

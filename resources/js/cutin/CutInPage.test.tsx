@@ -368,6 +368,24 @@ describe('what follows from a day', () => {
     );
   });
 
+  it('tells the chances where demand and lead times are uncertain, when that is asked for', async () => {
+    const user = await planner();
+    server.on('POST /api/cut-in/chances', [
+      { on: on(6), short: '12.4', left_median: '80.00', left_most: '140.00', short_most: '20.00' },
+    ]);
+    expect(server.asked('POST /api/cut-in/chances')).toEqual([]);
+    await user.click(screen.getByText('If demand and lead times are uncertain'));
+    const table = await screen.findByRole('grid', { name: 'Chances of shortage and leftover' });
+    await waitFor(() => expect(within(table).getByText('12.4').closest('tr')?.textContent).toContain('140.00'));
+    await user.click(within(table).getByText('1 Dec 2026'));
+    expect(slider().getAttribute('aria-valuenow')).toBe('6');
+    expect(server.asked('POST /api/cut-in/chances')[0]?.body).toEqual({ swaps, spread_demand: 20, spread_lead: 10 });
+    server.on('POST /api/cut-in/chances', new Refused(422, 'No.', { spread_demand: ['Whole percent, at most 90.'] }));
+    await user.clear(screen.getByLabelText('Demand may differ by, %'));
+    await user.type(screen.getByLabelText('Demand may differ by, %'), '95');
+    expect(await screen.findByText(/at most 90/)).toBeTruthy();
+  });
+
   it('expects an overdue receipt on the day that somebody says', async () => {
     const user = await planner();
     const day = screen.getByLabelText('Day on which PO-31344 is expected');

@@ -6,10 +6,12 @@ import { queries } from '../lib/queries';
 import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
+import { Details } from '../ui/Details';
 import { LongWait } from '../ui/LongWait';
 import { Notice, ProblemNotice } from '../ui/Notice';
 import { Assumptions } from './Assumptions';
 import { BestDays } from './BestDays';
+import { ChanceTable } from './ChanceTable';
 import { ChooseDay } from './ChooseDay';
 import { ChosenDays } from './ChosenDays';
 import { Curves } from './Curves';
@@ -138,6 +140,9 @@ export function Planner({ number, state, chosen, named, start }: Props) {
             <ToDoTable question={asked} on={restedOn} ready={planned} />
             <DayDocuments page={page} at={at} question={question} onChange={change} />
             <HingeTable question={asked} ready={planned} />
+            <Details summary="If demand and lead times are uncertain">
+              <ChanceTable question={asked} ready={planned} onDay={setMoved} />
+            </Details>
             <Assumptions assumptions={page.assumptions} question={question} onChange={change} />
           </>
         )}

@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut-in/chances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cutInChances"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shortages": {
         parameters: {
             query?: never;
@@ -2657,6 +2673,18 @@ export interface components {
             /** @description the last of them */
             as_good_to: string | null;
         };
+        /** @description How a day would turn out, over five hundred samples of demand and lead times. Amounts are in the currency. */
+        CutInChance: {
+            on: string;
+            /** @description percent of the samples in which a part is missing */
+            short: string;
+            /** @description what is left over, in half of the samples at most */
+            left_median: string;
+            /** @description the same in nine of ten */
+            left_most: string;
+            /** @description what is missing or expedited costs, in nine of ten at most */
+            short_most: string;
+        };
         /** @description A day that was chosen for a request, with what was asked and why this day. */
         CutInChosen: {
             id: number;
@@ -2897,6 +2925,12 @@ export interface components {
             lead_time_known: boolean;
             /** @description whether planning tells anything of it */
             in_planning: boolean;
+        };
+        CutInChanceQuestion: components["schemas"]["CutInQuestion"] & {
+            /** @description percent to either side */
+            spread_demand: number;
+            /** @description percent to either side */
+            spread_lead: number;
         };
         CutInChoice: components["schemas"]["CutInQuestion"] & {
             /** @description The chosen day, what was asked, and why this day. */
@@ -5684,6 +5718,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutInHinge"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cutInChances: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutInChanceQuestion"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInChance"][];
                 };
             };
             /** @description Refused; nothing was saved. */

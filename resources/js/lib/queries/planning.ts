@@ -29,6 +29,13 @@ export const planning = {
       queryFn: () => told(api.POST('/api/cut-in/hinges', { body: question })),
       staleTime: 30_000,
     }),
+  cutInChances: (question: Schemas['CutInQuestion'], spread_demand: number, spread_lead: number) =>
+    queryOptions({
+      queryKey: ['planning', 'cut-in-chances', question, spread_demand, spread_lead],
+      queryFn: ({ signal }) =>
+        told(api.POST('/api/cut-in/chances', { body: { ...question, spread_demand, spread_lead }, signal })),
+      staleTime: 30_000,
+    }),
   exposure: (items: string[]) =>
     queryOptions({
       queryKey: ['planning', 'exposure', items],
