@@ -139,6 +139,7 @@ it('follows the parts that cut in, then the edits of the order, where nobody say
     $this->world
         ->as('mira', 'POST', "/requests/{$this->request}/cut-ins", [
             'swaps' => [['gone' => ['200-0040'], 'come' => [['item' => '200-0041']]]],
+            'parts' => [['item' => '200-0041', 'lead_days' => 20]],
             'chosen_on' => World::day(50),
             'reason' => 'Least cost.',
         ])
