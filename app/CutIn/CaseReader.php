@@ -74,17 +74,12 @@ final readonly class CaseReader
                     continue;
                 }
                 $item = $byId[$id];
+                $of = $said[$item->number] ?? [];
+                // What is kept for service is kept once, at the first plant that has the part.
+                $of = isset($touched[$id]) ? array_diff_key($of, ['keep' => true]) : $of;
                 $touched[$id] = true;
                 $places = self::places($basis, $id, $at);
-                $parts[] = $reader->part(
-                    $item,
-                    $plant->plant,
-                    $places,
-                    $plant->days,
-                    $demand,
-                    new Said($said[$item->number] ?? []),
-                    $instead[$id] ?? null,
-                );
+                $parts[] = $reader->part($item, $plant->plant, $places, $plant->days, $demand, new Said($of), $instead[$id] ?? null);
                 $told[] = $plant->pegs[$id] ?? [];
                 $role = array_filter($demand->until) === [] ? 'comes' : 'goes';
                 $documents = [...$documents, ...$reader->documents($item, $plant->plant, $places, $plant->days, $role)];

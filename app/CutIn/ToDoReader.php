@@ -50,6 +50,7 @@ final readonly class ToDoReader
             static fn(array $one): CutInToDo => new CutInToDo(
                 plant: $one[1],
                 kind: $one[0]->kind->value,
+                what: $one[0]->kind->label(),
                 by: (string) $case->today->plusDays($one[0]->by),
                 item: $one[0]->part,
                 document: $one[0]->document,

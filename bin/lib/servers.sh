@@ -65,7 +65,8 @@ start_web() {
 comes_up() {
     for _ in $(seq 200); do
         answers "$1" && return 0
-        kill -0 -- "-${children[-1]}" 2>/dev/null || return 1
+        # The process, not its group: that is there only once setsid has run, which a busy machine may put off.
+        kill -0 "${children[-1]}" 2>/dev/null || return 1
         sleep 0.1
     done
     return 1

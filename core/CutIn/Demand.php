@@ -31,19 +31,6 @@ final readonly class Demand
         }
     }
 
-    /** @param  list<int>  $until  the only demand there is */
-    public static function ending(array $until): self
-    {
-        $none = array_fill(0, count($until), 0);
-
-        return new self($until, $none, $none);
-    }
-
-    public static function none(int $days): self
-    {
-        return self::ending(array_fill(0, $days, 0));
-    }
-
     /** So many thousandths of it, rounded. */
     public function thousandths(int $thousandths): self
     {

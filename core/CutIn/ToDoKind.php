@@ -26,6 +26,23 @@ enum ToDoKind: string
     /** The day itself. */
     case CutIn = 'cut_in';
 
+    /** As a list and a calendar tell it. */
+    public function label(): string
+    {
+        return match ($this) {
+            self::Release => 'Release the change',
+            self::Tooling => 'Tools and programs ready',
+            self::Order => 'Order the new part',
+            self::LastOrder => 'Last order of the old part',
+            self::Hurry => 'Expedite',
+            self::Cancel => 'Cancel',
+            self::Ask => 'Ask for a date: overdue',
+            self::SeeTo => 'Rework or split: in progress on the day',
+            self::Wait => 'Begin with the new part, on or after the day',
+            self::CutIn => 'Cut in',
+        };
+    }
+
     /** What comes first of that which is due on one day. */
     public function rank(): int
     {

@@ -565,6 +565,41 @@ it('keeps with a chosen day what has to be done by when, as a calendar too, and 
     $this->world->as('mira', 'GET', "/requests/{$other}/cut-ins/{$kept->json('0.id')}/calendar")->assertNotFound();
 });
 
+it('keeps what is kept for service once, at whichever plants the part is', function (): void {
+    $row = static fn(string $kind, string $document, string $item, string $quantity, ?int $day, string $place): array => [
+        'kind' => $kind,
+        'document' => $document,
+        'item' => $item,
+        'revision' => 'A',
+        'quantity' => $quantity,
+        'unit' => $item === '200-0040' ? 'm' : 'pc',
+        'unit_value' => '10.00',
+        'due' => $day === null ? null : World::day($day),
+        'place' => $place,
+        'status' => 'free',
+    ];
+    Http::fake([
+        '*/supply' => Http::response([
+            'rows' => [
+                $row('sales_order', 'SO-1', '200-0010', '10', 60, 'Tarn'),
+                $row('sales_order', 'SO-2', '200-0010', '10', 60, 'Weir'),
+                $row('work_order', 'WO-1', '200-0010', '1', 90, 'Tarn'),
+                $row('work_order', 'WO-2', '200-0010', '1', 90, 'Weir'),
+                $row('stock', 'LOT-1', '200-0040', '20', null, 'Tarn'),
+                $row('stock', 'LOT-2', '200-0040', '20', null, 'Weir'),
+            ],
+        ]),
+    ]);
+    // Twenty metres at each plant, of which five are used by day 60: thirty are left in all, less six that are kept.
+    $left = fn(array $old): float => (float) ($this->ask)(['approval_days' => 0], $old)
+        ->assertOk()
+        ->json('days.70.leftover');
+    expect(array_column(($this->ask)()->json('plants'), 'plant'))
+        ->toBe(['Tarn', 'Weir'])
+        ->and($left([]) - $left(['keep' => '6']))
+        ->toEqualWithDelta(6 * 9.8, 0.001);
+});
+
 it('says on the desk of the coordinator when a chosen day is not good any more', function (): void {
     ($this->planning)();
     $number = $this->world->as('jonas', 'POST', '/requests', $this->world->request())->json('number');

@@ -15,7 +15,7 @@ use Orthotaxis\Core\Refusal;
 
 /**
  * Plans a chosen day again with what planning tells now. It is not good any more when it is not possible, or when it costs more than one
- * percent more than the best day. When planning is silent nothing is said: the last word stands.
+ * percent more than the best day. When planning is silent, or the day has passed, nothing is said: the last word stands.
  */
 final readonly class CheckCutIn
 {
@@ -25,13 +25,16 @@ final readonly class CheckCutIn
 
     public function __invoke(CutIn $chosen): ?CutInCheck
     {
+        if ($chosen->chosen_on < (string) Today::day()) {
+            return null;
+        }
         try {
             $page = $this->reader->plan($chosen->asked, true);
         } catch (Refusal $refusal) {
             // What was asked cannot be asked any more: an item is gone, something contains itself.
             return $this->keep($chosen, $refusal->getMessage(), null);
         }
-        if ($page->fault !== null || $chosen->chosen_on < (string) Today::day()) {
+        if ($page->fault !== null) {
             return null;
         }
         $days = array_column($page->days, null, 'on');

@@ -14,6 +14,7 @@ final readonly class CutInToDo
     public function __construct(
         #[OA\Property] public string $plant,
         #[OA\Property(enum: ToDoKind::class)] public string $kind,
+        #[OA\Property(description: 'the same in words')] public string $what,
         #[OA\Property(description: 'the last day for it')] public string $by,
         #[OA\Property(description: 'number of the part; empty for what belongs to all')] public string $item,
         #[OA\Property(description: 'empty where there is none yet')] public string $document,

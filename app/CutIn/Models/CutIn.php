@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $request_id
  * @property array<string, mixed> $asked
  * @property array<string, mixed> $found
- * @property list<array{plant: string, kind: string, by: string, item: string, document: string, quantity: string, unit: string,
+ * @property list<array{plant: string, kind: string, what: string, by: string, item: string, document: string, quantity: string, unit: string,
  *     for: ?string}> $to_do as CutInToDo is told
  * @property list<array{plant: string, on: string}> $at_plants where plants cut in on days of their own
  * @property string $chosen_on

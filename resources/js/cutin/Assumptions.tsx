@@ -2,6 +2,7 @@ import type { Schemas } from '../lib/api';
 import { DataTable, type Column } from '../ui/DataTable';
 import { Input } from '../ui/Input';
 import { turn, type Question } from './question';
+import { numberColumn } from './numberColumn';
 
 type Assumption = Schemas['CutInAssumption'];
 
@@ -29,7 +30,7 @@ export function Assumptions({ assumptions, question, onChange }: Props) {
   };
   const columns: Column<Assumption>[] = [
     { id: 'what', head: 'Assumption', text: (r) => r.what, cell: (r) => r.what },
-    { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <span className="font-mono text-sm">{r.item}</span> },
+    numberColumn('item', 'Item', (r) => r.item),
     { id: 'plant', head: 'Plant', text: (r) => r.plant, cell: (r) => r.plant },
     {
       id: 'value',

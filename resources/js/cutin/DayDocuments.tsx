@@ -2,6 +2,7 @@ import type { Schemas } from '../lib/api';
 import { amount, day, quantity } from '../lib/format';
 import { DataTable, type Column } from '../ui/DataTable';
 import { DateInput } from '../ui/DateInput';
+import { numberColumn } from './numberColumn';
 import { turn, type Question } from './question';
 
 type Page = Schemas['CutInPage'];
@@ -13,20 +14,8 @@ interface Touched extends Document {
 
 const columns: Column<Touched>[] = [
   { id: 'what', head: 'Effect', text: (r) => r.what, cell: (r) => r.what },
-  {
-    id: 'document',
-    head: 'Document',
-    className: 'whitespace-nowrap',
-    text: (r) => r.document,
-    cell: (r) => <span className="font-mono text-sm">{r.document}</span>,
-  },
-  {
-    id: 'item',
-    head: 'Item',
-    className: 'whitespace-nowrap',
-    text: (r) => r.item,
-    cell: (r) => <span className="font-mono text-sm">{r.item}</span>,
-  },
+  numberColumn('document', 'Document', (r) => r.document),
+  numberColumn('item', 'Item', (r) => r.item),
   {
     id: 'quantity',
     head: 'Quantity',

@@ -4,6 +4,7 @@ import { cents, signed } from '../lib/format';
 import { queries } from '../lib/queries';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ProblemNotice } from '../ui/Notice';
+import { numberColumn } from './numberColumn';
 
 type Hinge = Schemas['CutInHinge'];
 
@@ -30,7 +31,7 @@ function days(moved: number | null): string {
 
 const columns: Column<Hinge>[] = [
   { id: 'guess', head: 'Assumption', text: (r) => guesses[r.guess], cell: (r) => guesses[r.guess] },
-  { id: 'item', head: 'Item', text: (r) => r.item, cell: (r) => <span className="font-mono text-sm">{r.item}</span> },
+  numberColumn('item', 'Item', (r) => r.item),
   {
     id: 'day_less',
     head: 'Best day, 10 % less',

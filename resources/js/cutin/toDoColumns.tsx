@@ -1,40 +1,16 @@
 import type { Schemas } from '../lib/api';
 import { day, quantity } from '../lib/format';
 import type { Column } from '../ui/DataTable';
+import { numberColumn } from './numberColumn';
 
 type ToDo = Schemas['CutInToDo'];
-
-const words: Record<ToDo['kind'], string> = {
-  release: 'Release the change',
-  tooling: 'Tools and programs ready',
-  order: 'Order the new part',
-  last_order: 'Last order of the old part',
-  hurry: 'Expedite',
-  cancel: 'Cancel',
-  ask: 'Ask for a date: overdue',
-  see_to: 'Rework or split: in progress on the day',
-  wait: 'Begin with the new part, on or after the day',
-  cut_in: 'Cut in',
-};
 
 /** What has to be done by when. */
 export const toDoColumns: Column<ToDo>[] = [
   { id: 'by', head: 'By', className: 'whitespace-nowrap', text: (r) => r.by, cell: (r) => day(r.by) },
-  { id: 'what', head: 'What', text: (r) => words[r.kind], cell: (r) => words[r.kind] },
-  {
-    id: 'document',
-    head: 'Document',
-    className: 'whitespace-nowrap',
-    text: (r) => r.document,
-    cell: (r) => <span className="font-mono text-sm">{r.document}</span>,
-  },
-  {
-    id: 'item',
-    head: 'Item',
-    className: 'whitespace-nowrap',
-    text: (r) => r.item,
-    cell: (r) => <span className="font-mono text-sm">{r.item}</span>,
-  },
+  { id: 'what', head: 'What', text: (r) => r.what, cell: (r) => r.what },
+  numberColumn('document', 'Document', (r) => r.document),
+  numberColumn('item', 'Item', (r) => r.item),
   {
     id: 'quantity',
     head: 'Quantity',

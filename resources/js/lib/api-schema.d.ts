@@ -2889,6 +2889,8 @@ export interface components {
             plant: string;
             /** @enum {string} */
             kind: "release" | "tooling" | "order" | "last_order" | "hurry" | "cancel" | "ask" | "see_to" | "wait" | "cut_in";
+            /** @description the same in words */
+            what: string;
             /** @description the last day for it */
             by: string;
             /** @description number of the part; empty for what belongs to all */
