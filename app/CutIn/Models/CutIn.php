@@ -17,8 +17,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $request_id
  * @property array<string, mixed> $asked
  * @property array<string, mixed> $found
- * @property list<array{plant: string, kind: string, what: string, by: string, item: string, document: string, quantity: string, unit: string,
- *     for: ?string}> $to_do as CutInToDo is told
+ * @property list<array{plant: string, kind: string, what: string, by: string, item: string, document: string, quantity: string,
+ *     unit: string, for: ?string}> $to_do as CutInToDo is told
  * @property list<array{plant: string, on: string}> $at_plants where plants cut in on days of their own
  * @property string $chosen_on
  * @property string $reason
