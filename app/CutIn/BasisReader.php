@@ -36,20 +36,11 @@ final readonly class BasisReader
      */
     public function of(array $swaps, Day $today, int $days, bool $pegged, bool $anew): Basis
     {
-        $places = Places::all($this->calendars, $today, $days);
-        $indexes = array_map(
-            static fn(string $plant): StructureIndex => StructureIndex::open(StructureView::asBuilt($plant)),
-            $places->plants,
-        );
-        $key = hash(
-            'sha256',
-            serialize([
-                (string) $today,
-                $swaps,
-                $places->days,
-                array_map(static fn(StructureIndex $index): string => $index->state(), $indexes),
-            ]),
-        );
+        $plants = Places::codes();
+        $calendars = $this->calendars->all();
+        $indexes = array_map(static fn(string $plant): StructureIndex => StructureIndex::open(StructureView::asBuilt($plant)), $plants);
+        $states = array_map(static fn(StructureIndex $index): string => $index->state(), $indexes);
+        $key = hash('sha256', serialize([(string) $today, $days, $swaps, $plants, $calendars, $states]));
         $kept = $pegged || $anew ? null : KeptForAWhile::get("cut-in-basis-{$key}");
         if ($kept instanceof Basis) {
             return $kept;
@@ -58,6 +49,7 @@ final readonly class BasisReader
         $parts !== [] || throw new \LogicException('A swap names what goes or what comes.');
         $webs = array_map(static fn(StructureIndex $index): ItemWeb => new ItemWeb($index), $indexes);
         try {
+            $places = Places::of($plants, $calendars, $today, $days);
             $basis = $this->netted($swaps, $parts, $places, $webs, $today, $days, $key, $pegged, $anew);
         } catch (Loop $loop) {
             $numbers = DB::table('items')->whereIn('id', $loop->way)->pluck('number', 'id');
@@ -157,7 +149,7 @@ final readonly class BasisReader
      */
     private static function home(PlannedItem $item, KnownSupply $known, Places $places, int $at): int
     {
-        $homes = $item->madeAt === [] ? $known->homes($item->id) : array_map($places->of(...), $item->madeAt);
+        $homes = $item->madeAt === [] ? $known->homes($item->id) : array_map($places->at(...), $item->madeAt);
 
         return $homes === [] || in_array($at, $homes, true) ? $at : $homes[0];
     }

@@ -108,7 +108,7 @@ final class KnownSupply
     /** Which of the plants a row is of. */
     public function plant(Supply $row): int
     {
-        return $this->places->of($row->place);
+        return $this->places->at($row->place);
     }
 
     /** Days from today, less than nothing for what is late; 0 for what has no day. */

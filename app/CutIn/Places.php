@@ -6,6 +6,7 @@ namespace App\CutIn;
 
 use App\Vocabulary\ChoiceList;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Calendar\WorkCalendar;
 use Orthotaxis\Core\CutIn\PlantDays;
 
 /** The plants that are planned apart, each with its working days. What planning tells of any other place counts at the first of them. */
@@ -18,7 +19,7 @@ final class Places
     public array $others = [];
 
     /** @var array<string, int> */
-    private readonly array $at;
+    private readonly array $places;
 
     /**
      * @param  non-empty-list<string>  $plants  codes of sites
@@ -27,13 +28,23 @@ final class Places
      */
     private function __construct(public readonly array $plants, public readonly array $days, public readonly array $withoutCalendar)
     {
-        $this->at = array_flip($plants);
+        $this->places = array_flip($plants);
     }
 
-    public static function all(PlantCalendars $kept, Day $today, int $horizon): self
+    /** @return non-empty-list<string> the plants that are planned apart; without a site there is one without a name */
+    public static function codes(): array
     {
-        $calendars = $kept->all();
-        $plants = ChoiceList::Site->codes();
+        $codes = ChoiceList::Site->codes();
+
+        return $codes === [] ? [''] : $codes;
+    }
+
+    /**
+     * @param  non-empty-list<string>  $plants  codes of sites
+     * @param  array<string, WorkCalendar>  $calendars  by code
+     */
+    public static function of(array $plants, array $calendars, Day $today, int $horizon): self
+    {
         $days = array_map(
             static fn(string $plant): PlantDays => isset($calendars[$plant])
                 ? PlantDays::of($calendars[$plant], $today, self::AROUND, $horizon + self::AROUND)
@@ -41,9 +52,7 @@ final class Places
             $plants,
         );
 
-        return $plants === [] || $days === []
-            ? self::one()
-            : new self($plants, $days, array_values(array_diff($plants, array_map(strval(...), array_keys($calendars)))));
+        return new self($plants, $days, array_values(array_diff($plants, array_map(strval(...), array_keys($calendars)))));
     }
 
     /** Everything in one place that never rests. */
@@ -53,12 +62,12 @@ final class Places
     }
 
     /** @return int which of the plants */
-    public function of(string $place): int
+    public function at(string $place): int
     {
-        if (!isset($this->at[$place]) && $place !== '') {
+        if (!isset($this->places[$place]) && $place !== '' && $this->plants !== ['']) {
             $this->others[$place] = true;
         }
 
-        return $this->at[$place] ?? 0;
+        return $this->places[$place] ?? 0;
     }
 }

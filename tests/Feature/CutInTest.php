@@ -404,6 +404,15 @@ it('asks planning once for all levers, until somebody wants to know what it says
         ->assertJsonStructure(['errors' => ['anew']]);
 });
 
+it('plans as many days as are asked for, whatever was kept', function (): void {
+    ($this->planning)();
+    $days = fn(array $more): int => count(($this->ask)($more)->assertOk()->json('days'));
+    expect([$days([]), $days(['look_ahead' => 90]), $days(['look_ahead' => 500]), $days([])])->toBe([365, 90, 500, 365]);
+    ($this->ask)(['look_ahead' => 20])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['look_ahead']]);
+});
+
 it('keeps the chosen day with its reasons, and carries it into the order', function (): void {
     ($this->planning)();
     $number = $this->world->as('jonas', 'POST', '/requests', $this->world->request())->json('number');

@@ -66,7 +66,7 @@ export function CutInForm({ question, onChange, problem, page }: Props) {
           key={at}
           swap={swap}
           at={at}
-          asked={question.swaps.slice(0, at).filter(isSaid).length}
+          asked={isSaid(swap) ? question.swaps.slice(0, at).filter(isSaid).length : -1}
           problem={problem}
           onChange={(next) => change(at, next)}
           onRemove={

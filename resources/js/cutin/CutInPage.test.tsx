@@ -60,7 +60,7 @@ describe('what one has to know before trusting the plan', () => {
         against_prescribed: 'It is before the earliest possible day.',
       }),
     });
-    expect(screen.getByText(/No day within a year is possible: it waits for approval/)).toBeTruthy();
+    expect(screen.getByText(/No day of those planned is possible: it waits for approval/)).toBeTruthy();
     expect(screen.getByText(/26 Nov 2026 cannot be kept\. It is before the earliest possible day/)).toBeTruthy();
   });
 });

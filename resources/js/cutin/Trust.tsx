@@ -51,7 +51,7 @@ export function Trust({ page, question }: Props) {
         </Notice>
       )}
       {page.best.earliest === null && (
-        <Notice look="warn">No day within a year is possible: it waits for {page.waits_for.join(', ')}.</Notice>
+        <Notice look="warn">No day of those planned is possible: it waits for {page.waits_for.join(', ')}.</Notice>
       )}
       {page.unknown_leads.length > 0 && (
         <Notice look="warn">
