@@ -157,6 +157,25 @@ it('undoes what was done last, to whichever subject', function (): void {
     $this->world->only('jonas', 'POST', "/orders/{$this->order}/undo")->assertStatus(422);
 });
 
+it('does again first what was undone last, also where both were undone within a second', function (): void {
+    $rows = ($this->of)('600-0014');
+    ($this->edit)([['row' => $rows[2], 'fields' => ['quantity' => '4']]])->assertOk();
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/undo")->assertOk();
+    ($this->edit)([['row' => $rows[3], 'fields' => ['quantity' => '7']]])->assertOk();
+    $this->world->only('jonas', 'POST', "/orders/{$this->order}/undo")->assertOk();
+    $changed = fn(): array => array_column(
+        array_map(
+            static fn(array $row): array => $row['line'],
+            array_filter(($this->page)()['rows'], static fn(array $row): bool => $row['mark'] === 'changed'),
+        ),
+        'quantity',
+    );
+    foreach ([['7'], ['4', '7']] as $again) {
+        $this->world->only('jonas', 'POST', "/orders/{$this->order}/redo")->assertOk();
+        expect($changed())->toEqualCanonicalizing($again);
+    }
+});
+
 it('adds, removes and replaces lines of several subjects together', function (): void {
     $rows = ($this->of)('600-0014');
     ($this->edit)([

@@ -16,7 +16,7 @@ use App\Orders\Subjects\NamedWork;
 use App\Orders\Subjects\SubjectEditors;
 use App\Orders\WorkContents;
 use App\People\Models\Person;
-use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Expression;
 use Illuminate\Support\Collection;
 use Orthotaxis\Core\Refusal;
 
@@ -43,7 +43,7 @@ final readonly class TurnWork
                 return $this->strokes->back($by, $named->order, $last->stroke);
             }
             $some = TurnStroke::together($work->holding(), $last);
-            self::set($some, CarbonImmutable::now());
+            self::set($some, EditRecord::moment());
             event(new EditUndone($by->login, $named->order, (string) $work->subject(), $last->number, $this->inWords($work, $some)));
 
             return [$named->item];
@@ -77,8 +77,11 @@ final readonly class TurnWork
         });
     }
 
-    /** @param  Collection<int, EditRecord>  $some */
-    private static function set(Collection $some, ?CarbonImmutable $withdrawn): void
+    /**
+     * @param  Collection<int, EditRecord>  $some
+     * @param  ?Expression<'clock_timestamp()'>  $withdrawn
+     */
+    private static function set(Collection $some, ?Expression $withdrawn): void
     {
         EditRecord::query()
             ->whereIn('id', $some->pluck('id'))

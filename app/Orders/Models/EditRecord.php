@@ -8,6 +8,7 @@ use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Query\Expression;
 use Orthotaxis\Core\Edit\EditOperation;
 use Orthotaxis\Core\Edit\LineEdit;
 use Orthotaxis\Core\Structure\LineField;
@@ -55,6 +56,16 @@ final class EditRecord extends Model
     public function author(): BelongsTo
     {
         return $this->belongsTo(Person::class, 'author_id');
+    }
+
+    /**
+     * Now, by the clock that all web servers share and finer than what two people do: what is withdrawn last is done again first.
+     *
+     * @return Expression<'clock_timestamp()'>
+     */
+    public static function moment(): Expression
+    {
+        return new Expression('clock_timestamp()');
     }
 
     /** As what it is where the subject is lines. */

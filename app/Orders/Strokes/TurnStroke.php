@@ -9,7 +9,6 @@ use App\Orders\Events\StrokeUndone;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as SupportCollection;
@@ -56,7 +55,7 @@ final readonly class TurnStroke
         }
         EditRecord::query()
             ->whereIntegerInRaw('id', $ids)
-            ->update(['withdrawn_at' => $back ? CarbonImmutable::now() : null]);
+            ->update(['withdrawn_at' => $back ? EditRecord::moment() : null]);
         event(
             $back
                 ? new StrokeUndone($by->login, $order, $stroke, subjects: $subjects, edits: count($ids))
