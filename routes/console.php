@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Console\Commands\ForgetExpired;
 use App\Dossier\Commands\CheckCutIns;
+use App\Dossier\Commands\LookBackAtCutIns;
 use App\Imports\Commands\EndLostImports;
 use App\Ledger\Commands\AnchorLedger;
 use App\Releases\Commands\SweepOutbox;
@@ -12,6 +13,7 @@ use App\Structures\Commands\PutDataInForceToday;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::command(CheckCutIns::class)->dailyAt('05:00')->withoutOverlapping()->runInBackground();
+Schedule::command(LookBackAtCutIns::class)->dailyAt('05:15')->withoutOverlapping()->runInBackground();
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
 Schedule::command(PutDataInForceToday::class)->everyMinute()->withoutOverlapping();
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();

@@ -22,4 +22,32 @@ final readonly class Basis
         public array $otherPlaces,
         public array $homes,
     ) {}
+
+    /**
+     * The plants of which stock and receipts of a part count at one: itself, those that have the part from there, and, for the first that
+     * wants any, those where nobody does.
+     *
+     * @param  list<int>  $wanted  plants that wanted it before, whether they still do or not
+     * @return list<int>
+     */
+    public function places(int $part, int $at, array $wanted = []): array
+    {
+        $wanting = array_keys(
+            array_filter(
+                $this->plants,
+                static fn(PlantBasis $plant, int $one): bool => in_array($one, $wanted, true) || !$plant->demand[$part]->isNone(),
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
+        $places = [$at];
+        foreach (array_keys($this->plants) as $other) {
+            $to = in_array($other, $wanting, true) ? $other : $this->homes[$part][$other];
+            $to = in_array($to, $wanting, true) ? $to : $wanting[0] ?? $at;
+            if ($other !== $at && $to === $at) {
+                $places[] = $other;
+            }
+        }
+
+        return $places;
+    }
 }

@@ -43,24 +43,8 @@ final readonly class CaseReader
         );
         $basis = $this->bases->of($swaps, $today, (int) $days, $pegged, $anew);
         $levers = LeverReader::read($question, $assumed, $today);
-        /** @var array<string, string> $expected */
-        $expected = array_column((array) ($question['expected'] ?? []), 'on', 'document');
         $data = DatedData::on($today, $basis->parts);
-        $reader = new PartReader(
-            supply: $basis->supply,
-            data: $data,
-            assumed: $assumed,
-            today: $today,
-            shortagePercent: (int) $assumed->say(
-                'shortage_percent',
-                'Cost of one missing, of its cost',
-                LeverReader::whole($question, 'shortage_percent'),
-                [config()->integer('cut-in.shortage_percent'), 'rule'],
-                '%',
-            ),
-            expected: $expected,
-            currency: config()->string('orthotaxis.currency'),
-        );
+        $reader = self::parts($question, $basis, $data, $assumed, $today);
         /** @var array<string, array<string, mixed>> $said */
         $said = array_column((array) ($question['parts'] ?? []), null, 'item');
         $byId = $items->keyBy('id');
@@ -78,7 +62,7 @@ final readonly class CaseReader
                 // What is kept for service is kept once, at the first plant that has the part.
                 $of = isset($touched[$id]) ? array_diff_key($of, ['keep' => true]) : $of;
                 $touched[$id] = true;
-                $places = self::places($basis, $id, $at);
+                $places = $basis->places($id, $at);
                 $parts[] = $reader->part($item, $plant->plant, $places, $plant->days, $demand, new Said($of), $instead[$id] ?? null);
                 $told[] = $plant->pegs[$id] ?? [];
                 $role = array_filter($demand->until) === [] ? 'comes' : 'goes';
@@ -104,6 +88,29 @@ final readonly class CaseReader
             basis: $basis,
             today: $today,
             idle: $idle,
+        );
+    }
+
+    /** @param  array<string, mixed>  $question  as CutInQuestion checks it */
+    public static function parts(array $question, Basis $basis, DatedData $data, Assumed $assumed, Day $today): PartReader
+    {
+        /** @var array<string, string> $expected */
+        $expected = array_column((array) ($question['expected'] ?? []), 'on', 'document');
+
+        return new PartReader(
+            supply: $basis->supply,
+            data: $data,
+            assumed: $assumed,
+            today: $today,
+            shortagePercent: (int) $assumed->say(
+                'shortage_percent',
+                'Cost of one missing, of its cost',
+                LeverReader::whole($question, 'shortage_percent'),
+                [config()->integer('cut-in.shortage_percent'), 'rule'],
+                '%',
+            ),
+            expected: $expected,
+            currency: config()->string('orthotaxis.currency'),
         );
     }
 
@@ -143,32 +150,11 @@ final readonly class CaseReader
     }
 
     /**
-     * The plants of which stock and receipts count at one: itself, those that have the part from there, and, for the first that wants any,
-     * those where nobody does.
-     *
-     * @return list<int>
-     */
-    private static function places(Basis $basis, int $part, int $at): array
-    {
-        $wanting = array_keys(array_filter($basis->plants, static fn(PlantBasis $plant): bool => !$plant->demand[$part]->isNone()));
-        $places = [$at];
-        foreach (array_keys($basis->plants) as $other) {
-            $to = in_array($other, $wanting, true) ? $other : $basis->homes[$part][$other];
-            $to = in_array($to, $wanting, true) ? $to : $wanting[0] ?? $at;
-            if ($other !== $at && $to === $at) {
-                $places[] = $other;
-            }
-        }
-
-        return $places;
-    }
-
-    /**
      * @param  list<AskedSwap>  $swaps
      * @param  Collection<int, Item>  $items  by id
      * @return array<int, Money> what the new parts cost that can be made of one that goes, by its id
      */
-    private static function instead(array $swaps, Collection $items, DatedData $data): array
+    public static function instead(array $swaps, Collection $items, DatedData $data): array
     {
         $instead = [];
         foreach ($swaps as $swap) {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Dossier\Http\ChangeController;
+use App\Dossier\Http\CutInOutcomeController;
 use App\Dossier\Http\OrderFromSheetController;
 use App\Dossier\Http\ProposalController;
 use App\Dossier\Http\RaiseOrderController;
@@ -15,6 +16,7 @@ use Illuminate\Support\Facades\Route;
 /* Changes as a whole. */
 
 Route::get('/changes', [ChangeController::class, 'index']);
+Route::get('/cut-in-outcomes', CutInOutcomeController::class);
 Route::get('/relations/{number}', [ChangeController::class, 'relations']);
 Route::get('/dossiers/{number}', [ChangeController::class, 'show']);
 Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])->middleware(Ability::RaiseOrder->gate());

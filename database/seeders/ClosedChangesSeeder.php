@@ -6,11 +6,13 @@ namespace Database\Seeders;
 
 use App\Releases\Models\Handover;
 use App\Releases\Models\HandoverEntry;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Comparison\Comparison;
+use Orthotaxis\Core\CutIn\Swap;
 use Orthotaxis\Core\Edit\Edits;
 
 /** About eighty changes over eighteen months, each taken from its request to closing, so that history and reports have rows. */
@@ -32,6 +34,7 @@ final class ClosedChangesSeeder extends Seeder
     public function run(): void
     {
         $story = new ChangeStory();
+        $cutIns = new CutInHistory();
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937(34));
         foreach (self::schedule($random) as $i => [$daysAgo, $item, $step]) {
             $series = DemoStructures::steps()[$item];
@@ -53,11 +56,15 @@ final class ClosedChangesSeeder extends Seeder
                 );
             $story->on($daysAgo - 2)->assess($request, 'Feasible without new tools. No effect on certificates.');
             $story->decide($request, RequestState::Approved, 'Small effort, clear gain.');
+            $changes = Comparison::of($series[$step], $series[$step + 1]);
+            foreach (array_slice(Swap::all([[$item, $changes]]), 0, 1) as $swap) {
+                $cutIns->of($request, $swap, $i % 2 === 0 ? 'Tarn' : 'Weir', CarbonImmutable::now()->addDays(16)->toDateString());
+            }
             $order = $story->on($daysAgo - 4)->order($request);
             $story->plan($order, $editor, $i % 2 === 0 ? 'helen.marsh' : 'nils.aarden', 14);
             $story->name($order, $item, Outcome::Revise, $i % 4 === 0 ? Disposition::Rework : Disposition::UseUp);
             $story->open($order);
-            $story->on($daysAgo - 7)->edit($order, $item, Edits::between(Comparison::of($series[$step], $series[$step + 1])));
+            $story->on($daysAgo - 7)->edit($order, $item, Edits::between($changes));
             $story->submit($order);
             $story->on($daysAgo - 10)->sign($order);
             $story->release($order);

@@ -164,6 +164,7 @@ function usePages(): Entry[] {
     ['/items', 'Items', true],
     ['/meeting', 'Change board meeting', true],
     ['/compare', 'Compare structures', true],
+    ['/cut-ins', 'Cut-ins, planned and actual', true],
     ['/reports/new', 'Report a problem', mayReport],
     ['/requests/new', 'Raise a change request', mayRaise],
     ['/orders/new', 'Raise a change order', mayOrder],

@@ -95,6 +95,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./reach/ReachPage')).ReachPage }),
   },
   {
+    path: 'cut-ins',
+    lazy: async () => ({ Component: (await import('./cutin/OutcomesPage')).OutcomesPage }),
+  },
+  {
     path: 'changes/:number/cut-in',
     lazy: async () => ({ Component: (await import('./cutin/CutInPage')).CutInPage }),
   },

@@ -55,6 +55,7 @@ final class Records
             'api/favourites' => ['/api/favourites'],
             'api/desk' => ['/api/desk'],
             'api/meeting' => ['/api/meeting'],
+            'api/cut-in-outcomes' => ['/api/cut-in-outcomes', '/api/cut-in-outcomes?year=2025'],
             'api/items' => [
                 '/api/items',
                 '/api/items?words=tube&sort=-cost',

@@ -8,6 +8,7 @@ use App\CutIn\CutInReader;
 use App\CutIn\Data\CutInPage;
 use App\CutIn\Events\CutInChosen;
 use App\CutIn\Models\CutIn;
+use App\CutIn\OutcomeReader;
 use App\CutIn\ToDoReader;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
@@ -20,7 +21,12 @@ use Orthotaxis\Core\Refusal;
 /** Saves the day chosen for a request with its reasons, and what the plan said of it at that moment. */
 final readonly class ChooseCutIn
 {
-    public function __construct(private CutInReader $reader, private ToDoReader $toDo, private Ledger $ledger) {}
+    public function __construct(
+        private CutInReader $reader,
+        private ToDoReader $toDo,
+        private OutcomeReader $outcomes,
+        private Ledger $ledger,
+    ) {}
 
     /**
      * @param  array<string, mixed>  $question
@@ -45,12 +51,25 @@ final readonly class ChooseCutIn
         }
         self::checkPlants($page, $atPlants);
         $toDo = $this->toDo->list($question, Day::parse($on));
+        $planned = $this->outcomes->planned($question, $on, $atPlants);
         $days = array_map(
             static fn(string $plant, string $day): array => ['plant' => $plant, 'on' => $day],
             array_map(strval(...), array_keys($atPlants)),
             array_values($atPlants),
         );
-        $this->ledger->together(function () use ($by, $number, $question, $on, $reason, $page, $day, $earliest, $toDo, $days): void {
+        $this->ledger->together(function () use (
+            $by,
+            $number,
+            $question,
+            $on,
+            $reason,
+            $page,
+            $day,
+            $earliest,
+            $toDo,
+            $planned,
+            $days,
+        ): void {
             $request = ChangeRequest::query()->where('number', $number)->lockForUpdate()->firstOrFail();
             if (!$request->state->isAssessed() && $request->state !== RequestState::Approved) {
                 throw Refusal::at('request', "A day is chosen while {$number} is being assessed or waits for its order.");
@@ -60,6 +79,7 @@ final readonly class ChooseCutIn
                 'asked' => $question,
                 'chosen_on' => $on,
                 'to_do' => $toDo,
+                'planned' => $planned,
                 'at_plants' => $days,
                 'reason' => $reason,
                 'person_id' => $by->id,

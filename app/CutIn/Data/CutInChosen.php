@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\CutIn\Data;
 
 use App\CutIn\Models\CutIn;
+use App\Http\Api\ListOf;
 use OpenApi\Attributes as OA;
 
 /** A day that was chosen for a request, with what was asked and why this day. */
@@ -14,6 +15,7 @@ final readonly class CutInChosen
     /**
      * @param  list<array<string, mixed>>  $to_do
      * @param  list<array{plant: string, on: string}>  $at_plants
+     * @param  list<CutInOutcomeRow>  $outcomes
      */
     private function __construct(
         #[OA\Property] public int $id,
@@ -44,6 +46,7 @@ final readonly class CutInChosen
         public array $at_plants,
         #[OA\Property(description: 'why the day is not good any more with what planning told since; empty: it is')] public string $fault,
         #[OA\Property(description: 'the best day by then, where it is not')] public ?string $best_on,
+        #[ListOf(CutInOutcomeRow::class)] public array $outcomes,
     ) {}
 
     public static function of(CutIn $chosen): self
@@ -64,6 +67,7 @@ final readonly class CutInChosen
             at_plants: $chosen->at_plants,
             fault: $check->fault ?? '',
             best_on: $check?->best_on,
+            outcomes: CutInOutcomeRow::all($chosen),
         );
     }
 }

@@ -96,7 +96,7 @@ final class CutInController
 
         return new JsonResponse(
             CutIn::query()
-                ->with(['person', 'check'])
+                ->with(['person', 'check', 'outcomes'])
                 ->where('request_id', $request->id)
                 ->orderByDesc('id')
                 ->get()

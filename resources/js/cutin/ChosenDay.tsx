@@ -1,8 +1,10 @@
+import { Link } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { amount, cents, day, moment } from '../lib/format';
 import { DataTable } from '../ui/DataTable';
 import { Details } from '../ui/Details';
 import { Notice } from '../ui/Notice';
+import { outcomeColumns, outcomeKey } from './outcomeColumns';
 import { toDoColumns, toDoKey } from './toDoColumns';
 
 interface Props {
@@ -31,6 +33,21 @@ export function ChosenDay({ number, chosen, open = false }: Props) {
           Planning&apos;s figures have changed. {chosen.fault}{' '}
           {chosen.best_on === null ? 'No day is possible now.' : `Best is now ${day(chosen.best_on)}.`}
         </Notice>
+      )}
+      {chosen.outcomes.some(({ seen_on }) => seen_on !== null) && (
+        <Details summary="What became of it" open={open}>
+          <DataTable
+            label={`Leftover and shortage of ${number}, planned and actual`}
+            exportName={`${number}-outcome`}
+            rows={chosen.outcomes}
+            columns={outcomeColumns}
+            keyOf={outcomeKey}
+            empty=""
+          />
+          <Link className="no-print text-accent underline" to={`/cut-ins?year=${chosen.chosen_on.slice(0, 4)}`}>
+            All cut-ins of the year
+          </Link>
+        </Details>
       )}
       {chosen.to_do.length > 0 && (
         <Details summary={`What to do by when: ${chosen.to_do.length}`} open={open}>

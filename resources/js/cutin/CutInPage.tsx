@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { day } from '../lib/format';
 import { queries } from '../lib/queries';
@@ -26,11 +26,16 @@ export function CutInPage() {
         </span>
       }
       aside={
-        chosen.data?.[0] && (
-          <span>
-            Chosen: <b className="font-semibold">{day(chosen.data[0].chosen_on)}</b>
-          </span>
-        )
+        <span className="flex gap-5">
+          {chosen.data?.[0] && (
+            <span>
+              Chosen: <b className="font-semibold">{day(chosen.data[0].chosen_on)}</b>
+            </span>
+          )}
+          <Link to="/cut-ins" className="no-print text-accent underline-offset-3 hover:underline">
+            Planned and actual
+          </Link>
+        </span>
       }
     >
       <Loading query={chosen}>

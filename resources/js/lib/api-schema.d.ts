@@ -340,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut-in-outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cutInOutcomes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/order-sheet/{format}": {
         parameters: {
             query?: never;
@@ -2706,6 +2722,7 @@ export interface components {
             fault: string;
             /** @description the best day by then, where it is not */
             best_on: string | null;
+            outcomes: components["schemas"]["CutInOutcomeRow"][];
         };
         /** @description What it means to cut in on one day. The parts add up to the total. */
         CutInDayRow: {
@@ -2763,6 +2780,29 @@ export interface components {
             /** @description of the best day, with a tenth less */
             cost_less: string;
             cost_more: string;
+        };
+        /** @description What the plan of a chosen day said of a part at a plant, and what became of it; both at the prices of the plan. */
+        CutInOutcomeRow: {
+            plant: string;
+            /** @description number of the part */
+            item: string;
+            unit: string;
+            /** @description the day on which the plant cuts in */
+            cut_in_on: string;
+            /** @description the day on which planning told what became of it; null: not yet */
+            seen_on: string | null;
+            left_planned: string;
+            /** @description null: not known yet */
+            left: string | null;
+            short_planned: string;
+            /** @description what cannot be had in time from the cut-in on; null: not known yet */
+            short: string | null;
+            /** @description of what is left over and short */
+            cost_planned: string;
+            /** @description null: not known yet */
+            cost: string | null;
+            /** @description more than planned; less than nothing: less */
+            difference: string | null;
         };
         /** @description The answer of the cut-in planner. Amounts are in the currency, quantities in the unit of each item. */
         CutInPage: {
@@ -3106,6 +3146,20 @@ export interface components {
             brought_by: string;
             brought_at: string;
         };
+        /** @description The cut-ins of a year, planned and as they became. */
+        CutInOutcomePage: {
+            currency: string;
+            year: number;
+            years: number[];
+            orders: components["schemas"]["OrderOutcome"][];
+            /** @description of those of which it is known what became of them */
+            planned: string;
+            became: string;
+            /** @description more than planned; less than nothing: less */
+            difference: string;
+            /** @description plants and parts of which it is not known yet */
+            ahead: number;
+        };
         /** @description One change from its first report to the last follow-up. */
         Dossier: {
             number: string;
@@ -3128,6 +3182,15 @@ export interface components {
             total: number;
             from: number;
             rows: components["schemas"]["ChangeRow"][];
+        };
+        /** @description What the cut-in of a released order was planned to leave over and lack, and what became of it. */
+        OrderOutcome: {
+            order: string;
+            title: string;
+            /** @description for which the day was chosen */
+            request: string;
+            cut_in_on: string;
+            parts: components["schemas"]["CutInOutcomeRow"][];
         };
         /** @description The lines that a request proposes, edited and read like those of an order that goes by its number. */
         Proposal: {
@@ -6235,6 +6298,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Dossier"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cutInOutcomes: {
+        parameters: {
+            query?: {
+                year?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutInOutcomePage"];
                 };
             };
             /** @description Refused; nothing was saved. */

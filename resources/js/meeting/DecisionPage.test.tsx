@@ -183,6 +183,7 @@ describe('the page for the decision', () => {
           at_plants: [],
           fault: '',
           best_on: null,
+          outcomes: [],
           chosen_on: '2027-04-14',
           reason: 'The gauge is there by then.',
           by: 'Mira Okafor',

@@ -13,6 +13,7 @@ export const chosen: Schemas['CutInChosen'] = {
   at_plants: [],
   fault: '',
   best_on: null,
+  outcomes: [],
   chosen_on: on(4),
   reason: 'The gauge is there by then.',
   by: 'Mira Okafor',

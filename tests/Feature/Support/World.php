@@ -349,8 +349,12 @@ final class World
         ];
     }
 
-    /** Raises, assesses and approves a request, and turns it into an order; its number. */
-    public function order(): string
+    /**
+     * Raises, assesses and approves a request, and turns it into an order; its number.
+     *
+     * @param  ?\Closure(string): mixed  $chosen  what is done meanwhile with the request
+     */
+    public function order(?\Closure $chosen = null): string
     {
         $number = $this->only('jonas', 'POST', '/requests', $this->request())->assertOk()->json('number');
         $this->only('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
@@ -360,15 +364,21 @@ final class World
             'version' => 2,
         ])->assertOk();
 
+        $chosen === null || $chosen($number);
+
         return $this->only('mira', 'POST', "/requests/{$number}/order")
             ->assertOk()
             ->json('number');
     }
 
-    /** An order that is planned and open for revision by jonas, to be signed by helen. */
-    public function opened(): string
+    /**
+     * An order that is planned and open for revision by jonas, to be signed by helen.
+     *
+     * @param  ?\Closure(string): mixed  $chosen  what is done with its request before the order is raised
+     */
+    public function opened(?\Closure $chosen = null): string
     {
-        $order = $this->order();
+        $order = $this->order($chosen);
         $this->only('mira', 'PATCH', "/orders/{$order}", [
             'editor' => 'jonas',
             'signer' => 'helen',

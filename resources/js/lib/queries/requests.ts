@@ -47,4 +47,9 @@ export const requests = {
       queryKey: ['cut-ins', number, 'chosen'],
       queryFn: () => told(api.GET('/api/requests/{number}/cut-ins', { params: { path: { number } } })),
     }),
+  cutInOutcomes: (year: string | null) =>
+    queryOptions({
+      queryKey: ['cut-ins', 'outcomes', year],
+      queryFn: () => told(api.GET('/api/cut-in-outcomes', { params: { query: year === null ? {} : { year } } })),
+    }),
 };
