@@ -16,6 +16,7 @@ use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
 use App\Releases\Models\Handover;
 use App\Requests\Models\ChangeRequest;
+use App\Tasks\Models\ChangeTask;
 use App\Vocabulary\ChangeRow;
 use App\Vocabulary\Priority;
 use Illuminate\Database\Eloquent\Builder;
@@ -27,6 +28,7 @@ use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Change\WorkStep;
 use Orthotaxis\Core\Report\ReportState;
+use Orthotaxis\Core\Task\TaskState;
 
 /** Finds what needs one person now, from what they may do and what names them. */
 final readonly class DeskReader
@@ -72,8 +74,9 @@ final readonly class DeskReader
             $best = $check->best_on === null ? 'no day is possible' : 'best is now ' . Day::parse($check->best_on)->spelled();
             $tasks[] = new DeskTask("Cut-in day no longer good: {$best}", $order->row(), $check->checked_at->toIso8601String());
         }
+        $undone = ChangeTask::query()->whereIn('change', $orders->pluck('number'))->whereIn('state', TaskState::ahead())->pluck('change');
         foreach ($orders as $order) {
-            $todo = self::orderTodo($order, $handovers[$order->id] ?? new Collection(), $person);
+            $todo = self::orderTodo($order, $handovers[$order->id] ?? new Collection(), $undone->contains($order->number), $person);
             if ($todo !== null) {
                 $tasks[] = new DeskTask(
                     $todo,
@@ -82,6 +85,7 @@ final readonly class DeskReader
                 );
             }
         }
+        array_push($tasks, ...self::tasks($person, [...$reports, ...$requests, ...$orders]));
         usort(
             $tasks,
             static fn(DeskTask $a, DeskTask $b): int => [Priority::from($a->change->priority)->rank(), $a->since] <=> [
@@ -118,6 +122,38 @@ final readonly class DeskReader
             count($newest),
             self::stages(array_values($rows)),
         );
+    }
+
+    /**
+     * Tasks that this person has, or may claim.
+     *
+     * @param  list<ProblemReport|ChangeRequest|ChangeOrder>  $known  changes that are read already
+     * @return list<DeskTask>
+     */
+    private static function tasks(Person $person, array $known): array
+    {
+        $all = ChangeTask::needing($person)->orderBy('id')->get();
+        $changes = collect($known)->keyBy('number');
+        $ordered = ChangeRequest::query()
+            ->with('raisedBy')
+            ->whereIn('number', $all->pluck('change')->diff($changes->keys()))
+            ->get()
+            ->keyBy('number');
+        $tasks = [];
+        foreach ($all as $task) {
+            $change = $changes[$task->change] ?? ($ordered[$task->change] ?? null);
+            if ($change !== null) {
+                $tasks[] = new DeskTask(
+                    ($task->state === TaskState::Open ? 'Claim: ' : '') . $task->title,
+                    $change->row(),
+                    $task->made_at->toIso8601String(),
+                    $task->due_on,
+                    $task->number,
+                );
+            }
+        }
+
+        return $tasks;
     }
 
     /**
@@ -178,8 +214,11 @@ final readonly class DeskReader
         };
     }
 
-    /** @param  Collection<int, Handover>  $handovers  of the order */
-    private static function orderTodo(ChangeOrder $order, Collection $handovers, Person $person): ?string
+    /**
+     * @param  Collection<int, Handover>  $handovers  of the order
+     * @param  bool  $hasTasks  that are not done
+     */
+    private static function orderTodo(ChangeOrder $order, Collection $handovers, bool $hasTasks, Person $person): ?string
     {
         return match (true) {
             $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
@@ -192,6 +231,7 @@ final readonly class DeskReader
                 => 'Resolve rejected hand-over lines',
             $order->state === OrderState::Released &&
                 $person->mayDo(Ability::CloseOrder) &&
+                !$hasTasks &&
                 $handovers->where('state', '!=', 'taken')->isEmpty()
                 => 'Close',
             default => null,

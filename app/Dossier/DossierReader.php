@@ -20,6 +20,8 @@ use App\Releases\Data\HandoverRow;
 use App\Releases\Models\Handover;
 use App\Requests\Data\RequestData;
 use App\Requests\Models\ChangeRequest;
+use App\Tasks\Data\TaskRow;
+use App\Tasks\Models\ChangeTask;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Auth;
 use Orthotaxis\Core\Change\Order;
@@ -73,12 +75,13 @@ final readonly class DossierReader
         );
         $acts = $this->ledger->about($subjects);
         $me = Auth::user();
+        $tasks = ChangeTask::whole()->whereIn('change', $subjects)->orderBy('id')->get();
 
         return new Dossier(
             number: $number,
             title: $order->title ?? ($first->title ?? ''),
             priority: $order->priority ?? ($first->priority ?? 'normal'),
-            steps: self::steps($first, $order, $checks, $handovers),
+            steps: self::steps($first, $order, $checks, $handovers, $tasks),
             requests: $requests->map(RequestData::of(...))->values()->all(),
             proposals: $this->proposals->of($me instanceof Person ? $me : null, $requests, $order),
             order: $order === null || $core === null
@@ -94,22 +97,31 @@ final readonly class DossierReader
             collisions: $order === null ? [] : $this->collisions->of($order),
             ledger: array_map(LedgerRow::of(...), $acts),
             acts: count($acts) < LedgerReader::NEWEST ? count($acts) : $this->ledger->countAbout($subjects),
+            tasks: $me instanceof Person
+                ? $tasks->map(static fn(ChangeTask $task): TaskRow => TaskRow::of($task, $me))->values()->all()
+                : [],
         );
     }
 
     /**
      * @param  list<Check>  $checks
      * @param  Collection<int, Handover>  $handovers
+     * @param  Collection<int, ChangeTask>  $tasks
      * @return list<StepRow>
      */
-    private static function steps(?ChangeRequest $request, ?ChangeOrder $order, array $checks, Collection $handovers): array
-    {
+    private static function steps(
+        ?ChangeRequest $request,
+        ?ChangeOrder $order,
+        array $checks,
+        Collection $handovers,
+        Collection $tasks,
+    ): array {
         $steps = [];
         foreach (OrderOfWork::of($request?->state, $order?->state) as $step => $state) {
             $steps[] = new StepRow(
                 $step,
                 $state->value,
-                $state->value === 'now' ? self::missing($request, $order, $checks, $handovers) : [],
+                $state->value === 'now' ? self::missing($request, $order, $checks, $handovers, $tasks) : [],
             );
         }
 
@@ -119,10 +131,16 @@ final readonly class DossierReader
     /**
      * @param  list<Check>  $checks
      * @param  Collection<int, Handover>  $handovers
+     * @param  Collection<int, ChangeTask>  $tasks
      * @return list<string>
      */
-    private static function missing(?ChangeRequest $request, ?ChangeOrder $order, array $checks, Collection $handovers): array
-    {
+    private static function missing(
+        ?ChangeRequest $request,
+        ?ChangeOrder $order,
+        array $checks,
+        Collection $handovers,
+        Collection $tasks,
+    ): array {
         $unmet = array_values(
             array_map(
                 static fn(Check $check): string => $check->reason,
@@ -144,20 +162,28 @@ final readonly class DossierReader
                 ($order->actors->isEmpty() ? 'Somebody' : $order->actors->pluck('name')->join(', ')) . ' signs or sends it back.',
             ],
             OrderState::Signed => $unmet === [] ? ['Release it.'] : $unmet,
-            OrderState::Released => $handovers->where('state', '!=', 'taken')->isEmpty()
-                ? ['Close the order.']
-                : $handovers
-                    ->where('state', '!=', 'taken')
-                    ->map(
-                        static fn(Handover $handover): string => match ($handover->state) {
-                            'waiting' => "{$handover->name} is on its way to planning.",
-                            'unanswered' => "Planning has not answered {$handover->name}.",
-                            default => "Planning rejected entries of {$handover->name}.",
-                        },
-                    )
-                    ->values()
-                    ->all(),
+            OrderState::Released => self::beforeClosing($order, $handovers, $tasks),
             default => [],
         };
+    }
+
+    /**
+     * @param  Collection<int, Handover>  $handovers
+     * @param  Collection<int, ChangeTask>  $tasks
+     * @return list<string>
+     */
+    private static function beforeClosing(ChangeOrder $order, Collection $handovers, Collection $tasks): array
+    {
+        $told = $handovers->where('state', '!=', 'taken')->map(
+            static fn(Handover $handover): string => match ($handover->state) {
+                'waiting' => "{$handover->name} is on its way to planning.",
+                'unanswered' => "Planning has not answered {$handover->name}.",
+                default => "Planning rejected entries of {$handover->name}.",
+            },
+        );
+        $open = $tasks->filter(static fn(ChangeTask $task): bool => $task->change === $order->number && $task->state->isOpen());
+        $missing = [...$told, ...$open->isEmpty() ? [] : ["Tasks not done: {$open->pluck('number')->implode(', ')}."]];
+
+        return $missing === [] ? ['Close the order.'] : array_values($missing);
     }
 }

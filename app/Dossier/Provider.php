@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace App\Dossier;
 
 use App\CutIn\PlannedSwaps;
+use App\Dossier\Tasks\EndTasks;
+use App\Dossier\Tasks\TaskChanges;
+use App\Ledger\Act;
 use App\Structures\NamingChanges;
+use App\Tasks\ChangesOfTasks;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
 final class Provider extends ServiceProvider
@@ -15,5 +20,14 @@ final class Provider extends ServiceProvider
      *
      * @var array<class-string, class-string>
      */
-    public array $bindings = [NamingChanges::class => ChangeList::class, PlannedSwaps::class => OrderedSwaps::class];
+    public array $bindings = [
+        NamingChanges::class => ChangeList::class,
+        PlannedSwaps::class => OrderedSwaps::class,
+        ChangesOfTasks::class => TaskChanges::class,
+    ];
+
+    public function boot(): void
+    {
+        Event::listen(Act::class, EndTasks::class);
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Dossier\Http\ChangeController;
 use App\Dossier\Http\CutInOutcomeController;
+use App\Dossier\Http\CutInTaskController;
 use App\Dossier\Http\OrderFromSheetController;
 use App\Dossier\Http\ProposalController;
 use App\Dossier\Http\RaiseOrderController;
@@ -22,6 +23,7 @@ Route::get('/dossiers/{number}', [ChangeController::class, 'show']);
 Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])->middleware(Ability::RaiseOrder->gate());
 Route::post('/requests/{number}/proposal', [ProposalController::class, 'open'])->middleware(Ability::EditLines->gate());
 Route::delete('/requests/{number}/proposal', [ProposalController::class, 'drop'])->middleware(Ability::EditLines->gate());
+Route::post('/changes/{number}/tasks/cut-in', CutInTaskController::class)->middleware(Ability::ManageTasks->gate());
 Route::post('/orders', [RaiseOrderController::class, 'raise'])->middleware(Ability::RaiseOrder->gate());
 Route::controller(OrderFromSheetController::class)
     ->prefix('order-sheet')

@@ -30,6 +30,9 @@ enum Ability: string
     case KeepPage = 'keep_page';
     case CompareFile = 'compare_file';
     case ImportData = 'import_data';
+    case DoTask = 'do_task';
+    /** Make tasks, plan them, and take them from who has them. */
+    case ManageTasks = 'manage_tasks';
     case SetUp = 'set_up';
 
     /** What a route asks of whoever comes by it. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\RouteId;
 use App\People\Ability;
 use App\People\Http\FavouriteController;
+use App\People\Http\GroupController;
 use App\People\Http\PeopleController;
 use App\People\Http\TableLayoutController;
 use Illuminate\Support\Facades\Route;
@@ -12,6 +13,10 @@ use Illuminate\Support\Facades\Route;
 /* People, and what each keeps for themselves. */
 
 Route::get('/people', [PeopleController::class, 'index']);
+Route::get('/groups', [GroupController::class, 'index']);
+Route::put('/groups/{code}', [GroupController::class, 'set'])
+    ->where('code', '[A-Za-z0-9][A-Za-z0-9_-]{0,29}')
+    ->middleware(Ability::SetUp->gate());
 Route::get('/favourites', [FavouriteController::class, 'index']);
 Route::post('/favourites', [FavouriteController::class, 'store'])->middleware(Ability::KeepPage->gate());
 Route::delete('/favourites/{id}', [FavouriteController::class, 'destroy'])

@@ -11,7 +11,7 @@ const FLOORS = [
     ['People'],
     ['Vocabulary', 'Reading'],
     ['Structures', 'Attachments'],
-    ['Problems', 'Documents', 'Planning', 'Imports'],
+    ['Problems', 'Documents', 'Planning', 'Imports', 'Tasks'],
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],
     ['Economics', 'Forms', 'ItemData', 'Manufacturing', 'Meetings', 'Releases'],

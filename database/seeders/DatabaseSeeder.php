@@ -23,6 +23,7 @@ final class DatabaseSeeder extends Seeder
             DocumentSeeder::class,
             FormSeeder::class,
             EveryStateSeeder::class,
+            TaskSeeder::class,
         ]);
     }
 }

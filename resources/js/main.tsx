@@ -95,6 +95,14 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./reach/ReachPage')).ReachPage }),
   },
   {
+    path: 'tasks/:number',
+    lazy: async () => ({ Component: (await import('./tasks/TaskPage')).TaskPage }),
+  },
+  {
+    path: 'set-up/groups',
+    lazy: async () => ({ Component: (await import('./setup/GroupsPage')).GroupsPage }),
+  },
+  {
     path: 'cut-ins',
     lazy: async () => ({ Component: (await import('./cutin/OutcomesPage')).OutcomesPage }),
   },

@@ -11,7 +11,7 @@ use Symfony\Component\Finder\Finder;
 const ROOMS = [
     ['lib'],
     ['ui'],
-    ['attachments', 'assessment', 'imports', 'manufacturing', 'people', 'planning', 'register', 'relations'],
+    ['attachments', 'assessment', 'imports', 'manufacturing', 'people', 'planning', 'register', 'relations', 'tasks'],
     ['documents', 'desk', 'releases', 'setup'],
     ['structures'],
     ['problems', 'requests'],

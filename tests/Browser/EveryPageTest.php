@@ -59,7 +59,7 @@ it('opens every page for every kind and state of record', function (string $kind
         array_push($faults, ...faultsOf($this->screen, $path));
     }
     expect($pages)->not->toBe([])->and($faults)->toBe([]);
-})->with(['item', 'report', 'request', 'order', 'revised item', 'changing item', 'built item', 'others']);
+})->with(['item', 'report', 'request', 'order', 'revised item', 'changing item', 'built item', 'task', 'others']);
 
 it('opens the pages of an administrator', function (): void {
     $this->screen->as('ivo.tanner');
@@ -69,6 +69,7 @@ it('opens the pages of an administrator', function (): void {
         ...faultsOf($this->screen, '/set-up/forms'),
         ...faultsOf($this->screen, '/set-up/choices'),
         ...faultsOf($this->screen, '/set-up/plants'),
+        ...faultsOf($this->screen, '/set-up/groups'),
         ...faultsOf($this->screen, '/import'),
     ])->toBe([]);
 });

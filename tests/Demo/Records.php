@@ -12,6 +12,7 @@ use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Form\FormState;
 use Orthotaxis\Core\Report\ReportState;
 use Orthotaxis\Core\Revision\RevisionStatus;
+use Orthotaxis\Core\Task\TaskState;
 
 /** The records of the demo, and the addresses of the API at which they are read. */
 final class Records
@@ -52,6 +53,9 @@ final class Records
         return [
             'api/session' => ['/api/session'],
             'api/people' => ['/api/people'],
+            'api/groups' => ['/api/groups'],
+            'api/changes/{number}/tasks' => $each([...$requests, ...$of('order')], 'changes/@/tasks'),
+            'api/tasks/{number}' => $each($of('task'), 'tasks/@'),
             'api/favourites' => ['/api/favourites'],
             'api/desk' => ['/api/desk'],
             'api/meeting' => ['/api/meeting'],
@@ -235,6 +239,7 @@ final class Records
                 '/items/800-0011/mark-up',
             ],
             'report' => $of('/reports/@', '/relations/@'),
+            'task' => $of('/tasks/@'),
             'request' => $of(
                 '/changes/@',
                 '/changes/@/decision',
@@ -269,6 +274,8 @@ final class Records
                 '/orders/new',
                 '/orders/new?items=200-0040',
                 '/meeting',
+                '/cut-ins',
+                '/set-up/groups',
                 '/compare',
                 '/compare?left=210-0100&right=210-0101',
                 '/no-such-page',
@@ -295,6 +302,7 @@ final class Records
                 'order' => OrderState::cases(),
                 'revision' => RevisionStatus::cases(),
                 'question' => QuestionState::cases(),
+                'task' => TaskState::cases(),
                 'form' => FormState::cases(),
             ]
             as $kind => $states
@@ -361,6 +369,7 @@ final class Records
             'report' => ['problem_reports', 't.number', 'state', ''],
             'request' => ['change_requests', 't.number', 'state', ''],
             'order' => ['change_orders', 't.number', 'state', ''],
+            'task' => ['tasks', 't.number', 'state', ''],
             'revising order' => ['change_orders', 't.number', 'state', "WHERE t.state = 'revising'"],
             'revised item' => ['change_order_items', "o.number || ' ' || i.number", 'o.state', $revised],
             'changing item' => [

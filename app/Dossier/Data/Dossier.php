@@ -10,6 +10,7 @@ use App\Orders\Data\Collision;
 use App\Orders\Data\OrderData;
 use App\Releases\Data\HandoverRow;
 use App\Requests\Data\RequestData;
+use App\Tasks\Data\TaskRow;
 use OpenApi\Attributes as OA;
 
 /** One change from its first report to the last follow-up. */
@@ -23,6 +24,7 @@ final readonly class Dossier
      * @param  list<HandoverRow>  $handovers
      * @param  list<Collision>  $collisions
      * @param  list<LedgerRow>  $ledger  newest first
+     * @param  list<TaskRow>  $tasks  of its requests and its order
      */
     public function __construct(
         #[OA\Property] public string $number,
@@ -36,5 +38,6 @@ final readonly class Dossier
         #[ListOf(Collision::class)] public array $collisions,
         #[ListOf(LedgerRow::class)] public array $ledger,
         #[OA\Property(description: 'how many acts there are; the newest are told')] public int $acts,
+        #[ListOf(TaskRow::class)] public array $tasks,
     ) {}
 }

@@ -73,7 +73,7 @@ describe('OutcomesPage', () => {
       ['ECO-00050', 'Thicker tube', '200-0040', 'Tarn', '1 Jul 2026', 'not yet', '2 m', '', '0 m', '', '19.60', '', ''],
     ]);
     expect(screen.getByText(/Leftover and shortage cost/).textContent).toContain(
-      '49.00 EUR; planned were 19.60: +29.40.',
+      '49.00 EUR; planned: 19.60, difference +29.40.',
     );
   });
 

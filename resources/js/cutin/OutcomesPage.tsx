@@ -53,7 +53,7 @@ export function OutcomesPage() {
               {rows.length > page.ahead && (
                 <p>
                   Leftover and shortage cost <b className="font-semibold">{amount(cents(page.became))}</b>{' '}
-                  {page.currency}; planned were {amount(cents(page.planned))}: {signed(cents(page.difference))}.
+                  {page.currency}; planned: {amount(cents(page.planned))}, difference {signed(cents(page.difference))}.
                   {page.ahead > 0 && (
                     <span className="text-soft"> Not in it: {page.ahead} with the day still to come.</span>
                   )}

@@ -103,7 +103,7 @@ describe('the day to cut in', () => {
     const user = await planner();
     server.on('POST /api/cut-in', () => new Promise(() => undefined));
     fireEvent.change(screen.getByLabelText('Working days until release'), { target: { value: '40' } });
-    expect(await screen.findByText(/exploding demand/, {}, { timeout: 3000 })).toBeTruthy();
+    expect(await screen.findByText(/exploding demand/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Stop' }));
     expect(await screen.findByText(/Stopped. Showing the previous plan./)).toBeTruthy();
     expect(slider().getAttribute('aria-valuetext')).toBe('30 Nov 2026, 15.00 EUR');

@@ -14,18 +14,20 @@ const filled: Schemas['DeskPage'] = {
     tube,
   ],
   tasks: [
-    { todo: 'Assess', change: tube, since: '2026-11-25T03:00:00+00:00', due_on: null },
+    { todo: 'Assess', change: tube, since: '2026-11-25T03:00:00+00:00', due_on: null, task: null },
     {
       todo: 'Answer about 200-0040',
       change: tube,
       since: '2026-11-20T03:00:00+00:00',
       due_on: plusDays(today(), -1),
+      task: null,
     },
     {
       todo: 'Sign',
       change: change('ECO-00084', 'Label'),
       since: '2026-11-20T03:00:00+00:00',
       due_on: plusDays(today(), 3),
+      task: null,
     },
   ],
   requests: [tube],

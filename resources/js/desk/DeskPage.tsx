@@ -16,6 +16,9 @@ import { Priority } from '../ui/Priority';
 
 type Task = Schemas['DeskTask'];
 
+/** Of the task that it is, else of the change that waits. */
+const numberOf = (one: Task) => one.task ?? one.change.number;
+
 const taskColumns: Column<Task>[] = [
   {
     id: 'priority',
@@ -105,9 +108,9 @@ export function DeskPage() {
                 label="Needs you now"
                 rows={page.tasks}
                 columns={taskColumns}
-                keyOf={(task) => `${task.change.number} ${task.todo} ${task.since}`}
-                onRows={(tasks) => taskWalk.begin(tasks.map(({ todo, change }) => ({ todo, number: change.number })))}
-                onOpen={(task) => void navigate(placeOf(task.change.number))}
+                keyOf={(task) => `${numberOf(task)} ${task.todo} ${task.since}`}
+                onRows={(tasks) => taskWalk.begin(tasks.map((one) => ({ todo: one.todo, number: numberOf(one) })))}
+                onOpen={(task) => void navigate(placeOf(numberOf(task)))}
                 empty="Nothing waits for you. New requests are below; all changes are in the Register."
               />
             </section>

@@ -16,7 +16,7 @@ export function TaskWalk() {
   useShortcut('t n', () => go(walk?.next?.number), walk?.next !== undefined);
   useShortcut('t p', () => go(walk?.previous?.number), walk?.previous !== undefined);
   const desk = useQuery({ ...queries.desk(), enabled: walk !== null }).data;
-  const waits = (number: string) => desk?.tasks.some((task) => task.change.number === number) ?? true;
+  const waits = (number: string) => desk?.tasks.some((one) => (one.task ?? one.change.number) === number) ?? true;
   // A walk of which nothing is left to do is over.
   if (walk === null || !walk.stops.some(({ number }) => waits(number))) return null;
   return (

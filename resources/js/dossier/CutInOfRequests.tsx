@@ -3,9 +3,18 @@ import { Link } from 'react-router';
 import { ChosenDay } from '../cutin/ChosenDay';
 import type { Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
+import { useMay } from '../lib/session';
+import { CutInTasks } from './CutInTasks';
 
 /** The cut-in days that were chosen for the requests of an order, with what has to be done by when. */
-export function CutInOfRequests({ requests }: { requests: Schemas['RequestData'][] }) {
+export function CutInOfRequests({
+  requests,
+  order,
+}: {
+  requests: Schemas['RequestData'][];
+  order: Schemas['OrderData'];
+}) {
+  const manages = useMay('manage_tasks') && order.state !== 'closed' && order.state !== 'withdrawn';
   const asked = useQueries({ queries: requests.map(({ number }) => queries.cutIns(number)) });
   const chosen = requests.flatMap(({ number }, at) => {
     const last = asked[at]?.data?.[0];
@@ -18,6 +27,7 @@ export function CutInOfRequests({ requests }: { requests: Schemas['RequestData']
       {chosen.map(({ number, last }) => (
         <div key={number} className="border-y border-rule py-1">
           <ChosenDay number={number} chosen={last} open />
+          {manages && last.to_do.length > 0 && <CutInTasks change={order.number} chosen={last} />}
           <Link to={`/changes/${number}/cut-in`} className="no-print text-accent underline">
             The cut-in plan of {number}
           </Link>

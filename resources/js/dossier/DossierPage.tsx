@@ -10,6 +10,7 @@ import { Page } from '../ui/Page';
 import { RelationsLink } from '../relations/RelationsLink';
 import { Priority } from '../ui/Priority';
 import { ConsequenceStrip } from '../orders/ConsequenceStrip';
+import { TasksOfChange } from '../tasks/TasksOfChange';
 import { Step } from './Step';
 import { StepRail } from './StepRail';
 import { AssessStep } from './steps/AssessStep';
@@ -33,6 +34,12 @@ const contents: Record<Schemas['StepRow']['step'], (dossier: Dossier) => ReactNo
   follow_through: (dossier) => <FollowThroughStep dossier={dossier} />,
   look_back: (dossier) => <LookBackStep dossier={dossier} />,
 };
+
+/** Whether nothing is to be done for it any more. */
+const hasEnded = ({ order, requests }: Dossier) =>
+  order === null
+    ? requests.every(({ state }) => state === 'rejected' || state === 'gathered')
+    : order.state === 'closed' || order.state === 'withdrawn';
 
 /** One change from first report to last follow-up: the order of work is the page. */
 export function DossierPage() {
@@ -85,13 +92,23 @@ function DossierView({ dossier }: { dossier: Dossier }) {
         }
       >
         <div className="grid gap-8 print:block lg:grid-cols-[11.5rem_minmax(0,1fr)]">
-          <StepRail steps={dossier.steps} number={dossier.order?.number ?? dossier.number} title={dossier.title} />
+          <StepRail
+            steps={dossier.steps}
+            number={dossier.order?.number ?? dossier.number}
+            title={dossier.title}
+            tasks={dossier.tasks}
+          />
           <div>
             {dossier.steps.map((step, index) => (
               <Step key={step.step} step={step} number={index + 1}>
                 {contents[step.step](dossier)}
               </Step>
             ))}
+            <TasksOfChange
+              change={dossier.order?.number ?? dossier.number}
+              tasks={dossier.tasks}
+              ended={hasEnded(dossier)}
+            />
           </div>
         </div>
       </Page>

@@ -5,8 +5,16 @@ import { steps as names } from '../lib/words';
 const signs = { done: '■', now: '▶', ahead: '□', not_needed: '–' } as const;
 const spoken = { done: 'done', now: 'now', ahead: 'ahead', not_needed: 'not needed' } as const;
 
+interface Props {
+  steps: Schemas['StepRow'][];
+  number: string;
+  title: string;
+  tasks: Schemas['TaskRow'][];
+}
+
 /** The eight steps as a scale: what is done, where the change is, what lies ahead. */
-export function StepRail({ steps, number, title }: { steps: Schemas['StepRow'][]; number: string; title: string }) {
+export function StepRail({ steps, number, title, tasks }: Props) {
+  const open = tasks.filter(({ state }) => state === 'open' || state === 'claimed').length;
   return (
     <nav aria-label="Steps" className="no-print">
       <div className="sticky top-16">
@@ -42,6 +50,11 @@ export function StepRail({ steps, number, title }: { steps: Schemas['StepRow'][]
             </li>
           ))}
         </ol>
+        {tasks.length > 0 && (
+          <a href="#tasks" className="target mt-2 flex items-center pl-5 text-soft hover:text-ink">
+            {open === 0 ? 'Tasks, all done' : `Tasks, ${open} open`}
+          </a>
+        )}
       </div>
     </nav>
   );

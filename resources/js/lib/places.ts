@@ -1,4 +1,5 @@
-/** The page of a report, a request or an order, told by its number. */
+/** The page of a report, a request, an order or a task, told by its number. */
 export function placeOf(number: string): string {
+  if (number.startsWith('T-')) return `/tasks/${number}`;
   return number.startsWith('PR-') ? `/reports/${number}` : `/changes/${number}`;
 }

@@ -8,6 +8,7 @@ export type Area =
   | 'favourites'
   | 'form-templates'
   | 'forms'
+  | 'groups'
   | 'imports'
   | 'items'
   | 'kinds'
@@ -20,7 +21,8 @@ export type Area =
   | 'reach'
   | 'references'
   | 'register'
-  | 'reports';
+  | 'reports'
+  | 'tasks';
 
 const LISTS: Area[] = ['dossiers', 'register', 'desk', 'meeting', 'reports'];
 const OF_REQUEST: Area[] = ['money', 'questions', 'forms', 'reach', 'cut-ins'];
@@ -34,6 +36,7 @@ export const touches = {
   document: ['items', 'dossiers', 'orders', 'desk'],
   figure: [...LISTS, 'money'],
   form: [...LISTS, ...OF_REQUEST],
+  group: ['groups', 'tasks', 'desk', 'dossiers'],
   handover: ['dossiers', 'desk'],
   import: ['imports', 'items'],
   item: ['items'],
@@ -51,4 +54,5 @@ export const touches = {
   request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
   template: ['form-templates', 'forms'],
   view: ['favourites'],
+  task: ['tasks', 'dossiers', 'desk'],
 } satisfies Record<string, Area[]>;

@@ -77,6 +77,24 @@ export const changeTypes = { report: 'Problem report', request: 'Change request'
 
 export const attachmentRoles = { evidence: 'Evidence', mark_up: 'Mark-up', form: 'Form', answer: 'Answer' } as const;
 
+export const taskKinds = {
+  design: 'Design',
+  drawing: 'Drawing',
+  manufacturing: 'Manufacturing',
+  purchasing: 'Purchasing',
+  planning: 'Planning',
+  documents: 'Documents',
+  training: 'Training',
+  other: 'Other',
+} as const;
+
+export const taskStates = {
+  open: { sign: '○', word: 'open' },
+  claimed: { sign: '◐', word: 'claimed' },
+  done: { sign: '●', word: 'done' },
+  withdrawn: { sign: '–', word: 'withdrawn' },
+} as const;
+
 export const topics = {
   feasible: 'Is it feasible?',
   tooling: 'What tooling is needed?',

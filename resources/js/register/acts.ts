@@ -21,6 +21,7 @@ export const acts: Record<string, string> = {
   'form_template.added': 'Template added',
   'form_template.file_replaced': 'Template file replaced',
   'form_template.set': 'Template changed',
+  'group.set': 'Group changed',
   'hand_over.partly_refused': 'Hand-over partly rejected',
   'hand_over.refused': 'Hand-over rejected',
   'hand_over.sent_again': 'Hand-over resent',
@@ -98,6 +99,16 @@ export const acts: Record<string, string> = {
   'structure.went_back': 'Returned to an iteration',
   'work_centre.set': 'Work centre changed',
   'work_centre.added': 'Work centre added',
+  'task.check_ticked': 'Check list ticked',
+  'task.claimed': 'Task claimed',
+  'task.commented': 'Comment on a task',
+  'task.done': 'Task done',
+  'task.handed_back': 'Task handed back',
+  'task.handed_on': 'Task handed on',
+  'task.made': 'Task created',
+  'task.planned': 'Task changed',
+  'task.reopened': 'Task reopened',
+  'task.withdrawn': 'Task withdrawn',
 };
 
 export function actOf(code: string): string {

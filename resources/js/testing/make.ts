@@ -238,6 +238,7 @@ export function dossier(now: (typeof STEPS)[number], more: Partial<Schemas['Doss
     collisions: [],
     ledger: [],
     acts: 0,
+    tasks: [],
     ...more,
   };
 }

@@ -96,7 +96,7 @@ function Planned({ order, requests, proposals }: Props) {
       ))}
       {order.state === 'planning' && mayPlan && <OrderRequests order={order} requests={requests} />}
       <OrderItems order={order} editable={editable} />
-      <CutInOfRequests requests={requests} />
+      <CutInOfRequests requests={requests} order={order} />
       <References of={order.number} />
       {order.state === 'planning' && mayPlan && (
         <div className="space-y-2">

@@ -6,6 +6,7 @@ import { problems } from './problems';
 import { register } from './register';
 import { requests } from './requests';
 import { setUp } from './setUp';
+import { tasks } from './tasks';
 import { structures } from './structures';
 
 /** Everything the screens read. A key begins with what it is about, so that an act can have it read anew; see touches. */
@@ -19,4 +20,5 @@ export const queries = {
   ...manufacturing,
   ...planning,
   ...setUp,
+  ...tasks,
 };

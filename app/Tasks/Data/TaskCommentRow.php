@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tasks\Data;
+
+use App\Tasks\Models\TaskComment;
+use OpenApi\Attributes as OA;
+
+/** What somebody said on a task. */
+#[OA\Schema]
+final readonly class TaskCommentRow
+{
+    private function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $by,
+        #[OA\Property] public string $at,
+        #[OA\Property] public string $text,
+    ) {}
+
+    public static function of(TaskComment $comment): self
+    {
+        return new self($comment->id, $comment->person->name, $comment->made_at->toIso8601String(), $comment->text);
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tasks\Data;
+
+use App\Http\Api\ListOf;
+use App\People\Ability;
+use App\People\Models\Person;
+use App\Tasks\Models\ChangeTask;
+use App\Tasks\Models\TaskCheck;
+use App\Tasks\Models\TaskComment;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Task\TaskState;
+
+/** A task with all that is said of it, and what whoever reads this may do with it. */
+#[OA\Schema]
+final readonly class TaskPage
+{
+    /**
+     * @param  list<TaskCheckRow>  $checks
+     * @param  list<TaskRow>  $waits  tasks before it, done or not
+     * @param  list<TaskRow>  $others  of the same change
+     * @param  list<TaskCommentRow>  $comments
+     * @param  list<string>  $may  claim, hand_back, hand_on, finish, plan, withdraw, reopen, comment
+     */
+    private function __construct(
+        #[OA\Property] public TaskRow $task,
+        #[OA\Property] public string $change_title,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $result,
+        #[OA\Property] public string $made_by,
+        #[OA\Property] public string $made_at,
+        #[OA\Property] public ?string $ended_at,
+        #[ListOf(TaskCheckRow::class)] public array $checks,
+        #[ListOf(TaskRow::class)] public array $waits,
+        #[ListOf(TaskRow::class)] public array $others,
+        #[ListOf(TaskCommentRow::class)] public array $comments,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(
+                    type: 'string',
+                    enum: ['claim', 'hand_back', 'hand_on', 'finish', 'plan', 'withdraw', 'reopen', 'comment'],
+                ),
+            ),
+        ]
+        public array $may,
+        #[OA\Property(description: 'why it cannot be done yet, for who has it; empty: it can')] public string $lacks,
+    ) {}
+
+    /** @param  ChangeTask  $task  whole */
+    public static function of(ChangeTask $task, string $changeTitle, Person $reader): self
+    {
+        $task->load(['checks.ticker', 'comments.person']);
+        $all = ChangeTask::whole()->where('change', $task->change)->orderBy('id')->get();
+        $before = $task->waits->modelKeys();
+        $row = static fn(ChangeTask $one): TaskRow => TaskRow::of($one, $reader);
+
+        return new self(
+            task: $row($task),
+            change_title: $changeTitle,
+            text: $task->text,
+            result: $task->result,
+            made_by: $task->maker->name,
+            made_at: $task->made_at->toIso8601String(),
+            ended_at: $task->ended_at?->toIso8601String(),
+            checks: array_values($task->checks->map(static fn(TaskCheck $one): TaskCheckRow => TaskCheckRow::of($one))->all()),
+            waits: array_values($all->whereIn('id', $before)->map($row)->all()),
+            others: array_values($all->where('id', '!=', $task->id)->map($row)->all()),
+            comments: array_values($task->comments->map(static fn(TaskComment $one): TaskCommentRow => TaskCommentRow::of($one))->all()),
+            may: self::acts($task, $reader),
+            lacks: self::lacks($task, $reader),
+        );
+    }
+
+    /** @return list<string> */
+    private static function acts(ChangeTask $task, Person $reader): array
+    {
+        if (!$reader->mayDo(Ability::DoTask)) {
+            return [];
+        }
+        $standing = $task->standing();
+        $manages = $reader->mayDo(Ability::ManageTasks);
+        $holds = $standing->isHeldBy($reader->id);
+        $isClaimed = $task->state === TaskState::Claimed;
+        $acts = [
+            'claim' => $standing->mayClaim($reader->id),
+            'finish' => $holds,
+            'hand_on' => $holds || ($manages && $task->state->isOpen()),
+            'hand_back' => $isClaimed && $task->group_id !== null && ($holds || $manages),
+            'plan' => $manages && $task->state->isOpen(),
+            'withdraw' => $manages && $task->state->isOpen(),
+            'reopen' => $manages && !$task->state->isOpen(),
+            'comment' => true,
+        ];
+
+        return array_keys(array_filter($acts));
+    }
+
+    private static function lacks(ChangeTask $task, Person $reader): string
+    {
+        $standing = $task->standing();
+        if (!$standing->isHeldBy($reader->id)) {
+            return '';
+        }
+        try {
+            $standing->finish($reader->id);
+        } catch (Refusal $refusal) {
+            return $refusal->getMessage();
+        }
+
+        return '';
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tasks\Http;
+
+use Illuminate\Foundation\Http\FormRequest;
+use OpenApi\Attributes as OA;
+
+/** Why a task is given to others or ends, what came of it, or a comment. */
+#[
+    OA\Schema(
+        required: ['text'],
+        properties: [
+            new OA\Property(property: 'text', type: 'string'),
+            new OA\Property(property: 'to', type: 'string', description: 'where it is handed on: sign-in name, or group: and a code'),
+        ],
+    ),
+]
+final class TaskWord extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $isHandedOn = $this->route()?->getActionMethod() === 'handOn';
+
+        return [
+            'text' => [$this->mustSay() ? 'required' : 'present', 'nullable', 'string', 'max:5000'],
+            'to' => $isHandedOn ? 'bail|required|string|max:80' : 'prohibited',
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        $isComment = $this->route()?->getActionMethod() === 'comment';
+
+        return [
+            'text.required' => $isComment ? 'Write something.' : 'Give a reason.',
+            'text.max' => 'At most 5,000 characters.',
+            'to.required' => 'Choose a person or a group.',
+        ];
+    }
+
+    public function said(): string
+    {
+        return $this->string('text')->trim()->toString();
+    }
+
+    private function mustSay(): bool
+    {
+        return in_array($this->route()?->getActionMethod(), ['withdraw', 'reopen', 'comment'], true);
+    }
+}

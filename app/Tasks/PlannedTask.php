@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tasks;
+
+use App\Vocabulary\Priority;
+
+/** What somebody is to do, before it is a task. */
+final readonly class PlannedTask
+{
+    /**
+     * @param  list<string>  $checks
+     * @param  list<string>  $waitsFor  numbers of tasks of the same change
+     * @param  ?string  $source  what it is made of, so that it is made once; null: by hand
+     */
+    public function __construct(
+        public Assignee $to,
+        public TaskKind $kind,
+        public string $title,
+        public string $text = '',
+        public ?string $dueOn = null,
+        public Priority $priority = Priority::Normal,
+        public ?int $estimateHours = null,
+        public array $checks = [],
+        public array $waitsFor = [],
+        public ?string $source = null,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function columns(): array
+    {
+        return [
+            ...$this->to->columns(),
+            'kind' => $this->kind,
+            'title' => $this->title,
+            'text' => $this->text,
+            'due_on' => $this->dueOn,
+            'priority' => $this->priority,
+            'estimate_hours' => $this->estimateHours,
+            'source' => $this->source,
+        ];
+    }
+}

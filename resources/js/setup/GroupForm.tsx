@@ -1,0 +1,97 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, told, type Schemas } from '../lib/api';
+import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
+import { useAct } from '../lib/useAct';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ProblemNotice } from '../ui/Notice';
+
+/** Adds a group, or changes one: its name, its people, and whether it is offered. */
+export function GroupForm({ group, onDone }: { group: Schemas['GroupRow'] | null; onDone: () => void }) {
+  const people = useQuery(queries.people()).data ?? [];
+  const [code, setCode] = useState(group?.code ?? '');
+  const [name, setName] = useState(group?.name ?? '');
+  const [members, setMembers] = useState(group?.members ?? []);
+  const set = useAct(
+    touches.group,
+    (retired: boolean) =>
+      told(
+        api.PUT('/api/groups/{code}', {
+          params: { path: { code } },
+          body: { name, members, retired, ...(group === null ? {} : { version: group.version }) },
+        }),
+      ),
+    onDone,
+  );
+  const codeFault = !/^[A-Za-z0-9][A-Za-z0-9_-]{0,29}$/.test(code);
+  const [tried, setTried] = useState(false);
+  return (
+    <form
+      aria-label={group === null ? 'New group' : `Change ${group.name}`}
+      className="space-y-3 border-y border-strong bg-sheet p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTried(true);
+        if (!codeFault) set.mutate(group?.retired ?? false);
+      }}
+    >
+      <div className="flex items-start gap-2">
+        {group === null && (
+          <Field
+            label="Code (fixed once added)"
+            className="w-44"
+            error={
+              set.error?.at('code') ??
+              (tried && codeFault
+                ? 'A code is letters, digits, hyphens and underscores, such as tarn_buyers.'
+                : undefined)
+            }
+          >
+            <Input value={code} onChange={(event) => setCode(event.target.value)} />
+          </Field>
+        )}
+        <Field label="Name" className="w-72" error={set.error?.at('name')}>
+          <Input value={name} onChange={(event) => setName(event.target.value)} />
+        </Field>
+      </div>
+      <fieldset>
+        <legend className="text-sm font-medium text-soft">People</legend>
+        <div className="grid grid-cols-3 gap-x-4">
+          {people.map((person) => (
+            <label key={person.login} className="inline-flex min-h-6 items-center gap-1.5">
+              <input
+                type="checkbox"
+                checked={members.includes(person.login)}
+                onChange={(event) =>
+                  setMembers(
+                    event.target.checked ? [...members, person.login] : members.filter((one) => one !== person.login),
+                  )
+                }
+              />
+              {person.name} <span className="text-sm text-soft">{person.roles.join(', ')}</span>
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <ProblemNotice problem={set.error} shown={['code', 'name']} />
+      <div className="flex gap-2">
+        <Button type="submit" look="main" busy={set.isPending}>
+          {group === null ? 'Add a group' : 'Save'}
+        </Button>
+        {group !== null && (
+          <>
+            <Button look="quiet" busy={set.isPending} onClick={() => set.mutate(!group.retired)}>
+              {group.retired ? 'Reinstate' : 'Retire'}
+            </Button>
+            <Button look="quiet" onClick={onDone}>
+              Cancel
+            </Button>
+          </>
+        )}
+      </div>
+    </form>
+  );
+}
