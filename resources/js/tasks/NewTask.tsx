@@ -5,7 +5,7 @@ import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
 import { AssigneeField } from './AssigneeField';
-import { bodyOf, nothingSaid, TASK_PLACES, TaskFields } from './TaskFields';
+import { bodyOf, nothingSaid, placesOf, TaskFields } from './TaskFields';
 
 /** Gives a person or a group something to do for a change. */
 export function NewTask({ change, others }: { change: string; others: Schemas['TaskRow'][] }) {
@@ -46,7 +46,7 @@ export function NewTask({ change, others }: { change: string; others: Schemas['T
         <AssigneeField label="For" value={to} onChange={setTo} error={make.error?.at('to')} />
       </div>
       <TaskFields said={said} onChange={setSaid} others={others} problem={make.error} />
-      <ProblemNotice problem={make.error} shown={['to', ...TASK_PLACES]} />
+      <ProblemNotice problem={make.error} shown={['to', ...placesOf(said)]} />
       <div className="flex gap-2">
         <Button type="submit" look="main" busy={make.isPending}>
           Create task

@@ -53,7 +53,10 @@ interface Props {
 }
 
 /** The places of the fields, where their faults are told. */
-export const TASK_PLACES = ['kind', 'title', 'text', 'due_on', 'priority', 'estimate_hours', 'checks', 'waits_for'];
+export const placesOf = (said: Said) => [
+  ...['kind', 'title', 'text', 'due_on', 'priority', 'estimate_hours', 'checks', 'waits_for'],
+  ...checksOf(said.checks).map((_, at) => `checks.${at}`),
+];
 
 /** What is to be done, by when, with its check list, and after which others. */
 export function TaskFields({ said, onChange, others, problem }: Props) {

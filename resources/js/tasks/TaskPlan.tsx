@@ -4,7 +4,7 @@ import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
-import { bodyOf, TASK_PLACES, TaskFields, type Said } from './TaskFields';
+import { bodyOf, placesOf, TaskFields, type Said } from './TaskFields';
 
 /** Says anew what a task is, by when, and what it waits for. */
 export function TaskPlan({ page, onDone }: { page: Schemas['TaskPage']; onDone: () => void }) {
@@ -40,7 +40,7 @@ export function TaskPlan({ page, onDone }: { page: Schemas['TaskPage']; onDone: 
       }}
     >
       <TaskFields said={said} onChange={setSaid} others={page.others} problem={plan.error} />
-      <ProblemNotice problem={plan.error} shown={TASK_PLACES} />
+      <ProblemNotice problem={plan.error} shown={placesOf(said)} />
       <div className="flex gap-2">
         <Button type="submit" look="main" busy={plan.isPending}>
           Save
