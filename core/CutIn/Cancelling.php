@@ -19,10 +19,13 @@ final class Cancelling
     /** @var list<Receipt> that are worth it, the latest first */
     private readonly array $worthIt;
 
+    /** @var list<array{int, int, int}> of each that is worth it: day, quantity and fee, as plain numbers: gone through for every day */
+    private readonly array $plain;
+
     /** @var list<int> how many receipts of a part come from the day on */
     private readonly array $come;
 
-    /** @var ?list<list<int>> of each that is worth it: by cut-in, the least of the evenings between the two */
+    /** @var ?list<list<int>> of each that is worth it: by days from its own to the cut-in, the least of the evenings between the two */
     private ?array $between = null;
 
     /**
@@ -44,6 +47,10 @@ final class Cancelling
         );
         usort($worthIt, static fn(Receipt $a, Receipt $b): int => $b->day <=> $a->day ?: strcmp($b->document, $a->document));
         $this->worthIt = $worthIt;
+        $this->plain = array_map(
+            static fn(Receipt $receipt): array => [$receipt->day, $receipt->quantity, $receipt->cancelFee->tenThousandths ?? 0],
+            $worthIt,
+        );
         $days = count($evenings);
         $come = [];
         foreach ($part->receipts as $receipt) {
@@ -56,49 +63,49 @@ final class Cancelling
     /**
      * @param  int  $left  millionths that nobody wants in the end
      * @param  int  $level  with the cut-in on this day, to be added to $lowest
-     * @return array<int, int> millionths by place among those that are worth it
+     * @return array{array<int, int>, int, int, int} millionths by place among those that are worth it; what is left then; fees in
+     *     ten-thousandths; how many receipts come from the day on and are not cancelled
      */
-    public function quantities(int $cutIn, int $left, int $level): array
+    public function on(int $cutIn, int $left, int $level): array
     {
+        $come = $this->come[$cutIn];
         if ($left === 0 || $this->worthIt === []) {
-            return [];
+            return [[], $left, 0, $come];
         }
         $between = $this->between ??= $this->between();
         $lowest = $this->lowest;
         $quantities = [];
+        $fees = 0;
+        $most = $left;
         // Gone through for every day: comparisons in place of functions.
-        foreach ($this->worthIt as $i => $receipt) {
-            $from = $receipt->day > $cutIn ? $receipt->day : $cutIn;
-            if (isset($lowest[$from]) && $level + $lowest[$from] < $left) {
-                $left = $level + $lowest[$from];
+        foreach ($this->plain as $i => [$day, $quantity, $fee]) {
+            $from = $day > $cutIn ? $day : $cutIn;
+            if (isset($lowest[$from]) && $level + $lowest[$from] < $most) {
+                $most = $level + $lowest[$from];
             }
-            if ($between[$i][$cutIn] < $left) {
-                $left = $between[$i][$cutIn];
+            if ($cutIn > $day && $between[$i][$cutIn - $day] < $most) {
+                $most = $between[$i][$cutIn - $day];
             }
-            if ($left <= 0) {
+            if ($most <= 0) {
                 break;
             }
-            $quantities[$i] = $left < $receipt->quantity ? $left : $receipt->quantity;
-            $left -= $quantities[$i];
-        }
-
-        return $quantities;
-    }
-
-    /**
-     * @param  array<int, int>  $quantities  as quantities() gives them
-     * @return int ten-thousandths
-     */
-    public function fees(array $quantities): int
-    {
-        $fees = 0;
-        foreach ($quantities as $i => $quantity) {
-            $receipt = $this->worthIt[$i];
-            $fees += $quantity === $receipt->quantity ? $receipt->cancelFee->tenThousandths ?? 0 : self::fee($receipt, $quantity);
+            if ($most < $quantity) {
+                $quantities[$i] = $most;
+                $left -= $most;
+                $fees += self::fee($this->worthIt[$i], $most);
+                break;
+            }
+            $quantities[$i] = $quantity;
+            $left -= $quantity;
+            $most -= $quantity;
+            $fees += $fee;
+            $come -= $day >= $cutIn ? 1 : 0;
         }
 
         // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
-        return is_int($fees) ? $fees : throw new \OverflowException('A number becomes too large here to be kept exactly.');
+        is_int($fees) || throw new \OverflowException('A number becomes too large here to be kept exactly.');
+
+        return [$quantities, $left, $fees, $come];
     }
 
     /**
@@ -116,21 +123,6 @@ final class Cancelling
         return $cancelled;
     }
 
-    /**
-     * @param  array<int, int>  $quantities
-     * @return int how many come from the day on and are not cancelled
-     */
-    public function comeAnyway(int $cutIn, array $quantities): int
-    {
-        $come = $this->come[$cutIn];
-        foreach ($quantities as $i => $quantity) {
-            $receipt = $this->worthIt[$i];
-            $come -= $receipt->day >= $cutIn && $quantity === $receipt->quantity ? 1 : 0;
-        }
-
-        return $come;
-    }
-
     private static function fee(Receipt $receipt, int $quantity): int
     {
         $fee = $receipt->cancelFee->tenThousandths ?? 0;
@@ -141,15 +133,18 @@ final class Cancelling
     /** @return list<list<int>> */
     private function between(): array
     {
-        return array_map(function (Receipt $receipt): array {
+        $days = count($this->evenings);
+        $between = [];
+        foreach ($this->plain as [$first]) {
             $least = PHP_INT_MAX;
             $byCutIn = [];
-            foreach ($this->evenings as $day => $there) {
+            for ($day = $first; $day < $days; $day++) {
                 $byCutIn[] = $least;
-                $least = $day >= $receipt->day && $there < $least ? $there : $least;
+                $least = $this->evenings[$day] < $least ? $this->evenings[$day] : $least;
             }
+            $between[] = $byCutIn;
+        }
 
-            return $byCutIn;
-        }, $this->worthIt);
+        return $between;
     }
 }

@@ -51,6 +51,9 @@ final class PartCourse
     /** @var array<int, array{int, int}> the same of single days that have any */
     private array $shortOn = [];
 
+    /** @var array<int, array{int, int, bool, int}> what is short from a cut-in on, as far as it was asked for */
+    private array $shortsFrom = [];
+
     private ?bool $lastsAnyway = null;
 
     private readonly Arrivals $arrivals;
@@ -109,12 +112,12 @@ final class PartCourse
     public function on(int $day): PartDay
     {
         [$hurried, $missing, $lacks, $atRisk] = $this->shortFrom($day);
-        $cancelled = $this->cancelling->quantities($day, $this->left[$day], $this->level[$day]);
+        [$cancelled, $left, $fees, $come] = $this->cancelling->on($day, $this->left[$day], $this->level[$day]);
 
         return new PartDay(
-            left: $this->left[$day] - array_sum($cancelled),
-            fees: $this->cancelling->fees($cancelled),
-            touched: count($cancelled) + ($this->goesOn ? 0 : $this->cancelling->comeAnyway($day, $cancelled)),
+            left: $left,
+            fees: $fees,
+            touched: count($cancelled) + ($this->goesOn ? 0 : $come),
             hurried: $this->short[$day][0] + $hurried,
             missing: $this->short[$day][1] + $missing,
             isSustained: !$lacks && ($this->arrivals->more < $this->days || $this->doesLastAnyway()),
@@ -126,7 +129,7 @@ final class PartCourse
     /** @return list<Cancelled> the receipts that are cancelled with a cut-in on a day, the latest first */
     public function cancelled(int $day): array
     {
-        return $this->cancelling->of($this->cancelling->quantities($day, $this->left[$day], $this->level[$day]));
+        return $this->cancelling->of($this->cancelling->on($day, $this->left[$day], $this->level[$day])[0]);
     }
 
     /** @return array<int, array{int, int}> by day that has any: millionths hurried, and missing, with a cut-in on a day */
@@ -230,7 +233,7 @@ final class PartCourse
     /** @return array{int, int, bool, int} as AfterCutIn tells it */
     private function shortFrom(int $cutIn): array
     {
-        return $this->after->short($cutIn, $this->free[$cutIn], $this->short[$cutIn][0]);
+        return $this->shortsFrom[$cutIn] ??= $this->after->short($cutIn, $this->free[$cutIn], $this->short[$cutIn][0]);
     }
 
     /**
