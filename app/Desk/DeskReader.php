@@ -39,7 +39,7 @@ final readonly class DeskReader
     {
         $requests = ChangeRequest::query()->with('raisedBy')->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
         $orders = ChangeOrder::orders()
-            ->with(['author', 'actors', 'signatures'])
+            ->with(['author', 'actors'])
             ->whereNotIn('state', OrderState::ended())
             ->latest('raised_at')
             ->get();
@@ -223,7 +223,7 @@ final readonly class DeskReader
         return match (true) {
             $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
-            $order->progress()->awaits($person->id) => 'Read and sign',
+            $order->state === OrderState::InReview && $order->actors->contains('id', $person->id) => 'Read and sign',
             $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
             $order->state === OrderState::Released &&
                 $person->mayDo(Ability::SendHandover) &&

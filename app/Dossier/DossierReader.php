@@ -159,7 +159,7 @@ final readonly class DossierReader
             OrderState::Planning => $unmet === [] ? ['Open the items for revision.'] : $unmet,
             OrderState::Revising => $unmet === [] ? ['Send it to review.'] : $unmet,
             OrderState::InReview => [
-                ($order->actors->isEmpty() ? 'Somebody' : $order->actors->pluck('name')->join(', ')) . ' signs or sends it back.',
+                ($order->actors->isEmpty() ? 'Somebody' : $order->actors->pluck('name')->join(', ', ' or ')) . ' signs or sends it back.',
             ],
             OrderState::Signed => $unmet === [] ? ['Release it.'] : $unmet,
             OrderState::Released => self::beforeClosing($order, $handovers, $tasks),

@@ -8,6 +8,7 @@ use App\CutIn\PlannedSwaps;
 use App\Dossier\Tasks\EndTasks;
 use App\Dossier\Tasks\TaskChanges;
 use App\Ledger\Act;
+use App\Orders\Paths\FactsOfOrder;
 use App\Structures\NamingChanges;
 use App\Tasks\ChangesOfTasks;
 use Illuminate\Support\Facades\Event;
@@ -24,6 +25,7 @@ final class Provider extends ServiceProvider
         NamingChanges::class => ChangeList::class,
         PlannedSwaps::class => OrderedSwaps::class,
         ChangesOfTasks::class => TaskChanges::class,
+        FactsOfOrder::class => OrderFacts::class,
     ];
 
     public function boot(): void

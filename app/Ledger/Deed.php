@@ -32,7 +32,8 @@ abstract readonly class Deed implements Act
     {
         $details = [];
         foreach (get_object_vars($this) as $name => $value) {
-            if ($name !== 'by' && $name !== 'of') {
+            // What is not said is not kept.
+            if ($name !== 'by' && $name !== 'of' && $value !== null) {
                 $details[Str::snake($name)] = $value instanceof \BackedEnum ? $value->value : $value;
             }
         }

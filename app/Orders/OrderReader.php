@@ -14,6 +14,7 @@ use App\Orders\Models\FollowUp;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\Signature;
 use App\Orders\Models\WorkRecord;
+use App\Orders\Paths\OrderProgress;
 use App\Structures\Models\Content as ContentRecord;
 use App\Structures\RevisionSequences;
 use Illuminate\Database\Eloquent\Builder;
@@ -43,6 +44,8 @@ final readonly class OrderReader
         'editor',
         'signer',
         'signatures.person',
+        'signatures.for',
+        'path',
         'requests',
         'followUps.under',
         'followUps.item',
@@ -191,7 +194,7 @@ final readonly class OrderReader
             ->flatMap(static fn(WorkRecord $work): SupportCollection => $work->holding()->pluck('author_id'))
             ->merge($sheets->pluck('person_id')->filter());
 
-        return new Order(
+        $core = new Order(
             number: $order->number,
             state: $order->state,
             author: $order->author_id,
@@ -206,9 +209,10 @@ final readonly class OrderReader
             signedDigest: $order->signatures->first(
                 static fn(Signature $signature): bool => $signature->meaning === 'signed' && !$signature->void,
             )?->digest,
-            signedBy: $order->holdingSigners(),
             later: $order->followUps->map(self::later(...))->values()->all(),
         );
+
+        return $order->path_id === null ? $core : $core->onPath(OrderProgress::of($order, $core->proposers())->stuck());
     }
 
     private static function later(FollowUp $one): FollowsLater

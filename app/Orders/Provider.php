@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Orders;
 
 use App\Documents\RevisionWork;
+use App\Ledger\Act;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\Contents\EngineeringContents;
+use App\Orders\Paths\KeepActorsUpToDate;
 use App\Orders\Subjects\EngineeringEditor;
 use App\Orders\Subjects\SubjectEditors;
 use App\Structures\Compare\PlannedSide;
 use App\Structures\Overlay;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
 final class Provider extends ServiceProvider
@@ -26,6 +29,11 @@ final class Provider extends ServiceProvider
         PlannedSide::class => OrderSide::class,
         RevisionWork::class => OrderWork::class,
     ];
+
+    public function boot(): void
+    {
+        Event::listen(Act::class, KeepActorsUpToDate::class);
+    }
 
     public function register(): void
     {

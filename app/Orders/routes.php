@@ -10,6 +10,7 @@ use App\Orders\Http\NewNumberController;
 use App\Orders\Http\OrderController;
 use App\Orders\Http\OrderItemsController;
 use App\Orders\Http\OrderSheetController;
+use App\Orders\Http\PathController;
 use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
@@ -54,6 +55,12 @@ Route::controller(ReviewController::class)
         Route::post('/signature', 'sign')->middleware([Ability::SignOrder->gate(), 'throttle:signature']);
         Route::post('/return', 'sendBack')->middleware(Ability::ReturnOrder->gate());
     });
+
+Route::get('/approval-paths', [PathController::class, 'index']);
+Route::put('/approval-paths/{code}', [PathController::class, 'set'])
+    ->where('code', '[A-Za-z0-9][A-Za-z0-9_-]{0,29}')
+    ->middleware(Ability::SetUp->gate());
+Route::post('/orders/{number}/path', [PathController::class, 'steer'])->middleware(Ability::SetUp->gate());
 
 Route::controller(RedlineController::class)
     ->prefix('orders/{number}/items/{item}')

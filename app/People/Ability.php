@@ -27,6 +27,8 @@ enum Ability: string
     case AddItem = 'add_item';
     case AttachFile = 'attach_file';
     case AskCutIn = 'ask_cut_in';
+    /** Say when they are away, and who stands in. */
+    case BeAway = 'be_away';
     case KeepPage = 'keep_page';
     case CompareFile = 'compare_file';
     case ImportData = 'import_data';

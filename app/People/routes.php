@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\RouteId;
 use App\People\Ability;
+use App\People\Http\AbsenceController;
 use App\People\Http\FavouriteController;
 use App\People\Http\GroupController;
 use App\People\Http\PeopleController;
@@ -13,6 +14,11 @@ use Illuminate\Support\Facades\Route;
 /* People, and what each keeps for themselves. */
 
 Route::get('/people', [PeopleController::class, 'index']);
+Route::get('/absences', [AbsenceController::class, 'index']);
+Route::post('/absences', [AbsenceController::class, 'add'])->middleware(Ability::BeAway->gate());
+Route::delete('/absences/{id}', [AbsenceController::class, 'remove'])
+    ->where('id', RouteId::NUMBER)
+    ->middleware(Ability::BeAway->gate());
 Route::get('/groups', [GroupController::class, 'index']);
 Route::put('/groups/{code}', [GroupController::class, 'set'])
     ->where('code', '[A-Za-z0-9][A-Za-z0-9_-]{0,29}')

@@ -4,18 +4,51 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Approval;
 
-/** People of whom some must sign. */
+use Orthotaxis\Core\Refusal;
+
+/** People of whom some must sign. Steps of one stage run side by side, stages one after another. */
 final readonly class PathStep
 {
-    /**
-     * @param  list<int>  $people  ids
-     * @param  int  $needed  how many of them, each counted once
-     */
-    public function __construct(public array $people, public int $needed) {}
+    /** The stage before the first: back to who edits. */
+    public const EDITOR = 0;
 
-    /** @param  list<int>  $signed  ids of people who have signed */
-    public function lacks(array $signed): int
+    /**
+     * @param  int  $stage  from 1 on
+     * @param  non-empty-list<string>  $who  names that a roster knows: of people, groups and roles of the change
+     * @param  int  $needed  how many of them, each counted once; 0: all
+     * @param  ?int  $dueDays  working days from when it is its turn
+     * @param  list<Condition>  $conditions  all must hold, or the step is not needed
+     * @param  list<int>  $backTo  stages before it to which it may send the change back
+     */
+    public function __construct(
+        public string $name,
+        public int $stage,
+        public array $who,
+        public int $needed = 0,
+        public Meaning $meaning = Meaning::Approved,
+        public bool $withPassword = true,
+        public ?int $dueDays = null,
+        public array $conditions = [],
+        public array $backTo = [self::EDITOR],
+    ) {
+        if ($stage < 1) {
+            throw Refusal::at('stage', 'Stages count from 1.');
+        }
+        foreach ($backTo as $stageBefore) {
+            if ($stageBefore < self::EDITOR || $stageBefore >= $stage) {
+                throw Refusal::at('back_to', 'A step sends back to a stage before its own.');
+            }
+        }
+    }
+
+    public function isNeeded(Facts $facts): bool
     {
-        return max(0, $this->needed - count(array_intersect(array_unique($this->people), $signed)));
+        foreach ($this->conditions as $condition) {
+            if (!$condition->holds($facts)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

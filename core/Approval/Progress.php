@@ -4,41 +4,169 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Approval;
 
-use Orthotaxis\Core\Change\Order;
-use Orthotaxis\Core\Change\OrderState;
+use function count;
+use function in_array;
 
-/** How far a change has come on its path: who can act now, and what is still missing. Nobody else has to know of signers. */
+/**
+ * How far a change has come on its path: what is done, now and ahead, who can act, and what is missing. It follows from the path, the facts
+ * of today and what was done, and from nothing else. Nobody who proposed the change counts as one who judges it; a person counts once in a
+ * step, for themselves or for one other.
+ *
+ * Two of Ada, Ben and Cem sign; Ben is away, and Cem stands in for him. Cem signs: one more is needed, and it is Ada, for Cem cannot count
+ * twice.
+ */
 final readonly class Progress
 {
     /**
-     * @param  list<int>  $acting  ids of the people who can sign now, none twice; none before and after review
-     * @param  int  $lacking  how many signatures the step under way still needs
+     * @param  list<StepRun>  $steps  in the order of the path
+     * @param  ?int  $stage  that is under way; null: all is done
      */
-    private function __construct(public bool $done, public array $acting, public int $lacking) {}
-
-    public static function of(Order $order): self
-    {
-        return self::on(Path::oneSigner($order->signer), $order->state === OrderState::InReview, $order->signedBy);
-    }
+    private function __construct(public array $steps, public ?int $stage, private bool $inReview) {}
 
     /**
+     * @param  list<PathAct>  $acts  in their order
+     * @param  list<int>  $proposers  ids of who raised and edited it
      * @param  bool  $inReview  whether it is being judged now
-     * @param  list<int>  $signed  ids of people whose signatures hold
      */
-    public static function on(Path $path, bool $inReview, array $signed): self
+    public static function of(Path $path, Facts $facts, Roster $roster, array $acts, array $proposers, bool $inReview): self
     {
-        foreach ($path->steps as $step) {
-            $lacking = $step->lacks($signed);
-            if ($lacking > 0) {
-                return new self(false, $inReview ? array_values(array_diff(array_unique($step->people), $signed)) : [], $lacking);
+        $signed = array_fill(0, count($path->steps), []);
+        $skipped = $given = [];
+        foreach ($acts as $act) {
+            switch ($act->kind) {
+                case PathActKind::Signed:
+                    $signed[$act->step][$act->for ?? $act->by] = $act->by;
+                    break;
+                case PathActKind::Skipped:
+                    $skipped[$act->step] = true;
+                    break;
+                case PathActKind::Reassigned:
+                    $given[$act->step] = $act->to;
+                    break;
+                case PathActKind::SentBack:
+                    // What was signed from that stage on was signed of something else.
+                    foreach ($path->steps as $at => $step) {
+                        $signed[$at] = $step->stage >= $act->stage ? [] : $signed[$at];
+                    }
+            }
+        }
+        $lacking = $people = [];
+        $now = null;
+        foreach ($path->steps as $at => $step) {
+            $people[$at] = array_values(array_diff($roster->people($given[$at] ?? $step->who), $proposers));
+            $lacking[$at] = isset($skipped[$at]) || !$step->isNeeded($facts) ? 0 : self::lacking($step, $people[$at], $signed[$at]);
+            if ($lacking[$at] > 0) {
+                $now = min($now ?? $step->stage, $step->stage);
+            }
+        }
+        $steps = [];
+        foreach ($path->steps as $at => $step) {
+            $steps[] = new StepRun(
+                step: $step,
+                standing: match (true) {
+                    isset($skipped[$at]) => StepStanding::Skipped,
+                    !$step->isNeeded($facts) => StepStanding::NotNeeded,
+                    $lacking[$at] === 0 => StepStanding::Done,
+                    $step->stage === $now => StepStanding::Now,
+                    default => StepStanding::Ahead,
+                },
+                people: $people[$at],
+                signed: $signed[$at],
+                lacking: $lacking[$at],
+                acting: $lacking[$at] === 0 ? [] : self::able($people[$at], $signed[$at], $roster, $proposers),
+            );
+        }
+
+        return new self($steps, $now, $inReview);
+    }
+
+    public function isDone(): bool
+    {
+        return $this->stage === null;
+    }
+
+    /** @return array<int, int> steps that this person can sign now => for whom; none before and after review */
+    public function signable(int $person): array
+    {
+        $can = [];
+        foreach ($this->inReview ? $this->steps : [] as $at => $step) {
+            if ($step->standing === StepStanding::Now && isset($step->acting[$person])) {
+                $can[$at] = $step->acting[$person];
             }
         }
 
-        return new self(true, [], 0);
+        return $can;
+    }
+
+    /** Whether the path asks this person at any step, whoever acts now. */
+    public function asks(int $person): bool
+    {
+        foreach ($this->steps as $step) {
+            if (in_array($person, $step->people, true) || isset($step->acting[$person])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function awaits(int $person): bool
     {
-        return in_array($person, $this->acting, true);
+        return $this->signable($person) !== [];
+    }
+
+    /** @return list<int> ids of the people who can sign now, none twice */
+    public function acting(): array
+    {
+        $now = array_filter($this->inReview ? $this->steps : [], static fn(StepRun $step): bool => $step->standing === StepStanding::Now);
+
+        return array_values(array_unique(array_merge(...array_map(static fn(StepRun $step): array => array_keys($step->acting), $now))));
+    }
+
+    /** @return list<string> why it cannot come to its end, by whatever who can act does */
+    public function stuck(): array
+    {
+        return array_values(array_filter(array_map(static fn(StepRun $step): string => $step->stuck(), $this->steps)));
+    }
+
+    /**
+     * @param  list<int>  $people
+     * @param  array<int, int>  $signed
+     */
+    private static function lacking(PathStep $step, array $people, array $signed): int
+    {
+        if ($step->needed > 0) {
+            return max(0, $step->needed - count(array_unique($signed)));
+        }
+        // All of nobody is nobody: a step is not over because its group is empty.
+        $left = count(array_diff($people, array_keys($signed)));
+
+        return $left === 0 && $signed === [] ? 1 : $left;
+    }
+
+    /**
+     * @param  list<int>  $people
+     * @param  array<int, int>  $signed
+     * @param  list<int>  $proposers
+     * @return array<int, int>
+     */
+    private static function able(array $people, array $signed, Roster $roster, array $proposers): array
+    {
+        $acting = [];
+        $open = array_diff($people, array_keys($signed));
+        // Who signs for themselves comes first: a stand-in is asked for another only where they are not in the step.
+        foreach ([true, false] as $themselves) {
+            foreach ($open as $person) {
+                $actor = $roster->actsFor($person);
+                if ($actor === null || ($actor === $person) !== $themselves) {
+                    continue;
+                }
+                if (!in_array($actor, $signed, true) && !in_array($actor, $proposers, true)) {
+                    $acting[$actor] ??= $person;
+                }
+            }
+        }
+
+        return $acting;
     }
 }

@@ -12,11 +12,12 @@ use Orthotaxis\Core\Refusal;
 final readonly class SigningRule
 {
     /**
+     * @param  Progress  $progress  on its path
      * @param  string  $seenDigest  the digest of what the signer had on screen
      *
      * @throws Refusal when this person may not sign this content now
      */
-    public static function check(Order $order, int $person, string $seenDigest): void
+    public static function check(Order $order, Progress $progress, int $person, string $seenDigest): void
     {
         if ($order->state !== OrderState::InReview) {
             throw Refusal::at('order', 'Only an order in review can be signed.');
@@ -24,7 +25,7 @@ final readonly class SigningRule
         if (in_array($person, $order->proposers(), true)) {
             throw Refusal::at('signer', 'You raised or edited this order, so another person must sign it.');
         }
-        if (!Progress::of($order)->awaits($person)) {
+        if (!$progress->awaits($person)) {
             throw Refusal::at('signer', 'This order names another person to sign.');
         }
         if ($seenDigest !== Digest::of($order)) {

@@ -14,7 +14,7 @@ final readonly class Order
      * @param  list<int>  $editAuthors  everybody whose edits the order holds
      * @param  ?string  $signedDigest  the digest of the content that was signed
      * @param  list<Waiver>  $waivers  conditions that are let go
-     * @param  list<int>  $signedBy  people whose signatures hold
+     * @param  ?list<string>  $stuck  why the approval path that was chosen for it cannot come to its end; null: one person signs
      * @param  list<FollowsLater>  $later  plants that follow under another order
      * @param  list<PlantState>  $plants  that build what is on it; only where it is asked whether they have taken it over
      */
@@ -29,9 +29,9 @@ final readonly class Order
         public array $editAuthors = [],
         public ?string $signedDigest = null,
         public array $waivers = [],
-        public array $signedBy = [],
         public array $later = [],
         public array $plants = [],
+        public ?array $stuck = null,
     ) {}
 
     /** @param  list<PlantState>  $plants  that build what is on it */
@@ -48,9 +48,29 @@ final readonly class Order
             editAuthors: $this->editAuthors,
             signedDigest: $this->signedDigest,
             waivers: $this->waivers,
-            signedBy: $this->signedBy,
             later: $this->later,
             plants: $plants,
+            stuck: $this->stuck,
+        );
+    }
+
+    /** @param  list<string>  $stuck  why the path that was chosen for it cannot come to its end */
+    public function onPath(array $stuck): self
+    {
+        return new self(
+            $this->number,
+            $this->state,
+            $this->author,
+            editor: $this->editor,
+            signer: $this->signer,
+            effectiveOn: $this->effectiveOn,
+            items: $this->items,
+            editAuthors: $this->editAuthors,
+            signedDigest: $this->signedDigest,
+            waivers: $this->waivers,
+            later: $this->later,
+            plants: $this->plants,
+            stuck: $stuck,
         );
     }
 

@@ -22,6 +22,7 @@ final readonly class AnotherPersonSigns implements Condition
     public function fault(Order $order, Day $today): string
     {
         return match (true) {
+            $order->stuck !== null => implode(' ', $order->stuck),
             $order->signer === null => 'Name the person who signs.',
             in_array($order->signer, $order->proposers(), true) => 'The originator or an editor cannot sign. Name another person.',
             default => '',

@@ -249,7 +249,8 @@ final class ChangeStory
         return app(RaiseOrder::class)->from($this->people['mira.okafor'], $request)->number;
     }
 
-    public function plan(string $order, string $editor, string $signer, int $effectiveInDays): void
+    /** @param  ?string  $path  code of an approval path; null: the signer alone */
+    public function plan(string $order, string $editor, string $signer, int $effectiveInDays, ?string $path = null): void
     {
         app(PlanOrder::class)->plan(
             $this->people['mira.okafor'],
@@ -257,6 +258,7 @@ final class ChangeStory
             [
                 'editor' => $editor,
                 'signer' => $signer,
+                'path' => $path,
                 'effective_on' => CarbonImmutable::today()->addDays($effectiveInDays)->toDateString(),
             ],
             $this->version($order),
@@ -323,11 +325,12 @@ final class ChangeStory
         app(MoveOrder::class)->submit($this->people['mira.okafor'], $order, $this->version($order));
     }
 
-    public function sign(string $order): void
+    /** @param  ?string  $by  one of those whose turn it is on its path; null: its signer */
+    public function sign(string $order, ?string $by = null): void
     {
         $model = ChangeOrder::query()->with('signer')->where('number', $order)->firstOrFail();
         $digest = Digest::of(app(OrderReader::class)->toCore($model));
-        app(SignOrder::class)->sign($this->people[$model->signer->login ?? ''], $order, self::SIGNING, $digest);
+        app(SignOrder::class)->sign($this->people[$by ?? ($model->signer->login ?? '')], $order, self::SIGNING, $digest);
     }
 
     public function sendBack(string $order, string $by, string $reason): void

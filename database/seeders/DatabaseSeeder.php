@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Orders\Paths\KeptActors;
 use Illuminate\Database\Seeder;
 
 /** The demo: Quillback Field Instruments, who build river-water samplers. All of it is invented. */
@@ -13,6 +14,7 @@ final class DatabaseSeeder extends Seeder
     {
         $this->call([
             PeopleSeeder::class,
+            GroupSeeder::class,
             CatalogueSeeder::class,
             StructureSeeder::class,
             PlantSeeder::class,
@@ -25,5 +27,7 @@ final class DatabaseSeeder extends Seeder
             EveryStateSeeder::class,
             TaskSeeder::class,
         ]);
+        // Who is away today was not away on the days of the story.
+        app(KeptActors::class)->keepAll();
     }
 }

@@ -181,11 +181,12 @@ final class OpenChangesSeeder extends Seeder
         $s->on(55)->assess($request, 'The ring has the holes already.');
         $s->decide($request, RequestState::Approved, 'Wanted by two large customers.');
         $order = $s->on(52)->order($request);
-        $s->plan($order, 'jonas.weir', 'helen.marsh', 80);
+        $s->plan($order, 'jonas.weir', 'helen.marsh', 80, 'two_plants');
         $s->name($order, '220-0024', Outcome::Revise, Disposition::Rework);
         $s->open($order);
         $s->on(46)->edit($order, '220-0024', [new ChangeLine($s->line('220-0024', '220-0033'), ['quantity' => '48'])]);
         $s->on(41)->submit($order);
+        $s->on(39)->sign($order, 'nils.aarden');
     }
 
     private function regulatorBeingRevised(): void

@@ -26,8 +26,11 @@ final class PeopleSeeder extends Seeder
                 ['tomas.lind', 'Tomas Lind', Role::Planner],
                 ['petra.quist', 'Petra Quist', Role::Buyer],
                 ['nils.aarden', 'Nils Aarden', Role::Quality],
+                ['omar.reyes', 'Omar Reyes', Role::Quality],
+                ['lena.voss', 'Lena Voss', Role::Quality],
                 ['clara.fenn', 'Clara Fenn', Role::Service],
                 ['helen.marsh', 'Helen Marsh', Role::BoardMember],
+                ['greta.sorn', 'Greta Sorn', Role::BoardMember],
                 ['ivo.tanner', 'Ivo Tanner', Role::Administrator],
                 ['vera.stone', 'Vera Stone', Role::Viewer],
             ]

@@ -7,7 +7,6 @@ namespace Database\Seeders;
 use App\CutIn\Models\CutIn;
 use App\Dossier\Tasks\MakeCutInTasks;
 use App\Orders\Models\ChangeOrder;
-use App\People\Actions\SetGroup;
 use App\People\Models\Person;
 use App\Tasks\Actions\MakeTasks;
 use App\Tasks\Actions\MoveTask;
@@ -20,21 +19,12 @@ use App\Vocabulary\Priority;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 
-/** Groups of people, and tasks in every state: open, claimed, overdue, waiting for others, done and withdrawn. */
+/** Tasks in every state: open, claimed, overdue, waiting for others, done and withdrawn. */
 final class TaskSeeder extends Seeder
 {
-    private const GROUPS = [
-        'purchasing' => ['Purchasing', ['petra.quist', 'tomas.lind']],
-        'weir_engineering' => ['Engineering, Weir', ['jonas.weir', 'edda.roth', 'samir.bello']],
-        'document_control' => ['Document control', ['nils.aarden', 'clara.fenn']],
-    ];
-
     public function run(): void
     {
         $mira = self::person('mira.okafor');
-        foreach (self::GROUPS as $code => [$name, $members]) {
-            app(SetGroup::class)(self::person('ivo.tanner'), $code, name: $name, members: $members, retired: false, version: null);
-        }
         $regulator = ChangeOrder::orders()->where('title', 'Voltage regulator reaches end of life')->firstOrFail();
         $cutIn = CutIn::query()
             ->where('request_id', $regulator->requests()->firstOrFail()->id)

@@ -99,6 +99,14 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./tasks/TaskPage')).TaskPage }),
   },
   {
+    path: 'absences',
+    lazy: async () => ({ Component: (await import('./people/AbsencesPage')).AbsencesPage }),
+  },
+  {
+    path: 'set-up/paths',
+    lazy: async () => ({ Component: (await import('./setup/PathsPage')).PathsPage }),
+  },
+  {
     path: 'set-up/groups',
     lazy: async () => ({ Component: (await import('./setup/GroupsPage')).GroupsPage }),
   },

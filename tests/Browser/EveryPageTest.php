@@ -70,6 +70,7 @@ it('opens the pages of an administrator', function (): void {
         ...faultsOf($this->screen, '/set-up/choices'),
         ...faultsOf($this->screen, '/set-up/plants'),
         ...faultsOf($this->screen, '/set-up/groups'),
+        ...faultsOf($this->screen, '/set-up/paths'),
         ...faultsOf($this->screen, '/import'),
     ])->toBe([]);
 });

@@ -142,7 +142,7 @@ it('keeps what was signed by an earlier version of the digest signed, and nothin
         ->toBeFalse()
         ->and($stands($release('4:' . $old)))
         ->toBeFalse()
-        ->and(fn() => SigningRule::check(Make::order(OrderState::InReview), 3, $old))
+        ->and(fn() => SigningRule::check(Make::order(OrderState::InReview), Make::progress(), 3, $old))
         ->toThrow(Refusal::class, 'not what you had on screen');
 });
 
@@ -172,14 +172,14 @@ it('lets a condition of judgement be let go with a reason, and no other', functi
 
 it('lets only the named other person sign what was on screen', function (): void {
     $order = Make::order(OrderState::InReview);
-    SigningRule::check($order, 3, Digest::of($order));
-    expect(fn() => SigningRule::check($order, 4, Digest::of($order)))
+    SigningRule::check($order, Make::progress(), 3, Digest::of($order));
+    expect(fn() => SigningRule::check($order, Make::progress(), 4, Digest::of($order)))
         ->toThrow(Refusal::class, 'names another person')
-        ->and(fn() => SigningRule::check($order, 2, Digest::of($order)))
+        ->and(fn() => SigningRule::check($order, Make::progress(), 2, Digest::of($order)))
         ->toThrow(Refusal::class, 'raised or edited')
-        ->and(fn() => SigningRule::check($order, 3, str_repeat('0', 64)))
+        ->and(fn() => SigningRule::check($order, Make::progress(), 3, str_repeat('0', 64)))
         ->toThrow(Refusal::class, 'not what you had on screen')
-        ->and(fn() => SigningRule::check(Make::order(), 3, Digest::of($order)))
+        ->and(fn() => SigningRule::check(Make::order(), Make::progress(), 3, Digest::of($order)))
         ->toThrow(Refusal::class, 'in review');
 });
 

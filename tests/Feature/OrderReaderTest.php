@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
+use App\Orders\Paths\OrderProgress;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Calendar\Day;
@@ -69,7 +70,7 @@ it('knows of many orders who can act on them, as the path of each says it', func
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
         expect($order->actors->pluck('login')->all())
             ->toBe($logins, $number)
-            ->and($order->state === OrderState::InReview ? $order->progress()->acting : [])
+            ->and($order->state === OrderState::InReview ? OrderProgress::of($order, [])->acting() : [])
             ->toBe($order->state === OrderState::InReview ? $order->actors->pluck('id')->all() : []);
     }
     $waiting = fn(string $login): array => $world->as('vera', 'GET', "/changes?type=order&waits_for={$login}")->json('rows.*.number');

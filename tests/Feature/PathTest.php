@@ -181,7 +181,7 @@ it('keeps the number of queries of the main pages the same however much there is
     $paths = [
         '/desk' => 12,
         '/changes?show=all' => 8,
-        "/dossiers/{$order}" => 46,
+        "/dossiers/{$order}" => 50,
         '/items' => 6,
         '/items/200-0010' => 16,
         '/items/200-0010/structure' => 10,

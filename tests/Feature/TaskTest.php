@@ -72,7 +72,7 @@ it('is on the desk of all of its group, then of who has claimed it alone', funct
         ->toBe([])
         ->and([$page['task']['state'], $page['task']['holder'], $page['result']])
         ->toBe(['done', 'Jonas', '12.40 each from 100 on.'])
-        ->and(DB::table('ledger')->where('subject', $this->change)->where('act', 'like', 'task.%')->orderBy('id')->pluck('act')->all())
+        ->and(DB::table('ledger')->where('subject', $this->change)->where('act', 'like', 'task.%')->orderBy('number')->pluck('act')->all())
         ->toBe(['task.made', 'task.claimed', 'task.handed_back', 'task.claimed', 'task.done']);
 });
 

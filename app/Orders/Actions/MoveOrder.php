@@ -17,6 +17,8 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
+use App\Orders\Paths\FactsOfOrder;
+use App\Orders\Paths\KeptActors;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Change\OrderState;
@@ -29,7 +31,13 @@ use Orthotaxis\Core\Refusal;
 /** Takes an order from one state of work to the next, when what the next state asks for holds. */
 final readonly class MoveOrder
 {
-    public function __construct(private OrderReader $orders, private JudgedOrders $judged, private Ledger $ledger) {}
+    public function __construct(
+        private OrderReader $orders,
+        private JudgedOrders $judged,
+        private FactsOfOrder $facts,
+        private KeptActors $actors,
+        private Ledger $ledger,
+    ) {}
 
     /** Opens the items for work. From here on their edits start from the revision that is released now. */
     public function openForRevision(Person $by, string $number, int $version): void
@@ -51,6 +59,9 @@ final readonly class MoveOrder
             $by,
         ): void {
             OrderPolicy::check(OrderAct::Submit, $by, $order);
+            if ($order->path_id !== null) {
+                $order->facts = $this->facts->of($order, $this->orders->toCore($order));
+            }
             Readiness::mustHold(Readiness::forReview($this->judged->of($order), Today::day()));
             foreach ($order->items as $row) {
                 foreach ($row->works as $work) {
@@ -97,7 +108,7 @@ final readonly class MoveOrder
     /** @param  callable(ChangeOrder): void  $prepare */
     private function move(string $number, int $version, OrderState $to, Act $done, callable $prepare): void
     {
-        $this->ledger->together(static function () use ($number, $version, $to, $done, $prepare): void {
+        $this->ledger->together(function () use ($number, $version, $to, $done, $prepare): void {
             $order = ChangeOrder::hold($number);
             $order->mustBeAt($version);
             if (!$order->state->mayBecome($to)) {
@@ -107,6 +118,7 @@ final readonly class MoveOrder
             $order->state = $to;
             $order->version++;
             $order->save();
+            $this->actors->keep($order);
             event($done);
         });
     }

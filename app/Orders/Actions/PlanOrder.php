@@ -7,6 +7,7 @@ namespace App\Orders\Actions;
 use App\Days\Today;
 use App\Ledger\Ledger;
 use App\Orders\Events\OrderPlanned;
+use App\Orders\Models\ApprovalPath;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use App\People\Ability;
@@ -21,7 +22,8 @@ final readonly class PlanOrder
     public function __construct(private OrderReader $orders, private Ledger $ledger) {}
 
     /**
-     * @param  array<string, ?string>  $fields  title, description, priority, effective_on, editor, signer; people by sign-in name
+     * @param  array<string, ?string>  $fields  title, description, priority, effective_on, editor, signer; people by sign-in name; path by
+     *     its code
      */
     public function plan(Person $by, string $number, array $fields, int $version): void
     {
@@ -48,6 +50,9 @@ final readonly class PlanOrder
         if (array_key_exists('signer', $fields)) {
             $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, 'may not sign orders');
         }
+        if (array_key_exists('path', $fields)) {
+            $order->path_id = self::path($fields['path']);
+        }
         if (array_key_exists('effective_on', $fields)) {
             $order->effective_on = $fields['effective_on'] === null ? null : (string) Day::parse($fields['effective_on'], 'effective_on');
         }
@@ -70,6 +75,16 @@ final readonly class PlanOrder
         if (!$order->state->allowsPlanning()) {
             throw Refusal::at('order', 'The order is locked: it is in review or released.');
         }
+    }
+
+    private static function path(?string $code): ?int
+    {
+        if ($code === null || $code === '') {
+            return null;
+        }
+        $path = ApprovalPath::newest()->where('code', $code)->where('retired', false)->first();
+
+        return $path->id ?? throw Refusal::at('path', 'There is no such approval path.');
     }
 
     private static function person(string $place, ?string $login, Ability $ability, string $otherwise): ?int

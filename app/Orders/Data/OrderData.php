@@ -8,6 +8,7 @@ use App\Http\Api\ListOf;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
+use App\Orders\Paths\OrderProgress;
 use App\People\Models\Person;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Approval\Digest;
@@ -54,6 +55,7 @@ final readonly class OrderData
             ),
         ]
         public array $may,
+        #[OA\Property(ref: PathPicture::class)] public PathPicture $path,
     ) {}
 
     /**
@@ -86,6 +88,7 @@ final readonly class OrderData
             signatures: $order->signatures->map(SignatureRow::of(...))->values()->all(),
             requests: $order->requests->map(static fn($request): string => $request->number)->values()->all(),
             may: $by === null ? [] : array_column(OrderPolicy::acts($by, $order), 'value'),
+            path: PathPicture::of($order, OrderProgress::of($order, $core->proposers()), $by),
         );
     }
 }

@@ -11,7 +11,7 @@ final readonly class OrderSentBack extends Deed
 {
     public const NAME = 'order.sent_back';
 
-    public function __construct(string $by, string $of, public string $reason)
+    public function __construct(string $by, string $of, public string $reason, public ?int $stage = null)
     {
         parent::__construct($by, $of);
     }

@@ -11,7 +11,7 @@ final readonly class OrderSigned extends Deed
 {
     public const NAME = 'order.signed';
 
-    public function __construct(string $by, string $of, public string $digest)
+    public function __construct(string $by, string $of, public string $digest, public ?string $step = null)
     {
         parent::__construct($by, $of);
     }

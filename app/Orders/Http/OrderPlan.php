@@ -20,6 +20,12 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'effective_on', type: 'string', nullable: true),
             new OA\Property(property: 'editor', type: 'string', nullable: true),
             new OA\Property(property: 'signer', type: 'string', nullable: true),
+            new OA\Property(
+                property: 'path',
+                type: 'string',
+                nullable: true,
+                description: 'code of an approval path; null: the signer signs',
+            ),
             new OA\Property(property: 'version', type: 'integer'),
         ],
     ),
@@ -36,6 +42,7 @@ final class OrderPlan extends FormRequest
             'effective_on' => 'sometimes|nullable|string|max:10',
             'editor' => 'sometimes|nullable|string|max:60',
             'signer' => 'sometimes|nullable|string|max:60',
+            'path' => 'sometimes|nullable|string|max:30',
             'version' => 'required|integer|min:1',
         ];
     }
@@ -53,7 +60,7 @@ final class OrderPlan extends FormRequest
     public function fields(): array
     {
         /** @var array<string, ?string> $fields */
-        $fields = $this->safe(['title', 'description', 'priority', 'effective_on', 'editor', 'signer']);
+        $fields = $this->safe(['title', 'description', 'priority', 'effective_on', 'editor', 'signer', 'path']);
 
         return array_key_exists('description', $fields) ? ['description' => $fields['description'] ?? ''] + $fields : $fields;
     }

@@ -26,6 +26,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderView;
+use App\Orders\Paths\OrderProgress;
 use App\Orders\RedlineReader;
 use App\People\Models\Person;
 use App\Requests\Data\RequestData;
@@ -35,7 +36,6 @@ use App\Structures\WhereUsedReader;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Approval\Progress;
 
 /** The one page that a reviewer reads, and what they do there. */
 final readonly class ReviewController
@@ -50,7 +50,7 @@ final readonly class ReviewController
         $core = $this->orders->of($order);
         $order->requests->load(RequestData::RELATIONS);
         $maySign =
-            Progress::of($core)->awaits($person->id) &&
+            OrderProgress::of($order, $core->proposers())->awaits($person->id) &&
             OrderPolicy::refusal(OrderAct::Sign, $person, $order) === null &&
             !in_array($person->id, $core->proposers(), true);
 
@@ -100,7 +100,13 @@ final readonly class ReviewController
     #[InPath('number'), Takes(Signing::class), Ok(Done::class), Refused]
     public function sign(string $number, Signing $request, #[CurrentUser] Person $person, SignOrder $action): JsonResponse
     {
-        $action->sign($person, $number, $request->string('password')->toString(), $request->string('digest')->toString());
+        $action->sign(
+            $person,
+            $number,
+            $request->string('password')->toString(),
+            $request->string('digest')->toString(),
+            $request->filled('step') ? $request->integer('step') : null,
+        );
 
         return new JsonResponse(ChangeOrder::done($number));
     }
@@ -109,7 +115,7 @@ final readonly class ReviewController
     #[InPath('number'), Takes(SentBack::class), Ok(Done::class), Refused]
     public function sendBack(string $number, SentBack $request, #[CurrentUser] Person $person, SignOrder $action): JsonResponse
     {
-        $action->sendBack($person, $number, $request->string('reason')->toString());
+        $action->sendBack($person, $number, $request->string('reason')->toString(), $request->integer('stage'));
 
         return new JsonResponse(ChangeOrder::done($number));
     }

@@ -10,8 +10,16 @@ use OpenApi\Attributes as OA;
 /** A signature: the password, and what was on screen. */
 #[
     OA\Schema(
-        required: ['password', 'digest'],
-        properties: [new OA\Property(property: 'password', type: 'string'), new OA\Property(property: 'digest', type: 'string')],
+        required: ['digest'],
+        properties: [
+            new OA\Property(property: 'password', type: 'string', description: 'where the step asks for it'),
+            new OA\Property(property: 'digest', type: 'string'),
+            new OA\Property(
+                property: 'step',
+                type: 'integer',
+                description: 'its place in the path; the first that you can sign where nothing is said',
+            ),
+        ],
     ),
 ]
 final class Signing extends FormRequest
@@ -20,16 +28,9 @@ final class Signing extends FormRequest
     public function rules(): array
     {
         return [
-            'password' => 'required|string|max:200',
+            'password' => 'nullable|string|max:200',
+            'step' => 'nullable|integer|between:0,30',
             'digest' => 'required|string|max:70',
-        ];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return [
-            'password.required' => 'Sign with your password.',
         ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\Http\SavedInTurn;
+use App\Orders\Paths\OrderProgress;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Vocabulary\ChangeRow;
@@ -15,8 +16,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Orthotaxis\Core\Approval\Path;
-use Orthotaxis\Core\Approval\Progress;
 use Orthotaxis\Core\Change\OrderOfWork;
 use Orthotaxis\Core\Change\OrderState;
 
@@ -31,6 +30,8 @@ use Orthotaxis\Core\Change\OrderState;
  * @property int $author_id
  * @property ?int $editor_id
  * @property ?int $signer_id
+ * @property ?int $path_id null: one person signs
+ * @property array<string, list<string>> $facts on which the steps of its path depend, as they were when it was sent to review
  * @property CarbonImmutable $raised_at
  * @property ?CarbonImmutable $sent_to_review_at
  * @property ?CarbonImmutable $released_at
@@ -39,6 +40,7 @@ use Orthotaxis\Core\Change\OrderState;
  * @property-read Person $author
  * @property-read ?Person $editor
  * @property-read ?Person $signer
+ * @property-read ?ApprovalPath $path
  * @property-read Collection<int, Person> $actors
  * @property-read Collection<int, OrderItem> $items
  * @property-read Collection<int, ChangeRequest> $requests
@@ -52,6 +54,7 @@ final class ChangeOrder extends Model
     public $timestamps = false;
 
     protected $casts = [
+        'facts' => 'array',
         'state' => OrderState::class,
         'raised_at' => 'immutable_datetime',
         'sent_to_review_at' => 'immutable_datetime',
@@ -107,26 +110,16 @@ final class ChangeOrder extends Model
         return $this->hasMany(Signature::class, 'order_id')->orderByDesc('id');
     }
 
-    /** @return list<int> ids of those whose signatures hold */
-    public function holdingSigners(): array
+    /** @return BelongsTo<ApprovalPath, $this> that it goes on; none: one person signs */
+    public function path(): BelongsTo
     {
-        return $this->signatures->where('meaning', 'signed')->where('void', false)->pluck('person_id')->unique()->values()->all();
+        return $this->belongsTo(ApprovalPath::class, 'path_id');
     }
 
-    /** Whether the path of the order names this person, whoever acts now. */
+    /** Whether its path asks this person at any step, whoever acts now. */
     public function isJudgedBy(Person $person): bool
     {
-        return $this->path()->names($person->id);
-    }
-
-    private function path(): Path
-    {
-        return Path::oneSigner($this->signer_id);
-    }
-
-    public function progress(): Progress
-    {
-        return Progress::on($this->path(), $this->state === OrderState::InReview, $this->holdingSigners());
+        return OrderProgress::of($this, [])->asks($person->id);
     }
 
     /** As it appears in any list. */

@@ -13,22 +13,34 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $id
  * @property int $order_id
  * @property int $person_id
- * @property string $meaning signed or sent_back
+ * @property string $meaning what was done: a PathActKind
+ * @property int $step of its path
+ * @property ?int $for_id for whom a stand-in signed
+ * @property int $stage to which it was sent back; 0: to the editor
+ * @property list<string> $given_to whom the step was given to
+ * @property string $said what the signature means
  * @property string $reason
  * @property string $digest of the content that it covers
  * @property CarbonImmutable $signed_at
  * @property bool $void
  * @property-read Person $person
+ * @property-read ?Person $for
  */
 final class Signature extends Model
 {
     public $timestamps = false;
 
-    protected $casts = ['signed_at' => 'immutable_datetime', 'void' => 'boolean'];
+    protected $casts = ['signed_at' => 'immutable_datetime', 'void' => 'boolean', 'given_to' => 'array'];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function for(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'for_id');
     }
 }

@@ -16,9 +16,4 @@ final readonly class RequestRaised extends Deed
     {
         parent::__construct($by, $of);
     }
-
-    public function details(): array
-    {
-        return array_filter(parent::details(), static fn(mixed $value): bool => $value !== null);
-    }
 }

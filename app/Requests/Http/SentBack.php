@@ -8,7 +8,15 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 /** Why an order goes back. */
-#[OA\Schema(required: ['reason'], properties: [new OA\Property(property: 'reason', type: 'string')])]
+#[
+    OA\Schema(
+        required: ['reason'],
+        properties: [
+            new OA\Property(property: 'reason', type: 'string'),
+            new OA\Property(property: 'stage', type: 'integer', description: 'of the path of an order; 0 or nothing: to the editor'),
+        ],
+    ),
+]
 final class SentBack extends FormRequest
 {
     /** @return array<string, mixed> */
@@ -16,6 +24,7 @@ final class SentBack extends FormRequest
     {
         return [
             'reason' => 'required|string|max:2000',
+            'stage' => 'nullable|integer|between:0,30',
         ];
     }
 

@@ -26,7 +26,7 @@ final class TaskWord extends FormRequest
 
         return [
             'text' => [$this->mustSay() ? 'required' : 'present', 'nullable', 'string', 'max:5000'],
-            'to' => $isHandedOn ? 'bail|required|string|max:80' : 'prohibited',
+            ...$isHandedOn ? ['to' => 'bail|required|string|max:80'] : [],
         ];
     }
 

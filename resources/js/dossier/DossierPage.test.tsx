@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
-import { change, dossier, head, ledgerRow, onOrder, order, report, request, tube } from '../testing/make';
+import { change, dossier, head, ledgerRow, onOrder, onePath, order, report, request, tube } from '../testing/make';
 import { noConsequences } from '../testing/noConsequences';
 import { Refused, server } from '../testing/server';
 import { address, choose, mira, show, vera } from '../testing/show';
@@ -264,6 +264,8 @@ describe('revising, signing and releasing', () => {
   const back: Schemas['SignatureRow'] = {
     person: 'Helen Marsh',
     meaning: 'sent_back',
+    said: 'approved',
+    for: null,
     reason: 'The grease is missing.',
     signed_at: '2026-11-25T10:00:00+00:00',
     void: false,
@@ -304,6 +306,7 @@ describe('revising, signing and releasing', () => {
     await open(
       ordered('sign', {
         state: 'in_review',
+        path: onePath({ signable: [0] }),
         signatures: [back, { ...back, meaning: 'signed', void: true, signed_at: '2026-11-24T10:00:00+00:00' }],
       }),
     );

@@ -1444,6 +1444,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/approval-paths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["approvalPaths"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/approval-paths/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setApprovalPath"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["steerPath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/redline": {
         parameters: {
             query?: never;
@@ -1775,6 +1823,38 @@ export interface paths {
         put?: never;
         post: operations["redoLast"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/absences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["absences"];
+        put?: never;
+        post: operations["addAbsence"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/absences/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeAbsence"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4292,6 +4372,14 @@ export interface components {
             /** @description Requests in the order in which the board takes them. */
             requests: string[];
         };
+        /** @description An approval path in its newest version. */
+        ApprovalPathRow: {
+            code: string;
+            name: string;
+            version: number;
+            retired: boolean;
+            steps: components["schemas"]["PathStepRule"][];
+        };
         /** @description What others do to an order, and beside it, as it happens. */
         AtWorkPage: {
             /** @description another one as soon as somebody else edits the order, or their edits are undone */
@@ -4453,6 +4541,7 @@ export interface components {
             requests: string[];
             /** @description what you may do with it, when it is time */
             may: ("plan" | "revise" | "submit" | "send_back" | "sign" | "release" | "close")[];
+            path: components["schemas"]["PathPicture"];
         };
         /** @description An item on an order: what becomes of it. */
         OrderItemData: {
@@ -4469,6 +4558,50 @@ export interface components {
             moved_on: boolean;
             /** @description how many lines differ */
             changes: number;
+        };
+        /** @description The path of an order: what is done, now and ahead, who acts, since when and by when. */
+        PathPicture: {
+            /** @description its code; null: the signer of the order signs */
+            code: string | null;
+            name: string;
+            /** @description of the path; the order stays on it */
+            version: number | null;
+            /** @description that is under way; null: all is done */
+            stage: number | null;
+            steps: components["schemas"]["PathStepPicture"][];
+            stuck: string[];
+            signable: number[];
+            back_to: number[];
+        };
+        /** @description A signature of a step that holds. */
+        PathSignature: {
+            by: string;
+            /** @description for whom a stand-in signed */
+            for: string | null;
+            at: string;
+        };
+        /** @description One step of the path of an order. */
+        PathStepPicture: {
+            name: string;
+            stage: number;
+            /** @enum {string} */
+            standing: "done" | "now" | "ahead" | "not_needed" | "skipped";
+            /** @enum {string} */
+            meaning: "reviewed" | "approved" | "responsible";
+            /** @description 0: all */
+            needed: number;
+            with_password: boolean;
+            people: string[];
+            signed: components["schemas"]["PathSignature"][];
+            /** @description how many signatures are missing */
+            lacking: number;
+            acting: string[];
+            /** @description since when it is its turn */
+            since: string | null;
+            due_on: string | null;
+            overdue: boolean;
+            /** @description why it was left out or given to others; empty: it was not */
+            reason: string;
         };
         /** @description A line naming an item that an open order would add or end. */
         PlannedUse: {
@@ -4549,7 +4682,11 @@ export interface components {
         SignatureRow: {
             person: string;
             /** @enum {string} */
-            meaning: "signed" | "sent_back";
+            meaning: "signed" | "sent_back" | "skipped" | "reassigned";
+            /** @description what a signature means */
+            said: string;
+            /** @description for whom a stand-in signed */
+            for: string | null;
             reason: string;
             signed_at: string;
             void: boolean;
@@ -4712,7 +4849,44 @@ export interface components {
             effective_on?: string | null;
             editor?: string | null;
             signer?: string | null;
+            /** @description code of an approval path; null: the signer signs */
+            path?: string | null;
             version: number;
+        };
+        PathStepRule: {
+            /** @description An approval path, step by step. */
+            name: string;
+            /** @description steps of one stage run side by side */
+            stage: number;
+            /** @description sign-in names, groups as group: and their code, role:signer for the signer of the order */
+            who: string[];
+            /** @description how many of them; 0: all */
+            needed: number;
+            /** @enum {string} */
+            meaning: "reviewed" | "approved" | "responsible";
+            with_password: boolean;
+            /** @description working days */
+            due_days: number | null;
+            conditions: {
+                /** @enum {string} */
+                fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
+                values: string[];
+            }[];
+            /** @description stages; 0: the editor */
+            back_to: number[];
+        };
+        PathRule: {
+            name: string;
+            steps: components["schemas"]["PathStepRule"][];
+            retired: boolean;
+            version?: number | null;
+        };
+        PathSteering: {
+            /** @description its place in the path, from 0 on */
+            step: number;
+            reason: string;
+            /** @description none: it is left out */
+            to?: string[];
         };
         ReplacementRequest: {
             /** @description Where a component is replaced, and by what. */
@@ -4733,9 +4907,11 @@ export interface components {
             seen: number;
         };
         Signing: {
-            /** @description A signature: the password, and what was on screen. */
-            password: string;
+            /** @description where the step asks for it */
+            password?: string;
             digest: string;
+            /** @description its place in the path; the first that you can sign where nothing is said */
+            step?: number;
         };
         TransferRequest: {
             /** @description the order that gets them */
@@ -4967,6 +5143,20 @@ export interface components {
             /** @description whether another order has released it since it was begun here */
             moved_on: boolean;
         };
+        /** @description When somebody is away, and who stands in. */
+        AbsenceRow: {
+            id: number;
+            /** @description sign-in name */
+            person: string;
+            name: string;
+            /** @description sign-in name; null: nobody stands in */
+            deputy: string | null;
+            deputy_name: string | null;
+            first_day: string;
+            last_day: string;
+            /** @description whether you may remove it */
+            mine: boolean;
+        };
         /** @description A kept page. */
         FavouriteRow: {
             id: number;
@@ -5034,6 +5224,13 @@ export interface components {
             name: string;
         };
         LaidOutTable: components["schemas"]["TableLayout"];
+        NewAbsence: {
+            /** @description sign-in name; another than your own where you may set up */
+            person: string;
+            deputy?: string | null;
+            first_day: string;
+            last_day: string;
+        };
         SignIn: {
             login: string;
             password: string;
@@ -5351,6 +5548,8 @@ export interface components {
         SentBack: {
             /** @description Why an order goes back. */
             reason: string;
+            /** @description of the path of an order; 0 or nothing: to the editor */
+            stage?: number;
         };
         Splitting: {
             /** @description What moves to a second request, and the version of the first that was on screen. */
@@ -9464,6 +9663,105 @@ export interface operations {
             };
         };
     };
+    approvalPaths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApprovalPathRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setApprovalPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PathRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    steerPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PathSteering"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     redline: {
         parameters: {
             query?: never;
@@ -10305,6 +10603,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Turned"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    absences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AbsenceRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addAbsence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAbsence"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AbsenceRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeAbsence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AbsenceRow"][];
                 };
             };
             /** @description Refused; nothing was saved. */

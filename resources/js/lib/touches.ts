@@ -1,5 +1,6 @@
 /** What a key of queries begins with. */
 export type Area =
+  | 'absences'
   | 'categories'
   | 'choices'
   | 'cut-ins'
@@ -16,6 +17,7 @@ export type Area =
   | 'money'
   | 'orders'
   | 'planning'
+  | 'paths'
   | 'plants'
   | 'questions'
   | 'reach'
@@ -29,6 +31,7 @@ const OF_REQUEST: Area[] = ['money', 'questions', 'forms', 'reach', 'cut-ins'];
 
 /** By what an act is done to: the areas that show it, and are read anew after it. */
 export const touches = {
+  absence: ['absences', 'orders', 'dossiers', 'desk', 'register'],
   attachment: ['dossiers', 'reports', 'meeting', 'items'],
   category: ['categories', 'items'],
   choice: ['choices'],
@@ -46,6 +49,7 @@ export const touches = {
   nothing: [],
   order: [...LISTS, 'orders', 'items', 'cut-ins', 'money'],
   planning: ['planning', 'dossiers', 'desk'],
+  path: ['paths', 'orders', 'dossiers'],
   plant: ['plants', 'items'],
   question: [...LISTS, 'questions', 'money'],
   reach: [...LISTS, 'reach', 'money'],

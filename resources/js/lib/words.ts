@@ -95,6 +95,30 @@ export const taskStates = {
   withdrawn: { sign: '–', word: 'withdrawn' },
 } as const;
 
+/** What a signature says. */
+export const meanings = { reviewed: 'reviewed', approved: 'approved', responsible: 'responsible' } as const;
+
+/** How a step of an approval path stands. */
+export const stepStandings = {
+  done: { sign: '■', word: 'done' },
+  now: { sign: '▶', word: 'now' },
+  ahead: { sign: '□', word: 'ahead' },
+  not_needed: { sign: '–', word: 'not needed' },
+  skipped: { sign: '–', word: 'skipped' },
+} as const;
+
+/** What a step of an approval path can depend on. */
+export const facts = {
+  one_time_cost: 'One-time cost or saving',
+  yearly_cost: 'Yearly cost or saving',
+  priority: 'Priority',
+  reason: 'Reason',
+  plant: 'Plant or site',
+  category: 'Category of an item',
+  subject_kind: 'What is changed',
+  outcome: 'What an item becomes',
+} as const;
+
 export const topics = {
   feasible: 'Is it feasible?',
   tooling: 'What tooling is needed?',

@@ -22,17 +22,22 @@ interface Props {
   editable: boolean;
 }
 
-type Draft = Record<'effective_on' | 'editor' | 'signer' | 'title' | 'description', string> & {
+/** Of the choice that is no path: the signer alone. */
+const ONE = 'one';
+
+type Draft = Record<'effective_on' | 'editor' | 'signer' | 'path' | 'title' | 'description', string> & {
   priority: Schemas['OrderData']['priority'];
 };
 
 /** When the order takes effect, who edits and who signs; what it is called and about. */
 export function OrderPlan({ order, editable }: Props) {
   const people = useQuery({ ...queries.people(), enabled: editable });
+  const paths = useQuery({ ...queries.approvalPaths(), enabled: editable }).data ?? [];
   const was: Draft = {
     effective_on: order.effective_on ?? '',
     editor: order.editor ?? '',
     signer: order.signer ?? '',
+    path: order.path.code ?? '',
     title: order.title,
     priority: order.priority,
     description: order.description,
@@ -67,6 +72,7 @@ export function OrderPlan({ order, editable }: Props) {
           ['On', moment(order.raised_at)],
           ['Effective from', day(order.effective_on)],
           ['Editor', order.editor_name === null ? null : <Person key="e" name={order.editor_name} to="waits_for" />],
+          ['Approval path', order.path.code === null ? null : order.path.name],
           ['Signer', order.signer_name === null ? null : <Person key="s" name={order.signer_name} to="waits_for" />],
         ]}
       />
@@ -76,6 +82,9 @@ export function OrderPlan({ order, editable }: Props) {
     Object.fromEntries(
       (people.data ?? []).filter((one) => one[which]).map((one) => [one.login, `${one.name}, ${one.roles.join(', ')}`]),
     );
+  const offeredPaths = Object.fromEntries(
+    paths.filter(({ code, retired }) => !retired || code === was.path).map(({ code, name }) => [code, name]),
+  );
   const changed = (Object.keys(was) as (keyof Draft)[]).some((name) => value[name] !== was[name]);
 
   return (
@@ -86,12 +95,19 @@ export function OrderPlan({ order, editable }: Props) {
         plan.mutate(undefined);
       }}
     >
-      <div className="grid gap-4 md:grid-cols-[11rem_1fr_1fr_auto]">
+      <div className="grid gap-4 md:grid-cols-[9rem_1fr_1fr_1fr_auto]">
         <Field label="Effective from" error={error('effective_on')}>
           <DateInput min={today()} value={date} onChange={(one) => set({ effective_on: one })} />
         </Field>
         <Field label="Editor" error={error('editor')}>
           <Select value={value.editor} onChange={(editor) => set({ editor })} options={names('may_revise')} />
+        </Field>
+        <Field label="Approval path" error={error('path')}>
+          <Select
+            value={value.path === '' ? ONE : value.path}
+            onChange={(path) => set({ path: path === ONE ? '' : path })}
+            options={{ [ONE]: 'One signature', ...offeredPaths }}
+          />
         </Field>
         <Field label="Signer" error={error('signer')}>
           <Select value={value.signer} onChange={(signer) => set({ signer })} options={names('may_sign')} />

@@ -17,6 +17,7 @@ import { BeforeAfter } from './BeforeAfter';
 import { Collided } from './Collided';
 import { costOfProducts } from './costOfProducts';
 import { Dependences } from './Dependences';
+import { PathPicture } from './path/PathPicture';
 import { SignForm } from './SignForm';
 
 /** Everything needed to judge an order, on one page, and the signature at its end. */
@@ -68,6 +69,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
             ]}
           />
         </div>
+        {order.path.code !== null && <PathPicture path={order.path} />}
         <Collided collisions={consequences.collisions} />
         <Dependences order={order.number} />
         {review.requests.map((request) => (

@@ -2,6 +2,7 @@ import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
+import { onePath } from '../testing/make';
 import { Refused, server } from '../testing/server';
 import { address, show } from '../testing/show';
 import { SignForm } from './SignForm';
@@ -30,6 +31,7 @@ const order: Schemas['OrderData'] = {
   signatures: [],
   requests: [],
   may: [],
+  path: onePath({ signable: [0] }),
 };
 const SIGN = 'POST /api/orders/ECO-00084/signature';
 const BACK = 'POST /api/orders/ECO-00084/return';

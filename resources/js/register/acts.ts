@@ -3,6 +3,7 @@ import { attachmentRoles, dispositions, handoverStates, outcomes, priorities, su
 
 /** What was done, in the words of the trade, for each act that the ledger records. */
 export const acts: Record<string, string> = {
+  'absence.set': 'Absence changed',
   'category.added': 'Category added',
   'category.set': 'Category changed',
   'choice.added': 'Site, reason or source added',
@@ -37,6 +38,8 @@ export const acts: Record<string, string> = {
   'order.edited_together': 'Several items edited together',
   'order.items_named': 'Items named',
   'order.items_taken_off': 'Affected items removed',
+  'order.step_reassigned': 'Approval step reassigned',
+  'order.step_skipped': 'Approval step skipped',
   'order.stroke_redone': 'Edits of several items redone',
   'order.stroke_undone': 'Edits of several items undone',
   'order.closed': 'Order closed',
@@ -99,6 +102,7 @@ export const acts: Record<string, string> = {
   'structure.went_back': 'Returned to an iteration',
   'work_centre.set': 'Work centre changed',
   'work_centre.added': 'Work centre added',
+  'path.set': 'Approval path changed',
   'task.check_ticked': 'Check list ticked',
   'task.claimed': 'Task claimed',
   'task.commented': 'Comment on a task',

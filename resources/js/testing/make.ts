@@ -176,6 +176,38 @@ export function onOrder(
   };
 }
 
+/** One signer, whose turn it is. */
+export function onePath(more: Partial<Schemas['PathPicture']> = {}): Schemas['PathPicture'] {
+  return {
+    code: null,
+    name: 'One signature',
+    version: null,
+    stage: 1,
+    steps: [
+      {
+        name: 'Sign',
+        stage: 1,
+        standing: 'now',
+        meaning: 'approved',
+        needed: 1,
+        with_password: true,
+        people: ['Helen Marsh'],
+        signed: [],
+        lacking: 1,
+        acting: ['Helen Marsh'],
+        since: '2026-11-24T09:00:00+00:00',
+        due_on: null,
+        overdue: false,
+        reason: '',
+      },
+    ],
+    stuck: [],
+    signable: [],
+    back_to: [],
+    ...more,
+  };
+}
+
 export function order(more: Partial<Schemas['OrderData']> = {}): Schemas['OrderData'] {
   return {
     number: 'ECO-00090',
@@ -201,6 +233,7 @@ export function order(more: Partial<Schemas['OrderData']> = {}): Schemas['OrderD
     signatures: [],
     requests: ['ECR-00096'],
     may: ['plan', 'revise', 'submit', 'send_back', 'sign', 'release', 'close'],
+    path: onePath(),
     ...more,
   };
 }

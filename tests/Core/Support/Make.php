@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Support;
 
+use Orthotaxis\Core\Approval\Facts;
+use Orthotaxis\Core\Approval\Path;
+use Orthotaxis\Core\Approval\Progress;
+use Orthotaxis\Core\Approval\Roster;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Calendar\Validity;
 use Orthotaxis\Core\Change\Base;
@@ -136,5 +140,11 @@ final class Make
             editAuthors: [2],
             signedDigest: $signed,
         );
+    }
+
+    /** Of an order in review that waits for its one signer. */
+    public static function progress(int $signer = 3): Progress
+    {
+        return Progress::of(Path::oneSigner(), new Facts(), new Roster([Path::SIGNER => [$signer]]), [], [], true);
     }
 }

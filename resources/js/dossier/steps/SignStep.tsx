@@ -1,23 +1,30 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../lib/api';
 import { moment } from '../../lib/format';
-import { useMe } from '../../lib/session';
+import { useMay } from '../../lib/session';
+import { PathPicture } from '../../orders/path/PathPicture';
+import { SteerPath } from '../../orders/path/SteerPath';
+
+const acts = { sent_back: 'sent back', skipped: 'step skipped', reassigned: 'step reassigned' } as const;
+
+function wordOf({ meaning, said, void: isVoid }: Schemas['SignatureRow']): string {
+  if (meaning !== 'signed') return acts[meaning];
+  return isVoid ? 'signed, void since it was sent back' : said === 'approved' ? 'signed' : `signed: ${said}`;
+}
 
 /** Who has signed or sent back, and the page on which to judge. */
 export function SignStep({ dossier }: { dossier: Schemas['Dossier'] }) {
-  const me = useMe();
+  const steers = useMay('set_up');
   const { order } = dossier;
   if (order === null) return null;
   return (
     <div className="space-y-3">
-      {order.state === 'in_review' && (
-        <p>The order is locked until {order.signer_name} has signed it or sent it back.</p>
-      )}
+      {order.state === 'in_review' && <p>The order is locked until it is signed or sent back.</p>}
+      <PathPicture path={order.path} />
+      {order.state === 'in_review' && steers && <SteerPath order={order} />}
       <p>
         <Link to={`/orders/${order.number}/review`} className="text-accent underline-offset-3 hover:underline">
-          {order.state === 'in_review' && order.signer === me.login
-            ? 'Read and sign'
-            : 'Before and after, and exposure, on one page'}
+          {order.path.signable.length > 0 ? 'Read and sign' : 'Before and after, and exposure, on one page'}
         </Link>
       </p>
       {order.signatures.length > 0 && (
@@ -34,13 +41,12 @@ export function SignStep({ dossier }: { dossier: Schemas['Dossier'] }) {
                     : 'font-semibold text-warn'
                 }
               >
-                {signature.meaning === 'signed'
-                  ? signature.void
-                    ? 'signed, void since it was sent back'
-                    : 'signed'
-                  : 'sent back'}
+                {wordOf(signature)}
               </b>
-              <span>{signature.person}</span>
+              <span>
+                {signature.person}
+                {signature.for !== null && ` for ${signature.for}`}
+              </span>
               <span>{moment(signature.signed_at)}</span>
               <span className="grow">{signature.reason}</span>
               <span className="font-mono text-sm text-soft" title="What the signature covers">

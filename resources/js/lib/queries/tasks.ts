@@ -1,12 +1,15 @@
 import { queryOptions } from '@tanstack/react-query';
 import { api, told } from '../api';
 
-/** What somebody is to do for a change, and the groups that may be asked. */
+/** What somebody is to do for a change, the groups that may be asked, and the paths on which orders are judged. */
 export const tasks = {
   task: (number: string) =>
     queryOptions({
       queryKey: ['tasks', number],
       queryFn: () => told(api.GET('/api/tasks/{number}', { params: { path: { number } } })),
     }),
+  approvalPaths: () =>
+    queryOptions({ queryKey: ['paths'], queryFn: () => told(api.GET('/api/approval-paths')), staleTime: 300_000 }),
+  absences: () => queryOptions({ queryKey: ['absences'], queryFn: () => told(api.GET('/api/absences')) }),
   groups: () => queryOptions({ queryKey: ['groups'], queryFn: () => told(api.GET('/api/groups')), staleTime: 300_000 }),
 };

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Data;
+
+use App\Http\Api\ListOf;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\Signature;
+use App\Orders\Paths\SentBackTo;
+use App\People\Models\Person;
+use Illuminate\Support\Collection;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Approval\Progress;
+
+/** The path of an order: what is done, now and ahead, who acts, since when and by when. */
+#[OA\Schema]
+final readonly class PathPicture
+{
+    /**
+     * @param  list<PathStepPicture>  $steps
+     * @param  list<string>  $stuck  why it cannot come to its end
+     * @param  list<int>  $signable  places of the steps that you can sign now
+     * @param  list<int>  $back_to  stages to which you can send it back, besides the editor
+     */
+    private function __construct(
+        #[OA\Property(description: 'its code; null: the signer of the order signs')] public ?string $code,
+        #[OA\Property] public string $name,
+        #[OA\Property(description: 'of the path; the order stays on it')] public ?int $version,
+        #[OA\Property(description: 'that is under way; null: all is done')] public ?int $stage,
+        #[ListOf(PathStepPicture::class)] public array $steps,
+        #[ListOf('string')] public array $stuck,
+        #[ListOf('integer')] public array $signable,
+        #[ListOf('integer')] public array $back_to,
+    ) {}
+
+    public static function of(ChangeOrder $order, Progress $progress, ?Person $reader): self
+    {
+        $held = $order->signatures->where('void', false)->sortBy('id')->values();
+        $ids = $held->pluck('person_id')->merge($held->pluck('for_id'));
+        foreach ($progress->steps as $step) {
+            $ids = $ids->merge($step->people)->merge(array_keys($step->acting));
+        }
+        /** @var array<int, string> $names */
+        $names = Person::query()
+            ->whereIn('id', $ids->filter()->unique())
+            ->pluck('name', 'id')
+            ->all();
+        $steps = [];
+        $since = $order->sent_to_review_at;
+        $stage = 1;
+        foreach ($progress->steps as $at => $step) {
+            if ($step->step->stage > $stage) {
+                $since = self::lastOf($held, $progress, $step->step->stage) ?? $since;
+                $stage = $step->step->stage;
+            }
+            $steps[] = PathStepPicture::of($step, $held->where('step', $at), $names, $since);
+        }
+
+        return new self(
+            code: $order->path?->code,
+            name: $order->path->name ?? 'One signature',
+            version: $order->path?->version,
+            stage: $progress->stage,
+            steps: $steps,
+            stuck: $progress->stuck(),
+            signable: $reader === null ? [] : array_keys($progress->signable($reader->id)),
+            back_to: $reader === null ? [] : SentBackTo::stages($reader, $order, $progress),
+        );
+    }
+
+    /**
+     * When the last of the stages before one was signed.
+     *
+     * @param  Collection<int, Signature>  $held
+     */
+    private static function lastOf(Collection $held, Progress $progress, int $stage): ?\Carbon\CarbonImmutable
+    {
+        return $held
+            ->filter(static fn(Signature $one): bool => ($progress->steps[$one->step]->step->stage ?? $stage) < $stage)
+            ->sortBy('id')
+            ->last()?->signed_at;
+    }
+}

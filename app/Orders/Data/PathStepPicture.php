@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Data;
+
+use App\Days\Today;
+use App\Http\Api\ListOf;
+use App\Orders\Models\Signature;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Approval\Meaning;
+use Orthotaxis\Core\Approval\StepRun;
+use Orthotaxis\Core\Approval\StepStanding;
+use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Calendar\WorkCalendar;
+
+/** One step of the path of an order. */
+#[OA\Schema]
+final readonly class PathStepPicture
+{
+    /** Monday to Friday: a signature is due on a day on which offices are open. */
+    private const WEEK = [1, 2, 3, 4, 5];
+
+    /**
+     * @param  list<string>  $people  names of those who may sign it
+     * @param  list<PathSignature>  $signed
+     * @param  list<string>  $acting  names of those who can sign it as soon as it is its turn
+     */
+    private function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public int $stage,
+        #[OA\Property(enum: StepStanding::class)] public string $standing,
+        #[OA\Property(enum: Meaning::class)] public string $meaning,
+        #[OA\Property(description: '0: all')] public int $needed,
+        #[OA\Property] public bool $with_password,
+        #[ListOf('string')] public array $people,
+        #[ListOf(PathSignature::class)] public array $signed,
+        #[OA\Property(description: 'how many signatures are missing')] public int $lacking,
+        #[ListOf('string')] public array $acting,
+        #[OA\Property(description: 'since when it is its turn')] public ?string $since,
+        #[OA\Property] public ?string $due_on,
+        #[OA\Property] public bool $overdue,
+        #[OA\Property(description: 'why it was left out or given to others; empty: it was not')] public string $reason,
+    ) {}
+
+    /**
+     * @param  Collection<int, Signature>  $held  of this step
+     * @param  array<int, string>  $names  by id
+     * @param  ?CarbonImmutable  $since  when its stage began
+     */
+    public static function of(StepRun $run, Collection $held, array $names, ?CarbonImmutable $since): self
+    {
+        $step = $run->step;
+        $isNow = $run->standing === StepStanding::Now && $since !== null;
+        $due = $isNow && $step->dueDays !== null ? WorkCalendar::of(self::WEEK)->after(Day::of($since), $step->dueDays) : null;
+        $name = static fn(int $id): string => $names[$id] ?? '';
+
+        return new self(
+            name: $step->name,
+            stage: $step->stage,
+            standing: $run->standing->value,
+            meaning: $step->meaning->value,
+            needed: $step->needed,
+            with_password: $step->withPassword,
+            people: array_map($name, $run->people),
+            signed: array_values(
+                $held->where('meaning', 'signed')->map(static fn(Signature $one): PathSignature => PathSignature::of($one, $names))->all(),
+            ),
+            lacking: $run->lacking,
+            acting: array_map($name, array_keys($run->acting)),
+            since: $isNow ? $since->toIso8601String() : null,
+            due_on: $due === null ? null : (string) $due,
+            overdue: $due !== null && $due->isBefore(Today::day()),
+            reason: $held->whereIn('meaning', ['skipped', 'reassigned'])->last()->reason ?? '',
+        );
+    }
+}

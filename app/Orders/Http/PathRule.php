@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Http;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Approval\Fact;
+use Orthotaxis\Core\Approval\Meaning;
+
+/** An approval path, step by step. */
+#[
+    OA\Schema(
+        schema: 'PathStepRule',
+        required: ['name', 'stage', 'who', 'needed', 'meaning', 'with_password', 'due_days', 'conditions', 'back_to'],
+        properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'stage', type: 'integer', description: 'steps of one stage run side by side'),
+            new OA\Property(
+                property: 'who',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'sign-in names, groups as group: and their code, role:signer for the signer of the order',
+            ),
+            new OA\Property(property: 'needed', type: 'integer', description: 'how many of them; 0: all'),
+            new OA\Property(property: 'meaning', type: 'string', enum: Meaning::class),
+            new OA\Property(property: 'with_password', type: 'boolean'),
+            new OA\Property(property: 'due_days', type: 'integer', nullable: true, description: 'working days'),
+            new OA\Property(
+                property: 'conditions',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['fact', 'values'],
+                    properties: [
+                        new OA\Property(property: 'fact', type: 'string', enum: Fact::class),
+                        new OA\Property(property: 'values', type: 'array', items: new OA\Items(type: 'string')),
+                    ],
+                ),
+            ),
+            new OA\Property(property: 'back_to', type: 'array', items: new OA\Items(type: 'integer'), description: 'stages; 0: the editor'),
+        ],
+    ),
+    OA\Schema(
+        schema: 'PathRule',
+        required: ['name', 'steps', 'retired'],
+        properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'steps', type: 'array', items: new OA\Items(ref: '#/components/schemas/PathStepRule')),
+            new OA\Property(property: 'retired', type: 'boolean'),
+            new OA\Property(property: 'version', type: 'integer', nullable: true),
+        ],
+    ),
+]
+final class PathRule extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'name' => 'bail|required|string|max:80',
+            'retired' => 'required|boolean',
+            'version' => 'nullable|integer|min:1',
+            'steps' => 'required|array|min:1|max:30',
+            'steps.*.name' => 'bail|required|string|max:60',
+            'steps.*.stage' => 'required|integer|between:1,30',
+            'steps.*.who' => 'required|array|min:1|max:50',
+            'steps.*.who.*' => 'required|string|max:80',
+            'steps.*.needed' => 'required|integer|between:0,50',
+            'steps.*.meaning' => ['required', Rule::enum(Meaning::class)],
+            'steps.*.with_password' => 'required|boolean',
+            'steps.*.due_days' => 'nullable|integer|between:1,400',
+            'steps.*.conditions' => 'present|array|max:10',
+            'steps.*.conditions.*.fact' => ['required', Rule::enum(Fact::class)],
+            'steps.*.conditions.*.values' => 'present|array|max:50',
+            'steps.*.conditions.*.values.*' => 'required|string|max:60',
+            'steps.*.back_to' => 'present|array|max:30',
+            'steps.*.back_to.*' => 'required|integer|between:0,30',
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give it a name.',
+            'steps.required' => 'A path has at least one step.',
+            'steps.*.name.required' => 'Give the step a name.',
+            'steps.*.who.required' => 'Choose who signs.',
+            'steps.*.needed.*' => 'Give a whole number, or 0 for all.',
+            'steps.*.due_days.*' => 'Give whole days, from 1 on.',
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function steps(): array
+    {
+        /** @var list<array<string, mixed>> $steps */
+        $steps = array_values((array) $this->validated('steps'));
+
+        return array_map(
+            static fn(array $step): array => [
+                ...$step,
+                'stage' => (int) $step['stage'],
+                'needed' => (int) $step['needed'],
+                'with_password' => (bool) $step['with_password'],
+                'due_days' => isset($step['due_days']) ? (int) $step['due_days'] : null,
+                'back_to' => array_map(intval(...), array_values($step['back_to'])),
+            ],
+            $steps,
+        );
+    }
+}

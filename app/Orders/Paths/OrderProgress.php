@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Paths;
+
+use App\Orders\Models\ApprovalPath;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\Signature;
+use Orthotaxis\Core\Approval\Facts;
+use Orthotaxis\Core\Approval\Path;
+use Orthotaxis\Core\Approval\PathAct;
+use Orthotaxis\Core\Approval\PathActKind;
+use Orthotaxis\Core\Approval\Progress;
+use Orthotaxis\Core\Change\OrderState;
+
+/** How far an order has come on its path. */
+final readonly class OrderProgress
+{
+    /** @param  list<int>  $proposers  ids of who raised and edited it, who judge nothing of it */
+    public static function of(ChangeOrder $order, array $proposers): Progress
+    {
+        $path = self::path($order);
+        $acts = [];
+        $names = [];
+        foreach ($path->steps as $step) {
+            array_push($names, ...$step->who);
+        }
+        foreach ($order->signatures->where('void', false)->sortBy('id') as $one) {
+            $act = self::act($one);
+            if ($act !== null) {
+                $acts[] = $act;
+                array_push($names, ...$act->to);
+            }
+        }
+
+        return Progress::of(
+            $path,
+            new Facts($order->facts),
+            RosterReader::of($order, array_values(array_unique($names))),
+            $acts,
+            $proposers,
+            $order->state === OrderState::InReview,
+        );
+    }
+
+    public static function path(ChangeOrder $order): Path
+    {
+        return $order->path_id === null ? Path::oneSigner() : ApprovalPath::query()->findOrFail($order->path_id)->path();
+    }
+
+    /** What was sent back has made void what it takes back. */
+    private static function act(Signature $one): ?PathAct
+    {
+        return match (PathActKind::from($one->meaning)) {
+            PathActKind::Signed => PathAct::signed($one->step, $one->person_id, $one->for_id),
+            PathActKind::Skipped => PathAct::skipped($one->step),
+            PathActKind::Reassigned => PathAct::reassigned($one->step, $one->given_to),
+            PathActKind::SentBack => null,
+        };
+    }
+}

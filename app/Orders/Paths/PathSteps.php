@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Paths;
+
+use Orthotaxis\Core\Approval\Condition;
+use Orthotaxis\Core\Approval\Fact;
+use Orthotaxis\Core\Approval\Meaning;
+use Orthotaxis\Core\Approval\Path;
+use Orthotaxis\Core\Approval\PathStep;
+use Orthotaxis\Core\Refusal;
+
+/** The steps of a path as they are kept and sent: name, stage, who, needed, meaning, with_password, due_days, conditions, back_to. */
+final readonly class PathSteps
+{
+    /**
+     * @param  list<array<string, mixed>>  $steps  as AsksPath checks them
+     *
+     * @throws Refusal at the step that cannot be so
+     */
+    public static function read(array $steps): Path
+    {
+        $read = [];
+        foreach ($steps as $at => $step) {
+            /** @var array{name: string, stage: int, who: non-empty-list<string>, needed: int, meaning: string, with_password: bool,
+             *     due_days?: ?int, conditions?: list<array{fact: string, values: list<string>}>, back_to: list<int>} $step */
+            try {
+                $conditions = [];
+                foreach ($step['conditions'] ?? [] as $i => $one) {
+                    $conditions[] = Condition::read(Fact::from($one['fact']), array_values($one['values']), "conditions.{$i}.values");
+                }
+                $read[] = new PathStep(
+                    name: $step['name'],
+                    stage: $step['stage'],
+                    who: $step['who'],
+                    needed: $step['needed'],
+                    meaning: Meaning::from($step['meaning']),
+                    withPassword: $step['with_password'],
+                    dueDays: $step['due_days'] ?? null,
+                    conditions: $conditions,
+                    backTo: $step['back_to'],
+                );
+            } catch (Refusal $refusal) {
+                throw Refusal::because(self::placed($refusal->reasons, "steps.{$at}."));
+            }
+        }
+
+        return new Path($read === [] ? throw Refusal::at('steps', 'A path has at least one step.') : $read);
+    }
+
+    /**
+     * @param  non-empty-array<string, string>  $reasons
+     * @return non-empty-array<string, string>
+     */
+    private static function placed(array $reasons, string $before): array
+    {
+        $placed = [];
+        foreach ($reasons as $place => $reason) {
+            $placed[$before . $place] = $reason;
+        }
+
+        return $placed;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Paths;
+
+use App\Days\Today;
+use App\Orders\Models\ChangeOrder;
+use App\People\Ability;
+use App\People\Models\Absence;
+use App\People\Models\Group;
+use App\People\Models\Person;
+use Orthotaxis\Core\Approval\Path;
+use Orthotaxis\Core\Approval\Roster;
+
+/**
+ * Who is meant by the names in the steps of a path today: sign-in names, groups by their code, and who the order names. Who may not sign
+ * is nobody.
+ */
+final readonly class RosterReader
+{
+    private const GROUP = 'group:';
+
+    /** @param  list<string>  $names */
+    public static function of(ChangeOrder $order, array $names): Roster
+    {
+        $groups = array_map(
+            static fn(string $name): string => substr($name, strlen(self::GROUP)),
+            array_filter($names, static fn(string $name): bool => str_starts_with($name, self::GROUP)),
+        );
+        $known = [];
+        foreach ($groups === [] ? [] : Group::query()->with('members')->whereIn('code', $groups)->get() as $group) {
+            $known[self::GROUP . $group->code] = self::signing($group->members->all());
+        }
+        foreach (Person::query()->whereIn('login', $names)->get() as $person) {
+            $known[$person->login] = self::signing([$person]);
+        }
+        $signer = $order->signer_id === null ? null : Person::query()->find($order->signer_id);
+        $known[Path::SIGNER] = $signer === null ? [] : self::signing([$signer]);
+        $away = Absence::holding(Today::day())->pluck('deputy_id', 'person_id')->all();
+
+        return new Roster($known, $away);
+    }
+
+    /**
+     * @param  array<array-key, Person>  $people
+     * @return list<int>
+     */
+    private static function signing(array $people): array
+    {
+        return array_values(
+            array_map(
+                static fn(Person $person): int => $person->id,
+                array_filter($people, static fn(Person $person): bool => $person->mayDo(Ability::SignOrder)),
+            ),
+        );
+    }
+}

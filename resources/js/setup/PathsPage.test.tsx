@@ -1,0 +1,83 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../lib/api';
+import { done } from '../testing/done';
+import { Refused, server } from '../testing/server';
+import { mira, show, vera } from '../testing/show';
+import { PathsPage } from './PathsPage';
+
+const ivo = { ...mira, abilities: ['set_up'] };
+const step = (more: Partial<Schemas['PathStepRule']>): Schemas['PathStepRule'] => ({
+  name: 'Review',
+  stage: 1,
+  who: ['group:quality'],
+  needed: 2,
+  meaning: 'reviewed',
+  with_password: true,
+  due_days: 5,
+  conditions: [],
+  back_to: [0],
+  ...more,
+});
+const usual: Schemas['ApprovalPathRow'] = {
+  code: 'usual',
+  name: 'Usual',
+  version: 3,
+  retired: false,
+  steps: [
+    step({}),
+    step({ name: 'Cost', stage: 2, who: ['greta'], conditions: [{ fact: 'one_time_cost', values: ['5000'] }] }),
+    step({ name: 'Approval', stage: 2, who: ['role:signer'], needed: 1 }),
+  ],
+};
+
+function answers() {
+  server
+    .on('GET /api/favourites', [])
+    .on('GET /api/approval-paths', [usual])
+    .on('GET /api/groups', [
+      { code: 'quality', name: 'Quality', retired: false, version: 1, members: ['nils'], names: ['Nils Aarden'] },
+    ])
+    .on('GET /api/people', [{ login: 'greta', name: 'Greta Sorn', roles: [], may_revise: false, may_sign: true }]);
+}
+
+describe('approval paths', () => {
+  it('are told stage by stage to everybody, and changed by who may', async () => {
+    answers();
+    await show(<PathsPage />, { as: vera });
+    expect(await screen.findByText('Review → Cost + Approval')).toBeTruthy();
+    expect(screen.queryByRole('form')).toBeNull();
+  });
+
+  it('get another version, with a step more and one that may send back to a stage', async () => {
+    answers();
+    const user = await show(<PathsPage />, { as: ivo });
+    await user.click(await screen.findByRole('button', { name: 'Change Usual' }));
+    const form = screen.getByRole('form', { name: 'Change Usual' });
+    const cost = within(form).getByRole('group', { name: 'Cost' });
+    await user.click(within(cost).getByRole('checkbox', { name: 'stage 1' }));
+    await user.click(within(form).getByRole('button', { name: 'Remove step Approval' }));
+    await user.click(within(form).getByRole('button', { name: 'Add a step' }));
+    const last = within(form).getByRole('group', { name: 'Step 3' });
+    await user.type(within(last).getByRole('textbox', { name: 'Step' }), 'Board');
+    server.on(
+      'PUT /api/approval-paths/usual',
+      new Refused(422, 'Choose who signs.', { 'steps.2.who': ['Choose who signs.'] }),
+    );
+    await user.click(within(form).getByRole('button', { name: 'Save as the next version' }));
+    expect(await within(form).findByText(/Choose who signs/)).toBeTruthy();
+    expect(server.asked('PUT /api/approval-paths/usual')[0]?.body).toMatchObject({
+      version: 3,
+      steps: [
+        { name: 'Review', stage: 1 },
+        { name: 'Cost', back_to: [0, 1], conditions: [{ fact: 'one_time_cost', values: ['5000'] }] },
+        { name: 'Board', stage: 3, who: [], needed: 1 },
+      ],
+    });
+    server.on('PUT /api/approval-paths/usual', done('usual', 4));
+    await user.click(within(form).getByRole('button', { name: 'Retire' }));
+    await waitFor(() =>
+      expect(server.asked('PUT /api/approval-paths/usual').at(-1)?.body).toMatchObject({ retired: true }),
+    );
+  });
+});
