@@ -220,6 +220,10 @@ final readonly class DeskReader
      */
     private static function orderTodo(ChangeOrder $order, Collection $handovers, bool $hasTasks, Person $person): ?string
     {
+        if ($order->on_hold_since !== null) {
+            return $person->mayDo(Ability::PlanOrder) ? 'On hold: let it go on' : null;
+        }
+
         return match (true) {
             $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',

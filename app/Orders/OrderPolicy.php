@@ -22,6 +22,9 @@ final readonly class OrderPolicy
         if ($order->state === OrderState::Proposed) {
             return ProposalRule::refusal($act, $by, $order);
         }
+        if ($order->on_hold_since !== null) {
+            return $order->holdup();
+        }
         if (!$by->mayDo($act->ability())) {
             return 'Your role does not allow this.';
         }

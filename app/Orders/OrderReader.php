@@ -46,6 +46,7 @@ final readonly class OrderReader
         'signatures.person',
         'signatures.for',
         'path',
+        'onHoldBy',
         'requests',
         'followUps.under',
         'followUps.item',

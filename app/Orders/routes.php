@@ -32,6 +32,8 @@ Route::controller(OrderController::class)
         Route::post('/opening', 'open')->middleware(Ability::PlanOrder->gate());
         Route::post('/review', 'submit')->middleware(Ability::SubmitOrder->gate());
         Route::post('/withdrawal', 'withdraw')->middleware(Ability::PlanOrder->gate());
+        Route::post('/hold', 'hold')->middleware(Ability::PlanOrder->gate());
+        Route::delete('/hold', 'goOn')->middleware(Ability::PlanOrder->gate());
     });
 
 Route::controller(OrderItemsController::class)

@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\CutIn\Models\CutIn;
 use App\Dossier\Tasks\MakeCutInTasks;
+use App\Orders\Actions\PutOnHold;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Tasks\Actions\MakeTasks;
@@ -18,8 +19,9 @@ use App\Tasks\TaskKind;
 use App\Vocabulary\Priority;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
+use Orthotaxis\Core\Change\RequestState;
 
-/** Tasks in every state: open, claimed, overdue, waiting for others, done and withdrawn. */
+/** Tasks in every state: open, claimed, overdue, waiting for others, done and withdrawn; and an order on hold. */
 final class TaskSeeder extends Seeder
 {
     public function run(): void
@@ -79,6 +81,36 @@ final class TaskSeeder extends Seeder
         app(MoveTask::class)->claim(self::person('jonas.weir'), $outline);
         app(MoveTask::class)->finish(self::person('jonas.weir'), $outline, 'Drawn after the data sheet of the maker.');
         app(MoveTask::class)->withdraw($mira, $extra, 'The maker has a second plant.');
+        $this->onHold();
+    }
+
+    /** An order that waits for something that nobody here can hurry. */
+    private function onHold(): void
+    {
+        $story = new ChangeStory();
+        $request = $story
+            ->on(30)
+            ->request(
+                'petra.quist',
+                'Battery strap from another supplier',
+                'cost_saving',
+                'supplier',
+                'Tarn',
+                'low',
+                'The new supplier makes it for half the price.',
+                ['400-0005'],
+            );
+        $story->on(28)->assess($request, 'Same strap, other weave.');
+        $story->decide($request, RequestState::Approved, 'Worth a try.');
+        $order = $story->on(26)->order($request);
+        $story->plan($order, 'jonas.weir', 'helen.marsh', 90);
+        $story->backToToday();
+        app(PutOnHold::class)->hold(
+            self::person('mira.okafor'),
+            $order,
+            'The sample of the supplier is late; expected in three weeks.',
+            (int) ChangeOrder::query()->where('number', $order)->value('version'),
+        );
     }
 
     /**

@@ -111,6 +111,7 @@ final readonly class MoveOrder
         $this->ledger->together(function () use ($number, $version, $to, $done, $prepare): void {
             $order = ChangeOrder::hold($number);
             $order->mustBeAt($version);
+            $to === OrderState::Withdrawn || $order->mustGoOn();
             if (!$order->state->mayBecome($to)) {
                 throw Refusal::at('order', "{$number} is not at this step.");
             }

@@ -72,6 +72,7 @@ final readonly class PlanOrder
 
     public static function mustBeOpen(ChangeOrder $order): void
     {
+        $order->mustGoOn();
         if (!$order->state->allowsPlanning()) {
             throw Refusal::at('order', 'The order is locked: it is in review or released.');
         }

@@ -37,6 +37,7 @@ final readonly class SignOrder
     {
         $this->ledger->together(function () use ($by, $number, $password, $digest, $step): void {
             $order = ChangeOrder::hold($number);
+            $order->mustGoOn();
             $core = $this->orders->toCore($order);
             $progress = OrderProgress::of($order, $core->proposers());
             SigningRule::check($core, $progress, $by->id, $digest);

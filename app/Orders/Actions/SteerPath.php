@@ -53,6 +53,7 @@ final readonly class SteerPath
     {
         $this->ledger->together(function () use ($number, $step, $act): void {
             $order = ChangeOrder::hold($number);
+            $order->mustGoOn();
             if ($order->state !== OrderState::InReview) {
                 throw Refusal::at('order', 'Only an order in review goes on its path.');
             }

@@ -56,6 +56,7 @@ final readonly class OrderData
         ]
         public array $may,
         #[OA\Property(ref: PathPicture::class)] public PathPicture $path,
+        #[OA\Property(ref: OnHold::class, nullable: true)] public ?OnHold $on_hold,
     ) {}
 
     /**
@@ -88,6 +89,7 @@ final readonly class OrderData
             signatures: $order->signatures->map(SignatureRow::of(...))->values()->all(),
             requests: $order->requests->map(static fn($request): string => $request->number)->values()->all(),
             may: $by === null ? [] : array_column(OrderPolicy::acts($by, $order), 'value'),
+            on_hold: OnHold::of($order),
             path: PathPicture::of($order, OrderProgress::of($order, $core->proposers()), $by),
         );
     }

@@ -54,7 +54,7 @@ final readonly class PathPicture
                 $since = self::lastOf($held, $progress, $step->step->stage) ?? $since;
                 $stage = $step->step->stage;
             }
-            $steps[] = PathStepPicture::of($step, $held->where('step', $at), $names, $since);
+            $steps[] = PathStepPicture::of($step, $held->where('step', $at), $names, $since, $order->days_moved);
         }
 
         return new self(

@@ -49,12 +49,16 @@ final readonly class PathStepPicture
      * @param  Collection<int, Signature>  $held  of this step
      * @param  array<int, string>  $names  by id
      * @param  ?CarbonImmutable  $since  when its stage began
+     * @param  int  $moved  days by which what is due has moved while the order was on hold
      */
-    public static function of(StepRun $run, Collection $held, array $names, ?CarbonImmutable $since): self
+    public static function of(StepRun $run, Collection $held, array $names, ?CarbonImmutable $since, int $moved): self
     {
         $step = $run->step;
         $isNow = $run->standing === StepStanding::Now && $since !== null;
-        $due = $isNow && $step->dueDays !== null ? WorkCalendar::of(self::WEEK)->after(Day::of($since), $step->dueDays) : null;
+        $due =
+            $isNow && $step->dueDays !== null
+                ? WorkCalendar::of(self::WEEK)->after(Day::of($since), $step->dueDays)->plusDays($moved)
+                : null;
         $name = static fn(int $id): string => $names[$id] ?? '';
 
         return new self(

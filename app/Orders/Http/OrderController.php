@@ -13,6 +13,7 @@ use App\Http\Version;
 use App\Orders\Actions\MoveOrder;
 use App\Orders\Actions\PlanOrder;
 use App\Orders\Actions\PutItemOnOrder;
+use App\Orders\Actions\PutOnHold;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Requests\Http\NamedItem;
@@ -92,6 +93,30 @@ final readonly class OrderController
     public function withdraw(string $number, Because $request, #[CurrentUser] Person $person, MoveOrder $action): JsonResponse
     {
         $action->withdraw($person, $number, $request->string('reason')->toString(), $request->integer('version'));
+
+        return new JsonResponse(ChangeOrder::done($number));
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/hold', operationId: 'holdOrder', tags: ['changes'])]
+    #[InPath('number'), Takes(Holding::class), Ok(Done::class), Refused]
+    public function hold(string $number, Holding $request, #[CurrentUser] Person $person, PutOnHold $action): JsonResponse
+    {
+        $action->hold($person, $number, $request->string('reason')->toString(), $request->integer('version'));
+
+        return new JsonResponse(ChangeOrder::done($number));
+    }
+
+    #[OA\Delete(path: '/api/orders/{number}/hold', operationId: 'letOrderGoOn', tags: ['changes'])]
+    #[InPath('number'), Takes(Holding::class), Ok(Done::class), Refused]
+    public function goOn(string $number, Holding $request, #[CurrentUser] Person $person, PutOnHold $action): JsonResponse
+    {
+        $action->goOn(
+            $person,
+            $number,
+            $request->string('reason')->toString(),
+            moves: $request->boolean('moves'),
+            version: $request->integer('version'),
+        );
 
         return new JsonResponse(ChangeOrder::done($number));
     }

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Orthotaxis\Core\Change\OrderOfWork;
 use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Refusal;
 
 /**
  * @property int $id
@@ -31,6 +32,10 @@ use Orthotaxis\Core\Change\OrderState;
  * @property ?int $editor_id
  * @property ?int $signer_id
  * @property ?int $path_id null: one person signs
+ * @property ?CarbonImmutable $on_hold_since
+ * @property string $on_hold_reason
+ * @property ?int $on_hold_by
+ * @property int $days_moved by which what is due of its review has moved while it was on hold
  * @property array<string, list<string>> $facts on which the steps of its path depend, as they were when it was sent to review
  * @property CarbonImmutable $raised_at
  * @property ?CarbonImmutable $sent_to_review_at
@@ -41,6 +46,7 @@ use Orthotaxis\Core\Change\OrderState;
  * @property-read ?Person $editor
  * @property-read ?Person $signer
  * @property-read ?ApprovalPath $path
+ * @property-read ?Person $onHoldBy
  * @property-read Collection<int, Person> $actors
  * @property-read Collection<int, OrderItem> $items
  * @property-read Collection<int, ChangeRequest> $requests
@@ -55,6 +61,7 @@ final class ChangeOrder extends Model
 
     protected $casts = [
         'facts' => 'array',
+        'on_hold_since' => 'immutable_datetime',
         'state' => OrderState::class,
         'raised_at' => 'immutable_datetime',
         'sent_to_review_at' => 'immutable_datetime',
@@ -116,6 +123,25 @@ final class ChangeOrder extends Model
         return $this->belongsTo(ApprovalPath::class, 'path_id');
     }
 
+    /** @return BelongsTo<Person, $this> who put it on hold */
+    public function onHoldBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'on_hold_by');
+    }
+
+    /** Why nobody goes on with it now; null: it is not on hold. */
+    public function holdup(): ?string
+    {
+        return $this->on_hold_since === null ? null : "{$this->number} is on hold: {$this->on_hold_reason}";
+    }
+
+    /** @throws Refusal while it is on hold */
+    public function mustGoOn(): void
+    {
+        $holdup = $this->holdup();
+        $holdup === null || throw Refusal::at('order', $holdup);
+    }
+
     /** Whether its path asks this person at any step, whoever acts now. */
     public function isJudgedBy(Person $person): bool
     {
@@ -140,7 +166,11 @@ final class ChangeOrder extends Model
             site: null,
             source: null,
             effective_on: $this->effective_on,
-            waits_for: $this->actors->isEmpty() ? null : $this->actors->pluck('name')->join(', '),
+            waits_for: $this->on_hold_since !== null
+                ? 'on hold'
+                : ($this->actors->isEmpty()
+                    ? null
+                    : $this->actors->pluck('name')->join(', ')),
             ahead: $this->state->isOpen(),
         );
     }

@@ -41,6 +41,7 @@ final readonly class ReleaseOrder
                 throw Refusal::at('order', "{$number} is released already; nothing was done twice.");
             }
             $order->mustBeAt($version);
+            $order->mustGoOn();
             $this->holdItems($order);
             $plan = self::plan($order, $this->orders);
 

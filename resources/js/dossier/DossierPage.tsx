@@ -4,12 +4,14 @@ import { useParams } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { remember } from '../lib/recent';
+import { useMay } from '../lib/session';
 import { ChangeNumber } from '../ui/Num';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
 import { RelationsLink } from '../relations/RelationsLink';
 import { Priority } from '../ui/Priority';
 import { ConsequenceStrip } from '../orders/ConsequenceStrip';
+import { OnHold } from '../orders/OnHold';
 import { TasksOfChange } from '../tasks/TasksOfChange';
 import { Step } from './Step';
 import { StepRail } from './StepRail';
@@ -68,6 +70,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
   }, []);
   const links = [...dossier.requests.map((one) => one.number), ...(dossier.order ? [dossier.order.number] : [])];
   const open = dossier.order?.is_open === true;
+  const mayHold = useMay('plan_order');
   return (
     <>
       <Page
@@ -99,6 +102,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
             tasks={dossier.tasks}
           />
           <div>
+            {dossier.order !== null && <OnHold order={dossier.order} may={mayHold} />}
             {dossier.steps.map((step, index) => (
               <Step key={step.step} step={step} number={index + 1}>
                 {contents[step.step](dossier)}

@@ -1364,6 +1364,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["holdOrder"];
+        delete: operations["letOrderGoOn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items": {
         parameters: {
             query?: never;
@@ -4510,6 +4526,12 @@ export interface components {
             uses: components["schemas"]["OlderUse"][];
             orders: components["schemas"]["ChangeRow"][];
         };
+        /** @description Since when, by whom and why an order is on hold. */
+        OnHold: {
+            since: string;
+            by: string;
+            reason: string;
+        };
         OrderData: {
             number: string;
             title: string;
@@ -4542,6 +4564,7 @@ export interface components {
             /** @description what you may do with it, when it is time */
             may: ("plan" | "revise" | "submit" | "send_back" | "sign" | "release" | "close")[];
             path: components["schemas"]["PathPicture"];
+            on_hold: components["schemas"]["OnHold"] | null;
         };
         /** @description An item on an order: what becomes of it. */
         OrderItemData: {
@@ -4776,6 +4799,13 @@ export interface components {
             /** Format: date */
             by: string;
             reason: string;
+            version: number;
+        };
+        Holding: {
+            /** @description Why an order is put on hold, or goes on, and whether what is due meanwhile moves. */
+            reason: string;
+            /** @description when it goes on: due days move by the days it was on hold */
+            moves?: boolean;
             version: number;
         };
         KeptWork: {
@@ -9425,6 +9455,76 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Because"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    holdOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Holding"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    letOrderGoOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Holding"];
             };
         };
         responses: {

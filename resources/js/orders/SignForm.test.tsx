@@ -32,6 +32,7 @@ const order: Schemas['OrderData'] = {
   requests: [],
   may: [],
   path: onePath({ signable: [0] }),
+  on_hold: null,
 };
 const SIGN = 'POST /api/orders/ECO-00084/signature';
 const BACK = 'POST /api/orders/ECO-00084/return';

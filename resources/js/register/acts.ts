@@ -38,6 +38,8 @@ export const acts: Record<string, string> = {
   'order.edited_together': 'Several items edited together',
   'order.items_named': 'Items named',
   'order.items_taken_off': 'Affected items removed',
+  'order.goes_on': 'Order goes on',
+  'order.on_hold': 'Order put on hold',
   'order.step_reassigned': 'Approval step reassigned',
   'order.step_skipped': 'Approval step skipped',
   'order.stroke_redone': 'Edits of several items redone',

@@ -234,6 +234,7 @@ export function order(more: Partial<Schemas['OrderData']> = {}): Schemas['OrderD
     requests: ['ECR-00096'],
     may: ['plan', 'revise', 'submit', 'send_back', 'sign', 'release', 'close'],
     path: onePath(),
+    on_hold: null,
     ...more,
   };
 }
