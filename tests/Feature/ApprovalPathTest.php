@@ -194,6 +194,10 @@ it('lets a stand-in sign for who is away, as long as they are', function (): voi
     expect(($this->acting)($order))->toEqualCanonicalizing(['vera', 'edda', 'tomas']);
     ($this->sign)('tomas', $order)->assertOk();
     expect(($this->path)($order)['steps'][0]['signed'][0])->toMatchArray(['by' => 'Tomas', 'for' => 'Helen']);
+    // Who may not sign stands in for nobody.
+    $this->world->people['tomas']->update(['roles' => [Role::Planner->value]]);
+    expect(($this->path)($order)['steps'][0]['acting'])->not->toContain('Tomas');
+    $this->world->people['tomas']->update(['roles' => [Role::BoardMember->value]]);
     $id = DB::table('absences')->value('id');
     $this->world->only('vera', 'DELETE', "/absences/{$id}")->assertForbidden();
     $this->world->only('helen', 'DELETE', "/absences/{$id}")->assertOk();

@@ -37,7 +37,16 @@ final readonly class RosterReader
         }
         $signer = $order->signer_id === null ? null : Person::query()->find($order->signer_id);
         $known[Path::SIGNER] = $signer === null ? [] : self::signing([$signer]);
-        $away = Absence::holding(Today::day())->pluck('deputy_id', 'person_id')->all();
+        // A deputy who may not sign, or is not here any more, stands in for nobody.
+        $away = Absence::holding(Today::day())
+            ->with('deputy')
+            ->get()
+            ->mapWithKeys(
+                static fn(Absence $one): array => [
+                    $one->person_id => $one->deputy?->mayDo(Ability::SignOrder) === true ? $one->deputy_id : null,
+                ],
+            )
+            ->all();
 
         return new Roster($known, $away);
     }
