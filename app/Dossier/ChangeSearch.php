@@ -136,7 +136,8 @@ final readonly class ChangeSearch
                     'order',
                     'priority',
                     'NULL::text, NULL::text, t.effective_on',
-                    "(SELECT string_agg(w.name, ', ' ORDER BY w.name) FROM people w WHERE w.id IN ({$acting}))",
+                    "CASE WHEN t.on_hold_since IS NOT NULL THEN 'on hold' ELSE
+                        (SELECT string_agg(w.name, ', ' ORDER BY w.name) FROM people w WHERE w.id IN ({$acting})) END",
                     array_map(
                         static fn(OrderState $state): array => [$state->value, OrderOfWork::current(null, $state), !$state->hasEnded()],
                         OrderState::cases(),

@@ -50,7 +50,8 @@ it('stops editing, review, signing and release until it goes on', function (): v
         'digest' => $digest,
     ]);
     $sign()->assertStatus(422)->assertJsonPath('errors.order.0', $why);
-    expect(($this->todo)('helen'))->not->toContain('Read and sign');
+    $row = $this->world->as('vera', 'GET', "/changes?type=order&words={$order}")->json('rows.0');
+    expect(($this->todo)('helen'))->not->toContain('Read and sign')->and($row['waits_for'])->toBe('on hold');
     ($this->goOn)($order, false)->assertOk();
     $sign()->assertOk();
     ($this->hold)($order)->assertOk();

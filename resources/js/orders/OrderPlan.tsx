@@ -95,7 +95,7 @@ export function OrderPlan({ order, editable }: Props) {
         plan.mutate(undefined);
       }}
     >
-      <div className="grid gap-4 md:grid-cols-[9rem_1fr_1fr_1fr_auto]">
+      <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-[9rem_repeat(3,minmax(0,1fr))_auto]">
         <Field label="Effective from" error={error('effective_on')}>
           <DateInput min={today()} value={date} onChange={(one) => set({ effective_on: one })} />
         </Field>

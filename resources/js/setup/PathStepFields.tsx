@@ -40,7 +40,7 @@ export function PathStepFields({ at, step, steps, error, onChange, onUp, onRemov
   return (
     <fieldset className="space-y-2 border-t border-rule pt-2">
       <legend className="sr-only">{label}</legend>
-      <div className="grid items-start gap-2 sm:grid-cols-[5rem_1fr_9.5rem_6rem_9rem_7rem]">
+      <div className="grid items-start gap-2 grid-cols-2 lg:grid-cols-[5rem_minmax(0,1fr)_9.5rem_6rem_9rem_7rem]">
         <Field label="Stage" error={error('stage')}>
           <WholeInput value={step.stage} onChange={(stage) => set({ stage: stage ?? 1 })} />
         </Field>
