@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders;
 
 use App\Orders\Models\ChangeOrder;
+use App\Orders\Paths\OrderProgress;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderState;
 
@@ -19,6 +20,9 @@ final readonly class JudgedOrders
     public function of(ChangeOrder $order): Order
     {
         $core = $this->orders->toCore($order);
+        if ($order->path_id !== null) {
+            $core = $core->onPath(OrderProgress::of($order, $core->proposers())->stuck());
+        }
 
         return in_array($order->state, self::ASKED, true) ? $core->at($this->plants->states($order, $core)) : $core;
     }

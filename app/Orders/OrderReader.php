@@ -14,7 +14,6 @@ use App\Orders\Models\FollowUp;
 use App\Orders\Models\OrderItem;
 use App\Orders\Models\Signature;
 use App\Orders\Models\WorkRecord;
-use App\Orders\Paths\OrderProgress;
 use App\Structures\Models\Content as ContentRecord;
 use App\Structures\RevisionSequences;
 use Illuminate\Database\Eloquent\Builder;
@@ -44,9 +43,6 @@ final readonly class OrderReader
         'editor',
         'signer',
         'signatures.person',
-        'signatures.for',
-        'path',
-        'onHoldBy',
         'requests',
         'followUps.under',
         'followUps.item',
@@ -195,7 +191,7 @@ final readonly class OrderReader
             ->flatMap(static fn(WorkRecord $work): SupportCollection => $work->holding()->pluck('author_id'))
             ->merge($sheets->pluck('person_id')->filter());
 
-        $core = new Order(
+        return new Order(
             number: $order->number,
             state: $order->state,
             author: $order->author_id,
@@ -212,8 +208,6 @@ final readonly class OrderReader
             )?->digest,
             later: $order->followUps->map(self::later(...))->values()->all(),
         );
-
-        return $order->path_id === null ? $core : $core->onPath(OrderProgress::of($order, $core->proposers())->stuck());
     }
 
     private static function later(FollowUp $one): FollowsLater

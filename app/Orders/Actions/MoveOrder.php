@@ -43,7 +43,7 @@ final readonly class MoveOrder
     public function openForRevision(Person $by, string $number, int $version): void
     {
         $this->move($number, $version, OrderState::Revising, new OrderOpened($by->login, $number), function (ChangeOrder $order): void {
-            Readiness::mustHold(Readiness::forRevising($this->orders->toCore($order), Today::day()));
+            Readiness::mustHold(Readiness::forRevising($this->judged->of($order), Today::day()));
             foreach ($order->items as $row) {
                 if ($row->outcome === Outcome::Revise) {
                     $row->workOn($row->item->workBase()?->id);

@@ -65,6 +65,8 @@ final readonly class OrderData
      */
     public static function of(ChangeOrder $order, Order $core, ?Person $by, array $items, array $checks): self
     {
+        $order->loadMissing(['signatures.for', 'path', 'onHoldBy']);
+
         return new self(
             number: $order->number,
             title: $order->title,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Orders\Paths;
 
-use App\Orders\Models\ApprovalPath;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\Signature;
 use Orthotaxis\Core\Approval\Facts;
@@ -12,6 +11,7 @@ use Orthotaxis\Core\Approval\Path;
 use Orthotaxis\Core\Approval\PathAct;
 use Orthotaxis\Core\Approval\PathActKind;
 use Orthotaxis\Core\Approval\Progress;
+use Orthotaxis\Core\Approval\Roster;
 use Orthotaxis\Core\Change\OrderState;
 
 /** How far an order has come on its path. */
@@ -37,7 +37,7 @@ final readonly class OrderProgress
         return Progress::of(
             $path,
             new Facts($order->facts),
-            RosterReader::of($order, array_values(array_unique($names))),
+            self::roster($order, array_values(array_unique($names))),
             $acts,
             $proposers,
             $order->state === OrderState::InReview,
@@ -46,7 +46,9 @@ final readonly class OrderProgress
 
     public static function path(ChangeOrder $order): Path
     {
-        return $order->path_id === null ? Path::oneSigner() : ApprovalPath::query()->findOrFail($order->path_id)->path();
+        $order->loadMissing('path');
+
+        return $order->path?->path() ?? Path::oneSigner();
     }
 
     /** What was sent back has made void what it takes back. */
@@ -58,5 +60,23 @@ final readonly class OrderProgress
             PathActKind::Reassigned => PathAct::reassigned($one->step, $one->given_to),
             PathActKind::SentBack => null,
         };
+    }
+
+    /**
+     * Asked several times of an order that is read once: who is who is kept as long as the order is.
+     *
+     * @param  list<string>  $names
+     */
+    private static function roster(ChangeOrder $order, array $names): Roster
+    {
+        /** @var ?\WeakMap<ChangeOrder, array<string, Roster>> $known */
+        static $known = null;
+        $known ??= new \WeakMap();
+        $key = $order->signer_id . ' ' . implode(' ', $names);
+        $ofOrder = $known[$order] ?? [];
+        $ofOrder[$key] ??= RosterReader::of($order, $names);
+        $known[$order] = $ofOrder;
+
+        return $ofOrder[$key];
     }
 }

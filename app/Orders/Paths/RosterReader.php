@@ -32,11 +32,14 @@ final readonly class RosterReader
         foreach ($groups === [] ? [] : Group::query()->with('members')->whereIn('code', $groups)->get() as $group) {
             $known[self::GROUP . $group->code] = self::signing($group->members->all());
         }
-        foreach (Person::query()->whereIn('login', $names)->get() as $person) {
+        $known[Path::SIGNER] = [];
+        $people = Person::query()->whereIn('login', $names)->orWhere('id', $order->signer_id)->get();
+        foreach ($people as $person) {
             $known[$person->login] = self::signing([$person]);
+            if ($person->id === $order->signer_id) {
+                $known[Path::SIGNER] = $known[$person->login];
+            }
         }
-        $signer = $order->signer_id === null ? null : Person::query()->find($order->signer_id);
-        $known[Path::SIGNER] = $signer === null ? [] : self::signing([$signer]);
         // A deputy who may not sign, or is not here any more, stands in for nobody.
         $away = Absence::holding(Today::day())
             ->with('deputy')

@@ -10,6 +10,7 @@ use App\People\Models\Person;
 use App\Tasks\Models\ChangeTask;
 use App\Tasks\Models\TaskCheck;
 use App\Tasks\Models\TaskComment;
+use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Task\TaskState;
@@ -50,11 +51,11 @@ final readonly class TaskPage
         #[OA\Property(description: 'why it cannot be done yet, for who has it; empty: it can')] public string $lacks,
     ) {}
 
-    /** @param  ChangeTask  $task  whole */
-    public static function of(ChangeTask $task, string $changeTitle, Person $reader): self
+    /** @param  Collection<int, ChangeTask>  $all  of its change, whole */
+    public static function of(string $number, Collection $all, string $changeTitle, Person $reader): self
     {
+        $task = $all->where('number', $number)->firstOrFail();
         $task->load(['checks.ticker', 'comments.person']);
-        $all = ChangeTask::whole()->where('change', $task->change)->orderBy('id')->get();
         $before = $task->waits->modelKeys();
         $row = static fn(ChangeTask $one): TaskRow => TaskRow::of($one, $reader);
 

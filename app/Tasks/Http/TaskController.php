@@ -57,9 +57,10 @@ final readonly class TaskController
     #[InPath('number'), Ok(TaskPage::class), Refused]
     public function show(string $number, #[CurrentUser] Person $person): JsonResponse
     {
-        $task = ChangeTask::whole()->where('number', $number)->firstOrFail();
+        $change = (string) ChangeTask::query()->where('number', $number)->valueOrFail('change');
+        $all = ChangeTask::whole()->where('change', $change)->orderBy('id')->get();
 
-        return new JsonResponse(TaskPage::of($task, $this->changes->title($task->change), $person));
+        return new JsonResponse(TaskPage::of($number, $all, $this->changes->title($change), $person));
     }
 
     #[OA\Patch(path: '/api/tasks/{number}', operationId: 'planTask', tags: ['tasks'])]

@@ -100,6 +100,10 @@ describe('something a person does', () => {
       queries.report('').queryKey,
       queries.exposure([]).queryKey,
       queries.references('').queryKey,
+      queries.task('').queryKey,
+      queries.groups().queryKey,
+      queries.approvalPaths().queryKey,
+      queries.absences().queryKey,
     ];
     const areas = new Set(keys.map(([area]) => area));
     expect(
