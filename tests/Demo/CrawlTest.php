@@ -21,11 +21,11 @@ beforeEach(fn() => Http::allowStrayRequests(null));
 /** Queries that one answer may take, whatever the record; what is not named has the first. */
 const BUDGET = [
     '' => 14,
-    'api/desk' => 20,
+    'api/desk' => 22,
     'api/tasks/{number}' => 20,
     'api/meeting' => 14,
-    'api/dossiers/{number}' => 74,
-    'api/orders/{number}/review' => 80,
+    'api/dossiers/{number}' => 78,
+    'api/orders/{number}/review' => 86,
     'api/orders/{number}/consequences' => 50,
     'api/orders/{number}/replacement' => 28,
     'api/orders/{number}/transfer' => 26,
