@@ -20,10 +20,8 @@ final readonly class JudgedOrders
     public function of(ChangeOrder $order): Order
     {
         $core = $this->orders->toCore($order);
-        if ($order->path_id !== null) {
-            $core = $core->onPath(OrderProgress::of($order, $core->proposers())->stuck());
-        }
+        $stuck = $order->path_id === null ? null : OrderProgress::of($order, $core->proposers())->stuck();
 
-        return in_array($order->state, self::ASKED, true) ? $core->at($this->plants->states($order, $core)) : $core;
+        return $core->at(in_array($order->state, self::ASKED, true) ? $this->plants->states($order, $core) : [], $stuck);
     }
 }

@@ -44,9 +44,12 @@ final readonly class Progress
                     $given[$act->step] = $act->to;
                     break;
                 case PathActKind::SentBack:
-                    // What was signed from that stage on was signed of something else.
+                    // What was done from that stage on was done of something else.
                     foreach ($path->steps as $at => $step) {
-                        $signed[$at] = $step->stage >= $act->stage ? [] : $signed[$at];
+                        if ($step->stage >= $act->stage) {
+                            $signed[$at] = [];
+                            unset($skipped[$at], $given[$at]);
+                        }
                     }
             }
         }

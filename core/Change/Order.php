@@ -34,8 +34,13 @@ final readonly class Order
         public ?array $stuck = null,
     ) {}
 
-    /** @param  list<PlantState>  $plants  that build what is on it */
-    public function at(array $plants): self
+    /**
+     * As it is judged.
+     *
+     * @param  list<PlantState>  $plants  that build what is on it
+     * @param  ?list<string>  $stuck  why its approval path cannot come to its end; null: one person signs
+     */
+    public function at(array $plants, ?array $stuck = null): self
     {
         return new self(
             $this->number,
@@ -50,26 +55,6 @@ final readonly class Order
             waivers: $this->waivers,
             later: $this->later,
             plants: $plants,
-            stuck: $this->stuck,
-        );
-    }
-
-    /** @param  list<string>  $stuck  why the path that was chosen for it cannot come to its end */
-    public function onPath(array $stuck): self
-    {
-        return new self(
-            $this->number,
-            $this->state,
-            $this->author,
-            editor: $this->editor,
-            signer: $this->signer,
-            effectiveOn: $this->effectiveOn,
-            items: $this->items,
-            editAuthors: $this->editAuthors,
-            signedDigest: $this->signedDigest,
-            waivers: $this->waivers,
-            later: $this->later,
-            plants: $this->plants,
             stuck: $stuck,
         );
     }

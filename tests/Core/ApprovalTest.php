@@ -136,6 +136,8 @@ it('goes back to a stage, and what was signed from there on counts no more', fun
         PathAct::signed(2, FAY),
         PathAct::sentBack(3, 2),
     ];
+    // A step that was skipped is to be signed after all.
+    expect(standings(gone([PathAct::skipped(1), PathAct::sentBack(0, 1)]))[1])->toBe('now');
     expect(standings(gone($acts)))
         ->toBe(['done', 'done', 'now', 'ahead'])
         ->and(gone($acts)->acting())

@@ -65,6 +65,10 @@ final readonly class SteerPath
             $act($order, $core, $run);
             $order->unsetRelation('signatures');
             $isDone = $this->progress($order, $core)->isDone();
+            if ($isDone && $order->signatures->where('meaning', 'signed')->where('void', false)->isEmpty()) {
+                // What nobody signed could never be released.
+                throw Refusal::at('step', 'Somebody has to sign: give the step to others.');
+            }
             $order->update(['state' => $isDone ? OrderState::Signed : OrderState::InReview, 'version' => $order->version + 1]);
             $this->actors->keep($order);
         });

@@ -26,12 +26,9 @@ final readonly class OrderProgress
         foreach ($path->steps as $step) {
             array_push($names, ...$step->who);
         }
-        foreach ($order->signatures->where('void', false)->sortBy('id') as $one) {
-            $act = self::act($one);
-            if ($act !== null) {
-                $acts[] = $act;
-                array_push($names, ...$act->to);
-            }
+        foreach ($order->signatures->sortBy('id') as $one) {
+            $acts[] = $act = self::act($one);
+            array_push($names, ...$act->to);
         }
 
         return Progress::of(
@@ -51,14 +48,13 @@ final readonly class OrderProgress
         return $order->path?->path() ?? Path::oneSigner();
     }
 
-    /** What was sent back has made void what it takes back. */
-    private static function act(Signature $one): ?PathAct
+    private static function act(Signature $one): PathAct
     {
         return match (PathActKind::from($one->meaning)) {
             PathActKind::Signed => PathAct::signed($one->step, $one->person_id, $one->for_id),
             PathActKind::Skipped => PathAct::skipped($one->step),
             PathActKind::Reassigned => PathAct::reassigned($one->step, $one->given_to),
-            PathActKind::SentBack => null,
+            PathActKind::SentBack => PathAct::sentBack($one->step, $one->stage),
         };
     }
 
