@@ -103,23 +103,25 @@ final readonly class Above
     }
 
     /**
-     * How many days before something sold is done the first of its parts are wanted, at most.
+     * Of each position: the day behind the last on which an order for it can begin and still take anything that is wanted of the parts
+     * within the time looked at.
      *
-     * @param  \Closure(int): int  $takes  days to make one, by position
+     * @param  list<int>  $parts  positions
+     * @param  \Closure(int): int  $takes  days to make one, at most, by position
+     * @return array<int, int> none of what nothing is made of
      */
-    public function chain(\Closure $takes): int
+    public function limits(array $parts, int $days, \Closure $takes): array
     {
-        $longest = [];
-        $most = 0;
-        foreach ($this->order as $position) {
-            $longest[$position] = ($longest[$position] ?? 0) + $takes($position);
-            $most = max($most, isset($this->below[$position]) ? $longest[$position] : 0);
-            foreach ($this->below[$position] ?? [] as $part) {
-                $longest[$part] = max($longest[$part] ?? 0, $longest[$position]);
+        $isPart = array_fill_keys($parts, true);
+        $limits = [];
+        foreach (array_reverse($this->order) as $position) {
+            foreach ($this->below[$position] ?? [] as $used) {
+                $until = isset($limits[$used]) ? $limits[$used] + $takes($used) : 0;
+                $limits[$position] = max($limits[$position] ?? 0, $until, isset($isPart[$used]) ? $days : 0);
             }
         }
 
-        return $most;
+        return $limits;
     }
 
     private static function holdsSometime(int $span, int $today, int $days): bool

@@ -12,7 +12,13 @@ use function is_int;
 /** How the stock of one part goes on from a cut-in on, whatever day that is. All lists are by day from today, in millionths. */
 final readonly class AfterCutIn
 {
+    /** What is short from a cut-in on that is late enough for new orders. */
+    public const NOTHING = [0, 0, false, 0];
+
     private int $days;
+
+    /** The day from which on new orders are there in time. */
+    public int $until;
 
     /** Whether the change wants more of the part than was wanted before. */
     private bool $wantsMore;
@@ -30,6 +36,7 @@ final readonly class AfterCutIn
         private array $extra,
     ) {
         $this->days = count($wanted);
+        $this->until = min($this->days, max($arrivals->normal, $arrivals->released));
         $this->wantsMore = array_filter($extra) !== [];
     }
 
@@ -46,9 +53,9 @@ final readonly class AfterCutIn
     public function short(int $cutIn, int $free, int $hurriedBefore, ?array &$told = null): array
     {
         [$normal, $ordered, $released] = [$this->arrivals->normal, $this->arrivals->more, $this->arrivals->released];
-        $until = min($this->days, max($normal, $released));
+        $until = $this->until;
         if ($cutIn >= $until) {
-            return [0, 0, false, 0];
+            return self::NOTHING;
         }
         $hurried = $missing = $atRisk = 0;
         $lacks = false;

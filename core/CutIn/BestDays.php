@@ -27,17 +27,18 @@ final readonly class BestDays
             return new self(null, null, null, null);
         }
         $least = $calmest = 0;
+        $leastTotal = $calmestTotal = PHP_INT_MAX;
+        $disturbed = PHP_INT_MAX;
         foreach ($possible as $at => $day) {
             $total = $day->total->tenThousandths;
-            if ($total < $possible[$least]->total->tenThousandths) {
-                $least = $at;
+            if ($total < $leastTotal) {
+                [$least, $leastTotal] = [$at, $total];
             }
-            if ([$day->disturbed, $total] < [$possible[$calmest]->disturbed, $possible[$calmest]->total->tenThousandths]) {
-                $calmest = $at;
+            if ($day->disturbed < $disturbed || ($day->disturbed === $disturbed && $total < $calmestTotal)) {
+                [$calmest, $calmestTotal, $disturbed] = [$at, $total, $day->disturbed];
             }
         }
-        $most = $possible[$least]->total->tenThousandths;
-        $most += intdiv(abs($most), self::AS_GOOD);
+        $most = $leastTotal + intdiv(abs($leastTotal), self::AS_GOOD);
         $isAsGood = static fn(int $at): bool => isset($possible[$at]) && $possible[$at]->total->tenThousandths <= $most;
         for ($from = $least; $isAsGood($from - 1); $from--);
         for ($to = $least; $isAsGood($to + 1); $to++);

@@ -83,12 +83,15 @@ final class PartCourse
         $this->days = count($demand->until);
         $before = $after = $extra = $more = [];
         foreach ($demand->others as $day => $others) {
-            [$until, $from] = [$demand->until[$day], $demand->from[$day]];
-            $before[] = FixedPoint::add($others, $until);
-            $after[] = FixedPoint::add($others, $from);
+            $until = $demand->until[$day];
+            $from = $demand->from[$day];
+            $before[] = $others + $until;
+            $after[] = $others + $from;
             $more[] = $from - $until;
             $extra[] = $from > $until ? $from - $until : 0;
         }
+        FixedPoint::check($before);
+        FixedPoint::check($after);
         $this->before = $before;
         $this->goes = array_filter($demand->until) !== [];
         $this->goesOn = array_filter($after) !== [];
@@ -99,6 +102,7 @@ final class PartCourse
         }
         $this->arrivals = Arrivals::of($part, $levers, $plant, $this->days);
         $this->after = new AfterCutIn($part, $this->arrivals, $this->coming, $after, $extra);
+        $this->shortsFrom = array_fill($this->after->until, $this->days - $this->after->until, AfterCutIn::NOTHING);
         $late = $levers->lateFromStock ? FixedPoint::add($demand->late['until'], $demand->late['others']) : 0;
         $this->goThrough(FixedPoint::sum($part->stock, -$part->keep, -$late));
         $this->stillComing = FromTheEnd::sums($this->coming, $this->days);
@@ -111,7 +115,7 @@ final class PartCourse
 
     public function on(int $day): PartDay
     {
-        [$hurried, $missing, $lacks, $atRisk] = $this->shortFrom($day);
+        [$hurried, $missing, $lacks, $atRisk] = $this->shortsFrom[$day] ?? $this->shortFrom($day);
         [$cancelled, $left, $fees, $come] = $this->cancelling->on($day, $this->left[$day], $this->level[$day]);
 
         return new PartDay(
@@ -208,26 +212,28 @@ final class PartCourse
             $this->free[] = $free;
             $this->short[] = [$hurried, $missing];
             $comes = $this->coming[$day] ?? 0;
-            $plain = FixedPoint::add($plain, $comes - $wanted);
+            $plain += $comes - $wanted;
             if ($plain < 0 && $wanted > 0) {
                 $this->runOut ??= $day;
             }
-            $free = FixedPoint::add($free, $comes);
-            $lacking = FixedPoint::add($wanted - max(0, $free), $this->safety);
+            $free += $comes;
+            $lacking = $wanted - ($free > 0 ? $free : 0) + $this->safety;
             if ($lacking > 0 && $day >= $this->arrivals->normal && ($wanted > 0 || $this->safety > 0)) {
                 $free = FixedPoint::sum($free, $this->part->lot->good($lacking), -$wanted);
                 $this->reordered[$day] = $this->part->lot->ordered($lacking);
-            } elseif ($wanted > max(0, $free)) {
+            } elseif ($wanted > ($free > 0 ? $free : 0)) {
                 $lacking = $wanted - max(0, $free);
                 $can = $this->arrivals->canHurry($this->part->expediting, $lacking, $day, 0, $hurried);
                 $this->shortOn[$day] = [$can, $lacking - $can];
-                [$hurried, $missing] = [FixedPoint::add($hurried, $can), FixedPoint::add($missing, $lacking - $can)];
+                $hurried += $can;
+                $missing += $lacking - $can;
                 $free = min(0, $free);
             } else {
-                $free = FixedPoint::subtract($free, $wanted);
+                $free -= $wanted;
             }
             $this->evening[] = $free;
         }
+        FixedPoint::check([$plain, $free, $hurried, $missing]);
     }
 
     /** @return array{int, int, bool, int} as AfterCutIn tells it */
@@ -248,10 +254,11 @@ final class PartCourse
         // Behind the time looked at a part goes on at its mean rate for as long again.
         $beyond = $this->goesOn ? $this->stillWanted[0] : 0;
         foreach ($this->free as $day => $free) {
-            $level[] = $still = FixedPoint::add(FixedPoint::add($free, $this->stillComing[$day]), -$this->stillWanted[$day]);
+            $level[] = $still = $free + $this->stillComing[$day] - $this->stillWanted[$day];
             // What is there of a part that only comes is there whatever is done.
-            $left[] = $this->goes ? max(0, FixedPoint::subtract($still, $beyond)) : 0;
+            $left[] = $this->goes && $still > $beyond ? $still - $beyond : 0;
         }
+        FixedPoint::check($level);
 
         return [$left, $level];
     }

@@ -66,6 +66,17 @@ final readonly class PlantDays
         return $this->at($this->ordinal($day) - ($this->worksOn($day) ? 0 : 1) - $workingDays);
     }
 
+    /** How many days so many working days take, at most. */
+    public function longest(int $workingDays): int
+    {
+        $most = $workingDays;
+        for ($day = $this->first, $last = $day + count($this->works) + $workingDays; $day <= $last; $day++) {
+            $most = max($most, $day - $this->before($day, $workingDays));
+        }
+
+        return $most;
+    }
+
     private function ordinal(int $day): int
     {
         $at = $day - $this->first;

@@ -8,8 +8,6 @@ use Orthotaxis\Core\Quantity\FixedPoint;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Quantity\Quantity;
 
-use function is_int;
-
 /** What every day to cut in would mean at one plant. */
 final readonly class PlantPlan
 {
@@ -51,9 +49,28 @@ final readonly class PlantPlan
             }
         }
         $straddling = self::straddling($case);
+        $costs = new PlantCosts($case->horizon());
+        foreach ($case->parts as $i => $part) {
+            $costs->add($part, $courses[$i]);
+        }
+        $perStraddle = $levers->perStraddle->tenThousandths;
+        // Most amounts stand on many days: each is made once.
+        $money = [];
         $days = [];
-        for ($day = 0, $count = $case->horizon(); $day < $count; $day++) {
-            $days[] = self::day($case, $courses, $levers, $day, $day >= $isReady && $case->days->worksOn($day), $straddling[$day], $counts);
+        foreach ($straddling as $day => $under) {
+            $orders = $under === 0 ? 0 : FixedPoint::scale($perStraddle, $under, 1);
+            $days[] = new CutInDay(
+                day: $day,
+                isPossible: $day >= $isReady && $costs->isSustained[$day] && $case->days->worksOn($day),
+                leftover: ($money[$costs->leftover[$day]] ??= Money::ofTenThousandths($costs->leftover[$day])),
+                cancellation: ($money[$costs->cancellation[$day]] ??= Money::ofTenThousandths($costs->cancellation[$day])),
+                shortage: ($money[$costs->shortage[$day]] ??= Money::ofTenThousandths($costs->shortage[$day])),
+                straddling: ($money[$orders] ??= Money::ofTenThousandths($orders)),
+                recurring: ($money[$costs->recurring[$day]] ??= Money::ofTenThousandths($costs->recurring[$day])),
+                countsRecurring: $counts,
+                disturbed: $under + $costs->touched[$day],
+                atRisk: ($money[$costs->atRisk[$day]] ??= Money::ofTenThousandths($costs->atRisk[$day])),
+            );
         }
         $last = max(0, ...array_values($waits));
 
@@ -65,60 +82,6 @@ final readonly class PlantPlan
             waitsFor: $last === 0 ? [] : array_map(strval(...), array_keys($waits, $last, true)),
             unknownLeads: $unknown,
         );
-    }
-
-    /**
-     * Made for every day, so what overflows, and becomes a float, is looked at once.
-     *
-     * @param  list<PartCourse>  $courses
-     */
-    private static function day(
-        PlantCase $case,
-        array $courses,
-        Levers $levers,
-        int $day,
-        bool $isPossible,
-        int $straddling,
-        bool $counts,
-    ): CutInDay {
-        $left = $cancelled = $short = $more = $risk = 0;
-        $disturbed = $straddling;
-        foreach ($case->parts as $i => $part) {
-            $on = $courses[$i]->on($day);
-            $isPossible = $isPossible && $on->isSustained;
-            $left += self::price($part->disposal, $on->left);
-            $cancelled += $on->fees;
-            $short += self::shortage($part, $on);
-            $more += self::price($part->cost, $on->recurring);
-            $risk += self::price($part->cost, $on->atRisk);
-            $disturbed += $on->touched;
-        }
-        // @phpstan-ignore function.alreadyNarrowedType
-        is_int($left + $cancelled + $short + $more + $risk) ||
-            throw new \OverflowException('What a day costs becomes too large here to be kept exactly.');
-
-        return new CutInDay(
-            day: $day,
-            isPossible: $isPossible,
-            leftover: self::amount($left),
-            cancellation: self::amount($cancelled),
-            shortage: self::amount($short),
-            straddling: self::amount($straddling === 0 ? 0 : FixedPoint::scale($levers->perStraddle->tenThousandths, $straddling, 1)),
-            recurring: self::amount($more),
-            countsRecurring: $counts,
-            disturbed: $disturbed,
-            atRisk: self::amount($risk),
-        );
-    }
-
-    /** Most parts of most days are nothing: that is made once. */
-    private static function amount(int $tenThousandths): Money
-    {
-        /** @var ?Money $nothing */
-        static $nothing = null;
-        $nothing ??= Money::zero();
-
-        return $tenThousandths === 0 ? $nothing : Money::ofTenThousandths($tenThousandths);
     }
 
     /** What is missing and hurried costs, ten-thousandths. */
@@ -134,7 +97,7 @@ final readonly class PlantPlan
     /** @return int ten-thousandths */
     public static function price(Money $each, int $quantity): int
     {
-        return $quantity === 0 ? 0 : FixedPoint::scale($each->tenThousandths, $quantity, Quantity::ONE);
+        return $quantity === 0 || $each->tenThousandths === 0 ? 0 : FixedPoint::scale($each->tenThousandths, $quantity, Quantity::ONE);
     }
 
     /** @return list<int> how many started work orders are under way on each day */

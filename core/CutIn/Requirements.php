@@ -34,6 +34,12 @@ final class Requirements
     /** @var list<array<int, array<int, int>>> of each plant: parent => part => millionths that one takes from the cut-in on */
     private readonly array $after;
 
+    /** @var array<int, int> position => the day behind the last on which an order for it matters */
+    private readonly array $limits;
+
+    /** @var array<int, array<int, int>> plant => working days => days that they take at most */
+    private array $longest = [];
+
     /**
      * @param  non-empty-list<PlantNet>  $plants
      * @param  array<int, true>  $parts  by position
@@ -46,8 +52,12 @@ final class Requirements
         private readonly int $days,
         bool $tells,
     ) {
-        // Demand there begins within the time looked at.
-        $end = $days + $above->chain($this->takes(...));
+        $this->limits = $above->limits(array_keys($parts), $days, $this->takes(...));
+        // What is wanted of something until then is begun within its limit.
+        $end = $days;
+        foreach ($this->limits as $position => $limit) {
+            $end = max($end, $limit + $this->takes($position));
+        }
         $this->waiting = array_map(static fn(PlantNet $plant): Waiting => new Waiting($plant, $end), $plants);
         $this->demands = array_map(
             static fn(): array => array_map(static fn(): PartDemand => new PartDemand($days, $tells), $parts),
@@ -132,13 +142,18 @@ final class Requirements
         return $this->demands[$plant][$part]->pegs;
     }
 
-    /** Days to make one of an item, or to bring it from another plant, at the slowest plant. */
+    /** Days to make one of an item, or to bring it from another plant, at most, at the slowest plant. */
     private function takes(int $position): int
     {
         $most = 0;
-        foreach ($this->plants as $net) {
-            $lead = ($net->supply[$position]->leadDays ?? 0) + (isset($net->from[$position]) ? $net->transferDays : 0);
-            $most = max($most, $lead === 0 ? 0 : $net->days->after(0, $lead));
+        foreach ($this->plants as $at => $net) {
+            $lead = $net->supply[$position]->leadDays ?? 0;
+            $bring = isset($net->from[$position]) ? $net->transferDays : 0;
+            $most = max(
+                $most,
+                ($lead === 0 ? 0 : ($this->longest[$at][$lead] ??= $net->days->longest($lead))) +
+                    ($bring === 0 ? 0 : ($this->longest[$at][$bring] ??= $net->days->longest($bring))),
+            );
         }
 
         return $most;
@@ -169,7 +184,7 @@ final class Requirements
         }
         $lines = $net->web->downOf($position);
         if (count($lines) > 2 || isset($this->after[$plant][$position])) {
-            $orders = $this->waiting[$plant]->orders($position);
+            $orders = $this->waiting[$plant]->orders($position, $this->limits[$position] ?? $this->days);
             if (!$orders->areNone()) {
                 $this->explode($plant, $position, $lines, $orders);
             }

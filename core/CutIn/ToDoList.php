@@ -68,16 +68,17 @@ final readonly class ToDoList
             }
         }
         $orders = $course->orders($day, $day + self::MONTH);
+        // What others go on to want is ordered as ever: that is no matter of the change.
+        $isWanted = array_filter($part->demand->from) !== [];
         foreach ([[ToDoKind::LastOrder, 0, $day], [ToDoKind::Order, $day, PHP_INT_MAX]] as [$kind, $from, $until]) {
             $some = array_filter($orders, static fn(int $on): bool => $on >= $from && $on < $until, ARRAY_FILTER_USE_KEY);
-            if ($some === [] || ($kind === ToDoKind::LastOrder && $course->goesOn)) {
+            if ($some === [] || ($kind === ToDoKind::LastOrder ? $course->goesOn : !$isWanted)) {
                 continue;
             }
             $for = (int) array_key_first($some);
             $by = max(0, $days->before($for, (int) $part->leadDays));
             $list[] = new ToDo(kind: $kind, by: $by, part: $part->number, document: '', quantity: array_sum($some), for: $for);
-            $release =
-                $kind === ToDoKind::Order && array_filter($part->demand->from) !== [] && !$levers->atRisk ? min($release, $by) : $release;
+            $release = $kind === ToDoKind::Order && !$levers->atRisk ? min($release, $by) : $release;
         }
         if ($on->hurried > 0 && $part->expediting !== null) {
             $short = array_filter($course->shorts($day), static fn(array $one): bool => $one[0] > 0);

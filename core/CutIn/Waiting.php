@@ -15,6 +15,9 @@ final class Waiting
 {
     private const WEEK = 7;
 
+    /** From so many on, days are a list without gaps: less than half the memory, and quicker. */
+    private const MANY = 32;
+
     /** @var array<int, array<int, int>> position => day => millionths; only days that have any: tens of thousands of items wait here */
     private array $wanted = [];
 
@@ -44,7 +47,17 @@ final class Waiting
      */
     public function take(int $position, Orders $orders, int $each, int $from, int $until, bool $isBlown): void
     {
-        $wanted = ($isBlown ? $this->blown[$position] ?? null : $this->wanted[$position] ?? null) ?? [];
+        // Taken out while it is written: nobody else holds the list, so it is not copied.
+        if ($isBlown) {
+            $wanted = $this->blown[$position] ?? [];
+            $this->blown[$position] = [];
+        } else {
+            $wanted = $this->wanted[$position] ?? [];
+            $this->wanted[$position] = [];
+        }
+        if (count($orders->begins) > self::MANY && count($wanted) < $this->end) {
+            $wanted = array_replace($this->nothing, $wanted);
+        }
         $quantities = $orders->quantities;
         $always = $from <= 0 && $until >= $this->end;
         foreach ($orders->begins as $i => $day) {
@@ -67,13 +80,17 @@ final class Waiting
         }
     }
 
-    /** The orders for an item that is made here, and what of it is blown through. */
-    public function orders(int $position): Orders
+    /**
+     * The orders for an item that is made here, and what of it is blown through.
+     *
+     * @param  int  $limit  the day behind the last on which one matters
+     */
+    public function orders(int $position, int $limit): Orders
     {
         $supply = $this->net->supply[$position] ?? new NodeSupply();
         $begins = $quantities = $documents = [];
         foreach ($supply->orders as [$first, , $quantity, $document, $issued]) {
-            if ($quantity > $issued && $first < $this->end) {
+            if ($quantity > $issued && $first < $limit) {
                 $documents[count($begins)] = $document;
                 $begins[] = max(0, $first);
                 $quantities[] = $quantity - $issued;
@@ -85,14 +102,16 @@ final class Waiting
             $begin = $lead === 0 ? $day : $this->net->days->before($day, $lead);
             if ($begin < 0) {
                 $late += $quantity;
-            } else {
+            } elseif ($begin < $limit) {
                 $begins[] = $begin;
                 $quantities[] = $quantity;
             }
         }
         foreach ($this->blown[$position] ?? [] as $day => $quantity) {
-            $begins[] = $day;
-            $quantities[] = $quantity;
+            if ($quantity !== 0 && $day < $limit) {
+                $begins[] = $day;
+                $quantities[] = $quantity;
+            }
         }
         $late += $this->blownLate[$position] ?? 0;
         unset($this->blown[$position], $this->blownLate[$position]);

@@ -84,6 +84,19 @@ final readonly class FixedPoint
         return is_int($sum) ? $sum : throw new \OverflowException('A number becomes too large here to be kept exactly.');
     }
 
+    /**
+     * Looks at numbers that were added in a loop that has no time for a function at every step: what overflows becomes a float, and
+     * stays one.
+     *
+     * @param  array<int|float>  $numbers
+     */
+    public static function check(array $numbers): void
+    {
+        if (!is_int(max([0, ...$numbers])) || !is_int(min([0, ...$numbers]))) {
+            throw new \OverflowException('A number becomes too large here to be kept exactly.');
+        }
+    }
+
     /** Whether $a × $numerator ÷ $denominator is a whole number. */
     public static function isExact(int $a, int $numerator, int $denominator): bool
     {
@@ -96,6 +109,11 @@ final readonly class FixedPoint
         $product = $a * $numerator;
         // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
         if (is_int($product)) {
+            $exact = $product / $denominator;
+            // Divided without a rest it stays an integer: most are, and are quicker so.
+            if (is_int($exact)) {
+                return $exact;
+            }
             $rest = abs($product % $denominator);
             $whole = intdiv($product, $denominator);
 

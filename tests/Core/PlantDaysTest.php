@@ -25,7 +25,9 @@ it('counts working days as the calendar does, forwards and backwards', function 
                 ->and((string) $today->plusDays($days->after($day, $count)))
                 ->toBe((string) $calendar->after($on, $count))
                 ->and((string) $today->plusDays($days->before($day, $count)))
-                ->toBe((string) $calendar->before($on, $count));
+                ->toBe((string) $calendar->before($on, $count))
+                ->and($day - $days->before($day, $count))
+                ->toBeLessThanOrEqual($days->longest($count));
         }
     });
 });
@@ -38,4 +40,16 @@ it('goes on day by day beyond what was counted', function (): void {
         ->toBe(-11)
         ->and(PlantDays::all()->after(-4, 9))
         ->toBe(5);
+});
+
+it('says how long some working days take at most: over a weekend and a closing', function (): void {
+    $off = array_fill_keys(['2026-12-07', '2026-12-08', '2026-12-09', '2026-12-10', '2026-12-11'], false);
+    $days = PlantDays::of(WorkCalendar::of([1, 2, 3, 4, 5], $off), Day::parse('2026-11-26'), 20, 40);
+    // From a Monday, the day before the closing is a Friday, ten days earlier.
+    expect($days->longest(1))
+        ->toBe(10)
+        ->and($days->longest(6))
+        ->toBe(17)
+        ->and(PlantDays::all()->longest(7))
+        ->toBe(7);
 });

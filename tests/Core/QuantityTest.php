@@ -42,7 +42,13 @@ it('makes overflow an error, never a float', function (): void {
     expect(fn() => $large->plus(Quantity::one()))
         ->toThrow(OverflowException::class)
         ->and(fn() => $large->times(Quantity::parse('2')))
-        ->toThrow(OverflowException::class);
+        ->toThrow(OverflowException::class)
+        ->and(fn() => FixedPoint::check([1, PHP_INT_MAX + 1]))
+        ->toThrow(OverflowException::class)
+        ->and(fn() => FixedPoint::check([PHP_INT_MIN - 1, 1]))
+        ->toThrow(OverflowException::class)
+        ->and(fn() => FixedPoint::check([PHP_INT_MAX, PHP_INT_MIN]))
+        ->not->toThrow(OverflowException::class);
 });
 
 it('multiplies large amounts through wider arithmetic', function (): void {

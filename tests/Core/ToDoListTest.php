@@ -74,3 +74,12 @@ it('says by when something has to be hurried, and leaves out what is ordered at 
         ->and(dueFor($case, new Levers(approvalDays: 5, atRisk: true), 40))
         ->toContain(['order', 10, 'NEW', '', 60, 40], ['release', 40, '', '', 0, null]);
 });
+
+it('leaves the orders of an old part that others go on with to planning: the change wants none of it', function (): void {
+    $daily = array_fill(0, 100, 1);
+    $case = new PlantCase('Tarn', PlantDays::all(), [
+        Case_::part('OLD', 40, until: $daily, others: $daily, lead: 10),
+        Case_::part('NEW', 0, from: $daily, lead: 30),
+    ]);
+    expect(array_column(dueFor($case, new Levers(approvalDays: 5), 35), 2))->toBe(['', 'NEW', '']);
+});

@@ -6,7 +6,8 @@ import { numberColumn } from './numberColumn';
 
 type Assumption = Schemas['CutInAssumption'];
 
-const sources: Record<Assumption['from'], string> = {
+/** Where an assumption comes from, in words. */
+export const sources: Record<Assumption['from'], string> = {
   planning: 'planning',
   item: 'item data',
   plant: 'item data of the plant',

@@ -2,6 +2,7 @@ import type { Schemas } from '../lib/api';
 import { amount, day, quantity } from '../lib/format';
 import { DataTable, type Column } from '../ui/DataTable';
 import { DateInput } from '../ui/DateInput';
+import { effect } from './effect';
 import { numberColumn } from './numberColumn';
 import { turn, type Question } from './question';
 
@@ -113,22 +114,4 @@ export function DayDocuments({ page, at, question, onChange }: Props) {
       empty="No open document is affected on that day."
     />
   );
-}
-
-/** What a day means for a document; null: nothing. */
-function effect(one: Document, on: string, kept: string[]): string | null {
-  switch (one.role) {
-    case 'straddles':
-      return one.first !== null && one.due !== null && one.first < on && on < one.due
-        ? 'in progress on that day'
-        : null;
-    case 'waits':
-      return one.first !== null && one.due !== null && one.first < on && on < one.due ? 'planned, can wait' : null;
-    case 'comes':
-      return one.overdue ? 'overdue' : 'arrives';
-    case 'goes':
-      if (kept.includes(one.document)) return 'arrives, not cancelled';
-      if (one.cancel_fee !== null) return 'can be cancelled';
-      return one.overdue ? 'overdue' : 'arrives, cannot be cancelled';
-  }
 }

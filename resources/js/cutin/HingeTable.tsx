@@ -4,30 +4,10 @@ import { cents, signed } from '../lib/format';
 import { queries } from '../lib/queries';
 import { DataTable, type Column } from '../ui/DataTable';
 import { ProblemNotice } from '../ui/Notice';
+import { guesses, moved } from './hinges';
 import { numberColumn } from './numberColumn';
 
 type Hinge = Schemas['CutInHinge'];
-
-const guesses: Record<Hinge['guess'], string> = {
-  demand: 'Demand',
-  approval: 'Days until release',
-  tooling: 'Day tools are ready',
-  straddling: 'Cost per order in progress',
-  stock: 'Stock',
-  receipts: 'Quantities on order',
-  lead_time: 'Lead time',
-  cost: 'Standard cost',
-  disposal: 'Cost of one left over',
-  penalty: 'Cost of one missing',
-  cancel_fees: 'Cancellation fees',
-};
-
-/** Days with their sign; where no day is possible any more, that. */
-function days(moved: number | null): string {
-  if (moved === null) return 'no day possible';
-  if (moved === 0) return 'same day';
-  return `${moved > 0 ? '+' : '−'}${Math.abs(moved)} d`;
-}
 
 const columns: Column<Hinge>[] = [
   { id: 'guess', head: 'Assumption', text: (r) => guesses[r.guess], cell: (r) => guesses[r.guess] },
@@ -36,10 +16,10 @@ const columns: Column<Hinge>[] = [
     id: 'day_less',
     head: 'Best day, 10 % less',
     numeric: true,
-    text: (r) => days(r.day_less),
-    cell: (r) => days(r.day_less),
+    text: (r) => moved(r.day_less),
+    cell: (r) => moved(r.day_less),
   },
-  { id: 'day_more', head: '10 % more', numeric: true, text: (r) => days(r.day_more), cell: (r) => days(r.day_more) },
+  { id: 'day_more', head: '10 % more', numeric: true, text: (r) => moved(r.day_more), cell: (r) => moved(r.day_more) },
   {
     id: 'cost_less',
     head: 'Its cost, 10 % less',

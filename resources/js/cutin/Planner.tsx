@@ -9,6 +9,7 @@ import { DataTable } from '../ui/DataTable';
 import { Details } from '../ui/Details';
 import { LongWait } from '../ui/LongWait';
 import { Notice, ProblemNotice } from '../ui/Notice';
+import { usePrinting } from '../ui/usePrinting';
 import { Assumptions } from './Assumptions';
 import { BestDays } from './BestDays';
 import { ChanceTable } from './ChanceTable';
@@ -20,6 +21,7 @@ import { dayColumns } from './dayColumns';
 import { DayDocuments } from './DayDocuments';
 import { DayParts } from './DayParts';
 import { HingeTable } from './HingeTable';
+import { PlanOnPaper } from './PlanOnPaper';
 import { isReady, whole, type Question } from './question';
 import { ToDoTable } from './ToDoTable';
 import { Trust } from './Trust';
@@ -61,6 +63,7 @@ export function Planner({ number, state, chosen, named, start }: Props) {
   const plan = useQuery({ ...queries.cutIn(asked), enabled: ready, placeholderData: keepPreviousData });
   const client = useQueryClient();
   const stopped = ready && !plan.isFetching && (plan.isPending || plan.isPlaceholderData);
+  const printing = usePrinting();
   const [held, setHeld] = useState<Schemas['CutInPage'] | null>(null);
   const [moved, setMoved] = useState<string | null>(chosen[0]?.chosen_on ?? null);
   const [table, setTable] = useState(false);
@@ -79,8 +82,8 @@ export function Planner({ number, state, chosen, named, start }: Props) {
     return () => clearTimeout(rest);
   }, [on]);
   return (
-    <div className="grid gap-6 lg:grid-cols-[19rem_minmax(0,1fr)]">
-      <div>
+    <div className="grid gap-6 print:block lg:grid-cols-[19rem_minmax(0,1fr)]">
+      <div className={page ? 'no-print' : ''}>
         <p className="mb-2 text-sm text-soft">
           {readOff[named.read_off]}
           {named.more > 0 && ` ${count(named.more)} more swaps are left out: plan them apart.`}
@@ -109,41 +112,46 @@ export function Planner({ number, state, chosen, named, start }: Props) {
         {page && (
           <>
             <Trust page={page} question={asked} />
-            <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
-              <BestDays page={page} onDay={setMoved} />
-              <span className="ml-auto flex gap-2">
-                <Button onClick={() => setHeld(held ? null : page)} aria-pressed={held !== null}>
-                  {held ? 'Stop comparing' : 'Compare with another plan'}
-                </Button>
-                <Button aria-pressed={table} onClick={() => setTable(!table)}>
-                  Table
-                </Button>
-              </span>
-            </div>
-            {table ? (
-              <DataTable
-                label="What each day costs"
-                rows={page.days}
-                columns={dayColumns}
-                keyOf={(row) => row.on}
-                onOpen={(row) => setMoved(row.on)}
-                empty=""
-                exportName="cut-in-days"
-              />
-            ) : (
-              <Curves page={page} held={held} at={at} onAt={(next) => setMoved(page.days[next]?.on ?? null)} />
+            {printing && planned && (
+              <PlanOnPaper page={page} asked={asked} question={question} at={at} chosen={chosen[0]} />
             )}
-            <div className="grid gap-4 2xl:grid-cols-2">
-              <DayParts question={asked} page={page} held={held} at={at} />
-              <ChooseDay number={number} state={state} question={asked} page={page} at={at} />
+            <div className={`space-y-4 ${planned ? 'no-print' : ''}`}>
+              <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
+                <BestDays page={page} onDay={setMoved} />
+                <span className="ml-auto flex gap-2">
+                  <Button onClick={() => setHeld(held ? null : page)} aria-pressed={held !== null}>
+                    {held ? 'Stop comparing' : 'Compare with another plan'}
+                  </Button>
+                  <Button aria-pressed={table} onClick={() => setTable(!table)}>
+                    Table
+                  </Button>
+                </span>
+              </div>
+              {table ? (
+                <DataTable
+                  label="What each day costs"
+                  rows={page.days}
+                  columns={dayColumns}
+                  keyOf={(row) => row.on}
+                  onOpen={(row) => setMoved(row.on)}
+                  empty=""
+                  exportName="cut-in-days"
+                />
+              ) : (
+                <Curves page={page} held={held} at={at} onAt={(next) => setMoved(page.days[next]?.on ?? null)} />
+              )}
+              <div className="grid gap-4 2xl:grid-cols-2">
+                <DayParts question={asked} page={page} held={held} at={at} />
+                <ChooseDay number={number} state={state} question={asked} page={page} at={at} />
+              </div>
+              <ToDoTable question={asked} on={restedOn} ready={planned} />
+              <DayDocuments page={page} at={at} question={question} onChange={change} />
+              <HingeTable question={asked} ready={planned} />
+              <Details summary="If demand and lead times are uncertain">
+                <ChanceTable question={asked} ready={planned} onDay={setMoved} />
+              </Details>
+              <Assumptions assumptions={page.assumptions} question={question} onChange={change} />
             </div>
-            <ToDoTable question={asked} on={restedOn} ready={planned} />
-            <DayDocuments page={page} at={at} question={question} onChange={change} />
-            <HingeTable question={asked} ready={planned} />
-            <Details summary="If demand and lead times are uncertain">
-              <ChanceTable question={asked} ready={planned} onDay={setMoved} />
-            </Details>
-            <Assumptions assumptions={page.assumptions} question={question} onChange={change} />
           </>
         )}
         <ProblemNotice
@@ -151,7 +159,11 @@ export function Planner({ number, state, chosen, named, start }: Props) {
           shown={Object.keys(problem?.errors ?? {}).filter((place) => place !== 'swaps' && place !== 'items')}
         />
         {/* Below the plan, so that it does not move when that arrives. */}
-        {(page !== undefined || !ready || problem !== null) && <ChosenDays number={number} chosen={chosen} />}
+        {(page !== undefined || !ready || problem !== null) && (
+          <div className={planned ? 'no-print' : ''}>
+            <ChosenDays number={number} chosen={chosen} />
+          </div>
+        )}
       </div>
     </div>
   );
