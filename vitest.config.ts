@@ -14,6 +14,6 @@ export default defineConfig({
     restoreMocks: true,
     unstubGlobals: true,
     // On a busy machine a walk through a form takes its time.
-    testTimeout: 60_000,
+    testTimeout: 240_000,
   },
 });

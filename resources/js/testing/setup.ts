@@ -27,7 +27,7 @@ window.matchMedia = (media) => Object.assign(new EventTarget(), { matches: false
 globalThis.fetch = (input, init) => server.answer(new Request(input, init));
 
 // A busy machine answers late, not wrongly.
-configure({ asyncUtilTimeout: 8_000 });
+configure({ asyncUtilTimeout: 40_000 });
 
 beforeEach(() => {
   server.reset();
