@@ -7,6 +7,7 @@ use App\Dossier\Commands\CheckCutIns;
 use App\Dossier\Commands\LookBackAtCutIns;
 use App\Imports\Commands\EndLostImports;
 use App\Ledger\Commands\AnchorLedger;
+use App\Notices\Commands\SendDueMails;
 use App\Orders\Commands\KeepActors;
 use App\Releases\Commands\SweepOutbox;
 use App\Structures\Commands\IndexStructures;
@@ -19,6 +20,7 @@ Schedule::command(KeepActors::class)->dailyAt('00:02')->withoutOverlapping();
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
 Schedule::command(PutDataInForceToday::class)->everyMinute()->withoutOverlapping();
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
+Schedule::command(SendDueMails::class)->everyMinute()->withoutOverlapping()->runInBackground();
 Schedule::command(EndLostImports::class)->everyMinute()->withoutOverlapping();
 Schedule::command(ForgetExpired::class)->everyTenMinutes()->withoutOverlapping();
 Schedule::command(IndexStructures::class, ['--when-behind'])

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Notices\Http\CalendarController;
 use App\People\Http\SessionController;
 use App\People\Http\SessionOfPassword;
 use App\Structures\Http\WithoutDamagedIndex;
@@ -22,6 +23,12 @@ Route::prefix('api')
         }
         Route::any('/{rest}', static fn() => abort(404))->where('rest', '.*');
     });
+
+// A calendar program has nothing but the private address: no session, no cookie.
+Route::get('/calendar/{key}.ics', [CalendarController::class, 'read'])
+    ->where('key', '[0-9a-f]{48}')
+    ->withoutMiddleware('web')
+    ->middleware('throttle:calendar');
 
 // Whether this copy runs and reaches its database, for whoever watches over it.
 Route::get(

@@ -10,6 +10,7 @@ use App\CutIn\Models\CutInCheck;
 use App\Desk\Data\DeskPage;
 use App\Desk\Data\DeskTask;
 use App\Desk\Data\StageCount;
+use App\Dossier\Needs;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
@@ -51,7 +52,7 @@ final readonly class DeskReader
         $reports = ProblemReport::query()->with('raisedBy')->whereIn('state', ReportState::open())->latest('raised_at')->get();
         $tasks = [];
         foreach ($reports as $report) {
-            $todo = self::reportTodo($report, $person);
+            $todo = Needs::ofReport($report, $person);
             if ($todo !== null) {
                 $tasks[] = new DeskTask($todo, $report->row(), ($report->settled_at ?? $report->raised_at)->toIso8601String());
             }
@@ -65,7 +66,7 @@ final readonly class DeskReader
             );
         }
         foreach ($requests as $request) {
-            $todo = self::requestTodo($request, $person);
+            $todo = Needs::ofRequest($request, $person);
             if ($todo !== null) {
                 $tasks[] = new DeskTask($todo, $request->row(), ($request->decided_at ?? $request->raised_at)->toIso8601String());
             }
@@ -76,7 +77,7 @@ final readonly class DeskReader
         }
         $undone = ChangeTask::query()->whereIn('change', $orders->pluck('number'))->whereIn('state', TaskState::ahead())->pluck('change');
         foreach ($orders as $order) {
-            $todo = self::orderTodo($order, $handovers[$order->id] ?? new Collection(), $undone->contains($order->number), $person);
+            $todo = Needs::ofOrder($order, $handovers[$order->id] ?? new Collection(), $undone->contains($order->number), $person);
             if ($todo !== null) {
                 $tasks[] = new DeskTask(
                     $todo,
@@ -192,54 +193,6 @@ final readonly class DeskReader
             })
             ->orderBy('due_on')
             ->get();
-    }
-
-    private static function reportTodo(ProblemReport $report, Person $person): ?string
-    {
-        return match (true) {
-            $report->state === ReportState::Open && $person->mayDo(Ability::AssessRequest) => 'Take in',
-            $report->state === ReportState::Returned && $report->raised_by === $person->id => 'Answer what was asked',
-            default => null,
-        };
-    }
-
-    private static function requestTodo(ChangeRequest $request, Person $person): ?string
-    {
-        return match (true) {
-            $request->state === RequestState::Raised && $person->mayDo(Ability::AssessRequest) => 'Assess',
-            $request->state === RequestState::Assessing && $person->mayDo(Ability::DecideRequest) => 'Decide',
-            $request->state === RequestState::Returned && $request->raised_by === $person->id => 'Answer what was asked',
-            $request->state === RequestState::Approved && $person->mayDo(Ability::RaiseOrder) => 'Turn into an order',
-            default => null,
-        };
-    }
-
-    /**
-     * @param  Collection<int, Handover>  $handovers  of the order
-     * @param  bool  $hasTasks  that are not done
-     */
-    private static function orderTodo(ChangeOrder $order, Collection $handovers, bool $hasTasks, Person $person): ?string
-    {
-        if ($order->on_hold_since !== null) {
-            return $person->mayDo(Ability::PlanOrder) ? 'On hold: let it go on' : null;
-        }
-
-        return match (true) {
-            $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
-            $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
-            $order->state === OrderState::InReview && $order->actors->contains('id', $person->id) => 'Read and sign',
-            $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
-            $order->state === OrderState::Released &&
-                $person->mayDo(Ability::SendHandover) &&
-                $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty()
-                => 'Resolve rejected hand-over lines',
-            $order->state === OrderState::Released &&
-                $person->mayDo(Ability::CloseOrder) &&
-                !$hasTasks &&
-                $handovers->where('state', '!=', 'taken')->isEmpty()
-                => 'Close',
-            default => null,
-        };
     }
 
     /**

@@ -30,6 +30,8 @@ enum Ability: string
     /** Say when they are away, and who stands in. */
     case BeAway = 'be_away';
     case KeepPage = 'keep_page';
+    case BeTold = 'be_told';
+    case Discuss = 'discuss';
     case CompareFile = 'compare_file';
     case ImportData = 'import_data';
     case DoTask = 'do_task';

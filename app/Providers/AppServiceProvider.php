@@ -22,6 +22,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\PersonalAccessToken;
@@ -69,6 +70,9 @@ final class AppServiceProvider extends ServiceProvider
                 $app,
             ),
         );
+
+        // An address that leaves the house, in a mail or a calendar, is the one that is set, whatever the request came by.
+        URL::useOrigin(config()->string('app.url'));
 
         // Scripts and styles come from where the page comes from, whatever name or port that has.
         Vite::createAssetPathsUsing(static fn(string $path): string => '/' . $path);

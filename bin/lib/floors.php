@@ -15,8 +15,8 @@ const FLOORS = [
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],
     ['Economics', 'Forms', 'ItemData', 'Manufacturing', 'Meetings', 'Releases'],
-    ['Dossier'],
-    ['Desk', 'Console'],
+    ['Dossier', 'Discussion'],
+    ['Desk', 'Notices', 'Console'],
     ['Providers'],
 ];
 

@@ -100,6 +100,13 @@ start_vite() {
 
 start_scheduler() { start_child scheduler php artisan schedule:work; }
 
+# start_mail FOLDER: the simulated mail server at $mail, and the page on which its mails are read at $mail_page.
+start_mail() {
+    start_child mail php stand-ins/mail/server.php "$mail" "$1"
+    start_child mail-page env MAIL_FOLDER="$1" php -S "127.0.0.1:$mail_page" stand-ins/mail/index.php
+    comes_up "http://127.0.0.1:$mail_page/up" || die "The mail stand-in did not start. Look into var/log/."
+}
+
 # start_planning: the simulated planning system at $planning, or at the next port when that is taken meanwhile.
 start_planning() {
     local try

@@ -31,6 +31,8 @@ settings() {
     export LOG_CHANNEL=daily LOG_DAILY_DAYS=14 LOG_LEVEL=warning
     export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT="$PGPORT" DB_USERNAME=orthotaxis DB_PASSWORD="$PGPASSWORD" DB_DATABASE="${DB_DATABASE:-orthotaxis}"
     export SESSION_DRIVER=${SESSION_DRIVER:-database} QUEUE_CONNECTION=${QUEUE_CONNECTION:-database} CACHE_STORE=${CACHE_STORE:-database}
-    export MAIL_MAILER=log APP_MAINTENANCE_DRIVER=file
+    # Mails go to the stand-in where one runs ($mail is its port), and else into the log.
+    export MAIL_MAILER=${mail:+smtp} MAIL_HOST=127.0.0.1 MAIL_PORT=${mail:-25} APP_MAINTENANCE_DRIVER=file
+    export MAIL_MAILER=${MAIL_MAILER:-log} MAIL_PAGES=${mail_page:+http://127.0.0.1:$mail_page}
     export PLANNING_DB="host=127.0.0.1;port=$PGPORT;dbname=${PLANNING_DATABASE:-planning}" PLANNING_DB_USER=orthotaxis PLANNING_DB_PASSWORD="$PGPASSWORD"
 }

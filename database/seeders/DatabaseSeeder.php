@@ -12,6 +12,8 @@ final class DatabaseSeeder extends Seeder
 {
     public function run(): void
     {
+        // Of changes that were closed long ago nobody is told any more.
+        config()->set('notices.tell', false);
         $this->call([
             PeopleSeeder::class,
             GroupSeeder::class,
@@ -21,11 +23,16 @@ final class DatabaseSeeder extends Seeder
             PlanningSeeder::class,
             ClosedChangesSeeder::class,
             PlantStructureSeeder::class,
+        ]);
+        config()->set('notices.tell', true);
+        $this->call([
             OpenChangesSeeder::class,
             DocumentSeeder::class,
             FormSeeder::class,
             EveryStateSeeder::class,
             TaskSeeder::class,
+            DiscussionSeeder::class,
+            NoticeSeeder::class,
         ]);
         // Who is away today was not away on the days of the story.
         app(KeptActors::class)->keepAll();

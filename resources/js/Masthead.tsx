@@ -4,6 +4,7 @@ import { Link, NavLink, useNavigate } from 'react-router';
 import { setTheme, theme } from './lib/theme';
 import { useMay } from './lib/session';
 import { useShortcut } from './lib/useShortcut';
+import { NoticesLink } from './notices/NoticesLink';
 import { PersonMenu } from './people/PersonMenu';
 
 const Palette = lazy(async () => ({ default: (await import('./Palette')).Palette }));
@@ -38,6 +39,7 @@ export function Masthead() {
   useShortcut('g i', () => void navigate('/items'));
   useShortcut('g c', () => void navigate('/compare'));
   useShortcut('g m', () => void navigate('/meeting'));
+  useShortcut('g n', () => void navigate('/notices'));
   useShortcut('n r', () => void navigate('/requests/new'), mayRaise);
   useShortcut('n p', () => void navigate('/reports/new'), mayReport);
 
@@ -86,6 +88,7 @@ export function Masthead() {
         >
           {dark ? '☼' : '☾'}
         </button>
+        <NoticesLink />
         <PersonMenu onShortcuts={() => setHelp(true)} />
       </div>
       <div aria-hidden="true" className="scale-x h-2 bg-paper" />

@@ -172,6 +172,7 @@ function usePages(): Entry[] {
     ['/import', 'Import items and structures', mayImport],
     ['/set-up/categories', 'Set up categories and numbers', maySetUp],
     ['/set-up/choices', 'Set up sites, reasons, sources, functions and records', maySetUp],
+    ['/notices', 'Notices', true],
     ['/absences', 'Absences and deputies', true],
     ['/set-up/paths', 'Set up approval paths', maySetUp],
     ['/set-up/groups', 'Set up groups of people', maySetUp],

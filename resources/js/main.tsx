@@ -99,6 +99,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./tasks/TaskPage')).TaskPage }),
   },
   {
+    path: 'notices',
+    lazy: async () => ({ Component: (await import('./notices/NoticesPage')).NoticesPage }),
+  },
+  {
     path: 'absences',
     lazy: async () => ({ Component: (await import('./people/AbsencesPage')).AbsencesPage }),
   },

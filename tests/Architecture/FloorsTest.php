@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Discussion\Events\CommentPinned;
 use App\Ledger\Act;
 use App\Orders\Events\PartEdited;
 use App\Orders\Events\PartsEdited;
@@ -168,6 +169,7 @@ function recordedActs(): array
                 false,
                 null,
             ]),
+            CommentPinned::class => array_map(static fn(bool $on): string => (new CommentPinned('b', 'R', '', $on))->name(), [true, false]),
             default => [$class::NAME],
         };
     }

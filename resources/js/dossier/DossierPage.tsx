@@ -8,6 +8,8 @@ import { useMay } from '../lib/session';
 import { ChangeNumber } from '../ui/Num';
 import { Loading } from '../ui/Loading';
 import { Page } from '../ui/Page';
+import { Discussion } from '../discussion/Discussion';
+import { WatchButton } from '../notices/WatchButton';
 import { RelationsLink } from '../relations/RelationsLink';
 import { Priority } from '../ui/Priority';
 import { ConsequenceStrip } from '../orders/ConsequenceStrip';
@@ -89,6 +91,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
         }
         aside={
           <>
+            <WatchButton number={dossier.order?.number ?? dossier.number} />
             <RelationsLink number={dossier.number} />
             <Priority value={dossier.priority} />
           </>
@@ -113,10 +116,22 @@ function DossierView({ dossier }: { dossier: Dossier }) {
               tasks={dossier.tasks}
               ended={hasEnded(dossier)}
             />
+            <div className="mt-6">
+              <Discussion numbers={discussed(dossier)} />
+            </div>
           </div>
         </div>
       </Page>
       {open && <ConsequenceStrip order={dossier.order?.number ?? ''} />}
     </>
   );
+}
+
+/** An order goes on with what was said on its requests. */
+function discussed(dossier: Dossier): [string, ...string[]] {
+  const requests = dossier.requests.map((one) => one.number);
+  const order = dossier.order?.number;
+  return order === undefined
+    ? [dossier.number, ...requests.filter((one) => one !== dossier.number)]
+    : [order, ...requests];
 }

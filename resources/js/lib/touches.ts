@@ -1,10 +1,12 @@
 /** What a key of queries begins with. */
 export type Area =
   | 'absences'
+  | 'calendar'
   | 'categories'
   | 'choices'
   | 'cut-ins'
   | 'desk'
+  | 'discussions'
   | 'dossiers'
   | 'favourites'
   | 'form-templates'
@@ -14,6 +16,8 @@ export type Area =
   | 'items'
   | 'kinds'
   | 'meeting'
+  | 'notice-paces'
+  | 'notices'
   | 'money'
   | 'orders'
   | 'planning'
@@ -24,7 +28,8 @@ export type Area =
   | 'references'
   | 'register'
   | 'reports'
-  | 'tasks';
+  | 'tasks'
+  | 'watches';
 
 const LISTS: Area[] = ['dossiers', 'register', 'desk', 'meeting', 'reports'];
 const OF_REQUEST: Area[] = ['money', 'questions', 'forms', 'reach', 'cut-ins'];
@@ -33,9 +38,11 @@ const OF_REQUEST: Area[] = ['money', 'questions', 'forms', 'reach', 'cut-ins'];
 export const touches = {
   absence: ['absences', 'orders', 'dossiers', 'desk', 'register'],
   attachment: ['dossiers', 'reports', 'meeting', 'items'],
+  calendar: ['calendar'],
   category: ['categories', 'items'],
   choice: ['choices'],
   cutIn: [...LISTS, 'cut-ins', 'money', 'orders'],
+  discussion: ['discussions', 'dossiers'],
   document: ['items', 'dossiers', 'orders', 'desk'],
   figure: [...LISTS, 'money'],
   form: [...LISTS, ...OF_REQUEST],
@@ -47,6 +54,8 @@ export const touches = {
   meeting: LISTS,
   /** Asked, and nothing changed by it. */
   nothing: [],
+  notice: ['notices'],
+  noticePace: ['notice-paces'],
   order: [...LISTS, 'orders', 'items', 'cut-ins', 'money'],
   planning: ['planning', 'dossiers', 'desk'],
   path: ['paths', 'orders', 'dossiers'],
@@ -58,5 +67,6 @@ export const touches = {
   request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
   template: ['form-templates', 'forms'],
   view: ['favourites'],
+  watch: ['watches'],
   task: ['tasks', 'dossiers', 'desk'],
 } satisfies Record<string, Area[]>;

@@ -104,6 +104,11 @@ describe('something a person does', () => {
       queries.groups().queryKey,
       queries.approvalPaths().queryKey,
       queries.absences().queryKey,
+      queries.notices({}).queryKey,
+      queries.noticePaces().queryKey,
+      queries.watch('').queryKey,
+      queries.discussion('').queryKey,
+      queries.calendar().queryKey,
     ];
     const areas = new Set(keys.map(([area]) => area));
     expect(

@@ -21,6 +21,8 @@ import { Notice } from '../ui/Notice';
 import { Page } from '../ui/Page';
 import { Person } from '../ui/Person';
 import { Priority } from '../ui/Priority';
+import { Discussion } from '../discussion/Discussion';
+import { WatchButton } from '../notices/WatchButton';
 import { RelationsLink } from '../relations/RelationsLink';
 import { ReportActs } from './ReportActs';
 import { reportColumns } from './reportColumns';
@@ -56,6 +58,7 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
       }
       aside={
         <>
+          <WatchButton number={report.number} />
           <RelationsLink number={report.number} />
           <Priority value={report.severity} />
         </>
@@ -126,6 +129,7 @@ function ReportView({ page }: { page: Schemas['ReportPage'] }) {
               />
             </section>
           )}
+          <Discussion numbers={[report.number]} />
           <Details
             summary={`Who did what, ${page.ledger.length === 1 ? 'one entry' : `${page.ledger.length} entries`}`}
           >

@@ -18,6 +18,7 @@ import { Routing } from '../manufacturing/Routing';
 import { Choice } from '../ui/Choice';
 import { Facts } from '../ui/Facts';
 import { Loading } from '../ui/Loading';
+import { Discussion } from '../discussion/Discussion';
 import { RelationsLink } from '../relations/RelationsLink';
 import { MainLink } from '../ui/MainLink';
 import { Notice } from '../ui/Notice';
@@ -233,6 +234,9 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
         </div>
         <div className={clsx('2xl:col-span-2', !ready && 'hidden')}>
           <History revisions={revisions} />
+        </div>
+        <div className={clsx('2xl:col-span-2', !ready && 'hidden')}>
+          <Discussion numbers={[item.number]} />
         </div>
       </div>
     </Page>

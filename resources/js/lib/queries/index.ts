@@ -1,4 +1,5 @@
 import { manufacturing } from './manufacturing';
+import { notices } from './notices';
 import { orders } from './orders';
 import { people } from './people';
 import { planning } from './planning';
@@ -21,4 +22,5 @@ export const queries = {
   ...planning,
   ...setUp,
   ...tasks,
+  ...notices,
 };

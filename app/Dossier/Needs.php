@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dossier;
+
+use App\Orders\Models\ChangeOrder;
+use App\People\Ability;
+use App\People\Models\Person;
+use App\Problems\Models\ProblemReport;
+use App\Releases\Models\Handover;
+use App\Requests\Models\ChangeRequest;
+use Illuminate\Database\Eloquent\Collection;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Report\ReportState;
+
+/** What a change needs of a person now, as it stands: in words, or null for nothing. */
+final readonly class Needs
+{
+    public static function ofReport(ProblemReport $report, Person $person): ?string
+    {
+        return match (true) {
+            $report->state === ReportState::Open && $person->mayDo(Ability::AssessRequest) => 'Take in',
+            $report->state === ReportState::Returned && $report->raised_by === $person->id => 'Answer what was asked',
+            default => null,
+        };
+    }
+
+    public static function ofRequest(ChangeRequest $request, Person $person): ?string
+    {
+        return match (true) {
+            $request->state === RequestState::Raised && $person->mayDo(Ability::AssessRequest) => 'Assess',
+            $request->state === RequestState::Assessing && $person->mayDo(Ability::DecideRequest) => 'Decide',
+            $request->state === RequestState::Returned && $request->raised_by === $person->id => 'Answer what was asked',
+            $request->state === RequestState::Approved && $person->mayDo(Ability::RaiseOrder) => 'Turn into an order',
+            default => null,
+        };
+    }
+
+    /**
+     * @param  Collection<int, Handover>  $handovers  of the order
+     * @param  bool  $hasTasks  that are not done
+     */
+    public static function ofOrder(ChangeOrder $order, Collection $handovers, bool $hasTasks, Person $person): ?string
+    {
+        if ($order->on_hold_since !== null) {
+            return $person->mayDo(Ability::PlanOrder) ? 'On hold: let it go on' : null;
+        }
+
+        return match (true) {
+            $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
+            $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
+            $order->state === OrderState::InReview && $order->actors->contains('id', $person->id) => 'Read and sign',
+            $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
+            $order->state === OrderState::Released &&
+                $person->mayDo(Ability::SendHandover) &&
+                $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty()
+                => 'Resolve rejected hand-over lines',
+            $order->state === OrderState::Released &&
+                $person->mayDo(Ability::CloseOrder) &&
+                !$hasTasks &&
+                $handovers->where('state', '!=', 'taken')->isEmpty()
+                => 'Close',
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Notices;
+
+use App\Assessment\Models\Question;
+use App\Orders\Models\ChangeOrder;
+use App\People\Models\Person;
+use App\Tasks\Models\ChangeTask;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Assessment\QuestionState;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\RequestState;
+use Sabre\VObject\Component\VCalendar;
+
+/**
+ * The days that concern one person, as whole days of a calendar to subscribe to (RFC 5545): tasks and questions that are due, and when the
+ * orders that they take part in or watch become effective.
+ */
+final readonly class PersonalCalendar
+{
+    public static function of(Person $person): string
+    {
+        $calendar = new VCalendar([
+            'PRODID' => '-//Orthotaxis//Days//EN',
+            'NAME' => 'Orthotaxis',
+            'X-WR-CALNAME' => 'Orthotaxis',
+            'REFRESH-INTERVAL;VALUE=DURATION' => 'PT1H',
+        ]);
+        // A calendar has one component at least, also that of somebody who has no days.
+        $zone = $calendar->createComponent('VTIMEZONE', ['TZID' => 'UTC']);
+        $zone->add(
+            $calendar->createComponent('STANDARD', ['DTSTART' => '19700101T000000', 'TZOFFSETFROM' => '+0000', 'TZOFFSETTO' => '+0000']),
+        );
+        $calendar->add($zone);
+        $now = CarbonImmutable::now()->utc();
+        foreach (self::days($person) as [$id, $day, $summary, $path]) {
+            $on = CarbonImmutable::parse($day);
+            $event = $calendar->createComponent('VEVENT', [
+                'UID' => "{$id}@orthotaxis",
+                'DTSTAMP' => $now,
+                'SUMMARY' => $summary,
+                'URL' => url($path),
+                'TRANSP' => 'TRANSPARENT',
+            ]);
+            $event->add('DTSTART', $on, ['VALUE' => 'DATE']);
+            $event->add('DTEND', $on->addDay(), ['VALUE' => 'DATE']);
+            $calendar->add($event);
+        }
+
+        return (string) $calendar->serialize();
+    }
+
+    /** @return list<array{string, string, string, string}> identity, day, what, and the page on which it is seen */
+    private static function days(Person $person): array
+    {
+        $days = [];
+        foreach (ChangeTask::needing($person)->whereNotNull('due_on')->orderBy('id')->get() as $task) {
+            $days[] = ["task-{$task->number}", (string) $task->due_on, "{$task->number} due: {$task->title}", "/tasks/{$task->number}"];
+        }
+        foreach (self::questions($person) as $question) {
+            $days[] = [
+                "question-{$question->id}",
+                $question->due_on,
+                "{$question->request->number} answer due: {$question->text}",
+                "/changes/{$question->request->number}",
+            ];
+        }
+        foreach (self::orders($person) as $order) {
+            $days[] = [
+                "effective-{$order->number}",
+                (string) $order->effective_on,
+                "{$order->number} effective: {$order->title}" . ($order->state === OrderState::Released ? '' : ' (planned)'),
+                "/changes/{$order->number}",
+            ];
+        }
+
+        return $days;
+    }
+
+    /** @return iterable<Question> */
+    private static function questions(Person $person): iterable
+    {
+        return Question::query()
+            ->with('request')
+            ->where('state', QuestionState::Waiting->value)
+            ->where(static function (Builder $asked) use ($person): void {
+                $asked->where('person_id', $person->id)->orWhereIn('role', $person->roles);
+            })
+            ->whereHas('request', static fn(Builder $request): Builder => $request->whereNotIn('state', RequestState::closed()))
+            ->orderBy('id')
+            ->get();
+    }
+
+    /** @return iterable<ChangeOrder> that are not withdrawn, with a day, of the last year and to come */
+    private static function orders(Person $person): iterable
+    {
+        return ChangeOrder::orders()
+            ->whereNotNull('effective_on')
+            ->where('effective_on', '>=', CarbonImmutable::today()->subYear()->toDateString())
+            ->where('state', '!=', OrderState::Withdrawn->value)
+            ->where(static function (Builder $any) use ($person): void {
+                $any->whereIn('id', DB::table('people_of_orders')->where('person_id', $person->id)->select('order_id'))->orWhereIn(
+                    'number',
+                    DB::table('watches')->where('person_id', $person->id)->select('change'),
+                );
+            })
+            ->orderBy('id')
+            ->get();
+    }
+}

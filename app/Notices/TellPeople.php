@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Notices;
+
+use App\Discussion\Subjects;
+use App\Ledger\Act;
+use App\Notices\Jobs\MailNotices;
+use App\Notices\Models\Notice;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Orthotaxis\Core\Notice\Pace;
+
+/** Writes down, with the act itself, who is told of it: whatever becomes of mails, nothing of it is lost. */
+final readonly class TellPeople
+{
+    /** Characters of what was said. */
+    private const ABOUT = 400;
+
+    public function __construct(private WhoIsTold $who) {}
+
+    public function handle(Act $act): void
+    {
+        $told = ToldAct::tryFrom($act->name());
+        $change = $told === null || !config()->boolean('notices.tell') ? null : Subjects::find($act->of());
+        if ($told === null || $change === null) {
+            return;
+        }
+        $people = $this->who->of($told, $act, $change);
+        if ($people === []) {
+            return;
+        }
+        $now = CarbonImmutable::now();
+        $notice = Notice::query()->create([
+            'act' => $told,
+            'change' => $change->number,
+            'path' => $told->isOfTask() ? '/tasks/' . self::text($act->details(), 'task') : Subjects::path($change),
+            'title' => $change->title,
+            'about' => Str::limit(self::about($told, $act->details()), self::ABOUT),
+            'actor' => $act->by(),
+            'happened_at' => $now,
+        ]);
+        $said = Paces::of(array_keys($people));
+        $rows = [];
+        foreach ($people as $person => $cause) {
+            $pace = $said[$person][$cause->value] ?? Pace::usual($cause);
+            $rows[] = [
+                'notice_id' => $notice->id,
+                'person_id' => $person,
+                'cause' => $cause->value,
+                'told_at' => $now,
+                'mail_due_at' => $pace->due($now),
+            ];
+            if ($pace === Pace::AtOnce) {
+                MailNotices::dispatch($person);
+            }
+        }
+        DB::table('notice_readers')->insert($rows);
+    }
+
+    /** @param  array<string, mixed>  $details */
+    private static function about(ToldAct $told, array $details): string
+    {
+        $said = self::text($details, 'text') ?: (self::text($details, 'reason') ?: self::text($details, 'answer'));
+        if (!$told->isOfTask()) {
+            return $said;
+        }
+        $task = trim(self::text($details, 'task') . ' ' . self::text($details, 'title'));
+
+        return $said === '' ? $task : "{$task}: {$said}";
+    }
+
+    /** @param  array<string, mixed>  $details */
+    private static function text(array $details, string $name): string
+    {
+        $text = $details[$name] ?? '';
+
+        return is_string($text) ? $text : '';
+    }
+}

@@ -1,0 +1,32 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, told } from '../api';
+import { paged } from './paged';
+
+/** Milliseconds after which it is looked whether there is anything new. */
+const LOOK = 60_000;
+
+/** What the person who is signed in was told of, and what they watch. */
+export const notices = {
+  notices: (query: { unread?: string; change?: string }) =>
+    paged(['notices', 'page', query], (from) =>
+      told(api.GET('/api/notices', { params: { query: { ...query, from: String(from) } } })),
+    ),
+  unreadNotices: () =>
+    queryOptions({
+      queryKey: ['notices', 'unread'],
+      queryFn: () => told(api.GET('/api/notices/unread')),
+      refetchInterval: LOOK,
+    }),
+  calendar: () => queryOptions({ queryKey: ['calendar'], queryFn: () => told(api.GET('/api/calendar')) }),
+  discussion: (number: string) =>
+    queryOptions({
+      queryKey: ['discussions', number],
+      queryFn: () => told(api.GET('/api/discussions/{number}', { params: { path: { number } } })),
+    }),
+  noticePaces: () => queryOptions({ queryKey: ['notice-paces'], queryFn: () => told(api.GET('/api/notices/paces')) }),
+  watch: (number: string) =>
+    queryOptions({
+      queryKey: ['watches', number],
+      queryFn: () => told(api.GET('/api/changes/{number}/watch', { params: { path: { number } } })),
+    }),
+};

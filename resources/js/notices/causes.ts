@@ -1,0 +1,9 @@
+import type { Schemas } from '../lib/api';
+
+/** Why somebody is told. */
+export const causes: Record<Schemas['NoticeRow']['cause'], string> = {
+  to_do: 'needs you',
+  mentioned: 'mentions you',
+  takes_part: 'you take part',
+  watches: 'you watch',
+};

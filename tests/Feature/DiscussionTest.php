@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\Feature\Support\World;
+
+/* What people say on reports, requests, orders and items, who is told of it, and what is pinned. */
+
+beforeEach(function (): void {
+    config(['mail.default' => 'array']);
+    $this->world = new World($this);
+    $this->request = $this->world->as('jonas', 'POST', '/requests', $this->world->request())->json('number');
+    $this->say = fn(string $who, string $text, ?string $on = null): TestResponse => $this->world->only(
+        $who,
+        'POST',
+        '/discussions/' . ($on ?? $this->request),
+        ['text' => $text],
+    );
+    $this->told = fn(string $who): array => array_map(
+        static fn(array $row): string => "{$row['what']} {$row['path']} ({$row['cause']})",
+        $this->world->as($who, 'GET', '/notices')->json('rows'),
+    );
+});
+
+it('keeps what is said in its order, with who and when, and in the ledger', function (): void {
+    ($this->say)('helen', 'Two parts or one?')->assertOk();
+    $rows = ($this->say)('mira', "  One.\nThe ring stays.  ")->assertOk()->json();
+    expect(array_map(static fn(array $row): array => [$row['by'], $row['text'], $row['pinned_by']], $rows))
+        ->toBe([['Helen', 'Two parts or one?', null], ['Mira', "One.\nThe ring stays.", null]])
+        ->and($this->world->as('vera', 'GET', "/discussions/{$this->request}")->json())
+        ->toBe($rows)
+        ->and(DB::table('ledger')->where('act', 'comment.added')->where('subject', $this->request)->count())
+        ->toBe(2);
+    ($this->say)('helen', 'Which grease?', '710-0001')->assertOk()->assertJsonCount(1);
+    $this->world->as('mira', 'GET', '/discussions/ECR-99999')->assertNotFound();
+    ($this->say)('mira', 'To whom?', 'nothing')->assertNotFound();
+    ($this->say)('mira', ' ')->assertStatus(422)->assertJsonPath('errors.text.0', 'Write something.');
+    ($this->say)('mira', str_repeat('a', 5_001))->assertStatus(422)->assertJsonPath('errors.text.0', 'At most 5,000 characters.');
+    ($this->say)('vera', 'May I?')->assertForbidden();
+    expect(DB::table('comments')->count())->toBe(3);
+});
+
+it('tells those who take part, those who have said something, and those who are named; once, and with the way there', function (): void {
+    ($this->say)('helen', 'Two parts or one? @edda')->assertOk();
+    ($this->say)('mira', 'One, @helen.')->assertOk();
+    expect(($this->told)('edda'))
+        ->toBe(["Comment /changes/{$this->request} (mentioned)"])
+        ->and(($this->told)('helen'))
+        ->toBe(["Comment /changes/{$this->request} (mentioned)"])
+        ->and(($this->told)('jonas'))
+        ->toBe(array_fill(0, 2, "Comment /changes/{$this->request} (takes_part)"));
+    // Of an item nobody takes part but who talks about it.
+    ($this->say)('helen', 'Which grease, @tomas?', '710-0001')->assertOk();
+    ($this->say)('tomas', 'The old one.', '710-0001')->assertOk();
+    expect(($this->told)('tomas'))
+        ->toBe(['Comment /items/710-0001 (mentioned)'])
+        ->and(($this->told)('helen')[0])
+        ->toBe('Comment /items/710-0001 (takes_part)');
+});
+
+it('pins what is decided, once, and takes the pin off again', function (): void {
+    $id = ($this->say)('helen', 'We take one part.')->json('0.id');
+    $pin = fn(string $method, string $who = 'mira'): TestResponse => $this->world->only($who, $method, "/comments/{$id}/pin");
+    $pin('PUT', 'vera')->assertForbidden();
+    $pin('PUT')->assertOk()->assertJsonPath('0.pinned_by', 'Mira');
+    $pin('PUT', 'jonas')->assertOk()->assertJsonPath('0.pinned_by', 'Mira');
+    $pin('DELETE', 'jonas')->assertOk()->assertJsonPath('0.pinned_by', null);
+    $this->world->only('mira', 'PUT', '/comments/999999/pin')->assertNotFound();
+    expect(DB::table('ledger')->where('subject', $this->request)->where('act', 'like', 'comment.%')->orderBy('number')->pluck('act')->all())
+        ->toBe(['comment.added', 'comment.pinned', 'comment.unpinned'])
+        ->and(($this->told)('jonas')[0])
+        ->toBe("Comment pinned /changes/{$this->request} (takes_part)");
+});
