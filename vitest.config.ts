@@ -5,7 +5,7 @@ export default defineConfig({
   resolve: { alias: { '@': '/resources/js' } },
   test: {
     include: ['resources/js/**/*.test.{ts,tsx}'],
-    environment: 'jsdom',
+    environment: './resources/js/testing/keptDom.ts',
     setupFiles: ['resources/js/testing/setup.ts'],
     // Files share what they import: reading it anew for each takes longer than the tests. The set-up clears what is kept.
     pool: 'threads',
