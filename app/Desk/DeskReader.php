@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Assessment\Models\Question;
+use App\ChangeNotices\Models\NoticeCopy;
 use App\CutIn\Models\CutIn;
 use App\CutIn\Models\CutInCheck;
 use App\Desk\Data\DeskPage;
@@ -87,6 +88,7 @@ final readonly class DeskReader
             }
         }
         array_push($tasks, ...self::tasks($person, [...$reports, ...$requests, ...$orders]));
+        array_push($tasks, ...self::unread($person));
         usort(
             $tasks,
             static fn(DeskTask $a, DeskTask $b): int => [Priority::from($a->change->priority)->rank(), $a->since] <=> [
@@ -155,6 +157,28 @@ final readonly class DeskReader
         }
 
         return $tasks;
+    }
+
+    /** @return list<DeskTask> change notices that this person has to acknowledge, of orders that are closed by now too */
+    private static function unread(Person $person): array
+    {
+        return array_values(
+            NoticeCopy::waiting()
+                ->where('person_id', $person->id)
+                ->with(['notice.order.author', 'notice.order.actors'])
+                ->orderBy('notice_id')
+                ->get()
+                ->map(
+                    static fn(NoticeCopy $copy): DeskTask => new DeskTask(
+                        "Acknowledge {$copy->notice->number}",
+                        $copy->notice->order->row(),
+                        $copy->sent_at->toIso8601String(),
+                        $copy->due_on,
+                        $copy->notice->number,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**

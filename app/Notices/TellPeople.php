@@ -36,7 +36,11 @@ final readonly class TellPeople
         $notice = Notice::query()->create([
             'act' => $told,
             'change' => $change->number,
-            'path' => $told->isOfTask() ? '/tasks/' . self::text($act->details(), 'task') : Subjects::path($change),
+            'path' => match (true) {
+                $told->isOfTask() => '/tasks/' . self::text($act->details(), 'task'),
+                $told->isAddressed() => '/change-notices/' . self::text($act->details(), 'notice'),
+                default => Subjects::path($change),
+            },
             'title' => $change->title,
             'about' => Str::limit(self::about($told, $act->details()), self::ABOUT),
             'actor' => $act->by(),
@@ -63,6 +67,9 @@ final readonly class TellPeople
     /** @param  array<string, mixed>  $details */
     private static function about(ToldAct $told, array $details): string
     {
+        if ($told->isAddressed()) {
+            return self::text($details, 'notice');
+        }
         $said = self::text($details, 'text') ?: (self::text($details, 'reason') ?: self::text($details, 'answer'));
         if (!$told->isOfTask()) {
             return $said;

@@ -40,6 +40,8 @@ enum ToldAct: string
     case HandOverRefused = 'hand_over.refused';
     case HandOverPartlyRefused = 'hand_over.partly_refused';
     case HandOverTaken = 'hand_over.taken';
+    case NoticeIssued = 'change_notice.issued';
+    case NoticeSent = 'change_notice.sent';
     case CommentAdded = 'comment.added';
     case CommentPinned = 'comment.pinned';
     case TaskMade = 'task.made';
@@ -86,6 +88,8 @@ enum ToldAct: string
             self::HandOverRefused => 'Hand-over rejected',
             self::HandOverPartlyRefused => 'Hand-over partly rejected',
             self::HandOverTaken => 'Hand-over accepted',
+            self::NoticeIssued => 'Change notice issued',
+            self::NoticeSent => 'Change notice sent',
             self::CommentAdded => 'Comment',
             self::CommentPinned => 'Comment pinned',
             self::TaskMade => 'Task created',
@@ -101,6 +105,12 @@ enum ToldAct: string
     public function isOfTask(): bool
     {
         return str_starts_with($this->value, 'task.');
+    }
+
+    /** Whether a document goes to those whom it names, and nobody else is told. */
+    public function isAddressed(): bool
+    {
+        return $this === self::NoticeIssued || $this === self::NoticeSent;
     }
 
     /** Whether somebody may have to act on the change now who had not before. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Notices;
 
 use App\Assessment\Events\QuestionAsked;
+use App\ChangeNotices\Models\NoticeCopy;
 use App\Discussion\Events\CommentAdded;
 use App\Discussion\Models\Comment;
 use App\Dossier\Needs;
@@ -30,6 +31,9 @@ final readonly class WhoIsTold
     public function of(ToldAct $told, Act $act, ProblemReport|ChangeRequest|ChangeOrder|Item $change): array
     {
         $people = Person::query()->where('active', true)->get()->keyBy('login');
+        if ($told->isAddressed()) {
+            return self::addressed($act, $people);
+        }
         $task = $told->isOfTask()
             ? ChangeTask::whole()
                 ->where('number', $act->details()['task'] ?? '')
@@ -53,6 +57,30 @@ final readonly class WhoIsTold
             $people->get($act->by())?->id,
             array_map(static fn(array $ids): array => array_values(array_filter($ids, $active->has(...))), $causes),
         );
+    }
+
+    /**
+     * @param  Collection<string, Person>  $people  by sign-in name
+     * @return array<int, Cause>
+     */
+    private static function addressed(Act $act, Collection $people): array
+    {
+        $ids = array_values(
+            $people
+                ->whereIn('login', (array) ($act->details()['to'] ?? []))
+                ->map(static fn(Person $one): int => $one->id)
+                ->all(),
+        );
+        $asked = array_values(
+            NoticeCopy::waiting()
+                ->whereRelation('notice.order', 'number', $act->of())
+                ->whereIn('person_id', $ids)
+                ->get()
+                ->map(static fn(NoticeCopy $one): int => $one->person_id)
+                ->all(),
+        );
+
+        return Audience::of($people->get($act->by())?->id, [Cause::ToDo->value => $asked, Cause::Informed->value => $ids]);
     }
 
     /**

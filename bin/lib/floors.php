@@ -15,7 +15,7 @@ const FLOORS = [
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],
     ['Economics', 'Forms', 'ItemData', 'Manufacturing', 'Meetings', 'Releases'],
-    ['Dossier', 'Discussion'],
+    ['Dossier', 'Discussion', 'ChangeNotices'],
     ['Desk', 'Notices', 'Console'],
     ['Providers'],
 ];

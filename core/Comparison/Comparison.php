@@ -106,6 +106,11 @@ final readonly class Comparison implements Changes
         return $totals;
     }
 
+    public function parts(): array
+    {
+        return array_map(static fn(Difference $one): array => [$one->before?->key, $one->after?->key], $this->changes());
+    }
+
     /** How many lines are not the same. */
     public function count(): int
     {

@@ -20,7 +20,7 @@ enum Pace: string
     public static function usual(Cause $cause): self
     {
         return match ($cause) {
-            Cause::ToDo, Cause::Mentioned => self::AtOnce,
+            Cause::ToDo, Cause::Mentioned, Cause::Informed => self::AtOnce,
             Cause::TakesPart, Cause::Watches => self::Daily,
         };
     }

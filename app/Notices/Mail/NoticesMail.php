@@ -23,6 +23,7 @@ final class NoticesMail extends Mailable
     private const HEADS = [
         'to_do' => 'Needs you',
         'mentioned' => 'You are mentioned',
+        'informed' => 'For your information',
         'takes_part' => 'You take part in',
         'watches' => 'You watch',
     ];

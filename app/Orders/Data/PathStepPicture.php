@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Orders\Data;
 
+use App\Days\OfficeDays;
 use App\Days\Today;
 use App\Http\Api\ListOf;
 use App\Orders\Models\Signature;
@@ -14,15 +15,11 @@ use Orthotaxis\Core\Approval\Meaning;
 use Orthotaxis\Core\Approval\StepRun;
 use Orthotaxis\Core\Approval\StepStanding;
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Calendar\WorkCalendar;
 
 /** One step of the path of an order. */
 #[OA\Schema]
 final readonly class PathStepPicture
 {
-    /** Monday to Friday: a signature is due on a day on which offices are open. */
-    private const WEEK = [1, 2, 3, 4, 5];
-
     /**
      * @param  list<string>  $people  names of those who may sign it
      * @param  list<PathSignature>  $signed
@@ -57,7 +54,7 @@ final readonly class PathStepPicture
         $isNow = $run->standing === StepStanding::Now && $since !== null;
         $due =
             $isNow && $step->dueDays !== null
-                ? WorkCalendar::of(self::WEEK)->after(Day::of($since), $step->dueDays)->plusDays($moved)
+                ? OfficeDays::after(Day::of($since), $step->dueDays)->plusDays($moved)
                 : null;
         $name = static fn(int $id): string => $names[$id] ?? '';
 

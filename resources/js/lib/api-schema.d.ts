@@ -52,6 +52,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/change-notices/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changeNotice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/notice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["noticeOfOrder"];
+        put?: never;
+        post: operations["issueChangeNotice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/change-notices/{number}/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changeNoticeFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/change-notices/{number}/sending": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendChangeNotice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/change-notices/{number}/receipt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openedChangeNotice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/change-notices/{number}/acknowledgement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["acknowledgeChangeNotice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/distribution-lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["distributionLists"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/distribution-lists/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setDistributionList"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cut-in": {
         parameters: {
             query?: never;
@@ -3094,6 +3222,180 @@ export interface components {
             /** Format: binary */
             file: string;
         };
+        /** @description Somebody to whom a change notice went, and what they have done with it. */
+        CopyRow: {
+            person: string;
+            /** @description sign-in name */
+            login: string;
+            lists: string[];
+            /** @description whether they are asked to acknowledge it */
+            acknowledge: boolean;
+            due_on: string | null;
+            overdue: boolean;
+            sent_at: string;
+            times_sent: number;
+            opened_at: string | null;
+            acknowledged_at: string | null;
+        };
+        /** @description To whom notices of which changes go. */
+        DistributionListRow: {
+            code: string;
+            name: string;
+            plants: string[];
+            products: string[];
+            categories: string[];
+            recipients: string[];
+            acknowledge: boolean;
+            /** @description office days in which it is to be acknowledged */
+            days: number | null;
+            retired: boolean;
+            version: number;
+        };
+        /** @description A change notice as it was issued, and to whom it went. */
+        IssuedNotice: {
+            number: string;
+            order: string;
+            title: string;
+            /** @description SHA-256 of the JSON */
+            sha256: string;
+            issued_at: string;
+            issued_by: string;
+            content: components["schemas"]["NoticeContent"] | null;
+            copies: components["schemas"]["CopyRow"][];
+            mine: components["schemas"]["CopyRow"] | null;
+        };
+        /** @description What a change notice says: all of it, for people who see nothing else of the order. */
+        NoticeContent: {
+            number: string;
+            order: string;
+            title: string;
+            description: string;
+            /** @enum {string} */
+            priority: "critical" | "high" | "normal" | "low";
+            effective_on: string | null;
+            released_at: string;
+            released_by: string;
+            reasons: components["schemas"]["NoticeReason"][];
+            items: components["schemas"]["NoticeItem"][];
+            subjects: components["schemas"]["NoticeSubject"][];
+            later: components["schemas"]["NoticeLater"][];
+            products: string[];
+            sheets: components["schemas"]["NoticeSheet"][];
+            signatures: components["schemas"]["NoticeSignature"][];
+        };
+        /** @description A field before and after; empty where it says nothing. */
+        NoticeField: {
+            name: string;
+            before: string;
+            after: string;
+        };
+        /** @description An item on the order: which revision takes the place of which, and what happens to what exists of it. */
+        NoticeItem: {
+            number: string;
+            title: string;
+            /** @enum {string} */
+            outcome: "revise" | "build" | "data" | "keep";
+            was: string | null;
+            becomes: string | null;
+            /** @enum {string|null} */
+            disposition: "use_up" | "rework" | "scrap" | "return" | "hold" | null;
+        };
+        /** @description A plant that builds it as before until another order. */
+        NoticeLater: {
+            item: string;
+            plant: string;
+            order: string;
+            by: string;
+            reason: string;
+        };
+        /** @description Which notice an order has, and how far it has come. */
+        NoticeOfOrder: {
+            /** @description null: none was issued */
+            number: string | null;
+            issued_at: string | null;
+            /** @description how many have it */
+            sent: number;
+            /** @description how many of them are asked to acknowledge it */
+            asked: number;
+            /** @description how many of those have */
+            acknowledged: number;
+        };
+        /** @description A line, an operation or a figure that differs. */
+        NoticePart: {
+            /** @enum {string} */
+            action: "add" | "remove" | "replace" | "change" | "keep";
+            /** @description as people call it: line 40 200-0131 */
+            called: string;
+            fields: components["schemas"]["NoticeField"][];
+        };
+        /** @description Why: a request that the order answers. */
+        NoticeReason: {
+            request: string;
+            reason: string;
+            description: string;
+            finding: string;
+        };
+        /** @description A sheet that was released with the order. */
+        NoticeSheet: {
+            /** @description under which it is got */
+            file: string;
+            item: string;
+            title: string;
+            revision: string;
+            name: string;
+            media_type: string;
+            sha256: string;
+        };
+        /** @description A signature under which the order was released. */
+        NoticeSignature: {
+            person: string;
+            /** @description for whom a stand-in signed */
+            for: string | null;
+            /** @description what the signature means */
+            said: string;
+            at: string;
+            /** @description of what was signed */
+            digest: string;
+        };
+        /** @description What differs in one subject of the order: the structure of an item, what a plant builds of it, its data. */
+        NoticeSubject: {
+            /** @description engineering, manufacturing, item_data */
+            kind: string;
+            item: string;
+            title: string;
+            /** @description empty where it is of no plant */
+            plant: string;
+            was: string | null;
+            becomes: string;
+            parts: components["schemas"]["NoticePart"][];
+        };
+        DistributionRule: {
+            name: string;
+            /** @description codes; none: any */
+            plants: string[];
+            /** @description numbers; none: any */
+            products: string[];
+            /** @description codes; none: any */
+            categories: string[];
+            /** @description sign-in names, and groups as group: and their code */
+            recipients: string[];
+            acknowledge: boolean;
+            /** @description office days to acknowledge it in */
+            days: number | null;
+            retired: boolean;
+            /** @description that was on screen; none: it is new */
+            version?: number | null;
+        };
+        NoticeSeen: {
+            /** @description of the notice that was on screen */
+            sha256: string;
+        };
+        NoticeSending: {
+            /** @description sign-in names, and groups as group: and their code; none: whoever has not acknowledged it */
+            to: string[];
+            /** @description whether they are asked to acknowledge it */
+            acknowledge: boolean;
+        };
         /** @description Something that the plan takes for granted, and where it comes from. */
         CutInAssumption: {
             /** @description with which somebody says otherwise, where there is one */
@@ -3531,7 +3833,7 @@ export interface components {
             since: string;
             /** @description the day by which it is to be done */
             due_on: string | null;
-            /** @description number of the task that it is; null: the change itself waits */
+            /** @description number of the task, or of the change notice, that it is; null: the change itself waits */
             task: string | null;
         };
         StageCount: {
@@ -4569,7 +4871,7 @@ export interface components {
              * @description why this person is told
              * @enum {string}
              */
-            cause: "to_do" | "mentioned" | "takes_part" | "watches";
+            cause: "to_do" | "mentioned" | "informed" | "takes_part" | "watches";
             /** @description address of the page on which it is seen */
             path: string;
             read: boolean;
@@ -4577,7 +4879,7 @@ export interface components {
         /** @description How soon one person wants a mail of what they are told for one reason. */
         PaceRow: {
             /** @enum {string} */
-            cause: "to_do" | "mentioned" | "takes_part" | "watches";
+            cause: "to_do" | "mentioned" | "informed" | "takes_part" | "watches";
             /** @enum {string} */
             pace: "at_once" | "hourly" | "daily" | "never";
         };
@@ -4590,7 +4892,7 @@ export interface components {
              * @description How soon somebody wants a mail of what they are told for one reason.
              * @enum {unknown}
              */
-            cause: "to_do" | "mentioned" | "takes_part" | "watches";
+            cause: "to_do" | "mentioned" | "informed" | "takes_part" | "watches";
             /** @enum {unknown} */
             pace: "at_once" | "hourly" | "daily" | "never";
         };
@@ -6423,6 +6725,286 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeNotice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IssuedNotice"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    noticeOfOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticeOfOrder"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    issueChangeNotice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Issued, or was before. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeNoticeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The notice as html, pdf or json */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendChangeNotice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoticeSending"];
+            };
+        };
+        responses: {
+            /** @description Sent. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    openedChangeNotice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Noted, where it was sent to you. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    acknowledgeChangeNotice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoticeSeen"];
+            };
+        };
+        responses: {
+            /** @description Acknowledged. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    distributionLists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DistributionListRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setDistributionList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DistributionRule"];
+            };
+        };
         responses: {
             /** @description As asked. */
             200: {

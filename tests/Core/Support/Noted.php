@@ -55,6 +55,11 @@ final readonly class Noted implements Changes, Content
         return ['text' => $this->text];
     }
 
+    public function parts(): array
+    {
+        return $this->differs === 0 ? [] : [['text', 'text']];
+    }
+
     public function on(Day $day): static
     {
         return $this;

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ChangeNotices\Data;
+
+use App\Http\Api\ListOf;
+use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Content\PartAction;
+use Orthotaxis\Core\Release\ChangedPart;
+use Orthotaxis\Core\Structure\LineField;
+
+/** A line, an operation or a figure that differs. */
+#[OA\Schema]
+final readonly class NoticePart
+{
+    /** @param  list<NoticeField>  $fields */
+    private function __construct(
+        #[OA\Property(enum: PartAction::class)] public string $action,
+        #[OA\Property(description: 'as people call it: line 40 200-0131')] public string $called,
+        #[ListOf(NoticeField::class)] public array $fields,
+    ) {}
+
+    /** @param  array<string, string>  $titles  of items, by number */
+    public static function of(ChangedPart $part, array $titles): self
+    {
+        $said = static fn(string $field, string $text): string => $field === LineField::Component->value && isset($titles[$text])
+            ? "{$text} {$titles[$text]}"
+            : $text;
+
+        return new self(
+            $part->action->value,
+            $part->called,
+            array_map(
+                static fn(array $one): NoticeField => new NoticeField(
+                    str_replace('_', ' ', $one[0]),
+                    $said($one[0], $one[1]),
+                    $said($one[0], $one[2]),
+                ),
+                $part->fields,
+            ),
+        );
+    }
+}
