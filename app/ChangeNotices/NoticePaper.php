@@ -6,6 +6,7 @@ namespace App\ChangeNotices;
 
 use App\ChangeNotices\Models\ChangeNotice;
 use App\Documents\Models\ItemFile;
+use App\Files\Drawn;
 use App\Files\StoredFile;
 use App\Http\Slots;
 use Dompdf\Dompdf;
@@ -15,10 +16,13 @@ use Orthotaxis\Core\Refusal;
 /** A change notice as a document of its own: HTML with all that it shows in it, and the same as PDF. */
 final readonly class NoticePaper
 {
-    private const PICTURES = ['image/svg+xml', 'image/png', 'image/jpeg'];
+    /** Sheets that are pictured; further ones are named only. */
+    private const MOST_PICTURES = 40;
 
-    /** Bytes of a picture in it; larger ones are named only. */
-    private const LARGEST = 3_000_000;
+    /** Pixels. */
+    private const WIDTH = 1400;
+
+    private const AS_THEY_ARE = ['image/png', 'image/jpeg'];
 
     private const FONT = 'DejaVu Sans';
 
@@ -67,23 +71,27 @@ final readonly class NoticePaper
         return (string) $pdf->output();
     }
 
-    /** @return array<string, string> data addresses of the sheets that are pictures, by their file */
+    /** @return array<string, string> data addresses of pictures of the sheets, by their file; none of what cannot be drawn */
     private static function pictures(string $content): array
     {
         $named = data_get(json_decode($content, true, flags: JSON_THROW_ON_ERROR), 'sheets.*.file');
         $files = ItemFile::query()
             ->whereIn('id', array_filter((array) $named, is_string(...)))
-            ->whereIn('media_type', self::PICTURES)
-            ->where('bytes', '<=', self::LARGEST)
+            ->orderBy('id')
+            ->limit(self::MOST_PICTURES)
             ->get();
-        $pictures = [];
-        foreach ($files as $file) {
-            $pictures[$file->id] = StoredFile::with(
-                $file->file_id,
-                static fn(string $path): string => "data:{$file->media_type};base64," . base64_encode((string) file_get_contents($path)),
-            );
-        }
 
-        return $pictures;
+        return array_filter($files->mapWithKeys(static fn(ItemFile $file): array => [$file->id => self::picture($file)])->all());
+    }
+
+    private static function picture(ItemFile $file): ?string
+    {
+        return StoredFile::with($file->file_id, static function (string $path) use ($file): ?string {
+            $drawn = in_array($file->media_type, self::AS_THEY_ARE, true)
+                ? [$file->media_type, (string) file_get_contents($path)]
+                : ['image/png', Drawn::png($path, $file->media_type, self::WIDTH)];
+
+            return $drawn[1] === null ? null : "data:{$drawn[0]};base64," . base64_encode($drawn[1]);
+        });
     }
 }

@@ -42,7 +42,7 @@ final readonly class NoticeWriter
             number: ChangeNotice::numberFor($order->number),
             order: $order->number,
             title: $order->title,
-            description: $order->description,
+            description: self::description($order),
             priority: $order->priority,
             effective_on: $order->effective_on,
             released_at: $order->released_at?->toIso8601String() ?? throw new \LogicException("{$order->number} is not released."),
@@ -64,6 +64,19 @@ final readonly class NoticeWriter
                     ->all(),
             ),
         );
+    }
+
+    /** Nothing where it repeats what its requests say, as it does until somebody writes it anew. */
+    private static function description(ChangeOrder $order): string
+    {
+        $said = $order->requests->map(static fn(ChangeRequest $one): string => "{$one->description}\n{$one->finding}")->implode("\n");
+        foreach (preg_split('/\R+/', $order->description) ?: [] as $paragraph) {
+            if (!str_contains($said, trim($paragraph))) {
+                return $order->description;
+            }
+        }
+
+        return '';
     }
 
     /** @return list<NoticeSheet> */

@@ -93,6 +93,8 @@ final readonly class SvgContent
             throw Refusal::at('file', 'This SVG is not in UTF-8. Save it so.');
         }
         $was = libxml_use_internal_errors(true);
+        // What something else has read before is not to be told of this one.
+        libxml_clear_errors();
         $reader = new XMLReader();
         try {
             $reader->XML($content, 'UTF-8', LIBXML_NONET | LIBXML_COMPACT);

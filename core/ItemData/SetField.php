@@ -12,7 +12,7 @@ final readonly class SetField implements Edit
     public const NAME = 'set_field';
 
     /** What is set of a field. */
-    private const VALUE = 'value';
+    public const VALUE = 'value';
 
     public function __construct(public DataField $field, public string $text) {}
 

@@ -32,6 +32,7 @@ final class DatabaseSeeder extends Seeder
             EveryStateSeeder::class,
             TaskSeeder::class,
             DiscussionSeeder::class,
+            ChangeNoticeSeeder::class,
             NoticeSeeder::class,
         ]);
         // Who is away today was not away on the days of the story.

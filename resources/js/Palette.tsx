@@ -175,6 +175,7 @@ function usePages(): Entry[] {
     ['/notices', 'Notices', true],
     ['/absences', 'Absences and deputies', true],
     ['/set-up/paths', 'Set up approval paths', maySetUp],
+    ['/set-up/distribution', 'Set up distribution of change notices', maySetUp],
     ['/set-up/groups', 'Set up groups of people', maySetUp],
     ['/set-up/plants', 'Set up plants and work centres', maySetUp],
     ['/set-up/forms', 'Set up forms', maySetUp],

@@ -103,6 +103,14 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./notices/NoticesPage')).NoticesPage }),
   },
   {
+    path: 'change-notices/:number',
+    lazy: async () => ({ Component: (await import('./changenotices/ChangeNoticePage')).ChangeNoticePage }),
+  },
+  {
+    path: 'set-up/distribution',
+    lazy: async () => ({ Component: (await import('./setup/DistributionPage')).DistributionPage }),
+  },
+  {
     path: 'absences',
     lazy: async () => ({ Component: (await import('./people/AbsencesPage')).AbsencesPage }),
   },

@@ -20,7 +20,7 @@ h1 { font-size: 15pt; margin: 0 0 1mm } h2 { font-size: 11pt; margin: 6mm 0 1.5m
 p { margin: 0 0 1.5mm; white-space: pre-line } .soft { color: #444 } .digest { font-size: 6.5pt; word-wrap: break-word }
 table { width: 100%; border-collapse: collapse; margin: 1mm 0 2mm } tr { page-break-inside: avoid }
 th, td { text-align: left; vertical-align: top; padding: 0.8mm 1.5mm 0.8mm 0; border-bottom: 0.2mm solid #999 } th { border-bottom: 0.4mm solid #000 }
-td.was { text-decoration: line-through; color: #444 } td.none { text-decoration: none } img { max-width: 100%; border: 0.2mm solid #999 }
+td.was { text-decoration: line-through; color: #444 } td.none { text-decoration: none } img { width: 100%; border: 0.2mm solid #999 }
 .sheet { page-break-inside: avoid }
 </style>
 </head>

@@ -24,7 +24,7 @@ const ROOMS = [
         'relations',
         'tasks',
     ],
-    ['documents', 'desk', 'releases', 'setup'],
+    ['changenotices', 'documents', 'desk', 'releases', 'setup'],
     ['structures'],
     ['problems', 'requests'],
     ['orders', 'reach', 'cutin'],

@@ -213,3 +213,32 @@ it('lets only an administrator set lists, one after the other', function (): voi
     ($this->list)('gone', ['version' => 1])->assertNotFound();
     expect($this->world->as('vera', 'GET', '/distribution-lists')->json('0.name'))->toBe('Pump people');
 });
+
+it('shows the sheets that were released with the order, as pictures in the documents too', function (): void {
+    $order = $this->world->opened();
+    $this->world->edit($order, 'change', 30, ['quantity' => '8'])->assertOk();
+    $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><rect width="5" height="5"/></svg>';
+    foreach (['head.svg' => $svg, 'head.pdf' => Database\Seeders\DemoSheet::pdf(['<h1>Test</h1>'])] as $name => $content) {
+        $this->world
+            ->sends('jonas', '/items/200-0010/files', [
+                'role' => 'sheet',
+                'file' => Illuminate\Http\UploadedFile::fake()->createWithContent($name, $content),
+            ])
+            ->assertOk();
+    }
+    $this->world->released($order);
+    $number = 'ECN-' . substr($order, 4);
+    $sheets = ($this->notice)('vera', $number)['content']['sheets'];
+    expect(array_column($sheets, 'revision', 'name'))->toBe(['head.svg' => 'B', 'head.pdf' => 'B']);
+    $html = $this->world->only('vera', 'GET', "/change-notices/{$number}/html")->assertOk()->getContent();
+    expect(substr_count((string) $html, '<img '))
+        ->toBe(2)
+        ->and($html)
+        ->toContain('src="data:image/png;base64,', 'head.pdf', $sheets[1]['sha256']);
+    // What cannot be drawn is named.
+    expect(App\Files\Drawn::png(__FILE__, 'application/pdf', 100))
+        ->toBeNull()
+        ->and(App\Files\Drawn::png(__FILE__, 'text/plain', 100))
+        ->toBeNull();
+    $this->world->only('vera', 'GET', "/change-notices/{$number}/pdf")->assertOk();
+});

@@ -22,7 +22,7 @@ final readonly class IssuedNotice
         #[OA\Property(description: 'SHA-256 of the JSON')] public string $sha256,
         #[OA\Property] public string $issued_at,
         #[OA\Property] public string $issued_by,
-        #[OA\Property(ref: NoticeContent::class)] public mixed $content,
+        #[OA\Property(ref: NoticeContent::class)] public \stdClass $content,
         #[ListOf(CopyRow::class)] public array $copies,
         #[OA\Property(ref: CopyRow::class, nullable: true, description: 'that you have')] public ?CopyRow $mine,
     ) {}
@@ -39,7 +39,7 @@ final readonly class IssuedNotice
             sha256: $notice->sha256,
             issued_at: $notice->issued_at->toIso8601String(),
             issued_by: $notice->issuer->name,
-            content: json_decode($notice->content, flags: JSON_THROW_ON_ERROR),
+            content: (object) json_decode($notice->content, flags: JSON_THROW_ON_ERROR),
             copies: array_values($copies->map(CopyRow::of(...))->all()),
             mine: $mine instanceof NoticeCopy ? CopyRow::of($mine) : null,
         );

@@ -7,6 +7,7 @@ namespace App\ChangeNotices\Data;
 use App\Http\Api\ListOf;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Content\PartAction;
+use Orthotaxis\Core\ItemData\SetField;
 use Orthotaxis\Core\Release\ChangedPart;
 use Orthotaxis\Core\Structure\LineField;
 
@@ -33,7 +34,8 @@ final readonly class NoticePart
             $part->called,
             array_map(
                 static fn(array $one): NoticeField => new NoticeField(
-                    str_replace('_', ' ', $one[0]),
+                    // A figure of an item is called by the part itself.
+                    $one[0] === SetField::VALUE ? '' : str_replace('_', ' ', $one[0]),
                     $said($one[0], $one[1]),
                     $said($one[0], $one[2]),
                 ),

@@ -3260,7 +3260,7 @@ export interface components {
             sha256: string;
             issued_at: string;
             issued_by: string;
-            content: components["schemas"]["NoticeContent"] | null;
+            content: components["schemas"]["NoticeContent"];
             copies: components["schemas"]["CopyRow"][];
             mine: components["schemas"]["CopyRow"] | null;
         };

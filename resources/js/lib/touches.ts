@@ -3,10 +3,12 @@ export type Area =
   | 'absences'
   | 'calendar'
   | 'categories'
+  | 'change-notices'
   | 'choices'
   | 'cut-ins'
   | 'desk'
   | 'discussions'
+  | 'distribution-lists'
   | 'dossiers'
   | 'favourites'
   | 'form-templates'
@@ -40,9 +42,11 @@ export const touches = {
   attachment: ['dossiers', 'reports', 'meeting', 'items'],
   calendar: ['calendar'],
   category: ['categories', 'items'],
+  changeNotice: ['change-notices', 'desk'],
   choice: ['choices'],
   cutIn: [...LISTS, 'cut-ins', 'money', 'orders'],
   discussion: ['discussions', 'dossiers'],
+  distributionList: ['distribution-lists'],
   document: ['items', 'dossiers', 'orders', 'desk'],
   figure: [...LISTS, 'money'],
   form: [...LISTS, ...OF_REQUEST],
@@ -56,7 +60,7 @@ export const touches = {
   nothing: [],
   notice: ['notices'],
   noticePace: ['notice-paces'],
-  order: [...LISTS, 'orders', 'items', 'cut-ins', 'money'],
+  order: [...LISTS, 'orders', 'items', 'cut-ins', 'money', 'change-notices'],
   planning: ['planning', 'dossiers', 'desk'],
   path: ['paths', 'orders', 'dossiers'],
   plant: ['plants', 'items'],

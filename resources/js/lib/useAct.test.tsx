@@ -109,6 +109,8 @@ describe('something a person does', () => {
       queries.watch('').queryKey,
       queries.discussion('').queryKey,
       queries.calendar().queryKey,
+      queries.changeNotice('').queryKey,
+      queries.distributionLists().queryKey,
     ];
     const areas = new Set(keys.map(([area]) => area));
     expect(

@@ -20,7 +20,7 @@ const row = (id: number, other: object = {}) => ({
   read: false,
   ...other,
 });
-const paces = ['to_do', 'mentioned', 'takes_part', 'watches'].map((cause) => ({ cause, pace: 'daily' }));
+const paces = ['to_do', 'mentioned', 'informed', 'takes_part', 'watches'].map((cause) => ({ cause, pace: 'daily' }));
 
 function page(rows: object[]) {
   server

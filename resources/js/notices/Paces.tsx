@@ -12,6 +12,7 @@ type Pace = Schemas['PaceRow'];
 const heads: Record<Pace['cause'], string> = {
   to_do: 'A change or a task needs me',
   mentioned: 'A comment mentions me',
+  informed: 'A change notice is sent to me',
   takes_part: 'A change that I take part in',
   watches: 'A change that I watch',
 };

@@ -6,13 +6,15 @@ import { ItemNumber } from './Num';
 
 interface Props {
   label: string;
+  /** What the field for a further one is called. */
+  add?: string;
   numbers: string[];
   error: string | undefined;
   onChange: (numbers: string[]) => void;
 }
 
 /** Items that are named one after another, each of which can be taken off again. */
-export function ItemList({ label, numbers, error, onChange }: Props) {
+export function ItemList({ label, add = 'Add an affected item', numbers, error, onChange }: Props) {
   return (
     <section aria-label={label}>
       <h2 className="mb-1 text-base">{label}</h2>
@@ -36,7 +38,7 @@ export function ItemList({ label, numbers, error, onChange }: Props) {
         </ul>
       )}
       <ItemPicker
-        label="Add an affected item"
+        label={add}
         placeholder="Add an item: number or title"
         onPick={(item) => onChange([...new Set([...numbers, item.number])])}
         invalid={error !== undefined}

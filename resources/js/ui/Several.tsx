@@ -8,13 +8,14 @@ interface Props {
   chosen: string;
   options: Readonly<Record<string, string>>;
   onChange: (chosen: string) => void;
+  /** What none chosen is; any, unless it is said otherwise. */
+  none?: string;
 }
 
 /** Chooses several of a few; none chosen is any. */
-export function Several({ label, chosen, options, onChange }: Props) {
+export function Several({ label, chosen, options, onChange, none = `Any ${label.toLowerCase()}` }: Props) {
   const codes = chosen === '' ? [] : chosen.split(',');
   const names = codes.map((code) => options[code] ?? code);
-  const none = `Any ${label.toLowerCase()}`;
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -50,7 +51,7 @@ export function Several({ label, chosen, options, onChange }: Props) {
           ))}
           {codes.length > 0 && (
             <button type="button" className="target mt-1 text-accent hover:underline" onClick={() => onChange('')}>
-              Any
+              {none}
             </button>
           )}
         </Popover.Content>

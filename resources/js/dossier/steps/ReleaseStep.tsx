@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { NoticeOfOrder } from '../../changenotices/NoticeOfOrder';
 import { api, told, type Schemas } from '../../lib/api';
 import { day, moment } from '../../lib/format';
 import { queries } from '../../lib/queries';
@@ -29,15 +30,18 @@ export function ReleaseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
   const revised = order.items.filter((row) => row.outcome === 'revise');
   if (order.released_at !== null) {
     return (
-      <p>
-        Released on {moment(order.released_at)}, effective from {day(order.effective_on)}:{' '}
-        {[
-          ...revised.map((row) => `${row.item.number} ${row.base ?? ''} → ${row.becomes ?? ''}`),
-          ...built.map((row) => `${row.item} at ${row.plant} → ${row.becomes ?? ''}`),
-          ...(data.data ?? []).map((row) => `data of ${row.item.number} → ${row.becomes ?? ''}`),
-        ].join(', ')}
-        .
-      </p>
+      <div className="space-y-1">
+        <p>
+          Released on {moment(order.released_at)}, effective from {day(order.effective_on)}:{' '}
+          {[
+            ...revised.map((row) => `${row.item.number} ${row.base ?? ''} → ${row.becomes ?? ''}`),
+            ...built.map((row) => `${row.item} at ${row.plant} → ${row.becomes ?? ''}`),
+            ...(data.data ?? []).map((row) => `data of ${row.item.number} → ${row.becomes ?? ''}`),
+          ].join(', ')}
+          .
+        </p>
+        <NoticeOfOrder order={order.number} />
+      </div>
     );
   }
   const ready = order.checks.every((check) => check.met);

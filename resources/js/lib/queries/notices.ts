@@ -17,6 +17,18 @@ export const notices = {
       queryFn: () => told(api.GET('/api/notices/unread')),
       refetchInterval: LOOK,
     }),
+  changeNotice: (number: string) =>
+    queryOptions({
+      queryKey: ['change-notices', number],
+      queryFn: () => told(api.GET('/api/change-notices/{number}', { params: { path: { number } } })),
+    }),
+  noticeOfOrder: (order: string) =>
+    queryOptions({
+      queryKey: ['change-notices', 'of', order],
+      queryFn: () => told(api.GET('/api/orders/{number}/notice', { params: { path: { number: order } } })),
+    }),
+  distributionLists: () =>
+    queryOptions({ queryKey: ['distribution-lists'], queryFn: () => told(api.GET('/api/distribution-lists')) }),
   calendar: () => queryOptions({ queryKey: ['calendar'], queryFn: () => told(api.GET('/api/calendar')) }),
   discussion: (number: string) =>
     queryOptions({

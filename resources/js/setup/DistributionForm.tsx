@@ -1,0 +1,162 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, told, type Schemas } from '../lib/api';
+import { offered } from '../lib/choices';
+import { queries } from '../lib/queries';
+import { touches } from '../lib/touches';
+import { useAct } from '../lib/useAct';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Input } from '../ui/Input';
+import { ItemList } from '../ui/ItemList';
+import { ProblemNotice } from '../ui/Notice';
+import { Several } from '../ui/Several';
+import { WholeInput } from '../ui/WholeInput';
+import { useRecipients } from '../ui/useRecipients';
+
+type Rule = Schemas['DistributionRule'];
+
+const CODE = /^[A-Za-z0-9][A-Za-z0-9_-]{0,29}$/;
+const parts = (chosen: string) => (chosen === '' ? [] : chosen.split(','));
+
+/** Adds a distribution list, or sets one: which changes it meets, who is on it, and whether they acknowledge. */
+export function DistributionForm({
+  list,
+  onDone,
+}: {
+  list: Schemas['DistributionListRow'] | null;
+  onDone: () => void;
+}) {
+  const [code, setCode] = useState(list?.code ?? '');
+  const [rule, setRule] = useState<Rule>(
+    list ?? {
+      name: '',
+      plants: [],
+      products: [],
+      categories: [],
+      recipients: [],
+      acknowledge: false,
+      days: null,
+      retired: false,
+    },
+  );
+  const [tried, setTried] = useState(false);
+  const recipients = useRecipients();
+  const categories = useQuery(queries.categories()).data ?? [];
+  const set = useAct(
+    touches.distributionList,
+    (body: Rule) => told(api.PUT('/api/distribution-lists/{code}', { params: { path: { code } }, body })),
+    onDone,
+  );
+  const change = (some: Partial<Rule>) => setRule({ ...rule, ...some });
+  const save = (retired: boolean) =>
+    set.mutate({
+      name: rule.name,
+      plants: rule.plants,
+      products: rule.products,
+      categories: rule.categories,
+      recipients: rule.recipients,
+      acknowledge: rule.acknowledge,
+      days: rule.acknowledge ? rule.days : null,
+      retired,
+      ...(list === null ? {} : { version: list.version }),
+    });
+  const at = (place: string) => set.error?.at(place);
+  /** Of a list, or of one that it names. */
+  const within = (name: string) =>
+    Object.entries(set.error?.errors ?? {}).find(([place]) => place === name || place.startsWith(`${name}.`))?.[1][0];
+  const codeFault =
+    at('code') ??
+    (tried && !CODE.test(code) ? 'A code is letters, digits, hyphens and underscores, such as weir_pumps.' : undefined);
+  const several = (
+    name: 'plants' | 'categories' | 'recipients',
+    label: string,
+    options: Record<string, string>,
+    none: string,
+  ) => (
+    <div>
+      <span className="mb-0.5 block text-sm font-medium text-soft">{label}</span>
+      <Several
+        label={label}
+        chosen={rule[name].join(',')}
+        options={options}
+        none={none}
+        onChange={(chosen) => change({ [name]: parts(chosen) })}
+      />
+      {within(name) !== undefined && <p className="mt-0.5 text-sm text-alarm">▸ {within(name)}</p>}
+    </div>
+  );
+  return (
+    <form
+      aria-label={list === null ? 'New distribution list' : `Change ${list.name}`}
+      className="space-y-3 border-y border-strong bg-sheet p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTried(true);
+        if (CODE.test(code)) save(rule.retired);
+      }}
+    >
+      <div className="flex flex-wrap items-start gap-3">
+        {list === null && (
+          <Field label="Code (fixed once added)" className="w-44" error={codeFault}>
+            <Input value={code} onChange={(event) => setCode(event.target.value)} />
+          </Field>
+        )}
+        <Field label="Name" className="w-72" error={at('name')}>
+          <Input value={rule.name} onChange={(event) => change({ name: event.target.value })} />
+        </Field>
+        {several('recipients', 'Goes to', recipients, 'Nobody chosen')}
+      </div>
+      <fieldset className="space-y-2">
+        <legend className="text-sm font-medium text-soft">Changes that it meets</legend>
+        <div className="flex flex-wrap items-start gap-3">
+          {several('plants', 'Plants', offered('site'), 'Any plant')}
+          {several(
+            'categories',
+            'Categories, with those below them',
+            Object.fromEntries(categories.map((one) => [one.code, one.name])),
+            'Any category',
+          )}
+        </div>
+        <ItemList
+          label="Products (none: any)"
+          add="Add a product"
+          numbers={rule.products}
+          error={within('products')}
+          onChange={(products) => change({ products })}
+        />
+      </fieldset>
+      <div className="flex flex-wrap items-end gap-4">
+        <label className="inline-flex min-h-8 items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={rule.acknowledge}
+            onChange={(event) => change({ acknowledge: event.target.checked })}
+          />
+          They acknowledge it
+        </label>
+        {rule.acknowledge && (
+          <Field label="Within, work days" className="w-36" error={at('days')}>
+            <WholeInput value={rule.days ?? undefined} onChange={(days) => change({ days: days ?? null })} />
+          </Field>
+        )}
+      </div>
+      <ProblemNotice problem={set.error} shown={Object.keys(set.error?.errors ?? {})} />
+      <div className="flex gap-2">
+        <Button type="submit" look="main" busy={set.isPending}>
+          {list === null ? 'Add the list' : 'Save'}
+        </Button>
+        {list !== null && (
+          <>
+            <Button look="quiet" busy={set.isPending} onClick={() => save(!list.retired)}>
+              {list.retired ? 'Reinstate' : 'Retire'}
+            </Button>
+            <Button look="quiet" onClick={onDone}>
+              Cancel
+            </Button>
+          </>
+        )}
+      </div>
+    </form>
+  );
+}
