@@ -8,6 +8,7 @@ use App\Dossier\Commands\LookBackAtCutIns;
 use App\Imports\Commands\EndLostImports;
 use App\Ledger\Commands\AnchorLedger;
 use App\Notices\Commands\SendDueMails;
+use App\Notices\Commands\TellDeadlines;
 use App\Orders\Commands\KeepActors;
 use App\Releases\Commands\SweepOutbox;
 use App\Structures\Commands\IndexStructures;
@@ -20,6 +21,8 @@ Schedule::command(KeepActors::class)->dailyAt('00:02')->withoutOverlapping();
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
 Schedule::command(PutDataInForceToday::class)->everyMinute()->withoutOverlapping();
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
+// Often on a working day, so that a morning without power loses nothing; everything is told once.
+Schedule::command(TellDeadlines::class)->hourlyAt(10)->weekdays()->between('06:00', '18:00')->withoutOverlapping()->runInBackground();
 Schedule::command(SendDueMails::class)->everyMinute()->withoutOverlapping()->runInBackground();
 Schedule::command(EndLostImports::class)->everyMinute()->withoutOverlapping();
 Schedule::command(ForgetExpired::class)->everyTenMinutes()->withoutOverlapping();

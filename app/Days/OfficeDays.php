@@ -15,6 +15,11 @@ final readonly class OfficeDays
     /** So many office days later; none: the day itself, or the next on which offices are open. */
     public static function after(Day $day, int $days): Day
     {
-        return WorkCalendar::of(self::WEEK)->after($day, $days);
+        return self::calendar()->after($day, $days);
+    }
+
+    public static function calendar(): WorkCalendar
+    {
+        return WorkCalendar::of(self::WEEK);
     }
 }

@@ -25,6 +25,21 @@ final readonly class Subjects
         return null;
     }
 
+    /**
+     * @param  array<mixed>  $numbers
+     * @return array<string, string> titles by number, asked a fixed number of times
+     */
+    public static function titles(array $numbers): array
+    {
+        $titles = [];
+        foreach ([ProblemReport::class, ChangeRequest::class, ChangeOrder::class, Item::class] as $kind) {
+            $titles += $kind::query()->whereIn('number', $numbers)->pluck('title', 'number')->all();
+        }
+
+        /** @var array<string, string> */
+        return $titles;
+    }
+
     /** Ends with 404 when there is none. */
     public static function get(string $number): ProblemReport|ChangeRequest|ChangeOrder|Item
     {

@@ -6,19 +6,10 @@ namespace App\Notices;
 
 use App\Discussion\Subjects;
 use App\Ledger\Act;
-use App\Notices\Jobs\MailNotices;
-use App\Notices\Models\Notice;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
-use Orthotaxis\Core\Notice\Pace;
 
 /** Writes down, with the act itself, who is told of it: whatever becomes of mails, nothing of it is lost. */
 final readonly class TellPeople
 {
-    /** Characters of what was said. */
-    private const ABOUT = 400;
-
     public function __construct(private WhoIsTold $who) {}
 
     public function handle(Act $act): void
@@ -32,36 +23,19 @@ final readonly class TellPeople
         if ($people === []) {
             return;
         }
-        $now = CarbonImmutable::now();
-        $notice = Notice::query()->create([
-            'act' => $told,
-            'change' => $change->number,
-            'path' => match (true) {
+        WriteNotice::write(
+            $told,
+            $change->number,
+            path: match (true) {
                 $told->isOfTask() => '/tasks/' . self::text($act->details(), 'task'),
                 $told->isAddressed() => '/change-notices/' . self::text($act->details(), 'notice'),
                 default => Subjects::path($change),
             },
-            'title' => $change->title,
-            'about' => Str::limit(self::about($told, $act->details()), self::ABOUT),
-            'actor' => $act->by(),
-            'happened_at' => $now,
-        ]);
-        $said = Paces::of(array_keys($people));
-        $rows = [];
-        foreach ($people as $person => $cause) {
-            $pace = $said[$person][$cause->value] ?? Pace::usual($cause);
-            $rows[] = [
-                'notice_id' => $notice->id,
-                'person_id' => $person,
-                'cause' => $cause->value,
-                'told_at' => $now,
-                'mail_due_at' => $pace->due($now),
-            ];
-            if ($pace === Pace::AtOnce) {
-                MailNotices::dispatch($person);
-            }
-        }
-        DB::table('notice_readers')->insert($rows);
+            title: $change->title,
+            about: self::about($told, $act->details()),
+            actor: $act->by(),
+            people: $people,
+        );
     }
 
     /** @param  array<string, mixed>  $details */

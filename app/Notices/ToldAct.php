@@ -42,6 +42,9 @@ enum ToldAct: string
     case HandOverTaken = 'hand_over.taken';
     case NoticeIssued = 'change_notice.issued';
     case NoticeSent = 'change_notice.sent';
+    case DueSoon = 'deadline.near';
+    case Overdue = 'deadline.overdue';
+    case Escalated = 'deadline.escalated';
     case CommentAdded = 'comment.added';
     case CommentPinned = 'comment.pinned';
     case TaskMade = 'task.made';
@@ -90,6 +93,9 @@ enum ToldAct: string
             self::HandOverTaken => 'Hand-over accepted',
             self::NoticeIssued => 'Change notice issued',
             self::NoticeSent => 'Change notice sent',
+            self::DueSoon => 'Due soon',
+            self::Overdue => 'Overdue',
+            self::Escalated => 'Overdue, escalated',
             self::CommentAdded => 'Comment',
             self::CommentPinned => 'Comment pinned',
             self::TaskMade => 'Task created',

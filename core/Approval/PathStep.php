@@ -17,6 +17,9 @@ final readonly class PathStep
      * @param  non-empty-list<string>  $who  names that a roster knows: of people, groups and roles of the change
      * @param  int  $needed  how many of them, each counted once; 0: all
      * @param  ?int  $dueDays  working days from when it is its turn
+     * @param  ?int  $remindDays  working days before it is due, when whoever acts is reminded
+     * @param  ?int  $escalateDays  working days after it was due, when others are told
+     * @param  list<string>  $escalateTo  names as in $who; none: whoever raised the change
      * @param  list<Condition>  $conditions  all must hold, or the step is not needed
      * @param  list<int>  $backTo  stages before it to which it may send the change back
      */
@@ -30,7 +33,13 @@ final readonly class PathStep
         public ?int $dueDays = null,
         public array $conditions = [],
         public array $backTo = [self::EDITOR],
+        public ?int $remindDays = null,
+        public ?int $escalateDays = null,
+        public array $escalateTo = [],
     ) {
+        if ($dueDays === null && ($remindDays !== null || $escalateDays !== null)) {
+            throw Refusal::at('due_days', 'Say in how many days it is due: nobody is late otherwise.');
+        }
         if ($stage < 1) {
             throw Refusal::at('stage', 'Stages count from 1.');
         }

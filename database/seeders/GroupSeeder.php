@@ -33,7 +33,7 @@ final class GroupSeeder extends Seeder
             'two_plants',
             name: 'Review, cost and approval',
             steps: [
-                self::step('Quality review', 1, ['group:quality'], needed: 2, meaning: 'reviewed', dueDays: 5),
+                self::step('Quality review', 1, ['group:quality'], needed: 2, meaning: 'reviewed', dueDays: 5, remindDays: 1, escalateDays: 2),
                 self::step(
                     'Cost',
                     2,
@@ -71,6 +71,8 @@ final class GroupSeeder extends Seeder
         ?int $dueDays = null,
         array $conditions = [],
         array $backTo = [0],
+        ?int $remindDays = null,
+        ?int $escalateDays = null,
     ): array {
         return [
             'name' => $name,
@@ -82,6 +84,9 @@ final class GroupSeeder extends Seeder
             'due_days' => $dueDays,
             'conditions' => $conditions,
             'back_to' => $backTo,
+            'remind_days' => $remindDays,
+            'escalate_days' => $escalateDays,
+            'escalate_to' => [],
         ];
     }
 

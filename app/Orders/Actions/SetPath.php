@@ -68,6 +68,10 @@ final readonly class SetPath
             foreach ($step->who as $i => $name) {
                 isset($known[$name]) || throw Refusal::at("steps.{$at}.who", "There is no person or group {$name}.");
             }
+            foreach ($step->escalateTo as $name) {
+                $isKnown = isset($known[$name]) && $name !== Path::SIGNER;
+                $isKnown || throw Refusal::at("steps.{$at}.escalate_to", "There is no person or group {$name}.");
+            }
         }
     }
 }

@@ -6,10 +6,9 @@ namespace App\Orders\Data;
 
 use App\Http\Api\ListOf;
 use App\Orders\Models\ChangeOrder;
-use App\Orders\Models\Signature;
 use App\Orders\Paths\SentBackTo;
+use App\Orders\Paths\StepTimes;
 use App\People\Models\Person;
-use Illuminate\Support\Collection;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Approval\Progress;
 
@@ -47,14 +46,9 @@ final readonly class PathPicture
             ->pluck('name', 'id')
             ->all();
         $steps = [];
-        $since = $order->sent_to_review_at;
-        $stage = 1;
+        $since = StepTimes::since($order, $progress);
         foreach ($progress->steps as $at => $step) {
-            if ($step->step->stage > $stage) {
-                $since = self::lastOf($held, $progress, $step->step->stage) ?? $since;
-                $stage = $step->step->stage;
-            }
-            $steps[] = PathStepPicture::of($step, $held->where('step', $at), $names, $since, $order->days_moved);
+            $steps[] = PathStepPicture::of($step, $held->where('step', $at), $names, $since[$at] ?? null, $order->days_moved);
         }
 
         return new self(
@@ -67,18 +61,5 @@ final readonly class PathPicture
             signable: $reader === null ? [] : array_keys($progress->signable($reader->id)),
             back_to: $reader === null ? [] : SentBackTo::stages($reader, $order, $progress),
         );
-    }
-
-    /**
-     * When the last of the stages before one was signed.
-     *
-     * @param  Collection<int, Signature>  $held
-     */
-    private static function lastOf(Collection $held, Progress $progress, int $stage): ?\Carbon\CarbonImmutable
-    {
-        return $held
-            ->filter(static fn(Signature $one): bool => ($progress->steps[$one->step]->step->stage ?? $stage) < $stage)
-            ->sortBy('id')
-            ->last()?->signed_at;
     }
 }

@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace App\Orders\Data;
 
-use App\Days\OfficeDays;
 use App\Days\Today;
 use App\Http\Api\ListOf;
 use App\Orders\Models\Signature;
+use App\Orders\Paths\StepTimes;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Approval\Meaning;
 use Orthotaxis\Core\Approval\StepRun;
 use Orthotaxis\Core\Approval\StepStanding;
-use Orthotaxis\Core\Calendar\Day;
 
 /** One step of the path of an order. */
 #[OA\Schema]
@@ -45,17 +44,13 @@ final readonly class PathStepPicture
     /**
      * @param  Collection<int, Signature>  $held  of this step
      * @param  array<int, string>  $names  by id
-     * @param  ?CarbonImmutable  $since  when its stage began
+     * @param  ?CarbonImmutable  $since  when its stage began; null: it is not its turn
      * @param  int  $moved  days by which what is due has moved while the order was on hold
      */
     public static function of(StepRun $run, Collection $held, array $names, ?CarbonImmutable $since, int $moved): self
     {
         $step = $run->step;
-        $isNow = $run->standing === StepStanding::Now && $since !== null;
-        $due =
-            $isNow && $step->dueDays !== null
-                ? OfficeDays::after(Day::of($since), $step->dueDays)->plusDays($moved)
-                : null;
+        $due = $since === null ? null : StepTimes::due($step, $since, $moved);
         $name = static fn(int $id): string => $names[$id] ?? '';
 
         return new self(
@@ -71,7 +66,7 @@ final readonly class PathStepPicture
             ),
             lacking: $run->lacking,
             acting: array_map($name, array_keys($run->acting)),
-            since: $isNow ? $since->toIso8601String() : null,
+            since: $since?->toIso8601String(),
             due_on: $due === null ? null : (string) $due,
             overdue: $due !== null && $due->isBefore(Today::day()),
             reason: $held->whereIn('meaning', ['skipped', 'reassigned'])->last()->reason ?? '',

@@ -40,6 +40,14 @@ use Orthotaxis\Core\Approval\Meaning;
                 ),
             ),
             new OA\Property(property: 'back_to', type: 'array', items: new OA\Items(type: 'integer'), description: 'stages; 0: the editor'),
+            new OA\Property(property: 'remind_days', type: 'integer', nullable: true, description: 'working days before it is due'),
+            new OA\Property(property: 'escalate_days', type: 'integer', nullable: true, description: 'working days after it was due'),
+            new OA\Property(
+                property: 'escalate_to',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'sign-in names, groups as group: and their code; none: whoever raised the order',
+            ),
         ],
     ),
     OA\Schema(
@@ -77,6 +85,10 @@ final class PathRule extends FormRequest
             'steps.*.conditions.*.values.*' => 'required|string|max:60',
             'steps.*.back_to' => 'present|array|max:30',
             'steps.*.back_to.*' => 'required|integer|between:0,30',
+            'steps.*.remind_days' => 'nullable|integer|between:0,400',
+            'steps.*.escalate_days' => 'nullable|integer|between:0,400',
+            'steps.*.escalate_to' => 'array|max:50',
+            'steps.*.escalate_to.*' => 'required|string|max:80',
         ];
     }
 
@@ -90,6 +102,8 @@ final class PathRule extends FormRequest
             'steps.*.who.required' => 'Choose who signs.',
             'steps.*.needed.*' => 'Give a whole number, or 0 for all.',
             'steps.*.due_days.*' => 'Give whole days, from 1 on.',
+            'steps.*.remind_days.*' => 'Give whole days, or 0 for the day itself.',
+            'steps.*.escalate_days.*' => 'Give whole days, or 0 for the day after.',
         ];
     }
 
@@ -107,6 +121,9 @@ final class PathRule extends FormRequest
                 'with_password' => (bool) $step['with_password'],
                 'due_days' => isset($step['due_days']) ? (int) $step['due_days'] : null,
                 'back_to' => array_map(intval(...), array_values($step['back_to'])),
+                'remind_days' => isset($step['remind_days']) ? (int) $step['remind_days'] : null,
+                'escalate_days' => isset($step['escalate_days']) ? (int) $step['escalate_days'] : null,
+                'escalate_to' => array_values($step['escalate_to'] ?? []),
             ],
             $steps,
         );

@@ -11,7 +11,7 @@ use Orthotaxis\Core\Approval\Path;
 use Orthotaxis\Core\Approval\PathStep;
 use Orthotaxis\Core\Refusal;
 
-/** The steps of a path as they are kept and sent: name, stage, who, needed, meaning, with_password, due_days, conditions, back_to. */
+/** The steps of a path as they are kept and sent: name, stage, who, needed, meaning, with_password, due_days, conditions, back_to, remind_days, escalate_days, escalate_to. */
 final readonly class PathSteps
 {
     /**
@@ -24,7 +24,8 @@ final readonly class PathSteps
         $read = [];
         foreach ($steps as $at => $step) {
             /** @var array{name: string, stage: int, who: non-empty-list<string>, needed: int, meaning: string, with_password: bool,
-             *     due_days?: ?int, conditions?: list<array{fact: string, values: list<string>}>, back_to: list<int>} $step */
+             *     due_days?: ?int, conditions?: list<array{fact: string, values: list<string>}>, back_to: list<int>,
+             *     remind_days?: ?int, escalate_days?: ?int, escalate_to?: list<string>} $step */
             try {
                 $conditions = [];
                 foreach ($step['conditions'] ?? [] as $i => $one) {
@@ -40,6 +41,9 @@ final readonly class PathSteps
                     dueDays: $step['due_days'] ?? null,
                     conditions: $conditions,
                     backTo: $step['back_to'],
+                    remindDays: $step['remind_days'] ?? null,
+                    escalateDays: $step['escalate_days'] ?? null,
+                    escalateTo: $step['escalate_to'] ?? [],
                 );
             } catch (Refusal $refusal) {
                 throw Refusal::because(self::placed($refusal->reasons, "steps.{$at}."));

@@ -5420,6 +5420,12 @@ export interface components {
             }[];
             /** @description stages; 0: the editor */
             back_to: number[];
+            /** @description working days before it is due */
+            remind_days?: number | null;
+            /** @description working days after it was due */
+            escalate_days?: number | null;
+            /** @description sign-in names, groups as group: and their code; none: whoever raised the order */
+            escalate_to?: string[];
         };
         PathRule: {
             name: string;

@@ -20,6 +20,9 @@ const nextStep = (steps: Step[]): Step => ({
   due_days: null,
   conditions: [],
   back_to: [0],
+  remind_days: null,
+  escalate_days: null,
+  escalate_to: [],
 });
 
 /** Adds an approval path, or makes another version of one. */
@@ -44,7 +47,9 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
   const swap = (at: number, with_: number) =>
     setSteps(steps.map((one, i) => (i === at ? steps[with_] : i === with_ ? steps[at] : one)) as Step[]);
   const shown = steps.flatMap((step, at) => [
-    ...['name', 'stage', 'who', 'needed', 'due_days', 'back_to'].map((field) => `steps.${at}.${field}`),
+    ...['name', 'stage', 'who', 'needed', 'due_days', 'back_to', 'remind_days', 'escalate_days', 'escalate_to'].map(
+      (field) => `steps.${at}.${field}`,
+    ),
     ...step.conditions.map((_, i) => `steps.${at}.conditions.${i}.values`),
   ]);
   return (

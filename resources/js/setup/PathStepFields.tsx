@@ -9,6 +9,7 @@ import { Select } from '../ui/Select';
 import { Several } from '../ui/Several';
 import { WholeInput } from '../ui/WholeInput';
 import { PathConditions } from './PathConditions';
+import { StepLateness } from './StepLateness';
 
 type Step = Schemas['PathStepRule'];
 
@@ -33,6 +34,7 @@ export function PathStepFields({ at, step, steps, error, onChange, onUp, onRemov
     ...Object.fromEntries(groups.map(({ code, name }) => [`group:${code}`, `${name} (group)`])),
     ...Object.fromEntries(people.filter((one) => one.may_sign).map(({ login, name }) => [login, name])),
   };
+  const escalation = Object.fromEntries(Object.entries(who).filter(([code]) => code !== 'role:signer'));
   const before = [...new Set(steps.map(({ stage }) => stage))]
     .filter((stage) => stage < step.stage)
     .sort((a, b) => a - b);
@@ -64,7 +66,12 @@ export function PathStepFields({ at, step, steps, error, onChange, onUp, onRemov
           <Select value={step.meaning} onChange={(meaning) => set({ meaning })} options={meanings} />
         </Field>
         <Field label="Due, work days" error={error('due_days')}>
-          <WholeInput value={step.due_days ?? undefined} onChange={(due) => set({ due_days: due ?? null })} />
+          <WholeInput
+            value={step.due_days ?? undefined}
+            onChange={(due) =>
+              set(due === undefined ? { due_days: null, remind_days: null, escalate_days: null } : { due_days: due })
+            }
+          />
         </Field>
       </div>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
@@ -107,6 +114,9 @@ export function PathStepFields({ at, step, steps, error, onChange, onUp, onRemov
           )}
         </span>
       </div>
+      {step.due_days != null && (
+        <StepLateness label={label} step={step} error={error} onChange={onChange} options={escalation} />
+      )}
       <PathConditions
         label={label}
         conditions={step.conditions}

@@ -80,4 +80,26 @@ describe('approval paths', () => {
       expect(server.asked('PUT /api/approval-paths/usual').at(-1)?.body).toMatchObject({ retired: true }),
     );
   });
+
+  it('remind before a step is due, and tell others when it stays undone', async () => {
+    answers();
+    server.on('PUT /api/approval-paths/late', done('late', 1));
+    const user = await show(<PathsPage />, { as: ivo });
+    const form = await screen.findByRole('form', { name: 'New approval path' });
+    await user.type(within(form).getByRole('textbox', { name: /Code/ }), 'late');
+    await user.type(within(form).getByRole('textbox', { name: 'Name' }), 'Late');
+    expect(within(form).queryByRole('textbox', { name: 'Remind, work days before' })).toBeNull();
+    await user.type(within(form).getByRole('textbox', { name: 'Due, work days' }), '5');
+    await user.type(within(form).getByRole('textbox', { name: 'Remind, work days before' }), '1');
+    await user.type(within(form).getByRole('textbox', { name: 'Escalate, work days after' }), '2');
+    await user.click(within(form).getByRole('button', { name: 'Who raised the order' }));
+    await user.click((await screen.findAllByRole('checkbox', { name: /group/ }))[0] as HTMLElement);
+    await user.keyboard('{Escape}');
+    await user.click(within(form).getByRole('button', { name: 'Add path' }));
+    await waitFor(() =>
+      expect(server.asked('PUT /api/approval-paths/late')[0]?.body).toMatchObject({
+        steps: [{ due_days: 5, remind_days: 1, escalate_days: 2, escalate_to: [expect.stringMatching(/^group:/)] }],
+      }),
+    );
+  });
 });
