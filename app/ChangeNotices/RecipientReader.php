@@ -30,7 +30,9 @@ final readonly class RecipientReader
                         products: $one->products,
                         categories: $one->categories,
                         people: array_values(
-                            array_unique(array_merge(...array_map(static fn(string $name): array => $people[$name] ?? [], $one->recipients))),
+                            array_unique(
+                                array_merge(...array_map(static fn(string $name): array => $people[$name] ?? [], $one->recipients)),
+                            ),
                         ),
                         acknowledge: $one->acknowledge,
                         days: $one->days,

@@ -24,10 +24,7 @@ final readonly class TouchedReader
             [...$works, ...$order->requests->pluck('site')->all(), ...$order->followUps->pluck('plant')->all()],
             static fn(mixed $plant): bool => is_string($plant) && $plant !== '',
         );
-        $products = array_map(
-            static fn(ProductCost $one): string => $one->product,
-            $this->consequences->read($order, $core)->products,
-        );
+        $products = array_map(static fn(ProductCost $one): string => $one->product, $this->consequences->read($order, $core)->products);
 
         return new Touched(array_values(array_unique($plants)), $products, self::categories($order));
     }
@@ -35,10 +32,16 @@ final readonly class TouchedReader
     /** @return list<string> */
     private static function categories(ChangeOrder $order): array
     {
-        $all = Category::query()->get(['id', 'parent_id', 'code'])->keyBy('id');
+        $all = Category::query()
+            ->get(['id', 'parent_id', 'code'])
+            ->keyBy('id');
         $codes = [];
         foreach ($order->items as $row) {
-            for ($at = $all[$row->item->category_id] ?? null; $at !== null && !isset($codes[$at->code]); $at = $all[$at->parent_id] ?? null) {
+            for (
+                $at = $all[$row->item->category_id] ?? null;
+                $at !== null && !isset($codes[$at->code]);
+                $at = $all[$at->parent_id] ?? null
+            ) {
                 $codes[$at->code] = true;
             }
         }

@@ -23,14 +23,24 @@ final readonly class Drawn
     public static function png(string $path, string $mediaType, int $width): ?string
     {
         $program = match ($mediaType) {
-            'image/svg+xml' => ['rsvg-convert', '--format=png', '--background-color=white', "--width={$width}", '--keep-aspect-ratio', $path],
+            'image/svg+xml' => [
+                'rsvg-convert',
+                '--format=png',
+                '--background-color=white',
+                "--width={$width}",
+                '--keep-aspect-ratio',
+                $path,
+            ],
             'application/pdf' => ['pdftoppm', '-png', '-singlefile', '-scale-to-x', (string) $width, '-scale-to-y', '-1', $path],
             default => null,
         };
         if ($program === null) {
             return null;
         }
-        $process = new Process(['/bin/sh', '-c', sprintf('ulimit -v %d; exec "$@"', self::MEMORY), 'sh', ...$program], timeout: self::SECONDS);
+        $process = new Process(
+            ['/bin/sh', '-c', sprintf('ulimit -v %d; exec "$@"', self::MEMORY), 'sh', ...$program],
+            timeout: self::SECONDS,
+        );
         try {
             $process->run();
         } catch (ProcessTimedOutException) {

@@ -66,10 +66,7 @@ final readonly class WhoIsTold
     private static function addressed(Act $act, Collection $people): array
     {
         $ids = array_values(
-            $people
-                ->whereIn('login', (array) ($act->details()['to'] ?? []))
-                ->map(static fn(Person $one): int => $one->id)
-                ->all(),
+            $people->whereIn('login', (array) ($act->details()['to'] ?? []))->map(static fn(Person $one): int => $one->id)->all(),
         );
         $asked = array_values(
             NoticeCopy::waiting()

@@ -21,10 +21,7 @@ final readonly class ManufacturingChanges implements Changes
     {
         return [
             ...$this->routing->batchDiffers() ? [[SetBatch::PART, SetBatch::PART]] : [],
-            ...array_map(
-                static fn(OperationDifference $one): array => [$one->before?->key, $one->after?->key],
-                $this->routing->changes(),
-            ),
+            ...array_map(static fn(OperationDifference $one): array => [$one->before?->key, $one->after?->key], $this->routing->changes()),
             ...$this->lines->parts(),
         ];
     }

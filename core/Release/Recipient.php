@@ -41,15 +41,11 @@ final readonly class Recipient
 
     private static function joined(?self $known, DistributionRule $rule): self
     {
-        $asked = array_filter(
-            [$known?->days, $rule->acknowledge ? $rule->days : null],
-            static fn(?int $days): bool => $days !== null,
-        );
+        $asked = array_filter([$known?->days, $rule->acknowledge ? $rule->days : null], static fn(?int $days): bool => $days !== null);
 
-        return new self(
-            $rule->acknowledge || $known?->acknowledge === true,
-            $asked === [] ? null : min($asked),
-            [...$known->lists ?? [], $rule->name],
-        );
+        return new self($rule->acknowledge || $known?->acknowledge === true, $asked === [] ? null : min($asked), [
+            ...$known->lists ?? [],
+            $rule->name,
+        ]);
     }
 }

@@ -21,14 +21,7 @@ final class ChangeNoticeSeeder extends Seeder
     private const LISTS = [
         'tarn' => ['Production and planning, Tarn', ['Tarn'], [], [], ['tomas.lind', 'samir.bello'], 3],
         'weir' => ['Production and planning, Weir', ['Weir'], [], [], ['samir.bello', 'tomas.lind'], 3],
-        'service' => [
-            'Service and spares',
-            [],
-            ['110-0001', '110-0002', '110-0003', '110-0004', '100-0034'],
-            [],
-            ['clara.fenn'],
-            5,
-        ],
+        'service' => ['Service and spares', [], ['110-0001', '110-0002', '110-0003', '110-0004', '100-0034'], [], ['clara.fenn'], 5],
         'purchasing' => ['Purchasing', [], [], [], ['group:purchasing'], null],
         'papers' => ['Document control', [], [], ['papers'], ['group:document_control'], null],
     ];

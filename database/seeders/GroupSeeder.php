@@ -33,7 +33,16 @@ final class GroupSeeder extends Seeder
             'two_plants',
             name: 'Review, cost and approval',
             steps: [
-                self::step('Quality review', 1, ['group:quality'], needed: 2, meaning: 'reviewed', dueDays: 5, remindDays: 1, escalateDays: 2),
+                self::step(
+                    'Quality review',
+                    1,
+                    ['group:quality'],
+                    needed: 2,
+                    meaning: 'reviewed',
+                    dueDays: 5,
+                    remindDays: 1,
+                    escalateDays: 2,
+                ),
                 self::step(
                     'Cost',
                     2,

@@ -119,7 +119,8 @@ it('tells of every line that differs, with what was and what is', function () us
                 new AddLine('washer', ['find' => '90', 'component' => '300-0090', 'quantity' => '2', 'unit' => 'pc']),
             ]),
         ),
-    )->toContain([PartAction::Change, $before->called('clamp'), [['quantity', '2', '4']]])
+    )
+        ->toContain([PartAction::Change, $before->called('clamp'), [['quantity', '2', '4']]])
         ->toContain([
             PartAction::Add,
             'line 90 300-0090',

@@ -46,7 +46,10 @@ beforeEach(function (): void {
 
         return 'ECN-' . substr($order, 4);
     };
-    $this->notice = fn(string $who, string $number): array => $this->world->as($who, 'GET', "/change-notices/{$number}")->assertOk()->json();
+    $this->notice = fn(string $who, string $number): array => $this->world
+        ->as($who, 'GET', "/change-notices/{$number}")
+        ->assertOk()
+        ->json();
     $this->told = fn(string $who): array => array_map(
         static fn(array $row): string => "{$row['what']} {$row['about']} {$row['path']} ({$row['cause']})",
         $this->world->as($who, 'GET', '/notices')->json('rows'),
@@ -54,7 +57,12 @@ beforeEach(function (): void {
 });
 
 it('goes out with the release, to the lists that the change meets, and says what was and what is', function (): void {
-    ($this->list)('planning', ['recipients' => ['tomas', 'edda'], 'acknowledge' => true, 'days' => 3, 'products' => ['200-0001']])->assertOk();
+    ($this->list)('planning', [
+        'recipients' => ['tomas', 'edda'],
+        'acknowledge' => true,
+        'days' => 3,
+        'products' => ['200-0001'],
+    ])->assertOk();
     ($this->list)('everybody', ['recipients' => ['vera', 'tomas']])->assertOk();
     ($this->list)('elsewhere', ['recipients' => ['nils'], 'plants' => ['Tarn']])->assertOk();
     ($this->list)('past', ['recipients' => ['nils'], 'retired' => true])->assertOk();
@@ -101,7 +109,11 @@ it('is on the desk of whoever has to acknowledge it until they have, once', func
     expect($todo('tomas'))
         ->toBe(["Acknowledge {$number}"])
         ->and(($this->notice)('tomas', $number)['mine'])
-        ->toMatchArray(['acknowledged_at' => null, 'overdue' => false, 'due_on' => App\Days\OfficeDays::after(App\Days\Today::day(), 3)->__toString()])
+        ->toMatchArray([
+            'acknowledged_at' => null,
+            'overdue' => false,
+            'due_on' => App\Days\OfficeDays::after(App\Days\Today::day(), 3)->__toString(),
+        ])
         ->and(($this->notice)('tomas', $number)['mine']['opened_at'])
         ->not->toBeNull();
 
@@ -111,9 +123,13 @@ it('is on the desk of whoever has to acknowledge it until they have, once', func
         "/change-notices/{$number}/acknowledgement",
         ['sha256' => $sha256],
     );
-    $acknowledge('tomas', str_repeat('0', 64))->assertStatus(422)->assertJsonStructure(['errors' => ['sha256']]);
+    $acknowledge('tomas', str_repeat('0', 64))
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['sha256']]);
     $acknowledge('tomas', '')->assertStatus(422);
-    $acknowledge('nils', $sha256)->assertStatus(422)->assertJsonStructure(['errors' => ['notice']]);
+    $acknowledge('nils', $sha256)
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['notice']]);
     expect($todo('tomas'))->toHaveCount(1);
     $acknowledge('tomas', $sha256)->assertNoContent();
     $acknowledge('tomas', $sha256)->assertNoContent();
@@ -137,9 +153,13 @@ it('is sent again to whoever has not acknowledged it, and to others, on demand',
         "/change-notices/{$number}/sending",
         ['to' => $to, 'acknowledge' => $acknowledge],
     );
-    $this->world->only('edda', 'POST', "/change-notices/{$number}/acknowledgement", ['sha256' => ($this->notice)('edda', $number)['sha256']]);
+    $this->world->only('edda', 'POST', "/change-notices/{$number}/acknowledgement", [
+        'sha256' => ($this->notice)('edda', $number)['sha256'],
+    ]);
     $send('tomas', [])->assertForbidden();
-    $send('mira', ['tomas', 'nobody'])->assertStatus(422)->assertJsonStructure(['errors' => ['to.1']]);
+    $send('mira', ['tomas', 'nobody'])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['to.1']]);
     $send('mira', [])->assertNoContent();
     $send('mira', ['nils', 'tomas'])->assertNoContent();
     expect(array_column(($this->notice)('mira', $number)['copies'], 'times_sent', 'login'))
@@ -151,14 +171,21 @@ it('is sent again to whoever has not acknowledged it, and to others, on demand',
         ->toBe(["Change notice sent {$number} /change-notices/{$number} (informed)"])
         ->and(($this->told)('edda'))
         ->toHaveCount(1);
-    $this->world->only('tomas', 'POST', "/change-notices/{$number}/acknowledgement", ['sha256' => ($this->notice)('tomas', $number)['sha256']]);
-    $send('mira', [])->assertStatus(422)->assertJsonStructure(['errors' => ['to']]);
+    $this->world->only('tomas', 'POST', "/change-notices/{$number}/acknowledgement", [
+        'sha256' => ($this->notice)('tomas', $number)['sha256'],
+    ]);
+    $send('mira', [])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['to']]);
 });
 
 it('stays as it was issued, whatever becomes of lists, and is the same as JSON, HTML and PDF', function (): void {
     $number = ($this->released)();
     $kept = ChangeNotice::query()->where('number', $number)->sole();
-    $json = $this->world->only('vera', 'GET', "/change-notices/{$number}/json")->assertOk()->getContent();
+    $json = $this->world
+        ->only('vera', 'GET', "/change-notices/{$number}/json")
+        ->assertOk()
+        ->getContent();
     $html = $this->world->only('vera', 'GET', "/change-notices/{$number}/html")->assertOk();
     $pdf = $this->world->only('vera', 'GET', "/change-notices/{$number}/pdf")->assertOk();
     expect(hash('sha256', $json))
@@ -180,7 +207,10 @@ it('stays as it was issued, whatever becomes of lists, and is the same as JSON, 
 it('is issued by hand where it did not go out, and never before the release', function (): void {
     Queue::fake([IssueAtRelease::class]);
     $order = $this->world->signed();
-    $this->world->only('mira', 'POST', "/orders/{$order}/notice")->assertStatus(422)->assertJsonStructure(['errors' => ['order']]);
+    $this->world
+        ->only('mira', 'POST', "/orders/{$order}/notice")
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['order']]);
     $this->world->only('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
     Queue::assertPushed(IssueAtRelease::class, 1);
     expect($this->world->as('vera', 'GET', "/orders/{$order}/notice")->json('number'))->toBeNull();
@@ -192,7 +222,9 @@ it('is issued by hand where it did not go out, and never before the release', fu
 });
 
 it('sets up lists, each once, and refuses what cannot be told at its place', function (array $said, string $place, string $reason): void {
-    ($this->list)('new', $said)->assertStatus(422)->assertJson(['errors' => [$place => [$reason]]]);
+    ($this->list)('new', $said)
+        ->assertStatus(422)
+        ->assertJson(['errors' => [$place => [$reason]]]);
     expect(DB::table('distribution_lists')->count())->toBe(0);
 })->with([
     'no name' => [['name' => ' '], 'name', 'Give it a name.'],
@@ -206,9 +238,15 @@ it('sets up lists, each once, and refuses what cannot be told at its place', fun
 
 it('lets only an administrator set lists, one after the other', function (): void {
     ($this->list)('pumps', [], 'mira')->assertForbidden();
-    ($this->list)('pumps')->assertOk()->assertJson(['number' => 'pumps', 'version' => 1]);
-    ($this->list)('pumps')->assertStatus(422)->assertJsonStructure(['errors' => ['code']]);
-    ($this->list)('pumps', ['name' => 'Pump people', 'version' => 1])->assertOk()->assertJson(['version' => 2]);
+    ($this->list)('pumps')
+        ->assertOk()
+        ->assertJson(['number' => 'pumps', 'version' => 1]);
+    ($this->list)('pumps')
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['code']]);
+    ($this->list)('pumps', ['name' => 'Pump people', 'version' => 1])
+        ->assertOk()
+        ->assertJson(['version' => 2]);
     ($this->list)('pumps', ['name' => 'Others', 'version' => 1])->assertStatus(409);
     ($this->list)('gone', ['version' => 1])->assertNotFound();
     expect($this->world->as('vera', 'GET', '/distribution-lists')->json('0.name'))->toBe('Pump people');
@@ -230,7 +268,10 @@ it('shows the sheets that were released with the order, as pictures in the docum
     $number = 'ECN-' . substr($order, 4);
     $sheets = ($this->notice)('vera', $number)['content']['sheets'];
     expect(array_column($sheets, 'revision', 'name'))->toBe(['head.svg' => 'B', 'head.pdf' => 'B']);
-    $html = $this->world->only('vera', 'GET', "/change-notices/{$number}/html")->assertOk()->getContent();
+    $html = $this->world
+        ->only('vera', 'GET', "/change-notices/{$number}/html")
+        ->assertOk()
+        ->getContent();
     expect(substr_count((string) $html, '<img '))
         ->toBe(2)
         ->and($html)

@@ -72,7 +72,9 @@ beforeEach(function (): void {
             ->assertOk();
         $order = $this->world->opened();
         $this->world->edit($order, 'replace', 10, ['component' => '200-0041'])->assertOk();
-        $this->world->only('mira', 'PATCH', "/orders/{$order}", ['path' => 'usual', 'version' => $this->world->version($order)])->assertOk();
+        $this->world
+            ->only('mira', 'PATCH', "/orders/{$order}", ['path' => 'usual', 'version' => $this->world->version($order)])
+            ->assertOk();
         $this->world->only('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
 
         return $order;
@@ -147,9 +149,14 @@ it('tells of tasks, not of those that wait for others, and of another due day an
         ->and(($this->told)('mira'))
         ->toBe(["Overdue, escalated: {$first} Ask for a price, due {$due}"]);
     $later = OfficeDays::after(Today::day(), 1);
-    DB::table('tasks')->where('number', $first)->update(['due_on' => (string) $later]);
+    DB::table('tasks')
+        ->where('number', $first)
+        ->update(['due_on' => (string) $later]);
     ($this->morning)(0);
-    expect(($this->told)('tomas'))->toHaveCount(3)->and(($this->told)('tomas')[2])->toBe("Due soon: {$first} Ask for a price, due {$later->spelled()}");
+    expect(($this->told)('tomas'))
+        ->toHaveCount(3)
+        ->and(($this->told)('tomas')[2])
+        ->toBe("Due soon: {$first} Ask for a price, due {$later->spelled()}");
 });
 
 it('tells of questions and of change notices that nobody has acknowledged', function (): void {
@@ -199,7 +206,11 @@ it('refuses a reminder where nothing is due, and nobody to escalate to', functio
         ->assertStatus(422)
         ->assertJson(['errors' => [$place => [$reason]]]);
 })->with([
-    'no due day' => [['due_days' => null, 'remind_days' => 1], 'steps.0.due_days', 'Say in how many days it is due: nobody is late otherwise.'],
+    'no due day' => [
+        ['due_days' => null, 'remind_days' => 1],
+        'steps.0.due_days',
+        'Say in how many days it is due: nobody is late otherwise.',
+    ],
     'nobody' => [['escalate_days' => 1, 'escalate_to' => ['x']], 'steps.0.escalate_to', 'There is no person or group x.'],
     'half a day' => [['remind_days' => -1], 'steps.0.remind_days', 'Give whole days, or 0 for the day itself.'],
 ]);

@@ -62,11 +62,7 @@ final readonly class SendNotice
     private static function waiting(ChangeNotice $notice): array
     {
         return array_values(
-            NoticeCopy::waiting()
-                ->where('notice_id', $notice->id)
-                ->get()
-                ->map(static fn(NoticeCopy $one): int => $one->person_id)
-                ->all(),
+            NoticeCopy::waiting()->where('notice_id', $notice->id)->get()->map(static fn(NoticeCopy $one): int => $one->person_id)->all(),
         );
     }
 

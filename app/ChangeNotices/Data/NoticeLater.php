@@ -21,12 +21,6 @@ final readonly class NoticeLater
 
     public static function of(FollowUp $one): self
     {
-        return new self(
-            item: $one->item->number,
-            plant: $one->plant,
-            order: $one->under->number,
-            by: $one->by_day,
-            reason: $one->reason,
-        );
+        return new self(item: $one->item->number, plant: $one->plant, order: $one->under->number, by: $one->by_day, reason: $one->reason);
     }
 }

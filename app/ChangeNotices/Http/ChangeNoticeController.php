@@ -67,11 +67,14 @@ final class ChangeNoticeController
             default => ['application/pdf', NoticePaper::pdf($notice)],
         };
 
-        return new Response($content, headers: [
-            'Content-Type' => $type,
-            'Content-Disposition' => "attachment; filename=\"{$notice->number}.{$format}\"",
-            'X-Content-Type-Options' => 'nosniff',
-        ]);
+        return new Response(
+            $content,
+            headers: [
+                'Content-Type' => $type,
+                'Content-Disposition' => "attachment; filename=\"{$notice->number}.{$format}\"",
+                'X-Content-Type-Options' => 'nosniff',
+            ],
+        );
     }
 
     #[OA\Post(path: '/api/orders/{number}/notice', operationId: 'issueChangeNotice', tags: ['notices'])]

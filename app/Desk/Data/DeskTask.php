@@ -16,6 +16,9 @@ final readonly class DeskTask
         #[OA\Property] public ChangeRow $change,
         #[OA\Property(description: 'since when it waits')] public string $since,
         #[OA\Property(description: 'the day by which it is to be done')] public ?string $due_on = null,
-        #[OA\Property(description: 'number of the task, or of the change notice, that it is; null: the change itself waits')] public ?string $task = null,
+        #[
+            OA\Property(description: 'number of the task, or of the change notice, that it is; null: the change itself waits'),
+        ]
+        public ?string $task = null,
     ) {}
 }

@@ -12,7 +12,10 @@ final readonly class Acknowledgements implements Matters
 {
     public function waiting(): iterable
     {
-        foreach (NoticeCopy::waiting()->whereNotNull('due_on')->with('notice.order')->orderBy('notice_id')->orderBy('person_id')->get() as $copy) {
+        foreach (
+            NoticeCopy::waiting()->whereNotNull('due_on')->with('notice.order')->orderBy('notice_id')->orderBy('person_id')->get()
+            as $copy
+        ) {
             if ($copy->due_on === null) {
                 continue;
             }

@@ -11,7 +11,10 @@ use Orthotaxis\Core\Approval\Path;
 use Orthotaxis\Core\Approval\PathStep;
 use Orthotaxis\Core\Refusal;
 
-/** The steps of a path as they are kept and sent: name, stage, who, needed, meaning, with_password, due_days, conditions, back_to, remind_days, escalate_days, escalate_to. */
+/**
+ * The steps of a path as they are kept and sent: name, stage, who, needed, meaning, with_password, due_days, conditions, back_to,
+ * remind_days, escalate_days, escalate_to.
+ */
 final readonly class PathSteps
 {
     /**

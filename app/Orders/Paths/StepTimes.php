@@ -30,9 +30,7 @@ final readonly class StepTimes
                 continue;
             }
             $stage = $run->step->stage;
-            $before = $held->filter(
-                static fn(Signature $one): bool => ($progress->steps[$one->step]->step->stage ?? $stage) < $stage,
-            );
+            $before = $held->filter(static fn(Signature $one): bool => ($progress->steps[$one->step]->step->stage ?? $stage) < $stage);
             $since[$at] = $before->last()->signed_at ?? $order->sent_to_review_at;
         }
 
