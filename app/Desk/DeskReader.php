@@ -41,7 +41,7 @@ final readonly class DeskReader
     {
         $requests = ChangeRequest::query()->with('raisedBy')->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
         $orders = ChangeOrder::orders()
-            ->with(['author', 'actors'])
+            ->with(['author', 'actors', 'parent'])
             ->whereNotIn('state', OrderState::ended())
             ->latest('raised_at')
             ->get();

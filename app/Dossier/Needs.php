@@ -52,7 +52,7 @@ final readonly class Needs
             $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
             $order->state === OrderState::InReview && $order->actors->contains('id', $person->id) => 'Read and sign',
-            $order->state === OrderState::Signed && $person->mayDo(Ability::ReleaseOrder) => 'Release',
+            $order->state === OrderState::Signed && !$order->waitsForParent() && $person->mayDo(Ability::ReleaseOrder) => 'Release',
             $order->state === OrderState::Released &&
                 $person->mayDo(Ability::SendHandover) &&
                 $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty()

@@ -110,7 +110,7 @@ final readonly class WhoIsTold
     /** @return \Closure(Person): ?string */
     private static function needsOf(ChangeOrder $order): \Closure
     {
-        $order->load('actors');
+        $order->load(['actors', 'parent']);
         $handovers = Handover::query()
             ->where('order_id', $order->id)
             ->get(['id', 'order_id', 'state']);

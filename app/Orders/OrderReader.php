@@ -25,6 +25,7 @@ use Orthotaxis\Core\Change\FollowsLater;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Change\TiedOrder;
 use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Content\Subject;
@@ -46,6 +47,8 @@ final readonly class OrderReader
         'requests',
         'followUps.under',
         'followUps.item',
+        'parent',
+        'subordinates',
     ];
 
     public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences) {}
@@ -207,7 +210,17 @@ final readonly class OrderReader
                 static fn(Signature $signature): bool => $signature->meaning === 'signed' && !$signature->void,
             )?->digest,
             later: $order->followUps->map(self::later(...))->values()->all(),
+            parent: $order->parent === null ? null : self::tied($order->parent, $order->with_parent),
+            subordinates: $order->subordinates
+                ->map(static fn(ChangeOrder $one): TiedOrder => self::tied($one, $one->with_parent))
+                ->values()
+                ->all(),
         );
+    }
+
+    private static function tied(ChangeOrder $one, bool $together): TiedOrder
+    {
+        return new TiedOrder($one->number, $one->state, $one->effective_on === null ? null : Day::parse($one->effective_on), $together);
     }
 
     private static function later(FollowUp $one): FollowsLater

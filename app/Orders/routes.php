@@ -14,6 +14,7 @@ use App\Orders\Http\PathController;
 use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
+use App\Orders\Http\SubordinationController;
 use App\Orders\Http\TransferController;
 use App\Orders\Http\WorkController;
 use App\Orders\Http\WorksheetController;
@@ -35,6 +36,9 @@ Route::controller(OrderController::class)
         Route::post('/hold', 'hold')->middleware(Ability::PlanOrder->gate());
         Route::delete('/hold', 'goOn')->middleware(Ability::PlanOrder->gate());
     });
+
+Route::put('/orders/{number}/parent', [SubordinationController::class, 'put'])->middleware(Ability::PlanOrder->gate());
+Route::delete('/orders/{number}/parent', [SubordinationController::class, 'free'])->middleware(Ability::PlanOrder->gate());
 
 Route::controller(OrderItemsController::class)
     ->prefix('orders/{number}')

@@ -14,6 +14,8 @@ final readonly class Order
      * @param  list<int>  $editAuthors  everybody whose edits the order holds
      * @param  ?string  $signedDigest  the digest of the content that was signed
      * @param  list<Waiver>  $waivers  conditions that are let go
+     * @param  ?TiedOrder  $parent  the order to which it is subordinate
+     * @param  list<TiedOrder>  $subordinates  those that are subordinate to it
      * @param  ?list<string>  $stuck  why the approval path that was chosen for it cannot come to its end; null: one person signs
      * @param  list<FollowsLater>  $later  plants that follow under another order
      * @param  list<PlantState>  $plants  that build what is on it; only where it is asked whether they have taken it over
@@ -32,6 +34,8 @@ final readonly class Order
         public array $later = [],
         public array $plants = [],
         public ?array $stuck = null,
+        public ?TiedOrder $parent = null,
+        public array $subordinates = [],
     ) {}
 
     /**
@@ -56,6 +60,8 @@ final readonly class Order
             later: $this->later,
             plants: $plants,
             stuck: $stuck,
+            parent: $this->parent,
+            subordinates: $this->subordinates,
         );
     }
 

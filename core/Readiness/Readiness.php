@@ -23,6 +23,7 @@ final readonly class Readiness
         PlantsHaveTakenOver::class,
         StockHasDisposition::class,
         DateCanBeKept::class,
+        NoEarlierThanParent::class,
         AnotherPersonSigns::class,
     ];
 
@@ -30,7 +31,10 @@ final readonly class Readiness
     private const RELEASE = [
         IsSigned::class,
         SignedIsUnchanged::class,
+        ParentIsReleased::class,
+        SubordinatesAreSigned::class,
         DateCanBeKept::class,
+        NoEarlierThanParent::class,
         ...self::STRUCTURES,
         PlantsHaveTakenOver::class,
     ];
@@ -79,20 +83,26 @@ final readonly class Readiness
      */
     private static function checks(array $conditions, Order $order, Day $today): array
     {
-        return array_map(static function (string $class) use ($order, $today): Check {
+        $checks = [];
+        foreach ($conditions as $class) {
             $condition = new $class();
+            if ($condition instanceof OfSome && !$condition->concerns($order)) {
+                continue;
+            }
             $fault = $condition->fault($order, $today);
+            $checks[] =
+                $fault === ''
+                    ? new Check($condition->name(), true)
+                    : new Check(
+                        $condition->name(),
+                        false,
+                        $fault,
+                        $condition->place(),
+                        $condition instanceof Waivable ? self::waiver($order, $condition) : null,
+                    );
+        }
 
-            return $fault === ''
-                ? new Check($condition->name(), true)
-                : new Check(
-                    $condition->name(),
-                    false,
-                    $fault,
-                    $condition->place(),
-                    $condition instanceof Waivable ? self::waiver($order, $condition) : null,
-                );
-        }, $conditions);
+        return $checks;
     }
 
     private static function waiver(Order $order, Waivable $condition): ?Waiver

@@ -8,6 +8,7 @@ use App\Dossier\CarriedOver;
 use App\Dossier\Events\OrderRaised;
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
+use App\Orders\Actions\SubordinateOrder;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
@@ -21,7 +22,7 @@ use Orthotaxis\Core\Refusal;
 /** Raises an order: of one or several approved requests, from which everything is carried over, or directly for a small matter. */
 final readonly class RaiseOrder
 {
-    public function __construct(private NumberRange $numbers, private Ledger $ledger) {}
+    public function __construct(private NumberRange $numbers, private SubordinateOrder $subordinate, private Ledger $ledger) {}
 
     public function from(Person $by, string $number): ChangeOrder
     {
@@ -34,12 +35,20 @@ final readonly class RaiseOrder
      * @param  string  $description  what it is about and why; what requests say comes after it
      * @param  list<string>  $items  numbers, besides those that the requests name
      * @param  list<string>  $requests  numbers
+     * @param  string  $parent  number of the order to which it is subordinate; empty: to none
      *
-     * @throws Refusal when an item or a request is none that can be meant
+     * @throws Refusal when an item, a request or the parent is none that can be meant
      */
-    public function raise(Person $by, string $title, string $description, Priority $priority, array $items, array $requests): ChangeOrder
-    {
-        return $this->ledger->together(function () use ($by, $title, $description, $priority, $items, $requests): ChangeOrder {
+    public function raise(
+        Person $by,
+        string $title,
+        string $description,
+        Priority $priority,
+        array $items,
+        array $requests,
+        string $parent = '',
+    ): ChangeOrder {
+        return $this->ledger->together(function () use ($by, $title, $description, $priority, $items, $requests, $parent): ChangeOrder {
             $held = self::hold($requests);
             $ids = NamedItems::ids($items);
             $order = ChangeOrder::query()->create([
@@ -64,6 +73,10 @@ final readonly class RaiseOrder
                 CarriedOver::into($by, $order, $request);
             }
             $order->save();
+            $order->refresh();
+            if ($parent !== '') {
+                $this->subordinate->put($by, $order->number, $parent, together: false, version: $order->version);
+            }
 
             return $order->refresh();
         });

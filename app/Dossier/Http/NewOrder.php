@@ -19,6 +19,7 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'priority', type: 'string', enum: Priority::class),
             new OA\Property(property: 'items', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'requests', type: 'array', items: new OA\Items(type: 'string'), description: 'approved ones'),
+            new OA\Property(property: 'parent', type: 'string', nullable: true, description: 'order to which it is subordinate'),
         ],
     ),
 ]
@@ -35,6 +36,7 @@ final class NewOrder extends FormRequest
             'items.*' => 'required|string|max:100|distinct',
             'requests' => 'present|array|list|max:50',
             'requests.*' => 'required|string|max:40|distinct',
+            'parent' => 'nullable|string|max:40',
         ];
     }
 

@@ -34,11 +34,12 @@ final readonly class RaiseOrderController
     {
         $order = $action->raise(
             $person,
-            $request->string('title')->toString(),
-            $request->string('description')->toString(),
-            $request->priority(),
-            $request->numbers('items'),
-            $request->numbers('requests'),
+            title: $request->string('title')->toString(),
+            description: $request->string('description')->toString(),
+            priority: $request->priority(),
+            items: $request->numbers('items'),
+            requests: $request->numbers('requests'),
+            parent: $request->string('parent')->trim()->toString(),
         );
 
         return new JsonResponse(ChangeOrder::done($order->number));

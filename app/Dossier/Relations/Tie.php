@@ -16,6 +16,7 @@ enum Tie: string
     case Ordered = 'ordered';
     case Changed = 'changed';
     case Follows = 'follows';
+    case Subordinate = 'subordinate';
     case CarriedOver = 'carried_over';
     case Described = 'described';
     case Used = 'used';
@@ -34,6 +35,7 @@ enum Tie: string
             self::Ordered => 'became',
             self::Changed => 'names',
             self::Follows => 'leaves plants to',
+            self::Subordinate => 'is subordinate to',
             self::CarriedOver => 'was carried over into',
             self::Described => 'is described by',
             self::Used => 'uses',
@@ -54,6 +56,7 @@ enum Tie: string
             self::Ordered => 'came from',
             self::Changed => 'is named by',
             self::Follows => 'follows at plants for',
+            self::Subordinate => 'has the subordinate order',
             self::CarriedOver => 'carries over from',
             self::Described => 'describes',
             self::Used => 'is used in',
@@ -76,6 +79,7 @@ enum Tie: string
             self::Changed => "SELECT 'order', i.order_id, 'item', i.item_id FROM change_order_items i
                 JOIN change_orders o ON o.id = i.order_id AND o.state <> 'proposed'",
             self::Follows => "SELECT DISTINCT 'order', order_id, 'order', under_id FROM follow_ups",
+            self::Subordinate => "SELECT 'order', id, 'order', parent_id FROM change_orders WHERE parent_id IS NOT NULL",
             self::CarriedOver => "SELECT DISTINCT 'order', t.from_id, 'order', t.into_id FROM transfers t
                 JOIN change_orders f ON f.id = t.from_id AND f.state <> 'proposed' WHERE t.from_id <> t.into_id",
             self::Described => "SELECT 'item', item_id, 'item', document_id FROM item_documents",

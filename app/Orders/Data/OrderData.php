@@ -23,6 +23,7 @@ final readonly class OrderData
      * @param  list<SignatureRow>  $signatures  newest first
      * @param  list<string>  $requests  numbers
      * @param  list<value-of<OrderAct>>  $may
+     * @param  list<TiedOrderRow>  $subordinates
      */
     private function __construct(
         #[OA\Property] public string $number,
@@ -57,6 +58,8 @@ final readonly class OrderData
         public array $may,
         #[OA\Property(ref: PathPicture::class)] public PathPicture $path,
         #[OA\Property(ref: OnHold::class, nullable: true)] public ?OnHold $on_hold,
+        #[OA\Property(ref: TiedOrderRow::class, nullable: true, description: 'to which it is subordinate')] public ?TiedOrderRow $parent,
+        #[ListOf(TiedOrderRow::class)] public array $subordinates,
     ) {}
 
     /**
@@ -92,6 +95,11 @@ final readonly class OrderData
             requests: $order->requests->map(static fn($request): string => $request->number)->values()->all(),
             may: $by === null ? [] : array_column(OrderPolicy::acts($by, $order), 'value'),
             on_hold: OnHold::of($order),
+            parent: $order->parent === null ? null : TiedOrderRow::of($order->parent, $order->with_parent),
+            subordinates: $order->subordinates
+                ->map(static fn(ChangeOrder $one): TiedOrderRow => TiedOrderRow::of($one, $one->with_parent))
+                ->values()
+                ->all(),
             path: PathPicture::of($order, OrderProgress::of($order, $core->proposers()), $by),
         );
     }

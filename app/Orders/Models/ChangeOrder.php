@@ -42,11 +42,15 @@ use Orthotaxis\Core\Refusal;
  * @property ?CarbonImmutable $released_at
  * @property ?CarbonImmutable $closed_at
  * @property int $version
+ * @property ?int $parent_id the order to which it is subordinate
+ * @property bool $with_parent whether it is released with its parent in one stroke
  * @property-read Person $author
  * @property-read ?Person $editor
  * @property-read ?Person $signer
  * @property-read ?ApprovalPath $path
  * @property-read ?Person $onHoldBy
+ * @property-read ?self $parent
+ * @property-read Collection<int, self> $subordinates
  * @property-read Collection<int, Person> $actors
  * @property-read Collection<int, OrderItem> $items
  * @property-read Collection<int, ChangeRequest> $requests
@@ -61,6 +65,7 @@ final class ChangeOrder extends Model
 
     protected $casts = [
         'facts' => 'array',
+        'with_parent' => 'boolean',
         'on_hold_since' => 'immutable_datetime',
         'state' => OrderState::class,
         'raised_at' => 'immutable_datetime',
@@ -121,6 +126,24 @@ final class ChangeOrder extends Model
     public function path(): BelongsTo
     {
         return $this->belongsTo(ApprovalPath::class, 'path_id');
+    }
+
+    /** @return BelongsTo<self, $this> the order to which it is subordinate */
+    public function parent(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'parent_id');
+    }
+
+    /** @return HasMany<self, $this> */
+    public function subordinates(): HasMany
+    {
+        return $this->hasMany(self::class, 'parent_id')->orderBy('id');
+    }
+
+    /** Whether the order to which it is subordinate has to be released first, or releases it. */
+    public function waitsForParent(): bool
+    {
+        return $this->parent !== null && $this->parent->released_at === null;
     }
 
     /** @return BelongsTo<Person, $this> who put it on hold */

@@ -41,25 +41,56 @@ final readonly class ReleaseOrder
                 throw Refusal::at('order', "{$number} is released already; nothing was done twice.");
             }
             $order->mustBeAt($version);
-            $order->mustGoOn();
-            $this->holdItems($order);
-            $plan = self::plan($order, $this->orders);
-
-            $now = CarbonImmutable::now();
-            $rows = $order->items->keyBy(static fn(OrderItem $row): string => $row->item->number);
-            $this->contents->release($by, $order, $plan, $now);
-            // All of them are there now: what they multiply with is each other too.
-            foreach ($plan->items as $item) {
-                Countable::check($rows[$item->number]->item_id, $item->number, $plan->effectiveFrom);
-            }
-            PutDataInForce::on(Today::day(), array_values($order->items->map(static fn(OrderItem $row): int => $row->item_id)->all()));
-            ItemDocument::adopt($order->id);
-            $order->update(['state' => OrderState::Released, 'released_at' => $now, 'version' => $version + 1]);
-            $handover = $this->handovers->write($order, $plan, $now);
-            event(new OrderReleased($by->login, $number, (string) $plan->effectiveFrom, $plan->inWords(), $handover->name));
+            $this->one($by, $order);
+            $this->subordinates($by, $order);
             // A release that is done stays done, also where the note of it cannot be written.
             DB::afterCommit(fn() => rescue($this->anchors->note(...)));
         });
+    }
+
+    /** @param  ChangeOrder  $order  held */
+    private function one(Person $by, ChangeOrder $order): void
+    {
+        $order->mustGoOn();
+        $this->holdItems($order);
+        $plan = self::plan($order, $this->orders);
+
+        $now = CarbonImmutable::now();
+        $rows = $order->items->keyBy(static fn(OrderItem $row): string => $row->item->number);
+        $this->contents->release($by, $order, $plan, $now);
+        // All of them are there now: what they multiply with is each other too.
+        foreach ($plan->items as $item) {
+            Countable::check($rows[$item->number]->item_id, $item->number, $plan->effectiveFrom);
+        }
+        PutDataInForce::on(Today::day(), array_values($order->items->map(static fn(OrderItem $row): int => $row->item_id)->all()));
+        ItemDocument::adopt($order->id);
+        $order->update(['state' => OrderState::Released, 'released_at' => $now, 'version' => $order->version + 1]);
+        $handover = $this->handovers->write($order, $plan, $now);
+        event(new OrderReleased($by->login, $order->number, (string) $plan->effectiveFrom, $plan->inWords(), $handover->name));
+    }
+
+    /**
+     * Those that are released with it, and with them in turn: all of it or nothing.
+     *
+     * @throws Refusal with the number of the one that cannot be
+     */
+    private function subordinates(Person $by, ChangeOrder $order): void
+    {
+        $together = ChangeOrder::query()
+            ->where('parent_id', $order->id)
+            ->where('with_parent', true)
+            ->where('state', OrderState::Signed)
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get();
+        foreach ($together as $one) {
+            try {
+                $this->one($by, $one);
+            } catch (Refusal $refusal) {
+                throw Refusal::because(array_map(static fn(string $reason): string => "{$one->number}: {$reason}", $refusal->reasons));
+            }
+            $this->subordinates($by, $one);
+        }
     }
 
     /** @throws Refusal naming every condition that does not hold */

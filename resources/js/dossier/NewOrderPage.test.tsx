@@ -20,7 +20,14 @@ describe('raising an order', () => {
     server.on('POST /api/orders', done('ECO-00095'));
     await user.click(screen.getByRole('button', { name: 'Create order' }));
     expect(server.asked('POST /api/orders').map((call) => call.body)).toEqual([
-      { title: 'Longer clamp', description: 'Fitters ask for it.', priority: 'normal', items: [], requests: [] },
+      {
+        parent: null,
+        title: 'Longer clamp',
+        description: 'Fitters ask for it.',
+        priority: 'normal',
+        items: [],
+        requests: [],
+      },
     ]);
     await waitFor(() => expect(address()).toBe('/changes/ECO-00095'));
   });

@@ -25,6 +25,7 @@ interface Draft extends Record<string, unknown> {
   priority: Schemas['NewOrder']['priority'];
   items: string[];
   requests: string[];
+  parent: string | null;
 }
 
 const listed = (text: string | null) => text?.split(',').filter(Boolean) ?? [];
@@ -34,6 +35,7 @@ export function NewOrderPage() {
   const [params] = useSearchParams();
   const items = listed(params.get('items'));
   const requests = listed(params.get('requests'));
+  const parent = params.get('parent');
   const read = useQueries({ queries: requests.map((number) => queries.dossier(number)) });
   const failed = read.find((one) => one.isError);
   if (failed)
@@ -47,13 +49,14 @@ export function NewOrderPage() {
   const ranks = Object.keys(priorities) as Draft['priority'][];
   return (
     <OrderForm
-      name={`order ${[...requests, ...items].join(',')}`}
+      name={`order ${[...requests, ...items].join(',')}${parent === null ? '' : ` under ${parent}`}`}
       start={{
         title: pages[0]?.title ?? '',
         description: '',
         priority: ranks.find((one) => pages.some(({ priority }) => priority === one)) ?? 'normal',
         items,
         requests,
+        parent,
       }}
     />
   );
@@ -137,10 +140,24 @@ function OrderForm({ name, start }: { name: string; start: Draft }) {
               {error('requests') !== undefined && <p className="mt-0.5 text-sm text-alarm">▸ {error('requests')}</p>}
               <p className="mt-0.5 text-sm text-soft">None: the order is raised directly.</p>
             </section>
+            {value.parent !== null && (
+              <p className="flex items-center justify-between gap-3">
+                <span>
+                  Subordinate to <ChangeNumber number={value.parent} />, released after it
+                </span>
+                <Button look="quiet" aria-label="Subordinate to none" onClick={() => change({ parent: null })}>
+                  Remove
+                </Button>
+              </p>
+            )}
+            {error('parent') !== undefined && <p className="text-sm text-alarm">▸ {error('parent')}</p>}
             <Field label="Priority" error={error('priority')}>
               <Select value={value.priority} onChange={(priority) => change({ priority })} options={priorities} />
             </Field>
-            <ProblemNotice problem={raise.error} shown={['title', 'description', 'items', 'requests', 'priority']} />
+            <ProblemNotice
+              problem={raise.error}
+              shown={['title', 'description', 'items', 'requests', 'priority', 'parent']}
+            />
             <div className="flex gap-2">
               <Button type="submit" look="main" busy={raise.isPending}>
                 Create order

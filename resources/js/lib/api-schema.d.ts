@@ -1957,6 +1957,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/parent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["subordinateOrder"];
+        post?: never;
+        delete: operations["freeOrder"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/transfer": {
         parameters: {
             query?: never;
@@ -4023,6 +4039,8 @@ export interface components {
             items: string[];
             /** @description approved ones */
             requests: string[];
+            /** @description order to which it is subordinate */
+            parent?: string | null;
         };
         NewProposal: {
             /** @description further ones */
@@ -5081,6 +5099,8 @@ export interface components {
             may: ("plan" | "revise" | "submit" | "send_back" | "sign" | "release" | "close")[];
             path: components["schemas"]["PathPicture"];
             on_hold: components["schemas"]["OnHold"] | null;
+            parent: components["schemas"]["TiedOrderRow"] | null;
+            subordinates: components["schemas"]["TiedOrderRow"][];
         };
         /** @description An item on an order: what becomes of it. */
         OrderItemData: {
@@ -5237,6 +5257,16 @@ export interface components {
             version: number;
             /** @description by which it is undone */
             stroke: string;
+        };
+        /** @description An order to which another is subordinate, or one that is subordinate to it. */
+        TiedOrderRow: {
+            number: string;
+            title: string;
+            /** @enum {string} */
+            state: "proposed" | "planning" | "revising" | "in_review" | "signed" | "released" | "closed" | "withdrawn";
+            effective_on: string | null;
+            /** @description whether both are released in one stroke; else the subordinate one after its parent */
+            together: boolean;
         };
         /** @description What every act answers, and the items at which something was undone or done again. */
         Turned: {
@@ -5397,6 +5427,13 @@ export interface components {
             signer?: string | null;
             /** @description code of an approval path; null: the signer signs */
             path?: string | null;
+            version: number;
+        };
+        OrderParent: {
+            /** @description number */
+            parent: string;
+            /** @description released with it in one stroke; else after it */
+            together: boolean;
             version: number;
         };
         PathStepRule: {
@@ -11549,6 +11586,76 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SentBack"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    subordinateOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderParent"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    freeOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
             };
         };
         responses: {

@@ -19,6 +19,7 @@ import { costOfProducts } from './costOfProducts';
 import { Dependences } from './Dependences';
 import { PathPicture } from './path/PathPicture';
 import { SignForm } from './SignForm';
+import { Subordination } from './Subordination';
 
 /** Everything needed to judge an order, on one page, and the signature at its end. */
 export function ReviewPage() {
@@ -72,6 +73,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
         {order.path.code !== null && <PathPicture path={order.path} />}
         <Collided collisions={consequences.collisions} />
         <Dependences order={order.number} />
+        <Subordination order={order} editable={false} />
         {review.requests.map((request) => (
           <section key={request.number} aria-label={`Why: ${request.number}`}>
             <h2>Reason</h2>

@@ -33,6 +33,8 @@ const order: Schemas['OrderData'] = {
   may: [],
   path: onePath({ signable: [0] }),
   on_hold: null,
+  parent: null,
+  subordinates: [],
 };
 const SIGN = 'POST /api/orders/ECO-00084/signature';
 const BACK = 'POST /api/orders/ECO-00084/return';

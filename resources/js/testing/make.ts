@@ -235,6 +235,8 @@ export function order(more: Partial<Schemas['OrderData']> = {}): Schemas['OrderD
     may: ['plan', 'revise', 'submit', 'send_back', 'sign', 'release', 'close'],
     path: onePath(),
     on_hold: null,
+    parent: null,
+    subordinates: [],
     ...more,
   };
 }

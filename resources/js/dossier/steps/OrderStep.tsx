@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { OrderItems } from '../../orders/OrderItems';
 import { OrderPlan } from '../../orders/OrderPlan';
+import { Subordination } from '../../orders/Subordination';
 import { written } from '../../orders/transfer/ways';
 import { CutInOfRequests } from '../CutInOfRequests';
 import { OrderRequests } from '../OrderRequests';
@@ -95,6 +96,7 @@ function Planned({ order, requests, proposals }: Props) {
         <LeftOut key={proposal.request} order={order} proposal={proposal} />
       ))}
       {order.state === 'planning' && mayPlan && <OrderRequests order={order} requests={requests} />}
+      <Subordination order={order} editable={editable} />
       <OrderItems order={order} editable={editable} />
       <CutInOfRequests requests={requests} order={order} />
       <References of={order.number} />
