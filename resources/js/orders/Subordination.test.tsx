@@ -53,10 +53,14 @@ describe('parent and subordinate orders', () => {
     expect(screen.getByRole('link', { name: 'Raise a subordinate order' }).getAttribute('href')).toBe(
       '/orders/new?parent=ECO-00002',
     );
+    await user.click(screen.getByText('Make it subordinate to another order'));
     await user.type(screen.getByRole('combobox', { name: 'Subordinate to' }), 'tube');
-    await user.click(await screen.findByRole('option', { name: /ECO-00009/ }));
-    expect(await screen.findByText(/That would be a circle/)).toBeTruthy();
     expect(screen.queryByRole('option', { name: /ECO-00002/ })).toBeNull();
+    await user.click(await screen.findByRole('option', { name: /ECO-00009/ }));
+    // Nothing is done by choosing alone.
+    expect(server.asked('PUT /api/orders/ECO-00002/parent')).toHaveLength(0);
+    await user.click(screen.getByRole('button', { name: 'Make subordinate' }));
+    expect(await screen.findByText(/That would be a circle/)).toBeTruthy();
     expect(server.asked('PUT /api/orders/ECO-00002/parent')[0]?.body).toMatchObject({
       parent: 'ECO-00009',
       together: false,

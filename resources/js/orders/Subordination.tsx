@@ -7,7 +7,8 @@ import { useAct } from '../lib/useAct';
 import { useMay } from '../lib/session';
 import { states } from '../lib/words';
 import { Button } from '../ui/Button';
-import { ChangePicker } from '../ui/ChangePicker';
+import { ChosenChange } from '../ui/ChosenChange';
+import { Details } from '../ui/Details';
 import { Field } from '../ui/Field';
 import { ProblemNotice } from '../ui/Notice';
 import { ChangeNumber } from '../ui/Num';
@@ -65,16 +66,13 @@ export function Subordination({ order, editable }: { order: Order; editable: boo
         </ul>
       )}
       {editable && (
-        <div className="mt-1 flex flex-wrap items-end gap-x-5 gap-y-2">
-          {parent === null && <PutUnder order={order} />}
+        <div className="mt-1 flex flex-wrap items-start gap-x-5 gap-y-2">
           {mayRaise && (
-            <Link
-              to={`/orders/new?parent=${order.number}`}
-              className="pb-1.5 text-accent underline-offset-3 hover:underline"
-            >
+            <Link to={`/orders/new?parent=${order.number}`} className="text-accent underline-offset-3 hover:underline">
               Raise a subordinate order
             </Link>
           )}
+          {parent === null && <PutUnder order={order} />}
         </div>
       )}
     </section>
@@ -82,30 +80,44 @@ export function Subordination({ order, editable }: { order: Order; editable: boo
 }
 
 function PutUnder({ order }: { order: Order }) {
+  const [parent, setParent] = useState<Pick<Schemas['ChangeRow'], 'number' | 'title'> | null>(null);
   const [way, setWay] = useState<keyof typeof ways>('after');
-  const put = useAct(touches.order, (parent: string) =>
+  const put = useAct(touches.order, () =>
     told(
       api.PUT('/api/orders/{number}/parent', {
         params: { path: { number: order.number } },
-        body: { parent, together: way === 'with', version: order.version },
+        body: { parent: parent?.number ?? '', together: way === 'with', version: order.version },
       }),
     ),
   );
   return (
-    <div className="flex flex-wrap items-start gap-3">
-      <Field label="Subordinate to" className="w-80" error={put.error?.at('parent')}>
-        <ChangePicker
-          label="Subordinate to"
-          types={['order']}
-          fits={(change) => change.number !== order.number}
-          onPick={(change) => put.mutate(change.number)}
-          invalid={put.error?.at('parent') !== undefined}
-        />
-      </Field>
-      <Field label="Way" className="w-72">
-        <Select value={way} onChange={setWay} options={ways} />
-      </Field>
-      <ProblemNotice problem={put.error} shown={['parent']} />
-    </div>
+    <Details summary="Make it subordinate to another order">
+      <form
+        className="mt-1 flex flex-wrap items-start gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          put.mutate(undefined);
+        }}
+      >
+        <div className="w-80">
+          <span className="mb-0.5 block text-sm font-medium text-soft">Subordinate to</span>
+          <ChosenChange
+            label="Subordinate to"
+            types={['order']}
+            fits={(change) => change.number !== order.number}
+            chosen={parent}
+            onChoose={setParent}
+            error={put.error?.at('parent')}
+          />
+        </div>
+        <Field label="Way" className="w-72">
+          <Select value={way} onChange={setWay} options={ways} />
+        </Field>
+        <Button type="submit" className="mt-5.5" disabled={parent === null} busy={put.isPending}>
+          Make subordinate
+        </Button>
+        <ProblemNotice problem={put.error} shown={['parent']} />
+      </form>
+    </Details>
   );
 }
