@@ -14,6 +14,7 @@ use App\ChangeNotices\Data\NoticeSubject;
 use App\ChangeNotices\Models\ChangeNotice;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
+use App\Orders\Data\WaiverRow;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\FollowUp;
 use App\Orders\Models\Signature;
@@ -63,6 +64,7 @@ final readonly class NoticeWriter
                     ->map(static fn(Signature $one): NoticeSignature => NoticeSignature::of($one))
                     ->all(),
             ),
+            waivers: array_values($order->waivers->map(WaiverRow::of(...))->all()),
         );
     }
 

@@ -12,6 +12,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\FollowUp;
 use App\Orders\Models\OrderItem;
+use App\Orders\Models\OrderWaiver;
 use App\Orders\Models\Signature;
 use App\Orders\Models\WorkRecord;
 use App\Structures\Models\Content as ContentRecord;
@@ -26,6 +27,7 @@ use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\TiedOrder;
+use Orthotaxis\Core\Change\Waiver;
 use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Content\Subject;
@@ -49,6 +51,7 @@ final readonly class OrderReader
         'followUps.item',
         'parent',
         'subordinates',
+        'waivers.person',
     ];
 
     public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences) {}
@@ -209,6 +212,7 @@ final readonly class OrderReader
             signedDigest: $order->signatures->first(
                 static fn(Signature $signature): bool => $signature->meaning === 'signed' && !$signature->void,
             )?->digest,
+            waivers: $order->waivers->map(static fn(OrderWaiver $one): Waiver => $one->toCore())->values()->all(),
             later: $order->followUps->map(self::later(...))->values()->all(),
             parent: $order->parent === null ? null : self::tied($order->parent, $order->with_parent),
             subordinates: $order->subordinates

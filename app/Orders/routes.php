@@ -16,6 +16,7 @@ use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
 use App\Orders\Http\SubordinationController;
 use App\Orders\Http\TransferController;
+use App\Orders\Http\WaiverController;
 use App\Orders\Http\WorkController;
 use App\Orders\Http\WorksheetController;
 use App\People\Ability;
@@ -37,6 +38,8 @@ Route::controller(OrderController::class)
         Route::delete('/hold', 'goOn')->middleware(Ability::PlanOrder->gate());
     });
 
+Route::post('/orders/{number}/waivers', [WaiverController::class, 'waive'])->middleware(Ability::WaiveCheck->gate());
+Route::delete('/orders/{number}/waivers/{check}', [WaiverController::class, 'withdraw'])->middleware(Ability::WaiveCheck->gate());
 Route::put('/orders/{number}/parent', [SubordinationController::class, 'put'])->middleware(Ability::PlanOrder->gate());
 Route::delete('/orders/{number}/parent', [SubordinationController::class, 'free'])->middleware(Ability::PlanOrder->gate());
 

@@ -22,6 +22,8 @@ enum Ability: string
     case SignOrder = 'sign_order';
     case ReturnOrder = 'return_order';
     case ReleaseOrder = 'release_order';
+    /** Let a check of an order go, with a reason. */
+    case WaiveCheck = 'waive_check';
     case SendHandover = 'send_handover';
     case CloseOrder = 'close_order';
     case AddItem = 'add_item';

@@ -7,8 +7,9 @@ namespace Orthotaxis\Core\Change;
 use Orthotaxis\Core\Refusal;
 
 /**
- * Orders of which a part is judged by another team: a subordinate order goes its own path and is not released before its parent. An order has
- * one parent at most, and chains of them may be of any length; what would make a circle is refused, for none in it could ever be released.
+ * Orders of which a part is judged by another team: a subordinate order goes its own path and is not released before its parent. An order
+ * has one parent at most, and chains of them may be of any length; what would make a circle is refused, for none in it could ever be
+ * released.
  */
 final readonly class Subordination
 {

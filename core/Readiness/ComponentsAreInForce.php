@@ -9,6 +9,11 @@ use Orthotaxis\Core\Change\Order;
 
 final readonly class ComponentsAreInForce implements Waivable
 {
+    public function key(): string
+    {
+        return 'components_in_force';
+    }
+
     public function name(): string
     {
         return 'Every component is in force on the day, and nothing retired is used';

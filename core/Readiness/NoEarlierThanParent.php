@@ -8,8 +8,13 @@ use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
 
 /** Whether it takes effect on the day of the order to which it is subordinate, or later. */
-final readonly class NoEarlierThanParent implements OfSome
+final readonly class NoEarlierThanParent implements OfSome, Waivable
 {
+    public function key(): string
+    {
+        return 'no_earlier_than_parent';
+    }
+
     public function concerns(Order $order): bool
     {
         return $order->parent !== null;

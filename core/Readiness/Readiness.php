@@ -90,25 +90,27 @@ final readonly class Readiness
                 continue;
             }
             $fault = $condition->fault($order, $today);
-            $checks[] =
-                $fault === ''
-                    ? new Check($condition->name(), true)
-                    : new Check(
-                        $condition->name(),
-                        false,
-                        $fault,
-                        $condition->place(),
-                        $condition instanceof Waivable ? self::waiver($order, $condition) : null,
-                    );
+            $checks[] = match (true) {
+                $fault === '' => new Check($condition->name(), true),
+                $condition instanceof Waivable => new Check(
+                    $condition->name(),
+                    false,
+                    $fault,
+                    $condition->place(),
+                    waiver: self::waiver($order, $condition, $fault),
+                    waivable: $condition->key(),
+                ),
+                default => new Check($condition->name(), false, $fault, $condition->place()),
+            };
         }
 
         return $checks;
     }
 
-    private static function waiver(Order $order, Waivable $condition): ?Waiver
+    private static function waiver(Order $order, Waivable $condition, string $fault): ?Waiver
     {
         foreach ($order->waivers as $waiver) {
-            if ($waiver->condition === $condition::class) {
+            if ($waiver->condition === $condition->key() && $waiver->fault === $fault) {
                 return $waiver;
             }
         }

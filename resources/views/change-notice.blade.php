@@ -87,6 +87,12 @@ td.was { text-decoration: line-through; color: #444 } td.none { text-decoration:
 <h2>End products</h2>
 <p>{{ implode(', ', $notice->products) }}</p>
 @endif
+@if ($notice->waivers !== [])
+<h2>Checks that were waived</h2>
+@foreach ($notice->waivers as $one)
+<p>{{ $one->fault }} Waived by {{ $one->by }}, {{ $moment($one->at) }}: {{ $one->reason }}</p>
+@endforeach
+@endif
 <h2>Signatures</h2>
 <table>
 <thead><tr><th>Signed by</th><th>As</th><th>On</th><th>Digest of what was signed</th></tr></thead>

@@ -19,7 +19,6 @@ use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\RemoveLine;
 use Orthotaxis\Core\Engineering\EngineeringContent;
-use Orthotaxis\Core\Readiness\AnotherPersonSigns;
 use Orthotaxis\Core\Readiness\Check;
 use Orthotaxis\Core\Readiness\ComponentsAreInForce;
 use Orthotaxis\Core\Readiness\Readiness;
@@ -146,28 +145,35 @@ it('keeps what was signed by an earlier version of the digest signed, and nothin
         ->toThrow(Refusal::class, 'not what you had on screen');
 });
 
-it('lets a condition of judgement be let go with a reason, and no other', function () use ($today): void {
-    $item = Make::orderItem(missing: ['uses 200-0041.']);
-    $order = fn(string $condition): Order => new Order(
+it('lets a condition of judgement be let go as it was found, with a reason, and no other', function () use ($today): void {
+    $order = static fn(string $condition, string $fault, string ...$missing): Order => new Order(
         'ECO-00001',
         OrderState::Revising,
         1,
         2,
         3,
         Day::parse('2027-02-01'),
-        [$item],
+        [Make::orderItem(missing: $missing)],
         [2],
         null,
-        [new Waiver($condition, 7, 'Its release is certain.')],
+        [new Waiver($condition, $fault, 7, 'Its release is certain.')],
     );
-    $waived = Readiness::forReview($order(ComponentsAreInForce::class), $today);
+    [$tube, $clamp] = ['uses 200-0041.', 'uses 200-0049.'];
+    $key = (new ComponentsAreInForce())->key();
+    $found = (new ComponentsAreInForce())->fault($order($key, '', $tube), $today);
+    $waived = Readiness::forReview($order($key, $found, $tube), $today);
     Readiness::mustHold($waived);
     $check = array_values(array_filter($waived, static fn(Check $check): bool => !$check->met))[0];
-    expect($check->reason)->toContain('200-0041')->and($check->waiver?->reason)->toBe('Its release is certain.');
-    expect(fn() => Readiness::mustHold(Readiness::forReview($order(AnotherPersonSigns::class), $today)))->toThrow(
-        Refusal::class,
-        '200-0041',
-    );
+    expect($check->reason)
+        ->toContain('200-0041')
+        ->and($check->waiver?->reason)
+        ->toBe('Its release is certain.')
+        ->and($check->waivable)
+        ->toBe($key);
+    // Another fault is another matter, and so is another condition.
+    foreach ([$order($key, $found, $tube, $clamp), $order('another_person_signs', $found, $tube)] as $other) {
+        expect(fn() => Readiness::mustHold(Readiness::forReview($other, $today)))->toThrow(Refusal::class, '200-0041');
+    }
 });
 
 it('lets only the named other person sign what was on screen', function (): void {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ChangeNotices\Data;
 
 use App\Http\Api\ListOf;
+use App\Orders\Data\WaiverRow;
 use OpenApi\Attributes as OA;
 
 /** What a change notice says: all of it, for people who see nothing else of the order. */
@@ -19,6 +20,7 @@ final readonly class NoticeContent
      * @param  list<string>  $products  what is sold and has any of it in it: number and title
      * @param  list<NoticeSheet>  $sheets
      * @param  list<NoticeSignature>  $signatures
+     * @param  list<WaiverRow>  $waivers  checks that were let go
      */
     public function __construct(
         #[OA\Property] public string $number,
@@ -36,5 +38,6 @@ final readonly class NoticeContent
         #[ListOf('string')] public array $products,
         #[ListOf(NoticeSheet::class)] public array $sheets,
         #[ListOf(NoticeSignature::class)] public array $signatures,
+        #[ListOf(WaiverRow::class)] public array $waivers,
     ) {}
 }

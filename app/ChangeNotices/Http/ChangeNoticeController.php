@@ -15,6 +15,7 @@ use App\Http\Api\InPath;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
 use App\Http\Api\Takes;
+use App\Http\Done;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -78,12 +79,12 @@ final class ChangeNoticeController
     }
 
     #[OA\Post(path: '/api/orders/{number}/notice', operationId: 'issueChangeNotice', tags: ['notices'])]
-    #[InPath('number'), OA\Response(response: 204, description: 'Issued, or was before.'), Refused]
-    public function issue(string $number, #[CurrentUser] Person $person, IssueNotice $action): Response
+    #[InPath('number'), Ok(Done::class), Refused]
+    public function issue(string $number, #[CurrentUser] Person $person, IssueNotice $action): JsonResponse
     {
         $action->issue($person, $number);
 
-        return new Response(status: 204);
+        return new JsonResponse(ChangeOrder::done($number));
     }
 
     #[OA\Post(path: '/api/change-notices/{number}/sending', operationId: 'sendChangeNotice', tags: ['notices'])]

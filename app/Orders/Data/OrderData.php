@@ -9,6 +9,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\Paths\OrderProgress;
+use App\People\Ability;
 use App\People\Models\Person;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Approval\Digest;
@@ -24,6 +25,7 @@ final readonly class OrderData
      * @param  list<string>  $requests  numbers
      * @param  list<value-of<OrderAct>>  $may
      * @param  list<TiedOrderRow>  $subordinates
+     * @param  list<WaiverRow>  $waivers
      */
     private function __construct(
         #[OA\Property] public string $number,
@@ -60,6 +62,8 @@ final readonly class OrderData
         #[OA\Property(ref: OnHold::class, nullable: true)] public ?OnHold $on_hold,
         #[OA\Property(ref: TiedOrderRow::class, nullable: true, description: 'to which it is subordinate')] public ?TiedOrderRow $parent,
         #[ListOf(TiedOrderRow::class)] public array $subordinates,
+        #[ListOf(WaiverRow::class)] public array $waivers,
+        #[OA\Property(description: 'whether you may let a check go')] public bool $may_waive,
     ) {}
 
     /**
@@ -101,6 +105,8 @@ final readonly class OrderData
                 ->values()
                 ->all(),
             path: PathPicture::of($order, OrderProgress::of($order, $core->proposers()), $by),
+            waivers: $order->waivers->map(WaiverRow::of(...))->values()->all(),
+            may_waive: $by?->mayDo(Ability::WaiveCheck) === true && $order->state->allowsPlanning(),
         );
     }
 }

@@ -56,6 +56,7 @@ use Orthotaxis\Core\Refusal;
  * @property-read Collection<int, ChangeRequest> $requests
  * @property-read Collection<int, FollowUp> $followUps
  * @property-read Collection<int, Signature> $signatures
+ * @property-read Collection<int, OrderWaiver> $waivers
  */
 final class ChangeOrder extends Model
 {
@@ -120,6 +121,12 @@ final class ChangeOrder extends Model
     public function signatures(): HasMany
     {
         return $this->hasMany(Signature::class, 'order_id')->orderByDesc('id');
+    }
+
+    /** @return HasMany<OrderWaiver, $this> that hold */
+    public function waivers(): HasMany
+    {
+        return $this->hasMany(OrderWaiver::class, 'order_id')->whereNull('withdrawn_at')->orderBy('id');
     }
 
     /** @return BelongsTo<ApprovalPath, $this> that it goes on; none: one person signs */

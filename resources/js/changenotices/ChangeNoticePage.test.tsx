@@ -74,6 +74,7 @@ const content = {
       sha256: 's',
     },
   ],
+  waivers: [{ check: 'components_in_force', fault: 'It uses 1.', reason: 'Comes before.', by: 'Mira Okafor', at }],
   signatures: [{ person: 'Helen Marsh', for: null, said: 'approved', at, digest: 'abcdef0123456789' }],
 };
 
@@ -111,6 +112,7 @@ describe('a change notice', () => {
     expect(screen.getByText('No line differs.')).toBeTruthy();
     expect(screen.getByRole('img', { name: /Sheet a.svg/ }).getAttribute('src')).toBe('/api/files/f-1');
     expect(screen.getByText('b.pdf')).toBeTruthy();
+    expect(screen.getByText(/It uses 1. Waived by Mira Okafor/)).toBeTruthy();
     expect(screen.getByText(/overdue since/)).toBeTruthy();
     // Who only reads sends nothing, and has nothing to acknowledge.
     expect(screen.queryByRole('form')).toBeNull();

@@ -91,6 +91,16 @@ export function NoticeDocument({ content }: { content: Schemas['NoticeContent'] 
           <p>{content.products.join(', ')}</p>
         </section>
       )}
+      {content.waivers.length > 0 && (
+        <section aria-label="Checks that were waived">
+          <h2>Checks that were waived</h2>
+          {content.waivers.map((one) => (
+            <p key={one.check}>
+              {one.fault} Waived by {one.by}, {moment(one.at)}: {one.reason}
+            </p>
+          ))}
+        </section>
+      )}
       <section aria-label="Signatures">
         <h2>Signatures</h2>
         {content.signatures.length === 0 && <p className="text-soft">None on record.</p>}

@@ -12,8 +12,15 @@ const coordinator: Schemas['Me'] = {
   ...mira,
   abilities: [...mira.abilities, 'raise_order', 'submit_order', 'release_order', 'close_order', 'send_handover'],
 };
-const met: Schemas['CheckRow'] = { name: 'Somebody signs', met: true, reason: '', place: 'order' };
-const unmet: Schemas['CheckRow'] = { name: 'A day is set', met: false, reason: 'Say from when.', place: 'order' };
+const neither = { waived: false, waivable: '' };
+const met: Schemas['CheckRow'] = { name: 'Somebody signs', met: true, reason: '', place: 'order', ...neither };
+const unmet: Schemas['CheckRow'] = {
+  name: 'A day is set',
+  met: false,
+  reason: 'Say from when.',
+  place: 'order',
+  ...neither,
+};
 
 async function open(of: Schemas['Dossier'], as = coordinator) {
   server

@@ -1989,6 +1989,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/waivers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["waiveCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/waivers/{check}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawWaiver"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/works/{work}/undo": {
         parameters: {
             query?: never;
@@ -3298,6 +3330,7 @@ export interface components {
             products: string[];
             sheets: components["schemas"]["NoticeSheet"][];
             signatures: components["schemas"]["NoticeSignature"][];
+            waivers: components["schemas"]["WaiverRow"][];
         };
         /** @description A field before and after; empty where it says nothing. */
         NoticeField: {
@@ -4962,6 +4995,10 @@ export interface components {
             reason: string;
             /** @description where it can be put right */
             place: string;
+            /** @description whether somebody has let it go */
+            waived: boolean;
+            /** @description the name under which it can be let go; empty: it cannot, or it holds */
+            waivable: string;
         };
         /** @description Another open order on the same items. */
         Collision: {
@@ -5101,6 +5138,9 @@ export interface components {
             on_hold: components["schemas"]["OnHold"] | null;
             parent: components["schemas"]["TiedOrderRow"] | null;
             subordinates: components["schemas"]["TiedOrderRow"][];
+            waivers: components["schemas"]["WaiverRow"][];
+            /** @description whether you may let a check go */
+            may_waive: boolean;
         };
         /** @description An item on an order: what becomes of it. */
         OrderItemData: {
@@ -5274,6 +5314,16 @@ export interface components {
             version: number;
             items: string[];
         };
+        /** @description A condition of an order that somebody has let go. */
+        WaiverRow: {
+            /** @description the name under which it is let go */
+            check: string;
+            /** @description what does not hold */
+            fault: string;
+            reason: string;
+            by: string;
+            at: string;
+        };
         /** @description Something in a model that has no number yet. */
         ModelItem: {
             /** @description what the model calls it */
@@ -5399,6 +5449,14 @@ export interface components {
                 /** @description to a new number too; otherwise it describes both */
                 copied: boolean;
             }[];
+            version: number;
+        };
+        NewWaiver: {
+            /** @description the name under which it is let go */
+            check: string;
+            /** @description what did not hold, as it was on screen */
+            fault: string;
+            reason: string;
             version: number;
         };
         OrderItemsRequest: {
@@ -6862,12 +6920,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Issued, or was before. */
-            204: {
+            /** @description As asked. */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -11735,6 +11795,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StrokeDone"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    waiveCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWaiver"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    withdrawWaiver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+                check: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Version"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -20,8 +20,8 @@ const meaning: Schemas['Consequences'] = {
   coming: [],
   collisions: [{ order: 'ECO-00086', title: 'Regulator', state: 'revising', items: ['200-0010'] }],
   checks: [
-    { name: 'signer', met: false, reason: 'Name who signs.', place: 'order' },
-    { name: 'date', met: true, reason: '', place: 'order' },
+    { name: 'signer', met: false, reason: 'Name who signs.', place: 'order', waived: false, waivable: '' },
+    { name: 'date', met: true, reason: '', place: 'order', waived: false, waivable: '' },
   ],
 };
 const document = (kind: Schemas['SupplyRow']['kind'], name: string): Schemas['SupplyRow'] => ({

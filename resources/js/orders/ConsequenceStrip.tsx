@@ -26,7 +26,7 @@ export function ConsequenceStrip({ order }: { order: string }) {
     .filter(({ item }) => data.affected.includes(item))
     .flatMap((item) => item.rows.filter((row) => row.kind !== 'stock').map((row) => ({ item: item.item, row })));
   const lacking = exposure.data?.items.filter(({ known }) => !known).map(({ item }) => item) ?? [];
-  const missing = data.checks.filter((check) => !check.met);
+  const missing = data.checks.filter((check) => !check.met && !check.waived);
   const toTakeOver = plants.data?.reduce((sum, { open: lines }) => sum + lines, 0);
   const worst = data.products.find((product) => signed(product.difference) !== '±0.00');
 

@@ -20,6 +20,7 @@ import { Dependences } from './Dependences';
 import { PathPicture } from './path/PathPicture';
 import { SignForm } from './SignForm';
 import { Subordination } from './Subordination';
+import { Waivers } from './Waivers';
 
 /** Everything needed to judge an order, on one page, and the signature at its end. */
 export function ReviewPage() {
@@ -72,6 +73,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
         </div>
         {order.path.code !== null && <PathPicture path={order.path} />}
         <Collided collisions={consequences.collisions} />
+        <Waivers waivers={order.waivers} />
         <Dependences order={order.number} />
         <Subordination order={order} editable={false} />
         {review.requests.map((request) => (

@@ -35,6 +35,8 @@ const order: Schemas['OrderData'] = {
   on_hold: null,
   parent: null,
   subordinates: [],
+  waivers: [],
+  may_waive: false,
 };
 const SIGN = 'POST /api/orders/ECO-00084/signature';
 const BACK = 'POST /api/orders/ECO-00084/return';

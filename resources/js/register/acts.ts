@@ -45,6 +45,8 @@ export const acts: Record<string, string> = {
   'order.edited_together': 'Several items edited together',
   'order.items_named': 'Items named',
   'order.items_taken_off': 'Affected items removed',
+  'order.check_waived': 'Check waived',
+  'order.waiver_withdrawn': 'Waiver withdrawn',
   'order.freed': 'Subordinate to none any more',
   'order.subordinated': 'Made subordinate',
   'order.goes_on': 'Order goes on',

@@ -237,6 +237,8 @@ export function order(more: Partial<Schemas['OrderData']> = {}): Schemas['OrderD
     on_hold: null,
     parent: null,
     subordinates: [],
+    waivers: [],
+    may_waive: false,
     ...more,
   };
 }

@@ -71,14 +71,14 @@ export function ReviseStep({ dossier }: { dossier: Schemas['Dossier'] }) {
       )}
       {revising && (
         <>
-          <Checks checks={order.checks} />
+          <Checks order={order} />
           <ProblemNotice problem={submit.error} />
           <div className="flex items-center gap-4">
             {order.may.includes('submit') && (
               <Button
                 look="main"
                 busy={submit.isPending}
-                disabled={order.checks.some((check) => !check.met)}
+                disabled={order.checks.some((check) => !check.met && !check.waived)}
                 onClick={() => submit.mutate(order.version)}
               >
                 Send to review
