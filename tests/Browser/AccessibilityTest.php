@@ -49,6 +49,8 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'a new item' => ['mira.okafor', '/items/new', 'Create item'],
     'taking over files' => ['mira.okafor', '/import', 'Imports'],
     'categories' => ['ivo.tanner', '/set-up/categories', 'Check digit'],
+    'a change notice' => ['samir.bello', '/change-notices/ECN-00082', 'Distribution'],
+    'distribution lists' => ['ivo.tanner', '/set-up/distribution', 'Purchasing'],
     'plants' => ['ivo.tanner', '/set-up/plants', 'Pump line'],
     'sites, reasons and sources' => ['ivo.tanner', '/set-up/choices', 'shop_floor'],
     'a new request' => ['mira.okafor', '/requests/new?items=200-0001', 'Affected items'],

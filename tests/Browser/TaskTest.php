@@ -88,7 +88,7 @@ it('is claimed by one of the group, ticked and done, and off everybody’s desk'
         ->as('jonas.weir', '/')
         ->see('Claim: Cut in')
         ->as('samir.bello', '/')
-        ->click("//tr[.//*[contains(normalize-space(), 'Claim: Cut in')]]")
+        ->click("//tr[.//*[contains(normalize-space(), 'Claim: Cut in')]]//td[contains(., 'Claim: Cut in')]")
         ->see('Engineering, Weir')
         ->press('Claim')
         ->see('Claimed by');

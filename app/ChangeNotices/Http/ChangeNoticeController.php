@@ -45,7 +45,7 @@ final class ChangeNoticeController
     #[InPath('number'), Ok(NoticeOfOrder::class), Refused]
     public function ofOrder(string $number): JsonResponse
     {
-        $order = ChangeOrder::orders()->where('number', $number)->firstOrFail();
+        $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
 
         return new JsonResponse(NoticeOfOrder::of(ChangeNotice::query()->with('copies')->where('order_id', $order->id)->first()));
     }

@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link } from 'react-router';
 import { api, told } from '../lib/api';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
@@ -7,6 +6,7 @@ import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
+import { ChangeNumber } from '../ui/Num';
 
 /** Which change notice a released order has and how far it has come; where none went out, a way to issue it. */
 export function NoticeOfOrder({ order }: { order: string }) {
@@ -34,11 +34,8 @@ export function NoticeOfOrder({ order }: { order: string }) {
   const waiting = notice.asked - notice.acknowledged;
   return (
     <p>
-      Change notice{' '}
-      <Link to={`/change-notices/${notice.number}`} className="text-accent underline-offset-3 hover:underline">
-        {notice.number}
-      </Link>{' '}
-      sent to {notice.sent === 0 ? 'nobody' : notice.sent === 1 ? 'one person' : `${notice.sent} people`}
+      Change notice <ChangeNumber number={notice.number} /> sent to{' '}
+      {notice.sent === 0 ? 'nobody' : notice.sent === 1 ? 'one person' : `${notice.sent} people`}
       {notice.asked > 0 && `; ${notice.acknowledged} of ${notice.asked} acknowledged`}
       {waiting > 0 && <span className="text-warn">, {waiting} still to acknowledge</span>}.
     </p>

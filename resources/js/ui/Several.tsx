@@ -13,16 +13,17 @@ interface Props {
 }
 
 /** Chooses several of a few; none chosen is any. */
-export function Several({ label, chosen, options, onChange, none = `Any ${label.toLowerCase()}` }: Props) {
+export function Several({ label, chosen, options, onChange, none }: Props) {
   const codes = chosen === '' ? [] : chosen.split(',');
+  const empty = none ?? `Any ${label.toLowerCase()}`;
   const names = codes.map((code) => options[code] ?? code);
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label={names.length === 0 ? none : `${label}: ${names.join(', ')}`}
+        aria-label={names.length === 0 ? empty : `${label}: ${names.join(', ')}`}
         className={clsx(control, 'target flex h-8 !w-36 items-center justify-between gap-2 text-left')}
       >
-        <span className="truncate">{names.length === 0 ? none : names.join(', ')}</span>
+        <span className="truncate">{names.length === 0 ? empty : names.join(', ')}</span>
         <span aria-hidden className="text-soft">
           ▾
         </span>
@@ -51,7 +52,7 @@ export function Several({ label, chosen, options, onChange, none = `Any ${label.
           ))}
           {codes.length > 0 && (
             <button type="button" className="target mt-1 text-accent hover:underline" onClick={() => onChange('')}>
-              {none}
+              {none ?? 'Any'}
             </button>
           )}
         </Popover.Content>

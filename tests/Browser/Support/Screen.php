@@ -179,7 +179,11 @@ final readonly class Screen
     /** Chooses from the list of a label. */
     public function choose(string $label, string $option): self
     {
-        $this->field($label)->click();
+        $field = $this->field($label);
+        // Not at the edge, where what stays in sight while one scrolls would be hit.
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$field]);
+        $this->settled();
+        $field->click();
         $this->click('//*[@role="option"][starts-with(normalize-space(), ' . self::literal($option) . ')]');
         $this->until('the list closed', fn(): bool => $this->find('//*[@role="option"]') === null);
 
