@@ -15,6 +15,7 @@ Route::controller(NoticeController::class)->group(function (): void {
     Route::post('/notices/read', 'mark')->middleware(Ability::BeTold->gate());
     Route::get('/notices/paces', 'paces');
     Route::put('/notices/paces', 'setPace')->middleware(Ability::BeTold->gate());
+    Route::post('/changes/{number}/look', 'look')->middleware(Ability::BeTold->gate());
     Route::get('/changes/{number}/watch', 'watch');
     Route::put('/changes/{number}/watch', 'start')->middleware(Ability::BeTold->gate());
     Route::delete('/changes/{number}/watch', 'stop')->middleware(Ability::BeTold->gate());

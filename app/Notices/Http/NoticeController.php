@@ -14,7 +14,9 @@ use App\Http\Api\Takes;
 use App\Notices\Data\NoticeCount;
 use App\Notices\Data\NoticePage;
 use App\Notices\Data\PaceRow;
+use App\Notices\Data\SinceLooked;
 use App\Notices\Data\Watch;
+use App\Notices\Looks;
 use App\Notices\NoticeList;
 use App\Notices\Paces;
 use App\People\Models\Person;
@@ -95,6 +97,13 @@ final class NoticeController
         );
 
         return $this->paces($person);
+    }
+
+    #[OA\Post(path: '/api/changes/{number}/look', operationId: 'lookAtChange', tags: ['notices'])]
+    #[InPath('number'), Ok(SinceLooked::class), Refused]
+    public function look(string $number, #[CurrentUser] Person $person, Looks $looks): JsonResponse
+    {
+        return new JsonResponse($looks->look($person, $number));
     }
 
     #[OA\Get(path: '/api/changes/{number}/watch', operationId: 'watch', tags: ['notices'])]

@@ -15,6 +15,7 @@ import { Priority } from '../ui/Priority';
 import { ConsequenceStrip } from '../orders/ConsequenceStrip';
 import { OnHold } from '../orders/OnHold';
 import { TasksOfChange } from '../tasks/TasksOfChange';
+import { SinceLooked } from './SinceLooked';
 import { Step } from './Step';
 import { StepRail } from './StepRail';
 import { AssessStep } from './steps/AssessStep';
@@ -105,6 +106,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
             tasks={dossier.tasks}
           />
           <div>
+            <SinceLooked number={dossier.order?.number ?? dossier.number} />
             {dossier.order !== null && <OnHold order={dossier.order} may={mayHold} />}
             {dossier.steps.map((step, index) => (
               <Step key={step.step} step={step} number={index + 1}>

@@ -1381,6 +1381,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/changes/{number}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes/{number}/watch": {
         parameters: {
             query?: never;
@@ -4933,6 +4949,18 @@ export interface components {
             cause: "to_do" | "mentioned" | "informed" | "takes_part" | "watches";
             /** @enum {string} */
             pace: "at_once" | "hourly" | "daily" | "never";
+        };
+        /** @description What others did to a change since somebody looked at it last. */
+        SinceLooked: {
+            /** @description when they looked last; null: never before */
+            since: string | null;
+            /** @description how many acts there are */
+            total: number;
+            acts: components["schemas"]["LedgerRow"][];
+            /** @description sign-in name => name of who did them */
+            names: {
+                [key: string]: string;
+            };
         };
         /** @description Whether one person watches a change. */
         Watch: {
@@ -10134,6 +10162,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PaceRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SinceLooked"];
                 };
             };
             /** @description Refused; nothing was saved. */

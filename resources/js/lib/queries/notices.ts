@@ -36,6 +36,14 @@ export const notices = {
       queryFn: () => told(api.GET('/api/discussions/{number}', { params: { path: { number } } })),
     }),
   noticePaces: () => queryOptions({ queryKey: ['notice-paces'], queryFn: () => told(api.GET('/api/notices/paces')) }),
+  /** Asked once a visit to the page: asking is looking. */
+  look: (number: string) =>
+    queryOptions({
+      queryKey: ['looks', number],
+      queryFn: () => told(api.POST('/api/changes/{number}/look', { params: { path: { number } } })),
+      staleTime: Infinity,
+      refetchOnWindowFocus: false,
+    }),
   watch: (number: string) =>
     queryOptions({
       queryKey: ['watches', number],
