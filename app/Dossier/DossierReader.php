@@ -144,7 +144,7 @@ final readonly class DossierReader
         $unmet = array_values(
             array_map(
                 static fn(Check $check): string => $check->reason,
-                array_filter($checks, static fn(Check $check): bool => !$check->met),
+                array_filter($checks, static fn(Check $check): bool => $check->stops()),
             ),
         );
 

@@ -35,7 +35,7 @@ final readonly class NoEarlierThanParent implements OfSome, Waivable
         $day = $order->parent?->effectiveOn;
 
         return $day !== null && $order->effectiveOn?->isBefore($day) === true
-            ? "Its parent {$order->parent->number} takes effect on {$day}. Set that day or a later one."
+            ? "Its parent {$order->parent->number} takes effect on {$day->spelled()}. Set that day or a later one."
             : '';
     }
 }

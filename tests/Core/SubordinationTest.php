@@ -57,7 +57,7 @@ it('takes effect on the day of its parent or later', function (?string $own, ?st
 })->with([
     ['2027-01-10', '2027-01-10', ''],
     ['2027-01-11', '2027-01-10', ''],
-    ['2027-01-09', '2027-01-10', 'Its parent ECO-00001 takes effect on 2027-01-10. Set that day or a later one.'],
+    ['2027-01-09', '2027-01-10', 'Its parent ECO-00001 takes effect on 10 Jan 2027. Set that day or a later one.'],
     ['2027-01-09', null, ''],
     [null, '2027-01-10', ''],
 ]);

@@ -35,7 +35,14 @@ beforeEach(function (): void {
 it('lets an order go on, is shown in review and in the change notice, and stays on record', function (): void {
     expect(($this->check)()['reason'])->toContain('200-0099');
     ($this->submit)()->assertStatus(422);
+    $missing = fn(): array => collect($this->world->as('mira', 'GET', "/dossiers/{$this->order}")->json('steps'))->firstWhere(
+        'state',
+        'now',
+    )['missing'];
+    expect($missing())->toContain(($this->check)()['reason']);
     ($this->waive)()->assertOk();
+    // What was let go is missing no more.
+    expect($missing())->not->toContain(($this->check)()['reason']);
     expect(($this->check)())
         ->toMatchArray(['met' => false, 'waived' => true])
         ->and(($this->data)()['waivers'][0])

@@ -53,6 +53,18 @@ const ordered = (at: Parameters<typeof dossier>[0], more: Partial<Schemas['Order
   });
 
 describe('a dossier', () => {
+  it('says at once how much others have done since one looked', async () => {
+    server.on('POST /api/changes/ECR-00096/look', {
+      since: '2026-11-26T09:00:00+00:00',
+      total: 2,
+      acts: [],
+      names: {},
+    });
+    await open(dossier('assess'));
+    expect((await screen.findByRole('link', { name: '2 new since you looked' })).getAttribute('href')).toBe('#new');
+    expect(screen.getByText(/2 acts by others/)).toBeTruthy();
+  });
+
   it('has the eight steps in order, each with its state said in words', async () => {
     await open(dossier('assess'));
     const steps = within(screen.getByRole('navigation', { name: 'Steps' })).getAllByRole('link');

@@ -74,6 +74,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
   const links = [...dossier.requests.map((one) => one.number), ...(dossier.order ? [dossier.order.number] : [])];
   const open = dossier.order?.is_open === true;
   const mayHold = useMay('plan_order');
+  const look = useQuery(queries.look(dossier.order?.number ?? dossier.number)).data;
   return (
     <>
       <Page
@@ -104,9 +105,10 @@ function DossierView({ dossier }: { dossier: Dossier }) {
             number={dossier.order?.number ?? dossier.number}
             title={dossier.title}
             tasks={dossier.tasks}
+            news={look?.since == null ? 0 : look.total}
           />
           <div>
-            <SinceLooked number={dossier.order?.number ?? dossier.number} />
+            {look && <SinceLooked look={look} />}
             {dossier.order !== null && <OnHold order={dossier.order} may={mayHold} />}
             {dossier.steps.map((step, index) => (
               <Step key={step.step} step={step} number={index + 1}>

@@ -1,16 +1,14 @@
-import { useQuery } from '@tanstack/react-query';
+import type { Schemas } from '../lib/api';
 import { count, moment } from '../lib/format';
-import { queries } from '../lib/queries';
 import { actOf, detailsOf } from '../register/acts';
 import { Details } from '../ui/Details';
 
 /** What others have done to a change since the reader looked at it last; nothing, where nothing is new. */
-export function SinceLooked({ number }: { number: string }) {
-  const look = useQuery(queries.look(number)).data;
-  if (look === undefined || look.since === null || look.total === 0) return null;
+export function SinceLooked({ look }: { look: Schemas['SinceLooked'] }) {
+  if (look.since === null || look.total === 0) return null;
   const { acts, names, total } = look;
   return (
-    <div className="no-print mb-4 border-y border-accent bg-sheet px-3 py-1.5">
+    <div id="new" className="no-print mb-4 border-y border-accent bg-sheet px-3 py-1.5">
       <Details
         summary={`New since ${moment(look.since)}: ${total === 1 ? 'one act' : `${count(total)} acts`} by others`}
       >

@@ -10,10 +10,12 @@ interface Props {
   number: string;
   title: string;
   tasks: Schemas['TaskRow'][];
+  /** How many acts of others are new to the reader; they stand at the head of the page. */
+  news: number;
 }
 
 /** The eight steps as a scale: what is done, where the change is, what lies ahead. */
-export function StepRail({ steps, number, title, tasks }: Props) {
+export function StepRail({ steps, number, title, tasks, news }: Props) {
   const open = tasks.filter(({ state }) => state === 'open' || state === 'claimed').length;
   return (
     <nav aria-label="Steps" className="no-print">
@@ -21,6 +23,11 @@ export function StepRail({ steps, number, title, tasks }: Props) {
         <p className="mb-2 text-sm text-soft">
           <span className="font-mono">{number}</span> {title}
         </p>
+        {news > 0 && (
+          <a href="#new" className="target mb-1 flex items-center font-semibold text-accent hover:underline">
+            {news} new since you looked
+          </a>
+        )}
         <ol className="border-l border-strong">
           {steps.map((step, index) => (
             <li key={step.step} className="relative">

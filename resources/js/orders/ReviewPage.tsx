@@ -75,7 +75,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
         <Collided collisions={consequences.collisions} />
         <Waivers waivers={order.waivers} />
         <Dependences order={order.number} />
-        <Subordination order={order} editable={false} />
+        <Subordination order={order} editable={false} acts={false} />
         {review.requests.map((request) => (
           <section key={request.number} aria-label={`Why: ${request.number}`}>
             <h2>Reason</h2>

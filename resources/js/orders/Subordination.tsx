@@ -29,8 +29,16 @@ const named = (one: Tied) => (
   </>
 );
 
+interface Props {
+  order: Order;
+  /** Whether it can be made subordinate to another now. */
+  editable: boolean;
+  /** Whether it can be freed here. */
+  acts?: boolean;
+}
+
 /** The order to which this one is subordinate and those that are subordinate to it: what another team judges of a change. */
-export function Subordination({ order, editable }: { order: Order; editable: boolean }) {
+export function Subordination({ order, editable, acts = true }: Props) {
   const mayRaise = useMay('raise_order');
   const free = useAct(touches.order, () =>
     told(
@@ -48,7 +56,7 @@ export function Subordination({ order, editable }: { order: Order; editable: boo
       {parent !== null && (
         <p>
           Subordinate to {named(parent)}, {parent.together ? ways.with : ways.after}.{' '}
-          {order.is_open && order.may.includes('plan') && (
+          {acts && order.is_open && order.may.includes('plan') && (
             <Button look="quiet" className="!h-6 !px-1" busy={free.isPending} onClick={() => free.mutate(undefined)}>
               Remove
             </Button>
