@@ -41,8 +41,10 @@ final readonly class ChangeSearch
 
     /**
      * @param  array{show?: string, words?: string, priority?: list<string>, type?: list<string>, step?: list<string>, person?: string,
-     *     waits_for?: string, item?: string, since?: string, until?: string}  $asked  sign-in names of somebody who raised it or is
-     *     named on it (person), or who has to act (waits_for); days it was raised, both included (since, until)
+     *     waits_for?: string, item?: string, since?: string, until?: string, part?: string, watched?: string, but?: list<string>}  $asked
+     *     sign-in names of somebody who raised it or is named on it (person), who has to act (waits_for), who takes part by being named,
+     *     by a task or by what they said (part), who watches it (watched); numbers to leave out (but); days it was raised, both included
+     *     (since, until)
      * @param  string  $sort  a column, with a minus before it for the other way round; the newest first where nobody says
      */
     public function page(array $asked, int $from, int $most, string $sort): FoundChanges
@@ -195,6 +197,20 @@ final readonly class ChangeSearch
         }
         if (($asked['waits_for'] ?? '') !== '') {
             $query->whereRaw("{$person} IN ({$acting})", [$asked['waits_for']]);
+        }
+        if (($asked['part'] ?? '') !== '') {
+            $query->whereRaw(
+                "({$person} IN ({$named})
+                    OR t.number IN (SELECT c.subject FROM comments c WHERE c.person_id = {$person})
+                    OR t.number IN (SELECT k.change FROM tasks k WHERE {$person} IN (k.made_by, k.holder_id, k.person_id)))",
+                array_fill(0, 3, $asked['part']),
+            );
+        }
+        if (($asked['watched'] ?? '') !== '') {
+            $query->whereRaw("t.number IN (SELECT w.change FROM watches w WHERE w.person_id = {$person})", [$asked['watched']]);
+        }
+        if (is_array($asked['but'] ?? null) && $asked['but'] !== []) {
+            $query->whereNotIn('t.number', $asked['but']);
         }
         if (($asked['item'] ?? '') !== '') {
             $query->whereRaw(

@@ -151,6 +151,9 @@ final class Records
                 '/api/changes?step=take_in,assess&priority=critical',
                 '/api/changes?waits_for=helen.marsh&sort=-effective',
                 '/api/changes?show=closed&from=50',
+                '/api/changes?mine=waiting',
+                '/api/changes?mine=part&show=closed',
+                '/api/changes?mine=watching',
             ],
             'api/changes/{number}/references' => $each([...$requests, ...$of('order'), ...$of('report')], 'changes/@/references'),
             'api/relations/{number}' => $each(
@@ -282,6 +285,7 @@ final class Records
                 '/',
                 '/register?show=all',
                 '/register?sort=-priority',
+                '/register?mine=waiting',
                 '/items',
                 '/items?words=zzzz',
                 '/items/new',

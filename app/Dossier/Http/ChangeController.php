@@ -9,12 +9,15 @@ use App\Dossier\Data\Dossier;
 use App\Dossier\Data\FoundChanges;
 use App\Dossier\Data\RelationPage;
 use App\Dossier\DossierReader;
+use App\Dossier\NeededFrom;
 use App\Dossier\Relations\RelationReader;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
 use App\Http\Api\Refused;
+use App\People\Models\Person;
 use App\Vocabulary\Priority;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -40,6 +43,7 @@ final class ChangeController
         InQuery('priority'),
         InQuery('type'),
         InQuery('step'),
+        InQuery('mine'),
         InQuery('person'),
         InQuery('waits_for'),
         InQuery('item'),
@@ -47,7 +51,7 @@ final class ChangeController
         InQuery('until'),
     ]
     #[InQuery('sort'), InQuery('from'), InQuery('most'), Ok(FoundChanges::class), Refused]
-    public function index(Request $request, ChangeSearch $changes): JsonResponse
+    public function index(Request $request, #[CurrentUser] Person $person, ChangeSearch $changes): JsonResponse
     {
         $several = static fn(string $name): array => array_values(
             array_filter(explode(',', $request->string($name)->toString()), static fn(string $one): bool => $one !== ''),
@@ -63,6 +67,7 @@ final class ChangeController
             'priority' => ['nullable', 'string', $among(array_column(Priority::cases(), 'value'))],
             'type' => ['nullable', 'string', $among(['report', 'request', 'order'])],
             'step' => ['nullable', 'string', $among(array_column(WorkStep::cases(), 'value'))],
+            'mine' => 'nullable|in:part,waiting,watching',
             'person' => 'nullable|string|max:60',
             'waits_for' => 'nullable|string|max:60',
             'item' => 'nullable|string|max:60',
@@ -73,6 +78,7 @@ final class ChangeController
             'most' => 'nullable|integer|between:1,' . ChangeSearch::MOST,
         ]);
         $text = static fn(string $name): string => $request->string($name)->toString();
+        $mine = $text('mine');
 
         return new JsonResponse(
             $changes->page(
@@ -87,6 +93,10 @@ final class ChangeController
                     'item' => $text('item'),
                     'since' => $text('since'),
                     'until' => $text('until'),
+                    'part' => $mine === 'part' || $mine === 'waiting' ? $person->login : '',
+                    'watched' => $mine === 'watching' ? $person->login : '',
+                    // What waits for others does not need this one.
+                    'but' => $mine === 'waiting' ? NeededFrom::numbers($person) : [],
                 ],
                 $request->integer('from'),
                 $request->integer('most', self::PAGE),

@@ -60,6 +60,14 @@ const taskColumns: Column<Task>[] = [
   },
 ];
 
+/** What one is part of besides what needs one now, as rows of the Register. */
+const mine = [
+  ['Mine, waiting for others', '/register?mine=waiting'],
+  ['All that I take part in', '/register?mine=part'],
+  ['What I watch', '/register?mine=watching'],
+  ['Mine, closed', '/register?mine=part&show=closed'],
+] as const;
+
 /** What needs this person now, and what is new. */
 export function DeskPage() {
   const me = useMe();
@@ -114,6 +122,13 @@ export function DeskPage() {
                 empty="Nothing waits for you. New requests are below; all changes are in the Register."
               />
             </section>
+            <nav aria-label="Mine" className="flex flex-wrap gap-x-6 gap-y-1">
+              {mine.map(([label, address]) => (
+                <Link key={address} to={address} className="text-accent underline-offset-3 hover:underline">
+                  {label}
+                </Link>
+              ))}
+            </nav>
             <section aria-labelledby="newest">
               <h2 id="newest" className="mb-1">
                 Newest requests, critical first

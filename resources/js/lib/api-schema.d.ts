@@ -7866,6 +7866,7 @@ export interface operations {
                 priority?: string;
                 type?: string;
                 step?: string;
+                mine?: string;
                 person?: string;
                 waits_for?: string;
                 item?: string;

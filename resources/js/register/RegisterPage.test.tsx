@@ -45,9 +45,10 @@ describe('the Register', () => {
 
   it('shows mine, who something waits for, and what names an item or was raised between days', async () => {
     const user = await register();
-    await user.click(screen.getByRole('button', { name: 'Mine' }));
-    await waitFor(() => expect(address()).toBe('/register?person=mira.okafor'));
-    await user.click(screen.getByRole('button', { name: 'Mine' }));
+    await choose(user, 'Whose', 'Mine, waiting for others');
+    await waitFor(() => expect(address()).toBe('/register?mine=waiting'));
+    await choose(user, 'Whose', 'All changes');
+    await waitFor(() => expect(address()).toBe('/register'));
     await choose(user, 'Waits for', 'Helen Marsh');
     await user.type(screen.getByLabelText('Raised from'), '1 Nov 2026');
     await waitFor(() => expect(address()).toBe('/register?waits_for=helen.marsh&since=2026-11-01'));

@@ -17,6 +17,13 @@ import { Select } from '../ui/Select';
 import { Several } from '../ui/Several';
 import { registerColumns } from './changeColumns';
 
+const mine = {
+  '-': 'All changes',
+  waiting: 'Mine, waiting for others',
+  part: 'I take part',
+  watching: 'I watch',
+} as const;
+
 const shows = { open: 'Open', closed: 'Closed', all: 'Open and closed' } as const;
 
 /** All changes. What is looked for stands in the address. */
@@ -73,6 +80,13 @@ export function RegisterPage() {
           onChange={(v) => set('show', v === 'open' ? '' : v)}
           options={shows}
         />
+        <Select
+          aria-label="Whose"
+          className="!w-44"
+          value={(value('mine') || '-') as keyof typeof mine}
+          onChange={(v) => set('mine', v)}
+          options={mine}
+        />
         <Several
           label="Priority"
           chosen={value('priority')}
@@ -107,12 +121,6 @@ export function RegisterPage() {
             onChange={(v) => set('until', v)}
           />
         </span>
-        <Button
-          aria-pressed={value('person') === me.login}
-          onClick={() => set('person', value('person') === me.login ? '' : me.login)}
-        >
-          Mine
-        </Button>
         {filtered && (
           <Button look="quiet" onClick={() => setParams({}, { replace: true })}>
             Show all

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dossier;
+
+use App\Assessment\Models\Question;
+use App\Orders\Models\ChangeOrder;
+use App\People\Models\Person;
+use App\Problems\Models\ProblemReport;
+use App\Releases\Models\Handover;
+use App\Requests\Models\ChangeRequest;
+use App\Tasks\Models\ChangeTask;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Orthotaxis\Core\Assessment\QuestionState;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Report\ReportState;
+use Orthotaxis\Core\Task\TaskState;
+
+/** The changes that need something of a person now, by the rule that puts them on a desk. */
+final readonly class NeededFrom
+{
+    /** @return list<string> numbers, in a number of queries that does not depend on how many there are */
+    public static function numbers(Person $person): array
+    {
+        $orders = ChangeOrder::orders()
+            ->with(['actors', 'parent'])
+            ->whereNotIn('state', OrderState::ended())
+            ->get();
+        $handovers = Handover::query()
+            ->whereIn('order_id', $orders->modelKeys())
+            ->get(['id', 'order_id', 'state'])
+            ->groupBy('order_id');
+        $undone = ChangeTask::query()
+            ->whereIn('change', $orders->pluck('number'))
+            ->whereIn('state', TaskState::ahead())
+            ->pluck('change')
+            ->flip();
+        $needed = [
+            ...ProblemReport::query()
+                ->whereIn('state', ReportState::open())
+                ->get()
+                ->filter(static fn(ProblemReport $one): bool => Needs::ofReport($one, $person) !== null)
+                ->pluck('number'),
+            ...ChangeRequest::query()
+                ->whereNotIn('state', RequestState::closed())
+                ->get()
+                ->filter(static fn(ChangeRequest $one): bool => Needs::ofRequest($one, $person) !== null)
+                ->pluck('number'),
+            ...$orders
+                ->filter(
+                    static fn(ChangeOrder $one): bool => Needs::ofOrder(
+                        $one,
+                        $handovers[$one->id] ?? new Collection(),
+                        $undone->has($one->number),
+                        $person,
+                    ) !== null,
+                )
+                ->pluck('number'),
+            ...ChangeTask::needing($person)->pluck('change'),
+            ...Question::query()
+                ->with('request')
+                ->where('state', QuestionState::Waiting->value)
+                ->where(static function (Builder $asked) use ($person): void {
+                    $asked->where('person_id', $person->id)->orWhereIn('role', $person->roles);
+                })
+                ->get()
+                ->pluck('request.number'),
+        ];
+
+        return array_values(array_unique(array_filter($needed, is_string(...))));
+    }
+}
