@@ -66,6 +66,7 @@ Route::controller(ReviewController::class)
     });
 
 Route::get('/approval-paths', [PathController::class, 'index']);
+Route::post('/approval-paths/trial', [PathController::class, 'try'])->middleware(Ability::SetUp->gate());
 Route::put('/approval-paths/{code}', [PathController::class, 'set'])
     ->where('code', '[A-Za-z0-9][A-Za-z0-9_-]{0,29}')
     ->middleware(Ability::SetUp->gate());

@@ -59,6 +59,7 @@ it('says at once what has to be acted on, and once a day the rest', function ():
     expect(array_map(static fn(Cause $cause): string => Pace::usual($cause)->value, Cause::cases()))->toBe([
         'at_once',
         'at_once',
+        'at_once',
         'daily',
         'daily',
     ]);

@@ -275,3 +275,37 @@ it('shows the one signer of an order as a path of one step', function (): void {
         ->and(($this->acting)($order))
         ->toBe(['helen']);
 });
+
+it('is tried out on any order before it is switched on, and keeps nothing of that', function (): void {
+    $order = $this->world->opened();
+    $try = fn(array $other = [], string $who = 'nils'): TestResponse => $this->world->only(
+        $who,
+        'POST',
+        '/approval-paths/trial',
+        $other + ['order' => $order, 'steps' => $this->steps],
+    );
+    $steps = $try()->assertOk()->json('steps');
+    expect(array_column($steps, 'needed', 'name'))
+        ->toBe(['Review' => true, 'Money' => false, 'Approval' => true])
+        ->and($steps[0])
+        ->toMatchArray(['signatures' => 2, 'stuck' => ''])
+        ->and($steps[0]['people'])
+        ->toEqualCanonicalizing(['Edda', 'Helen', 'Vera'])
+        ->and($try()->json('facts.0.fact'))
+        ->toBe('one_time_cost');
+    // Whoever raised or edits it judges nothing of it: a step that asks only them could not be ended.
+    $alone = $try(['steps' => [($this->step)(['name' => 'Alone', 'stage' => 1, 'who' => ['mira'], 'needed' => 1])]])->json('steps.0');
+    expect($alone)->toMatchArray(['people' => [], 'stuck' => 'Nobody can sign “Alone”.']);
+    // One that is long past its review says what was so then.
+    ChangeOrder::query()
+        ->where('number', $order)
+        ->update(['facts' => json_encode(['one_time_cost' => ['9000.00']])]);
+    expect(array_column($try()->json('steps'), 'needed', 'name')['Money'])->toBeTrue();
+
+    $try(['order' => 'ECO-99999'])
+        ->assertStatus(422)
+        ->assertJson(['errors' => ['order' => ['There is no such order.']]]);
+    $try(['steps' => []])->assertStatus(422);
+    $try([], 'mira')->assertForbidden();
+    expect(DB::table('approval_paths')->count())->toBe(0);
+});

@@ -13,12 +13,16 @@ use App\Http\Done;
 use App\Orders\Actions\SetPath;
 use App\Orders\Actions\SteerPath;
 use App\Orders\Data\ApprovalPathRow;
+use App\Orders\Data\PathTrialPage;
 use App\Orders\Models\ApprovalPath;
 use App\Orders\Models\ChangeOrder;
+use App\Orders\Paths\PathSteps;
+use App\Orders\Paths\PathTrial;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
+use Orthotaxis\Core\Refusal;
 
 /** The paths on which orders are judged. */
 final class PathController
@@ -44,6 +48,16 @@ final class PathController
         );
 
         return new JsonResponse(new Done($path->code, $path->version));
+    }
+
+    #[OA\Post(path: '/api/approval-paths/trial', operationId: 'tryPath', tags: ['approvals'])]
+    #[Takes(PathTrialRequest::class), Ok(PathTrialPage::class), Refused]
+    public function try(PathTrialRequest $request, PathTrial $trial): JsonResponse
+    {
+        $path = PathSteps::read($request->steps());
+        $order = ChangeOrder::orders()->where('number', $request->string('order'))->first();
+
+        return new JsonResponse($trial->of($path, $order ?? throw Refusal::at('order', 'There is no such order.')));
     }
 
     #[OA\Post(path: '/api/orders/{number}/path', operationId: 'steerPath', tags: ['approvals'])]

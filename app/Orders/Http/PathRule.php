@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Orders\Http;
 
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Approval\Fact;
 use Orthotaxis\Core\Approval\Meaning;
@@ -61,7 +59,7 @@ use Orthotaxis\Core\Approval\Meaning;
         ],
     ),
 ]
-final class PathRule extends FormRequest
+final class PathRule extends AsksPathSteps
 {
     /** @return array<string, mixed> */
     public function rules(): array
@@ -70,25 +68,7 @@ final class PathRule extends FormRequest
             'name' => 'bail|required|string|max:80',
             'retired' => 'required|boolean',
             'version' => 'nullable|integer|min:1',
-            'steps' => 'required|array|min:1|max:30',
-            'steps.*.name' => 'bail|required|string|max:60',
-            'steps.*.stage' => 'required|integer|between:1,30',
-            'steps.*.who' => 'required|array|min:1|max:50',
-            'steps.*.who.*' => 'required|string|max:80',
-            'steps.*.needed' => 'required|integer|between:0,50',
-            'steps.*.meaning' => ['required', Rule::enum(Meaning::class)],
-            'steps.*.with_password' => 'required|boolean',
-            'steps.*.due_days' => 'nullable|integer|between:1,400',
-            'steps.*.conditions' => 'present|array|max:10',
-            'steps.*.conditions.*.fact' => ['required', Rule::enum(Fact::class)],
-            'steps.*.conditions.*.values' => 'present|array|max:50',
-            'steps.*.conditions.*.values.*' => 'required|string|max:60',
-            'steps.*.back_to' => 'present|array|max:30',
-            'steps.*.back_to.*' => 'required|integer|between:0,30',
-            'steps.*.remind_days' => 'nullable|integer|between:0,400',
-            'steps.*.escalate_days' => 'nullable|integer|between:0,400',
-            'steps.*.escalate_to' => 'array|max:50',
-            'steps.*.escalate_to.*' => 'required|string|max:80',
+            ...self::ofSteps(),
         ];
     }
 
@@ -97,35 +77,7 @@ final class PathRule extends FormRequest
     {
         return [
             'name.required' => 'Give it a name.',
-            'steps.required' => 'A path has at least one step.',
-            'steps.*.name.required' => 'Give the step a name.',
-            'steps.*.who.required' => 'Choose who signs.',
-            'steps.*.needed.*' => 'Give a whole number, or 0 for all.',
-            'steps.*.due_days.*' => 'Give whole days, from 1 on.',
-            'steps.*.remind_days.*' => 'Give whole days, or 0 for the day itself.',
-            'steps.*.escalate_days.*' => 'Give whole days, or 0 for the day after.',
+            ...self::aboutSteps(),
         ];
-    }
-
-    /** @return list<array<string, mixed>> */
-    public function steps(): array
-    {
-        /** @var list<array<string, mixed>> $steps */
-        $steps = array_values((array) $this->validated('steps'));
-
-        return array_map(
-            static fn(array $step): array => [
-                ...$step,
-                'stage' => (int) $step['stage'],
-                'needed' => (int) $step['needed'],
-                'with_password' => (bool) $step['with_password'],
-                'due_days' => isset($step['due_days']) ? (int) $step['due_days'] : null,
-                'back_to' => array_map(intval(...), array_values($step['back_to'])),
-                'remind_days' => isset($step['remind_days']) ? (int) $step['remind_days'] : null,
-                'escalate_days' => isset($step['escalate_days']) ? (int) $step['escalate_days'] : null,
-                'escalate_to' => array_values($step['escalate_to'] ?? []),
-            ],
-            $steps,
-        );
     }
 }

@@ -1765,6 +1765,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/approval-paths/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryPath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/path": {
         parameters: {
             query?: never;
@@ -5230,6 +5246,26 @@ export interface components {
             /** @description why it was left out or given to others; empty: it was not */
             reason: string;
         };
+        /** @description How a path would run on an order. */
+        PathTrialPage: {
+            order: string;
+            title: string;
+            facts: components["schemas"]["TrialFact"][];
+            steps: components["schemas"]["PathTrialStep"][];
+        };
+        /** @description A step of a path that is tried out: whether the order needs it, and who would sign it today. */
+        PathTrialStep: {
+            name: string;
+            stage: number;
+            /** @description whether its conditions hold */
+            needed: boolean;
+            /** @description how many signatures */
+            signatures: number;
+            people: string[];
+            acting: string[];
+            /** @description why it could not be ended; empty: it could */
+            stuck: string;
+        };
         /** @description A line naming an item that an open order would add or end. */
         PlannedUse: {
             /** @description the parent */
@@ -5335,6 +5371,12 @@ export interface components {
             effective_on: string | null;
             /** @description whether both are released in one stroke; else the subordinate one after its parent */
             together: boolean;
+        };
+        /** @description What is so of an order. */
+        TrialFact: {
+            /** @enum {string} */
+            fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
+            values: string[];
         };
         /** @description What every act answers, and the items at which something was undone or done again. */
         Turned: {
@@ -5562,6 +5604,11 @@ export interface components {
             reason: string;
             /** @description none: it is left out */
             to?: string[];
+        };
+        PathTrial: {
+            /** @description number */
+            order: string;
+            steps: components["schemas"]["PathStepRule"][];
         };
         ReplacementRequest: {
             /** @description Where a component is replaced, and by what. */
@@ -11238,6 +11285,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tryPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PathTrial"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PathTrialPage"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -7,6 +7,7 @@ import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { PathStepFields } from './PathStepFields';
+import { TryPath } from './TryPath';
 
 export type Step = Schemas['PathStepRule'];
 
@@ -92,6 +93,7 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
         />
       ))}
       <Button onClick={() => setSteps([...steps, nextStep(steps)])}>Add a step</Button>
+      <TryPath steps={steps} />
       <ProblemNotice problem={set.error} shown={['code', 'name', ...shown]} />
       <div className="flex gap-2">
         <Button type="submit" look="main" busy={set.isPending}>

@@ -11,18 +11,20 @@ interface Props {
   types: Change['type'][];
   /** Whether this one can be meant. */
   fits?: (change: Change) => boolean;
+  /** Open ones alone, unless it is said otherwise. */
+  show?: 'open' | 'all';
   onPick: (change: Change) => void;
   invalid?: boolean;
   placeholder?: string;
   className?: string;
 }
 
-/** Finds an open report, request or order by its number or title. */
-export function ChangePicker({ types, fits = () => true, ...rest }: Props) {
+/** Finds a report, request or order by its number or title. */
+export function ChangePicker({ types, fits = () => true, show = 'open', ...rest }: Props) {
   return (
     <Picker<Change>
       find={(words) => {
-        const { queryKey, queryFn } = queries.changesNamed(words, types);
+        const { queryKey, queryFn } = queries.changesNamed(words, types, show);
         return {
           queryKey: [...queryKey, 'picked'],
           queryFn: async () => {

@@ -9,19 +9,22 @@ interface Props {
   label: string;
   types: Change['type'][];
   fits?: (change: Change) => boolean;
+  /** Open ones alone, unless it is said otherwise. */
+  show?: 'open' | 'all';
   chosen: Pick<Change, 'number' | 'title'> | null;
   onChoose: (change: Change | null) => void;
   error?: string | undefined;
 }
 
 /** One change that somebody names: found by words or number, shown once it is chosen. */
-export function ChosenChange({ label, types, fits, chosen, onChoose, error }: Props) {
+export function ChosenChange({ label, types, fits, show = 'open', chosen, onChoose, error }: Props) {
   return (
     <div>
       {chosen === null ? (
         <ChangePicker
           label={label}
           types={types}
+          show={show}
           {...(fits === undefined ? {} : { fits })}
           invalid={error !== undefined}
           onPick={onChoose}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Data;
+
+use App\Http\Api\ListOf;
+use OpenApi\Attributes as OA;
+
+/** How a path would run on an order. */
+#[OA\Schema]
+final readonly class PathTrialPage
+{
+    /**
+     * @param  list<TrialFact>  $facts  on which its steps depend
+     * @param  list<PathTrialStep>  $steps
+     */
+    public function __construct(
+        #[OA\Property] public string $order,
+        #[OA\Property] public string $title,
+        #[ListOf(TrialFact::class)] public array $facts,
+        #[ListOf(PathTrialStep::class)] public array $steps,
+    ) {}
+}

@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import { api, told, type Schemas } from '../lib/api';
+import { touches } from '../lib/touches';
+import { useAct } from '../lib/useAct';
+import { facts } from '../lib/words';
+import { Button } from '../ui/Button';
+import { ChosenChange } from '../ui/ChosenChange';
+import { Details } from '../ui/Details';
+import { ProblemNotice } from '../ui/Notice';
+import { ChangeNumber } from '../ui/Num';
+
+type Change = Pick<Schemas['ChangeRow'], 'number' | 'title'>;
+
+/** Shows how the steps as they stand in the form would run on any order, past ones too. Nothing is kept. */
+export function TryPath({ steps }: { steps: Schemas['PathStepRule'][] }) {
+  const [order, setOrder] = useState<Change | null>(null);
+  const run = useAct(touches.nothing, () =>
+    told(api.POST('/api/approval-paths/trial', { body: { order: order?.number ?? '', steps } })),
+  );
+  return (
+    <Details summary="Try it on an order">
+      <div className="mt-1 space-y-2">
+        <div className="flex items-start gap-3">
+          <div className="w-96">
+            <ChosenChange
+              label="Order to try it on"
+              types={['order']}
+              show="all"
+              chosen={order}
+              onChoose={setOrder}
+              error={run.error?.at('order')}
+            />
+          </div>
+          <Button disabled={order === null} busy={run.isPending} onClick={() => run.mutate(undefined)}>
+            Try
+          </Button>
+        </div>
+        <ProblemNotice problem={run.error} shown={['order']} />
+        {run.data && <Trial trial={run.data} />}
+      </div>
+    </Details>
+  );
+}
+
+function Trial({ trial }: { trial: Schemas['PathTrialPage'] }) {
+  return (
+    <section aria-label={`How it would run on ${trial.order}`}>
+      <p>
+        <ChangeNumber number={trial.order} /> {trial.title}
+        {trial.facts.map(({ fact, values }) => (
+          <span key={fact} className="text-soft">
+            {' '}
+            · {facts[fact]}: {values.length === 0 ? 'not known' : values.join(', ')}
+          </span>
+        ))}
+      </p>
+      <ol>
+        {trial.steps.map((step) => (
+          <li key={step.name} className="flex flex-wrap gap-x-3 border-t border-rule py-0.5">
+            <span className="text-soft">Stage {step.stage}</span>
+            <span className="font-semibold">{step.name}</span>
+            {!step.needed ? (
+              <span className="text-soft">– not needed</span>
+            ) : (
+              <span>
+                {step.signatures === 1 ? 'one signature' : `${step.signatures} signatures`} of{' '}
+                {step.people.length === 0 ? 'nobody' : step.people.join(', ')}
+                {step.acting.join() !== step.people.join() && step.acting.length > 0 && (
+                  <span className="text-soft">; today {step.acting.join(', ')} can sign</span>
+                )}
+              </span>
+            )}
+            {step.stuck !== '' && <span className="text-alarm">▲ {step.stuck}</span>}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
