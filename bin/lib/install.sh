@@ -46,7 +46,7 @@ stamp() {
 # install_base [PACKAGE...]: what runs the product, and packages besides; what can be, side by side.
 install_base() {
     need_packages php8.2-cli php8.2-fpm php8.2-pgsql php8.2-gd php8.2-zip php8.2-bcmath php8.2-curl php8.2-apcu php8.2-mbstring \
-        php8.2-xml php8.2-intl nginx-light libnginx-mod-http-brotli-static postgresql composer unzip curl ca-certificates procps git poppler-utils librsvg2-bin
+        php8.2-xml php8.2-intl nginx-light libnginx-mod-http-brotli-static postgresql composer unzip curl ca-certificates procps git poppler-utils librsvg2-bin fonts-dejavu-core
     need_node
     local side=() one
     (need_packages "$@") & side+=($!)
