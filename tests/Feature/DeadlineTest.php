@@ -178,9 +178,9 @@ it('tells of questions and of change notices that nobody has acknowledged', func
     ($this->morning)(3);
     ($this->morning)(2);
     expect(($this->told)('tomas'))
-        ->toBe(["Overdue: Acknowledge {$notice}, due {$due}"])
+        ->toBe(["Overdue: Acknowledge {$notice} (Tomas), due {$due}"])
         ->and(($this->told)('mira'))
-        ->toBe(["Overdue, escalated: Acknowledge {$notice}, due {$due}"]);
+        ->toBe(["Overdue, escalated: Acknowledge {$notice} (Tomas), due {$due}"]);
 });
 
 it('refuses a reminder where nothing is due, and nobody to escalate to', function (array $step, string $place, string $reason): void {

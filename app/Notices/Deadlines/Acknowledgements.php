@@ -13,7 +13,12 @@ final readonly class Acknowledgements implements Matters
     public function waiting(): iterable
     {
         foreach (
-            NoticeCopy::waiting()->whereNotNull('due_on')->with('notice.order')->orderBy('notice_id')->orderBy('person_id')->get()
+            NoticeCopy::waiting()
+                ->whereNotNull('due_on')
+                ->with(['notice.order', 'person'])
+                ->orderBy('notice_id')
+                ->orderBy('person_id')
+                ->get()
             as $copy
         ) {
             if ($copy->due_on === null) {
@@ -24,7 +29,7 @@ final readonly class Acknowledgements implements Matters
                 change: $copy->notice->order->number,
                 title: $copy->notice->order->title,
                 path: "/change-notices/{$copy->notice->number}",
-                called: "Acknowledge {$copy->notice->number}",
+                called: "Acknowledge {$copy->notice->number} ({$copy->person->name})",
                 due: Day::parse($copy->due_on),
                 people: [$copy->person_id],
                 escalateTo: [$copy->notice->issued_by],
