@@ -283,3 +283,34 @@ it('shows the sheets that were released with the order, as pictures in the docum
         ->toBeNull();
     $this->world->only('vera', 'GET', "/change-notices/{$number}/pdf")->assertOk();
 });
+
+it('reaches the products of what only plants build otherwise, of data, and of drawings', function (
+    string $item,
+    string $outcome,
+    bool $drawn,
+): void {
+    $order = $this->world
+        ->only('mira', 'POST', '/orders', [
+            'title' => 'Small matter',
+            'description' => 'Note.',
+            'priority' => 'normal',
+            'items' => [$item],
+            'requests' => [],
+        ])
+        ->assertOk()
+        ->json('number');
+    $this->world
+        ->only('mira', 'PUT', "/orders/{$order}/items/{$item}", ['outcome' => $outcome, 'disposition' => null, 'version' => 1])
+        ->assertOk();
+    if ($drawn) {
+        DB::table('item_documents')->insert(['item_id' => $this->world->items['200-0010'], 'document_id' => $this->world->items[$item]]);
+    }
+    $found = App\Orders\Models\ChangeOrder::query()->where('number', $order)->sole();
+    $core = app(App\Orders\OrderReader::class)->toCore($found);
+    expect(app(App\ChangeNotices\TouchedReader::class)->of($found, $core)->products)->toBe(['200-0001']);
+})->with([
+    'data of a part' => ['200-0042', 'data', false],
+    'what plants build' => ['200-0010', 'build', false],
+    'the product itself' => ['200-0001', 'build', false],
+    'a drawing of a part' => ['710-0001', 'data', true],
+]);

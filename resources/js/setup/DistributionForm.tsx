@@ -5,7 +5,6 @@ import { offered } from '../lib/choices';
 import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
-import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ItemList } from '../ui/ItemList';
@@ -13,6 +12,7 @@ import { ProblemNotice } from '../ui/Notice';
 import { Several } from '../ui/Several';
 import { WholeInput } from '../ui/WholeInput';
 import { useRecipients } from '../ui/useRecipients';
+import { SaveOrRetire } from './SaveOrRetire';
 
 type Rule = Schemas['DistributionRule'];
 
@@ -142,21 +142,13 @@ export function DistributionForm({
         )}
       </div>
       <ProblemNotice problem={set.error} shown={Object.keys(set.error?.errors ?? {})} />
-      <div className="flex gap-2">
-        <Button type="submit" look="main" busy={set.isPending}>
-          {list === null ? 'Add the list' : 'Save'}
-        </Button>
-        {list !== null && (
-          <>
-            <Button look="quiet" busy={set.isPending} onClick={() => save(!list.retired)}>
-              {list.retired ? 'Reinstate' : 'Retire'}
-            </Button>
-            <Button look="quiet" onClick={onDone}>
-              Cancel
-            </Button>
-          </>
-        )}
-      </div>
+      <SaveOrRetire
+        save={list === null ? 'Add the list' : 'Save'}
+        retired={list?.retired ?? null}
+        busy={set.isPending}
+        onRetire={save}
+        onCancel={onDone}
+      />
     </form>
   );
 }

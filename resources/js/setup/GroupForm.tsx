@@ -4,10 +4,10 @@ import { api, told, type Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
-import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
+import { SaveOrRetire } from './SaveOrRetire';
 
 /** Adds a group, or changes one: its name, its people, and whether it is offered. */
 export function GroupForm({ group, onDone }: { group: Schemas['GroupRow'] | null; onDone: () => void }) {
@@ -77,21 +77,13 @@ export function GroupForm({ group, onDone }: { group: Schemas['GroupRow'] | null
         </div>
       </fieldset>
       <ProblemNotice problem={set.error} shown={['code', 'name']} />
-      <div className="flex gap-2">
-        <Button type="submit" look="main" busy={set.isPending}>
-          {group === null ? 'Add a group' : 'Save'}
-        </Button>
-        {group !== null && (
-          <>
-            <Button look="quiet" busy={set.isPending} onClick={() => set.mutate(!group.retired)}>
-              {group.retired ? 'Reinstate' : 'Retire'}
-            </Button>
-            <Button look="quiet" onClick={onDone}>
-              Cancel
-            </Button>
-          </>
-        )}
-      </div>
+      <SaveOrRetire
+        save={group === null ? 'Add a group' : 'Save'}
+        retired={group?.retired ?? null}
+        busy={set.isPending}
+        onRetire={set.mutate}
+        onCancel={onDone}
+      />
     </form>
   );
 }

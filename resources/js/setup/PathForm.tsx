@@ -8,6 +8,7 @@ import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
 import { PathStepFields } from './PathStepFields';
 import { TryPath } from './TryPath';
+import { SaveOrRetire } from './SaveOrRetire';
 
 export type Step = Schemas['PathStepRule'];
 
@@ -95,21 +96,13 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
       <Button onClick={() => setSteps([...steps, nextStep(steps)])}>Add a step</Button>
       <TryPath steps={steps} />
       <ProblemNotice problem={set.error} shown={['code', 'name', ...shown]} />
-      <div className="flex gap-2">
-        <Button type="submit" look="main" busy={set.isPending}>
-          {path === null ? 'Add path' : 'Save as the next version'}
-        </Button>
-        {path !== null && (
-          <>
-            <Button look="quiet" busy={set.isPending} onClick={() => set.mutate(!path.retired)}>
-              {path.retired ? 'Reinstate' : 'Retire'}
-            </Button>
-            <Button look="quiet" onClick={onDone}>
-              Cancel
-            </Button>
-          </>
-        )}
-      </div>
+      <SaveOrRetire
+        save={path === null ? 'Add path' : 'Save as the next version'}
+        retired={path?.retired ?? null}
+        busy={set.isPending}
+        onRetire={set.mutate}
+        onCancel={onDone}
+      />
     </form>
   );
 }
