@@ -28,7 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
         __DIR__ . '/../app/Notices/Commands',
         __DIR__ . '/../app/Reading/Commands',
         __DIR__ . '/../app/Imports/Commands',
-        __DIR__ . '/../app/People/Commands',
+        __DIR__ . '/../app/SignIn/Commands',
         __DIR__ . '/../app/Ledger/Commands',
         __DIR__ . '/../app/Releases/Commands',
         __DIR__ . '/../app/Console/Commands',

@@ -3,11 +3,12 @@
 declare(strict_types=1);
 
 use App\People\Ability;
-use App\People\Role;
+use App\People\ShippedRole;
 
-// Who may do what. Everybody who may sign in may read.
+// The roles that a new installation begins with, and what each may do; since then it is set up on screen. Everybody who may sign
+// in may read.
 return [
-    Role::Coordinator->value => [
+    ShippedRole::Coordinator->value => [
         Ability::WatchCritical,
         Ability::ManageTasks,
         Ability::ReportProblem,
@@ -35,7 +36,7 @@ return [
         Ability::AddItem,
         Ability::AttachFile,
     ],
-    Role::DesignEngineer->value => [
+    ShippedRole::DesignEngineer->value => [
         Ability::WatchCritical,
         Ability::CompareFile,
         Ability::KeepPage,
@@ -53,7 +54,7 @@ return [
         Ability::AddItem,
         Ability::AttachFile,
     ],
-    Role::ElectronicsEngineer->value => [
+    ShippedRole::ElectronicsEngineer->value => [
         Ability::CompareFile,
         Ability::KeepPage,
         Ability::BeTold,
@@ -70,7 +71,7 @@ return [
         Ability::AddItem,
         Ability::AttachFile,
     ],
-    Role::ManufacturingEngineer->value => [
+    ShippedRole::ManufacturingEngineer->value => [
         Ability::WatchCritical,
         Ability::CompareFile,
         Ability::KeepPage,
@@ -88,7 +89,7 @@ return [
         Ability::AddItem,
         Ability::AttachFile,
     ],
-    Role::Planner->value => [
+    ShippedRole::Planner->value => [
         Ability::WatchCritical,
         Ability::CompareFile,
         Ability::KeepPage,
@@ -103,7 +104,7 @@ return [
         Ability::EditLines,
         Ability::SendHandover,
     ],
-    Role::Buyer->value => [
+    ShippedRole::Buyer->value => [
         Ability::CompareFile,
         Ability::KeepPage,
         Ability::BeTold,
@@ -117,7 +118,7 @@ return [
         Ability::EditLines,
         Ability::AttachFile,
     ],
-    Role::Quality->value => [
+    ShippedRole::Quality->value => [
         Ability::WatchCritical,
         Ability::CompareFile,
         Ability::KeepPage,
@@ -134,7 +135,7 @@ return [
         Ability::SignOrder,
         Ability::ReturnOrder,
     ],
-    Role::Service->value => [
+    ShippedRole::Service->value => [
         Ability::WatchCritical,
         Ability::CompareFile,
         Ability::KeepPage,
@@ -148,7 +149,7 @@ return [
         Ability::RaiseRequest,
         Ability::EditLines,
     ],
-    Role::BoardMember->value => [
+    ShippedRole::BoardMember->value => [
         Ability::DecideRequest,
         Ability::WatchCritical,
         Ability::CompareFile,
@@ -166,7 +167,7 @@ return [
         Ability::SignOrder,
         Ability::ReturnOrder,
     ],
-    Role::Administrator->value => [
+    ShippedRole::Administrator->value => [
         Ability::CompareFile,
         Ability::KeepPage,
         Ability::BeTold,
@@ -180,6 +181,7 @@ return [
         Ability::EditLines,
         Ability::ImportData,
         Ability::SetUp,
+        Ability::ManagePeople,
     ],
-    Role::Viewer->value => [Ability::CompareFile, Ability::KeepPage, Ability::BeTold, Ability::AskCutIn],
+    ShippedRole::Viewer->value => [Ability::CompareFile, Ability::KeepPage, Ability::BeTold, Ability::AskCutIn],
 ];

@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    // Characters that a password has at least.
+    'password_length' => (int) env('PASSWORD_LENGTH', 12),
+
     // The proxies whose word is taken for where a request came from and whether it was encrypted: addresses or networks, parted
     // by commas. Nobody's by default.
     'trusted_proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_PROXIES', ''))))),

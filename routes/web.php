@@ -3,20 +3,23 @@
 declare(strict_types=1);
 
 use App\Notices\Http\CalendarController;
-use App\People\Http\SessionController;
-use App\People\Http\SessionOfPassword;
+use App\SignIn\Http\PasswordController;
+use App\SignIn\Http\SecondFactorFirst;
+use App\SignIn\Http\SessionController;
+use App\SignIn\Http\SessionOfPassword;
 use App\Structures\Http\WithoutDamagedIndex;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Symfony\Component\Finder\Finder;
 
+// Before anybody is signed in.
 Route::post('/api/session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+Route::post('/api/password-link', [PasswordController::class, 'ask'])->middleware('throttle:password');
+Route::post('/api/password', [PasswordController::class, 'reset'])->middleware('throttle:sign-in');
 
 Route::prefix('api')
-    ->middleware(['auth:sanctum', SessionOfPassword::class, WithoutDamagedIndex::class])
+    ->middleware(['auth:sanctum', SessionOfPassword::class, SecondFactorFirst::class, WithoutDamagedIndex::class])
     ->group(static function (): void {
-        Route::get('/session', [SessionController::class, 'show']);
-        Route::delete('/session', [SessionController::class, 'destroy']);
         // Each area of app/ says what it is asked for, and who may.
         foreach (Finder::create()->files()->in(app_path())->depth(1)->name('routes.php')->sortByName() as $routes) {
             require $routes->getPathname();

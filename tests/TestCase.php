@@ -17,4 +17,12 @@ abstract class TestCase extends LaravelTestCase
         // Inside of the transaction of the test, which a process of its own would not see.
         config()->set('orthotaxis.files.read_apart', false);
     }
+
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
+    {
+        // As in a process of its own: nothing is left of the request before.
+        $this->app->forgetScopedInstances();
+
+        return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+    }
 }

@@ -80,11 +80,7 @@ final readonly class AssessmentReader
                 static fn(Question $question): bool => $question->state !== QuestionState::Withdrawn &&
                     $waits === ($question->state === QuestionState::Waiting),
             )
-            ->map(
-                static fn(Question $question): string => $waits
-                    ? $question->person->name ?? ($question->role?->label() ?? '')
-                    : $question->answeredBy->name ?? '',
-            );
+            ->map(static fn(Question $question): string => $waits ? $question->asked() : $question->answeredBy->name ?? '');
 
         return new StandingOfFunction($function, $standing->value, $by->unique()->values()->all());
     }

@@ -15,6 +15,7 @@ use App\Dossier\Needs;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
+use App\People\Rights;
 use App\Problems\Models\ProblemReport;
 use App\Releases\Models\Handover;
 use App\Requests\Models\ChangeRequest;
@@ -51,6 +52,7 @@ final readonly class DeskReader
             ->get(['id', 'order_id', 'state'])
             ->groupBy('order_id');
         $reports = ProblemReport::query()->with('raisedBy')->whereIn('state', ReportState::open())->latest('raised_at')->get();
+        app(Rights::class)->look($person->roles, $reports, $requests, $orders);
         $tasks = [];
         foreach ($reports as $report) {
             $todo = Needs::ofReport($report, $person);
@@ -73,6 +75,9 @@ final readonly class DeskReader
             }
         }
         foreach ($person->mayDo(Ability::PlanOrder) ? self::badDays($orders) : [] as [$order, $check]) {
+            if (!$person->mayDo(Ability::PlanOrder, $order->number)) {
+                continue;
+            }
             $best = $check->best_on === null ? 'no day is possible' : 'best is now ' . Day::parse($check->best_on)->spelled();
             $tasks[] = new DeskTask("Cut-in day no longer good: {$best}", $order->row(), $check->checked_at->toIso8601String());
         }

@@ -7,6 +7,7 @@ namespace App\Dossier;
 use App\Assessment\Models\Question;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
+use App\People\Rights;
 use App\Problems\Models\ProblemReport;
 use App\Releases\Models\Handover;
 use App\Requests\Models\ChangeRequest;
@@ -38,17 +39,12 @@ final readonly class NeededFrom
             ->whereIn('state', TaskState::ahead())
             ->pluck('change')
             ->flip();
+        $reports = ProblemReport::query()->whereIn('state', ReportState::open())->get();
+        $requests = ChangeRequest::query()->whereNotIn('state', RequestState::closed())->get();
+        app(Rights::class)->look($person->roles, $reports, $requests, $orders);
         $needed = [
-            ...ProblemReport::query()
-                ->whereIn('state', ReportState::open())
-                ->get()
-                ->filter(static fn(ProblemReport $one): bool => Needs::ofReport($one, $person) !== null)
-                ->pluck('number'),
-            ...ChangeRequest::query()
-                ->whereNotIn('state', RequestState::closed())
-                ->get()
-                ->filter(static fn(ChangeRequest $one): bool => Needs::ofRequest($one, $person) !== null)
-                ->pluck('number'),
+            ...$reports->filter(static fn(ProblemReport $one): bool => Needs::ofReport($one, $person) !== null)->pluck('number'),
+            ...$requests->filter(static fn(ChangeRequest $one): bool => Needs::ofRequest($one, $person) !== null)->pluck('number'),
             ...$orders
                 ->filter(
                     static fn(ChangeOrder $one): bool => Needs::ofOrder(

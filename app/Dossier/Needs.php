@@ -21,7 +21,7 @@ final readonly class Needs
     public static function ofReport(ProblemReport $report, Person $person): ?string
     {
         return match (true) {
-            $report->state === ReportState::Open && $person->mayDo(Ability::AssessRequest) => 'Take in',
+            $report->state === ReportState::Open && $person->mayDo(Ability::AssessRequest, $report->number) => 'Take in',
             $report->state === ReportState::Returned && $report->raised_by === $person->id => 'Answer what was asked',
             default => null,
         };
@@ -30,10 +30,10 @@ final readonly class Needs
     public static function ofRequest(ChangeRequest $request, Person $person): ?string
     {
         return match (true) {
-            $request->state === RequestState::Raised && $person->mayDo(Ability::AssessRequest) => 'Assess',
-            $request->state === RequestState::Assessing && $person->mayDo(Ability::DecideRequest) => 'Decide',
+            $request->state === RequestState::Raised && $person->mayDo(Ability::AssessRequest, $request->number) => 'Assess',
+            $request->state === RequestState::Assessing && $person->mayDo(Ability::DecideRequest, $request->number) => 'Decide',
             $request->state === RequestState::Returned && $request->raised_by === $person->id => 'Answer what was asked',
-            $request->state === RequestState::Approved && $person->mayDo(Ability::RaiseOrder) => 'Turn into an order',
+            $request->state === RequestState::Approved && $person->mayDo(Ability::RaiseOrder, $request->number) => 'Turn into an order',
             default => null,
         };
     }
@@ -45,20 +45,21 @@ final readonly class Needs
     public static function ofOrder(ChangeOrder $order, Collection $handovers, bool $hasTasks, Person $person): ?string
     {
         if ($order->on_hold_since !== null) {
-            return $person->mayDo(Ability::PlanOrder) ? 'On hold: let it go on' : null;
+            return $person->mayDo(Ability::PlanOrder, $order->number) ? 'On hold: let it go on' : null;
         }
 
         return match (true) {
-            $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder) => 'Plan the order',
+            $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder, $order->number) => 'Plan the order',
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
             $order->state === OrderState::InReview && $order->actors->contains('id', $person->id) => 'Read and sign',
-            $order->state === OrderState::Signed && !$order->waitsForParent() && $person->mayDo(Ability::ReleaseOrder) => 'Release',
+            $order->state === OrderState::Signed && !$order->waitsForParent() && $person->mayDo(Ability::ReleaseOrder, $order->number)
+                => 'Release',
             $order->state === OrderState::Released &&
-                $person->mayDo(Ability::SendHandover) &&
+                $person->mayDo(Ability::SendHandover, $order->number) &&
                 $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty()
                 => 'Resolve rejected hand-over lines',
             $order->state === OrderState::Released &&
-                $person->mayDo(Ability::CloseOrder) &&
+                $person->mayDo(Ability::CloseOrder, $order->number) &&
                 !$hasTasks &&
                 $handovers->where('state', '!=', 'taken')->isEmpty()
                 => 'Close',

@@ -9,6 +9,7 @@ use App\Dossier\Tasks\EndTasks;
 use App\Dossier\Tasks\TaskChanges;
 use App\Ledger\Act;
 use App\Orders\Paths\FactsOfOrder;
+use App\People\PlacesOfChanges;
 use App\Structures\NamingChanges;
 use App\Tasks\ChangesOfTasks;
 use Illuminate\Support\Facades\Event;
@@ -26,6 +27,7 @@ final class Provider extends ServiceProvider
         PlannedSwaps::class => OrderedSwaps::class,
         ChangesOfTasks::class => TaskChanges::class,
         FactsOfOrder::class => OrderFacts::class,
+        PlacesOfChanges::class => ChangePlaces::class,
     ];
 
     public function boot(): void

@@ -9,7 +9,7 @@ use App\Days\Today;
 use App\Files\FileContent;
 use App\Forms\Models\HandedForm;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\Rights;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Form\Control;
@@ -92,7 +92,7 @@ final readonly class ReturnedFile
     {
         $to = $proposal->question->to ?? '';
 
-        return Role::tryFrom($to) !== null || in_array($to, $here, true)
+        return app(Rights::class)->name($to) !== null || in_array($to, $here, true)
             ? $proposal
             : $proposal->withFault("{$to} is not here any more. Set up in the template whom to ask.");
     }

@@ -25,17 +25,17 @@ final readonly class OrderPolicy
         if ($order->on_hold_since !== null) {
             return $order->holdup();
         }
-        if (!$by->mayDo($act->ability())) {
+        if (!$by->mayDo($act->ability(), $order->number)) {
             return 'Your role does not allow this.';
         }
 
         return match ($act) {
             OrderAct::Plan, OrderAct::Release, OrderAct::Close => null,
             OrderAct::Revise => $order->editor_id === $by->id ? null : "{$order->number} names another person to edit.",
-            OrderAct::Submit => $order->editor_id === $by->id || self::coordinates($by)
+            OrderAct::Submit => $order->editor_id === $by->id || self::coordinates($by, $order)
                 ? null
                 : "Only the editor of {$order->number} or a coordinator sends it to review.",
-            OrderAct::SendBack => $order->isJudgedBy($by) || self::coordinates($by)
+            OrderAct::SendBack => $order->isJudgedBy($by) || self::coordinates($by, $order)
                 ? null
                 : "Only the signer of {$order->number} or a coordinator sends it back.",
             OrderAct::Sign => $order->isJudgedBy($by) ? null : 'This order names another person to sign.',
@@ -61,8 +61,8 @@ final readonly class OrderPolicy
         return array_values(array_filter(OrderAct::cases(), static fn(OrderAct $act): bool => self::refusal($act, $by, $order) === null));
     }
 
-    public static function coordinates(Person $by): bool
+    public static function coordinates(Person $by, ChangeOrder $order): bool
     {
-        return $by->mayDo(Ability::PlanOrder);
+        return $by->mayDo(Ability::PlanOrder, $order->number);
     }
 }

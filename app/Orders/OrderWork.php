@@ -81,7 +81,8 @@ final readonly class OrderWork implements RevisionWork
             )
             ->orderBy('id')
             ->get();
-        if ($revising->isNotEmpty() && !OrderPolicy::coordinates($by) && !$revising->contains('editor_id', $by->id)) {
+        $coordinates = $revising->contains(static fn(ChangeOrder $order): bool => OrderPolicy::coordinates($by, $order));
+        if ($revising->isNotEmpty() && !$coordinates && !$revising->contains('editor_id', $by->id)) {
             throw Refusal::at($place, "{$revising->first()->number} is revising this and names another person to edit.");
         }
         $held = ChangeOrder::query()

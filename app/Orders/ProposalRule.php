@@ -33,8 +33,8 @@ final readonly class ProposalRule
     {
         return match (true) {
             !$request->state->isUndecided() => "{$request->number} is decided or has an order: what it proposes stays as it is.",
-            !$by->mayDo(Ability::EditLines) => 'Your role does not allow this.',
-            $request->raised_by !== $by->id && !OrderPolicy::coordinates($by)
+            !$by->mayDo(Ability::EditLines, $request->number) => 'Your role does not allow this.',
+            $request->raised_by !== $by->id && !$by->mayDo(Ability::PlanOrder, $request->number)
                 => "Only who raised {$request->number} or a coordinator says what it proposes.",
             default => null,
         };

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-/** What a role may allow. The roles that have each are a setting: config/abilities.php. */
+/** What a role may allow. */
 enum Ability: string
 {
     case ReportProblem = 'report_problem';
@@ -40,10 +40,81 @@ enum Ability: string
     /** Make tasks, plan them, and take them from who has them. */
     case ManageTasks = 'manage_tasks';
     case SetUp = 'set_up';
+    /** People, their roles, what those may do, and what one person may not do on one change. */
+    case ManagePeople = 'manage_people';
 
-    /** What a route asks of whoever comes by it. */
+    /** As people read it: what they may do. */
+    public function label(): string
+    {
+        return match ($this) {
+            self::ReportProblem => 'Report problems',
+            self::WatchCritical => 'See critical reports on the Desk',
+            self::RaiseRequest => 'Raise requests',
+            self::AnswerQuestion => 'Answer questions',
+            self::AssessRequest => 'Assess reports and requests',
+            self::DecideRequest => 'Decide on requests',
+            self::RaiseOrder => 'Raise orders',
+            self::PlanOrder => 'Plan orders: items, people, day, hold, withdraw',
+            self::ReviseStructure => 'Be the editor of an order',
+            self::EditLines => 'Edit lines, routings and data on an order',
+            self::SubmitOrder => 'Send orders to review',
+            self::SignOrder => 'Sign orders',
+            self::ReturnOrder => 'Send orders back from review',
+            self::ReleaseOrder => 'Release orders and send change notices',
+            self::WaiveCheck => 'Waive checks',
+            self::SendHandover => 'Send hand-overs to planning',
+            self::CloseOrder => 'Close orders',
+            self::AddItem => 'Create items',
+            self::AttachFile => 'Attach files and references',
+            self::AskCutIn => 'Plan cut-ins',
+            self::BeAway => 'Enter absences',
+            self::KeepPage => 'Keep favourites, views and table layouts',
+            self::BeTold => 'Get notices, watch, acknowledge',
+            self::Discuss => 'Take part in discussions',
+            self::CompareFile => 'Compare with a file',
+            self::ImportData => 'Import items and structures',
+            self::DoTask => 'Claim and do tasks',
+            self::ManageTasks => 'Create and plan tasks',
+            self::SetUp => 'Set up paths, categories, plants, forms, lists',
+            self::ManagePeople => 'Manage people, roles and rights',
+        };
+    }
+
+    /** Under which it is listed. */
+    public function area(): string
+    {
+        return match ($this) {
+            self::ReportProblem,
+            self::RaiseRequest,
+            self::AnswerQuestion,
+            self::AssessRequest,
+            self::DecideRequest,
+            self::AskCutIn
+                => 'Problems and requests',
+            self::RaiseOrder, self::PlanOrder, self::ReviseStructure, self::EditLines, self::SubmitOrder => 'Orders',
+            self::SignOrder,
+            self::ReturnOrder,
+            self::WaiveCheck,
+            self::ReleaseOrder,
+            self::SendHandover,
+            self::CloseOrder
+                => 'Review and release',
+            self::AddItem, self::AttachFile, self::ImportData, self::CompareFile => 'Items and files',
+            self::DoTask,
+            self::ManageTasks,
+            self::Discuss,
+            self::BeTold,
+            self::WatchCritical,
+            self::BeAway,
+            self::KeepPage
+                => 'Working together',
+            self::SetUp, self::ManagePeople => 'Administration',
+        };
+    }
+
+    /** What a route asks of whoever comes by it; of the change or item with the number in its address, where there is one. */
     public function gate(): string
     {
-        return "can:{$this->value}";
+        return "can:{$this->value},number";
     }
 }

@@ -10,6 +10,7 @@ use App\People\Ability;
 use App\People\ActivePeople;
 use App\People\KnownSessions;
 use App\People\Models\Person;
+use App\People\Rights;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Hashing\Hasher;
@@ -35,6 +36,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         // It collects what one request, or one job, does.
         $this->app->scoped(Ledger::class);
+        // It reads what roles allow once for one request, or one job.
+        $this->app->scoped(Rights::class);
     }
 
     public function boot(): void
@@ -56,7 +59,7 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(Act::class, static fn(Act $act) => app(Ledger::class)->record($act->by(), $act->name(), $act->of(), $act->details()));
 
         foreach (Ability::cases() as $ability) {
-            Gate::define($ability->value, static fn(Person $person): bool => $person->mayDo($ability));
+            Gate::define($ability->value, static fn(Person $person, ?string $of = null): bool => $person->mayDo($ability, $of));
         }
 
         TrustProxies::at(config()->array('security.trusted_proxies'));
@@ -102,6 +105,14 @@ final class AppServiceProvider extends ServiceProvider
                     ->after($refused),
             ];
         });
+        // Every mail counts: nobody fills the letter box of another.
+        RateLimiter::for(
+            'password',
+            static fn(Request $request): array => [
+                Limit::perHour(20)->by('address|' . $request->ip()),
+                Limit::perMinute(2)->by('name|' . mb_strtolower((string) $request->string('login'))),
+            ],
+        );
         // A signature is asked of the person who is signed in, whatever they send and from wherever.
         RateLimiter::for(
             'signature',

@@ -9,7 +9,7 @@ use Symfony\Component\Finder\Finder;
 const FLOORS = [
     ['Http', 'Files', 'Tables', 'Ledger', 'Numbers', 'Days'],
     ['People'],
-    ['Vocabulary', 'Reading'],
+    ['Vocabulary', 'Reading', 'SignIn'],
     ['Structures', 'Attachments'],
     ['Problems', 'Documents', 'Planning', 'Imports', 'Tasks'],
     ['Requests'],

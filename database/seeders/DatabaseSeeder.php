@@ -35,6 +35,7 @@ final class DatabaseSeeder extends Seeder
             DiscussionSeeder::class,
             ChangeNoticeSeeder::class,
             NoticeSeeder::class,
+            RoleSeeder::class,
         ]);
         // Who is away today was not away on the days of the story.
         app(KeptActors::class)->keepAll();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\ShippedRole;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -19,20 +19,20 @@ final class PeopleSeeder extends Seeder
         $password = Hash::make(self::PASSWORD);
         foreach (
             [
-                ['mira.okafor', 'Mira Okafor', Role::Coordinator],
-                ['jonas.weir', 'Jonas Weir', Role::DesignEngineer],
-                ['edda.roth', 'Edda Roth', Role::ElectronicsEngineer],
-                ['samir.bello', 'Samir Bello', Role::ManufacturingEngineer],
-                ['tomas.lind', 'Tomas Lind', Role::Planner],
-                ['petra.quist', 'Petra Quist', Role::Buyer],
-                ['nils.aarden', 'Nils Aarden', Role::Quality],
-                ['omar.reyes', 'Omar Reyes', Role::Quality],
-                ['lena.voss', 'Lena Voss', Role::Quality],
-                ['clara.fenn', 'Clara Fenn', Role::Service],
-                ['helen.marsh', 'Helen Marsh', Role::BoardMember],
-                ['greta.sorn', 'Greta Sorn', Role::BoardMember],
-                ['ivo.tanner', 'Ivo Tanner', Role::Administrator],
-                ['vera.stone', 'Vera Stone', Role::Viewer],
+                ['mira.okafor', 'Mira Okafor', ShippedRole::Coordinator],
+                ['jonas.weir', 'Jonas Weir', ShippedRole::DesignEngineer],
+                ['edda.roth', 'Edda Roth', ShippedRole::ElectronicsEngineer],
+                ['samir.bello', 'Samir Bello', ShippedRole::ManufacturingEngineer],
+                ['tomas.lind', 'Tomas Lind', ShippedRole::Planner],
+                ['petra.quist', 'Petra Quist', ShippedRole::Buyer],
+                ['nils.aarden', 'Nils Aarden', ShippedRole::Quality],
+                ['omar.reyes', 'Omar Reyes', ShippedRole::Quality],
+                ['lena.voss', 'Lena Voss', ShippedRole::Quality],
+                ['clara.fenn', 'Clara Fenn', ShippedRole::Service],
+                ['helen.marsh', 'Helen Marsh', ShippedRole::BoardMember],
+                ['greta.sorn', 'Greta Sorn', ShippedRole::BoardMember],
+                ['ivo.tanner', 'Ivo Tanner', ShippedRole::Administrator],
+                ['vera.stone', 'Vera Stone', ShippedRole::Viewer],
             ]
             as [$login, $name, $role]
         ) {

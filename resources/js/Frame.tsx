@@ -4,7 +4,7 @@ import { Outlet, useLocation } from 'react-router';
 import { lazy, Suspense, useEffect } from 'react';
 import { signInAgain } from './lib/signInAgain';
 import { newerVersion } from './lib/newerVersion';
-import { SessionGate } from './lib/session';
+import { SessionGate, useMe } from './lib/session';
 import { useFocusKept } from './lib/useFocusKept';
 import { useNewPage } from './lib/useNewPage';
 import { TaskWalk } from './desk/TaskWalk';
@@ -13,13 +13,33 @@ import { SignIn } from './people/SignIn';
 
 const SignInAgain = lazy(async () => ({ default: (await import('./people/SignInAgain')).SignInAgain }));
 
+const SecondFactorFirst = lazy(async () => ({
+  default: (await import('./account/SecondFactorFirst')).SecondFactorFirst,
+}));
+
 /** What stands around every page. */
 export function Frame() {
-  const { pathname } = useLocation();
   useFocusKept();
   useNewPage();
   return (
     <SessionGate otherwise={<SignIn />}>
+      <Inside />
+    </SessionGate>
+  );
+}
+
+/** The page, for who is signed in as their role asks for. */
+function Inside() {
+  const { pathname } = useLocation();
+  if (useMe().lacks_second_factor) {
+    return (
+      <Suspense>
+        <SecondFactorFirst />
+      </Suspense>
+    );
+  }
+  return (
+    <>
       <a href="#page" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
         To the page
       </a>
@@ -32,7 +52,7 @@ export function Frame() {
         <Outlet key={pathname} />
       </div>
       <SessionEnded />
-    </SessionGate>
+    </>
   );
 }
 

@@ -157,6 +157,7 @@ function usePages(): Entry[] {
   const mayAdd = useMay('add_item');
   const mayImport = useMay('import_data');
   const maySetUp = useMay('set_up');
+  const mayManage = useMay('manage_people');
   const pages: [string, string, boolean][] = [
     ['/', 'Desk', true],
     ['/reports', 'Problem reports', true],
@@ -173,9 +174,12 @@ function usePages(): Entry[] {
     ['/set-up/categories', 'Set up categories and numbers', maySetUp],
     ['/set-up/choices', 'Set up sites, reasons, sources, functions and records', maySetUp],
     ['/notices', 'Notices', true],
+    ['/account', 'Your account: password, second factor, sign-ins, tokens', true],
     ['/absences', 'Absences and deputies', true],
     ['/set-up/paths', 'Set up approval paths', maySetUp],
     ['/set-up/distribution', 'Set up distribution of change notices', maySetUp],
+    ['/set-up/people', 'Set up people', mayManage],
+    ['/set-up/roles', 'Set up roles and rights', mayManage],
     ['/set-up/groups', 'Set up groups of people', maySetUp],
     ['/set-up/plants', 'Set up plants and work centres', maySetUp],
     ['/set-up/forms', 'Set up forms', maySetUp],

@@ -111,12 +111,24 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./setup/DistributionPage')).DistributionPage }),
   },
   {
+    path: 'account',
+    lazy: async () => ({ Component: (await import('./account/AccountPage')).AccountPage }),
+  },
+  {
     path: 'absences',
     lazy: async () => ({ Component: (await import('./people/AbsencesPage')).AbsencesPage }),
   },
   {
     path: 'set-up/paths',
     lazy: async () => ({ Component: (await import('./setup/PathsPage')).PathsPage }),
+  },
+  {
+    path: 'set-up/people',
+    lazy: async () => ({ Component: (await import('./setup/PeoplePage')).PeoplePage }),
+  },
+  {
+    path: 'set-up/roles',
+    lazy: async () => ({ Component: (await import('./setup/RolesPage')).RolesPage }),
   },
   {
     path: 'set-up/groups',
@@ -174,6 +186,12 @@ const pages: RouteObject[] = [
 ];
 
 const router = createBrowserRouter([
+  {
+    // For whoever is not signed in.
+    path: '/new-password',
+    HydrateFallback: () => null,
+    lazy: async () => ({ Component: (await import('./people/NewPasswordPage')).NewPasswordPage }),
+  },
   {
     Component: Frame,
     ErrorBoundary: PageError,

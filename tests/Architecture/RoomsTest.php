@@ -12,6 +12,7 @@ const ROOMS = [
     ['lib'],
     ['ui'],
     [
+        'account',
         'attachments',
         'assessment',
         'discussion',

@@ -71,6 +71,8 @@ it('opens the pages of an administrator', function (): void {
         ...faultsOf($this->screen, '/set-up/plants'),
         ...faultsOf($this->screen, '/set-up/groups'),
         ...faultsOf($this->screen, '/set-up/paths'),
+        ...faultsOf($this->screen, '/set-up/people'),
+        ...faultsOf($this->screen, '/set-up/roles'),
         ...faultsOf($this->screen, '/import'),
     ])->toBe([]);
 });

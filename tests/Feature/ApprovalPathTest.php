@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Group;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\ShippedRole;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Testing\TestResponse;
@@ -19,11 +19,11 @@ beforeEach(function (): void {
     ]);
     $this->world = new World($this);
     // Four who may sign: two of quality, two of the board.
-    foreach (['vera' => Role::Quality, 'edda' => Role::Quality, 'tomas' => Role::BoardMember] as $login => $role) {
+    foreach (['vera' => ShippedRole::Quality, 'edda' => ShippedRole::Quality, 'tomas' => ShippedRole::BoardMember] as $login => $role) {
         $this->world->people[$login]->update(['roles' => [$role->value]]);
     }
     $this->admin = $this->world->people['nils'];
-    $this->admin->update(['roles' => [Role::Administrator->value]]);
+    $this->admin->update(['roles' => [ShippedRole::Administrator->value]]);
     Group::query()
         ->create(['code' => 'quality', 'name' => 'Quality'])
         ->members()
@@ -195,9 +195,9 @@ it('lets a stand-in sign for who is away, as long as they are', function (): voi
     ($this->sign)('tomas', $order)->assertOk();
     expect(($this->path)($order)['steps'][0]['signed'][0])->toMatchArray(['by' => 'Tomas', 'for' => 'Helen']);
     // Who may not sign stands in for nobody.
-    $this->world->people['tomas']->update(['roles' => [Role::Planner->value]]);
+    $this->world->people['tomas']->update(['roles' => [ShippedRole::Planner->value]]);
     expect(($this->path)($order)['steps'][0]['acting'])->not->toContain('Tomas');
-    $this->world->people['tomas']->update(['roles' => [Role::BoardMember->value]]);
+    $this->world->people['tomas']->update(['roles' => [ShippedRole::BoardMember->value]]);
     $id = DB::table('absences')->value('id');
     $this->world->only('vera', 'DELETE', "/absences/{$id}")->assertForbidden();
     $this->world->only('helen', 'DELETE', "/absences/{$id}")->assertOk();

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\People\Role;
+use App\People\ShippedRole;
 use App\Structures\StructureView;
 use App\Vocabulary\ChoiceList;
 use Illuminate\Support\Facades\DB;
@@ -10,7 +10,7 @@ use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
     $this->world = new World($this);
-    $this->world->people['jonas']->update(['roles' => [Role::Administrator->value]]);
+    $this->world->people['jonas']->update(['roles' => [ShippedRole::Administrator->value]]);
     $this->add = fn(array $choice, string $by = 'jonas') => $this->world->as($by, 'POST', '/choices', $choice);
     $this->report = fn(string $site) => $this->world->as('nils', 'POST', '/reports', [
         'title' => 'Cracked bracket',

@@ -7,7 +7,7 @@ use App\Days\OfficeDays;
 use App\Days\Today;
 use App\People\Models\Group;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\ShippedRole;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -37,7 +37,7 @@ beforeEach(function (): void {
     };
     $this->due = static fn(int $days): string => OfficeDays::after(Today::day(), $days)->spelled();
     $this->inReview = function (array $step = []): string {
-        $this->world->people['nils']->update(['roles' => [Role::Administrator->value]]);
+        $this->world->people['nils']->update(['roles' => [ShippedRole::Administrator->value]]);
         Group::query()
             ->create(['code' => 'quality', 'name' => 'Quality'])
             ->members()
@@ -46,8 +46,8 @@ beforeEach(function (): void {
                     ->whereIn('login', ['vera', 'edda'])
                     ->pluck('id'),
             );
-        $this->world->people['vera']->update(['roles' => [Role::Quality->value]]);
-        $this->world->people['edda']->update(['roles' => [Role::Quality->value]]);
+        $this->world->people['vera']->update(['roles' => [ShippedRole::Quality->value]]);
+        $this->world->people['edda']->update(['roles' => [ShippedRole::Quality->value]]);
         $this->world
             ->only('nils', 'PUT', '/approval-paths/usual', [
                 'name' => 'Usual',
@@ -184,7 +184,7 @@ it('tells of questions and of change notices that nobody has acknowledged', func
 });
 
 it('refuses a reminder where nothing is due, and nobody to escalate to', function (array $step, string $place, string $reason): void {
-    $this->world->people['nils']->update(['roles' => [Role::Administrator->value]]);
+    $this->world->people['nils']->update(['roles' => [ShippedRole::Administrator->value]]);
     $this->world
         ->only('nils', 'PUT', '/approval-paths/usual', [
             'name' => 'Usual',

@@ -6,7 +6,7 @@ use App\Files\StoredFile;
 use App\Forms\Docx\BlankForm;
 use App\Forms\Docx\Draft;
 use App\Forms\Models\HandedForm;
-use App\People\Role;
+use App\People\ShippedRole;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -17,7 +17,7 @@ use Tests\FilledForm;
 
 beforeEach(function (): void {
     $this->world = new World($this);
-    $this->world->people['tomas']->update(['roles' => [Role::Administrator->value]]);
+    $this->world->people['tomas']->update(['roles' => [ShippedRole::Administrator->value]]);
     $this->template = static function (bool $withCode = true): string {
         $path = (string) tempnam(sys_get_temp_dir(), 'form-test-');
         $draft = new Draft();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\People\Models\Group;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\ShippedRole;
 use App\Tasks\Models\ChangeTask;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
@@ -241,7 +241,7 @@ it('asks the database as often for thirty tasks as for three', function (): void
 });
 
 it('sets groups up', function (): void {
-    $this->world->people['mira']->update(['roles' => [Role::Administrator->value]]);
+    $this->world->people['mira']->update(['roles' => [ShippedRole::Administrator->value]]);
     $set = fn(array $other, string $code = 'planners'): TestResponse => $this->world->only(
         'mira',
         'PUT',

@@ -48,7 +48,7 @@ final readonly class QuestionRow
             function: $question->function,
             topic: $question->topic->value,
             text: $question->text,
-            asked: $question->person->name ?? ($question->role?->label() ?? ''),
+            asked: $question->asked(),
             asked_by: $question->askedBy->name,
             due_on: $question->due_on,
             state: $question->state->value,

@@ -7,7 +7,7 @@ namespace App\Assessment\Http;
 use App\Assessment\Topic;
 use App\Days\Today;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\Rights;
 use App\Vocabulary\ChoiceList;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -49,7 +49,7 @@ final class NewQuestion extends FormRequest
                 'string',
                 static function (string $place, mixed $value, \Closure $fail): void {
                     if (
-                        Role::tryFrom((string) $value) === null &&
+                        app(Rights::class)->name((string) $value) === null &&
                         Person::query()->where('login', $value)->where('active', true)->doesntExist()
                     ) {
                         $fail('There is no such person or group.');

@@ -7,7 +7,7 @@ namespace App\Assessment\Models;
 use App\Assessment\Topic;
 use App\Attachments\Models\ChangeFile;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\Rights;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
@@ -25,7 +25,7 @@ use Orthotaxis\Core\Assessment\QuestionState;
  * @property Topic $topic
  * @property string $text
  * @property ?int $person_id
- * @property ?Role $role
+ * @property ?string $role  code
  * @property string $due_on
  * @property QuestionState $state
  * @property string $answer
@@ -48,7 +48,6 @@ final class Question extends Model
 
     protected $casts = [
         'topic' => Topic::class,
-        'role' => Role::class,
         'state' => QuestionState::class,
         'asked_at' => 'immutable_datetime',
         'answered_at' => 'immutable_datetime',
@@ -58,6 +57,12 @@ final class Question extends Model
     public function asks(Person $person): bool
     {
         return $this->role === null ? $this->person_id === $person->id : $person->has($this->role);
+    }
+
+    /** Name of the person or the role. */
+    public function asked(): string
+    {
+        return $this->person->name ?? (app(Rights::class)->name((string) $this->role) ?? '');
     }
 
     /** @return BelongsTo<ChangeRequest, $this> */

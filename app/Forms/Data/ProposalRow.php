@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Forms\Data;
 
-use App\People\Role;
+use App\People\Rights;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Form\Proposal;
 use Orthotaxis\Core\Form\TagUse;
@@ -39,7 +39,7 @@ final readonly class ProposalRow
             after: $proposal->use === TagUse::Attachment ? '' : $proposal->after,
             item: $proposal->item,
             function: $proposal->question?->function,
-            asked: $to === null ? null : Role::tryFrom($to)?->label() ?? ($names[$to] ?? $to),
+            asked: $to === null ? null : app(Rights::class)->name($to) ?? ($names[$to] ?? $to),
             due_on: $proposal->due?->__toString(),
             fault: $proposal->fault,
         );

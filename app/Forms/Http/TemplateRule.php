@@ -7,7 +7,7 @@ namespace App\Forms\Http;
 use App\Assessment\Topic;
 use App\Forms\Data\MappingRow;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\Models\Role;
 use App\Vocabulary\ChoiceList;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -51,7 +51,7 @@ final class TemplateRule extends FormRequest
             'mapping.*.function' => ['bail', $question, 'nullable', 'string', ChoiceList::CompanyFunction->isOffered()],
             'mapping.*.topic' => [$question, 'nullable', Rule::enum(Topic::class)],
             'mapping.*.text' => [$question, 'nullable', 'string', 'max:500'],
-            'mapping.*.to' => [$question, 'nullable', Rule::in([...array_column(Role::cases(), 'value'), ...$people])],
+            'mapping.*.to' => [$question, 'nullable', Rule::in([...Role::query()->where('retired', false)->pluck('code'), ...$people])],
             'mapping.*.days' => [$question, 'nullable', 'integer', 'between:0,365'],
             'mapping.*.text_tag' => 'nullable|string|max:60',
             'mapping.*.due_tag' => 'nullable|string|max:60',

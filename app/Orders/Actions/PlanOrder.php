@@ -45,10 +45,10 @@ final readonly class PlanOrder
         self::mustBeOpen($order);
         $order->fill(array_intersect_key($fields, ['title' => true, 'description' => true, 'priority' => true]));
         if (array_key_exists('editor', $fields)) {
-            $order->editor_id = self::person('editor', $fields['editor'], Ability::ReviseStructure, 'may not revise structures');
+            $order->editor_id = self::person('editor', $fields['editor'], Ability::ReviseStructure, $order, 'may not revise structures');
         }
         if (array_key_exists('signer', $fields)) {
-            $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, 'may not sign orders');
+            $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, $order, 'may not sign orders');
         }
         if (array_key_exists('path', $fields)) {
             $order->path_id = self::path($fields['path']);
@@ -88,7 +88,7 @@ final readonly class PlanOrder
         return $path->id ?? throw Refusal::at('path', 'There is no such approval path.');
     }
 
-    private static function person(string $place, ?string $login, Ability $ability, string $otherwise): ?int
+    private static function person(string $place, ?string $login, Ability $ability, ChangeOrder $order, string $otherwise): ?int
     {
         if ($login === null) {
             return null;
@@ -97,6 +97,6 @@ final readonly class PlanOrder
             Person::query()->where('login', $login)->where('active', true)->first() ??
             throw Refusal::at($place, "Nobody here signs in as {$login}.");
 
-        return $person->mayDo($ability) ? $person->id : throw Refusal::at($place, "{$person->name} {$otherwise}.");
+        return $person->mayDo($ability, $order->number) ? $person->id : throw Refusal::at($place, "{$person->name} {$otherwise}.");
     }
 }

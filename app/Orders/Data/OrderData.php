@@ -106,7 +106,7 @@ final readonly class OrderData
                 ->all(),
             path: PathPicture::of($order, OrderProgress::of($order, $core->proposers()), $by),
             waivers: $order->waivers->map(WaiverRow::of(...))->values()->all(),
-            may_waive: $by?->mayDo(Ability::WaiveCheck) === true && $order->state->allowsPlanning(),
+            may_waive: $by?->mayDo(Ability::WaiveCheck, $order->number) === true && $order->state->allowsPlanning(),
         );
     }
 }

@@ -30,12 +30,12 @@ final readonly class RosterReader
         );
         $known = [];
         foreach ($groups === [] ? [] : Group::query()->with('members')->whereIn('code', $groups)->get() as $group) {
-            $known[self::GROUP . $group->code] = self::signing($group->members->all());
+            $known[self::GROUP . $group->code] = self::signing($group->members->all(), $order);
         }
         $known[Path::SIGNER] = [];
         $people = Person::query()->whereIn('login', $names)->orWhere('id', $order->signer_id)->get();
         foreach ($people as $person) {
-            $known[$person->login] = self::signing([$person]);
+            $known[$person->login] = self::signing([$person], $order);
             if ($person->id === $order->signer_id) {
                 $known[Path::SIGNER] = $known[$person->login];
             }
@@ -46,7 +46,7 @@ final readonly class RosterReader
             ->get()
             ->mapWithKeys(
                 static fn(Absence $one): array => [
-                    $one->person_id => $one->deputy?->mayDo(Ability::SignOrder) === true ? $one->deputy_id : null,
+                    $one->person_id => $one->deputy?->mayDo(Ability::SignOrder, $order->number) === true ? $one->deputy_id : null,
                 ],
             )
             ->all();
@@ -58,12 +58,12 @@ final readonly class RosterReader
      * @param  array<array-key, Person>  $people
      * @return list<int>
      */
-    private static function signing(array $people): array
+    private static function signing(array $people, ChangeOrder $order): array
     {
         return array_values(
             array_map(
                 static fn(Person $person): int => $person->id,
-                array_filter($people, static fn(Person $person): bool => $person->mayDo(Ability::SignOrder)),
+                array_filter($people, static fn(Person $person): bool => $person->mayDo(Ability::SignOrder, $order->number)),
             ),
         );
     }

@@ -24,7 +24,7 @@ final readonly class SentBackTo
         if ($order->state !== OrderState::InReview || $now === null || $now === 1) {
             return [];
         }
-        if (OrderPolicy::coordinates($by)) {
+        if (OrderPolicy::coordinates($by, $order)) {
             return range(1, $now - 1);
         }
         $stages = [];

@@ -7,7 +7,7 @@ namespace App\People\Data;
 use App\Http\Api\ListOf;
 use App\People\Ability;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\Rights;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema]
@@ -23,6 +23,10 @@ final readonly class Me
         #[OA\Property] public string $name,
         #[ListOf('string')] public array $roles,
         #[ListOf('string')] public array $abilities,
+        #[
+            OA\Property(description: 'whether their role asks for one, and they do nothing before they have it'),
+        ]
+        public bool $lacks_second_factor,
         #[OA\Property(ref: Settings::class)] public Settings $settings,
         #[
             OA\Property(
@@ -34,15 +38,16 @@ final readonly class Me
         public \stdClass $table_layouts,
     ) {}
 
-    public static function of(Person $person): self
+    public static function of(Person $person, bool $lacksSecondFactor): self
     {
         return new self(
             login: $person->login,
             name: $person->name,
-            roles: array_map(static fn(string $role): string => Role::from($role)->label(), $person->roles),
+            roles: app(Rights::class)->names($person->roles),
             abilities: array_values(
                 array_map(static fn(Ability $ability): string => $ability->value, array_filter(Ability::cases(), $person->mayDo(...))),
             ),
+            lacks_second_factor: $lacksSecondFactor,
             settings: Settings::ofThisInstallation(),
             table_layouts: (object) array_map(
                 static fn(array $one): TableLayout => new TableLayout($one['order'], $one['visibility'], $one['sizing']),

@@ -7,7 +7,7 @@ namespace App\People\Data;
 use App\Http\Api\ListOf;
 use App\People\Ability;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\Rights;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema]
@@ -27,7 +27,7 @@ final readonly class PersonRow
         return new self(
             $person->login,
             $person->name,
-            array_map(static fn(string $role): string => Role::from($role)->label(), $person->roles),
+            app(Rights::class)->names($person->roles),
             $person->mayDo(Ability::ReviseStructure),
             $person->mayDo(Ability::SignOrder),
         );

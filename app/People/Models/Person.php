@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\People\Models;
 
 use App\People\Ability;
-use App\People\Role;
+use App\People\Rights;
 use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
+use Laravel\Sanctum\PersonalAccessToken;
 
 /**
  * @property int $id
@@ -18,6 +19,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $password
  * @property list<string> $roles
  * @property bool $active
+ * @property int $version
  * @property array<string, array{order: list<string>, visibility: array<string, bool>, sizing: array<string, int>}> $table_layouts
  */
 final class Person extends User
@@ -44,22 +46,25 @@ final class Person extends User
         });
     }
 
-    public function mayDo(Ability $ability): bool
+    /** Two people may share an address; a mail that sets a password is for one of them. */
+    public function getEmailForPasswordReset(): string
     {
-        if (!$this->active) {
-            return false;
-        }
-        foreach ($this->roles as $role) {
-            if (in_array($ability, (array) config("abilities.{$role}"), true)) {
-                return true;
-            }
-        }
-
-        return false;
+        return $this->login;
     }
 
-    public function has(Role $role): bool
+    /** @param  ?string  $of  number of the change or item with which they would do it; null: of none, or of one that only begins */
+    public function mayDo(Ability $ability, ?string $of = null): bool
     {
-        return in_array($role->value, $this->roles, true);
+        $token = $this->currentAccessToken();
+
+        return $this->active &&
+            (!($token instanceof PersonalAccessToken) || $token->can($ability->value)) &&
+            app(Rights::class)->allow($this->roles, $ability, $of);
+    }
+
+    /** @param  string  $role  code */
+    public function has(string $role): bool
+    {
+        return in_array($role, $this->roles, true);
     }
 }

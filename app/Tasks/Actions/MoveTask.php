@@ -35,7 +35,7 @@ final readonly class MoveTask
     public function handBack(Person $by, string $number, string $reason): void
     {
         $this->turn($number, static function (ChangeTask $task) use ($by, $reason): void {
-            $task->become($task->standing()->handBack($by->id, $by->mayDo(Ability::ManageTasks)));
+            $task->become($task->standing()->handBack($by->id, $by->mayDo(Ability::ManageTasks, $task->number)));
             event(new TaskHandedBack($by->login, $task->change, task: $task->number, title: $task->title, reason: $reason));
         });
     }
@@ -43,7 +43,7 @@ final readonly class MoveTask
     public function handOn(Person $by, string $number, Assignee $to, string $reason): void
     {
         $this->turn($number, static function (ChangeTask $task) use ($by, $to, $reason): void {
-            $standing = $task->standing()->handOn($by->id, $by->mayDo(Ability::ManageTasks), $to->task());
+            $standing = $task->standing()->handOn($by->id, $by->mayDo(Ability::ManageTasks, $task->number), $to->task());
             $task->fill($to->columns())->become($standing);
             event(new TaskHandedOn($by->login, $task->change, task: $task->number, title: $task->title, to: $to->name(), reason: $reason));
         });

@@ -79,11 +79,11 @@ final readonly class TaskPage
     /** @return list<string> */
     private static function acts(ChangeTask $task, Person $reader): array
     {
-        if (!$reader->mayDo(Ability::DoTask)) {
+        if (!$reader->mayDo(Ability::DoTask, $task->number)) {
             return [];
         }
         $standing = $task->standing();
-        $manages = $reader->mayDo(Ability::ManageTasks);
+        $manages = $reader->mayDo(Ability::ManageTasks, $task->number);
         $holds = $standing->isHeldBy($reader->id);
         $isClaimed = $task->state === TaskState::Claimed;
         $acts = [

@@ -1,6 +1,7 @@
 /** What a key of queries begins with. */
 export type Area =
   | 'absences'
+  | 'accounts'
   | 'calendar'
   | 'categories'
   | 'change-notices'
@@ -17,6 +18,7 @@ export type Area =
   | 'imports'
   | 'items'
   | 'kinds'
+  | 'me'
   | 'meeting'
   | 'notice-paces'
   | 'notices'
@@ -24,13 +26,18 @@ export type Area =
   | 'orders'
   | 'planning'
   | 'paths'
+  | 'people'
   | 'plants'
   | 'questions'
   | 'reach'
   | 'references'
   | 'register'
   | 'reports'
+  | 'roles'
+  | 'second-factor'
+  | 'sign-ins'
   | 'tasks'
+  | 'tokens'
   | 'watches';
 
 const LISTS: Area[] = ['dossiers', 'register', 'desk', 'meeting', 'reports'];
@@ -39,6 +46,7 @@ const OF_REQUEST: Area[] = ['money', 'questions', 'forms', 'reach', 'cut-ins'];
 /** By what an act is done to: the areas that show it, and are read anew after it. */
 export const touches = {
   absence: ['absences', 'orders', 'dossiers', 'desk', 'register'],
+  accountSafety: ['accounts'],
   attachment: ['dossiers', 'reports', 'meeting', 'items'],
   calendar: ['calendar'],
   category: ['categories', 'items'],
@@ -61,6 +69,7 @@ export const touches = {
   notice: ['notices'],
   noticePace: ['notice-paces'],
   order: [...LISTS, 'orders', 'items', 'cut-ins', 'money', 'change-notices'],
+  person: ['accounts', 'people', 'roles', 'groups', 'me', 'orders', 'dossiers', 'desk'],
   planning: ['planning', 'dossiers', 'desk'],
   path: ['paths', 'orders', 'dossiers'],
   plant: ['plants', 'items'],
@@ -69,7 +78,11 @@ export const touches = {
   reference: ['references', 'dossiers', 'reports', 'register'],
   report: [...LISTS, 'items'],
   request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
+  role: ['roles', 'accounts', 'people', 'me', 'orders', 'dossiers', 'desk'],
+  secondFactor: ['second-factor'],
+  signIns: ['sign-ins', 'tokens'],
   template: ['form-templates', 'forms'],
+  token: ['tokens'],
   view: ['favourites'],
   watch: ['watches'],
   task: ['tasks', 'dossiers', 'desk'],

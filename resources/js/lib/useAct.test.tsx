@@ -111,6 +111,13 @@ describe('something a person does', () => {
       queries.calendar().queryKey,
       queries.changeNotice('').queryKey,
       queries.distributionLists().queryKey,
+      queries.accounts().queryKey,
+      queries.secondFactor().queryKey,
+      queries.signIns().queryKey,
+      queries.tokens().queryKey,
+      queries.roles().queryKey,
+      queries.people().queryKey,
+      queries.me().queryKey,
     ];
     const areas = new Set(keys.map(([area]) => area));
     expect(

@@ -25,6 +25,9 @@ export default function PersonMenuOpen({ onShortcuts }: { onShortcuts: () => voi
           <DropdownMenu.Item className={entry} onSelect={() => void navigate('/absences')}>
             Absences and deputies
           </DropdownMenu.Item>
+          <DropdownMenu.Item className={entry} onSelect={() => void navigate('/account')}>
+            Your account
+          </DropdownMenu.Item>
           <DropdownMenu.Item className={entry} onSelect={() => void signOut()}>
             Sign out
           </DropdownMenu.Item>

@@ -116,6 +116,12 @@ export const acts: Record<string, string> = {
   'work_centre.set': 'Work centre changed',
   'work_centre.added': 'Work centre added',
   'path.set': 'Approval path changed',
+  'person.password_link_sent': 'Password link sent',
+  'person.password_set': 'Password changed',
+  'person.second_factor_set': 'Second factor changed',
+  'person.set': 'Person changed',
+  'person.sign_in_ended': 'Sign-in ended',
+  'role.set': 'Role changed',
   'task.check_ticked': 'Check list ticked',
   'task.claimed': 'Task claimed',
   'task.commented': 'Comment on a task',
@@ -126,6 +132,8 @@ export const acts: Record<string, string> = {
   'task.planned': 'Task changed',
   'task.reopened': 'Task reopened',
   'task.withdrawn': 'Task withdrawn',
+  'token.issued': 'Token created',
+  'token.withdrawn': 'Token withdrawn',
 };
 
 export function actOf(code: string): string {

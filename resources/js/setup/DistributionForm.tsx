@@ -9,15 +9,13 @@ import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ItemList } from '../ui/ItemList';
 import { ProblemNotice } from '../ui/Notice';
-import { Several } from '../ui/Several';
 import { WholeInput } from '../ui/WholeInput';
 import { useRecipients } from '../ui/useRecipients';
+import { ChooseSeveral, faultWithin } from './ChooseSeveral';
+import { CodeField, isCode } from './CodeField';
 import { SaveOrRetire } from './SaveOrRetire';
 
 type Rule = Schemas['DistributionRule'];
-
-const CODE = /^[A-Za-z0-9][A-Za-z0-9_-]{0,29}$/;
-const parts = (chosen: string) => (chosen === '' ? [] : chosen.split(','));
 
 /** Adds a distribution list, or sets one: which changes it meets, who is on it, and whether they acknowledge. */
 export function DistributionForm({
@@ -62,29 +60,21 @@ export function DistributionForm({
       ...(list === null ? {} : { version: list.version }),
     });
   const at = (place: string) => set.error?.at(place);
-  /** Of a list, or of one that it names. */
-  const within = (name: string) =>
-    Object.entries(set.error?.errors ?? {}).find(([place]) => place === name || place.startsWith(`${name}.`))?.[1][0];
-  const codeFault =
-    at('code') ??
-    (tried && !CODE.test(code) ? 'A code is letters, digits, hyphens and underscores, such as weir_pumps.' : undefined);
+  const within = (name: string) => faultWithin(set.error, name);
   const several = (
     name: 'plants' | 'categories' | 'recipients',
     label: string,
     options: Record<string, string>,
     none: string,
   ) => (
-    <div>
-      <span className="mb-0.5 block text-sm font-medium text-soft">{label}</span>
-      <Several
-        label={label}
-        chosen={rule[name].join(',')}
-        options={options}
-        none={none}
-        onChange={(chosen) => change({ [name]: parts(chosen) })}
-      />
-      {within(name) !== undefined && <p className="mt-0.5 text-sm text-alarm">▸ {within(name)}</p>}
-    </div>
+    <ChooseSeveral
+      label={label}
+      chosen={rule[name]}
+      options={options}
+      none={none}
+      error={within(name)}
+      onChange={(chosen) => change({ [name]: chosen })}
+    />
   );
   return (
     <form
@@ -93,14 +83,12 @@ export function DistributionForm({
       onSubmit={(event) => {
         event.preventDefault();
         setTried(true);
-        if (CODE.test(code)) save(rule.retired);
+        if (isCode(code)) save(rule.retired);
       }}
     >
       <div className="flex flex-wrap items-start gap-3">
         {list === null && (
-          <Field label="Code (fixed once added)" className="w-44" error={codeFault}>
-            <Input value={code} onChange={(event) => setCode(event.target.value)} />
-          </Field>
+          <CodeField value={code} onChange={setCode} tried={tried} error={at('code')} such="weir_pumps" />
         )}
         <Field label="Name" className="w-72" error={at('name')}>
           <Input value={rule.name} onChange={(event) => change({ name: event.target.value })} />

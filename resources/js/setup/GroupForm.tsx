@@ -7,6 +7,7 @@ import { useAct } from '../lib/useAct';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
+import { CodeField, isCode } from './CodeField';
 import { SaveOrRetire } from './SaveOrRetire';
 
 /** Adds a group, or changes one: its name, its people, and whether it is offered. */
@@ -26,7 +27,6 @@ export function GroupForm({ group, onDone }: { group: Schemas['GroupRow'] | null
       ),
     onDone,
   );
-  const codeFault = !/^[A-Za-z0-9][A-Za-z0-9_-]{0,29}$/.test(code);
   const [tried, setTried] = useState(false);
   return (
     <form
@@ -35,23 +35,12 @@ export function GroupForm({ group, onDone }: { group: Schemas['GroupRow'] | null
       onSubmit={(event) => {
         event.preventDefault();
         setTried(true);
-        if (!codeFault) set.mutate(group?.retired ?? false);
+        if (isCode(code)) set.mutate(group?.retired ?? false);
       }}
     >
       <div className="flex items-start gap-2">
         {group === null && (
-          <Field
-            label="Code (fixed once added)"
-            className="w-44"
-            error={
-              set.error?.at('code') ??
-              (tried && codeFault
-                ? 'A code is letters, digits, hyphens and underscores, such as tarn_buyers.'
-                : undefined)
-            }
-          >
-            <Input value={code} onChange={(event) => setCode(event.target.value)} />
-          </Field>
+          <CodeField value={code} onChange={setCode} tried={tried} error={set.error?.at('code')} such="tarn_buyers" />
         )}
         <Field label="Name" className="w-72" error={set.error?.at('name')}>
           <Input value={name} onChange={(event) => setName(event.target.value)} />

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
+import { CodeField, isCode } from './CodeField';
 import { PathStepFields } from './PathStepFields';
 import { TryPath } from './TryPath';
 import { SaveOrRetire } from './SaveOrRetire';
@@ -33,7 +34,6 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
   const [name, setName] = useState(path?.name ?? '');
   const [steps, setSteps] = useState<Step[]>(path?.steps ?? [nextStep([])]);
   const [tried, setTried] = useState(false);
-  const codeFault = !/^[A-Za-z0-9][A-Za-z0-9_-]{0,29}$/.test(code);
   const set = useAct(
     touches.path,
     (retired: boolean) =>
@@ -61,21 +61,12 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
       onSubmit={(event) => {
         event.preventDefault();
         setTried(true);
-        if (!codeFault) set.mutate(path?.retired ?? false);
+        if (isCode(code)) set.mutate(path?.retired ?? false);
       }}
     >
       <div className="flex items-start gap-2">
         {path === null && (
-          <Field
-            label="Code (fixed once added)"
-            className="w-44"
-            error={
-              set.error?.at('code') ??
-              (tried && codeFault ? 'A code is letters, digits, hyphens and underscores, such as usual.' : undefined)
-            }
-          >
-            <Input value={code} onChange={(event) => setCode(event.target.value)} />
-          </Field>
+          <CodeField value={code} onChange={setCode} tried={tried} error={set.error?.at('code')} such="usual" />
         )}
         <Field label="Name" className="w-72" error={set.error?.at('name')}>
           <Input value={name} onChange={(event) => setName(event.target.value)} />

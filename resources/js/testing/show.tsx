@@ -14,6 +14,7 @@ export const mira: Schemas['Me'] = {
   login: 'mira.okafor',
   name: 'Mira Okafor',
   roles: ['coordinator'],
+  lacks_second_factor: false,
   table_layouts: {},
   abilities: ['assess_request', 'decide_request', 'report_problem', 'raise_request', 'plan_order'],
 };
@@ -55,6 +56,7 @@ export const vera: Schemas['Me'] = {
   login: 'vera.stone',
   name: 'Vera Stone',
   roles: ['viewer'],
+  lacks_second_factor: false,
   table_layouts: {},
   abilities: [],
 };

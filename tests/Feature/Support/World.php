@@ -6,7 +6,7 @@ namespace Tests\Feature\Support;
 
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
-use App\People\Role;
+use App\People\ShippedRole;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Category;
 use App\Structures\Models\StructureLine;
@@ -36,13 +36,13 @@ final class World
     public function __construct(private readonly TestCase $test)
     {
         $roles = [
-            'mira' => Role::Coordinator,
-            'jonas' => Role::DesignEngineer,
-            'edda' => Role::ElectronicsEngineer,
-            'helen' => Role::BoardMember,
-            'nils' => Role::Quality,
-            'vera' => Role::Viewer,
-            'tomas' => Role::Planner,
+            'mira' => ShippedRole::Coordinator,
+            'jonas' => ShippedRole::DesignEngineer,
+            'edda' => ShippedRole::ElectronicsEngineer,
+            'helen' => ShippedRole::BoardMember,
+            'nils' => ShippedRole::Quality,
+            'vera' => ShippedRole::Viewer,
+            'tomas' => ShippedRole::Planner,
         ];
         // The same password has been scrambled once for all tests.
         self::$password ??= Hash::make('secret');

@@ -6,6 +6,19 @@ export const people = {
   me: () =>
     queryOptions({ queryKey: ['me'], queryFn: () => told(api.GET('/api/session')), retry: false, staleTime: Infinity }),
   people: () => queryOptions({ queryKey: ['people'], queryFn: () => told(api.GET('/api/people')), staleTime: 300_000 }),
+  accounts: () => queryOptions({ queryKey: ['accounts'], queryFn: () => told(api.GET('/api/accounts')) }),
+  accountSafety: (login: string) =>
+    queryOptions({
+      queryKey: ['accounts', login, 'safety'],
+      queryFn: () => told(api.GET('/api/accounts/{login}/safety', { params: { path: { login } } })),
+    }),
+  secondFactor: () =>
+    queryOptions({ queryKey: ['second-factor'], queryFn: () => told(api.GET('/api/session/second-factor')) }),
+  signIns: () => queryOptions({ queryKey: ['sign-ins'], queryFn: () => told(api.GET('/api/session/sign-ins')) }),
+  tokens: () => queryOptions({ queryKey: ['tokens'], queryFn: () => told(api.GET('/api/session/tokens')) }),
+  roles: () => queryOptions({ queryKey: ['roles'], queryFn: () => told(api.GET('/api/roles')), staleTime: 60_000 }),
+  abilities: () =>
+    queryOptions({ queryKey: ['abilities'], queryFn: () => told(api.GET('/api/abilities')), staleTime: Infinity }),
   favourites: () =>
     queryOptions({ queryKey: ['favourites'], queryFn: () => told(api.GET('/api/favourites')), staleTime: 300_000 }),
 };

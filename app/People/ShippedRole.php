@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
-enum Role: string
+/** The roles that come with the product (config/abilities.php). What they may, and which there are besides, is set up since then. */
+enum ShippedRole: string
 {
     case Coordinator = 'coordinator';
     case DesignEngineer = 'design_engineer';
@@ -17,9 +18,4 @@ enum Role: string
     case BoardMember = 'board_member';
     case Administrator = 'administrator';
     case Viewer = 'viewer';
-
-    public function label(): string
-    {
-        return ucfirst(str_replace('_', ' ', $this->value));
-    }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\People\Http;
+namespace App\SignIn\Http;
 
 use App\People\Models\Person;
 use Illuminate\Auth\AuthenticationException;
