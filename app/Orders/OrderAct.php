@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders;
 
 use App\People\Ability;
+use Orthotaxis\Core\Rights\Duty;
 
 /** What can be done to one order. */
 enum OrderAct: string
@@ -29,6 +30,18 @@ enum OrderAct: string
             self::Sign => Ability::SignOrder,
             self::Release => Ability::ReleaseOrder,
             self::Close => Ability::CloseOrder,
+        };
+    }
+
+    /** What one person may have to leave to another; null: anybody who may. */
+    public function duty(): ?Duty
+    {
+        return match ($this) {
+            self::Plan, self::Submit, self::SendBack => null,
+            self::Revise => Duty::Edit,
+            self::Sign => Duty::Sign,
+            self::Release => Duty::Release,
+            self::Close => Duty::Close,
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Orders;
 
+use App\Orders\Duties\Duties;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
@@ -27,6 +28,12 @@ final readonly class OrderPolicy
         }
         if (!$by->mayDo($act->ability(), $order->number)) {
             return 'Your role does not allow this.';
+        }
+
+        $duty = $act->duty();
+        $kept = $duty === null ? null : app(Duties::class)->refusal($duty, $by, $order);
+        if ($kept !== null) {
+            return $kept;
         }
 
         return match ($act) {

@@ -8,6 +8,8 @@ use App\Documents\RevisionWork;
 use App\Ledger\Act;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\Contents\EngineeringContents;
+use App\Orders\Duties\Duties;
+use App\Orders\Duties\KeepDutiesApart;
 use App\Orders\Paths\KeepActorsUpToDate;
 use App\Orders\Subjects\EngineeringEditor;
 use App\Orders\Subjects\SubjectEditors;
@@ -32,6 +34,7 @@ final class Provider extends ServiceProvider
 
     public function boot(): void
     {
+        Event::listen(Act::class, KeepDutiesApart::class);
         Event::listen(Act::class, KeepActorsUpToDate::class);
     }
 
@@ -39,6 +42,7 @@ final class Provider extends ServiceProvider
     {
         // What they read is kept for one request, or one job.
         $this->app->scoped(ContentKinds::class);
+        $this->app->scoped(Duties::class);
         $this->app->scoped(SubjectEditors::class);
         $this->app->resolving(
             ContentKinds::class,

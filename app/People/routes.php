@@ -10,6 +10,7 @@ use App\People\Http\FavouriteController;
 use App\People\Http\GroupController;
 use App\People\Http\PeopleController;
 use App\People\Http\RoleController;
+use App\People\Http\SeparationController;
 use App\People\Http\TableLayoutController;
 use Illuminate\Support\Facades\Route;
 
@@ -30,6 +31,8 @@ Route::get('/roles', [RoleController::class, 'index']);
 Route::put('/roles/{code}', [RoleController::class, 'set'])
     ->where('code', '[A-Za-z0-9][A-Za-z0-9_-]{0,29}')
     ->middleware(Ability::ManagePeople->gate());
+Route::get('/separation', [SeparationController::class, 'show']);
+Route::put('/separation', [SeparationController::class, 'set'])->middleware(Ability::ManagePeople->gate());
 Route::get('/accounts', [AccountController::class, 'index'])->middleware(Ability::ManagePeople->gate());
 Route::put('/accounts/{login}', [AccountController::class, 'set'])
     ->where('login', '[a-z0-9][a-z0-9._-]{0,59}')

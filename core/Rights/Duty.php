@@ -30,4 +30,19 @@ enum Duty: string
             self::Close => 'closed the order',
         };
     }
+
+    /** As it is asked of somebody. */
+    public function task(): string
+    {
+        return match ($this) {
+            self::Request => 'raise the request',
+            self::Decide => 'decide on the request',
+            self::Originate => 'raise the order',
+            self::Edit => 'edit the order',
+            self::Waive => 'waive a check',
+            self::Sign => 'sign',
+            self::Release => 'release the order',
+            self::Close => 'close the order',
+        };
+    }
 }

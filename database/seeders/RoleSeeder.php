@@ -6,11 +6,12 @@ namespace Database\Seeders;
 
 use App\People\Models\Person;
 use App\People\Models\Role;
+use App\People\Models\SeparationOfDuties;
 use App\People\ShippedRole;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 
-/** A role of Quillback's own, which holds at one plant, who has it, and somebody who has left. */
+/** A role of Quillback's own, which holds at one plant, who has it, somebody who has left, and duties that are kept apart. */
 final class RoleSeeder extends Seeder
 {
     public function run(): void
@@ -22,6 +23,7 @@ final class RoleSeeder extends Seeder
             'abilities' => [...$planner->abilities, 'plan_order', 'release_order', 'close_order'],
             'plants' => ['Weir'],
         ]);
+        SeparationOfDuties::query()->update(['pairs' => json_encode([['waive', 'sign'], ['sign', 'release']])]);
         $mira = Person::query()->where('login', 'mira.okafor')->firstOrFail();
         foreach (
             [['ruth.amery', 'Ruth Amery', 'planner_weir', true], ['karl.ode', 'Karl Ode', 'planner', false]]

@@ -180,6 +180,7 @@ function usePages(): Entry[] {
     ['/set-up/distribution', 'Set up distribution of change notices', maySetUp],
     ['/set-up/people', 'Set up people', mayManage],
     ['/set-up/roles', 'Set up roles and rights', mayManage],
+    ['/set-up/duties', 'Set up separation of duties', mayManage],
     ['/set-up/groups', 'Set up groups of people', maySetUp],
     ['/set-up/plants', 'Set up plants and work centres', maySetUp],
     ['/set-up/forms', 'Set up forms', maySetUp],

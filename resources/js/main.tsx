@@ -131,6 +131,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./setup/RolesPage')).RolesPage }),
   },
   {
+    path: 'set-up/duties',
+    lazy: async () => ({ Component: (await import('./setup/DutiesPage')).DutiesPage }),
+  },
+  {
     path: 'set-up/groups',
     lazy: async () => ({ Component: (await import('./setup/GroupsPage')).GroupsPage }),
   },

@@ -73,6 +73,7 @@ it('opens the pages of an administrator', function (): void {
         ...faultsOf($this->screen, '/set-up/paths'),
         ...faultsOf($this->screen, '/set-up/people'),
         ...faultsOf($this->screen, '/set-up/roles'),
+        ...faultsOf($this->screen, '/set-up/duties'),
         ...faultsOf($this->screen, '/import'),
     ])->toBe([]);
 });

@@ -58,6 +58,7 @@ final class Records
             'api/session/tokens' => ['/api/session/tokens'],
             'api/accounts/{login}/safety' => ['/api/accounts/mira.okafor/safety', '/api/accounts/karl.ode/safety'],
             'api/groups' => ['/api/groups'],
+            'api/separation' => ['/api/separation'],
             'api/roles' => ['/api/roles'],
             'api/abilities' => ['/api/abilities'],
             'api/accounts' => ['/api/accounts'],

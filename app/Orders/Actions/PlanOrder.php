@@ -6,6 +6,7 @@ namespace App\Orders\Actions;
 
 use App\Days\Today;
 use App\Ledger\Ledger;
+use App\Orders\Duties\Duties;
 use App\Orders\Events\OrderPlanned;
 use App\Orders\Models\ApprovalPath;
 use App\Orders\Models\ChangeOrder;
@@ -15,6 +16,7 @@ use App\People\Models\Person;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\EffectiveDate;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Rights\Duty;
 
 /** Sets what the order is called and about, how urgent it is, when it takes effect, who edits and who signs. */
 final readonly class PlanOrder
@@ -45,10 +47,17 @@ final readonly class PlanOrder
         self::mustBeOpen($order);
         $order->fill(array_intersect_key($fields, ['title' => true, 'description' => true, 'priority' => true]));
         if (array_key_exists('editor', $fields)) {
-            $order->editor_id = self::person('editor', $fields['editor'], Ability::ReviseStructure, $order, 'may not revise structures');
+            $order->editor_id = self::person(
+                'editor',
+                $fields['editor'],
+                Ability::ReviseStructure,
+                Duty::Edit,
+                $order,
+                'may not revise structures',
+            );
         }
         if (array_key_exists('signer', $fields)) {
-            $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, $order, 'may not sign orders');
+            $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, Duty::Sign, $order, 'may not sign orders');
         }
         if (array_key_exists('path', $fields)) {
             $order->path_id = self::path($fields['path']);
@@ -88,7 +97,7 @@ final readonly class PlanOrder
         return $path->id ?? throw Refusal::at('path', 'There is no such approval path.');
     }
 
-    private static function person(string $place, ?string $login, Ability $ability, ChangeOrder $order, string $otherwise): ?int
+    private static function person(string $place, ?string $login, Ability $ability, Duty $duty, ChangeOrder $order, string $otherwise): ?int
     {
         if ($login === null) {
             return null;
@@ -96,6 +105,11 @@ final readonly class PlanOrder
         $person =
             Person::query()->where('login', $login)->where('active', true)->first() ??
             throw Refusal::at($place, "Nobody here signs in as {$login}.");
+
+        $bar = app(Duties::class)->barred($duty, $order)[$person->id] ?? null;
+        if ($bar !== null) {
+            throw Refusal::at($place, "{$person->name} {$bar->does()}, so another person must {$duty->task()}.");
+        }
 
         return $person->mayDo($ability, $order->number) ? $person->id : throw Refusal::at($place, "{$person->name} {$otherwise}.");
     }

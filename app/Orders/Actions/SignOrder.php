@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Actions;
 
 use App\Ledger\Ledger;
+use App\Orders\Duties\Duties;
 use App\Orders\Events\OrderSentBack;
 use App\Orders\Events\OrderSigned;
 use App\Orders\Models\ChangeOrder;
@@ -23,6 +24,7 @@ use Orthotaxis\Core\Approval\PathStep;
 use Orthotaxis\Core\Approval\SigningRule;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Rights\Duty;
 
 /**
  * A person other than the author signs a step of the path, with their password where it asks for it, or sends the order back with a
@@ -30,7 +32,7 @@ use Orthotaxis\Core\Refusal;
  */
 final readonly class SignOrder
 {
-    public function __construct(private OrderReader $orders, private KeptActors $actors, private Ledger $ledger) {}
+    public function __construct(private OrderReader $orders, private KeptActors $actors, private Duties $duties, private Ledger $ledger) {}
 
     /** @param  ?int  $step  of the path; null: the first that they can sign */
     public function sign(Person $by, string $number, string $password, string $digest, ?int $step = null): void
@@ -40,6 +42,7 @@ final readonly class SignOrder
             $order->mustGoOn();
             $core = $this->orders->toCore($order);
             $progress = OrderProgress::of($order, $core->proposers());
+            $this->duties->check(Duty::Sign, $by, $order, 'signer');
             SigningRule::check($core, $progress, $by->id, $digest);
             $can = $progress->signable($by->id);
             $step ??= array_key_first($can) ?? 0;

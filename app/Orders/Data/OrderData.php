@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Data;
 
 use App\Http\Api\ListOf;
+use App\Orders\Duties\Duties;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
@@ -14,6 +15,7 @@ use App\People\Models\Person;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Approval\Digest;
 use Orthotaxis\Core\Change\Order;
+use Orthotaxis\Core\Rights\Duty;
 
 #[OA\Schema]
 final readonly class OrderData
@@ -106,7 +108,9 @@ final readonly class OrderData
                 ->all(),
             path: PathPicture::of($order, OrderProgress::of($order, $core->proposers()), $by),
             waivers: $order->waivers->map(WaiverRow::of(...))->values()->all(),
-            may_waive: $by?->mayDo(Ability::WaiveCheck, $order->number) === true && $order->state->allowsPlanning(),
+            may_waive: $by?->mayDo(Ability::WaiveCheck, $order->number) === true &&
+                $order->state->allowsPlanning() &&
+                app(Duties::class)->refusal(Duty::Waive, $by, $order) === null,
         );
     }
 }

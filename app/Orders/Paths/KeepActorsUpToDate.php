@@ -6,18 +6,24 @@ namespace App\Orders\Paths;
 
 use App\Ledger\Act;
 use App\People\Events\AbsenceSet;
+use App\People\Events\DutiesSeparated;
 use App\People\Events\GroupSet;
 use App\People\Events\PersonSet;
 use App\People\Events\RoleSet;
 
-/** Who can sign an order changes with groups, with who is away, with people and with what their roles allow. */
+/**
+ * Who can sign an order changes with groups, with who is away, with people, with what their roles allow and with duties that are
+ * kept apart.
+ */
 final readonly class KeepActorsUpToDate
 {
+    private const MATTER = [AbsenceSet::class, DutiesSeparated::class, GroupSet::class, PersonSet::class, RoleSet::class];
+
     public function __construct(private KeptActors $actors) {}
 
     public function handle(Act $act): void
     {
-        if ($act instanceof AbsenceSet || $act instanceof GroupSet || $act instanceof PersonSet || $act instanceof RoleSet) {
+        if (in_array($act::class, self::MATTER, true)) {
             $this->actors->keepAll();
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Orders\Paths;
 
+use App\Orders\Duties\Duties;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\Signature;
 use Orthotaxis\Core\Approval\Facts;
@@ -13,6 +14,7 @@ use Orthotaxis\Core\Approval\PathActKind;
 use Orthotaxis\Core\Approval\Progress;
 use Orthotaxis\Core\Approval\Roster;
 use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Rights\Duty;
 
 /** How far an order has come on its path. */
 final readonly class OrderProgress
@@ -36,7 +38,7 @@ final readonly class OrderProgress
             new Facts($order->facts),
             self::roster($order, array_values(array_unique($names))),
             $acts,
-            $proposers,
+            [...$proposers, ...array_keys(app(Duties::class)->barred(Duty::Sign, $order))],
             $order->state === OrderState::InReview,
         );
     }

@@ -2373,6 +2373,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/separation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["separation"];
+        put: operations["setSeparation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/table-layouts/{name}": {
         parameters: {
             query?: never;
@@ -6197,6 +6213,15 @@ export interface components {
             /** @description whether you may remove it */
             mine: boolean;
         };
+        /** @description Two duties, by their codes. */
+        DutyPair: {
+            one: string;
+            other: string;
+        };
+        DutyRow: {
+            code: string;
+            name: string;
+        };
         /** @description A kept page. */
         FavouriteRow: {
             id: number;
@@ -6258,6 +6283,13 @@ export interface components {
             /** @description names of the active people who have it */
             people: string[];
         };
+        /** @description Which duties one person may not have on one change. */
+        SeparationPage: {
+            duties: components["schemas"]["DutyRow"][];
+            always: components["schemas"]["DutyPair"][];
+            pairs: components["schemas"]["DutyPair"][];
+            version: number;
+        };
         /** @description How this installation writes days, amounts and numbers. */
         Settings: {
             /** @description BCP 47, such as en-GB */
@@ -6318,6 +6350,11 @@ export interface components {
             retired: boolean;
             /** @description that was on screen; none: it is new */
             version?: number | null;
+        };
+        SeparationRule: {
+            pairs: components["schemas"]["DutyPair"][];
+            /** @description that was on screen */
+            version: number;
         };
         /** @description Stock and open documents of one item. */
         ExposureOfItem: {
@@ -13229,6 +13266,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    separation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeparationPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setSeparation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeparationRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeparationPage"];
                 };
             };
             /** @description Refused; nothing was saved. */

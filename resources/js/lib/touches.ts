@@ -35,6 +35,7 @@ export type Area =
   | 'reports'
   | 'roles'
   | 'second-factor'
+  | 'separation'
   | 'sign-ins'
   | 'tasks'
   | 'tokens'
@@ -80,6 +81,7 @@ export const touches = {
   request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
   role: ['roles', 'accounts', 'people', 'me', 'orders', 'dossiers', 'desk'],
   secondFactor: ['second-factor'],
+  separation: ['separation', 'orders', 'dossiers', 'desk'],
   signIns: ['sign-ins', 'tokens'],
   template: ['form-templates', 'forms'],
   token: ['tokens'],

@@ -112,6 +112,7 @@ describe('something a person does', () => {
       queries.changeNotice('').queryKey,
       queries.distributionLists().queryKey,
       queries.accounts().queryKey,
+      queries.separation().queryKey,
       queries.secondFactor().queryKey,
       queries.signIns().queryKey,
       queries.tokens().queryKey,

@@ -18,6 +18,7 @@ export const acts: Record<string, string> = {
   'document.adopts': 'Document adopts newest revision',
   'document.linked': 'Document linked',
   'document.unlinked': 'Document unlinked',
+  'duties.separated': 'Separation of duties changed',
   'figure.said': 'Figure overridden',
   'figure.taken_back': 'Override removed',
   'file.attached': 'File uploaded',

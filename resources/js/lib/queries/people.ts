@@ -17,6 +17,7 @@ export const people = {
   signIns: () => queryOptions({ queryKey: ['sign-ins'], queryFn: () => told(api.GET('/api/session/sign-ins')) }),
   tokens: () => queryOptions({ queryKey: ['tokens'], queryFn: () => told(api.GET('/api/session/tokens')) }),
   roles: () => queryOptions({ queryKey: ['roles'], queryFn: () => told(api.GET('/api/roles')), staleTime: 60_000 }),
+  separation: () => queryOptions({ queryKey: ['separation'], queryFn: () => told(api.GET('/api/separation')) }),
   abilities: () =>
     queryOptions({ queryKey: ['abilities'], queryFn: () => told(api.GET('/api/abilities')), staleTime: Infinity }),
   favourites: () =>
