@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Notices\Http\CalendarController;
 use App\SignIn\Http\PasswordController;
+use App\SignIn\Http\ProviderController;
 use App\SignIn\Http\SecondFactorFirst;
 use App\SignIn\Http\SessionController;
 use App\SignIn\Http\SessionOfPassword;
@@ -16,6 +17,9 @@ use Symfony\Component\Finder\Finder;
 Route::post('/api/session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 Route::post('/api/password-link', [PasswordController::class, 'ask'])->middleware('throttle:password');
 Route::post('/api/password', [PasswordController::class, 'reset'])->middleware('throttle:sign-in');
+
+Route::get('/sign-in/provider', [ProviderController::class, 'begin'])->middleware('throttle:sign-in');
+Route::get('/sign-in/provider/back', [ProviderController::class, 'back'])->middleware('throttle:sign-in');
 
 Route::prefix('api')
     ->middleware(['auth:sanctum', SessionOfPassword::class, SecondFactorFirst::class, WithoutDamagedIndex::class])

@@ -11,6 +11,8 @@ use App\People\ActivePeople;
 use App\People\KnownSessions;
 use App\People\Models\Person;
 use App\People\Rights;
+use GuzzleHttp\Client;
+use GuzzleHttp\ClientInterface;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Contracts\Hashing\Hasher;
@@ -34,6 +36,8 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        // How providers of sign-ins are asked: none holds a worker up for long.
+        $this->app->bind(ClientInterface::class, static fn(): Client => new Client(['connect_timeout' => 3, 'timeout' => 10]));
         // It collects what one request, or one job, does.
         $this->app->scoped(Ledger::class);
         // It reads what roles allow once for one request, or one job.
@@ -93,24 +97,24 @@ final class AppServiceProvider extends ServiceProvider
         // Only what was refused counts: whoever knows the password is never locked out by using it. A name is locked for the
         // address that fails, never for its owner elsewhere; and one address does not try name after name.
         $refused = static fn(Response $response): bool => $response->getStatusCode() >= 400;
-        RateLimiter::for('sign-in', static function (Request $request) use ($refused): array {
-            $login = $request->input('login');
-
-            return [
+        $login = static fn(Request $request): string => is_string($request->input('login')) ? mb_strtolower($request->input('login')) : '';
+        RateLimiter::for(
+            'sign-in',
+            static fn(Request $request): array => [
                 Limit::perMinute(10)
-                    ->by('name|' . (is_string($login) ? mb_strtolower($login) : '') . '|' . $request->ip())
+                    ->by('name|' . $login($request) . '|' . $request->ip())
                     ->after($refused),
                 Limit::perMinute(30)
                     ->by('address|' . $request->ip())
                     ->after($refused),
-            ];
-        });
+            ],
+        );
         // Every mail counts: nobody fills the letter box of another.
         RateLimiter::for(
             'password',
             static fn(Request $request): array => [
                 Limit::perHour(20)->by('address|' . $request->ip()),
-                Limit::perMinute(2)->by('name|' . mb_strtolower((string) $request->string('login'))),
+                Limit::perMinute(2)->by('name|' . $login($request)),
             ],
         );
         // A signature is asked of the person who is signed in, whatever they send and from wherever.

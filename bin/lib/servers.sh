@@ -107,6 +107,12 @@ start_mail() {
     comes_up "http://127.0.0.1:$mail_page/up" || die "The mail stand-in did not start. Look into var/log/."
 }
 
+# start_identity FOLDER: the simulated provider of sign-ins at $identity.
+start_identity() {
+    start_child identity env IDENTITY_FOLDER="$1" IDENTITY_URL="$OIDC_ISSUER" PHP_CLI_SERVER_WORKERS=2 php -S "127.0.0.1:$identity" stand-ins/identity/index.php
+    comes_up "http://127.0.0.1:$identity/up" || die "The identity stand-in did not start. Look into var/log/."
+}
+
 # start_planning: the simulated planning system at $planning, or at the next port when that is taken meanwhile.
 start_planning() {
     local try

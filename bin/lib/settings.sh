@@ -34,5 +34,7 @@ settings() {
     # Mails go to the stand-in where one runs ($mail is its port), and else into the log.
     export MAIL_MAILER=${mail:+smtp} MAIL_HOST=127.0.0.1 MAIL_PORT=${mail:-25} APP_MAINTENANCE_DRIVER=file
     export MAIL_MAILER=${MAIL_MAILER:-log} MAIL_PAGES=${mail_page:+http://127.0.0.1:$mail_page}
+    # People can sign in by the stand-in of a provider where one runs ($identity is its port).
+    export OIDC_ISSUER=${identity:+http://127.0.0.1:$identity} OIDC_CLIENT_ID=orthotaxis OIDC_CLIENT_SECRET=of-the-stand-in OIDC_NAME="Quillback identity"
     export PLANNING_DB="host=127.0.0.1;port=$PGPORT;dbname=${PLANNING_DATABASE:-planning}" PLANNING_DB_USER=orthotaxis PLANNING_DB_PASSWORD="$PGPASSWORD"
 }

@@ -186,7 +186,7 @@ it('keeps the number of queries of the main pages the same however much there is
         '/items/200-0010' => 16,
         '/items/200-0010/structure' => 10,
         '/items/200-0040/where-used' => 8,
-        "/orders/{$order}/items/200-0010/redline" => 28,
+        "/orders/{$order}/items/200-0010/redline" => 30,
         "/orders/{$order}/review" => 64,
     ];
     $few = array_map(fn(string $path): int => $count('vera', $path), array_keys($paths));

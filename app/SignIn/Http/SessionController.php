@@ -9,7 +9,6 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Data\Me;
 use App\People\Models\Person;
-use App\People\Rights;
 use App\SignIn\Models\SecondFactor;
 use Illuminate\Auth\SessionGuard;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -22,13 +21,15 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
-final class SessionController
+final readonly class SessionController
 {
+    public function __construct(private SecondFactorFirst $secondFactor) {}
+
     #[OA\Get(path: '/api/session', operationId: 'me', tags: ['people'])]
     #[Ok(Me::class), Refused]
-    public function show(#[CurrentUser] Person $person): JsonResponse
+    public function show(Request $request, #[CurrentUser] Person $person): JsonResponse
     {
-        return new JsonResponse(self::me($person));
+        return new JsonResponse($this->me($person, $request));
     }
 
     #[OA\Post(path: '/api/session', operationId: 'signIn', tags: ['people'])]
@@ -52,12 +53,12 @@ final class SessionController
         $request->session()->regenerate();
         SessionOfPassword::begin($request->session(), $person);
 
-        return new JsonResponse(self::me($person));
+        return new JsonResponse($this->me($person, $request));
     }
 
-    private static function me(Person $person): Me
+    private function me(Person $person, Request $request): Me
     {
-        return Me::of($person, app(Rights::class)->needSecondFactor($person->roles) && SecondFactor::ofPerson($person) === null);
+        return Me::of($person, $this->secondFactor->lacks($person, $request));
     }
 
     /** Asked once the password is right: nobody else learns who has one. */

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { queries } from '../lib/queries';
 import { Door } from '../ui/Door';
+import { ByProvider } from './ByProvider';
 import { ForgottenPassword } from './ForgottenPassword';
 import { SignInForm } from './SignInForm';
 
@@ -9,6 +10,7 @@ export function SignIn() {
   const client = useQueryClient();
   return (
     <Door title="Sign in">
+      <ByProvider />
       <SignInForm onSignedIn={(me) => client.setQueryData(queries.me().queryKey, me)} />
       <ForgottenPassword />
     </Door>

@@ -117,6 +117,7 @@ export const acts: Record<string, string> = {
   'work_centre.set': 'Work centre changed',
   'work_centre.added': 'Work centre added',
   'path.set': 'Approval path changed',
+  'person.identity_linked': 'Identity linked',
   'person.password_link_sent': 'Password link sent',
   'person.password_set': 'Password changed',
   'person.second_factor_set': 'Second factor changed',

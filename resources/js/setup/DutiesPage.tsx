@@ -20,7 +20,7 @@ export function DutiesPage() {
   const separation = useQuery(queries.separation());
   return (
     <Page title="Separation of duties" over="Set-up">
-      <Loading query={separation}>{(page) => <Pairs key={page.version} page={page} />}</Loading>
+      <Loading query={separation}>{(page) => <Pairs page={page} />}</Loading>
     </Page>
   );
 }
@@ -28,8 +28,15 @@ export function DutiesPage() {
 function Pairs({ page }: { page: Separation }) {
   const maySet = useMay('manage_people');
   const [pairs, setPairs] = useState(page.pairs);
-  const set = useAct(touches.separation, () =>
-    told(api.PUT('/api/separation', { body: { pairs, version: page.version } })),
+  // Of what was read when one began: what others save meanwhile is not overwritten with what stands here.
+  const [version, setVersion] = useState(page.version);
+  const set = useAct(
+    touches.separation,
+    () => told(api.PUT('/api/separation', { body: { pairs, version } })),
+    (saved) => {
+      setPairs(saved.pairs);
+      setVersion(saved.version);
+    },
   );
   const isIn = (some: Pair[], pair: Pair) => some.some((one) => same(one, pair));
   return (
