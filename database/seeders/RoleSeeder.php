@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\People\Models\Favourite;
+use App\People\Models\Group;
 use App\People\Models\Person;
 use App\People\Models\Role;
 use App\People\Models\SeparationOfDuties;
@@ -11,7 +13,10 @@ use App\People\ShippedRole;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 
-/** A role of Quillback's own, which holds at one plant, who has it, somebody who has left, and duties that are kept apart. */
+/**
+ * A role of Quillback's own, which holds at one plant, who has it, somebody who has left, a view that is shared, and duties
+ * that are kept apart.
+ */
 final class RoleSeeder extends Seeder
 {
     public function run(): void
@@ -22,6 +27,13 @@ final class RoleSeeder extends Seeder
             'name' => 'Planner, Weir',
             'abilities' => [...$planner->abilities, 'plan_order', 'release_order', 'close_order'],
             'plants' => ['Weir'],
+        ]);
+        $tomas = Person::query()->where('login', 'tomas.lind')->firstOrFail();
+        Favourite::query()->create([
+            'person_id' => $tomas->id,
+            'group_id' => Group::query()->where('code', 'purchasing')->firstOrFail()->id,
+            'address' => '/cut-ins',
+            'name' => 'Cut-ins of this year',
         ]);
         SeparationOfDuties::query()->update(['pairs' => json_encode([['waive', 'sign'], ['sign', 'release']])]);
         $mira = Person::query()->where('login', 'mira.okafor')->firstOrFail();

@@ -88,6 +88,24 @@ it('keeps who decided on the request from raising the order: nothing of it is le
     expect(DB::table('change_orders')->count())->toBe($before);
 });
 
+it('keeps who raised a request from any decision on it, where that is set', function (): void {
+    $this->world->people['jonas']->update(['roles' => ['design_engineer', 'board_member']]);
+    $number = $this->world->only('jonas', 'POST', '/requests', $this->world->request())->json('number');
+    $this->world->only('mira', 'POST', "/requests/{$number}/finding", ['finding' => 'Feasible.', 'version' => 1])->assertOk();
+    $reject = fn() => $this->world->only('jonas', 'POST', "/requests/{$number}/decision", [
+        'decision' => 'rejected',
+        'reason' => 'No.',
+        'version' => 2,
+    ]);
+    ($this->apart)('request', 'decide')->assertOk();
+    $reject()
+        ->assertStatus(422)
+        ->assertJsonValidationErrors(['decision' => 'does not decide']);
+    expect($this->world->state($number))->toBe('assessing');
+    ($this->apart)('sign', 'decide')->assertOk();
+    $reject()->assertOk();
+});
+
 it('keeps who released from closing', function (): void {
     ($this->apart)('close', 'release')->assertOk();
     $order = $this->world->signed();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Days\Today;
 use App\Imports\Jobs\RunImport;
+use App\People\ShippedRole;
 use App\Releases\Jobs\DeliverHandover;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -137,6 +138,36 @@ it('keeps pages for everybody by themselves', function (): void {
         ->as('mira', 'DELETE', "/favourites/{$id}")
         ->assertOk()
         ->assertJsonCount(0);
+});
+
+it('shares a view with the people of a group, who cannot change it', function (): void {
+    $this->world->people['nils']->update(['roles' => [ShippedRole::Administrator->value]]);
+    $group = fn(array $members) => $this->world->only('nils', 'PUT', '/groups/board', [
+        'name' => 'Board',
+        'members' => $members,
+        'retired' => false,
+        'version' => DB::table('groups')->value('version'),
+    ]);
+    $group(['mira', 'helen'])->assertOk();
+    $keep = fn(string $by, string $name) => $this->world->only($by, 'POST', '/favourites', [
+        'address' => '/items',
+        'name' => $name,
+        'group' => 'board',
+    ]);
+    $keep('jonas', 'Pumps')->assertStatus(422)->assertJsonValidationErrors('group');
+    $keep('mira', 'Pumps')->assertNoContent();
+    $this->world->as('helen', 'GET', '/favourites')->assertJsonPath('0.name', 'Pumps')->assertJsonPath('0.shared_by', 'Mira');
+    $this->world->as('mira', 'GET', '/favourites')->assertJsonPath('0.shared_by', null)->assertJsonPath('0.group', 'board');
+    $this->world->as('jonas', 'GET', '/favourites')->assertJsonCount(0);
+    $this->world->only('helen', 'DELETE', '/favourites/' . DB::table('favourites')->value('id'))->assertNoContent();
+    // One's own of the same page stands beside it.
+    $keep('helen', 'Mine')->assertNoContent();
+    $this->world->as('helen', 'GET', '/favourites')->assertJsonCount(2);
+    $group(['helen'])->assertOk();
+    $this->world->as('helen', 'GET', '/favourites')->assertJsonCount(2);
+    $this->world->as('mira', 'GET', '/favourites')->assertJsonCount(1)->assertJsonPath('0.name', 'Pumps');
+    $this->world->only('mira', 'POST', '/favourites', ['address' => '/items', 'name' => 'Pumps'])->assertNoContent();
+    $this->world->as('helen', 'GET', '/favourites')->assertJsonCount(1)->assertJsonPath('0.name', 'Mine');
 });
 
 it('tells a manufacturing structure as a plant sees it', function (): void {

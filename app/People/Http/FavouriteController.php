@@ -10,14 +10,16 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\People\Data\FavouriteRow;
 use App\People\Models\Favourite;
+use App\People\Models\Group;
 use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
 
-/** Everybody's own kept pages. */
+/** Everybody's own kept pages, and those that others share with a group of theirs. */
 final class FavouriteController
 {
     private const MOST = 100;
@@ -26,7 +28,18 @@ final class FavouriteController
     #[OkList(FavouriteRow::class), Refused]
     public function index(#[CurrentUser] Person $person): JsonResponse
     {
-        return new JsonResponse(Favourite::query()->where('person_id', $person->id)->orderBy('name')->get()->map(FavouriteRow::of(...)));
+        return new JsonResponse(
+            Favourite::query()
+                ->with(['person', 'group'])
+                ->where(
+                    static fn(Builder $rows): Builder => $rows
+                        ->where('person_id', $person->id)
+                        ->orWhereIn('group_id', self::groups($person)->select('groups.id')),
+                )
+                ->orderBy('name')
+                ->get()
+                ->map(static fn(Favourite $one): FavouriteRow => FavouriteRow::of($one, $person)),
+        );
     }
 
     #[OA\Post(path: '/api/favourites', operationId: 'keepPage', tags: ['people'])]
@@ -37,7 +50,15 @@ final class FavouriteController
         if (Favourite::query()->where('person_id', $person->id)->count() >= self::MOST) {
             throw Refusal::at('address', 'More than ' . self::MOST . ' kept pages are no help. Drop some first.');
         }
-        Favourite::query()->updateOrCreate($kept, ['name' => $request->string('name')->trim()->toString()]);
+        $group = $request->filled('group')
+            ? self::groups($person)
+                    ->where('code', $request->string('group')->toString())
+                    ->first() ?? throw Refusal::at('group', 'You share with a group that you are in.')
+            : null;
+        Favourite::query()->updateOrCreate($kept, [
+            'name' => $request->string('name')->trim()->toString(),
+            'group_id' => $group?->id,
+        ]);
 
         return new Response(status: 204);
     }
@@ -49,5 +70,11 @@ final class FavouriteController
         Favourite::query()->where('person_id', $person->id)->where('id', (int) $id)->delete();
 
         return new Response(status: 204);
+    }
+
+    /** @return Builder<Group> those that a person is in */
+    private static function groups(Person $person): Builder
+    {
+        return Group::query()->where('retired', false)->whereRelation('members', 'people.id', $person->id);
     }
 }

@@ -11,7 +11,16 @@ use OpenApi\Attributes as OA;
 #[
     OA\Schema(
         required: ['address', 'name'],
-        properties: [new OA\Property(property: 'address', type: 'string'), new OA\Property(property: 'name', type: 'string')],
+        properties: [
+            new OA\Property(property: 'address', type: 'string'),
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(
+                property: 'group',
+                description: 'code of a group of yours whose people have it too',
+                type: 'string',
+                nullable: true,
+            ),
+        ],
     ),
 ]
 final class KeptPage extends FormRequest
@@ -20,7 +29,11 @@ final class KeptPage extends FormRequest
     public function rules(): array
     {
         // One slash and then none: never the address of another host.
-        return ['address' => ['required', 'string', 'max:1000', 'regex:#^/(?![/\\\\])[^\s\\\\]*$#D'], 'name' => 'required|string|max:120'];
+        return [
+            'address' => ['required', 'string', 'max:1000', 'regex:#^/(?![/\\\\])[^\s\\\\]*$#D'],
+            'name' => 'required|string|max:120',
+            'group' => 'nullable|string|max:30',
+        ];
     }
 
     /** @return array<string, string> */

@@ -6,11 +6,13 @@ namespace App\Requests\Actions;
 
 use App\Ledger\Ledger;
 use App\People\Models\Person;
+use App\People\Models\SeparationOfDuties;
 use App\Requests\Events\RequestDecided;
 use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Rights\Duty;
 
 /** Approves a request, rejects it, or sends it back, each with a reason. */
 final readonly class DecideRequest
@@ -28,7 +30,17 @@ final readonly class DecideRequest
             if ($decision === RequestState::Assessing || $decision === RequestState::Ordered || !$request->state->mayBecome($decision)) {
                 throw Refusal::at('decision', 'This request is decided already.');
             }
-            if ($decision === RequestState::Approved && in_array($by->id, self::proposers($request), true)) {
+            $proposes = in_array($by->id, self::proposers($request), true);
+            if (
+                $proposes &&
+                SeparationOfDuties::query()
+                    ->firstOrFail()
+                    ->rule()
+                    ->bar(Duty::Decide, [Duty::Request]) !== null
+            ) {
+                throw Refusal::at('decision', 'Whoever raised a request does not decide on it. Another person must.');
+            }
+            if ($decision === RequestState::Approved && $proposes) {
                 throw Refusal::at('decision', 'The originator of a request, or of one gathered into it, cannot approve it.');
             }
             $request->update([

@@ -192,9 +192,10 @@ function Kept() {
   return (
     <nav aria-label="Saved views" className="flex flex-wrap gap-x-5 gap-y-1">
       <span className="text-soft">Saved views</span>
-      {(favourites.data ?? []).map(({ id, address, name }) => (
+      {(favourites.data ?? []).map(({ id, address, name, shared_by: by }) => (
         <Link key={id} to={address} className="text-accent underline-offset-3 hover:underline">
           {name}
+          {by && <span className="text-soft"> from {by}</span>}
         </Link>
       ))}
     </nav>

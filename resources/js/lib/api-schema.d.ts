@@ -6227,6 +6227,10 @@ export interface components {
             id: number;
             address: string;
             name: string;
+            /** @description code of the group whose people have it too */
+            group: string | null;
+            /** @description who shares it; none: it is yours */
+            shared_by: string | null;
         };
         GroupRow: {
             code: string;
@@ -6332,6 +6336,8 @@ export interface components {
             /** @description A page to keep: an address within the application and a name for it. */
             address: string;
             name: string;
+            /** @description code of a group of yours whose people have it too */
+            group?: string | null;
         };
         LaidOutTable: components["schemas"]["TableLayout"];
         NewAbsence: {

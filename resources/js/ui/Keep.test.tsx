@@ -6,8 +6,8 @@ import { Keep } from './Keep';
 
 const AT = '/items?category=pump';
 
-async function keep(rows: { id: number; address: string; name: string }[] = []) {
-  server.on('GET /api/favourites', rows);
+async function keep(rows: { id: number; address: string; name: string; shared_by?: string }[] = []) {
+  server.on('GET /api/favourites', rows).orElse('GET /api/groups', []);
   const user = await show(<Keep title="Items" />, { at: AT });
   await waitFor(() => expect(server.asked('GET /api/favourites')).toHaveLength(1));
   return user;
@@ -38,9 +38,28 @@ describe('keeping a page', () => {
     ]);
     await user.click(await screen.findByRole('button', { name: 'Saved as Pumps' }));
     expect((await screen.findByLabelText<HTMLInputElement>('Save view as')).value).toBe('Pumps');
-    expect(screen.getByRole('button', { name: 'Rename' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Save changes' })).toBeTruthy();
     server.on('DELETE /api/favourites/3', null).on('GET /api/favourites', []);
     await user.click(screen.getByRole('button', { name: 'Remove from saved views' }));
     expect(await screen.findByRole('button', { name: 'Save this view' })).toBeTruthy();
+  });
+
+  it('shares it with a group that one is in', async () => {
+    const group = { retired: false, version: 1, names: [] };
+    server.on('GET /api/groups', [
+      { ...group, code: 'board', name: 'Change board', members: ['mira.okafor'] },
+      { ...group, code: 'buyers', name: 'Buyers', members: ['petra.quist'] },
+    ]);
+    const user = await keep([{ id: 9, address: AT, name: 'Pumps', shared_by: 'Jonas Weir' }]);
+    // What another shares is not one's own to rename.
+    await user.click(screen.getByRole('button', { name: 'Save this view' }));
+    await user.click(await screen.findByRole('combobox', { name: 'Share with' }));
+    expect(screen.queryByRole('option', { name: 'Buyers' })).toBeNull();
+    await user.click(await screen.findByRole('option', { name: 'Change board' }));
+    server.on('POST /api/favourites', null);
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() =>
+      expect(server.asked('POST /api/favourites')[0]?.body).toEqual({ address: AT, name: 'Items', group: 'board' }),
+    );
   });
 });

@@ -11,7 +11,7 @@ const Open = lazy(() => import('./KeepOpen'));
 export function Keep({ title }: { title: string }) {
   const { pathname, search } = useLocation();
   const favourites = useQuery(queries.favourites());
-  const kept = favourites.data?.find((one) => one.address === pathname + search);
+  const kept = favourites.data?.find((one) => one.address === pathname + search && !one.shared_by);
   const label = keepLabel(kept?.name);
   return (
     <OpensLater
