@@ -32,7 +32,7 @@ final class FavouriteController
             Favourite::query()
                 ->with(['person', 'group'])
                 ->where(
-                    static fn(Builder $rows): Builder => $rows
+                    static fn(Builder $rows) => $rows
                         ->where('person_id', $person->id)
                         ->orWhereIn('group_id', self::groups($person)->select('groups.id')),
                 )
