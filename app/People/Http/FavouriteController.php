@@ -50,11 +50,11 @@ final class FavouriteController
         if (Favourite::query()->where('person_id', $person->id)->count() >= self::MOST) {
             throw Refusal::at('address', 'More than ' . self::MOST . ' kept pages are no help. Drop some first.');
         }
-        $group = $request->filled('group')
-            ? self::groups($person)
-                    ->where('code', $request->string('group')->toString())
-                    ->first() ?? throw Refusal::at('group', 'You share with a group that you are in.')
-            : null;
+        $code = $request->string('group')->toString();
+        $group = self::groups($person)->where('code', $code)->first();
+        if ($code !== '' && $group === null) {
+            throw Refusal::at('group', 'You share with a group that you are in.');
+        }
         Favourite::query()->updateOrCreate($kept, [
             'name' => $request->string('name')->trim()->toString(),
             'group_id' => $group?->id,
