@@ -33,41 +33,35 @@ final readonly class ChangePlaces implements PlacesOfChanges
             WHERE o.number IN (SELECT number FROM subject)
         UNION SELECT number, id FROM items WHERE number IN (SELECT number FROM subject)';
 
+    private const FOUND =
+        'WITH RECURSIVE asked (number) AS (SELECT jsonb_array_elements_text(?::jsonb)),
+            -- A task, and a change notice, concerns what its change does.
+            about (asked, number) AS (
+                SELECT number, number FROM asked
+                UNION SELECT t.number, t.change FROM tasks t WHERE t.number IN (SELECT number FROM asked)
+                UNION SELECT n.number, o.number FROM change_notices n JOIN change_orders o ON o.id = n.order_id
+                    WHERE n.number IN (SELECT number FROM asked)
+            ),
+            subject AS (SELECT DISTINCT number FROM about),
+            named AS (' .
+        self::NAMED .
+        '),
+            above (number, id) AS (
+                SELECT n.number, i.category_id FROM named n JOIN items i ON i.id = n.item_id
+                UNION SELECT a.number, c.parent_id FROM above a JOIN categories c ON c.id = a.id WHERE c.parent_id IS NOT NULL
+            ),
+            found AS (' .
+        self::SITES .
+        "
+                UNION SELECT n.number, 'plant', c.plant FROM named n JOIN contents c ON c.item_id = n.item_id AND c.kind = 'manufacturing'
+                UNION SELECT a.number, 'category', c.code FROM above a JOIN categories c ON c.id = a.id
+            )
+        SELECT DISTINCT b.asked, f.kind, f.code FROM about b JOIN found f ON f.number = b.number ORDER BY 1, 2, 3";
+
     public function of(array $numbers): array
     {
-        $slots = implode(', ', array_fill(0, count($numbers), '(?)'));
-        $rows =
-            $numbers === []
-                ? []
-                : DB::select(
-                    "WITH RECURSIVE asked (number) AS (VALUES {$slots}),
-                -- A task, and a change notice, concerns what its change does.
-                about (asked, number) AS (
-                    SELECT number::text, number::text FROM asked
-                    UNION SELECT t.number, t.change FROM tasks t WHERE t.number IN (SELECT number FROM asked)
-                    UNION SELECT n.number, o.number FROM change_notices n JOIN change_orders o ON o.id = n.order_id
-                        WHERE n.number IN (SELECT number FROM asked)
-                ),
-                subject AS (SELECT DISTINCT number FROM about),
-                named AS (" .
-                        self::NAMED .
-                        '),
-                above (number, id) AS (
-                    SELECT n.number, i.category_id FROM named n JOIN items i ON i.id = n.item_id
-                    UNION SELECT a.number, c.parent_id FROM above a JOIN categories c ON c.id = a.id WHERE c.parent_id IS NOT NULL
-                ),
-                found AS (' .
-                        self::SITES .
-                        "
-                    UNION SELECT n.number, 'plant', c.plant FROM named n
-                        JOIN contents c ON c.item_id = n.item_id AND c.kind = 'manufacturing'
-                    UNION SELECT a.number, 'category', c.code FROM above a JOIN categories c ON c.id = a.id
-                )
-            SELECT DISTINCT b.asked, f.kind, f.code FROM about b JOIN found f ON f.number = b.number ORDER BY 1, 2, 3",
-                    $numbers,
-                );
         $places = [];
-        foreach ($rows as $row) {
+        foreach (DB::select(self::FOUND, [json_encode($numbers, JSON_THROW_ON_ERROR)]) as $row) {
             $places[(string) $row->asked][(string) $row->kind][] = (string) $row->code;
         }
 
