@@ -17,6 +17,7 @@ use App\Structures\Data\ItemRow;
 use Illuminate\Support\Collection;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\Work;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\ItemData\DataField;
 use Orthotaxis\Core\ItemData\ItemData;
 
@@ -73,7 +74,7 @@ final readonly class DataRedlineReader
                 $work !== null &&
                 $record->holding()->isNotEmpty() &&
                 $work->base->hasMovedOn(),
-            may_edit: OrderPolicy::mayEdit($by, $order),
+            may_edit: OrderPolicy::mayEdit($by, $order, new Subject(Subject::ITEM_DATA, $row->item->number)),
             seen: (int) $edits->max('number'),
             can_undo: $edits->whereNull('withdrawn_at')->isNotEmpty(),
             can_redo: $edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->isNotEmpty(),

@@ -14,6 +14,7 @@ use App\Structures\Data\ItemRow;
 use App\Structures\ItemRows;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Manufacturing\Accountability;
 use Orthotaxis\Core\Manufacturing\Accounted;
 use Orthotaxis\Core\Manufacturing\Share;
@@ -104,7 +105,8 @@ final readonly class AccountabilityReader
 
         $day = BuildsOfOrder::day($order);
         $of = $chosen === null ? Accountability::of(new Structure(), []) : $this->plants->account([$chosen], $day, $all)[0];
-        $under = UnderOrder::of($order, $row, $chosen->plant ?? '', OrderPolicy::mayEdit($by, $order));
+        $edited = new Subject(Subject::MANUFACTURING, $item->number, $chosen->plant ?? '');
+        $under = UnderOrder::of($order, $row, $edited->plant, OrderPolicy::mayEdit($by, $order, $edited));
         $suggested = $siblings = [];
         if ($chosen !== null && $under->may_edit) {
             $siblings = $this->suggestions->siblings($chosen, $of, $day);

@@ -75,7 +75,7 @@ final readonly class BuiltRedlineReader
                 $work !== null &&
                 $record->holding()->isNotEmpty() &&
                 $work->base->hasMovedOn(),
-            may_edit: OrderPolicy::mayEdit($by, $order),
+            may_edit: OrderPolicy::mayEdit($by, $order, new Subject(Subject::MANUFACTURING, $item, $plant)),
             seen: (int) $edits->max('number'),
             can_undo: $edits->whereNull('withdrawn_at')->isNotEmpty(),
             can_redo: $edits->whereNotNull('withdrawn_at')->whereNull('discarded_at')->isNotEmpty(),

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Orders;
 
 use App\Orders\Duties\Duties;
+use App\Orders\Editing\EditorsOfOrders;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
 use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Task\Editors;
 
 /**
  * Who may do what with this order, beyond what their role allows in general: the people whom it names, and those who coordinate
@@ -38,7 +41,7 @@ final readonly class OrderPolicy
 
         return match ($act) {
             OrderAct::Plan, OrderAct::Release, OrderAct::Close => null,
-            OrderAct::Revise => $order->editor_id === $by->id ? null : "{$order->number} names another person to edit.",
+            OrderAct::Revise => self::editors($order)->mayEdit($by->id) ? null : "{$order->number} names another person to edit.",
             OrderAct::Submit => $order->editor_id === $by->id || self::coordinates($by, $order)
                 ? null
                 : "Only the editor of {$order->number} or a coordinator sends it to review.",
@@ -56,10 +59,28 @@ final readonly class OrderPolicy
         $refusal === null || throw Refusal::at($place, $refusal);
     }
 
-    /** Whether the person edits lines under it now. */
-    public static function mayEdit(Person $by, ChangeOrder $order): bool
+    /**
+     * Whether the person edits a subject under it now.
+     *
+     * @param  ?Subject  $subject  null: any of it
+     */
+    public static function mayEdit(Person $by, ChangeOrder $order, ?Subject $subject = null): bool
     {
-        return $order->state->allowsEdits() && self::refusal(OrderAct::Revise, $by, $order) === null;
+        return $order->state->allowsEdits() && self::refusalToEdit($by, $order, $subject) === null;
+    }
+
+    /** @return ?string why the person does not edit a subject under it; null when they may, if it is time */
+    public static function refusalToEdit(Person $by, ChangeOrder $order, ?Subject $subject): ?string
+    {
+        return self::refusal(OrderAct::Revise, $by, $order) ??
+            ($subject === null || $order->state === OrderState::Proposed || self::editors($order)->mayEdit($by->id, $subject)
+                ? null
+                : "Your tasks of {$order->number} do not edit {$subject}.");
+    }
+
+    private static function editors(ChangeOrder $order): Editors
+    {
+        return app(EditorsOfOrders::class)->of($order);
     }
 
     /** @return list<OrderAct> what the person may do with it, when it is time */

@@ -8,6 +8,7 @@ use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
 use App\Orders\Contents\ContentKind;
 use App\Orders\Contents\ContentKinds;
+use App\Orders\Editing\EditorsOfOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\FollowUp;
@@ -32,6 +33,7 @@ use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Revision\RevisionStatus;
+use Orthotaxis\Core\Task\Editors;
 
 /** Brings orders with their items, works and edits from the database to core. */
 final readonly class OrderReader
@@ -42,6 +44,7 @@ final readonly class OrderReader
         'items.item.revisingOrders',
         'items.works.base',
         'items.works.edits.author',
+        'items.works.edits.task',
         'author',
         'editor',
         'signer',
@@ -54,7 +57,7 @@ final readonly class OrderReader
         'waivers.person',
     ];
 
-    public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences) {}
+    public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences, private EditorsOfOrders $editors) {}
 
     /** Loads all that reading the order needs, in a fixed number of queries. */
     public static function load(ChangeOrder $order): ChangeOrder
@@ -80,8 +83,12 @@ final readonly class OrderReader
         $rows = self::loadAll($orders);
         $works = $this->works($rows->flatMap(static fn(OrderItem $row): Collection => $row->works)->keyBy('id'));
         $sheets = self::sheets($rows);
+        $editors = $this->editors->many($orders);
 
-        return $orders->keyBy('id')->map(fn(ChangeOrder $order): Order => $this->order($order, $works, $sheets))->all();
+        return $orders
+            ->keyBy('id')
+            ->map(fn(ChangeOrder $order): Order => $this->order($order, $works, $sheets, $editors[$order->id]))
+            ->all();
     }
 
     /**
@@ -185,7 +192,7 @@ final readonly class OrderReader
      * @param  array<int, Work>  $works  by id
      * @param  Collection<int, ItemFile>  $sheets
      */
-    private function order(ChangeOrder $order, array $works, Collection $sheets): Order
+    private function order(ChangeOrder $order, array $works, Collection $sheets, Editors $editors): Order
     {
         $revised = $order->items->where('outcome', Outcome::Revise);
         $sheets = $sheets
@@ -219,6 +226,7 @@ final readonly class OrderReader
                 ->map(static fn(ChangeOrder $one): TiedOrder => self::tied($one, $one->with_parent))
                 ->values()
                 ->all(),
+            editingTasks: $editors->tasks,
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders;
 
 use App\Documents\RevisionWork;
+use App\Orders\Editing\EditorsOfOrders;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\Structures\Models\Item;
@@ -13,16 +14,20 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
 
-/** Work on the coming revision of an item is work under an order, by the person whom it names to edit. */
+/** Work on the coming revision of an item is work under an order, by those who edit it there. */
 final readonly class OrderWork implements RevisionWork
 {
+    public function __construct(private EditorsOfOrders $editors) {}
+
     public function of(Person $by, Item $item): ?NamedOrder
     {
         $orders = $this->revising($item);
         $mine = $orders->first(
-            static fn(ChangeOrder $order): bool => $order->state === OrderState::Revising && $order->editor_id === $by->id,
+            fn(ChangeOrder $order): bool => $order->state === OrderState::Revising &&
+                $this->editors->of($order)->mayEdit($by->id, new Subject(Subject::ENGINEERING, $item->number)),
         );
         if ($mine !== null) {
             // Held, so that it is not sent to review at the same moment.
@@ -50,8 +55,8 @@ final readonly class OrderWork implements RevisionWork
     }
 
     /**
-     * A draft belongs to one order, whose editor alone removes it; one that came before any order had the item is everybody's who may
-     * add.
+     * A draft belongs to one order, and is removed by who edits the item there; one that came before any order had the item is
+     * everybody's who may add.
      */
     public function mayTakeAway(Person $by, Item $item, ?int $order): void
     {
@@ -68,7 +73,8 @@ final readonly class OrderWork implements RevisionWork
         if ($brought->state !== OrderState::Revising) {
             throw Refusal::at('file', "{$item->number} is locked under {$brought->number}.");
         }
-        OrderPolicy::check(OrderAct::Revise, $by, $brought, 'file');
+        $refusal = OrderPolicy::refusalToEdit($by, $brought, new Subject(Subject::ENGINEERING, $item->number));
+        $refusal === null || throw Refusal::at('file', $refusal);
     }
 
     public function mustBeFree(Person $by, array $items, string $place): void

@@ -10,6 +10,7 @@ use App\Orders\Contents\ContentKinds;
 use App\Orders\Contents\EngineeringContents;
 use App\Orders\Duties\Duties;
 use App\Orders\Duties\KeepDutiesApart;
+use App\Orders\Editing\EditorsOfOrders;
 use App\Orders\Paths\KeepActorsUpToDate;
 use App\Orders\Subjects\EngineeringEditor;
 use App\Orders\Subjects\SubjectEditors;
@@ -36,6 +37,7 @@ final class Provider extends ServiceProvider
     {
         Event::listen(Act::class, KeepDutiesApart::class);
         Event::listen(Act::class, KeepActorsUpToDate::class);
+        Event::listen(Act::class, EditorsOfOrders::class);
     }
 
     public function register(): void
@@ -43,6 +45,7 @@ final class Provider extends ServiceProvider
         // What they read is kept for one request, or one job.
         $this->app->scoped(ContentKinds::class);
         $this->app->scoped(Duties::class);
+        $this->app->scoped(EditorsOfOrders::class);
         $this->app->scoped(SubjectEditors::class);
         $this->app->resolving(
             ContentKinds::class,

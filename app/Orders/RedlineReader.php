@@ -17,6 +17,7 @@ use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem as CoreOrderItem;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Comparison\Difference;
+use Orthotaxis\Core\Content\Subject;
 
 /** Sets what was and what will be side by side, line by line. */
 final readonly class RedlineReader
@@ -53,11 +54,10 @@ final readonly class RedlineReader
             ->all();
         $order->items->loadMissing('works.iterations.person');
         $data = collect(OrderView::items($order, $core))->keyBy(static fn($row): string => $row->item->number);
-        $mayEdit = OrderPolicy::mayEdit($by, $order);
 
         return $order->items
             ->where('outcome', Outcome::Revise)
-            ->map(function (OrderItem $row) use ($order, $core, $components, $data, $mayEdit): Redline {
+            ->map(function (OrderItem $row) use ($order, $core, $components, $data, $by): Redline {
                 $item = collect($core->items)->firstOrFail('number', $row->item->number);
                 $shown = $data[$row->item->number];
                 // The last edit of each line: later ones take the place of earlier ones.
@@ -74,7 +74,7 @@ final readonly class RedlineReader
                     base: $shown->base,
                     becomes: $shown->becomes,
                     moved_on: $shown->moved_on,
-                    may_edit: $mayEdit,
+                    may_edit: OrderPolicy::mayEdit($by, $order, new Subject(Subject::ENGINEERING, $row->item->number)),
                     seen: (int) $edits->max('number'),
                     can_undo: $edits->contains(static fn(EditRecord $edit): bool => $edit->withdrawn_at === null),
                     can_redo: $edits->contains(

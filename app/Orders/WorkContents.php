@@ -31,16 +31,20 @@ final readonly class WorkContents
      * Of many, in a number of queries that does not depend on how many.
      *
      * @param  list<WorkRecord>  $works
+     * @param  ?\Closure(EditRecord): bool  $which  of the edits that hold; null: all
      * @return array<int, Content> by work
+     *
+     * @throws Refusal when what is left of the edits does not fit
      */
-    public function afterAll(array $works): array
+    public function afterAll(array $works, ?\Closure $which = null): array
     {
         $after = [];
         foreach (collect($works)->groupBy('kind') as $name => $some) {
             $kind = $this->kinds->of((string) $name);
             $bases = $kind->read($some->pluck('base_id')->filter()->unique()->values()->all());
             foreach ($some as $work) {
-                $edits = $work->holding()->map(fn(EditRecord $edit): Edit => $this->edit($work, $edit))->all();
+                $edits = $work->holding()->filter($which ?? static fn(): bool => true);
+                $edits = $edits->map(fn(EditRecord $edit): Edit => $this->edit($work, $edit))->values()->all();
                 $after[$work->id] = ($bases[$work->base_id] ?? $kind->none())->edited($edits);
             }
         }

@@ -15,6 +15,7 @@ use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
 use App\Orders\Http\ReviewController;
 use App\Orders\Http\SubordinationController;
+use App\Orders\Http\TaskWorkController;
 use App\Orders\Http\TransferController;
 use App\Orders\Http\WaiverController;
 use App\Orders\Http\WorkController;
@@ -103,6 +104,13 @@ Route::controller(WorksheetController::class)
     ->group(static function (): void {
         Route::get('/worksheet', 'show');
         Route::post('/worksheet', 'edit')->middleware(Ability::EditLines->gate());
+        Route::post('/undo', 'undo')->middleware(Ability::EditLines->gate());
+        Route::post('/redo', 'redo')->middleware(Ability::EditLines->gate());
+    });
+Route::controller(TaskWorkController::class)
+    ->prefix('tasks/{number}/edits')
+    ->group(static function (): void {
+        Route::get('/', 'show');
         Route::post('/undo', 'undo')->middleware(Ability::EditLines->gate());
         Route::post('/redo', 'redo')->middleware(Ability::EditLines->gate());
     });

@@ -55,7 +55,7 @@ enum Ability: string
             self::DecideRequest => 'Decide on requests',
             self::RaiseOrder => 'Raise orders',
             self::PlanOrder => 'Plan orders: items, people, day, hold, withdraw',
-            self::ReviseStructure => 'Be the editor of an order',
+            self::ReviseStructure => 'Be the editor of an order, or of a part of it',
             self::EditLines => 'Edit lines, routings and data on an order',
             self::SubmitOrder => 'Send orders to review',
             self::SignOrder => 'Sign orders',

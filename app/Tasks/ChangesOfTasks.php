@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tasks;
 
+use App\Tasks\Data\EditableItem;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
 
 /** What tasks want to know of the report, request or order that they are for. */
@@ -15,6 +17,17 @@ interface ChangesOfTasks
      * @throws Refusal when it has ended
      */
     public function holdOpen(string $number): void;
+
+    /**
+     * @param  list<Subject>  $subjects
+     * @return list<int> the item of each
+     *
+     * @throws Refusal at each, by its place in the list, that cannot be edited under the change
+     */
+    public function edited(string $number, array $subjects): array;
+
+    /** @return list<EditableItem> none where it is no order that changes items */
+    public function editable(string $number): array;
 
     /** Ends with 404 when there is no such change. */
     public function title(string $number): string;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tasks;
 
 use App\Vocabulary\Priority;
+use Orthotaxis\Core\Content\Subject;
 
 /** What somebody is to do, before it is a task. */
 final readonly class PlannedTask
@@ -12,6 +13,7 @@ final readonly class PlannedTask
     /**
      * @param  list<string>  $checks
      * @param  list<string>  $waitsFor  numbers of tasks of the same change
+     * @param  list<Subject>  $subjects  of the order that it is for, which it edits
      * @param  ?string  $source  what it is made of, so that it is made once; null: by hand
      */
     public function __construct(
@@ -25,6 +27,7 @@ final readonly class PlannedTask
         public array $checks = [],
         public array $waitsFor = [],
         public ?string $source = null,
+        public array $subjects = [],
     ) {}
 
     /** @return array<string, mixed> */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Change;
 
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Task\EditingTask;
+use Orthotaxis\Core\Task\Editors;
 
 /** A change order as far as the rules look at it. People are named by id. */
 final readonly class Order
@@ -16,6 +18,7 @@ final readonly class Order
      * @param  list<Waiver>  $waivers  conditions that are let go
      * @param  ?TiedOrder  $parent  the order to which it is subordinate
      * @param  list<TiedOrder>  $subordinates  those that are subordinate to it
+     * @param  list<EditingTask>  $editingTasks  by which others edit parts of it
      * @param  ?list<string>  $stuck  why the approval path that was chosen for it cannot come to its end; null: one person signs
      * @param  list<FollowsLater>  $later  plants that follow under another order
      * @param  list<PlantState>  $plants  that build what is on it; only where it is asked whether they have taken it over
@@ -36,6 +39,7 @@ final readonly class Order
         public ?array $stuck = null,
         public ?TiedOrder $parent = null,
         public array $subordinates = [],
+        public array $editingTasks = [],
     ) {}
 
     /**
@@ -62,6 +66,7 @@ final readonly class Order
             stuck: $stuck,
             parent: $this->parent,
             subordinates: $this->subordinates,
+            editingTasks: $this->editingTasks,
         );
     }
 
@@ -108,7 +113,8 @@ final readonly class Order
     public function proposers(): array
     {
         $editors = array_map(static fn(Work $work): ?int => $work->editor, $this->works());
+        $asked = (new Editors($this->editor, $this->editingTasks))->people();
 
-        return array_values(array_unique(array_filter([$this->author, $this->editor, ...$editors, ...$this->editAuthors], is_int(...))));
+        return array_values(array_unique(array_filter([$this->author, ...$editors, ...$asked, ...$this->editAuthors], is_int(...))));
     }
 }

@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\CutIn\Models\CutIn;
 use App\Dossier\Tasks\MakeCutInTasks;
+use App\Orders\Actions\EditStructure;
 use App\Orders\Actions\PutOnHold;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
@@ -20,6 +21,9 @@ use App\Vocabulary\Priority;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Content\Subject;
+use Orthotaxis\Core\Edit\ChangeLine;
+use Orthotaxis\Core\Edit\ReplaceComponent;
 
 /** Tasks in every state: open, claimed, overdue, waiting for others, done and withdrawn; and an order on hold. */
 final class TaskSeeder extends Seeder
@@ -81,7 +85,34 @@ final class TaskSeeder extends Seeder
         app(MoveTask::class)->claim(self::person('jonas.weir'), $outline);
         app(MoveTask::class)->finish(self::person('jonas.weir'), $outline, 'Drawn after the data sheet of the maker.');
         app(MoveTask::class)->withdraw($mira, $extra, 'The maker has a second plant.');
+        $this->powerBoard($regulator->number);
         $this->onHold();
+    }
+
+    /** A part of the order that another edits than who edits the order. */
+    private function powerBoard(string $order): void
+    {
+        $this->make(self::person('mira.okafor'), $order, [
+            new PlannedTask(
+                to: Assignee::named('jonas.weir'),
+                kind: TaskKind::Design,
+                title: 'Power board takes the new regulator',
+                dueOn: self::day(5),
+                estimateHours: 6,
+                checks: ['Heat looked at'],
+                subjects: [new Subject(Subject::ENGINEERING, '300-0020')],
+            ),
+        ]);
+        $edits = [
+            new ReplaceComponent((new ChangeStory())->line('300-0020', '310-0002'), [
+                'component' => '310-0003',
+                'notes' => 'small outline',
+            ]),
+            new ChangeLine((new ChangeStory())->line('300-0020', '710-0005'), ['quantity' => '0.25']),
+        ];
+        foreach ($edits as $edit) {
+            app(EditStructure::class)->make(self::person('jonas.weir'), $order, '300-0020', $edit, PHP_INT_MAX);
+        }
     }
 
     /** An order that waits for something that nobody here can hurry. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ChangeNotices\Data;
 
 use App\Http\Api\ListOf;
+use App\Orders\Data\PartChange;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Release\ChangedPart;
@@ -13,7 +14,7 @@ use Orthotaxis\Core\Release\ChangedPart;
 #[OA\Schema]
 final readonly class NoticeSubject
 {
-    /** @param  list<NoticePart>  $parts */
+    /** @param  list<PartChange>  $parts */
     private function __construct(
         #[OA\Property(description: 'engineering, manufacturing, item_data')] public string $kind,
         #[OA\Property] public string $item,
@@ -21,7 +22,7 @@ final readonly class NoticeSubject
         #[OA\Property(description: 'empty where it is of no plant')] public string $plant,
         #[OA\Property] public ?string $was,
         #[OA\Property] public string $becomes,
-        #[ListOf(NoticePart::class)] public array $parts,
+        #[ListOf(PartChange::class)] public array $parts,
     ) {}
 
     /** @param  array<string, string>  $titles  of items, by number */
@@ -34,7 +35,7 @@ final readonly class NoticeSubject
             plant: $work->subject->plant,
             was: $work->base->revision,
             becomes: $work->base->becomes(),
-            parts: array_map(static fn(ChangedPart $part): NoticePart => NoticePart::of($part, $titles), ChangedPart::of($work)),
+            parts: array_map(static fn(ChangedPart $part): PartChange => PartChange::of($part, $titles), ChangedPart::of($work)),
         );
     }
 }

@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace App\Dossier\Tasks;
 
 use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
 use App\Problems\Models\ProblemReport;
 use App\Requests\Models\ChangeRequest;
 use App\Tasks\ChangesOfTasks;
+use App\Tasks\Data\EditableItem;
+use App\Vocabulary\ChoiceList;
 use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
 
 /** What tasks want to know of reports, requests and orders. */
@@ -28,6 +33,56 @@ final readonly class TaskChanges implements ChangesOfTasks
         if ($hasEnded) {
             throw Refusal::at('change', "{$number} has ended.");
         }
+    }
+
+    public function edited(string $number, array $subjects): array
+    {
+        if ($subjects === []) {
+            return [];
+        }
+        $order = ChangeOrder::orders()->where('number', $number)->first() ?? throw Refusal::at('edits', "{$number} is no order.");
+        $rows = $order->items()->with('item:id,number')->get()->keyBy('item.number');
+        $items = $refused = [];
+        foreach ($subjects as $at => $subject) {
+            $row = $rows[$subject->item] ?? null;
+            $fault = match (true) {
+                $row === null => "{$subject->item} is not on {$number}.",
+                !in_array($subject->kind, [Subject::ENGINEERING, Subject::MANUFACTURING, Subject::ITEM_DATA], true),
+                ($subject->kind === Subject::MANUFACTURING) !== ($subject->plant !== '')
+                    => 'Orders do no such work.',
+                $subject->plant !== '' && !ChoiceList::Site->knows($subject->plant) => "There is no plant {$subject->plant}.",
+                !$row->outcome->mayChange($subject->kind) => "{$subject} stays as it is under {$number}.",
+                default => null,
+            };
+            if ($fault !== null) {
+                $refused["edits.{$at}"] = $fault;
+            }
+            $items[] = (int) $row?->item_id;
+        }
+
+        return $refused === [] ? $items : throw Refusal::because($refused);
+    }
+
+    public function editable(string $number): array
+    {
+        $order = ChangeOrder::orders()->where('number', $number)->first();
+
+        return array_values(
+            OrderItem::query()
+                ->with('item:id,number,title')
+                ->where('order_id', $order?->id)
+                ->where('outcome', '!=', Outcome::Keep)
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    static fn(OrderItem $row): EditableItem => new EditableItem(
+                        $row->item->number,
+                        $row->item->title,
+                        $row->outcome->value,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public function title(string $number): string

@@ -7,7 +7,6 @@ namespace App\Orders\Actions;
 use App\Http\Stale;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\WorkRecord;
-use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\People\Models\Person;
 use Illuminate\Database\Eloquent\Builder;
@@ -23,7 +22,7 @@ final readonly class HeldWork
     public static function forEditor(Person $by, string $number, string $itemNumber): WorkRecord
     {
         $order = self::openOrder($number);
-        OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
+        self::mustEdit($by, $order, new Subject(Subject::ENGINEERING, $itemNumber));
 
         return self::work($order, $itemNumber);
     }
@@ -46,7 +45,7 @@ final readonly class HeldWork
     public static function onSubject(Person $by, string $number, string $itemNumber, string $kind, string $plant, ?int $seen): WorkRecord
     {
         $order = self::openOrder($number);
-        OrderPolicy::check(OrderAct::Revise, $by, $order, 'editor');
+        self::mustEdit($by, $order, new Subject($kind, $itemNumber, $plant));
         $row =
             $order->items()->whereRelation('item', 'number', $itemNumber)->first() ??
             throw Refusal::at('item', "{$itemNumber} is not on {$number}.");
@@ -87,6 +86,13 @@ final readonly class HeldWork
             OrderState::Planning => throw Refusal::at('order', "{$number} is not open for revision yet."),
             default => throw Refusal::at('order', "{$number} is locked: its structures cannot be edited."),
         };
+    }
+
+    /** @throws Refusal when the person does not edit it */
+    public static function mustEdit(Person $by, ChangeOrder $order, Subject $subject): void
+    {
+        $refusal = OrderPolicy::refusalToEdit($by, $order, $subject);
+        $refusal === null || throw Refusal::at('editor', $refusal);
     }
 
     private static function work(ChangeOrder $order, string $itemNumber): WorkRecord

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Orders\Actions;
 
+use App\Orders\Editing\EditorsOfOrders;
 use App\Orders\Events\PartEdited;
 use App\Orders\Events\PartsEdited;
 use App\Orders\Models\EditRecord;
@@ -30,6 +31,7 @@ final readonly class KeepEdits
             ->whereNull('discarded_at')
             ->update(['discarded_at' => $now]);
         $first = (int) $work->edits()->max('number') + 1;
+        $task = app(EditorsOfOrders::class)->of($work->row->order)->taskOf($by->id, $work->subject())?->id;
         EditRecord::query()->insert(
             array_map(
                 static fn(Edit $edit, int $at): array => [
@@ -41,6 +43,7 @@ final readonly class KeepEdits
                     'version' => $edit->version(),
                     'part' => $edit->part(),
                     'fields' => json_encode((object) $edit->fields(), JSON_THROW_ON_ERROR),
+                    'task_id' => $task,
                     'author_id' => $by->id,
                     'made_at' => $now,
                 ],

@@ -84,6 +84,7 @@ final readonly class MergeNewer
                     'version' => $moved->version(),
                     'part' => $moved->part(),
                     'fields' => json_encode((object) $moved->fields(), JSON_THROW_ON_ERROR),
+                    'task_id' => $edit->task_id,
                     'author_id' => $edit->author_id,
                     'made_at' => $edit->made_at,
                 ];

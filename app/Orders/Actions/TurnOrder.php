@@ -12,7 +12,7 @@ use App\People\Models\Person;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Refusal;
 
-/** Takes back what was done last under an order, to whichever of its subjects, or does again what was taken back last. */
+/** Takes back what a person did last under an order, to whichever of its subjects, or does again what they took back last. */
 final readonly class TurnOrder
 {
     public function __construct(private TurnWork $turn, private Ledger $ledger) {}
@@ -22,10 +22,13 @@ final readonly class TurnOrder
     {
         return $this->ledger->together(function () use ($by, $number): array {
             $last =
-                self::edits($number)->whereNull('withdrawn_at')->orderByDesc('id')->first() ??
-                throw Refusal::at('edits', 'There is nothing to undo.');
+                self::edits($by, $number)->whereNull('withdrawn_at')->orderByDesc('id')->first() ??
+                throw Refusal::at('edits', 'There is nothing of yours to undo.');
 
-            return $this->turn->undo($by, self::named($number, $last));
+            $named = self::named($number, $last);
+            self::mustBeLast($last, $named);
+
+            return $this->turn->undo($by, $named);
         });
     }
 
@@ -33,19 +36,36 @@ final readonly class TurnOrder
     public function redo(Person $by, string $number): array
     {
         return $this->ledger->together(function () use ($by, $number): array {
-            $undone = self::edits($number)->whereNotNull('withdrawn_at')->whereNull('discarded_at');
-            $next = $undone->orderByDesc('withdrawn_at')->orderBy('id')->first() ?? throw Refusal::at('edits', 'There is nothing to redo.');
+            $undone = self::edits($by, $number)->whereNotNull('withdrawn_at')->whereNull('discarded_at');
+            $next =
+                $undone->orderByDesc('withdrawn_at')->orderBy('id')->first() ??
+                throw Refusal::at('edits', 'There is nothing of yours to redo.');
 
             return $this->turn->redo($by, self::named($number, $next));
         });
     }
 
+    /** @throws Refusal when somebody else has edited the subject since */
+    private static function mustBeLast(EditRecord $mine, NamedWork $named): void
+    {
+        $others = EditRecord::query()
+            ->with('author')
+            ->where('work_id', $mine->work_id)
+            ->whereNull('withdrawn_at')
+            ->where('number', '>', $mine->number)
+            ->where('author_id', '!=', $mine->author_id)
+            ->first();
+        $others === null || throw Refusal::at('edits', "{$others->author->name} has edited {$named->subject()} after you.");
+    }
+
     /** @return Builder<EditRecord> */
-    private static function edits(string $number): Builder
+    private static function edits(Person $by, string $number): Builder
     {
         HeldWork::openOrder($number);
 
-        return EditRecord::query()->whereHas('work.row.order', static fn(Builder $order): Builder => $order->where('number', $number));
+        return EditRecord::query()
+            ->where('author_id', $by->id)
+            ->whereHas('work.row.order', static fn(Builder $order): Builder => $order->where('number', $number));
     }
 
     private static function named(string $number, EditRecord $edit): NamedWork

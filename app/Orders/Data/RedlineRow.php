@@ -27,6 +27,7 @@ final readonly class RedlineRow
         #[OA\Property(ref: ItemRow::class, nullable: true)] public ?ItemRow $item,
         #[OA\Property(description: 'who edited it last')] public ?string $edited_by,
         #[OA\Property] public ?string $edited_at,
+        #[OA\Property(description: 'number of the task under which it was edited last')] public ?string $task,
     ) {}
 
     /**
@@ -50,6 +51,7 @@ final readonly class RedlineRow
             item: $after === null ? null : $items[$after->component],
             edited_by: $last?->author->name,
             edited_at: $last?->made_at->toIso8601String(),
+            task: $last?->task?->number,
         );
     }
 }

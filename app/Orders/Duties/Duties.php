@@ -20,6 +20,8 @@ final class Duties
         UNION SELECT editor_id, 'edit' FROM change_orders WHERE id = :id AND editor_id IS NOT NULL
         UNION SELECT e.author_id, 'edit' FROM edits e JOIN works w ON w.id = e.work_id JOIN change_order_items i ON i.id = w.order_item_id
             WHERE i.order_id = :id AND e.withdrawn_at IS NULL AND e.discarded_at IS NULL
+        UNION SELECT t.holder_id, 'edit' FROM tasks t JOIN change_orders o ON o.number = t.change WHERE o.id = :id
+            AND t.state IN ('claimed', 'done') AND EXISTS (SELECT FROM task_subjects s WHERE s.task_id = t.id)
         UNION SELECT person_id, 'waive' FROM order_waivers WHERE order_id = :id AND withdrawn_at IS NULL
         UNION SELECT person_id, 'sign' FROM signatures WHERE order_id = :id AND meaning = 'signed' AND NOT void
         UNION SELECT r.raised_by, 'request' FROM change_order_requests l JOIN change_requests r ON r.id = l.request_id WHERE l.order_id = :id

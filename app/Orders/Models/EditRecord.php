@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\People\Models\Person;
+use App\Tasks\Models\ChangeTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,11 +27,13 @@ use Orthotaxis\Core\Structure\LineField;
  * @property int $version in which it is kept
  * @property string $part what of the subject it is an edit of
  * @property array<string, string> $fields
+ * @property ?int $task_id under which its author made it; null: the order itself
  * @property int $author_id
  * @property CarbonImmutable $made_at
  * @property ?CarbonImmutable $withdrawn_at
  * @property ?CarbonImmutable $discarded_at
  * @property-read Person $author
+ * @property-read ?ChangeTask $task
  * @property-read WorkRecord $work
  */
 final class EditRecord extends Model
@@ -50,6 +53,12 @@ final class EditRecord extends Model
     public function work(): BelongsTo
     {
         return $this->belongsTo(WorkRecord::class, 'work_id');
+    }
+
+    /** @return BelongsTo<ChangeTask, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(ChangeTask::class, 'task_id');
     }
 
     /** @return BelongsTo<Person, $this> */

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Orders\Strokes;
 
+use App\Orders\Actions\HeldWork;
+use App\Orders\Editing\EditorsOfOrders;
 use App\Orders\Events\StrokeMade;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\EditRecord;
+use App\Orders\OrderAct;
+use App\Orders\OrderPolicy;
 use App\Orders\Subjects\EditsTogether;
 use App\Orders\Subjects\SubjectEditors;
 use App\People\Models\Person;
@@ -15,6 +19,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Refusal;
+use Orthotaxis\Core\Task\Editors;
 
 /**
  * Edits many subjects of an order at once: all of it or nothing, one act and one undo, in a number of queries that does not depend on how
@@ -23,9 +28,21 @@ use Orthotaxis\Core\Refusal;
 final readonly class MakeStroke
 {
     /** Rows of edits that are written in one statement. */
-    private const COLUMNS = ['work_id', 'number', 'act', 'operation', 'version', 'part', 'fields', 'stroke', 'author_id', 'made_at'];
+    private const COLUMNS = [
+        'work_id',
+        'number',
+        'act',
+        'operation',
+        'version',
+        'part',
+        'fields',
+        'stroke',
+        'task_id',
+        'author_id',
+        'made_at',
+    ];
 
-    public function __construct(private SubjectEditors $editors) {}
+    public function __construct(private SubjectEditors $editors, private EditorsOfOrders $tasks) {}
 
     /**
      * @param  ChangeOrder  $order  held
@@ -39,6 +56,7 @@ final readonly class MakeStroke
      */
     public function of(Person $by, ChangeOrder $order, array $all, string $what, \Closure $told): string
     {
+        self::mustEdit($by, $order, $all);
         $reasons = [];
         foreach (self::byKind($all) as $kind => $some) {
             $editor = $this->editors->of($kind);
@@ -58,7 +76,7 @@ final readonly class MakeStroke
             throw Refusal::because($reasons);
         }
         $stroke = (string) Str::uuid7();
-        self::write($by, $all, $stroke);
+        self::write($by, $this->tasks->of($order), $all, $stroke);
         event(new StrokeMade($by->login, $order->number, $stroke, $what, $all));
 
         return $stroke;
@@ -78,8 +96,22 @@ final readonly class MakeStroke
         return $kinds;
     }
 
+    /**
+     * Whoever plans the order may have anything done to it at once; others, what they edit.
+     *
+     * @param  list<SubjectEdits>  $all
+     */
+    private static function mustEdit(Person $by, ChangeOrder $order, array $all): void
+    {
+        if (OrderPolicy::refusal(OrderAct::Plan, $by, $order) !== null) {
+            foreach ($all as $one) {
+                HeldWork::mustEdit($by, $order, $one->work->subject());
+            }
+        }
+    }
+
     /** @param  list<SubjectEdits>  $all */
-    private static function write(Person $by, array $all, string $stroke): void
+    private static function write(Person $by, Editors $editors, array $all, string $stroke): void
     {
         $now = CarbonImmutable::now();
         // What was undone cannot come back once something else is done.
@@ -91,6 +123,7 @@ final readonly class MakeStroke
         $copy = new CopyInto('edits', self::COLUMNS);
         foreach ($all as $one) {
             $first = (int) $one->work->edits->max('number') + 1;
+            $task = $editors->taskOf($by->id, $one->work->subject())?->id;
             foreach ($one->edits as $at => $edit) {
                 $copy->row([
                     $one->work->id,
@@ -101,6 +134,7 @@ final readonly class MakeStroke
                     $edit->part(),
                     json_encode((object) $edit->fields(), JSON_THROW_ON_ERROR),
                     $stroke,
+                    $task,
                     $by->id,
                     $now->format('Y-m-d H:i:s.uP'),
                 ]);

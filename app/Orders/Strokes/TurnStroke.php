@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Orders\Strokes;
 
+use App\Orders\Actions\HeldWork;
 use App\Orders\Events\StrokeRedone;
 use App\Orders\Events\StrokeUndone;
 use App\Orders\Models\EditRecord;
 use App\Orders\Models\WorkRecord;
+use App\Orders\OrderAct;
+use App\Orders\OrderPolicy;
 use App\People\Models\Person;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -32,6 +35,8 @@ final readonly class TurnStroke
     /** @return list<string> */
     private function turn(Person $by, string $order, string $stroke, bool $back): array
     {
+        $held = HeldWork::openOrder($order);
+        $plans = OrderPolicy::refusal(OrderAct::Plan, $by, $held) === null;
         $ids = $items = [];
         $subjects = 0;
         foreach (self::works($order, $stroke) as $work) {
@@ -49,6 +54,7 @@ final readonly class TurnStroke
                         : "{$work->subject()} was edited since this was undone at several at once: do it anew.",
                 );
             }
+            $plans || HeldWork::mustEdit($by, $held, $work->subject());
             $subjects++;
             $items[$work->row->item->number] = true;
             array_push($ids, ...self::together($open, $next)->pluck('id')->all());

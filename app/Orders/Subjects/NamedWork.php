@@ -39,8 +39,13 @@ final readonly class NamedWork
         return "{$this->item} {$this->work()}";
     }
 
+    public function edited(): Subject
+    {
+        return new Subject($this->kind, $this->item, $this->plant);
+    }
+
     public function subject(): string
     {
-        return (string) new Subject($this->kind, $this->item, $this->plant);
+        return (string) $this->edited();
     }
 }

@@ -30,7 +30,7 @@ final readonly class SubjectsOfOrder
     /** @return list<SubjectLines> in the order in which the items were named, engineering first, then plant by plant */
     public function of(ChangeOrder $order): array
     {
-        $order->loadMissing(['items.item', 'items.works.edits.author', 'items.works.base']);
+        $order->loadMissing(['items.item', 'items.works.edits.author', 'items.works.edits.task', 'items.works.base']);
         $subjects = [];
         $released = $order->state->isAhead() ? self::released($order->items) : [];
         foreach ($order->items as $row) {

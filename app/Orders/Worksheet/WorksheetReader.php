@@ -22,8 +22,11 @@ final readonly class WorksheetReader
         SELECT ARRAY(SELECT id FROM works WHERE order_item_id = ANY (ARRAY(SELECT id FROM change_order_items WHERE order_id = ?))) AS works
     )
     SELECT
-        EXISTS (SELECT FROM edits e WHERE e.work_id = ANY (of.works) AND e.withdrawn_at IS NULL) AS undo,
-        EXISTS (SELECT FROM edits e WHERE e.work_id = ANY (of.works) AND e.withdrawn_at IS NOT NULL AND e.discarded_at IS NULL) AS redo
+        EXISTS (SELECT FROM edits e WHERE e.work_id = ANY (of.works) AND e.author_id = ? AND e.withdrawn_at IS NULL) AS undo,
+        EXISTS (
+            SELECT FROM edits e
+            WHERE e.work_id = ANY (of.works) AND e.author_id = ? AND e.withdrawn_at IS NOT NULL AND e.discarded_at IS NULL
+        ) AS redo
     FROM of
     SQL;
 
@@ -42,9 +45,15 @@ final readonly class WorksheetReader
                 $numbers[$line->component ?? ''] = $numbers[$difference->before->component ?? ''] = true;
             }
             $numbers[$subject->named->item] = true;
-            $shown[] = new WorksheetSubject($subject->named->item, $subject->named->work(), $subject->seen(), $subject->movedOn);
+            $shown[] = new WorksheetSubject(
+                item: $subject->named->item,
+                work: $subject->named->work(),
+                seen: $subject->seen(),
+                moved_on: $subject->movedOn,
+                may_edit: OrderPolicy::mayEdit($by, $order, $subject->named->edited()),
+            );
         }
-        $turns = DB::selectOne(self::TURNS, [$order->id]);
+        $turns = DB::selectOne(self::TURNS, [$order->id, $by->id, $by->id]);
 
         return new WorksheetPage(
             order: $order->number,

@@ -8,10 +8,12 @@ use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
 use App\People\Models\Person;
 use App\Tasks\ChangesOfTasks;
+use App\Tasks\EditingRight;
 use App\Tasks\Events\TaskMade;
 use App\Tasks\Models\ChangeTask;
 use App\Tasks\PlannedTask;
 use Carbon\CarbonImmutable;
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Task\Waits;
 
@@ -51,6 +53,8 @@ final readonly class MakeTasks
                 ]);
                 self::keepChecks($task, $one->checks);
                 self::keepWaits($task, $one->waitsFor);
+                $this->keepSubjects($task, $one->subjects);
+                EditingRight::check($task, $standing->people, 'to');
                 event(new TaskMade($by->login, $change, task: $task->number, title: $task->title, to: $one->to->name(), due: $one->dueOn));
                 $made[] = $task->number;
             }
@@ -90,6 +94,20 @@ final readonly class MakeTasks
         $waits = new Waits($all->mapWithKeys(static fn(ChangeTask $one): array => [$one->id => self::ids($one)])->all());
         $waits->add($task->id, $others);
         $task->waits()->sync($others);
+    }
+
+    /**
+     * @param  list<Subject>  $subjects
+     *
+     * @throws Refusal at each that cannot be edited under the change
+     */
+    public function keepSubjects(ChangeTask $task, array $subjects): void
+    {
+        $items = $this->changes->edited($task->change, $subjects);
+        $task->subjects()->delete();
+        foreach ($subjects as $at => $subject) {
+            $task->subjects()->create(['item_id' => $items[$at], 'kind' => $subject->kind, 'plant' => $subject->plant]);
+        }
     }
 
     /** @return list<int> */

@@ -9,6 +9,7 @@ use App\People\Ability;
 use App\People\Models\Person;
 use App\Tasks\Assignee;
 use App\Tasks\ChangesOfTasks;
+use App\Tasks\EditingRight;
 use App\Tasks\Events\TaskClaimed;
 use App\Tasks\Events\TaskDone;
 use App\Tasks\Events\TaskHandedBack;
@@ -27,7 +28,9 @@ final readonly class MoveTask
     public function claim(Person $by, string $number): void
     {
         $this->turn($number, static function (ChangeTask $task) use ($by): void {
-            $task->become($task->standing()->claim($by->id));
+            $standing = $task->standing()->claim($by->id);
+            EditingRight::check($task, [$by->id], 'task');
+            $task->become($standing);
             event(new TaskClaimed($by->login, $task->change, $task->number, $task->title));
         });
     }
@@ -44,6 +47,7 @@ final readonly class MoveTask
     {
         $this->turn($number, static function (ChangeTask $task) use ($by, $to, $reason): void {
             $standing = $task->standing()->handOn($by->id, $by->mayDo(Ability::ManageTasks, $task->number), $to->task());
+            EditingRight::check($task, $standing->people, 'to');
             $task->fill($to->columns())->become($standing);
             event(new TaskHandedOn($by->login, $task->change, task: $task->number, title: $task->title, to: $to->name(), reason: $reason));
         });

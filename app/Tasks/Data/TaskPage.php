@@ -10,6 +10,7 @@ use App\People\Models\Person;
 use App\Tasks\Models\ChangeTask;
 use App\Tasks\Models\TaskCheck;
 use App\Tasks\Models\TaskComment;
+use App\Tasks\Models\TaskSubject;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Refusal;
@@ -23,6 +24,8 @@ final readonly class TaskPage
      * @param  list<TaskCheckRow>  $checks
      * @param  list<TaskRow>  $waits  tasks before it, done or not
      * @param  list<TaskRow>  $others  of the same change
+     * @param  list<TaskSubjectRow>  $edits  what it edits of the order that it is for
+     * @param  list<EditableItem>  $editable  what it could edit, for who plans it
      * @param  list<TaskCommentRow>  $comments
      * @param  list<string>  $may  claim, hand_back, hand_on, finish, plan, withdraw, reopen, comment
      */
@@ -37,6 +40,8 @@ final readonly class TaskPage
         #[ListOf(TaskCheckRow::class)] public array $checks,
         #[ListOf(TaskRow::class)] public array $waits,
         #[ListOf(TaskRow::class)] public array $others,
+        #[ListOf(TaskSubjectRow::class)] public array $edits,
+        #[ListOf(EditableItem::class)] public array $editable,
         #[ListOf(TaskCommentRow::class)] public array $comments,
         #[
             OA\Property(
@@ -51,11 +56,14 @@ final readonly class TaskPage
         #[OA\Property(description: 'why it cannot be done yet, for who has it; empty: it can')] public string $lacks,
     ) {}
 
-    /** @param  Collection<int, ChangeTask>  $all  of its change, whole */
-    public static function of(string $number, Collection $all, string $changeTitle, Person $reader): self
+    /**
+     * @param  Collection<int, ChangeTask>  $all  of its change, whole
+     * @param  list<EditableItem>  $editable
+     */
+    public static function of(string $number, Collection $all, string $changeTitle, array $editable, Person $reader): self
     {
         $task = $all->where('number', $number)->firstOrFail();
-        $task->load(['checks.ticker', 'comments.person']);
+        $task->load(['checks.ticker', 'comments.person', 'subjects.item:id,number']);
         $before = $task->waits->modelKeys();
         $row = static fn(ChangeTask $one): TaskRow => TaskRow::of($one, $reader);
 
@@ -70,6 +78,8 @@ final readonly class TaskPage
             checks: array_values($task->checks->map(static fn(TaskCheck $one): TaskCheckRow => TaskCheckRow::of($one))->all()),
             waits: array_values($all->whereIn('id', $before)->map($row)->all()),
             others: array_values($all->where('id', '!=', $task->id)->map($row)->all()),
+            edits: array_values($task->subjects->map(static fn(TaskSubject $one): TaskSubjectRow => TaskSubjectRow::of($one))->all()),
+            editable: $editable,
             comments: array_values($task->comments->map(static fn(TaskComment $one): TaskCommentRow => TaskCommentRow::of($one))->all()),
             may: self::acts($task, $reader),
             lacks: self::lacks($task, $reader),

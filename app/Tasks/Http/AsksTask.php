@@ -8,6 +8,7 @@ use App\Tasks\TaskKind;
 use App\Vocabulary\Priority;
 use Illuminate\Validation\Rule;
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Content\Subject;
 
 /** What is said of a task, when it is made and later. */
 trait AsksTask
@@ -26,6 +27,10 @@ trait AsksTask
             'checks.*' => 'bail|required|string|max:200|distinct',
             'waits_for' => 'present|array|max:50',
             'waits_for.*' => 'bail|string|max:20|distinct',
+            'edits' => 'array|max:2000',
+            'edits.*.item' => 'bail|required|string|max:40',
+            'edits.*.kind' => 'bail|required|string|max:30',
+            'edits.*.plant' => 'bail|present|nullable|string|max:20',
         ];
     }
 
@@ -42,6 +47,7 @@ trait AsksTask
             'estimate_hours.*' => 'Give whole hours, from 1 on.',
             'checks.*.max' => 'At most 200 characters.',
             'checks.*.distinct' => 'It is in the list twice.',
+            'edits.max' => 'A task edits at most 2,000 subjects.',
             'checks.max' => 'A check list has at most 50 rows.',
         ];
     }
@@ -59,6 +65,18 @@ trait AsksTask
     private function hours(): ?int
     {
         return $this->filled('estimate_hours') ? $this->integer('estimate_hours') : null;
+    }
+
+    /** @return list<Subject> none twice */
+    private function subjects(): array
+    {
+        $subjects = [];
+        foreach (array_keys((array) $this->validated('edits', [])) as $at) {
+            $one = new Subject($this->text("edits.{$at}.kind"), $this->text("edits.{$at}.item"), $this->text("edits.{$at}.plant"));
+            $subjects[(string) $one] = $one;
+        }
+
+        return array_values($subjects);
     }
 
     /** @return list<string> */

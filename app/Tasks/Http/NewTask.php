@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tasks\Http;
 
 use App\Tasks\Assignee;
+use App\Tasks\Data\TaskSubjectRow;
 use App\Tasks\PlannedTask;
 use App\Tasks\TaskKind;
 use App\Vocabulary\Priority;
@@ -30,6 +31,7 @@ use OpenApi\Attributes as OA;
                 items: new OA\Items(type: 'string'),
                 description: 'numbers of tasks of the same change',
             ),
+            new OA\Property(property: 'edits', type: 'array', items: new OA\Items(ref: TaskSubjectRow::class)),
         ],
     ),
 ]
@@ -55,6 +57,7 @@ final class NewTask extends FormRequest
             estimateHours: $this->hours(),
             checks: $this->texts('checks'),
             waitsFor: $this->texts('waits_for'),
+            subjects: $this->subjects(),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Tasks\Http;
 
 use App\People\Models\Person;
 use App\Tasks\Actions\PlanTask;
+use App\Tasks\Data\TaskSubjectRow;
 use App\Tasks\TaskKind;
 use App\Vocabulary\Priority;
 use Illuminate\Foundation\Http\FormRequest;
@@ -24,6 +25,7 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'estimate_hours', type: 'integer', nullable: true),
             new OA\Property(property: 'checks', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'waits_for', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'edits', type: 'array', items: new OA\Items(ref: TaskSubjectRow::class)),
             new OA\Property(property: 'version', type: 'integer'),
         ],
     ),
@@ -51,6 +53,7 @@ final class TaskPlan extends FormRequest
             estimateHours: $this->hours(),
             checks: $this->texts('checks'),
             waitsFor: $this->texts('waits_for'),
+            subjects: $this->subjects(),
             version: $this->integer('version'),
         );
     }

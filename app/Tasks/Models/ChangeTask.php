@@ -45,6 +45,7 @@ use Orthotaxis\Core\Task\TaskState;
  * @property-read ?Group $group
  * @property-read ?Person $holder
  * @property-read Person $maker
+ * @property-read Collection<int, TaskSubject> $subjects what it edits of an order
  * @property-read Collection<int, TaskCheck> $checks
  * @property-read Collection<int, self> $waits those it waits for
  * @property-read Collection<int, TaskComment> $comments
@@ -122,6 +123,12 @@ final class ChangeTask extends Model
         return self::query()
             ->where('change', $change)
             ->whereIn('state', array_map(static fn(TaskState $state): string => $state->value, TaskState::ahead()));
+    }
+
+    /** @return HasMany<TaskSubject, $this> */
+    public function subjects(): HasMany
+    {
+        return $this->hasMany(TaskSubject::class, 'task_id')->orderBy('item_id')->orderBy('kind')->orderBy('plant');
     }
 
     /** @return BelongsTo<Person, $this> */

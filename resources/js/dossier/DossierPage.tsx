@@ -119,6 +119,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
               change={dossier.order?.number ?? dossier.number}
               tasks={dossier.tasks}
               ended={hasEnded(dossier)}
+              editable={editableOf(dossier)}
             />
             <div className="mt-6">
               <Discussion numbers={discussed(dossier)} />
@@ -130,6 +131,12 @@ function DossierView({ dossier }: { dossier: Dossier }) {
     </>
   );
 }
+
+/** The items that an order changes. */
+const editableOf = ({ order }: Dossier) =>
+  (order?.items ?? [])
+    .filter(({ outcome }) => outcome !== 'keep')
+    .map(({ item, outcome }) => ({ item: item.number, title: item.title, outcome }));
 
 /** An order goes on with what was said on its requests. */
 function discussed(dossier: Dossier): [string, ...string[]] {

@@ -2005,6 +2005,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tasks/{number}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["taskEdits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tasks/{number}/edits/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoTaskEdits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tasks/{number}/edits/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoTaskEdits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/transfer": {
         parameters: {
             query?: never;
@@ -3690,12 +3738,6 @@ export interface components {
             signatures: components["schemas"]["NoticeSignature"][];
             waivers: components["schemas"]["WaiverRow"][];
         };
-        /** @description A field before and after; empty where it says nothing. */
-        NoticeField: {
-            name: string;
-            before: string;
-            after: string;
-        };
         /** @description An item on the order: which revision takes the place of which, and what happens to what exists of it. */
         NoticeItem: {
             number: string;
@@ -3726,14 +3768,6 @@ export interface components {
             asked: number;
             /** @description how many of those have */
             acknowledged: number;
-        };
-        /** @description A line, an operation or a figure that differs. */
-        NoticePart: {
-            /** @enum {string} */
-            action: "add" | "remove" | "replace" | "change" | "keep";
-            /** @description as people call it: line 40 200-0131 */
-            called: string;
-            fields: components["schemas"]["NoticeField"][];
         };
         /** @description Why: a request that the order answers. */
         NoticeReason: {
@@ -3774,7 +3808,7 @@ export interface components {
             plant: string;
             was: string | null;
             becomes: string;
-            parts: components["schemas"]["NoticePart"][];
+            parts: components["schemas"]["PartChange"][];
         };
         DistributionRule: {
             name: string;
@@ -5419,6 +5453,12 @@ export interface components {
             circle: string[];
             same_lines: components["schemas"]["Dependence"][];
         };
+        /** @description A field before and after; empty where it says nothing. */
+        FieldChange: {
+            name: string;
+            before: string;
+            after: string;
+        };
         /** @description Saved work on a coming revision. */
         IterationRow: {
             number: number;
@@ -5527,6 +5567,14 @@ export interface components {
             moved_on: boolean;
             /** @description how many lines differ */
             changes: number;
+        };
+        /** @description A line, an operation or a figure that differs. */
+        PartChange: {
+            /** @enum {string} */
+            action: "add" | "remove" | "replace" | "change" | "keep";
+            /** @description as people call it: line 40 200-0131 */
+            called: string;
+            fields: components["schemas"]["FieldChange"][];
         };
         /** @description The path of an order: what is done, now and ahead, who acts, since when and by when. */
         PathPicture: {
@@ -5655,6 +5703,8 @@ export interface components {
             /** @description who edited it last */
             edited_by: string | null;
             edited_at: string | null;
+            /** @description number of the task under which it was edited last */
+            task: string | null;
         };
         /** @description All that somebody needs to judge an order, on one page. */
         Review: {
@@ -5687,6 +5737,27 @@ export interface components {
             version: number;
             /** @description by which it is undone */
             stroke: string;
+        };
+        /** @description What was edited under one task, and nothing else. */
+        TaskWorkPage: {
+            subjects: components["schemas"]["TaskWorkSubject"][];
+            /** @description whether you may take all of it back */
+            can_undo: boolean;
+            can_redo: boolean;
+        };
+        /** @description What was done to one subject of an order under a task. */
+        TaskWorkSubject: {
+            item: string;
+            title: string;
+            /** @description engineering, manufacturing, item_data */
+            kind: string;
+            /** @description empty where it is of no plant */
+            plant: string;
+            /** @description how many edits of the task hold */
+            edits: number;
+            /** @description why it cannot be told apart from what others did: they built on it */
+            built_on: string | null;
+            parts: components["schemas"]["PartChange"][];
         };
         /** @description An order to which another is subordinate, or one that is subordinate to it. */
         TiedOrderRow: {
@@ -6180,6 +6251,8 @@ export interface components {
             fields: string[];
             edited_by: string | null;
             edited_at: string | null;
+            /** @description number of the task under which it was edited last */
+            task: string | null;
         };
         /** @description A subject whose lines stand in the worksheet. */
         WorksheetSubject: {
@@ -6190,6 +6263,8 @@ export interface components {
             seen: number;
             /** @description whether another order has released it since it was begun here */
             moved_on: boolean;
+            /** @description whether you may edit it now */
+            may_edit: boolean;
         };
         /** @description Something that a role can allow. */
         AbilityRow: {
@@ -7130,6 +7205,13 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description An item that changes under an order, of which a task may edit something. */
+        EditableItem: {
+            item: string;
+            title: string;
+            /** @enum {string} */
+            outcome: "revise" | "build" | "data" | "keep";
+        };
         /** @description A row of the check list of a task. */
         TaskCheckRow: {
             place: number;
@@ -7156,6 +7238,8 @@ export interface components {
             checks: components["schemas"]["TaskCheckRow"][];
             waits: components["schemas"]["TaskRow"][];
             others: components["schemas"]["TaskRow"][];
+            edits: components["schemas"]["TaskSubjectRow"][];
+            editable: components["schemas"]["EditableItem"][];
             comments: components["schemas"]["TaskCommentRow"][];
             may: ("claim" | "hand_back" | "hand_on" | "finish" | "plan" | "withdraw" | "reopen" | "comment")[];
             /** @description why it cannot be done yet, for who has it; empty: it can */
@@ -7189,6 +7273,15 @@ export interface components {
             mine: boolean;
             version: number;
         };
+        /** @description A subject of an order that is edited by a task. */
+        TaskSubjectRow: {
+            /** @description number of the item */
+            item: string;
+            /** @description engineering, manufacturing, item_data */
+            kind: string;
+            /** @description empty where it is of no plant */
+            plant: string;
+        };
         NewTask: {
             /** @description sign-in name of a person, or group: and the code of a group */
             to: string;
@@ -7203,6 +7296,7 @@ export interface components {
             checks: string[];
             /** @description numbers of tasks of the same change */
             waits_for: string[];
+            edits?: components["schemas"]["TaskSubjectRow"][];
         };
         TaskPlan: {
             /**
@@ -7218,6 +7312,7 @@ export interface components {
             estimate_hours?: number | null;
             checks: string[];
             waits_for: string[];
+            edits?: components["schemas"]["TaskSubjectRow"][];
             version: number;
         };
         TaskTick: {
@@ -12350,6 +12445,99 @@ export interface operations {
                 "application/json": components["schemas"]["Version"];
             };
         };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    taskEdits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TaskWorkPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoTaskEdits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redoTaskEdits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description As asked. */
             200: {

@@ -87,5 +87,6 @@ export const touches = {
   token: ['tokens'],
   view: ['favourites'],
   watch: ['watches'],
-  task: ['tasks', 'dossiers', 'desk'],
+  task: ['tasks', 'dossiers', 'desk', 'orders'],
+  taskWork: [...LISTS, 'tasks', 'orders', 'items', 'money'],
 } satisfies Record<string, Area[]>;

@@ -41,6 +41,8 @@ interface Props extends Editing {
   tools?: (marked: RedlineRow[]) => ReactNode;
   /** Given, lines can be dragged to another place. */
   drop?: DropLines;
+  /** Lines that are not to be edited, though others are. */
+  fixed?: (row: RedlineRow) => boolean;
   /** Told the row that one comes to. */
   onMarked?: (row: RedlineRow | null) => void;
 }
@@ -68,6 +70,7 @@ export function RedlineGrid(props: Props) {
     tools,
     onMarked,
     drop,
+    fixed,
     ...editing
   } = props;
   const { edit, several, mayEdit } = editing;
@@ -111,7 +114,8 @@ export function RedlineGrid(props: Props) {
       grid.focus(rowAt, fieldAt, true);
     },
     onKey: grid.onKey,
-    onEdit: (row, fieldAt) => mayEdit && row.after !== null && grid.openCell(`${row.key} ${fieldAt}`),
+    onEdit: (row, fieldAt) =>
+      mayEdit && fixed?.(row) !== true && row.after !== null && grid.openCell(`${row.key} ${fieldAt}`),
     onCommit: (row, text, next, rowAt, fieldAt) => {
       const field = fields[fieldAt];
       const [down, right] = [next === 'down' ? 1 : 0, next === 'right' ? 1 : 0];
@@ -190,8 +194,8 @@ export function RedlineGrid(props: Props) {
                     fields={fields}
                     sizes={columnSizing}
                     height={flat ? ROW : null}
-                    mayEdit={mayEdit}
-                    moves={mayEdit && drop !== undefined && row.after !== null}
+                    mayEdit={mayEdit && fixed?.(row) !== true}
+                    moves={mayEdit && fixed?.(row) !== true && drop !== undefined && row.after !== null}
                     drop={drag.over?.row === rowAt ? drag.over.side : null}
                     current={grid.at.row === rowAt ? grid.at.field : null}
                     markedFrom={grid.marked(rowAt)?.[0] ?? 0}

@@ -95,8 +95,9 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
           <td
             key={id}
             className={clsx('relative px-2 py-1 text-sm whitespace-nowrap text-soft', flat && 'truncate')}
-            title={moment(row.edited_at)}
+            title={[row.edited_by, moment(row.edited_at)].filter(Boolean).join(', ')}
           >
+            {row.task !== null && `${row.task} `}
             {row.edited_by}
             {mayEdit && row.after !== null && (
               <button

@@ -32,6 +32,11 @@ export function isBare(field: Field, rows: RedlineRow[]): boolean {
 export function gridColumns(rows: RedlineRow[], wide: boolean, fields: readonly Field[]): Column<RedlineRow>[] {
   return [
     ...fields.map((field) => (!wide && isBare(field, rows) ? { ...columnOf(field), hidden: true } : columnOf(field))),
-    { id: 'edited', head: 'Edited', text: (row) => row.edited_by ?? '', cell: () => null },
+    {
+      id: 'edited',
+      head: 'Edited',
+      text: (row) => [row.edited_by, row.task].filter(Boolean).join(' '),
+      cell: () => null,
+    },
   ];
 }

@@ -55,6 +55,8 @@ export const acts: Record<string, string> = {
   'order.step_reassigned': 'Approval step reassigned',
   'order.step_skipped': 'Approval step skipped',
   'order.stroke_redone': 'Edits of several items redone',
+  'order.task_edits_redone': 'Edits of a task redone',
+  'order.task_edits_undone': 'Edits of a task undone',
   'order.stroke_undone': 'Edits of several items undone',
   'order.closed': 'Order closed',
   'item.introduced': 'Introduced to planning',

@@ -7,8 +7,15 @@ import { ProblemNotice } from '../ui/Notice';
 import { AssigneeField } from './AssigneeField';
 import { bodyOf, nothingSaid, placesOf, TaskFields } from './TaskFields';
 
+interface Props {
+  change: string;
+  others: Schemas['TaskRow'][];
+  /** Items of an order, of which it may edit something. */
+  editable: Schemas['EditableItem'][];
+}
+
 /** Gives a person or a group something to do for a change. */
-export function NewTask({ change, others }: { change: string; others: Schemas['TaskRow'][] }) {
+export function NewTask({ change, others, editable }: Props) {
   const [open, setOpen] = useState(false);
   const [to, setTo] = useState('');
   const [said, setSaid] = useState(nothingSaid);
@@ -45,7 +52,7 @@ export function NewTask({ change, others }: { change: string; others: Schemas['T
       <div className="max-w-sm">
         <AssigneeField label="For" value={to} onChange={setTo} error={make.error?.at('to')} />
       </div>
-      <TaskFields said={said} onChange={setSaid} others={others} problem={make.error} />
+      <TaskFields said={said} onChange={setSaid} others={others} editable={editable} problem={make.error} />
       <ProblemNotice problem={make.error} shown={['to', ...placesOf(said)]} />
       <div className="flex gap-2">
         <Button type="submit" look="main" busy={make.isPending}>

@@ -5,6 +5,7 @@ import { Field } from '../ui/Field';
 import { Input, TextArea } from '../ui/Input';
 import { Select } from '../ui/Select';
 import { WholeInput } from '../ui/WholeInput';
+import { EditedSubjects, type Edited } from './EditedSubjects';
 
 /** What is said of a task, as its fields have it. */
 export interface Said {
@@ -17,6 +18,7 @@ export interface Said {
   /** One row of the check list a line. */
   checks: string;
   waits_for: string[];
+  edits: Edited[];
 }
 
 export const nothingSaid: Said = {
@@ -28,6 +30,7 @@ export const nothingSaid: Said = {
   estimate_hours: undefined,
   checks: '',
   waits_for: [],
+  edits: [],
 };
 
 export const checksOf = (text: string) =>
@@ -49,17 +52,20 @@ interface Props {
   onChange: (said: Said) => void;
   /** Tasks of the same change, for which it may have to wait. */
   others: Schemas['TaskRow'][];
+  /** Items of its order, of which it may edit something. */
+  editable: Schemas['EditableItem'][];
   problem: ApiProblem | null;
 }
 
 /** The places of the fields, where their faults are told. */
 export const placesOf = (said: Said) => [
-  ...['kind', 'title', 'text', 'due_on', 'priority', 'estimate_hours', 'checks', 'waits_for'],
+  ...['kind', 'title', 'text', 'due_on', 'priority', 'estimate_hours', 'checks', 'waits_for', 'edits'],
   ...checksOf(said.checks).map((_, at) => `checks.${at}`),
+  ...said.edits.map((_, at) => `edits.${at}`),
 ];
 
 /** What is to be done, by when, with its check list, and after which others. */
-export function TaskFields({ said, onChange, others, problem }: Props) {
+export function TaskFields({ said, onChange, others, editable, problem }: Props) {
   const set = (some: Partial<Said>) => onChange({ ...said, ...some });
   const error = (place: string) => problem?.at(place);
   const checks = checksOf(said.checks);
@@ -92,6 +98,16 @@ export function TaskFields({ said, onChange, others, problem }: Props) {
           <TextArea rows={3} value={said.checks} onChange={(event) => set({ checks: event.target.value })} />
         </Field>
       </div>
+      {editable.length > 0 && (
+        <EditedSubjects
+          items={editable}
+          chosen={said.edits}
+          onChange={(edits) => set({ edits })}
+          error={
+            error('edits') ?? said.edits.map((_, at) => error(`edits.${at}`)).find((reason) => reason !== undefined)
+          }
+        />
+      )}
       {others.length > 0 && (
         <fieldset>
           <legend className="text-sm font-medium text-soft">Waits for</legend>

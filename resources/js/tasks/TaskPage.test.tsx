@@ -36,6 +36,8 @@ const page = (more: Partial<Schemas['TaskPage']> = {}): Schemas['TaskPage'] => (
   checks: [{ place: 0, text: 'Controller board', ticked_by: null, ticked_at: null }],
   waits: [],
   others: [task({ number: 'T-00004', title: 'Outline drawing' })],
+  edits: [],
+  editable: [],
   comments: [],
   may: ['claim', 'comment'],
   lacks: '',

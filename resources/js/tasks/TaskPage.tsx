@@ -16,6 +16,7 @@ import { TaskChecks } from './TaskChecks';
 import { TaskComments } from './TaskComments';
 import { Due } from './taskColumns';
 import { TaskPlan } from './TaskPlan';
+import { TaskWork } from './TaskWork';
 
 /** One task: what is to be done, by whom, how far it is, and what was said of it. */
 export function TaskPage() {
@@ -40,7 +41,7 @@ function TaskView({ page }: { page: Schemas['TaskPage'] }) {
       number={task.number}
       over={
         <span className="flex items-baseline gap-2">
-          <span className="font-mono">{task.number}</span>, task of <ChangeNumber number={task.change} />{' '}
+          <span className="font-mono">{task.number}</span> task of <ChangeNumber number={task.change} />{' '}
           {page.change_title}
         </span>
       }
@@ -99,6 +100,7 @@ function TaskView({ page }: { page: Schemas['TaskPage'] }) {
             </ul>
           </section>
         )}
+        {page.edits.length > 0 && <TaskWork page={page} />}
         <TaskComments page={page} />
       </div>
     </Page>

@@ -18,6 +18,7 @@ export function TaskPlan({ page, onDone }: { page: Schemas['TaskPage']; onDone: 
     estimate_hours: task.estimate_hours ?? undefined,
     checks: page.checks.map(({ text }) => text).join('\n'),
     waits_for: page.waits.map(({ number }) => number),
+    edits: page.edits,
   });
   const plan = useAct(
     touches.task,
@@ -39,7 +40,7 @@ export function TaskPlan({ page, onDone }: { page: Schemas['TaskPage']; onDone: 
         plan.mutate(undefined);
       }}
     >
-      <TaskFields said={said} onChange={setSaid} others={page.others} problem={plan.error} />
+      <TaskFields said={said} onChange={setSaid} others={page.others} editable={page.editable} problem={plan.error} />
       <ProblemNotice problem={plan.error} shown={placesOf(said)} />
       <div className="flex gap-2">
         <Button type="submit" look="main" busy={plan.isPending}>

@@ -11,10 +11,12 @@ interface Props {
   change: string;
   tasks: Schemas['TaskRow'][];
   ended: boolean;
+  /** Items of an order that may be edited by tasks. */
+  editable: Schemas['EditableItem'][];
 }
 
 /** What is to be done for a change, by whom and by when. */
-export function TasksOfChange({ change, tasks, ended }: Props) {
+export function TasksOfChange({ change, tasks, ended, editable }: Props) {
   const navigate = useNavigate();
   const manages = useMay('manage_tasks');
   if (ended && tasks.length === 0) return null;
@@ -34,7 +36,9 @@ export function TasksOfChange({ change, tasks, ended }: Props) {
         onOpen={(task) => void navigate(placeOf(task.number))}
         empty={manages ? 'No tasks yet. Add what somebody has to do for this change.' : 'No tasks yet.'}
       />
-      {manages && !ended && <NewTask change={change} others={tasks.filter((task) => task.change === change)} />}
+      {manages && !ended && (
+        <NewTask change={change} others={tasks.filter((task) => task.change === change)} editable={editable} />
+      )}
     </section>
   );
 }

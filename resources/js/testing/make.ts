@@ -339,6 +339,7 @@ export function redlineRow(
     was_item: of,
     item: of,
     edited_by: null,
+    task: null,
     edited_at: null,
     ...more,
   };

@@ -26,6 +26,7 @@ use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Revision\Sequence;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
+use Orthotaxis\Core\Task\EditingTask;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -121,13 +122,17 @@ final class Make
         return new OrderItem($number, Outcome::Revise, $disposition, $start, [$work->lacking($missing)], $files);
     }
 
-    /** @param  list<OrderItem>  $items */
+    /**
+     * @param  list<OrderItem>  $items
+     * @param  list<EditingTask>  $editingTasks
+     */
     public static function order(
         OrderState $state = OrderState::Revising,
         ?array $items = null,
         ?string $date = '2027-02-01',
         ?int $signer = 3,
         ?string $signed = null,
+        array $editingTasks = [],
     ): Order {
         return new Order(
             number: 'ECO-00001',
@@ -139,6 +144,7 @@ final class Make
             items: $items ?? [self::orderItem()],
             editAuthors: [2],
             signedDigest: $signed,
+            editingTasks: $editingTasks,
         );
     }
 

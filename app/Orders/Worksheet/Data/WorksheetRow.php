@@ -25,6 +25,7 @@ final readonly class WorksheetRow
         #[ListOf('string')] public array $fields,
         #[OA\Property] public ?string $edited_by,
         #[OA\Property] public ?string $edited_at,
+        #[OA\Property(description: 'number of the task under which it was edited last')] public ?string $task,
     ) {}
 
     public static function of(int $subject, Difference $difference, ?EditRecord $last): self
@@ -40,6 +41,7 @@ final readonly class WorksheetRow
             fields: array_map(static fn(LineField $field): string => $field->value, $difference->fields),
             edited_by: $last?->author->name,
             edited_at: $last?->made_at->toIso8601String(),
+            task: $last?->task?->number,
         );
     }
 }

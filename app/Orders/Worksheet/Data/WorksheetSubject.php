@@ -15,5 +15,6 @@ final readonly class WorksheetSubject
         #[OA\Property(description: '"engineering", "manufacturing:Weir"')] public string $work,
         #[OA\Property(description: 'the number of its newest edit')] public int $seen,
         #[OA\Property(description: 'whether another order has released it since it was begun here')] public bool $moved_on,
+        #[OA\Property(description: 'whether you may edit it now')] public bool $may_edit,
     ) {}
 }

@@ -8,6 +8,11 @@ export const tasks = {
       queryKey: ['tasks', number],
       queryFn: () => told(api.GET('/api/tasks/{number}', { params: { path: { number } } })),
     }),
+  taskWork: (number: string) =>
+    queryOptions({
+      queryKey: ['tasks', number, 'edits'],
+      queryFn: () => told(api.GET('/api/tasks/{number}/edits', { params: { path: { number } } })),
+    }),
   approvalPaths: () =>
     queryOptions({ queryKey: ['paths'], queryFn: () => told(api.GET('/api/approval-paths')), staleTime: 300_000 }),
   absences: () => queryOptions({ queryKey: ['absences'], queryFn: () => told(api.GET('/api/absences')) }),

@@ -16,7 +16,7 @@ interface Props {
 /** Narrows the worksheet down to one of a few, or shows all. */
 export function FilterChoice({ label, value, all, options, onChange }: Props) {
   return (
-    <span className="w-52">
+    <span className="w-44">
       <Select
         aria-label={label}
         value={value === '' ? ALL : value}

@@ -18,6 +18,7 @@ const row = (subject: number, find: number, component: string, more: Partial<Row
   before: null,
   fields: [],
   edited_by: null,
+  task: null,
   edited_at: null,
   ...more,
 });
@@ -31,8 +32,8 @@ const part = (more: Partial<Schemas['WorksheetPage']> = {}): Schemas['WorksheetP
   can_undo: true,
   can_redo: false,
   subjects: [
-    { item: '200-0010', work: 'engineering', seen: 3, moved_on: false },
-    { item: '200-0020', work: 'manufacturing:Weir', seen: 0, moved_on: false },
+    { item: '200-0010', work: 'engineering', seen: 3, moved_on: false, may_edit: true },
+    { item: '200-0020', work: 'manufacturing:Weir', seen: 0, moved_on: false, may_edit: true },
   ],
   items: [
     { number: '200-0010', title: 'Pump head', unit: 'pc' },
@@ -184,9 +185,25 @@ describe('the worksheet of an order', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('0 is no quantity.');
   });
 
+  it('keeps what a task does not edit as it is, and narrows down to what was done under it', async () => {
+    const [mine, others] = part().subjects;
+    if (mine === undefined || others === undefined) throw new Error('There are two.');
+    const user = await open(
+      part({
+        subjects: [mine, { ...others, may_edit: false }],
+        rows: [row(0, 10, '600-0014', { edited_by: 'Edda Roth', task: 'T-00009' }), row(1, 10, '600-0014')],
+      }),
+    );
+    expect(screen.getAllByRole('button', { name: 'Remove line 10' })).toHaveLength(1);
+    expect(screen.getByText(/T-00009 Edda Roth/)).toBeTruthy();
+    await user.click(screen.getByRole('combobox', { name: 'Task' }));
+    await user.click(await screen.findByRole('option', { name: 'T-00009' }));
+    expect(await screen.findByText('1 of 2 lines')).toBeTruthy();
+  });
+
   it('is read by whoever does not edit, and the address keeps what is looked at', async () => {
     const user = await open(part({ may_edit: false }));
-    expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
+    expect(screen.getByText('Only the editor of the order edits, and who has a task for it.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Undo' })).toBeNull();
     await user.type(screen.getByLabelText('Parent, component, notes'), 'motor');
     await waitFor(() => expect(address()).toContain('words=motor'));
@@ -202,7 +219,7 @@ describe('the worksheet of an order', () => {
       if (query.from === '0') return part({ next: 71, items_in_all: 3 });
       await waiting;
       return part({
-        subjects: [{ item: '200-0030', work: 'engineering', seen: 0, moved_on: false }],
+        subjects: [{ item: '200-0030', work: 'engineering', seen: 0, moved_on: false, may_edit: true }],
         rows: [row(0, 10, '600-0014')],
         items_in_all: 3,
       });
@@ -222,7 +239,7 @@ describe('the worksheet of an order', () => {
       return down
         ? new Refused(422, 'The database is away.')
         : part({
-            subjects: [{ item: '200-0030', work: 'engineering', seen: 0, moved_on: false }],
+            subjects: [{ item: '200-0030', work: 'engineering', seen: 0, moved_on: false, may_edit: true }],
             rows: [row(0, 10, '600-0014')],
             items_in_all: 3,
           });
@@ -239,7 +256,7 @@ describe('the worksheet of an order', () => {
     const user = await open(({ query }: { query: Record<string, string> }) =>
       query.items === '200-0020'
         ? part({
-            subjects: [{ item: '200-0020', work: 'manufacturing:Weir', seen: 1, moved_on: false }],
+            subjects: [{ item: '200-0020', work: 'manufacturing:Weir', seen: 1, moved_on: false, may_edit: true }],
             rows: [row(0, 10, '600-0014', { line: line(10, '600-0014', { quantity: '5' }) })],
           })
         : part(),

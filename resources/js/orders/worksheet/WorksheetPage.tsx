@@ -63,12 +63,13 @@ function WorksheetView({ page, onReadOn }: { page: Worksheet; onReadOn: (() => v
     work: params.get('work') ?? '',
     parent: params.get('parent') ?? '',
     modelled: params.get('modelled') ?? '',
+    task: params.get('task') ?? '',
   };
   const all = page.rows;
-  const { words: wanted, work, parent, modelled } = filter;
+  const { words: wanted, work, parent, modelled, task } = filter;
   const rows = useMemo(
-    () => grouped(filtered(all, page, { words: wanted, work, parent, modelled }), by),
-    [all, page, wanted, work, parent, modelled, by],
+    () => grouped(filtered(all, page, { words: wanted, work, parent, modelled, task }), by),
+    [all, page, wanted, work, parent, modelled, task, by],
   );
   const { edit, several, turn } = useWorksheet(page);
   const [open, setOpen] = useState<Tool | 'find' | null>(null);
@@ -87,6 +88,7 @@ function WorksheetView({ page, onReadOn }: { page: Worksheet; onReadOn: (() => v
   const lead = useMemo(() => leadColumns(page), [page]);
   const works = [...new Set(page.subjects.map((subject) => subject.work))];
   const fields = works.some((one) => one !== 'engineering') ? plantFields : ofEngineering;
+  const tasks = [...new Set(all.flatMap((row) => row.task ?? []))].sort();
   const moved = page.subjects.filter((subject) => subject.moved_on);
   const shown = only ? rows.filter((row) => row.mark !== 'unchanged') : rows;
   const ofSubject = (subject: number) => all.filter((row) => row.subject === subject);
@@ -159,6 +161,15 @@ function WorksheetView({ page, onReadOn }: { page: Worksheet; onReadOn: (() => v
             ['no', 'Not modelled'],
           ]}
         />
+        {tasks.length > 0 && (
+          <FilterChoice
+            label="Task"
+            value={task}
+            onChange={(one) => set('task', one)}
+            all="All tasks"
+            options={tasks.map((one) => [one, one])}
+          />
+        )}
         <span className="w-44">
           <Select
             aria-label="Group by"
@@ -210,7 +221,9 @@ function WorksheetView({ page, onReadOn }: { page: Worksheet; onReadOn: (() => v
             onEdits={(edits) => several.mutate(edits)}
           />
         )}
-        {!page.may_edit && page.state === 'revising' && <Notice>Only the person named on the order can edit.</Notice>}
+        {!page.may_edit && page.state === 'revising' && (
+          <Notice>Only the editor of the order edits, and who has a task for it.</Notice>
+        )}
       </div>
       <RedlineGrid
         of="worksheet"
@@ -218,6 +231,7 @@ function WorksheetView({ page, onReadOn }: { page: Worksheet; onReadOn: (() => v
         rows={rows}
         fields={fields}
         mayEdit={page.may_edit}
+        fixed={(row) => page.subjects[(row as SheetRow).subject]?.may_edit === false}
         edit={edit}
         several={several}
         only={only}

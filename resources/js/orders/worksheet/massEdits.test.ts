@@ -15,6 +15,7 @@ const row = (subject: number, find: number, component: string, more: Partial<She
     was_item: null,
     item: null,
     edited_by: null,
+    task: null,
     edited_at: null,
     ...more,
   };
@@ -83,8 +84,8 @@ describe('the rows of a worksheet', () => {
     can_undo: false,
     can_redo: false,
     subjects: [
-      { item: '200-0010', work: 'engineering', seen: 0, moved_on: false },
-      { item: '200-0010', work: 'manufacturing:Weir', seen: 0, moved_on: false },
+      { item: '200-0010', work: 'engineering', seen: 0, moved_on: false, may_edit: true },
+      { item: '200-0010', work: 'manufacturing:Weir', seen: 0, moved_on: false, may_edit: true },
     ],
     items: [
       { number: '200-0010', title: 'Pump head', unit: 'pc' },
@@ -99,6 +100,7 @@ describe('the rows of a worksheet', () => {
         before: null,
         fields: [],
         edited_by: null,
+        task: null,
         edited_at: null,
       },
       {
@@ -108,6 +110,7 @@ describe('the rows of a worksheet', () => {
         before: null,
         fields: [],
         edited_by: null,
+        task: null,
         edited_at: null,
       },
       {
@@ -117,6 +120,7 @@ describe('the rows of a worksheet', () => {
         before: null,
         fields: [],
         edited_by: null,
+        task: null,
         edited_at: null,
       },
     ],
@@ -135,7 +139,7 @@ describe('the rows of a worksheet', () => {
 
   it('are narrowed down by words, structure and parent, and stand by component when asked', () => {
     const only = (more: Partial<Parameters<typeof filtered>[2]>) =>
-      filtered(all, page, { words: '', work: '', parent: '', modelled: '', ...more }).length;
+      filtered(all, page, { words: '', work: '', parent: '', modelled: '', task: '', ...more }).length;
     expect([only({}), only({ words: 'screw' }), only({ words: 'PUMP tube' }), only({ work: 'engineering' })]).toEqual([
       3, 2, 1, 2,
     ]);
@@ -152,7 +156,7 @@ describe('the rows of a worksheet', () => {
 
   const motor: Part = {
     ...part,
-    subjects: [{ item: '200-0020', work: 'engineering', seen: 2, moved_on: false }],
+    subjects: [{ item: '200-0020', work: 'engineering', seen: 2, moved_on: false, may_edit: true }],
     items: [{ number: '200-0020', title: 'Motor', unit: 'pc' }],
     rows: part.rows.slice(2).map((row) => ({ ...row, subject: 0 })),
   };

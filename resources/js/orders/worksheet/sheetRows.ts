@@ -48,6 +48,7 @@ function rowsOf(part: Part, offset: number): SheetRow[] {
       item: after === null ? null : (titles.get(after.component) ?? null),
       edited_by: row.edited_by,
       edited_at: row.edited_at,
+      task: row.task,
     };
   });
 }
@@ -135,7 +136,7 @@ function wordsOf(row: SheetRow, page: Worksheet, titles: Map<string, string>): s
   const lines = [row.before, row.after].flatMap((line) =>
     line === null ? [] : [line.component, titles.get(line.component) ?? '', line.designators, line.notes],
   );
-  return [parent, titles.get(parent) ?? '', ...lines].join(' ').toLowerCase();
+  return [parent, titles.get(parent) ?? '', ...lines, row.edited_by, row.task].join(' ').toLowerCase();
 }
 
 export interface Filter {
@@ -147,15 +148,22 @@ export interface Filter {
   parent: string;
   /** Whether a design model has the line: "yes" or "no"; empty: both. */
   modelled: string;
+  /** The number of the task under which it was edited last; empty: all. */
+  task: string;
 }
 
-export function filtered(rows: SheetRow[], page: Worksheet, { words, work, parent, modelled }: Filter): SheetRow[] {
+export function filtered(
+  rows: SheetRow[],
+  page: Worksheet,
+  { words, work, parent, modelled, task }: Filter,
+): SheetRow[] {
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
-  if (wanted.length === 0 && work === '' && parent === '' && modelled === '') return rows;
+  if (wanted.length === 0 && work === '' && parent === '' && modelled === '' && task === '') return rows;
   const titles = new Map(page.items.map(({ number, title }) => [number, title]));
   return rows.filter((row) => {
     const subject = page.subjects[row.subject];
     if ((work !== '' && subject?.work !== work) || (parent !== '' && subject?.item !== parent)) return false;
+    if (task !== '' && row.task !== task) return false;
     const line = row.after ?? row.before;
     if (modelled !== '' && (modelled === 'no') !== line?.not_modelled) return false;
     const text = wanted.length === 0 ? '' : wordsOf(row, page, titles);

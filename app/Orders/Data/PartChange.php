@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\ChangeNotices\Data;
+namespace App\Orders\Data;
 
 use App\Http\Api\ListOf;
 use OpenApi\Attributes as OA;
@@ -13,13 +13,13 @@ use Orthotaxis\Core\Structure\LineField;
 
 /** A line, an operation or a figure that differs. */
 #[OA\Schema]
-final readonly class NoticePart
+final readonly class PartChange
 {
-    /** @param  list<NoticeField>  $fields */
+    /** @param  list<FieldChange>  $fields */
     private function __construct(
         #[OA\Property(enum: PartAction::class)] public string $action,
         #[OA\Property(description: 'as people call it: line 40 200-0131')] public string $called,
-        #[ListOf(NoticeField::class)] public array $fields,
+        #[ListOf(FieldChange::class)] public array $fields,
     ) {}
 
     /** @param  array<string, string>  $titles  of items, by number */
@@ -33,7 +33,7 @@ final readonly class NoticePart
             $part->action->value,
             $part->called,
             array_map(
-                static fn(array $one): NoticeField => new NoticeField(
+                static fn(array $one): FieldChange => new FieldChange(
                     // A figure of an item is called by the part itself.
                     $one[0] === SetField::VALUE ? '' : str_replace('_', ' ', $one[0]),
                     $said($one[0], $one[1]),

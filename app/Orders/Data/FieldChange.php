@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\ChangeNotices\Data;
+namespace App\Orders\Data;
 
 use OpenApi\Attributes as OA;
 
 /** A field before and after; empty where it says nothing. */
 #[OA\Schema]
-final readonly class NoticeField
+final readonly class FieldChange
 {
     public function __construct(
         #[OA\Property] public string $name,

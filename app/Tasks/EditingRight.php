@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tasks;
+
+use App\People\Ability;
+use App\People\Models\Person;
+use App\Tasks\Models\ChangeTask;
+use Orthotaxis\Core\Refusal;
+
+/** Whoever is to do a task by editing must be somebody whose role lets them edit; of a group, at least one. */
+final readonly class EditingRight
+{
+    /**
+     * @param  list<int>  $people  ids, of whom one is enough
+     * @param  string  $place  where a reason is told
+     *
+     * @throws Refusal when none of them may
+     */
+    public static function check(ChangeTask $task, array $people, string $place): void
+    {
+        if (!$task->subjects()->exists()) {
+            return;
+        }
+        $all = Person::query()->findMany($people);
+        if (!$all->contains(static fn(Person $one): bool => $one->mayDo(Ability::ReviseStructure, $task->change))) {
+            throw Refusal::at(
+                $place,
+                $all->count() === 1 ? "{$all->firstOrFail()->name} may not edit structures." : 'Nobody in this group may edit structures.',
+            );
+        }
+    }
+}
