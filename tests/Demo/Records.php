@@ -81,6 +81,7 @@ final class Records
             'api/notices/unread' => ['/api/notices/unread'],
             'api/notices/paces' => ['/api/notices/paces'],
             'api/tasks/{number}' => $each($of('task'), 'tasks/@'),
+            'api/tasks/{number}/edits' => $each($of('task'), 'tasks/@/edits'),
             'api/favourites' => ['/api/favourites'],
             'api/desk' => ['/api/desk'],
             'api/meeting' => ['/api/meeting'],
