@@ -6,6 +6,7 @@ namespace App\Dossier;
 
 use App\CutIn\PlannedSwaps;
 use App\Dossier\Tasks\EndTasks;
+use App\Dossier\Tasks\MakePathTasks;
 use App\Dossier\Tasks\TaskChanges;
 use App\Ledger\Act;
 use App\Orders\Paths\FactsOfOrder;
@@ -33,5 +34,6 @@ final class Provider extends ServiceProvider
     public function boot(): void
     {
         Event::listen(Act::class, EndTasks::class);
+        Event::listen(Act::class, MakePathTasks::class);
     }
 }

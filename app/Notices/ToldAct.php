@@ -29,6 +29,8 @@ enum ToldAct: string
     case OrderOpened = 'order.opened';
     case OrderSentToReview = 'order.sent_to_review';
     case OrderSigned = 'order.signed';
+    case OrderMovedOn = 'order.moved_on';
+    case OrderWaits = 'order.waits';
     case OrderSentBack = 'order.sent_back';
     case StepGiven = 'order.step_reassigned';
     case StepSkipped = 'order.step_skipped';
@@ -80,6 +82,8 @@ enum ToldAct: string
             self::OrderOpened => 'Opened for revision',
             self::OrderSentToReview => 'Sent to review',
             self::OrderSigned => 'Signed',
+            self::OrderMovedOn => 'Review went on by itself',
+            self::OrderWaits => 'Did not go to review by itself',
             self::OrderSentBack => 'Sent back',
             self::StepGiven => 'Approval step reassigned',
             self::StepSkipped => 'Approval step skipped',
@@ -136,6 +140,8 @@ enum ToldAct: string
             self::OrderOpened,
             self::OrderSentToReview,
             self::OrderSigned,
+            self::OrderMovedOn,
+            self::OrderWaits,
             self::OrderSentBack,
             self::StepGiven,
             self::StepSkipped,

@@ -104,7 +104,9 @@ final readonly class WhoIsTold
         $ids = $people->filter(static fn(Person $one): bool => $needs($one) !== null)->pluck('id')->values()->all();
 
         // Whoever was asked to sign when it was sent to review is not asked again with each signature.
-        return $told === ToldAct::OrderSigned ? array_values(array_diff($ids, self::askedAlready($change->number))) : $ids;
+        return in_array($told, [ToldAct::OrderSigned, ToldAct::OrderMovedOn], true)
+            ? array_values(array_diff($ids, self::askedAlready($change->number)))
+            : $ids;
     }
 
     /** @return \Closure(Person): ?string */

@@ -57,7 +57,7 @@ final readonly class OrderReader
         'waivers.person',
     ];
 
-    public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences, private EditorsOfOrders $editors) {}
+    public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences) {}
 
     /** Loads all that reading the order needs, in a fixed number of queries. */
     public static function load(ChangeOrder $order): ChangeOrder
@@ -83,7 +83,7 @@ final readonly class OrderReader
         $rows = self::loadAll($orders);
         $works = $this->works($rows->flatMap(static fn(OrderItem $row): Collection => $row->works)->keyBy('id'));
         $sheets = self::sheets($rows);
-        $editors = $this->editors->many($orders);
+        $editors = app(EditorsOfOrders::class)->many($orders);
 
         return $orders
             ->keyBy('id')
@@ -226,7 +226,7 @@ final readonly class OrderReader
                 ->map(static fn(ChangeOrder $one): TiedOrder => self::tied($one, $one->with_parent))
                 ->values()
                 ->all(),
-            editingTasks: $editors->tasks,
+            tasksBeforeReview: $editors->tasks,
         );
     }
 

@@ -20,14 +20,12 @@ use Orthotaxis\Core\Refusal;
 /** Work on the coming revision of an item is work under an order, by those who edit it there. */
 final readonly class OrderWork implements RevisionWork
 {
-    public function __construct(private EditorsOfOrders $editors) {}
-
     public function of(Person $by, Item $item): ?NamedOrder
     {
         $orders = $this->revising($item);
         $mine = $orders->first(
-            fn(ChangeOrder $order): bool => $order->state === OrderState::Revising &&
-                $this->editors->of($order)->mayEdit($by->id, new Subject(Subject::ENGINEERING, $item->number)),
+            static fn(ChangeOrder $order): bool => $order->state === OrderState::Revising &&
+                app(EditorsOfOrders::class)->of($order)->mayEdit($by->id, new Subject(Subject::ENGINEERING, $item->number)),
         );
         if ($mine !== null) {
             // Held, so that it is not sent to review at the same moment.

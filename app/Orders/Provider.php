@@ -11,7 +11,9 @@ use App\Orders\Contents\EngineeringContents;
 use App\Orders\Duties\Duties;
 use App\Orders\Duties\KeepDutiesApart;
 use App\Orders\Editing\EditorsOfOrders;
+use App\Orders\Paths\ChooseByRule;
 use App\Orders\Paths\KeepActorsUpToDate;
+use App\Orders\Paths\MoveOn;
 use App\Orders\Subjects\EngineeringEditor;
 use App\Orders\Subjects\SubjectEditors;
 use App\Structures\Compare\PlannedSide;
@@ -38,6 +40,8 @@ final class Provider extends ServiceProvider
         Event::listen(Act::class, KeepDutiesApart::class);
         Event::listen(Act::class, KeepActorsUpToDate::class);
         Event::listen(Act::class, EditorsOfOrders::class);
+        Event::listen(Act::class, ChooseByRule::class);
+        Event::listen(Act::class, MoveOn::class);
     }
 
     public function register(): void

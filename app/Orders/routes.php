@@ -13,6 +13,7 @@ use App\Orders\Http\OrderSheetController;
 use App\Orders\Http\PathController;
 use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
+use App\Orders\Http\ResponsibleController;
 use App\Orders\Http\ReviewController;
 use App\Orders\Http\SubordinationController;
 use App\Orders\Http\TaskWorkController;
@@ -107,6 +108,8 @@ Route::controller(WorksheetController::class)
         Route::post('/undo', 'undo')->middleware(Ability::EditLines->gate());
         Route::post('/redo', 'redo')->middleware(Ability::EditLines->gate());
     });
+Route::get('/responsible', [ResponsibleController::class, 'index']);
+Route::put('/responsible/{field}/{code}', [ResponsibleController::class, 'set'])->middleware(Ability::SetUp->gate());
 Route::controller(TaskWorkController::class)
     ->prefix('tasks/{number}/edits')
     ->group(static function (): void {

@@ -14,6 +14,8 @@ final readonly class PlannedTask
      * @param  list<string>  $checks
      * @param  list<string>  $waitsFor  numbers of tasks of the same change
      * @param  list<Subject>  $subjects  of the order that it is for, which it edits
+     * @param  bool  $beforeReview  whether its order waits for it before review
+     * @param  ?array{int, int}  $ofPath  the approval path that it is made for, and which of its tasks it is
      * @param  ?string  $source  what it is made of, so that it is made once; null: by hand
      */
     public function __construct(
@@ -28,6 +30,8 @@ final readonly class PlannedTask
         public array $waitsFor = [],
         public ?string $source = null,
         public array $subjects = [],
+        public bool $beforeReview = false,
+        public ?array $ofPath = null,
     ) {}
 
     /** @return array<string, mixed> */
@@ -42,6 +46,9 @@ final readonly class PlannedTask
             'priority' => $this->priority,
             'estimate_hours' => $this->estimateHours,
             'source' => $this->source,
+            'before_review' => $this->beforeReview,
+            'path_id' => $this->ofPath[0] ?? null,
+            'path_place' => $this->ofPath[1] ?? null,
         ];
     }
 }

@@ -20,6 +20,7 @@ final readonly class PathStep
      * @param  ?int  $remindDays  working days before it is due, when whoever acts is reminded
      * @param  ?int  $escalateDays  working days after it was due, when others are told
      * @param  list<string>  $escalateTo  names as in $who; none: whoever raised the change
+     * @param  list<string>  $checks  what whoever signs ticks first
      * @param  list<Condition>  $conditions  all must hold, or the step is not needed
      * @param  list<int>  $backTo  stages before it to which it may send the change back
      */
@@ -36,6 +37,7 @@ final readonly class PathStep
         public ?int $remindDays = null,
         public ?int $escalateDays = null,
         public array $escalateTo = [],
+        public array $checks = [],
     ) {
         if ($dueDays === null && ($remindDays !== null || $escalateDays !== null)) {
             throw Refusal::at('due_days', 'Say in how many days it is due: nobody is late otherwise.');
@@ -47,6 +49,19 @@ final readonly class PathStep
             if ($stageBefore < self::EDITOR || $stageBefore >= $stage) {
                 throw Refusal::at('back_to', 'A step sends back to a stage before its own.');
             }
+        }
+    }
+
+    /**
+     * @param  list<string>  $ticked
+     *
+     * @throws Refusal while a row of the check list is not ticked
+     */
+    public function mustBeTicked(array $ticked): void
+    {
+        $missing = array_diff($this->checks, $ticked);
+        if ($missing !== []) {
+            throw Refusal::at('checks', 'Not ticked yet: ' . implode(', ', $missing) . '.');
         }
     }
 

@@ -12,6 +12,8 @@ use function in_array;
  * of today and what was done, and from nothing else. Nobody who proposed the change counts as one who judges it; a person counts once in a
  * step, for themselves or for one other.
  *
+ * A stage is over when its steps are done and so is what the path has to be done in it: a stage of tasks alone has nobody who signs.
+ *
  * Two of Ada, Ben and Cem sign; Ben is away, and Cem stands in for him. Cem signs: one more is needed, and it is Ada, for Cem cannot count
  * twice.
  */
@@ -20,16 +22,25 @@ final readonly class Progress
     /**
      * @param  list<StepRun>  $steps  in the order of the path
      * @param  ?int  $stage  that is under way; null: all is done
+     * @param  list<PathTask>  $waitsFor  tasks of that stage without which it is not over
      */
-    private function __construct(public array $steps, public ?int $stage, private bool $inReview) {}
+    private function __construct(public array $steps, public ?int $stage, private bool $inReview, public array $waitsFor = []) {}
 
     /**
      * @param  list<PathAct>  $acts  in their order
      * @param  list<int>  $proposers  ids of who raised and edited it
      * @param  bool  $inReview  whether it is being judged now
+     * @param  list<int>  $tasksOver  places of the tasks of the path that are done or withdrawn
      */
-    public static function of(Path $path, Facts $facts, Roster $roster, array $acts, array $proposers, bool $inReview): self
-    {
+    public static function of(
+        Path $path,
+        Facts $facts,
+        Roster $roster,
+        array $acts,
+        array $proposers,
+        bool $inReview,
+        array $tasksOver = [],
+    ): self {
         $signed = array_fill(0, count($path->steps), []);
         $skipped = $given = [];
         foreach ($acts as $act) {
@@ -62,6 +73,14 @@ final readonly class Progress
                 $now = min($now ?? $step->stage, $step->stage);
             }
         }
+        $left = array_filter(
+            $path->tasks,
+            static fn(PathTask $task, int $at): bool => $task->holdsStage() && !in_array($at, $tasksOver, true),
+            ARRAY_FILTER_USE_BOTH,
+        );
+        foreach ($left as $task) {
+            $now = min($now ?? $task->stage, $task->stage);
+        }
         $steps = [];
         foreach ($path->steps as $at => $step) {
             $steps[] = new StepRun(
@@ -80,7 +99,9 @@ final readonly class Progress
             );
         }
 
-        return new self($steps, $now, $inReview);
+        $waitsFor = array_values(array_filter($left, static fn(PathTask $task): bool => $task->stage === $now));
+
+        return new self($steps, $now, $inReview, $waitsFor);
     }
 
     public function isDone(): bool

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Change;
 
 use Orthotaxis\Core\Calendar\Day;
-use Orthotaxis\Core\Task\EditingTask;
 use Orthotaxis\Core\Task\Editors;
+use Orthotaxis\Core\Task\TaskBeforeReview;
 
 /** A change order as far as the rules look at it. People are named by id. */
 final readonly class Order
@@ -18,7 +18,7 @@ final readonly class Order
      * @param  list<Waiver>  $waivers  conditions that are let go
      * @param  ?TiedOrder  $parent  the order to which it is subordinate
      * @param  list<TiedOrder>  $subordinates  those that are subordinate to it
-     * @param  list<EditingTask>  $editingTasks  by which others edit parts of it
+     * @param  list<TaskBeforeReview>  $tasksBeforeReview  without which it is not sent to review
      * @param  ?list<string>  $stuck  why the approval path that was chosen for it cannot come to its end; null: one person signs
      * @param  list<FollowsLater>  $later  plants that follow under another order
      * @param  list<PlantState>  $plants  that build what is on it; only where it is asked whether they have taken it over
@@ -39,7 +39,7 @@ final readonly class Order
         public ?array $stuck = null,
         public ?TiedOrder $parent = null,
         public array $subordinates = [],
-        public array $editingTasks = [],
+        public array $tasksBeforeReview = [],
     ) {}
 
     /**
@@ -66,7 +66,7 @@ final readonly class Order
             stuck: $stuck,
             parent: $this->parent,
             subordinates: $this->subordinates,
-            editingTasks: $this->editingTasks,
+            tasksBeforeReview: $this->tasksBeforeReview,
         );
     }
 
@@ -109,11 +109,17 @@ final readonly class Order
         return array_merge(...array_map(static fn(OrderItem $item): array => $item->works, $this->items));
     }
 
+    /** @return list<TaskBeforeReview> that are neither done nor withdrawn */
+    public function openBeforeReview(): array
+    {
+        return (new Editors($this->editor, $this->tasksBeforeReview))->open();
+    }
+
     /** @return list<int> those who may not sign: who raised the order, who edits it or a part of it, who has edited */
     public function proposers(): array
     {
         $editors = array_map(static fn(Work $work): ?int => $work->editor, $this->works());
-        $asked = (new Editors($this->editor, $this->editingTasks))->people();
+        $asked = (new Editors($this->editor, $this->tasksBeforeReview))->people();
 
         return array_values(array_unique(array_filter([$this->author, ...$editors, ...$asked, ...$this->editAuthors], is_int(...))));
     }

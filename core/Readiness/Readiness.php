@@ -18,7 +18,7 @@ final readonly class Readiness
     /** For holding the order still and judging it. */
     private const REVIEW = [
         ...self::REVISING,
-        EditingTasksAreDone::class,
+        TasksBeforeReviewAreDone::class,
         RevisedItemsAreEdited::class,
         ...self::STRUCTURES,
         PlantsHaveTakenOver::class,

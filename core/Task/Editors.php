@@ -17,7 +17,7 @@ final readonly class Editors
 {
     /**
      * @param  ?int  $editor  of the order, a person's id
-     * @param  list<EditingTask>  $tasks  in the order in which they were made
+     * @param  list<TaskBeforeReview>  $tasks  in the order in which they were made
      */
     public function __construct(public ?int $editor, public array $tasks = []) {}
 
@@ -28,7 +28,7 @@ final readonly class Editors
             return true;
         }
         foreach ($this->tasks as $task) {
-            if ($task->isHeldBy($person) && ($subject === null || $task->covers($subject))) {
+            if ($task->isHeldBy($person) && ($subject === null ? $task->subjects !== [] : $task->covers($subject))) {
                 return true;
             }
         }
@@ -37,7 +37,7 @@ final readonly class Editors
     }
 
     /** The task under which the person edits a subject; the first, where they have several that cover it. */
-    public function taskOf(int $person, Subject $subject): ?EditingTask
+    public function taskOf(int $person, Subject $subject): ?TaskBeforeReview
     {
         foreach ($this->tasks as $task) {
             if ($task->isHeldBy($person) && $task->covers($subject)) {
@@ -48,17 +48,19 @@ final readonly class Editors
         return null;
     }
 
-    /** @return list<EditingTask> that are neither done nor withdrawn */
+    /** @return list<TaskBeforeReview> that are neither done nor withdrawn */
     public function open(): array
     {
-        return array_values(array_filter($this->tasks, static fn(EditingTask $task): bool => $task->state->isOpen()));
+        return array_values(array_filter($this->tasks, static fn(TaskBeforeReview $task): bool => $task->state->isOpen()));
     }
 
     /** @return list<int> all who edit, or edited: who has a task, or had it when it was done */
     public function people(): array
     {
         $holders = array_map(
-            static fn(EditingTask $task): ?int => $task->state === TaskState::Withdrawn ? null : $task->holder,
+            static fn(TaskBeforeReview $task): ?int => $task->subjects === [] || $task->state === TaskState::Withdrawn
+                ? null
+                : $task->holder,
             $this->tasks,
         );
 

@@ -31,29 +31,35 @@ final class GroupSeeder extends Seeder
         app(SetPath::class)(
             $ivo,
             'two_plants',
-            name: 'Review, cost and approval',
-            steps: [
-                self::step(
-                    'Quality review',
-                    1,
-                    ['group:quality'],
-                    needed: 2,
-                    meaning: 'reviewed',
-                    dueDays: 5,
-                    remindDays: 1,
-                    escalateDays: 2,
-                ),
-                self::step(
-                    'Cost',
-                    2,
-                    ['greta.sorn'],
-                    needed: 1,
-                    conditions: [['fact' => 'one_time_cost', 'values' => ['5000']]],
-                    backTo: [0, 1],
-                ),
-                self::step('Approval', 2, ['role:signer'], needed: 1, dueDays: 3, backTo: [0, 1]),
+            [
+                'name' => 'Review, cost and approval',
+                'steps' => [
+                    self::step(
+                        'Quality review',
+                        1,
+                        ['group:quality'],
+                        needed: 2,
+                        meaning: 'reviewed',
+                        dueDays: 5,
+                        remindDays: 1,
+                        escalateDays: 2,
+                    ),
+                    self::step(
+                        'Cost',
+                        2,
+                        ['greta.sorn'],
+                        needed: 1,
+                        conditions: [['fact' => 'one_time_cost', 'values' => ['5000']]],
+                        backTo: [0, 1],
+                    ),
+                    self::step('Approval', 2, ['role:signer'], needed: 1, dueDays: 3, backTo: [0, 1]),
+                ],
+                'tasks' => [],
+                'sends_itself' => false,
+                'chosen_when' => null,
+                'rank' => 0,
+                'retired' => false,
             ],
-            retired: false,
             version: null,
         );
         app(SetAbsence::class)->add(

@@ -8,6 +8,7 @@ use Orthotaxis\Core\Approval\Facts;
 use Orthotaxis\Core\Approval\Path;
 use Orthotaxis\Core\Approval\PathAct;
 use Orthotaxis\Core\Approval\PathStep;
+use Orthotaxis\Core\Approval\PathTask;
 use Orthotaxis\Core\Approval\Progress;
 use Orthotaxis\Core\Approval\Roster;
 use Orthotaxis\Core\Approval\StepRun;
@@ -251,3 +252,78 @@ it('is the same whatever order independent signatures come in, and never over wi
     }
     expect(standings(gone($random->shuffleArray($acts))))->toBe(standings($done));
 })->with(range(1, 30));
+
+/** Quality signs; then purchasing does what it has to; then one of the board signs. */
+function pathWithTasks(): Path
+{
+    return new Path(
+        [new PathStep('Quality', 1, ['group:quality'], 1), new PathStep('Approval', 3, ['group:board'], 1, backTo: [0, 1])],
+        [
+            new PathTask(0, 'design', 'Draw it', 'role:editor'),
+            new PathTask(1, 'documents', 'Read the instructions', 'group:quality'),
+            new PathTask(2, 'purchasing', 'Ask for a price', 'group:buyers'),
+            new PathTask(2, 'training', 'Think of the line', 'group:buyers', holds: false),
+            new PathTask(null, 'training', 'Show the line', 'group:buyers'),
+        ],
+    );
+}
+
+it('waits at a stage for what has to be done in it, also where nobody signs', function (
+    array $acts,
+    array $over,
+    ?int $stage,
+    array $waitsFor,
+    array $acting,
+): void {
+    $progress = Progress::of(pathWithTasks(), new Facts(), roster(), $acts, [], true, $over);
+    expect($progress->stage)
+        ->toBe($stage)
+        ->and(array_map(static fn(PathTask $task): string => $task->title, $progress->waitsFor))
+        ->toBe($waitsFor)
+        ->and($progress->acting())
+        ->toBe($acting);
+})->with([
+    'nothing yet' => [[], [], 1, ['Read the instructions'], [DORA]],
+    'signed, not read' => [[PathAct::signed(0, DORA)], [], 1, ['Read the instructions'], []],
+    'read, not signed' => [[], [1], 1, [], [DORA]],
+    'both' => [[PathAct::signed(0, DORA)], [1], 2, ['Ask for a price'], []],
+    'the price is there' => [[PathAct::signed(0, DORA)], [1, 2], 3, [], [EMIL, FAY]],
+    'all is done, but what holds nothing' => [[PathAct::signed(0, DORA), PathAct::signed(1, FAY)], [1, 2], null, [], []],
+    'what is done early does not count for a stage before' => [[], [2], 1, ['Read the instructions'], [DORA]],
+]);
+
+it('is the same whatever the order in which tasks and signatures come', function (): void {
+    $states = [];
+    foreach ([[1, 2], [2, 1]] as $over) {
+        $progress = Progress::of(pathWithTasks(), new Facts(), roster(), [PathAct::signed(0, DORA)], [], true, $over);
+        $states[] = [$progress->stage, standings($progress), $progress->acting()];
+    }
+    expect($states[0])->toBe($states[1]);
+});
+
+it('ends with a signature, edits before review only, and has no empty stage', function (Closure $path, string $place): void {
+    try {
+        $path();
+    } catch (Refusal $refusal) {
+        expect(array_key_first($refusal->reasons))->toBe($place);
+
+        return;
+    }
+    expect(true)->toBeFalse();
+})->with([
+    'a task after the last signature' => [
+        fn() => new Path([new PathStep('Approval', 1, ['group:board'], 1)], [new PathTask(2, 'design', 'Late', 'ada')]),
+        'tasks.0.stage',
+    ],
+    'an edit in review' => [fn() => new PathTask(1, 'design', 'Late', 'ada', edits: ['engineering']), 'edits'],
+    'a stage in which only something is done that holds nothing' => [
+        fn() => new Path([new PathStep('Approval', 2, ['group:board'], 1)], [new PathTask(1, 'design', 'Beside', 'ada', holds: false)]),
+        'steps',
+    ],
+]);
+
+it('asks whoever signs to tick its check list first', function (): void {
+    $step = new PathStep('Quality', 1, ['group:quality'], 1, checks: ['Limits', 'Labels']);
+    expect(fn() => $step->mustBeTicked(['Labels']))->toThrow(Refusal::class, 'Not ticked yet: Limits.');
+    $step->mustBeTicked(['Labels', 'Limits', 'More']);
+});

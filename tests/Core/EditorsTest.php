@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Content\Subject;
-use Orthotaxis\Core\Readiness\EditingTasksAreDone;
-use Orthotaxis\Core\Task\EditingTask;
+use Orthotaxis\Core\Readiness\TasksBeforeReviewAreDone;
 use Orthotaxis\Core\Task\Editors;
+use Orthotaxis\Core\Task\TaskBeforeReview;
 use Orthotaxis\Core\Task\TaskState;
 use Tests\Core\Support\Make;
 
 const MARA = 2;
 const SAMIR = 5;
-const CEM = 6;
+const TESS = 6;
 
 function atWeir(): Subject
 {
     return new Subject(Subject::MANUFACTURING, '200-0010', 'Weir');
 }
 
-function gasketAtWeir(TaskState $state = TaskState::Claimed, ?int $holder = SAMIR, string $number = 'T-00012'): EditingTask
+function gasketAtWeir(TaskState $state = TaskState::Claimed, ?int $holder = SAMIR, string $number = 'T-00012'): TaskBeforeReview
 {
-    return new EditingTask(12, $number, 'Gasket at Weir', $state, $holder, [atWeir()]);
+    return new TaskBeforeReview(12, $number, 'Gasket at Weir', $state, $holder, [atWeir()]);
 }
 
 it('lets the editor edit all of the order, and who has a task what that task edits', function (): void {
@@ -34,7 +34,7 @@ it('lets the editor edit all of the order, and who has a task what that task edi
         ->toBe([true, true])
         ->and([$editors->mayEdit(SAMIR, $engineering), $editors->mayEdit(SAMIR, $atTarn)])
         ->toBe([false, false])
-        ->and([$editors->mayEdit(CEM, atWeir()), $editors->mayEdit(CEM)])
+        ->and([$editors->mayEdit(TESS, atWeir()), $editors->mayEdit(TESS)])
         ->toBe([false, false]);
 });
 
@@ -43,7 +43,7 @@ it('ends with the task', function (TaskState $state, ?int $holder): void {
     expect([$editors->mayEdit(SAMIR), $editors->mayEdit(SAMIR, atWeir()), $editors->taskOf(SAMIR, atWeir())])->toBe([false, false, null]);
 })->with([
     'not claimed yet' => [TaskState::Open, null],
-    'another has it' => [TaskState::Claimed, CEM],
+    'another has it' => [TaskState::Claimed, TESS],
     'done' => [TaskState::Done, SAMIR],
     'withdrawn' => [TaskState::Withdrawn, SAMIR],
 ]);
@@ -61,29 +61,35 @@ it('knows under which task an edit is made', function (): void {
 it('names all who edit or edited, of whom none signs', function (): void {
     $tasks = [
         gasketAtWeir(),
-        gasketAtWeir(TaskState::Done, CEM),
+        gasketAtWeir(TaskState::Done, TESS),
         gasketAtWeir(TaskState::Withdrawn, 7),
         gasketAtWeir(TaskState::Open, null),
     ];
     expect((new Editors(MARA, $tasks))->people())
-        ->toBe([MARA, SAMIR, CEM])
+        ->toBe([MARA, SAMIR, TESS])
         ->and((new Editors(null))->people())
         ->toBe([])
-        ->and(Make::order(editingTasks: $tasks)->proposers())
-        ->toContain(MARA, SAMIR, CEM)
+        ->and(Make::order(tasksBeforeReview: $tasks)->proposers())
+        ->toContain(MARA, SAMIR, TESS)
         ->not->toContain(7);
 });
 
+it('lets nobody edit by a task that edits nothing', function (): void {
+    $task = new TaskBeforeReview(13, 'T-00013', 'Ask the maker', TaskState::Claimed, SAMIR, []);
+    $editors = new Editors(MARA, [$task]);
+    expect([$editors->mayEdit(SAMIR), $editors->people()])->toBe([false, [MARA]]);
+});
+
 it('holds the order back from review until the last of them is done', function (): void {
-    $condition = new EditingTasksAreDone();
+    $condition = new TasksBeforeReviewAreDone();
     $today = Day::parse('2026-11-29');
-    $order = Make::order(editingTasks: [gasketAtWeir(TaskState::Done), gasketAtWeir(TaskState::Open, null, 'T-00013')]);
+    $order = Make::order(tasksBeforeReview: [gasketAtWeir(TaskState::Done), gasketAtWeir(TaskState::Open, null, 'T-00013')]);
     expect($condition->concerns(Make::order()))
         ->toBeFalse()
         ->and($condition->concerns($order))
         ->toBeTrue()
         ->and($condition->fault($order, $today))
         ->toBe('Not done yet: T-00013 Gasket at Weir.')
-        ->and($condition->fault(Make::order(editingTasks: [gasketAtWeir(TaskState::Withdrawn)]), $today))
+        ->and($condition->fault(Make::order(tasksBeforeReview: [gasketAtWeir(TaskState::Withdrawn)]), $today))
         ->toBe('');
 });

@@ -60,7 +60,7 @@ it('lets who has the task edit its subjects, and knows which edits are of it', f
         ->and(($this->row)(30))
         ->toMatchArray(['edited_by' => 'Jonas', 'task' => null]);
     $this->world
-        ->only('edda', 'POST', "/orders/{$this->order}/items/200-0010/data", ['fields' => ['mass' => '3'], 'seen' => 0])
+        ->only('edda', 'POST', "/orders/{$this->order}/items/200-0010/data", ['fields' => ['standard_cost' => '12.80'], 'seen' => 0])
         ->assertJsonValidationErrors(['editor' => 'do not edit 200-0010, item data']);
     $subjects = $this->world->worksheet('edda', $this->order)['subjects'];
     expect(array_column($subjects, 'may_edit', 'work'))->toBe(['engineering' => true]);
@@ -203,7 +203,7 @@ it('undoes in the worksheet what the person did themselves', function (): void {
         ->assertJsonValidationErrors(['edits' => 'Edda has edited 200-0010 after you.']);
     $this->world->only('edda', 'POST', "/orders/{$this->order}/undo")->assertOk();
     expect(($this->row)(20)['after']['quantity'])->toBe('2');
-    $this->world->only('edda', 'POST', "/orders/{$this->order}/undo")->assertJsonValidationErrors(['edits' => 'nothing of yours']);
+    $this->world->only('edda', 'POST', "/orders/{$this->order}/undo")->assertJsonValidationErrors(['edits' => 'nothing to undo']);
     $this->world->only('jonas', 'POST', "/orders/{$this->order}/undo")->assertOk();
     expect(($this->row)(30)['after']['quantity'])->toBe('6');
 });

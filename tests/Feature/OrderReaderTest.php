@@ -19,6 +19,7 @@ beforeEach(function (): void {
     $this->second = $this->world->opened();
     $this->world->edit($this->second, 'replace', 20, ['component' => '200-0099'])->assertOk();
     $this->read = function (string ...$numbers): array {
+        app()->forgetScopedInstances();
         $orders = ChangeOrder::query()->whereIn('number', $numbers)->orderBy('id')->get();
         $asked = 0;
         DB::listen(function () use (&$asked): void {

@@ -140,7 +140,7 @@ it('edits forty parents in one act and one undo, and says who did it', function 
     $this->world
         ->only('jonas', 'POST', "/orders/{$this->order}/redo")
         ->assertStatus(422)
-        ->assertJsonPath('errors.edits.0', 'There is nothing of yours to redo.');
+        ->assertJsonPath('errors.edits.0', 'There is nothing to redo.');
 });
 
 it('undoes what was done last, to whichever subject', function (): void {

@@ -17,10 +17,12 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
+use App\Orders\Paths\ChosenByRule;
 use App\Orders\Paths\FactsOfOrder;
 use App\Orders\Paths\KeptActors;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
+use Orthotaxis\Core\Approval\PathTask;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
@@ -35,6 +37,7 @@ final readonly class MoveOrder
         private OrderReader $orders,
         private JudgedOrders $judged,
         private FactsOfOrder $facts,
+        private ChosenByRule $rule,
         private KeptActors $actors,
         private Ledger $ledger,
     ) {}
@@ -55,10 +58,25 @@ final readonly class MoveOrder
     /** Holds everything on the order still while it is judged. */
     public function submit(Person $by, string $number, int $version): void
     {
+        $this->send($by, $number, $version, byItself: false);
+    }
+
+    /** When the last task before is done, whoever has done it. */
+    public function sendItself(Person $by, string $number, int $version): void
+    {
+        $this->send($by, $number, $version, byItself: true);
+    }
+
+    private function send(Person $by, string $number, int $version, bool $byItself): void
+    {
         $this->move($number, $version, OrderState::InReview, new OrderSentToReview($by->login, $number), function (ChangeOrder $order) use (
             $by,
+            $byItself,
         ): void {
-            OrderPolicy::check(OrderAct::Submit, $by, $order);
+            $byItself || OrderPolicy::check(OrderAct::Submit, $by, $order);
+            if ($order->path_by_rule) {
+                $this->chooseAgain($order);
+            }
             if ($order->path_id !== null) {
                 $order->facts = $this->facts->of($order, $this->orders->toCore($order));
             }
@@ -103,6 +121,27 @@ final readonly class MoveOrder
                 $request->update(['state' => RequestState::Approved, 'version' => $request->version + 1]);
             }
         });
+    }
+
+    /**
+     * What was edited since may lead to another path.
+     *
+     * @throws Refusal when that has tasks before review, which nobody could have done
+     */
+    private function chooseAgain(ChangeOrder $order): void
+    {
+        $path = $this->rule->of($order);
+        if ($path?->id === $order->path_id) {
+            return;
+        }
+        if ($path !== null && $path->path()->tasksAt(PathTask::BEFORE_REVIEW) !== []) {
+            throw Refusal::at(
+                'path',
+                "By what it changes now it goes on “{$path->name}”, which has tasks before review: choose the path anew.",
+            );
+        }
+        $order->path_id = $path?->id;
+        $order->unsetRelation('path');
     }
 
     /** @param  callable(ChangeOrder): void  $prepare */

@@ -11,6 +11,7 @@ use App\Orders\Events\OrderPlanned;
 use App\Orders\Models\ApprovalPath;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
+use App\Orders\Paths\ChosenByRule;
 use App\People\Ability;
 use App\People\Models\Person;
 use Orthotaxis\Core\Calendar\Day;
@@ -21,11 +22,14 @@ use Orthotaxis\Core\Rights\Duty;
 /** Sets what the order is called and about, how urgent it is, when it takes effect, who edits and who signs. */
 final readonly class PlanOrder
 {
-    public function __construct(private OrderReader $orders, private Ledger $ledger) {}
+    /** In place of the code of a path. */
+    public const BY_RULE = 'rule';
+
+    public function __construct(private OrderReader $orders, private ChosenByRule $rule, private Ledger $ledger) {}
 
     /**
      * @param  array<string, ?string>  $fields  title, description, priority, effective_on, editor, signer; people by sign-in name; path by
-     *     its code
+     *     its code, or BY_RULE
      */
     public function plan(Person $by, string $number, array $fields, int $version): void
     {
@@ -60,7 +64,8 @@ final readonly class PlanOrder
             $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, Duty::Sign, $order, 'may not sign orders');
         }
         if (array_key_exists('path', $fields)) {
-            $order->path_id = self::path($fields['path']);
+            $order->path_by_rule = $fields['path'] === self::BY_RULE;
+            $order->path_id = $order->path_by_rule ? $this->rule->of($order)?->id : self::path($fields['path']);
         }
         if (array_key_exists('effective_on', $fields)) {
             $order->effective_on = $fields['effective_on'] === null ? null : (string) Day::parse($fields['effective_on'], 'effective_on');

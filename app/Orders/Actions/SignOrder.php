@@ -34,10 +34,13 @@ final readonly class SignOrder
 {
     public function __construct(private OrderReader $orders, private KeptActors $actors, private Duties $duties, private Ledger $ledger) {}
 
-    /** @param  ?int  $step  of the path; null: the first that they can sign */
-    public function sign(Person $by, string $number, string $password, string $digest, ?int $step = null): void
+    /**
+     * @param  ?int  $step  of the path; null: the first that they can sign
+     * @param  list<string>  $ticked  rows of the check list of the step
+     */
+    public function sign(Person $by, string $number, string $password, string $digest, ?int $step = null, array $ticked = []): void
     {
-        $this->ledger->together(function () use ($by, $number, $password, $digest, $step): void {
+        $this->ledger->together(function () use ($by, $number, $password, $digest, $step, $ticked): void {
             $order = ChangeOrder::hold($number);
             $order->mustGoOn();
             $core = $this->orders->toCore($order);
@@ -48,6 +51,7 @@ final readonly class SignOrder
             $step ??= array_key_first($can) ?? 0;
             $for = $can[$step] ?? throw Refusal::at('step', 'It is not your turn at this step.');
             $of = $progress->steps[$step]->step;
+            $of->mustBeTicked($ticked);
             if ($of->withPassword && !Hash::check($password, $by->password)) {
                 throw Refusal::at(
                     'password',
@@ -58,12 +62,21 @@ final readonly class SignOrder
                 'step' => $step,
                 'for_id' => $for === $by->id ? null : $for,
                 'said' => $of->meaning->value,
+                'checks' => $of->checks,
             ]);
             $order->unsetRelation('signatures');
             $isDone = OrderProgress::of($order, $core->proposers())->isDone();
             $order->update(['state' => $isDone ? OrderState::Signed : OrderState::InReview, 'version' => $order->version + 1]);
             $this->actors->keep($order);
-            event(new OrderSigned($by->login, $number, $digest, $order->path_id === null ? null : $of->name));
+            event(
+                new OrderSigned(
+                    $by->login,
+                    $number,
+                    digest: $digest,
+                    step: $order->path_id === null ? null : $of->name,
+                    checks: $of->checks,
+                ),
+            );
         });
     }
 

@@ -12,7 +12,10 @@ use App\People\Models\Person;
 use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Refusal;
 
-/** Takes back what a person did last under an order, to whichever of its subjects, or does again what they took back last. */
+/**
+ * Takes back what was done last under an order, to whichever of its subjects, or does again what was taken back last: whoever edits the
+ * order, of all that is under no task; others, of what they did themselves.
+ */
 final readonly class TurnOrder
 {
     public function __construct(private TurnWork $turn, private Ledger $ledger) {}
@@ -23,7 +26,7 @@ final readonly class TurnOrder
         return $this->ledger->together(function () use ($by, $number): array {
             $last =
                 self::edits($by, $number)->whereNull('withdrawn_at')->orderByDesc('id')->first() ??
-                throw Refusal::at('edits', 'There is nothing of yours to undo.');
+                throw Refusal::at('edits', 'There is nothing to undo.');
 
             $named = self::named($number, $last);
             self::mustBeLast($last, $named);
@@ -37,9 +40,7 @@ final readonly class TurnOrder
     {
         return $this->ledger->together(function () use ($by, $number): array {
             $undone = self::edits($by, $number)->whereNotNull('withdrawn_at')->whereNull('discarded_at');
-            $next =
-                $undone->orderByDesc('withdrawn_at')->orderBy('id')->first() ??
-                throw Refusal::at('edits', 'There is nothing of yours to redo.');
+            $next = $undone->orderByDesc('withdrawn_at')->orderBy('id')->first() ?? throw Refusal::at('edits', 'There is nothing to redo.');
 
             return $this->turn->redo($by, self::named($number, $next));
         });
@@ -61,10 +62,14 @@ final readonly class TurnOrder
     /** @return Builder<EditRecord> */
     private static function edits(Person $by, string $number): Builder
     {
-        HeldWork::openOrder($number);
+        $isEditor = HeldWork::openOrder($number)->editor_id === $by->id;
 
         return EditRecord::query()
-            ->where('author_id', $by->id)
+            ->where(
+                static fn(Builder $any): Builder => $any
+                    ->where('author_id', $by->id)
+                    ->orWhere(static fn(Builder $own): Builder => $own->whereRaw('?', [$isEditor])->whereNull('task_id')),
+            )
             ->whereHas('work.row.order', static fn(Builder $order): Builder => $order->where('number', $number));
     }
 

@@ -22,6 +22,7 @@ final readonly class PathStepPicture
     /**
      * @param  list<string>  $people  names of those who may sign it
      * @param  list<PathSignature>  $signed
+     * @param  list<string>  $checks  what whoever signs ticks first
      * @param  list<string>  $acting  names of those who can sign it as soon as it is its turn
      */
     private function __construct(
@@ -38,6 +39,7 @@ final readonly class PathStepPicture
         #[OA\Property(description: 'since when it is its turn')] public ?string $since,
         #[OA\Property] public ?string $due_on,
         #[OA\Property] public bool $overdue,
+        #[ListOf('string')] public array $checks,
         #[OA\Property(description: 'why it was left out or given to others; empty: it was not')] public string $reason,
     ) {}
 
@@ -69,6 +71,7 @@ final readonly class PathStepPicture
             since: $since?->toIso8601String(),
             due_on: $due === null ? null : (string) $due,
             overdue: $due !== null && $due->isBefore(Today::day()),
+            checks: $step->checks,
             reason: $held->whereIn('meaning', ['skipped', 'reassigned'])->last()->reason ?? '',
         );
     }

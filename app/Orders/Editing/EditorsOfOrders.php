@@ -6,17 +6,29 @@ namespace App\Orders\Editing;
 
 use App\Ledger\Act;
 use App\Orders\Models\ChangeOrder;
-use App\Tasks\Models\ChangeTask;
-use App\Tasks\Models\TaskSubject;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Content\Subject;
-use Orthotaxis\Core\Task\EditingTask;
 use Orthotaxis\Core\Task\Editors;
+use Orthotaxis\Core\Task\TaskBeforeReview;
+use Orthotaxis\Core\Task\TaskState;
 
 /** Who edits what under orders: their editors, and those who have editing tasks. What is read is kept for one request. */
 final class EditorsOfOrders
 {
-    /** @var array<string, list<EditingTask>> by number of the order */
+    private const TASKS = <<<'SQL'
+    SELECT t.id, t.number, t.change, t.title, t.state, t.holder_id, coalesce(s.subjects, '[]') AS subjects
+    FROM tasks t
+    LEFT JOIN LATERAL (
+        SELECT jsonb_agg(jsonb_build_object('kind', s.kind, 'item', i.number, 'plant', s.plant) ORDER BY i.id, s.kind, s.plant) AS subjects
+        FROM task_subjects s JOIN items i ON i.id = s.item_id
+        WHERE s.task_id = t.id
+    ) s ON true
+    WHERE t.change IN (SELECT jsonb_array_elements_text(?::jsonb)) AND (t.before_review OR s.subjects IS NOT NULL)
+    ORDER BY t.id
+    SQL;
+
+    /** @var array<string, list<TaskBeforeReview>> by number of the order */
     private array $tasks = [];
 
     public function of(ChangeOrder $order): Editors
@@ -41,11 +53,8 @@ final class EditorsOfOrders
         $unread = $orders->pluck('number')->reject(fn(string $number): bool => isset($this->tasks[$number]))->values();
         if ($unread->isNotEmpty()) {
             $this->tasks += array_fill_keys($unread->all(), []);
-            foreach (
-                ChangeTask::query()->whereIn('change', $unread)->whereHas('subjects')->with('subjects.item:id,number')->orderBy('id')->get()
-                as $task
-            ) {
-                $this->tasks[$task->change][] = self::task($task);
+            foreach (DB::select(self::TASKS, [json_encode($unread, JSON_THROW_ON_ERROR)]) as $row) {
+                $this->tasks[$row->change][] = self::task($row);
             }
         }
 
@@ -55,17 +64,18 @@ final class EditorsOfOrders
             ->all();
     }
 
-    private static function task(ChangeTask $task): EditingTask
+    private static function task(\stdClass $row): TaskBeforeReview
     {
-        $subjects = array_values($task->subjects->map(static fn(TaskSubject $one): Subject => $one->subject())->all());
+        /** @var list<array{kind: string, item: string, plant: string}> $subjects */
+        $subjects = json_decode($row->subjects, true, flags: JSON_THROW_ON_ERROR);
 
-        return new EditingTask(
-            $task->id,
-            $task->number,
-            $task->title,
-            state: $task->state,
-            holder: $task->holder_id,
-            subjects: $subjects === [] ? throw new \LogicException("{$task->number} edits nothing.") : $subjects,
+        return new TaskBeforeReview(
+            $row->id,
+            $row->number,
+            $row->title,
+            state: TaskState::from($row->state),
+            holder: $row->holder_id,
+            subjects: array_map(static fn(array $one): Subject => new Subject($one['kind'], $one['item'], $one['plant']), $subjects),
         );
     }
 }

@@ -11,7 +11,8 @@ final readonly class OrderSigned extends Deed
 {
     public const NAME = 'order.signed';
 
-    public function __construct(string $by, string $of, public string $digest, public ?string $step = null)
+    /** @param  list<string>  $checks  rows of the check list of the step, all ticked */
+    public function __construct(string $by, string $of, public string $digest, public ?string $step = null, public array $checks = [])
     {
         parent::__construct($by, $of);
     }

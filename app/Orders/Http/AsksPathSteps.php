@@ -33,6 +33,8 @@ abstract class AsksPathSteps extends FormRequest
             'steps.*.back_to.*' => 'required|integer|between:0,30',
             'steps.*.remind_days' => 'nullable|integer|between:0,400',
             'steps.*.escalate_days' => 'nullable|integer|between:0,400',
+            'steps.*.checks' => 'array|max:30',
+            'steps.*.checks.*' => 'bail|required|string|max:200',
             'steps.*.escalate_to' => 'array|max:50',
             'steps.*.escalate_to.*' => 'required|string|max:80',
         ];
@@ -46,6 +48,7 @@ abstract class AsksPathSteps extends FormRequest
             'steps.*.name.required' => 'Give the step a name.',
             'steps.*.who.required' => 'Choose who signs.',
             'steps.*.needed.*' => 'Give a whole number, or 0 for all.',
+            'steps.*.checks.*.max' => 'At most 200 characters.',
             'steps.*.due_days.*' => 'Give whole days, from 1 on.',
             'steps.*.remind_days.*' => 'Give whole days, or 0 for the day itself.',
             'steps.*.escalate_days.*' => 'Give whole days, or 0 for the day after.',
@@ -69,6 +72,7 @@ abstract class AsksPathSteps extends FormRequest
                 'remind_days' => isset($step['remind_days']) ? (int) $step['remind_days'] : null,
                 'escalate_days' => isset($step['escalate_days']) ? (int) $step['escalate_days'] : null,
                 'escalate_to' => array_values($step['escalate_to'] ?? []),
+                'checks' => array_values(array_unique($step['checks'] ?? [])),
             ],
             $steps,
         );

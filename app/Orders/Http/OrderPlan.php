@@ -24,7 +24,7 @@ use OpenApi\Attributes as OA;
                 property: 'path',
                 type: 'string',
                 nullable: true,
-                description: 'code of an approval path; null: the signer signs',
+                description: 'code of an approval path; null: the signer signs; "rule": a rule chooses it until review',
             ),
             new OA\Property(property: 'version', type: 'integer'),
         ],

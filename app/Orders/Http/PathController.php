@@ -38,14 +38,7 @@ final class PathController
     #[InPath('code'), Takes(PathRule::class), Ok(Done::class), Refused]
     public function set(string $code, PathRule $request, #[CurrentUser] Person $person, SetPath $action): JsonResponse
     {
-        $path = $action(
-            $person,
-            $code,
-            name: $request->string('name')->trim()->toString(),
-            steps: $request->steps(),
-            retired: $request->boolean('retired'),
-            version: $request->filled('version') ? $request->integer('version') : null,
-        );
+        $path = $action($person, $code, $request->rule(), $request->filled('version') ? $request->integer('version') : null);
 
         return new JsonResponse(new Done($path->code, $path->version));
     }

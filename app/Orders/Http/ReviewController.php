@@ -106,6 +106,7 @@ final readonly class ReviewController
             $request->string('password')->toString(),
             $request->string('digest')->toString(),
             $request->filled('step') ? $request->integer('step') : null,
+            array_values(array_filter((array) $request->validated('checks', []), is_string(...))),
         );
 
         return new JsonResponse(ChangeOrder::done($number));

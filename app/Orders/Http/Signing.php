@@ -19,6 +19,12 @@ use OpenApi\Attributes as OA;
                 type: 'integer',
                 description: 'its place in the path; the first that you can sign where nothing is said',
             ),
+            new OA\Property(
+                property: 'checks',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'rows of the check list of the step that are ticked',
+            ),
         ],
     ),
 ]
@@ -31,6 +37,8 @@ final class Signing extends FormRequest
             'password' => 'nullable|string|max:200',
             'step' => 'nullable|integer|between:0,30',
             'digest' => 'required|string|max:70',
+            'checks' => 'array|max:30',
+            'checks.*' => 'string|max:200',
         ];
     }
 }

@@ -18,6 +18,10 @@ use Orthotaxis\Core\Approval\Path;
  * @property int $version
  * @property string $name
  * @property list<array<string, mixed>> $steps
+ * @property list<array<string, mixed>> $tasks
+ * @property bool $sends_itself to review, when the last task before is done
+ * @property ?list<array{fact: string, values: list<string>}> $chosen_when conditions that all hold where a rule chooses it; null: by hand
+ * @property int $rank of several whose rule holds the one with the least is chosen
  * @property bool $retired whether it is offered no longer
  * @property int $made_by
  * @property CarbonImmutable $made_at
@@ -28,11 +32,18 @@ final class ApprovalPath extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['steps' => 'array', 'retired' => 'boolean', 'made_at' => 'immutable_datetime'];
+    protected $casts = [
+        'steps' => 'array',
+        'tasks' => 'array',
+        'sends_itself' => 'boolean',
+        'chosen_when' => 'array',
+        'retired' => 'boolean',
+        'made_at' => 'immutable_datetime',
+    ];
 
     public function path(): Path
     {
-        return PathSteps::read($this->steps);
+        return PathSteps::read($this->steps, $this->tasks, $this->sends_itself);
     }
 
     /** @return Builder<self> the newest version of each */

@@ -32,6 +32,7 @@ use Orthotaxis\Core\Refusal;
  * @property ?int $editor_id
  * @property ?int $signer_id
  * @property ?int $path_id null: one person signs
+ * @property bool $path_by_rule whether a rule chooses the path, until it is sent to review
  * @property ?CarbonImmutable $on_hold_since
  * @property string $on_hold_reason
  * @property ?int $on_hold_by
@@ -66,6 +67,7 @@ final class ChangeOrder extends Model
 
     protected $casts = [
         'facts' => 'array',
+        'path_by_rule' => 'boolean',
         'with_parent' => 'boolean',
         'on_hold_since' => 'immutable_datetime',
         'state' => OrderState::class,

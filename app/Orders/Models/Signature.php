@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $for_id for whom a stand-in signed
  * @property int $stage to which it was sent back; 0: to the editor
  * @property list<string> $given_to whom the step was given to
+ * @property list<string> $checks rows of the check list of its step, all ticked
  * @property string $said what the signature means
  * @property string $reason
  * @property string $digest of the content that it covers
@@ -30,7 +31,7 @@ final class Signature extends Model
 {
     public $timestamps = false;
 
-    protected $casts = ['signed_at' => 'immutable_datetime', 'void' => 'boolean', 'given_to' => 'array'];
+    protected $casts = ['signed_at' => 'immutable_datetime', 'void' => 'boolean', 'given_to' => 'array', 'checks' => 'array'];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Paths;
 
 use App\Ledger\Act;
+use App\Orders\Events\ResponsibleSet;
 use App\People\Events\AbsenceSet;
 use App\People\Events\DutiesSeparated;
 use App\People\Events\GroupSet;
@@ -17,7 +18,14 @@ use App\People\Events\RoleSet;
  */
 final readonly class KeepActorsUpToDate
 {
-    private const MATTER = [AbsenceSet::class, DutiesSeparated::class, GroupSet::class, PersonSet::class, RoleSet::class];
+    private const MATTER = [
+        AbsenceSet::class,
+        DutiesSeparated::class,
+        GroupSet::class,
+        PersonSet::class,
+        ResponsibleSet::class,
+        RoleSet::class,
+    ];
 
     public function __construct(private KeptActors $actors) {}
 

@@ -7,14 +7,17 @@ namespace App\Orders\Paths;
 use App\Orders\Duties\Duties;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\Signature;
+use App\Tasks\Models\ChangeTask;
 use Orthotaxis\Core\Approval\Facts;
 use Orthotaxis\Core\Approval\Path;
 use Orthotaxis\Core\Approval\PathAct;
 use Orthotaxis\Core\Approval\PathActKind;
+use Orthotaxis\Core\Approval\PathTask;
 use Orthotaxis\Core\Approval\Progress;
 use Orthotaxis\Core\Approval\Roster;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Rights\Duty;
+use Orthotaxis\Core\Task\TaskState;
 
 /** How far an order has come on its path. */
 final readonly class OrderProgress
@@ -40,6 +43,7 @@ final readonly class OrderProgress
             $acts,
             [...$proposers, ...array_keys(app(Duties::class)->barred(Duty::Sign, $order))],
             $order->state === OrderState::InReview,
+            self::tasksOver($order, $path),
         );
     }
 
@@ -48,6 +52,24 @@ final readonly class OrderProgress
         $order->loadMissing('path');
 
         return $order->path?->path() ?? Path::oneSigner();
+    }
+
+    /** @return list<int> places of the tasks of its path that are done or withdrawn */
+    private static function tasksOver(ChangeOrder $order, Path $path): array
+    {
+        if (array_filter($path->tasks, static fn(PathTask $task): bool => $task->holdsStage()) === []) {
+            return [];
+        }
+
+        return array_values(
+            ChangeTask::query()
+                ->where('change', $order->number)
+                ->where('path_id', $order->path_id)
+                ->whereNotIn('state', TaskState::ahead())
+                ->pluck('path_place')
+                ->map(static fn(mixed $place): int => (int) $place)
+                ->all(),
+        );
     }
 
     private static function act(Signature $one): PathAct

@@ -9,26 +9,28 @@ use Orthotaxis\Core\Approval\Fact;
 use Orthotaxis\Core\Approval\Meaning;
 use Orthotaxis\Core\Approval\Path;
 use Orthotaxis\Core\Approval\PathStep;
+use Orthotaxis\Core\Approval\PathTask;
 use Orthotaxis\Core\Refusal;
 
 /**
  * The steps of a path as they are kept and sent: name, stage, who, needed, meaning, with_password, due_days, conditions, back_to,
- * remind_days, escalate_days, escalate_to.
+ * remind_days, escalate_days, escalate_to, checks; and its tasks: stage, kind, title, to, holds, due_days, checks, edits.
  */
 final readonly class PathSteps
 {
     /**
-     * @param  list<array<string, mixed>>  $steps  as AsksPath checks them
+     * @param  list<array<string, mixed>>  $steps  as AsksPathSteps checks them
+     * @param  list<array<string, mixed>>  $tasks
      *
-     * @throws Refusal at the step that cannot be so
+     * @throws Refusal at the step or task that cannot be so
      */
-    public static function read(array $steps): Path
+    public static function read(array $steps, array $tasks = [], bool $sendsItself = false): Path
     {
         $read = [];
         foreach ($steps as $at => $step) {
             /** @var array{name: string, stage: int, who: non-empty-list<string>, needed: int, meaning: string, with_password: bool,
              *     due_days?: ?int, conditions?: list<array{fact: string, values: list<string>}>, back_to: list<int>,
-             *     remind_days?: ?int, escalate_days?: ?int, escalate_to?: list<string>} $step */
+             *     remind_days?: ?int, escalate_days?: ?int, escalate_to?: list<string>, checks?: list<string>} $step */
             try {
                 $conditions = [];
                 foreach ($step['conditions'] ?? [] as $i => $one) {
@@ -47,13 +49,45 @@ final readonly class PathSteps
                     remindDays: $step['remind_days'] ?? null,
                     escalateDays: $step['escalate_days'] ?? null,
                     escalateTo: $step['escalate_to'] ?? [],
+                    checks: $step['checks'] ?? [],
                 );
             } catch (Refusal $refusal) {
                 throw Refusal::because(self::placed($refusal->reasons, "steps.{$at}."));
             }
         }
 
-        return new Path($read === [] ? throw Refusal::at('steps', 'A path has at least one step.') : $read);
+        $signed = $read === [] ? throw Refusal::at('steps', 'A path has at least one step.') : $read;
+
+        return new Path($signed, self::tasks($tasks), $sendsItself);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $tasks
+     * @return list<PathTask>
+     */
+    private static function tasks(array $tasks): array
+    {
+        $read = [];
+        foreach ($tasks as $at => $task) {
+            /** @var array{stage: ?int, kind: string, title: string, to: string, holds: bool, due_days?: ?int, checks?: list<string>,
+             *     edits?: list<string>} $task */
+            try {
+                $read[] = new PathTask(
+                    stage: $task['stage'],
+                    kind: $task['kind'],
+                    title: $task['title'],
+                    to: $task['to'],
+                    holds: $task['holds'],
+                    dueDays: $task['due_days'] ?? null,
+                    checks: $task['checks'] ?? [],
+                    edits: $task['edits'] ?? [],
+                );
+            } catch (Refusal $refusal) {
+                throw Refusal::because(self::placed($refusal->reasons, "tasks.{$at}."));
+            }
+        }
+
+        return $read;
     }
 
     /**

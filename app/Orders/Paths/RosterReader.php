@@ -24,6 +24,11 @@ final readonly class RosterReader
     /** @param  list<string>  $names */
     public static function of(ChangeOrder $order, array $names): Roster
     {
+        $roles = [Path::SIGNER => [(string) $order->signer?->login]];
+        foreach (array_intersect(RolesOfChange::ALL, $names) as $role) {
+            $roles[$role] = RolesOfChange::named($order, $role);
+        }
+        $names = [...$names, ...array_merge(...array_values($roles))];
         $groups = array_map(
             static fn(string $name): string => substr($name, strlen(self::GROUP)),
             array_filter($names, static fn(string $name): bool => str_starts_with($name, self::GROUP)),
@@ -32,13 +37,12 @@ final readonly class RosterReader
         foreach ($groups === [] ? [] : Group::query()->with('members')->whereIn('code', $groups)->get() as $group) {
             $known[self::GROUP . $group->code] = self::signing($group->members->all(), $order);
         }
-        $known[Path::SIGNER] = [];
-        $people = Person::query()->whereIn('login', $names)->orWhere('id', $order->signer_id)->get();
-        foreach ($people as $person) {
+        foreach (Person::query()->whereIn('login', $names)->get() as $person) {
             $known[$person->login] = self::signing([$person], $order);
-            if ($person->id === $order->signer_id) {
-                $known[Path::SIGNER] = $known[$person->login];
-            }
+        }
+        foreach ($roles as $role => $meant) {
+            $ids = array_merge(...array_map(static fn(string $name): array => $known[$name] ?? [], $meant));
+            $known[$role] = array_values(array_unique($ids));
         }
         // A deputy who may not sign, or is not here any more, stands in for nobody.
         $away = Absence::holding(Today::day())

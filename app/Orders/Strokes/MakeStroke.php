@@ -42,7 +42,7 @@ final readonly class MakeStroke
         'made_at',
     ];
 
-    public function __construct(private SubjectEditors $editors, private EditorsOfOrders $tasks) {}
+    public function __construct(private SubjectEditors $editors) {}
 
     /**
      * @param  ChangeOrder  $order  held
@@ -76,7 +76,7 @@ final readonly class MakeStroke
             throw Refusal::because($reasons);
         }
         $stroke = (string) Str::uuid7();
-        self::write($by, $this->tasks->of($order), $all, $stroke);
+        self::write($by, app(EditorsOfOrders::class)->of($order), $all, $stroke);
         event(new StrokeMade($by->login, $order->number, $stroke, $what, $all));
 
         return $stroke;

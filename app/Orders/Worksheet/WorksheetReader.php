@@ -22,10 +22,14 @@ final readonly class WorksheetReader
         SELECT ARRAY(SELECT id FROM works WHERE order_item_id = ANY (ARRAY(SELECT id FROM change_order_items WHERE order_id = ?))) AS works
     )
     SELECT
-        EXISTS (SELECT FROM edits e WHERE e.work_id = ANY (of.works) AND e.author_id = ? AND e.withdrawn_at IS NULL) AS undo,
         EXISTS (
             SELECT FROM edits e
-            WHERE e.work_id = ANY (of.works) AND e.author_id = ? AND e.withdrawn_at IS NOT NULL AND e.discarded_at IS NULL
+            WHERE e.work_id = ANY (of.works) AND (e.author_id = ? OR ? AND e.task_id IS NULL) AND e.withdrawn_at IS NULL
+        ) AS undo,
+        EXISTS (
+            SELECT FROM edits e
+            WHERE e.work_id = ANY (of.works) AND (e.author_id = ? OR ? AND e.task_id IS NULL)
+                AND e.withdrawn_at IS NOT NULL AND e.discarded_at IS NULL
         ) AS redo
     FROM of
     SQL;
@@ -53,7 +57,8 @@ final readonly class WorksheetReader
                 may_edit: OrderPolicy::mayEdit($by, $order, $subject->named->edited()),
             );
         }
-        $turns = DB::selectOne(self::TURNS, [$order->id, $by->id, $by->id]);
+        $isEditor = $order->editor_id === $by->id;
+        $turns = DB::selectOne(self::TURNS, [$order->id, $by->id, $isEditor, $by->id, $isEditor]);
 
         return new WorksheetPage(
             order: $order->number,

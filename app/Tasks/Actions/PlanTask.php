@@ -40,10 +40,11 @@ final readonly class PlanTask
         array $checks,
         array $waitsFor,
         array $subjects,
+        bool $beforeReview,
         int $version,
     ): void {
         $fields = ['kind' => $kind, 'title' => $title, 'text' => $text, 'due_on' => $dueOn, 'priority' => $priority];
-        $fields['estimate_hours'] = $estimateHours;
+        $fields += ['estimate_hours' => $estimateHours, 'before_review' => $beforeReview];
         $this->ledger->together(function () use ($by, $number, $fields, $checks, $waitsFor, $subjects, $version): void {
             $task = ChangeTask::hold($number);
             $task->mustBeAt($version);

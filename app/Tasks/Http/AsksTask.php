@@ -27,6 +27,7 @@ trait AsksTask
             'checks.*' => 'bail|required|string|max:200|distinct',
             'waits_for' => 'present|array|max:50',
             'waits_for.*' => 'bail|string|max:20|distinct',
+            'before_review' => 'boolean',
             'edits' => 'array|max:2000',
             'edits.*.item' => 'bail|required|string|max:40',
             'edits.*.kind' => 'bail|required|string|max:30',

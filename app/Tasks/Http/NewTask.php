@@ -31,6 +31,7 @@ use OpenApi\Attributes as OA;
                 items: new OA\Items(type: 'string'),
                 description: 'numbers of tasks of the same change',
             ),
+            new OA\Property(property: 'before_review', type: 'boolean', description: 'whether its order waits for it before review'),
             new OA\Property(property: 'edits', type: 'array', items: new OA\Items(ref: TaskSubjectRow::class)),
         ],
     ),
@@ -58,6 +59,7 @@ final class NewTask extends FormRequest
             checks: $this->texts('checks'),
             waitsFor: $this->texts('waits_for'),
             subjects: $this->subjects(),
+            beforeReview: $this->boolean('before_review'),
         );
     }
 }

@@ -25,6 +25,7 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'estimate_hours', type: 'integer', nullable: true),
             new OA\Property(property: 'checks', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'waits_for', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'before_review', type: 'boolean'),
             new OA\Property(property: 'edits', type: 'array', items: new OA\Items(ref: TaskSubjectRow::class)),
             new OA\Property(property: 'version', type: 'integer'),
         ],
@@ -54,6 +55,7 @@ final class TaskPlan extends FormRequest
             checks: $this->texts('checks'),
             waitsFor: $this->texts('waits_for'),
             subjects: $this->subjects(),
+            beforeReview: $this->boolean('before_review'),
             version: $this->integer('version'),
         );
     }

@@ -37,6 +37,9 @@ use Orthotaxis\Core\Task\TaskState;
  * @property ?int $estimate_hours
  * @property string $result
  * @property ?string $source what it was made of, so that it is made once; null: by hand
+ * @property bool $before_review whether its order is not sent to review before it is done
+ * @property ?int $path_id the approval path that it was made for
+ * @property ?int $path_place which of the tasks of the path it is
  * @property int $made_by
  * @property CarbonImmutable $made_at
  * @property ?CarbonImmutable $ended_at
@@ -64,6 +67,7 @@ final class ChangeTask extends Model
         'kind' => TaskKind::class,
         'state' => TaskState::class,
         'priority' => Priority::class,
+        'before_review' => 'boolean',
         'made_at' => 'immutable_datetime',
         'ended_at' => 'immutable_datetime',
     ];

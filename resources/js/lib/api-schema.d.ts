@@ -1909,6 +1909,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/responsible": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["responsible"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/responsible/{field}/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setResponsible"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/consequences": {
         parameters: {
             query?: never;
@@ -5366,6 +5398,13 @@ export interface components {
             version: number;
             retired: boolean;
             steps: components["schemas"]["PathStepRule"][];
+            tasks: components["schemas"]["PathTaskRule"][];
+            /** @description whether an order goes to review by itself when the last task before is done */
+            sends_itself: boolean;
+            /** @description conditions that all hold where a rule chooses it; null: it is chosen by hand */
+            chosen_when: components["schemas"]["PathCondition"][] | null;
+            /** @description of several whose rule holds the one with the least is chosen */
+            rank: number;
         };
         /** @description What others do to an order, and beside it, as it happens. */
         AtWorkPage: {
@@ -5586,6 +5625,9 @@ export interface components {
             /** @description that is under way; null: all is done */
             stage: number | null;
             steps: components["schemas"]["PathStepPicture"][];
+            waits_for: string[];
+            /** @description whether a rule chooses it, until the order is sent to review */
+            by_rule: boolean;
             stuck: string[];
             signable: number[];
             back_to: number[];
@@ -5617,6 +5659,7 @@ export interface components {
             since: string | null;
             due_on: string | null;
             overdue: boolean;
+            checks: string[];
             /** @description why it was left out or given to others; empty: it was not */
             reason: string;
         };
@@ -5705,6 +5748,15 @@ export interface components {
             edited_at: string | null;
             /** @description number of the task under which it was edited last */
             task: string | null;
+        };
+        /** @description A category with the owner of its items, or a plant with its planner. */
+        ResponsibleRow: {
+            /** @enum {string} */
+            field: "category" | "plant";
+            code: string;
+            name: string;
+            /** @description a sign-in name, or group: and a code; empty: nobody */
+            who: string;
         };
         /** @description All that somebody needs to judge an order, on one page. */
         Review: {
@@ -5950,7 +6002,7 @@ export interface components {
             effective_on?: string | null;
             editor?: string | null;
             signer?: string | null;
-            /** @description code of an approval path; null: the signer signs */
+            /** @description code of an approval path; null: the signer signs; "rule": a rule chooses it until review */
             path?: string | null;
             version: number;
         };
@@ -5961,12 +6013,35 @@ export interface components {
             together: boolean;
             version: number;
         };
+        PathCondition: {
+            /**
+             * @description An approval path, step by step.
+             * @enum {string}
+             */
+            fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
+            values: string[];
+        };
+        PathTaskRule: {
+            /** @description with which it is made; 0: while the order is revised; null: once it is released */
+            stage: number | null;
+            /** @enum {string} */
+            kind: "design" | "drawing" | "manufacturing" | "purchasing" | "planning" | "documents" | "training" | "other";
+            title: string;
+            /** @description as in who of a step */
+            to: string;
+            /** @description whether the stage is not over before it is done */
+            holds: boolean;
+            /** @description working days from when it is made */
+            due_days: number | null;
+            checks: string[];
+            /** @description kinds of what it edits of the order */
+            edits: ("engineering" | "manufacturing" | "item_data")[];
+        };
         PathStepRule: {
-            /** @description An approval path, step by step. */
             name: string;
             /** @description steps of one stage run side by side */
             stage: number;
-            /** @description sign-in names, groups as group: and their code, role:signer for the signer of the order */
+            /** @description sign-in names, groups as group: and their code, role: and signer, originator, owner or planner */
             who: string[];
             /** @description how many of them; 0: all */
             needed: number;
@@ -5975,11 +6050,7 @@ export interface components {
             with_password: boolean;
             /** @description working days */
             due_days: number | null;
-            conditions: {
-                /** @enum {string} */
-                fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
-                values: string[];
-            }[];
+            conditions: components["schemas"]["PathCondition"][];
             /** @description stages; 0: the editor */
             back_to: number[];
             /** @description working days before it is due */
@@ -5988,10 +6059,16 @@ export interface components {
             escalate_days?: number | null;
             /** @description sign-in names, groups as group: and their code; none: whoever raised the order */
             escalate_to?: string[];
+            /** @description what whoever signs ticks first */
+            checks?: string[];
         };
         PathRule: {
             name: string;
             steps: components["schemas"]["PathStepRule"][];
+            tasks?: components["schemas"]["PathTaskRule"][];
+            sends_itself?: boolean;
+            chosen_when?: components["schemas"]["PathCondition"][] | null;
+            rank?: number;
             retired: boolean;
             version?: number | null;
         };
@@ -6021,6 +6098,10 @@ export interface components {
                 line: string;
             }[];
         };
+        ResponsibleRule: {
+            /** @description a sign-in name, or group: and a code; empty: nobody */
+            who: string;
+        };
         Seen: {
             /** @description The newest edit that was on screen. */
             seen: number;
@@ -6031,6 +6112,8 @@ export interface components {
             digest: string;
             /** @description its place in the path; the first that you can sign where nothing is said */
             step?: number;
+            /** @description rows of the check list of the step that are ticked */
+            checks?: string[];
         };
         TransferRequest: {
             /** @description the order that gets them */
@@ -7232,6 +7315,8 @@ export interface components {
             change_title: string;
             text: string;
             result: string;
+            /** @description whether its order is not sent to review before it is done */
+            before_review: boolean;
             made_by: string;
             made_at: string;
             ended_at: string | null;
@@ -7296,6 +7381,8 @@ export interface components {
             checks: string[];
             /** @description numbers of tasks of the same change */
             waits_for: string[];
+            /** @description whether its order waits for it before review */
+            before_review?: boolean;
             edits?: components["schemas"]["TaskSubjectRow"][];
         };
         TaskPlan: {
@@ -7312,6 +7399,7 @@ export interface components {
             estimate_hours?: number | null;
             checks: string[];
             waits_for: string[];
+            before_review?: boolean;
             edits?: components["schemas"]["TaskSubjectRow"][];
             version: number;
         };
@@ -12212,6 +12300,71 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    responsible: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResponsibleRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setResponsible: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                field: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResponsibleRule"];
+            };
+        };
         responses: {
             /** @description As asked. */
             200: {

@@ -26,7 +26,7 @@ use Orthotaxis\Core\Quantity\Unit;
 use Orthotaxis\Core\Revision\Sequence;
 use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
-use Orthotaxis\Core\Task\EditingTask;
+use Orthotaxis\Core\Task\TaskBeforeReview;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -124,7 +124,7 @@ final class Make
 
     /**
      * @param  list<OrderItem>  $items
-     * @param  list<EditingTask>  $editingTasks
+     * @param  list<TaskBeforeReview>  $tasksBeforeReview
      */
     public static function order(
         OrderState $state = OrderState::Revising,
@@ -132,7 +132,7 @@ final class Make
         ?string $date = '2027-02-01',
         ?int $signer = 3,
         ?string $signed = null,
-        array $editingTasks = [],
+        array $tasksBeforeReview = [],
     ): Order {
         return new Order(
             number: 'ECO-00001',
@@ -144,7 +144,7 @@ final class Make
             items: $items ?? [self::orderItem()],
             editAuthors: [2],
             signedDigest: $signed,
-            editingTasks: $editingTasks,
+            tasksBeforeReview: $tasksBeforeReview,
         );
     }
 

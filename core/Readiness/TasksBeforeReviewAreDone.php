@@ -6,14 +6,14 @@ namespace Orthotaxis\Core\Readiness;
 
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Order;
-use Orthotaxis\Core\Task\EditingTask;
+use Orthotaxis\Core\Task\TaskBeforeReview;
 
 /** Nobody judges what others are still at work on. */
-final readonly class EditingTasksAreDone implements OfSome
+final readonly class TasksBeforeReviewAreDone implements OfSome
 {
     public function name(): string
     {
-        return 'All editing tasks are done';
+        return 'All tasks before review are done';
     }
 
     public function place(): string
@@ -23,13 +23,15 @@ final readonly class EditingTasksAreDone implements OfSome
 
     public function concerns(Order $order): bool
     {
-        return $order->editingTasks !== [];
+        return $order->tasksBeforeReview !== [];
     }
 
     public function fault(Order $order, Day $today): string
     {
-        $open = array_filter($order->editingTasks, static fn(EditingTask $task): bool => $task->state->isOpen());
-        $named = implode(', ', array_map(static fn(EditingTask $task): string => "{$task->number} {$task->title}", $open));
+        $named = implode(
+            ', ',
+            array_map(static fn(TaskBeforeReview $task): string => "{$task->number} {$task->title}", $order->openBeforeReview()),
+        );
 
         return $named === '' ? '' : "Not done yet: {$named}.";
     }

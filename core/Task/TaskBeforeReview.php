@@ -6,12 +6,12 @@ namespace Orthotaxis\Core\Task;
 
 use Orthotaxis\Core\Content\Subject;
 
-/** A task that is done by editing subjects of an order. */
-final readonly class EditingTask
+/** A task without which an order is not sent to review: done by editing subjects of it, or otherwise. */
+final readonly class TaskBeforeReview
 {
     /**
      * @param  ?int  $holder  who has it, or had it when it ended; a person's id
-     * @param  non-empty-list<Subject>  $subjects
+     * @param  list<Subject>  $subjects  which it edits
      */
     public function __construct(
         public int $id,

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Dossier\Tasks;
+
+use App\Days\OfficeDays;
+use App\Days\Today;
+use App\Ledger\Act;
+use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
+use App\Orders\OrderReader;
+use App\Orders\Paths\OrderProgress;
+use App\Orders\Paths\RolesOfChange;
+use App\People\Models\Person;
+use App\Tasks\Actions\MakeTasks;
+use App\Tasks\Assignee;
+use App\Tasks\PlannedTask;
+use App\Tasks\TaskKind;
+use App\Vocabulary\ChoiceList;
+use Orthotaxis\Core\Approval\Path;
+use Orthotaxis\Core\Approval\PathTask;
+use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Content\Subject;
+use Orthotaxis\Core\Refusal;
+
+/**
+ * Makes the tasks of the path of an order when their time has come, each once: with opening for revision, with a stage of review, with
+ * release. A task for a role that nobody has, or whom it is for is not here any more, is for whoever raised the order: it is not lost.
+ */
+final readonly class MakePathTasks
+{
+    private const WHEN = [
+        'order.planned',
+        'order.opened',
+        'order.sent_to_review',
+        'order.signed',
+        'order.step_skipped',
+        'order.sent_back',
+        'order.moved_on',
+        'order.released',
+    ];
+
+    public function __construct(private MakeTasks $tasks, private OrderReader $orders) {}
+
+    public function handle(Act $act): void
+    {
+        if (!in_array($act->name(), self::WHEN, true)) {
+            return;
+        }
+        $order = ChangeOrder::orders()
+            ->with(['path', 'author', 'editor', 'signer'])
+            ->where('number', $act->of())
+            ->first();
+        $path = $order?->path?->path();
+        if ($order === null || $path === null || $path->tasks === []) {
+            return;
+        }
+        $planned = [];
+        foreach ($this->due($order, $path) as $at => $task) {
+            $planned[] = self::planned($order, $task, $at);
+        }
+        if ($planned !== []) {
+            // A system that acts for nobody makes them in the name of who raised the order.
+            ($this->tasks)(Person::query()->where('login', $act->by())->first() ?? $order->author, $order->number, $planned);
+        }
+    }
+
+    /** @return array<int, PathTask> whose time has come, made already or not */
+    private function due(ChangeOrder $order, Path $path): array
+    {
+        $stage = match ($order->state) {
+            OrderState::Revising => PathTask::BEFORE_REVIEW,
+            OrderState::InReview => OrderProgress::of($order, $this->orders->toCore($order)->proposers())->stage ?? PHP_INT_MAX,
+            OrderState::Released => null,
+            default => -1,
+        };
+
+        return array_filter(
+            $path->tasks,
+            static fn(PathTask $task): bool => $stage === null ? $task->stage === null : $task->stage !== null && $task->stage <= $stage,
+        );
+    }
+
+    private static function planned(ChangeOrder $order, PathTask $task, int $at): PlannedTask
+    {
+        $subjects = self::subjects($order, $task->edits);
+
+        return new PlannedTask(
+            to: self::assignee($order, $task->to),
+            kind: TaskKind::from($task->kind),
+            title: $task->title,
+            dueOn: $task->dueDays === null ? null : (string) OfficeDays::after(Today::day(), $task->dueDays),
+            checks: $task->checks,
+            source: "path {$order->number} {$order->path_id} {$at}",
+            subjects: $subjects,
+            beforeReview: $task->holds && $task->stage === PathTask::BEFORE_REVIEW,
+            ofPath: [(int) $order->path_id, $at],
+        );
+    }
+
+    private static function assignee(ChangeOrder $order, string $to): Assignee
+    {
+        foreach ([...RolesOfChange::named($order, $to), $order->author->login] as $name) {
+            try {
+                return Assignee::named($name);
+            } catch (Refusal) {
+                // Not here any more, or a group without members.
+            }
+        }
+
+        throw Refusal::at('to', 'Nobody is there who could do what the path asks for.');
+    }
+
+    /**
+     * @param  list<string>  $kinds
+     * @return list<Subject> of the items that change
+     */
+    private static function subjects(ChangeOrder $order, array $kinds): array
+    {
+        if ($kinds === []) {
+            return [];
+        }
+        $subjects = [];
+        foreach ($order->items()->with('item:id,number')->get() as $row) {
+            foreach ($kinds as $kind) {
+                if ($row->outcome->mayChange($kind)) {
+                    array_push($subjects, ...self::ofItem($row, $kind));
+                }
+            }
+        }
+
+        return $subjects;
+    }
+
+    /** @return list<Subject> at every plant, of what plants build */
+    private static function ofItem(OrderItem $row, string $kind): array
+    {
+        if ($kind !== Subject::MANUFACTURING) {
+            return [new Subject($kind, $row->item->number)];
+        }
+
+        return array_map(
+            static fn(string $plant): Subject => new Subject($kind, $row->item->number, $plant),
+            array_map(strval(...), array_keys(ChoiceList::Site->names())),
+        );
+    }
+}

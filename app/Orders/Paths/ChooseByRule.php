@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Orders\Paths;
+
+use App\Ledger\Act;
+use App\Orders\Models\ApprovalPath;
+use App\Orders\Models\ChangeOrder;
+
+/** A new order goes on the path that a rule chooses, and on another one when what it names changes, until somebody chooses by hand. */
+final readonly class ChooseByRule
+{
+    private const MATTER = ['order.items_named', 'order.item_named', 'order.items_taken_off', 'order.item_taken_off', 'order.planned'];
+
+    private const RAISED = 'order.raised';
+
+    public function __construct(private ChosenByRule $rule) {}
+
+    public function handle(Act $act): void
+    {
+        $isNew = $act->name() === self::RAISED;
+        if (!$isNew && !in_array($act->name(), self::MATTER, true)) {
+            return;
+        }
+        if ($isNew && ApprovalPath::newest()->where('retired', false)->whereNotNull('chosen_when')->doesntExist()) {
+            return;
+        }
+        $order = ChangeOrder::orders()->where('number', $act->of())->first();
+        if ($order === null || !($isNew || $order->path_by_rule) || !$order->state->allowsPlanning()) {
+            return;
+        }
+        // No act of anybody: who planned it from the page as it was goes on so.
+        ChangeOrder::query()
+            ->whereKey($order->id)
+            ->update(['path_by_rule' => true, 'path_id' => $this->rule->of($order)?->id]);
+    }
+}
