@@ -315,22 +315,31 @@ final class ChangeStory
     }
 
     /** What follows from engineering is taken over at every plant first. */
-    public function submit(string $order): void
+    /** What is not taken over yet at plants is taken over. */
+    public function takeOver(string $order): void
     {
         foreach (app(OrderAccountReader::class)->read(ChangeOrder::query()->where('number', $order)->firstOrFail()) as $plant) {
             if ($plant->open > 0) {
                 app(EditBuilt::class)->takeOver($this->editor($order), $order, $plant->item, $plant->plant, [], null, PHP_INT_MAX);
             }
         }
+    }
+
+    public function submit(string $order): void
+    {
+        $this->takeOver($order);
         app(MoveOrder::class)->submit($this->people['mira.okafor'], $order, $this->version($order));
     }
 
-    /** @param  ?string  $by  one of those whose turn it is on its path; null: its signer */
-    public function sign(string $order, ?string $by = null): void
+    /**
+     * @param  ?string  $by  one of those whose turn it is on its path; null: its signer
+     * @param  list<string>  $checks  ticked of the step
+     */
+    public function sign(string $order, ?string $by = null, array $checks = []): void
     {
         $model = ChangeOrder::query()->with('signer')->where('number', $order)->firstOrFail();
         $digest = Digest::of(app(OrderReader::class)->toCore($model));
-        app(SignOrder::class)->sign($this->people[$by ?? ($model->signer->login ?? '')], $order, self::SIGNING, $digest);
+        app(SignOrder::class)->sign($this->people[$by ?? ($model->signer->login ?? '')], $order, self::SIGNING, $digest, ticked: $checks);
     }
 
     public function sendBack(string $order, string $by, string $reason): void

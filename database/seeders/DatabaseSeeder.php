@@ -31,6 +31,7 @@ final class DatabaseSeeder extends Seeder
             FormSeeder::class,
             EveryStateSeeder::class,
             TaskSeeder::class,
+            PathSeeder::class,
             SubordinateSeeder::class,
             DiscussionSeeder::class,
             ChangeNoticeSeeder::class,

@@ -177,6 +177,7 @@ function usePages(): Entry[] {
     ['/account', 'Your account: password, second factor, sign-ins, tokens', true],
     ['/absences', 'Absences and deputies', true],
     ['/set-up/paths', 'Set up approval paths', maySetUp],
+    ['/set-up/responsible', 'Set up who is responsible', maySetUp],
     ['/set-up/distribution', 'Set up distribution of change notices', maySetUp],
     ['/set-up/people', 'Set up people', mayManage],
     ['/set-up/roles', 'Set up roles and rights', mayManage],

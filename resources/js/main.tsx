@@ -123,6 +123,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./setup/PathsPage')).PathsPage }),
   },
   {
+    path: 'set-up/responsible',
+    lazy: async () => ({ Component: (await import('./setup/ResponsiblePage')).ResponsiblePage }),
+  },
+  {
     path: 'set-up/people',
     lazy: async () => ({ Component: (await import('./setup/PeoplePage')).PeoplePage }),
   },

@@ -63,7 +63,7 @@ final class Records
             'api/abilities' => ['/api/abilities'],
             'api/accounts' => ['/api/accounts'],
             'api/absences' => ['/api/absences'],
-            'api/responsible' => [''],
+            'api/responsible' => ['/api/responsible'],
             'api/approval-paths' => ['/api/approval-paths'],
             'api/changes/{number}/tasks' => $each([...$requests, ...$of('order')], 'changes/@/tasks'),
             'api/changes/{number}/watch' => $each([...$of('report'), ...$requests, ...$of('order')], 'changes/@/watch'),

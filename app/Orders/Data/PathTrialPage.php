@@ -14,11 +14,13 @@ final readonly class PathTrialPage
     /**
      * @param  list<TrialFact>  $facts  on which its steps depend
      * @param  list<PathTrialStep>  $steps
+     * @param  list<PathTrialTask>  $tasks
      */
     public function __construct(
         #[OA\Property] public string $order,
         #[OA\Property] public string $title,
         #[ListOf(TrialFact::class)] public array $facts,
         #[ListOf(PathTrialStep::class)] public array $steps,
+        #[ListOf(PathTrialTask::class)] public array $tasks,
     ) {}
 }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Orders\Http;
 
+use App\Tasks\TaskKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Orthotaxis\Core\Approval\Fact;
 use Orthotaxis\Core\Approval\Meaning;
+use Orthotaxis\Core\Content\Subject;
 
-/** The steps of an approval path, as somebody sets them up or tries them out. */
+/** The steps and tasks of an approval path, as somebody sets them up or tries them out. */
 abstract class AsksPathSteps extends FormRequest
 {
     /** @return array<string, mixed> */
@@ -37,6 +39,17 @@ abstract class AsksPathSteps extends FormRequest
             'steps.*.checks.*' => 'bail|required|string|max:200',
             'steps.*.escalate_to' => 'array|max:50',
             'steps.*.escalate_to.*' => 'required|string|max:80',
+            'tasks' => 'array|max:50',
+            'tasks.*.stage' => 'present|nullable|integer|between:0,30',
+            'tasks.*.kind' => ['required', Rule::enum(TaskKind::class)],
+            'tasks.*.title' => 'bail|required|string|max:200',
+            'tasks.*.to' => 'bail|required|string|max:80',
+            'tasks.*.holds' => 'required|boolean',
+            'tasks.*.due_days' => 'nullable|integer|between:1,400',
+            'tasks.*.checks' => 'present|array|max:50',
+            'tasks.*.checks.*' => 'bail|required|string|max:200',
+            'tasks.*.edits' => 'present|array|max:3',
+            'tasks.*.edits.*' => ['required', Rule::in([Subject::ENGINEERING, Subject::MANUFACTURING, Subject::ITEM_DATA])],
         ];
     }
 
@@ -48,6 +61,10 @@ abstract class AsksPathSteps extends FormRequest
             'steps.*.name.required' => 'Give the step a name.',
             'steps.*.who.required' => 'Choose who signs.',
             'steps.*.needed.*' => 'Give a whole number, or 0 for all.',
+            'tasks.*.title.required' => 'Say what is to be done.',
+            'tasks.*.to.required' => 'Choose a person or a group.',
+            'tasks.*.due_days.*' => 'Give whole days, from 1 on.',
+            'tasks.*.checks.*.max' => 'At most 200 characters.',
             'steps.*.checks.*.max' => 'At most 200 characters.',
             'steps.*.due_days.*' => 'Give whole days, from 1 on.',
             'steps.*.remind_days.*' => 'Give whole days, or 0 for the day itself.',
@@ -75,6 +92,25 @@ abstract class AsksPathSteps extends FormRequest
                 'checks' => array_values(array_unique($step['checks'] ?? [])),
             ],
             $steps,
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function tasks(): array
+    {
+        /** @var list<array<string, mixed>> $tasks */
+        $tasks = array_values((array) $this->validated('tasks', []));
+
+        return array_map(
+            static fn(array $task): array => [
+                ...$task,
+                'stage' => isset($task['stage']) ? (int) $task['stage'] : null,
+                'holds' => (bool) $task['holds'],
+                'due_days' => isset($task['due_days']) ? (int) $task['due_days'] : null,
+                'checks' => array_values(array_unique($task['checks'])),
+                'edits' => array_values(array_unique($task['edits'])),
+            ],
+            $tasks,
         );
     }
 }

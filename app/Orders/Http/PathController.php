@@ -47,7 +47,7 @@ final class PathController
     #[Takes(PathTrialRequest::class), Ok(PathTrialPage::class), Refused]
     public function try(PathTrialRequest $request, PathTrial $trial): JsonResponse
     {
-        $path = PathSteps::read($request->steps());
+        $path = PathSteps::read($request->steps(), $request->tasks());
         $order = ChangeOrder::orders()->where('number', $request->string('order'))->first();
 
         return new JsonResponse($trial->of($path, $order ?? throw Refusal::at('order', 'There is no such order.')));

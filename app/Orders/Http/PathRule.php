@@ -114,17 +114,6 @@ final class PathRule extends AsksPathSteps
             'chosen_when.*.fact' => ['required', Rule::enum(Fact::class)],
             'chosen_when.*.values' => 'present|array|max:50',
             'chosen_when.*.values.*' => 'required|string|max:60',
-            'tasks' => 'array|max:50',
-            'tasks.*.stage' => 'present|nullable|integer|between:0,30',
-            'tasks.*.kind' => ['required', Rule::enum(TaskKind::class)],
-            'tasks.*.title' => 'bail|required|string|max:200',
-            'tasks.*.to' => 'bail|required|string|max:80',
-            'tasks.*.holds' => 'required|boolean',
-            'tasks.*.due_days' => 'nullable|integer|between:1,400',
-            'tasks.*.checks' => 'present|array|max:50',
-            'tasks.*.checks.*' => 'bail|required|string|max:200',
-            'tasks.*.edits' => 'present|array|max:3',
-            'tasks.*.edits.*' => ['required', Rule::in([Subject::ENGINEERING, Subject::MANUFACTURING, Subject::ITEM_DATA])],
             ...self::ofSteps(),
         ];
     }
@@ -149,35 +138,12 @@ final class PathRule extends AsksPathSteps
         ];
     }
 
-    /** @return list<array<string, mixed>> */
-    private function tasks(): array
-    {
-        /** @var list<array<string, mixed>> $tasks */
-        $tasks = array_values((array) $this->validated('tasks', []));
-
-        return array_map(
-            static fn(array $task): array => [
-                ...$task,
-                'stage' => isset($task['stage']) ? (int) $task['stage'] : null,
-                'holds' => (bool) $task['holds'],
-                'due_days' => isset($task['due_days']) ? (int) $task['due_days'] : null,
-                'checks' => array_values(array_unique($task['checks'])),
-                'edits' => array_values(array_unique($task['edits'])),
-            ],
-            $tasks,
-        );
-    }
-
     /** @return array<string, string> */
     public function messages(): array
     {
         return [
             'name.required' => 'Give it a name.',
             'rank.*' => 'Give a whole number from 0 to 1,000.',
-            'tasks.*.title.required' => 'Say what is to be done.',
-            'tasks.*.to.required' => 'Choose a person or a group.',
-            'tasks.*.due_days.*' => 'Give whole days, from 1 on.',
-            'tasks.*.checks.*.max' => 'At most 200 characters.',
             ...self::aboutSteps(),
         ];
     }

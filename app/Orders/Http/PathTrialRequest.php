@@ -14,6 +14,7 @@ use OpenApi\Attributes as OA;
         properties: [
             new OA\Property(property: 'order', type: 'string', description: 'number'),
             new OA\Property(property: 'steps', type: 'array', items: new OA\Items(ref: '#/components/schemas/PathStepRule')),
+            new OA\Property(property: 'tasks', type: 'array', items: new OA\Items(ref: '#/components/schemas/PathTaskRule')),
         ],
     ),
 ]

@@ -6,6 +6,7 @@ namespace App\Orders\Paths;
 
 use App\Orders\Data\PathTrialPage;
 use App\Orders\Data\PathTrialStep;
+use App\Orders\Data\PathTrialTask;
 use App\Orders\Data\TrialFact;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
@@ -14,6 +15,7 @@ use Orthotaxis\Core\Approval\Condition;
 use Orthotaxis\Core\Approval\Fact;
 use Orthotaxis\Core\Approval\Facts;
 use Orthotaxis\Core\Approval\Path;
+use Orthotaxis\Core\Approval\PathTask;
 use Orthotaxis\Core\Approval\Progress;
 use Orthotaxis\Core\Approval\StepRun;
 
@@ -50,6 +52,14 @@ final readonly class PathTrial
             facts: array_map(
                 static fn(Fact $fact): TrialFact => new TrialFact($fact->value, $facts[$fact->value] ?? []),
                 self::asked($path),
+            ),
+            tasks: array_map(
+                static fn(PathTask $task): PathTrialTask => new PathTrialTask(
+                    $task->stage,
+                    $task->title,
+                    RolesOfChange::named($order, $task->to),
+                ),
+                $path->tasks,
             ),
             steps: array_map(static fn(StepRun $run): PathTrialStep => PathTrialStep::of($run, $people), $progress->steps),
         );

@@ -5669,6 +5669,7 @@ export interface components {
             title: string;
             facts: components["schemas"]["TrialFact"][];
             steps: components["schemas"]["PathTrialStep"][];
+            tasks: components["schemas"]["PathTrialTask"][];
         };
         /** @description A step of a path that is tried out: whether the order needs it, and who would sign it today. */
         PathTrialStep: {
@@ -5682,6 +5683,13 @@ export interface components {
             acting: string[];
             /** @description why it could not be ended; empty: it could */
             stuck: string;
+        };
+        /** @description A task that a path would make for an order. */
+        PathTrialTask: {
+            /** @description 0: while it is revised; null: once it is released */
+            stage: number | null;
+            title: string;
+            to: string[];
         };
         /** @description A line naming an item that an open order would add or end. */
         PlannedUse: {
@@ -6083,6 +6091,7 @@ export interface components {
             /** @description number */
             order: string;
             steps: components["schemas"]["PathStepRule"][];
+            tasks?: components["schemas"]["PathTaskRule"][];
         };
         ReplacementRequest: {
             /** @description Where a component is replaced, and by what. */

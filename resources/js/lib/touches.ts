@@ -33,6 +33,7 @@ export type Area =
   | 'references'
   | 'register'
   | 'reports'
+  | 'responsible'
   | 'roles'
   | 'second-factor'
   | 'separation'
@@ -73,6 +74,7 @@ export const touches = {
   person: ['accounts', 'people', 'roles', 'groups', 'me', 'orders', 'dossiers', 'desk'],
   planning: ['planning', 'dossiers', 'desk'],
   path: ['paths', 'orders', 'dossiers'],
+  responsible: ['responsible', 'orders', 'dossiers', 'desk'],
   plant: ['plants', 'items'],
   question: [...LISTS, 'questions', 'money'],
   reach: [...LISTS, 'reach', 'money'],

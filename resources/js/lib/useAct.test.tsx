@@ -89,6 +89,7 @@ describe('something a person does', () => {
       queries.money('').queryKey,
       queries.categories().queryKey,
       queries.choices().queryKey,
+      queries.responsible().queryKey,
       queries.kinds().queryKey,
       queries.plants().queryKey,
       queries.formTemplates().queryKey,

@@ -24,6 +24,8 @@ interface Props {
 
 /** Of the choice that is no path: the signer alone. */
 const ONE = 'one';
+/** Of the choice that leaves it to a rule, until the order is sent to review. */
+const BY_RULE = 'rule';
 
 type Draft = Record<'effective_on' | 'editor' | 'signer' | 'path' | 'title' | 'description', string> & {
   priority: Schemas['OrderData']['priority'];
@@ -37,7 +39,7 @@ export function OrderPlan({ order, editable }: Props) {
     effective_on: order.effective_on ?? '',
     editor: order.editor ?? '',
     signer: order.signer ?? '',
-    path: order.path.code ?? '',
+    path: order.path.by_rule ? BY_RULE : (order.path.code ?? ''),
     title: order.title,
     priority: order.priority,
     description: order.description,
@@ -85,6 +87,10 @@ export function OrderPlan({ order, editable }: Props) {
   const offeredPaths = Object.fromEntries(
     paths.filter(({ code, retired }) => !retired || code === was.path).map(({ code, name }) => [code, name]),
   );
+  const byRule: Record<string, string> =
+    order.path.by_rule || paths.some((one) => !one.retired && one.chosen_when !== null)
+      ? { [BY_RULE]: order.path.by_rule ? `By rule: ${order.path.name}` : 'By rule' }
+      : {};
   const changed = (Object.keys(was) as (keyof Draft)[]).some((name) => value[name] !== was[name]);
 
   return (
@@ -106,7 +112,7 @@ export function OrderPlan({ order, editable }: Props) {
           <Select
             value={value.path === '' ? ONE : value.path}
             onChange={(path) => set({ path: path === ONE ? '' : path })}
-            options={{ [ONE]: 'One signature', ...offeredPaths }}
+            options={{ [ONE]: 'One signature', ...byRule, ...offeredPaths }}
           />
         </Field>
         <Field label="Signer" error={error('signer')}>

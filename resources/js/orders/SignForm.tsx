@@ -23,6 +23,7 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
   const [password, setPassword] = useState('');
   const [step, setStep] = useState(String(path.signable[0] ?? 0));
   const [stage, setStage] = useState('0');
+  const [ticked, setTicked] = useState<string[]>([]);
   const draft = useDraft(`send back ${order.number}`, { reason: '' });
   const navigate = useNavigate();
   const at = { path: { number: order.number } };
@@ -34,7 +35,12 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
       told(
         api.POST('/api/orders/{number}/signature', {
           params: at,
-          body: { password, digest: order.digest, ...(path.code === null ? {} : { step: Number(step) }) },
+          body: {
+            password,
+            digest: order.digest,
+            ...(ticked.length === 0 ? {} : { checks: ticked }),
+            ...(path.code === null ? {} : { step: Number(step) }),
+          },
         }),
       ),
     leave,
@@ -76,7 +82,10 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
             <Field label="Step" error={sign.error?.at('step')}>
               <Select
                 value={step}
-                onChange={setStep}
+                onChange={(next) => {
+                  setStep(next);
+                  setTicked([]);
+                }}
                 options={Object.fromEntries(path.signable.map((one) => [String(one), path.steps[one]?.name ?? '']))}
               />
             </Field>
@@ -85,6 +94,24 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
             <p>
               Your signature means: <b className="font-semibold">{meanings[here.meaning]}</b> ({here.name}).
             </p>
+          )}
+          {here !== undefined && here.checks.length > 0 && (
+            <fieldset>
+              <legend className="text-sm font-medium text-soft">Check list</legend>
+              {here.checks.map((row) => (
+                <label key={row} className="flex min-h-6 items-center gap-1.5">
+                  <input
+                    type="checkbox"
+                    checked={ticked.includes(row)}
+                    onChange={(event) =>
+                      setTicked(event.target.checked ? [...ticked, row] : ticked.filter((one) => one !== row))
+                    }
+                  />
+                  {row}
+                </label>
+              ))}
+              {sign.error?.at('checks') && <p className="text-sm text-alarm">▸ {sign.error.at('checks')}</p>}
+            </fieldset>
           )}
           {here?.with_password !== false && (
             <Field label="Your password" error={sign.error?.at('password')}>
@@ -96,7 +123,7 @@ export function SignForm({ order, maySign, maySendBack }: Props) {
               />
             </Field>
           )}
-          <ProblemNotice problem={sign.error} shown={['password', 'step']} />
+          <ProblemNotice problem={sign.error} shown={['password', 'step', 'checks']} />
           <Button type="submit" look="main" busy={sign.isPending}>
             Sign this page
           </Button>

@@ -8,10 +8,12 @@ import { Input } from '../ui/Input';
 import { Select } from '../ui/Select';
 import { Several } from '../ui/Several';
 
-type Condition = Schemas['PathStepRule']['conditions'][number];
+type Condition = Schemas['PathCondition'];
 
 interface Props {
   label: string;
+  /** What stands before the first condition. */
+  first?: string;
   conditions: Condition[];
   error: (at: number) => string | undefined;
   onChange: (conditions: Condition[]) => void;
@@ -24,13 +26,13 @@ const subjectKinds = {
 };
 
 /** When a step is needed: all of these must hold; without any it always is. */
-export function PathConditions({ label, conditions, error, onChange }: Props) {
+export function PathConditions({ label, first = 'Needed only if', conditions, error, onChange }: Props) {
   const set = (at: number, one: Condition) => onChange(conditions.map((old, i) => (i === at ? one : old)));
   return (
     <div className="space-y-1">
       {conditions.map((one, at) => (
         <div key={at} className="flex flex-wrap items-end gap-2">
-          <Field label={at === 0 ? 'Needed only if' : 'and if'} className="w-48">
+          <Field label={at === 0 ? first : 'and if'} className="w-48">
             <Select value={one.fact} onChange={(fact) => set(at, { fact, values: [] })} options={facts} />
           </Field>
           <Values label={label} condition={one} error={error(at)} onChange={(values) => set(at, { ...one, values })} />

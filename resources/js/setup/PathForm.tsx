@@ -6,8 +6,11 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
 import { ProblemNotice } from '../ui/Notice';
+import { WholeInput } from '../ui/WholeInput';
 import { CodeField, isCode } from './CodeField';
+import { PathConditions } from './PathConditions';
 import { PathStepFields } from './PathStepFields';
+import { PathTaskFields, type PathTask } from './PathTaskFields';
 import { TryPath } from './TryPath';
 import { SaveOrRetire } from './SaveOrRetire';
 
@@ -28,11 +31,26 @@ const nextStep = (steps: Step[]): Step => ({
   escalate_to: [],
 });
 
+const nextTask: PathTask = {
+  stage: 0,
+  kind: 'design',
+  title: '',
+  to: 'role:editor',
+  holds: true,
+  due_days: null,
+  checks: [],
+  edits: [],
+};
+
 /** Adds an approval path, or makes another version of one. */
 export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | null; onDone: () => void }) {
   const [code, setCode] = useState(path?.code ?? '');
   const [name, setName] = useState(path?.name ?? '');
   const [steps, setSteps] = useState<Step[]>(path?.steps ?? [nextStep([])]);
+  const [tasks, setTasks] = useState<PathTask[]>(path?.tasks ?? []);
+  const [sendsItself, setSendsItself] = useState(path?.sends_itself ?? false);
+  const [chosenWhen, setChosenWhen] = useState<Schemas['PathCondition'][] | null>(path?.chosen_when ?? null);
+  const [rank, setRank] = useState<number | undefined>(path?.rank ?? 0);
   const [tried, setTried] = useState(false);
   const set = useAct(
     touches.path,
@@ -40,7 +58,16 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
       told(
         api.PUT('/api/approval-paths/{code}', {
           params: { path: { code } },
-          body: { name, steps, retired, ...(path === null ? {} : { version: path.version }) },
+          body: {
+            name,
+            steps,
+            tasks,
+            sends_itself: sendsItself,
+            chosen_when: chosenWhen,
+            rank: rank ?? 0,
+            retired,
+            ...(path === null ? {} : { version: path.version }),
+          },
         }),
       ),
     onDone,
@@ -49,11 +76,25 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
   const swap = (at: number, with_: number) =>
     setSteps(steps.map((one, i) => (i === at ? steps[with_] : i === with_ ? steps[at] : one)) as Step[]);
   const shown = steps.flatMap((step, at) => [
-    ...['name', 'stage', 'who', 'needed', 'due_days', 'back_to', 'remind_days', 'escalate_days', 'escalate_to'].map(
-      (field) => `steps.${at}.${field}`,
-    ),
+    ...[
+      'name',
+      'stage',
+      'who',
+      'needed',
+      'due_days',
+      'back_to',
+      'remind_days',
+      'escalate_days',
+      'escalate_to',
+      'checks',
+    ].map((field) => `steps.${at}.${field}`),
     ...step.conditions.map((_, i) => `steps.${at}.conditions.${i}.values`),
   ]);
+  const ofTasks = tasks.flatMap((task, at) => [
+    ...['stage', 'title', 'to', 'due_days', 'checks', 'edits'].map((field) => `tasks.${at}.${field}`),
+    ...task.checks.map((_, i) => `tasks.${at}.checks.${i}`),
+  ]);
+  const ofRule = (chosenWhen ?? []).map((_, i) => `chosen_when.${i}.values`);
   return (
     <form
       aria-label={path === null ? 'New approval path' : `Change ${path.name}`}
@@ -85,8 +126,63 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
         />
       ))}
       <Button onClick={() => setSteps([...steps, nextStep(steps)])}>Add a step</Button>
-      <TryPath steps={steps} />
-      <ProblemNotice problem={set.error} shown={['code', 'name', ...shown]} />
+      <section aria-labelledby="path-tasks" className="space-y-2 border-t border-strong pt-2">
+        <h3 id="path-tasks">Tasks</h3>
+        {tasks.map((task, at) => (
+          <PathTaskFields
+            key={at}
+            at={at}
+            task={task}
+            stages={steps.map(({ stage }) => stage)}
+            error={(field) => set.error?.at(`tasks.${at}.${field}`)}
+            onChange={(next) => setTasks(tasks.map((one, i) => (i === at ? next : one)))}
+            onRemove={() => setTasks(tasks.filter((_, i) => i !== at))}
+          />
+        ))}
+        <div className="flex flex-wrap items-center gap-x-5">
+          <Button onClick={() => setTasks([...tasks, nextTask])}>Add a task</Button>
+          <label className="inline-flex min-h-6 items-center gap-1.5">
+            <input type="checkbox" checked={sendsItself} onChange={(event) => setSendsItself(event.target.checked)} />
+            An order goes to review by itself when the last task before is done
+          </label>
+        </div>
+      </section>
+      <section aria-labelledby="path-rule" className="space-y-2 border-t border-strong pt-2">
+        <h3 id="path-rule">Chosen</h3>
+        <label className="inline-flex min-h-6 items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={chosenWhen !== null}
+            onChange={(event) => setChosenWhen(event.target.checked ? [] : null)}
+          />
+          By rule, for new orders
+        </label>
+        {chosenWhen !== null && (
+          <>
+            <PathConditions
+              label="the rule"
+              first="Chosen if"
+              conditions={chosenWhen}
+              error={(i) => set.error?.at(`chosen_when.${i}.values`)}
+              onChange={setChosenWhen}
+            />
+            <Field
+              label="Rank"
+              className="w-40"
+              hint={
+                chosenWhen.length === 0
+                  ? 'Without conditions it is chosen for every order.'
+                  : 'The least is chosen first.'
+              }
+              error={set.error?.at('rank')}
+            >
+              <WholeInput value={rank} placeholder="0" onChange={setRank} />
+            </Field>
+          </>
+        )}
+      </section>
+      <TryPath steps={steps} tasks={tasks} />
+      <ProblemNotice problem={set.error} shown={['code', 'name', 'rank', ...shown, ...ofTasks, ...ofRule]} />
       <SaveOrRetire
         save={path === null ? 'Add path' : 'Save as the next version'}
         retired={path?.retired ?? null}

@@ -4,11 +4,14 @@ import { queries } from '../lib/queries';
 import { meanings } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { Input } from '../ui/Input';
+import { Details } from '../ui/Details';
+import { Input, TextArea } from '../ui/Input';
 import { Select } from '../ui/Select';
 import { Several } from '../ui/Several';
 import { WholeInput } from '../ui/WholeInput';
 import { PathConditions } from './PathConditions';
+import { rowsOf } from './PathTaskFields';
+import { rolesOfOrder } from './rolesOfOrder';
 import { StepLateness } from './StepLateness';
 
 type Step = Schemas['PathStepRule'];
@@ -30,11 +33,11 @@ export function PathStepFields({ at, step, steps, error, onChange, onUp, onRemov
   const groups = useQuery(queries.groups()).data ?? [];
   const set = (some: Partial<Step>) => onChange({ ...step, ...some });
   const who = {
-    'role:signer': 'The signer of the order',
+    ...rolesOfOrder,
     ...Object.fromEntries(groups.map(({ code, name }) => [`group:${code}`, `${name} (group)`])),
     ...Object.fromEntries(people.filter((one) => one.may_sign).map(({ login, name }) => [login, name])),
   };
-  const escalation = Object.fromEntries(Object.entries(who).filter(([code]) => code !== 'role:signer'));
+  const escalation = Object.fromEntries(Object.entries(who).filter(([code]) => !code.startsWith('role:')));
   const before = [...new Set(steps.map(({ stage }) => stage))]
     .filter((stage) => stage < step.stage)
     .sort((a, b) => a - b);
@@ -117,6 +120,18 @@ export function PathStepFields({ at, step, steps, error, onChange, onUp, onRemov
       {step.due_days != null && (
         <StepLateness label={label} step={step} error={error} onChange={onChange} options={escalation} />
       )}
+      <Details
+        summary={`Check list${step.checks?.length ? `, ${step.checks.length}` : ''}`}
+        open={(step.checks?.length ?? 0) > 0}
+      >
+        <Field label="What whoever signs ticks first, one row a line" className="max-w-xl" error={error('checks')}>
+          <TextArea
+            rows={Math.max(2, step.checks?.length ?? 0)}
+            defaultValue={step.checks?.join('\n')}
+            onChange={(event) => set({ checks: rowsOf(event.target.value) })}
+          />
+        </Field>
+      </Details>
       <PathConditions
         label={label}
         conditions={step.conditions}

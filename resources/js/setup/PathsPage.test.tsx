@@ -24,6 +24,10 @@ const usual: Schemas['ApprovalPathRow'] = {
   name: 'Usual',
   version: 3,
   retired: false,
+  tasks: [],
+  sends_itself: false,
+  chosen_when: null,
+  rank: 0,
   steps: [
     step({}),
     step({ name: 'Cost', stage: 2, who: ['greta'], conditions: [{ fact: 'one_time_cost', values: ['5000'] }] }),
@@ -101,5 +105,50 @@ describe('approval paths', () => {
         steps: [{ due_days: 5, remind_days: 1, escalate_days: 2, escalate_to: [expect.stringMatching(/^group:/)] }],
       }),
     );
+  });
+
+  it('have tasks, check lists and a rule that chooses them', async () => {
+    answers();
+    server.on(
+      'PUT /api/approval-paths/pumps',
+      new Refused(422, 'No.', { 'tasks.0.to': ['Choose a person or a group.'] }),
+    );
+    const user = await show(<PathsPage />, { as: ivo });
+    const form = await screen.findByRole('form', { name: 'New approval path' });
+    await user.type(within(form).getByRole('textbox', { name: /Code/ }), 'pumps');
+    await user.type(within(form).getByRole('textbox', { name: 'Name' }), 'Pumps');
+    await user.click(within(form).getByText('Check list'));
+    await user.type(
+      within(form).getByRole('textbox', { name: /What whoever signs ticks first/ }),
+      'Limits{Enter}{Enter}Labels',
+    );
+    const tasks = within(form).getByRole('region', { name: 'Tasks' });
+    await user.click(within(tasks).getByRole('button', { name: 'Add a task' }));
+    await user.type(within(tasks).getByRole('textbox', { name: 'What is to be done' }), 'Second clamp');
+    await user.click(within(tasks).getByRole('checkbox', { name: 'engineering' }));
+    await user.type(within(tasks).getByRole('textbox', { name: 'Due, work days' }), '3');
+    await user.click(within(tasks).getByRole('button', { name: 'Add a task' }));
+    const second = within(tasks).getByRole('group', { name: 'Task 2' });
+    await user.type(within(second).getByRole('textbox', { name: 'What is to be done' }), 'Show the line');
+    await user.click(within(tasks).getAllByRole('combobox', { name: 'Made' })[1] as HTMLElement);
+    await user.click(await screen.findByRole('option', { name: 'When released' }));
+    await user.click(within(tasks).getByRole('checkbox', { name: /goes to review by itself/ }));
+    const rule = within(form).getByRole('region', { name: 'Chosen' });
+    await user.click(within(rule).getByRole('checkbox', { name: 'By rule, for new orders' }));
+    expect(within(rule).getByText('Without conditions it is chosen for every order.')).toBeTruthy();
+    await user.click(within(rule).getByRole('button', { name: 'Add a condition' }));
+    await user.type(within(rule).getByRole('textbox', { name: 'from' }), '500');
+    await user.click(within(form).getByRole('button', { name: 'Add path' }));
+    expect(await within(tasks).findByText(/Choose a person or a group/)).toBeTruthy();
+    expect(server.asked('PUT /api/approval-paths/pumps')[0]?.body).toMatchObject({
+      steps: [{ checks: ['Limits', 'Labels'] }],
+      tasks: [
+        { stage: 0, title: 'Second clamp', to: 'role:editor', holds: true, due_days: 3, edits: ['engineering'] },
+        { stage: null, title: 'Show the line', holds: false, edits: [] },
+      ],
+      sends_itself: true,
+      chosen_when: [{ fact: 'one_time_cost', values: ['500'] }],
+      rank: 0,
+    });
   });
 });

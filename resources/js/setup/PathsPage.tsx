@@ -24,13 +24,14 @@ export function PathsPage() {
   return (
     <SetUpList<Path>
       title="Approval paths"
-      about="An order is planned with a path, or with one signer. An edit makes another version; orders stay on the version that they were planned with."
+      about="An order goes on a path that a rule chooses or that it is planned with, or one person signs. An edit makes another version; orders stay on the version that they were planned with."
       label="Approval paths"
       empty="No path is set up yet: one signer signs each order."
       query={paths}
       width="max-w-6xl"
       columns={[
         textColumn('steps', 'Steps', inWords),
+        textColumn('chosen', 'Chosen', (row) => (row.chosen_when === null ? 'by hand' : `by rule, rank ${row.rank}`)),
         { ...textColumn<Path>('version', 'Version', (row) => String(row.version)), numeric: true },
         statusColumn(),
       ]}

@@ -25,7 +25,7 @@ describe('trying a path', () => {
         from: 0,
       })
       .on('POST /api/approval-paths/trial', new Refused(422, 'No.', { order: ['There is no such order.'] }));
-    const user = await show(<TryPath steps={[step]} />);
+    const user = await show(<TryPath steps={[step]} tasks={[]} />);
     await user.click(screen.getByText('Try it on an order'));
     await user.type(screen.getByRole('combobox', { name: 'Order to try it on' }), 'clamp');
     await user.click(await screen.findByRole('option', { name: /ECO-00041/ }));
@@ -41,6 +41,10 @@ describe('trying a path', () => {
         { name: 'Cost', stage: 2, needed: false, signatures: 0, people: [], acting: [], stuck: '' },
         { name: 'End', stage: 3, needed: true, signatures: 1, people: [], acting: [], stuck: 'Nobody can sign “End”.' },
       ],
+      tasks: [
+        { stage: 0, title: 'Draw it', to: ['jonas'] },
+        { stage: null, title: 'Scrap it', to: [] },
+      ],
     });
     await user.click(screen.getByRole('button', { name: 'Try' }));
     const trial = await screen.findByRole('region', { name: 'How it would run on ECO-00041' });
@@ -48,6 +52,15 @@ describe('trying a path', () => {
     expect(within(trial).getByText(/2 signatures of Nils/).textContent).toContain('today Omar can sign');
     expect(within(trial).getByText('– not needed')).toBeTruthy();
     expect(within(trial).getByText(/Nobody can sign/)).toBeTruthy();
-    expect(server.asked('POST /api/approval-paths/trial').at(-1)?.body).toEqual({ order: 'ECO-00041', steps: [step] });
+    const tasks = within(trial).getAllByRole('listitem').slice(-2);
+    expect(tasks.map((one) => one.textContent)).toEqual([
+      'Before reviewDraw itfor jonas',
+      'When releasedScrap itfor nobody: whoever raised the order gets it',
+    ]);
+    expect(server.asked('POST /api/approval-paths/trial').at(-1)?.body).toEqual({
+      order: 'ECO-00041',
+      steps: [step],
+      tasks: [],
+    });
   });
 });

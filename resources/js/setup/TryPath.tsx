@@ -8,14 +8,15 @@ import { ChosenChange } from '../ui/ChosenChange';
 import { Details } from '../ui/Details';
 import { ProblemNotice } from '../ui/Notice';
 import { ChangeNumber } from '../ui/Num';
+import { useRecipients } from '../ui/useRecipients';
 
 type Change = Pick<Schemas['ChangeRow'], 'number' | 'title'>;
 
 /** Shows how the steps as they stand in the form would run on any order, past ones too. Nothing is kept. */
-export function TryPath({ steps }: { steps: Schemas['PathStepRule'][] }) {
+export function TryPath({ steps, tasks }: { steps: Schemas['PathStepRule'][]; tasks: Schemas['PathTaskRule'][] }) {
   const [order, setOrder] = useState<Change | null>(null);
   const run = useAct(touches.nothing, () =>
-    told(api.POST('/api/approval-paths/trial', { body: { order: order?.number ?? '', steps } })),
+    told(api.POST('/api/approval-paths/trial', { body: { order: order?.number ?? '', steps, tasks } })),
   );
   return (
     <Details summary="Try it on an order">
@@ -42,7 +43,11 @@ export function TryPath({ steps }: { steps: Schemas['PathStepRule'][] }) {
   );
 }
 
+const whenOf = (stage: number | null) =>
+  stage === null ? 'When released' : stage === 0 ? 'Before review' : `Stage ${stage}`;
+
 function Trial({ trial }: { trial: Schemas['PathTrialPage'] }) {
+  const recipients = useRecipients();
   return (
     <section aria-label={`How it would run on ${trial.order}`}>
       <p>
@@ -74,6 +79,21 @@ function Trial({ trial }: { trial: Schemas['PathTrialPage'] }) {
           </li>
         ))}
       </ol>
+      {trial.tasks.length > 0 && (
+        <ul aria-label="Tasks">
+          {trial.tasks.map((task) => (
+            <li key={`${task.stage} ${task.title}`} className="flex flex-wrap gap-x-3 border-t border-rule py-0.5">
+              <span className="text-soft">{whenOf(task.stage)}</span>
+              <span className="font-semibold">{task.title}</span>
+              <span>
+                {task.to.length === 0
+                  ? 'for nobody: whoever raised the order gets it'
+                  : `for ${task.to.map((name) => recipients[name] ?? name).join(', ')}`}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }

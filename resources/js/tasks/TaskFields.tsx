@@ -19,6 +19,7 @@ export interface Said {
   checks: string;
   waits_for: string[];
   edits: Edited[];
+  before_review: boolean;
 }
 
 export const nothingSaid: Said = {
@@ -31,6 +32,7 @@ export const nothingSaid: Said = {
   checks: '',
   waits_for: [],
   edits: [],
+  before_review: false,
 };
 
 export const checksOf = (text: string) =>
@@ -107,6 +109,17 @@ export function TaskFields({ said, onChange, others, editable, problem }: Props)
             error('edits') ?? said.edits.map((_, at) => error(`edits.${at}`)).find((reason) => reason !== undefined)
           }
         />
+      )}
+      {editable.length > 0 && (
+        <label className="inline-flex min-h-6 items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={said.before_review || said.edits.length > 0}
+            disabled={said.edits.length > 0}
+            onChange={(event) => set({ before_review: event.target.checked })}
+          />
+          Review waits for it
+        </label>
       )}
       {others.length > 0 && (
         <fieldset>

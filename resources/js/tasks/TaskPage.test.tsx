@@ -37,6 +37,7 @@ const page = (more: Partial<Schemas['TaskPage']> = {}): Schemas['TaskPage'] => (
   waits: [],
   others: [task({ number: 'T-00004', title: 'Outline drawing' })],
   edits: [],
+  before_review: false,
   editable: [],
   comments: [],
   may: ['claim', 'comment'],

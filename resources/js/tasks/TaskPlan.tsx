@@ -19,6 +19,7 @@ export function TaskPlan({ page, onDone }: { page: Schemas['TaskPage']; onDone: 
     checks: page.checks.map(({ text }) => text).join('\n'),
     waits_for: page.waits.map(({ number }) => number),
     edits: page.edits,
+    before_review: page.before_review,
   });
   const plan = useAct(
     touches.task,

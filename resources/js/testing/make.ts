@@ -187,6 +187,7 @@ export function onePath(more: Partial<Schemas['PathPicture']> = {}): Schemas['Pa
       {
         name: 'Sign',
         stage: 1,
+        checks: [],
         standing: 'now',
         meaning: 'approved',
         needed: 1,
@@ -201,6 +202,8 @@ export function onePath(more: Partial<Schemas['PathPicture']> = {}): Schemas['Pa
         reason: '',
       },
     ],
+    waits_for: [],
+    by_rule: false,
     stuck: [],
     signable: [],
     back_to: [],

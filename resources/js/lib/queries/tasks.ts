@@ -15,6 +15,7 @@ export const tasks = {
     }),
   approvalPaths: () =>
     queryOptions({ queryKey: ['paths'], queryFn: () => told(api.GET('/api/approval-paths')), staleTime: 300_000 }),
+  responsible: () => queryOptions({ queryKey: ['responsible'], queryFn: () => told(api.GET('/api/responsible')) }),
   absences: () => queryOptions({ queryKey: ['absences'], queryFn: () => told(api.GET('/api/absences')) }),
   groups: () => queryOptions({ queryKey: ['groups'], queryFn: () => told(api.GET('/api/groups')), staleTime: 300_000 }),
 };

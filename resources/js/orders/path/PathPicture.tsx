@@ -13,12 +13,15 @@ const neededOf = ({ needed, people }: Step) =>
 
 /** The path of an order as a picture: stage below stage, steps of one stage side by side; who signed, who can, since when, how late. */
 export function PathPicture({ path }: { path: Schemas['PathPicture'] }) {
-  const stages = [...new Set(path.steps.map(({ stage }) => stage))].sort((a, b) => a - b);
+  // A stage may have nothing but tasks.
+  const now = path.stage !== null && path.waits_for.length > 0 ? [path.stage] : [];
+  const stages = [...new Set([...path.steps.map(({ stage }) => stage), ...now])].sort((a, b) => a - b);
   return (
     <section aria-label="Approval path" className="space-y-2">
       <p className="text-sm text-soft">
         {path.name}
         {path.version !== null && `, version ${path.version}`}
+        {path.by_rule && ', chosen by rule'}
       </p>
       {path.stuck.map((why) => (
         <Notice key={why} look="warn">
@@ -37,6 +40,14 @@ export function PathPicture({ path }: { path: Schemas['PathPicture'] }) {
               .map((step) => (
                 <StepOfPath key={step.name} step={step} />
               ))}
+            {stage === path.stage && path.waits_for.length > 0 && (
+              <p className="w-full py-1 text-sm">
+                Waits for {path.waits_for.length === 1 ? 'the task' : 'the tasks'}{' '}
+                <a href="#tasks" className="text-accent underline-offset-3 hover:underline">
+                  {path.waits_for.join(', ')}
+                </a>
+              </p>
+            )}
           </li>
         ))}
       </ol>
