@@ -128,6 +128,18 @@ final readonly class DossierReader
         return $steps;
     }
 
+    /** @param  Collection<int, ChangeTask>  $tasks */
+    private static function whoJudges(ChangeOrder $order, Collection $tasks): string
+    {
+        $awaited = $tasks->filter(static fn(ChangeTask $task): bool => $task->path_place !== null && $task->state->isOpen());
+
+        return match (true) {
+            $order->actors->isNotEmpty() => $order->actors->pluck('name')->join(', ', ' or ') . ' signs or sends it back.',
+            $awaited->isNotEmpty() => "It waits for {$awaited->pluck('title')->join(', ', ' and ')}.",
+            default => 'Nobody can sign it: its path says why.',
+        };
+    }
+
     /**
      * @param  list<Check>  $checks
      * @param  Collection<int, Handover>  $handovers
@@ -158,9 +170,7 @@ final readonly class DossierReader
             },
             OrderState::Planning => $unmet === [] ? ['Open the items for revision.'] : $unmet,
             OrderState::Revising => $unmet === [] ? ['Send it to review.'] : $unmet,
-            OrderState::InReview => [
-                ($order->actors->isEmpty() ? 'Somebody' : $order->actors->pluck('name')->join(', ', ' or ')) . ' signs or sends it back.',
-            ],
+            OrderState::InReview => [self::whoJudges($order, $tasks)],
             OrderState::Signed => $unmet === [] ? ['Release it.'] : $unmet,
             OrderState::Released => self::beforeClosing($order, $handovers, $tasks),
             default => [],

@@ -51,6 +51,7 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
     'account' => ['mira.okafor', '/account', 'Sign-ins'],
     'people' => ['ivo.tanner', '/set-up/people', 'Karl Ode'],
     'duties' => ['ivo.tanner', '/set-up/duties', 'Release the order'],
+    'responsible' => ['ivo.tanner', '/set-up/responsible', 'Planner of the plant'],
     'roles' => ['ivo.tanner', '/set-up/roles', 'Planner, Weir'],
     'categories' => ['ivo.tanner', '/set-up/categories', 'Check digit'],
     'a change notice' => ['samir.bello', '/change-notices/ECN-00082', 'Distribution'],

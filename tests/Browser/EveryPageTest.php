@@ -74,6 +74,7 @@ it('opens the pages of an administrator', function (): void {
         ...faultsOf($this->screen, '/set-up/people'),
         ...faultsOf($this->screen, '/set-up/roles'),
         ...faultsOf($this->screen, '/set-up/duties'),
+        ...faultsOf($this->screen, '/set-up/responsible'),
         ...faultsOf($this->screen, '/import'),
     ])->toBe([]);
 });
