@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\Route;
 Route::controller(DiscussionController::class)->group(function (): void {
     Route::get('/discussions/{number}', 'index');
     Route::post('/discussions/{number}', 'say')->middleware(Ability::Discuss->gate());
+    Route::get('/said-files/{id}', 'file')->whereUuid('id');
     Route::put('/comments/{id}/pin', 'pin')->where('id', RouteId::NUMBER)->middleware(Ability::Discuss->gate());
     Route::delete('/comments/{id}/pin', 'unpin')->where('id', RouteId::NUMBER)->middleware(Ability::Discuss->gate());
 });

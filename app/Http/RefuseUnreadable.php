@@ -19,6 +19,9 @@ final readonly class RefuseUnreadable
 {
     private const DEEPEST = 16;
 
+    /** The one field that takes several files. */
+    private const SEVERAL = 'files';
+
     public function handle(Request $request, \Closure $next): Response
     {
         if (Readable::fault(rawurldecode($request->getPathInfo())) !== null) {
@@ -35,7 +38,13 @@ final readonly class RefuseUnreadable
             $this->look((string) $name, $value);
         }
         foreach ($request->allFiles() as $name => $file) {
-            $this->lookAtFile((string) $name, $file);
+            if ($name === self::SEVERAL && is_array($file) && array_is_list($file)) {
+                foreach ($file as $at => $one) {
+                    $this->lookAtFile("{$name}.{$at}", $one);
+                }
+            } else {
+                $this->lookAtFile((string) $name, $file);
+            }
         }
 
         return $next($request);

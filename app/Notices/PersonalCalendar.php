@@ -6,6 +6,9 @@ namespace App\Notices;
 
 use App\Assessment\Models\Question;
 use App\Orders\Models\ChangeOrder;
+use App\Orders\OrderReader;
+use App\Orders\Paths\OrderProgress;
+use App\Orders\Paths\StepTimes;
 use App\People\Models\Person;
 use App\Tasks\Models\ChangeTask;
 use Carbon\CarbonImmutable;
@@ -17,8 +20,8 @@ use Orthotaxis\Core\Change\RequestState;
 use Sabre\VObject\Component\VCalendar;
 
 /**
- * The days that concern one person, as whole days of a calendar to subscribe to (RFC 5545): tasks and questions that are due, and when the
- * orders that they take part in or watch become effective.
+ * The days that concern one person, as whole days of a calendar to subscribe to (RFC 5545): tasks, questions and steps of approval paths that
+ * are due, and when the orders that they take part in or watch become effective.
  */
 final readonly class PersonalCalendar
 {
@@ -69,6 +72,7 @@ final readonly class PersonalCalendar
                 "/changes/{$question->request->number}",
             ];
         }
+        array_push($days, ...self::steps($person));
         foreach (self::orders($person) as $order) {
             $days[] = [
                 "effective-{$order->number}",
@@ -76,6 +80,38 @@ final readonly class PersonalCalendar
                 "{$order->number} effective: {$order->title}" . ($order->state === OrderState::Released ? '' : ' (planned)'),
                 "/changes/{$order->number}",
             ];
+        }
+
+        return $days;
+    }
+
+    /** @return list<array{string, string, string, string}> of approval paths, that the person can sign now and that are due some day */
+    private static function steps(Person $person): array
+    {
+        $orders = ChangeOrder::query()
+            ->with('path')
+            ->where('state', OrderState::InReview)
+            ->whereNotNull('path_id')
+            ->whereIn('id', DB::table('order_actors')->where('person_id', $person->id)->select('order_id'))
+            ->orderBy('id')
+            ->get();
+        $cores = app(OrderReader::class)->many($orders);
+        $days = [];
+        foreach ($orders as $order) {
+            $progress = OrderProgress::of($order, $cores[$order->id]->proposers());
+            $since = StepTimes::since($order, $progress);
+            foreach (array_keys($progress->signable($person->id)) as $at) {
+                $step = $progress->steps[$at]->step;
+                $due = isset($since[$at]) ? StepTimes::due($step, $since[$at], $order->days_moved) : null;
+                if ($due !== null) {
+                    $days[] = [
+                        "step-{$order->number}-{$at}",
+                        (string) $due,
+                        "{$order->number} review due: {$step->name}, {$order->title}",
+                        "/orders/{$order->number}/review",
+                    ];
+                }
+            }
         }
 
         return $days;

@@ -123,6 +123,21 @@ enum ToldAct: string
         return $this === self::NoticeIssued || $this === self::NoticeSent;
     }
 
+    /** Whether those who watch an item that the change names are told: something begins, or comes to an end. */
+    public function isOfItems(): bool
+    {
+        return match ($this) {
+            self::RequestRaised,
+            self::RequestApproved,
+            self::RequestRejected,
+            self::OrderOpened,
+            self::OrderReleased,
+            self::OrderWithdrawn
+                => true,
+            default => false,
+        };
+    }
+
     /** Whether somebody may have to act on the change now who had not before. */
     public function givesWork(): bool
     {

@@ -49,7 +49,7 @@ final readonly class WhoIsTold
                 default => self::partOf($change),
             },
             // Of single tasks only those are told whose tasks they are.
-            Cause::Watches->value => $task === null ? self::watching($change) : [],
+            Cause::Watches->value => $task === null ? self::watching($change, $told->isOfItems()) : [],
         ];
         $active = $people->pluck('id')->flip();
 
@@ -190,8 +190,8 @@ final readonly class WhoIsTold
             ->all();
     }
 
-    /** @return list<int> of the change, and of what it came from */
-    private static function watching(ProblemReport|ChangeRequest|ChangeOrder|Item $change): array
+    /** @return list<int> of the change, of what it came from, and of the items that it names */
+    private static function watching(ProblemReport|ChangeRequest|ChangeOrder|Item $change, bool $ofItems): array
     {
         $numbers = [$change->number];
         $requests = match (true) {
@@ -203,11 +203,28 @@ final readonly class WhoIsTold
             $numbers = [...$numbers, $request->number, ...$request->reports->pluck('number')->all()];
         }
 
+        if ($ofItems) {
+            array_push($numbers, ...self::named($change));
+        }
+
         return DB::table('watches')
             ->whereIn('change', $numbers)
             ->pluck('person_id')
             ->map(static fn(mixed $id): int => (int) $id)
             ->values()
             ->all();
+    }
+
+    /** @return list<string> numbers of the items of a change */
+    private static function named(ProblemReport|ChangeRequest|ChangeOrder|Item $change): array
+    {
+        $ids = match (true) {
+            $change instanceof ChangeRequest => DB::table('change_request_items')->where('request_id', $change->id)->pluck('item_id'),
+            $change instanceof ChangeOrder => DB::table('change_order_items')->where('order_id', $change->id)->pluck('item_id'),
+            default => collect(),
+        };
+
+        /** @var list<string> */
+        return Item::query()->whereIn('id', $ids)->pluck('number')->all();
     }
 }

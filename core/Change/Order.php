@@ -121,6 +121,6 @@ final readonly class Order
         $editors = array_map(static fn(Work $work): ?int => $work->editor, $this->works());
         $asked = (new Editors($this->editor, $this->tasksBeforeReview))->people();
 
-        return array_values(array_unique(array_filter([$this->author, ...$editors, ...$asked, ...$this->editAuthors], is_int(...))));
+        return array_values(array_unique(array_filter([$this->author, $this->editor, ...$editors, ...$asked, ...$this->editAuthors], is_int(...))));
     }
 }

@@ -5,20 +5,6 @@ declare(strict_types=1);
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
-/** Drops a file onto the place where files are dropped. */
-function dropFile(object $screen, string $content, string $name): void
-{
-    $screen->driver->executeScript(
-        '
-        const place = [...document.querySelectorAll("label")].find((one) => one.textContent.startsWith("Drop a file here")).parentElement;
-        const data = new DataTransfer();
-        data.items.add(new File([arguments[0]], arguments[1]));
-        for (const type of ["dragover", "drop"]) place.dispatchEvent(new DragEvent(type, {bubbles: true, cancelable: true, dataTransfer: data}));
-    ',
-        [$content, $name],
-    );
-}
-
 it('shows a sheet one can enlarge by keys, with its history, and a draft as a draft', function (): void {
     $this->screen->signIn('vera.stone', '/items/800-0041/sheet')->see('Revision A')->see('First release')->settled();
     expect($this->screen->driver->findElements(WebDriverBy::cssSelector('.sheet-stamp')))->toBe([]);
@@ -49,15 +35,14 @@ it('shows a PDF page by page', function (): void {
 
 it('takes a file that is dropped onto an item, refuses what is none, and runs nothing of it', function (): void {
     $this->screen->signIn('petra.quist', '/items/200-0053')->see('No drawings or documents yet.')->settled();
-    dropFile($this->screen, 'just words', 'drawing.svg');
+    $this->screen->drop('just words', 'drawing.svg');
     $this->screen->see('Only SVG, PDF, PNG and JPEG can be shown here');
-    dropFile(
-        $this->screen,
+    $this->screen->drop(
         '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><script>document.title="run"</script></svg>',
         'acting.svg',
     );
     $this->screen->see('an element “script” in it, which is no drawing');
-    dropFile($this->screen, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><rect width="9" height="9"/></svg>', 'coupling.svg');
+    $this->screen->drop('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><rect width="9" height="9"/></svg>', 'coupling.svg');
     $this->screen->see('coupling.svg')->see('data sheet');
     $this->screen->click('//a[normalize-space()="coupling.svg"]')->settled();
     $this->screen->until(

@@ -214,3 +214,21 @@ it('refuses a reminder where nothing is due, and nobody to escalate to', functio
     'nobody' => [['escalate_days' => 1, 'escalate_to' => ['x']], 'steps.0.escalate_to', 'There is no person or group x.'],
     'half a day' => [['remind_days' => -1], 'steps.0.remind_days', 'Give whole days, or 0 for the day itself.'],
 ]);
+
+it('stands in the calendar of who can sign, until they have', function (): void {
+    $order = ($this->inReview)();
+    $events = function (string $who): array {
+        $address = (string) parse_url((string) $this->world->only($who, 'POST', '/calendar')->json('address'), PHP_URL_PATH);
+        auth()->forgetGuards();
+        preg_match_all('/^SUMMARY:(.*review due.*)\r$/m', (string) $this->get($address)->getContent(), $found);
+
+        return $found[1];
+    };
+    expect($events('vera'))
+        ->toBe(["{$order} review due: Review\\, Pump tube wears out"])
+        ->and($events('helen'))
+        ->toBe([]);
+    $digest = $this->world->only('vera', 'GET', "/orders/{$order}/review")->json('order.digest');
+    $this->world->only('vera', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    expect($events('vera'))->toBe([])->and($events('edda'))->toHaveCount(1);
+});

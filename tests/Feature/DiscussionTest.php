@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Support\World;
@@ -72,4 +73,67 @@ it('pins what is decided, once, and takes the pin off again', function (): void 
         ->toBe(['comment.added', 'comment.pinned', 'comment.unpinned'])
         ->and(($this->told)('jonas')[0])
         ->toBe("Comment pinned /changes/{$this->request} (takes_part)");
+});
+
+it('takes files along, all of them or none, and looks at what they are', function (): void {
+    $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><rect width="9" height="9"/></svg>';
+    $file = static fn(string $name, string $content): UploadedFile => UploadedFile::fake()->createWithContent($name, $content);
+    $send = fn(array $files): TestResponse => $this->world->sends('helen', "/discussions/{$this->request}", [
+        'text' => 'See these.',
+        'files' => $files,
+    ]);
+    $send([$file('one.svg', $svg), $file('tool.svg', 'MZ')])->assertJsonValidationErrors(['files.1' => 'tool.svg: Only SVG']);
+    $send(array_fill(0, 11, $file('one.svg', $svg)))->assertJsonValidationErrors(['files' => 'At most 10 files']);
+    expect(DB::table('comments')->count() + DB::table('said_files')->count())->toBe(0);
+    $rows = $send([$file('one.svg', $svg), $file('two.svg', $svg . ' ')])
+        ->assertOk()
+        ->json();
+    expect(array_column($rows[0]['files'], 'name'))->toBe(['one.svg', 'two.svg']);
+    $shown = $this->world->only('vera', 'GET', '/said-files/' . $rows[0]['files'][0]['id'])->assertOk();
+    expect($shown->getContent())->toBe($svg)->and($shown->headers->get('Content-Type'))->toStartWith('image/svg+xml');
+    expect(json_decode((string) DB::table('ledger')->where('act', 'comment.added')->value('details'), true)['files'])->toBe([
+        'one.svg' => hash('sha256', $svg),
+        'two.svg' => hash('sha256', $svg . ' '),
+    ]);
+    // On a task as well.
+    $task = $this->world
+        ->only('mira', 'POST', "/changes/{$this->request}/tasks", [
+            'to' => 'helen',
+            'kind' => 'other',
+            'title' => 'Look',
+            'text' => '',
+            'priority' => 'normal',
+            'checks' => [],
+            'waits_for' => [],
+        ])
+        ->json('number');
+    $this->world->sends('helen', "/tasks/{$task}/comments", ['text' => 'Here.', 'files' => [$file('three.svg', $svg)]])->assertOk();
+    expect($this->world->only('vera', 'GET', "/tasks/{$task}")->json('comments.0.files.0.name'))->toBe('three.svg');
+    $this->world
+        ->sends('helen', "/tasks/{$task}/comments", ['text' => 'Here.', 'files' => [$file('bad.pdf', '%PDF-1.4 no')]])
+        ->assertStatus(422);
+    expect(DB::table('task_comments')->count())->toBe(1);
+});
+
+it('may be about one line of an order, as it was called then', function (): void {
+    $order = $this->world->opened();
+    $line = collect($this->world->only('jonas', 'GET', "/orders/{$order}/items/200-0010/redline")->json('rows'))->firstOrFail(
+        static fn(array $row): bool => $row['after']['find'] === 20,
+    )['key'];
+    $say = fn(array $of): TestResponse => $this->world->only('helen', 'POST', "/discussions/{$order}", ['text' => 'Two each side?'] + $of);
+    $say(['item' => '200-0010', 'work' => 'engineering', 'line' => 'nothing'])->assertJsonValidationErrors(['line' => 'no such line']);
+    $say(['item' => '200-0001', 'work' => 'engineering', 'line' => $line])->assertJsonValidationErrors('line');
+    $say(['line' => $line])->assertJsonValidationErrors('item');
+    $rows = $say(['item' => '200-0010', 'work' => 'engineering', 'line' => $line])
+        ->assertOk()
+        ->json();
+    expect($rows)
+        ->toHaveCount(1)
+        ->and($rows[0])
+        ->toMatchArray(['item' => '200-0010', 'work' => 'engineering', 'line' => $line, 'called' => 'line 20 200-0042']);
+    // It stays when the line is gone, and can be said of what goes.
+    $this->world->edit($order, 'remove', 20)->assertOk();
+    $say(['item' => '200-0010', 'work' => 'engineering', 'line' => $line])
+        ->assertOk()
+        ->assertJsonCount(2);
 });

@@ -7,6 +7,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Mail\Transport\ArrayTransport;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\Mailer\Envelope;
@@ -80,6 +81,32 @@ it('tells of a task those whose task it is, of a comment whom it names, and tell
         ->toBe([])
         ->and($this->world->as('edda', 'GET', '/notices')->json('rows.0.path'))
         ->toBe("/tasks/{$task}");
+});
+
+it('tells whoever watches an item of changes that begin and end on it, and of what is said there', function (): void {
+    Http::fake([
+        '*/supply' => Http::response(['rows' => []]),
+        '*/items/unknown' => Http::response(['unknown' => []]),
+        '*' => Http::response([]),
+    ]);
+    $this->world
+        ->only('vera', 'PUT', '/changes/200-0010/watch')
+        ->assertOk()
+        ->assertExactJson(['watching' => true]);
+    $this->world->only('vera', 'PUT', '/changes/not-there/watch')->assertNotFound();
+    $order = $this->world->signed();
+    $this->world->only('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
+    expect(array_reverse(($this->told)('vera')))->toBe([
+        'ECR-00001 Request created (watches)',
+        'ECR-00001 Request approved (watches)',
+        "{$order} Opened for revision (watches)",
+        "{$order} Order released (watches)",
+    ]);
+    $this->world->only('mira', 'POST', '/discussions/200-0010', ['text' => 'Softer in the heat.', 'about' => ''])->assertOk();
+    expect(($this->told)('vera')[0])->toBe('200-0010 Comment (watches)');
+    $this->world->only('vera', 'DELETE', '/changes/200-0010/watch')->assertOk();
+    ($this->raised)();
+    expect(($this->told)('vera'))->toHaveCount(5);
 });
 
 it('tells whoever watches a change, also of the order that comes of it, until they stop', function (): void {

@@ -47,7 +47,7 @@ final class ChangeNoticeController
     {
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse(NoticeOfOrder::of(ChangeNotice::query()->with('copies')->where('order_id', $order->id)->first()));
+        return new JsonResponse(NoticeOfOrder::of($order, ChangeNotice::query()->with('copies')->where('order_id', $order->id)->first()));
     }
 
     #[

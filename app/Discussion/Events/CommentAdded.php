@@ -11,7 +11,11 @@ final readonly class CommentAdded extends Deed
 {
     public const NAME = 'comment.added';
 
-    public function __construct(string $by, string $of, public string $text)
+    /**
+     * @param  array<string, string>  $files  SHA-256 by name
+     * @param  string  $line  that it is said of; empty: of the whole
+     */
+    public function __construct(string $by, string $of, public string $text, public array $files = [], public string $line = '')
     {
         parent::__construct($by, $of);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tasks\Actions;
 
+use App\Attachments\Said\SaidFile;
 use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Tasks\Events\CheckTicked;
@@ -11,6 +12,7 @@ use App\Tasks\Events\TaskCommented;
 use App\Tasks\Models\ChangeTask;
 use App\Tasks\Models\TaskComment;
 use Carbon\CarbonImmutable;
+use Illuminate\Http\UploadedFile;
 use Orthotaxis\Core\Refusal;
 
 /** Ticks what is done of a task, and says something on it. */
@@ -39,17 +41,23 @@ final readonly class WorkOnTask
         });
     }
 
-    public function comment(Person $by, string $number, string $text): void
+    /**
+     * @param  list<UploadedFile>  $files
+     *
+     * @throws Refusal at a file that cannot be shown
+     */
+    public function comment(Person $by, string $number, string $text, array $files = []): void
     {
-        $this->ledger->together(static function () use ($by, $number, $text): void {
+        $this->ledger->together(static function () use ($by, $number, $text, $files): void {
             $task = ChangeTask::hold($number);
-            TaskComment::query()->create([
+            $comment = TaskComment::query()->create([
                 'task_id' => $task->id,
                 'person_id' => $by->id,
                 'text' => $text,
                 'made_at' => CarbonImmutable::now(),
             ]);
-            event(new TaskCommented($by->login, $task->change, $number, $text));
+            $kept = SaidFile::keep('task_comment_id', $comment->id, $files);
+            event(new TaskCommented($by->login, $task->change, task: $number, text: $text, files: $kept));
         });
     }
 }

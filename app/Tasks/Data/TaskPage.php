@@ -64,7 +64,7 @@ final readonly class TaskPage
     public static function of(string $number, Collection $all, string $changeTitle, array $editable, Person $reader): self
     {
         $task = $all->where('number', $number)->firstOrFail();
-        $task->load(['checks.ticker', 'comments.person', 'subjects.item:id,number']);
+        $task->load(['checks.ticker', 'comments.person', 'comments.files', 'subjects.item:id,number']);
         $before = $task->waits->modelKeys();
         $row = static fn(ChangeTask $one): TaskRow => TaskRow::of($one, $reader);
 

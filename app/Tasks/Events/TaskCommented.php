@@ -11,7 +11,8 @@ final readonly class TaskCommented extends Deed
 {
     public const NAME = 'task.commented';
 
-    public function __construct(string $by, string $of, public string $task, public string $text)
+    /** @param  array<string, string>  $files  SHA-256 by name */
+    public function __construct(string $by, string $of, public string $task, public string $text, public array $files = [])
     {
         parent::__construct($by, $of);
     }

@@ -136,10 +136,10 @@ final readonly class TaskController
     }
 
     #[OA\Post(path: '/api/tasks/{number}/comments', operationId: 'commentOnTask', tags: ['tasks'])]
-    #[InPath('number'), Takes(TaskWord::class), Ok(Done::class), Refused]
-    public function comment(string $number, TaskWord $request, #[CurrentUser] Person $person, WorkOnTask $action): JsonResponse
+    #[InPath('number'), Takes(NewTaskComment::class), Ok(Done::class), Refused]
+    public function comment(string $number, NewTaskComment $request, #[CurrentUser] Person $person, WorkOnTask $action): JsonResponse
     {
-        $action->comment($person, $number, $request->said());
+        $action->comment($person, $number, $request->string('text')->trim()->toString(), $request->broughtFiles());
 
         return new JsonResponse(ChangeTask::done($number));
     }

@@ -7,7 +7,7 @@ namespace App\Tasks\Http;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-/** Why a task is given to others or ends, what came of it, or a comment. */
+/** Why a task is given to others or ends, or what came of it. */
 #[
     OA\Schema(
         required: ['text'],
@@ -33,10 +33,8 @@ final class TaskWord extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        $isComment = $this->route()?->getActionMethod() === 'comment';
-
         return [
-            'text.required' => $isComment ? 'Write something.' : 'Give a reason.',
+            'text.required' => 'Give a reason.',
             'text.max' => 'At most 5,000 characters.',
             'to.required' => 'Choose a person or a group.',
         ];
@@ -49,6 +47,6 @@ final class TaskWord extends FormRequest
 
     private function mustSay(): bool
     {
-        return in_array($this->route()?->getActionMethod(), ['withdraw', 'reopen', 'comment'], true);
+        return in_array($this->route()?->getActionMethod(), ['withdraw', 'reopen'], true);
     }
 }

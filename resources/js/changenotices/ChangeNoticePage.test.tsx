@@ -157,9 +157,20 @@ describe('a change notice', () => {
     );
   });
 
+  it('is waited for when its order was released just now', async () => {
+    const none = { number: null, coming: true, issued_at: null, sent: 0, asked: 0, acknowledged: 0 };
+    server.on('GET /api/orders/ECO-00085/notice', none);
+    await show(<NoticeOfOrder order="ECO-00085" />, { as: { ...mira, abilities: ['release_order'] } });
+    await screen.findByText('The change notice is being written…');
+    expect(screen.queryByRole('button', { name: 'Issue the change notice' })).toBeNull();
+    server.on('GET /api/orders/ECO-00085/notice', { ...none, number: 'ECN-00085', coming: false, sent: 1 });
+    expect(await screen.findByText(/sent to one person/, undefined, { timeout: 4000 })).toBeTruthy();
+  });
+
   it('stands on the dossier of its order, or is issued there', async () => {
     server.on('GET /api/orders/ECO-00085/notice', {
       number: null,
+      coming: false,
       issued_at: null,
       sent: 0,
       asked: 0,
@@ -169,6 +180,7 @@ describe('a change notice', () => {
     const user = await show(<NoticeOfOrder order="ECO-00085" />, { as: { ...mira, abilities: ['release_order'] } });
     const issue = await screen.findByRole('button', { name: 'Issue the change notice' });
     server.on('GET /api/orders/ECO-00085/notice', {
+      coming: false,
       number: 'ECN-00085',
       issued_at: at,
       sent: 4,

@@ -16,6 +16,7 @@ export function NoticeOfOrder({ order }: { order: string }) {
     told(api.POST('/api/orders/{number}/notice', { params: { path: { number: order } } })),
   );
   if (notice === undefined) return null;
+  if (notice.coming) return <p className="text-soft">The change notice is being written…</p>;
   if (notice.number === null) {
     return (
       <div className="space-y-2">

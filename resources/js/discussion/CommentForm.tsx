@@ -8,15 +8,34 @@ import { useDraft } from '../lib/useDraft';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { TextArea } from '../ui/Input';
+import { FilesToSay, saidBody } from '../ui/FilesToSay';
 import { ProblemNotice } from '../ui/Notice';
 import { mentionAt, mentioned } from './mention';
+
+/** A line of an order that something is said of. */
+export interface OfLine {
+  item: string;
+  work: string;
+  line: string;
+  /** As people call it. */
+  called: string;
+}
 
 /** People who are offered while a name is typed. */
 const OFFERED = 6;
 
+interface Props {
+  number: string;
+  /** The line of the order that it is said of. */
+  of?: OfLine | undefined;
+}
+
 /** Says something; whoever is named with @ is told of it. What is typed stays when the page is left. */
-export function CommentForm({ number }: { number: string }) {
-  const draft = useDraft<{ text: string }>(`comment on ${number}`, { text: '' });
+export function CommentForm({ number, of }: Props) {
+  const draft = useDraft<{ text: string }>(`comment on ${number}${of === undefined ? '' : ` ${of.line}`}`, {
+    text: '',
+  });
+  const [files, setFiles] = useState<File[]>([]);
   const { text } = draft.value;
   const area = useRef<HTMLTextAreaElement>(null);
   const [cursor, setCursor] = useState(0);
@@ -31,8 +50,17 @@ export function CommentForm({ number }: { number: string }) {
           .slice(0, OFFERED);
   const say = useAct(
     touches.discussion,
-    () => told(api.POST('/api/discussions/{number}', { params: { path: { number } }, body: { text } })),
-    () => draft.change({ text: '' }),
+    () =>
+      told(
+        api.POST('/api/discussions/{number}', {
+          params: { path: { number } },
+          ...saidBody({ text, ...(of === undefined ? {} : { item: of.item, work: of.work, line: of.line }) }, files),
+        }),
+      ),
+    () => {
+      draft.change({ text: '' });
+      setFiles([]);
+    },
   );
   const choose = (login: string) => {
     const next = mentioned(text, cursor, login);
@@ -53,7 +81,10 @@ export function CommentForm({ number }: { number: string }) {
         say.mutate(undefined);
       }}
     >
-      <Field label="Comment (@ tells a person)" error={say.error?.at('text')}>
+      <Field
+        label={of === undefined ? 'Comment (@ tells a person)' : `Comment on ${of.called} (@ tells a person)`}
+        error={say.error?.at('text')}
+      >
         <TextArea
           ref={area}
           rows={2}
@@ -74,7 +105,8 @@ export function CommentForm({ number }: { number: string }) {
           ))}
         </p>
       )}
-      <ProblemNotice problem={say.error} shown={['text']} />
+      <FilesToSay files={files} onChange={setFiles} error={(at) => say.error?.at(`files.${at}`)} />
+      <ProblemNotice problem={say.error} shown={['text', ...files.map((_, at) => `files.${at}`)]} />
       <Button type="submit" busy={say.isPending}>
         Add comment
       </Button>

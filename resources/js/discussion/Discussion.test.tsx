@@ -11,6 +11,11 @@ const comment = (id: number, text: string, pinned_by: string | null = null) => (
   at: '2026-11-26T09:00:00+00:00',
   text,
   pinned_by,
+  item: '',
+  work: '',
+  line: '',
+  called: '',
+  files: [],
 });
 
 function discussed() {

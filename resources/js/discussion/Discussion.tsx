@@ -8,6 +8,7 @@ import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
 import { Person } from '../ui/Person';
+import { SaidFiles } from '../ui/SaidFiles';
 import { CommentForm } from './CommentForm';
 
 type Comment = Schemas['CommentRow'];
@@ -46,6 +47,7 @@ export function Discussion({ numbers }: Props) {
         <span>
           <Person name={one.by} />, {moment(one.at)}
           {one.on !== number && ` on ${one.on}`}
+          {one.called !== '' && `, ${one.item} ${one.called}`}
         </span>
         {one.pinned_by !== null && <span>pinned by {one.pinned_by}</span>}
         {may && (above || one.pinned_by === null) && (
@@ -61,6 +63,7 @@ export function Discussion({ numbers }: Props) {
         )}
       </p>
       <p className="max-w-3xl whitespace-pre-line">{one.text}</p>
+      <SaidFiles files={one.files} />
     </li>
   );
   return (

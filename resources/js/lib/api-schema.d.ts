@@ -372,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/said-files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["saidFileContent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/items/{number}/documents": {
         parameters: {
             query?: never;
@@ -3708,6 +3724,13 @@ export interface components {
             /** Format: binary */
             file: string;
         };
+        /** @description A file that came with what somebody said. */
+        SaidFileRow: {
+            id: string;
+            name: string;
+            media_type: string;
+            bytes: number;
+        };
         /** @description Somebody to whom a change notice went, and what they have done with it. */
         CopyRow: {
             person: string;
@@ -3793,6 +3816,8 @@ export interface components {
         NoticeOfOrder: {
             /** @description null: none was issued */
             number: string | null;
+            /** @description whether the order was released just now, and its notice is being written */
+            coming: boolean;
             issued_at: string | null;
             /** @description how many have it */
             sent: number;
@@ -4324,10 +4349,26 @@ export interface components {
             text: string;
             /** @description name of who pinned it; null: it is not pinned */
             pinned_by: string | null;
+            /** @description parent of the line that it is said of; empty: of the whole */
+            item: string;
+            /** @description "engineering", "manufacturing:Weir" */
+            work: string;
+            /** @description key of the line */
+            line: string;
+            /** @description the line as people called it then: line 40 200-0131 */
+            called: string;
+            files: components["schemas"]["SaidFileRow"][];
         };
         NewComment: {
-            /** @description What somebody says; @ and a sign-in name tells that person of it. */
+            /** @description What somebody says; @ and a sign-in name tells that person of it. With files it is sent as a form. */
             text: string;
+            /** @description of which line of the order it is said: its parent */
+            item?: string;
+            /** @description "engineering", "manufacturing:Weir" */
+            work?: string;
+            /** @description key of the line */
+            line?: string;
+            files?: string[];
         };
         /** @description Everything written and drawn about an item. */
         DocumentPage: {
@@ -7317,6 +7358,7 @@ export interface components {
             by: string;
             at: string;
             text: string;
+            files: components["schemas"]["SaidFileRow"][];
         };
         /** @description A task with all that is said of it, and what whoever reads this may do with it. */
         TaskPage: {
@@ -7394,6 +7436,11 @@ export interface components {
             before_review?: boolean;
             edits?: components["schemas"]["TaskSubjectRow"][];
         };
+        NewTaskComment: {
+            /** @description What somebody says on a task. With files it is sent as a form. */
+            text: string;
+            files?: string[];
+        };
         TaskPlan: {
             /**
              * @description What a task is said to be anew.
@@ -7417,7 +7464,7 @@ export interface components {
             ticked: boolean;
         };
         TaskWord: {
-            /** @description Why a task is given to others or ends, what came of it, or a comment. */
+            /** @description Why a task is given to others or ends, or what came of it. */
             text: string;
             /** @description where it is handed on: sign-in name, or group: and a code */
             to?: string;
@@ -8358,6 +8405,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CommentRow"][];
                 };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saidFileContent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file as it was brought */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
@@ -16442,7 +16518,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TaskWord"];
+                "application/json": components["schemas"]["NewTaskComment"];
             };
         };
         responses: {

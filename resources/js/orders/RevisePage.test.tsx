@@ -141,7 +141,7 @@ describe('revising a structure under an order', () => {
 
   it('is only read by who is not named on the order', async () => {
     await revise({ may_edit: false, iterations: [] });
-    expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
+    expect(screen.getByText('Only the editor of the order edits, and who has a task for it.')).toBeTruthy();
     for (const name of ['Undo', 'Add a line', 'Keep']) expect(screen.queryByRole('button', { name })).toBeNull();
     expect(screen.queryByText('Saved iterations')).toBeNull();
   });

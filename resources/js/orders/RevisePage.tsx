@@ -12,8 +12,9 @@ import { AddLine } from './AddLine';
 import { ConsequenceStrip } from './ConsequenceStrip';
 import { DifferenceTotals } from './DifferenceTotals';
 import { dropped, reordered } from './reordered';
+import { LineTalk } from './LineTalk';
 import { RedlineGrid } from './RedlineGrid';
-import { useRedline, type Redline } from './useRedline';
+import { useRedline, type Redline, type RedlineRow } from './useRedline';
 import { useRedlineView } from './useRedlineView';
 import { Iterations } from './work/Iterations';
 import { Newer } from './work/Newer';
@@ -40,6 +41,7 @@ export function RevisePage() {
 
 function ReviseView({ redline }: { redline: Redline }) {
   const [adding, setAdding] = useState(false);
+  const [at, setAt] = useState<RedlineRow | null>(null);
   const { edit, several, sheet } = useRedline(redline);
   const work = {
     order: redline.order,
@@ -99,7 +101,7 @@ function ReviseView({ redline }: { redline: Redline }) {
         <ProblemNotice problem={turn.error} />
         <SheetProblem problem={sheet.error} />
         {!redline.may_edit && redline.state === 'revising' && (
-          <Notice>Only the person named on the order can edit.</Notice>
+          <Notice>Only the editor of the order edits, and who has a task for it.</Notice>
         )}
       </div>
       <RedlineGrid
@@ -113,8 +115,14 @@ function ReviseView({ redline }: { redline: Redline }) {
         onAdd={() => setAdding(true)}
         reorder={(marked, by) => reordered(marked, redline.rows, by)}
         drop={(lines, onto, side) => dropped(lines, redline.rows, onto, side)}
+        onMarked={setAt}
       />
       {adding && <AddLine rows={redline.rows} edit={edit} onDone={() => setAdding(false)} />}
+      <LineTalk
+        order={redline.order}
+        at={at === null ? null : { item: work.item, work: work.work, row: at }}
+        only={work}
+      />
       <Iterations
         of={work}
         shown={redline}

@@ -24,6 +24,7 @@ import { MainLink } from '../ui/MainLink';
 import { Notice } from '../ui/Notice';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
+import { WatchButton } from '../notices/WatchButton';
 import { Select } from '../ui/Select';
 import { Status } from '../ui/Status';
 import { History } from './History';
@@ -92,6 +93,7 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
       }
       aside={
         <>
+          <WatchButton number={item.number} />
           <RelationsLink number={item.number} />
           {mayRaise && <MainLink to={`/requests/new?items=${item.number}`}>Raise a change request</MainLink>}
         </>

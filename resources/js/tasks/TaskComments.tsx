@@ -6,17 +6,24 @@ import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { TextArea } from '../ui/Input';
+import { FilesToSay, saidBody } from '../ui/FilesToSay';
 import { ProblemNotice } from '../ui/Notice';
 import { Person } from '../ui/Person';
+import { SaidFiles } from '../ui/SaidFiles';
 
 /** What was said on a task, the first at the top. */
 export function TaskComments({ page }: { page: Schemas['TaskPage'] }) {
   const { number } = page.task;
   const [text, setText] = useState('');
+  const [files, setFiles] = useState<File[]>([]);
   const say = useAct(
     touches.task,
-    () => told(api.POST('/api/tasks/{number}/comments', { params: { path: { number } }, body: { text } })),
-    () => setText(''),
+    () =>
+      told(api.POST('/api/tasks/{number}/comments', { params: { path: { number } }, ...saidBody({ text }, files) })),
+    () => {
+      setText('');
+      setFiles([]);
+    },
   );
   return (
     <section aria-labelledby="comments">
@@ -30,6 +37,7 @@ export function TaskComments({ page }: { page: Schemas['TaskPage'] }) {
               <Person name={comment.by} />, {moment(comment.at)}
             </p>
             <p className="whitespace-pre-line">{comment.text}</p>
+            <SaidFiles files={comment.files} />
           </li>
         ))}
       </ul>
@@ -45,7 +53,8 @@ export function TaskComments({ page }: { page: Schemas['TaskPage'] }) {
           <Field label="Comment" error={say.error?.at('text')}>
             <TextArea rows={2} value={text} onChange={(event) => setText(event.target.value)} />
           </Field>
-          <ProblemNotice problem={say.error} shown={['text']} />
+          <FilesToSay files={files} onChange={setFiles} error={(at) => say.error?.at(`files.${at}`)} />
+          <ProblemNotice problem={say.error} shown={['text', ...files.map((_, at) => `files.${at}`)]} />
           <Button type="submit" busy={say.isPending}>
             Add comment
           </Button>

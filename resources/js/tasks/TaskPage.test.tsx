@@ -138,7 +138,9 @@ describe('a task', () => {
 
   it('is talked about', async () => {
     const user = await open(
-      page({ comments: [{ id: 1, by: 'Edda Roth', at: '2026-11-11T10:00:00+00:00', text: 'Two days more.' }] }),
+      page({
+        comments: [{ id: 1, by: 'Edda Roth', at: '2026-11-11T10:00:00+00:00', text: 'Two days more.', files: [] }],
+      }),
     );
     expect(screen.getByText('Two days more.')).toBeTruthy();
     await user.type(screen.getByRole('textbox', { name: 'Comment' }), 'Agreed.');

@@ -213,6 +213,22 @@ final readonly class Screen
         return $file;
     }
 
+    /** Drops a file onto the place where files are dropped. */
+    public function drop(string $content, string $name): self
+    {
+        $this->driver->executeScript(
+            '
+            const place = [...document.querySelectorAll("label")].find((one) => one.textContent.startsWith("Drop a file here")).parentElement;
+            const data = new DataTransfer();
+            data.items.add(new File([arguments[0]], arguments[1]));
+            for (const type of ["dragover", "drop"]) place.dispatchEvent(new DragEvent(type, {bubbles: true, cancelable: true, dataTransfer: data}));
+            ',
+            [$content, $name],
+        );
+
+        return $this;
+    }
+
     public function keys(string ...$keys): self
     {
         $this->driver->getKeyboard()->sendKeys(array_values($keys));

@@ -26,6 +26,8 @@ export const notices = {
     queryOptions({
       queryKey: ['change-notices', 'of', order],
       queryFn: () => told(api.GET('/api/orders/{number}/notice', { params: { path: { number: order } } })),
+      // It is written after the release, not in it: nobody waits for a document.
+      refetchInterval: ({ state }) => (state.data?.coming ? 1500 : false),
     }),
   distributionLists: () =>
     queryOptions({ queryKey: ['distribution-lists'], queryFn: () => told(api.GET('/api/distribution-lists')) }),

@@ -15,6 +15,7 @@ interface Props {
   onAdd?: () => void;
   /** Engineering lines are dropped on an operation. */
   onDrop?: (operation: string, lines: string[]) => void;
+  onMarked?: (row: RedlineRow | null) => void;
 }
 
 /** What is at no operation comes last. */
@@ -25,7 +26,7 @@ const find = (row: RedlineRow) => (row.after ?? row.before)?.find ?? 0;
 const numberOf = (row: OperationRow) => (row.after ?? row.before)?.number ?? LAST;
 
 /** Operations as bands of the table, each over the lines that are consumed at it. */
-export function BuiltGrid({ redline, acts, only, wide, onAdd, onDrop }: Props) {
+export function BuiltGrid({ redline, acts, only, wide, onAdd, onDrop, onMarked }: Props) {
   const [editing, setEditing] = useState<string | null>(null);
   const rows = useMemo(() => [...redline.rows].sort((a, b) => at(a) - at(b) || find(a) - find(b)), [redline.rows]);
   const operations = redline.operations;
@@ -113,6 +114,7 @@ export function BuiltGrid({ redline, acts, only, wide, onAdd, onDrop }: Props) {
         wide={wide}
         bands={bands}
         {...(onAdd && { onAdd })}
+        {...(onMarked && { onMarked })}
         moved={moved}
       />
     </>

@@ -241,7 +241,7 @@ describe('what a plant builds, under an order', () => {
     await open({ may_edit: false });
     expect(screen.queryByRole('button', { name: 'Add an operation' })).toBeNull();
     expect(screen.queryByRole('button', { name: /Edit operation/ })).toBeNull();
-    expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
+    expect(screen.getByText('Only the editor of the order edits, and who has a task for it.')).toBeTruthy();
   });
 
   describe('with engineering beside', () => {

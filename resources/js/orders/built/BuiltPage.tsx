@@ -12,6 +12,8 @@ import { ChangeNumber, ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { AddLine } from '../AddLine';
 import { DifferenceTotals } from '../DifferenceTotals';
+import { LineTalk } from '../LineTalk';
+import type { RedlineRow } from '../useRedline';
 import { useRedlineView } from '../useRedlineView';
 import { Iterations } from '../work/Iterations';
 import { Newer } from '../work/Newer';
@@ -54,6 +56,7 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
   // What was there to begin with stays, so that it can say that nothing is open any more.
   const [begun] = useState(redline.open > 0);
   const [parts, setParts] = useState<Record<string, string>>({});
+  const [at, setAt] = useState<RedlineRow | null>(null);
   const beside = redline.may_edit && (params.get('beside') ?? (begun ? 'engineering' : 'none')) !== 'none';
   const turnBeside = () =>
     setParams(
@@ -149,7 +152,7 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
         <SheetProblem problem={sheet.error} />
         {redline.faults.length > 0 && <Notice look="alarm">{redline.faults.join(' ')}</Notice>}
         {!redline.may_edit && redline.state === 'revising' && (
-          <Notice>Only the person named on the order can edit.</Notice>
+          <Notice>Only the editor of the order edits, and who has a task for it.</Notice>
         )}
       </div>
       {adding === 'kit' && <KitForm redline={redline} onDone={() => setAdding(null)} />}
@@ -179,6 +182,12 @@ function BuiltView({ redline }: { redline: BuiltRedline }) {
             wide={wide}
             onAdd={() => setAdding('line')}
             onDrop={(operation, lines) => take.mutate({ lines, operation, parts })}
+            onMarked={setAt}
+          />
+          <LineTalk
+            order={redline.order}
+            at={at === null ? null : { item: work.item, work: work.work, row: at }}
+            only={work}
           />
         </div>
       </div>

@@ -73,7 +73,7 @@ describe('what is known of an item, under an order', () => {
     expect(rows()[3]).toContain('Safety stock at Weirnot known40m');
     expect(screen.getByText(/13 Mar 2027/).textContent).toContain('Data A → B from 13 Mar 2027');
     expect(screen.queryByRole('textbox', { name: 'Lead time after' })).toBeNull();
-    expect(screen.getByText('Only the person named on the order can edit.')).toBeTruthy();
+    expect(screen.getByText('Only the editor of the order edits, and who has a task for it.')).toBeTruthy();
   });
 
   it('saves a field on Enter and on leaving it, and nothing that reads as before', async () => {

@@ -86,7 +86,7 @@ function DataView({ redline }: { redline: DataRedline }) {
         <ProblemNotice problem={set.error} shown={redline.rows.map(({ key }) => key)} />
         {redline.faults.length > 0 && <Notice look="alarm">{redline.faults.join(' ')}</Notice>}
         {!redline.may_edit && redline.state === 'revising' && (
-          <Notice>Only the person named on the order can edit.</Notice>
+          <Notice>Only the editor of the order edits, and who has a task for it.</Notice>
         )}
       </div>
       <DataGrid redline={redline} set={redline.may_edit ? set : null} only={only} />

@@ -18,6 +18,7 @@ import { RedlineGrid } from '../RedlineGrid';
 import { fields as ofEngineering, plantFields } from '../redlineFields';
 import type { RedlineRow } from '../useRedline';
 import { useRedlineView } from '../useRedlineView';
+import { LineTalk } from '../LineTalk';
 import { TurnButtons } from '../work/TurnButtons';
 import { SheetButtons } from '../work/SheetButtons';
 import { FilterChoice } from './FilterChoice';
@@ -25,7 +26,7 @@ import { FindReplace } from './FindReplace';
 import { leadColumns } from './leadColumns';
 import { SheetBack } from './SheetBack';
 import { MarkedTools, type Tool } from './MarkedTools';
-import { filtered, grouped, whereOf, type SheetRow, type Worksheet } from './sheetRows';
+import { filtered, grouped, placeOf, whereOf, type SheetRow, type Worksheet } from './sheetRows';
 import { useLines, useWorksheet } from './useWorksheet';
 
 /** All lines of all structures of an order in one table. */
@@ -256,6 +257,19 @@ function WorksheetView({ page, onReadOn }: { page: Worksheet; onReadOn: (() => v
             />
           ) : null
         }
+      />
+      <LineTalk
+        order={page.order}
+        at={
+          marked === null
+            ? null
+            : {
+                item: page.subjects[marked.subject]?.item ?? '',
+                work: page.subjects[marked.subject]?.work ?? '',
+                row: { ...marked, key: placeOf(marked.key).line },
+              }
+        }
+        only={null}
       />
       {adding && (
         <>
