@@ -107,11 +107,14 @@ it('takes files along, all of them or none, and looks at what they are', functio
             'waits_for' => [],
         ])
         ->json('number');
-    $this->world->sends('helen', "/tasks/{$task}/comments", ['text' => 'Here.', 'files' => [$file('three.svg', $svg)]])->assertOk();
+    $on = fn(UploadedFile $one): TestResponse => $this->actingAs($this->world->people['helen'])->post(
+        "/api/tasks/{$task}/comments",
+        ['text' => 'Here.', 'files' => [$one]],
+        ['Accept' => 'application/json'],
+    );
+    $on($file('three.svg', $svg))->assertOk();
     expect($this->world->only('vera', 'GET', "/tasks/{$task}")->json('comments.0.files.0.name'))->toBe('three.svg');
-    $this->world
-        ->sends('helen', "/tasks/{$task}/comments", ['text' => 'Here.', 'files' => [$file('bad.pdf', '%PDF-1.4 no')]])
-        ->assertStatus(422);
+    $on($file('bad.pdf', '%PDF-1.4 no'))->assertStatus(422);
     expect(DB::table('task_comments')->count())->toBe(1);
 });
 
