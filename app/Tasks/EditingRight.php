@@ -23,12 +23,21 @@ final readonly class EditingRight
         if (!$task->subjects()->exists()) {
             return;
         }
-        $all = Person::query()->findMany($people);
-        if (!$all->contains(static fn(Person $one): bool => $one->mayDo(Ability::ReviseStructure, $task->change))) {
+        if (!self::isOf($people, $task->change)) {
+            $alone = count($people) === 1 ? Person::query()->find($people[0]) : null;
             throw Refusal::at(
                 $place,
-                $all->count() === 1 ? "{$all->firstOrFail()->name} may not edit structures." : 'Nobody in this group may edit structures.',
+                $alone === null ? 'Nobody in this group may edit structures.' : "{$alone->name} may not edit structures.",
             );
         }
+    }
+
+    /**
+     * @param  list<int>  $people  ids
+     * @param  string  $change  number of the order
+     */
+    public static function isOf(array $people, string $change): bool
+    {
+        return Person::query()->findMany($people)->contains(static fn(Person $one): bool => $one->mayDo(Ability::ReviseStructure, $change));
     }
 }

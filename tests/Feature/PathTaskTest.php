@@ -128,6 +128,26 @@ it('makes the tasks of a path when their time has come, each once, and goes on b
         ->toBe('buyers');
 });
 
+it('is for the editor where whom it is for may not edit, and the next stage begins when it is done', function (): void {
+    ($this->set)([
+        'tasks' => [
+            ($this->task)(['stage' => 0, 'title' => 'Second clamp', 'to' => 'helen', 'edits' => ['engineering']]),
+            ($this->task)(['stage' => 2, 'title' => 'Ask for a price', 'to' => 'edda']),
+        ],
+    ])->assertOk();
+    $order = $this->world->opened();
+    $this->world->edit($order, 'replace', 10, ['component' => '200-0041'])->assertOk();
+    $this->world->only('mira', 'PATCH', "/orders/{$order}", ['path' => 'usual', 'version' => $this->world->version($order)])->assertOk();
+    expect(ChangeTask::query()->with('person')->firstOrFail()->person?->login)->toBe('jonas');
+    ($this->does)('jonas', 'Second clamp', 'done', ['text' => 'There.'])->assertOk();
+    ($this->sign)($order, 'tomas', ['Limits', 'Labels'])->assertOk();
+    $day = World::day(3);
+    $this->travel(3)->days();
+    ($this->does)('edda', 'Ask for a price', 'done', ['text' => '3.20'])->assertOk();
+    $approval = ($this->path)($order)['steps'][1];
+    expect(substr((string) $approval['since'], 0, 10))->toBe($day);
+});
+
 it('says why it did not go to review by itself, and keeps the task done', function (): void {
     ($this->set)()->assertOk();
     $order = $this->world->opened();

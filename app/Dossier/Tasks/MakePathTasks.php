@@ -15,6 +15,7 @@ use App\Orders\Paths\RolesOfChange;
 use App\People\Models\Person;
 use App\Tasks\Actions\MakeTasks;
 use App\Tasks\Assignee;
+use App\Tasks\EditingRight;
 use App\Tasks\PlannedTask;
 use App\Tasks\TaskKind;
 use App\Vocabulary\ChoiceList;
@@ -26,7 +27,8 @@ use Orthotaxis\Core\Refusal;
 
 /**
  * Makes the tasks of the path of an order when their time has come, each once: with opening for revision, with a stage of review, with
- * release. A task for a role that nobody has, or whom it is for is not here any more, is for whoever raised the order: it is not lost.
+ * release. A task for a role that nobody has, or for somebody who is not here any more or may not edit what it edits, is for the editor of
+ * the order or whoever raised it: it is not lost, and holds nothing up.
  */
 final readonly class MakePathTasks
 {
@@ -87,7 +89,7 @@ final readonly class MakePathTasks
         $subjects = self::subjects($order, $task->edits);
 
         return new PlannedTask(
-            to: self::assignee($order, $task->to),
+            to: self::assignee($order, $task->to, $subjects !== []),
             kind: TaskKind::from($task->kind),
             title: $task->title,
             dueOn: $task->dueDays === null ? null : (string) OfficeDays::after(Today::day(), $task->dueDays),
@@ -99,11 +101,14 @@ final readonly class MakePathTasks
         );
     }
 
-    private static function assignee(ChangeOrder $order, string $to): Assignee
+    private static function assignee(ChangeOrder $order, string $to, bool $edits): Assignee
     {
-        foreach ([...RolesOfChange::named($order, $to), $order->author->login] as $name) {
+        foreach ([...RolesOfChange::named($order, $to), (string) $order->editor?->login, $order->author->login] as $name) {
             try {
-                return Assignee::named($name);
+                $assignee = Assignee::named($name);
+                if (!$edits || EditingRight::isOf($assignee->task()->people, $order->number)) {
+                    return $assignee;
+                }
             } catch (Refusal) {
                 // Not here any more, or a group without members.
             }
