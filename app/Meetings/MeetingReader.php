@@ -6,8 +6,10 @@ namespace App\Meetings;
 
 use App\Assessment\Models\Question;
 use App\CutIn\Models\CutIn;
+use App\Meetings\Data\BoardMeetingRow;
 use App\Meetings\Data\MeetingPage;
 use App\Meetings\Data\MeetingRow;
+use App\Meetings\Models\BoardMeeting;
 use App\Requests\Models\ChangeRequest;
 use App\Vocabulary\Priority;
 use Carbon\CarbonImmutable;
@@ -39,7 +41,13 @@ final readonly class MeetingReader
             ->orderByDesc('decided_at')
             ->get();
 
-        return new MeetingPage(self::rows($awaiting), self::rows($decided));
+        return new MeetingPage(
+            self::rows($awaiting),
+            self::rows($decided),
+            array_values(
+                BoardMeeting::ahead()->get()->map(static fn(BoardMeeting $one): BoardMeetingRow => BoardMeetingRow::of($one))->all(),
+            ),
+        );
     }
 
     /**

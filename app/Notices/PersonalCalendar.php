@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Notices;
 
 use App\Assessment\Models\Question;
+use App\Meetings\Models\BoardMeeting;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use App\Orders\Paths\OrderProgress;
 use App\Orders\Paths\StepTimes;
+use App\People\Ability;
 use App\People\Models\Person;
 use App\Tasks\Models\ChangeTask;
 use Carbon\CarbonImmutable;
@@ -21,7 +23,7 @@ use Sabre\VObject\Component\VCalendar;
 
 /**
  * The days that concern one person, as whole days of a calendar to subscribe to (RFC 5545): tasks, questions and steps of approval paths that
- * are due, and when the orders that they take part in or watch become effective.
+ * are due, when the board meets, and when the orders that they take part in or watch become effective.
  */
 final readonly class PersonalCalendar
 {
@@ -51,6 +53,21 @@ final readonly class PersonalCalendar
             ]);
             $event->add('DTSTART', $on, ['VALUE' => 'DATE']);
             $event->add('DTEND', $on->addDay(), ['VALUE' => 'DATE']);
+            $calendar->add($event);
+        }
+
+        foreach (self::meetings($person) as $meeting) {
+            $event = $calendar->createComponent('VEVENT', [
+                'UID' => "meeting-{$meeting->id}@orthotaxis",
+                'DTSTAMP' => $now,
+                'SUMMARY' => 'Change board meeting',
+                'URL' => url('/meeting'),
+            ]);
+            $event->add('DTSTART', $meeting->starts_at->utc());
+            $event->add('DTEND', $meeting->endsAt()->utc());
+            if ($meeting->place !== '') {
+                $event->add('LOCATION', $meeting->place);
+            }
             $calendar->add($event);
         }
 
@@ -115,6 +132,12 @@ final readonly class PersonalCalendar
         }
 
         return $days;
+    }
+
+    /** @return iterable<BoardMeeting> to come, for those who decide on requests */
+    private static function meetings(Person $person): iterable
+    {
+        return $person->mayDo(Ability::DecideRequest) ? BoardMeeting::ahead()->get() : [];
     }
 
     /** @return iterable<Question> */

@@ -40,6 +40,7 @@ final class EveryStateSeeder extends Seeder
         $this->refusedByPlanning();
         $this->unansweredByPlanning();
         $this->questions();
+        $this->meetings();
         $this->forms();
         $this->story->backToToday();
         $this->revisions();
@@ -172,6 +173,14 @@ final class EveryStateSeeder extends Seeder
             ->whereHas('handover.order', static fn($query) => $query->where('number', $order))
             ->latest('id')
             ->firstOrFail()->id;
+    }
+
+    private function meetings(): void
+    {
+        $tuesday = CarbonImmutable::parse('next tuesday 13:30');
+        foreach ([$tuesday, $tuesday->addWeek()] as $day) {
+            app(SetMeetings::class)->add($this->mira, $day, 60, 'Tarn, room 2');
+        }
     }
 
     private function questions(): void

@@ -78,3 +78,51 @@ it('asks as few questions for many as for one', function (): void {
     ($this->assessed)('Three');
     expect($count())->toBe($few);
 });
+
+it('is on a day, in the calendars of all who decide, and is called off', function (): void {
+    $set = fn(array $other = [], string $by = 'helen') => $this->world->only(
+        $by,
+        'POST',
+        '/meeting/days',
+        $other + ['day' => World::day(4), 'time' => '14:30', 'minutes' => 45, 'place' => 'Room Tarn'],
+    );
+    $set(by: 'jonas')->assertForbidden();
+    foreach (
+        [['day' => World::day(-1)], ['day' => 'soon'], ['time' => '25:00'], ['minutes' => 0], ['place' => str_repeat('a', 121)]]
+        as $wrong
+    ) {
+        $set($wrong)->assertJsonValidationErrors((string) array_key_first($wrong));
+    }
+    expect($this->world->only('vera', 'GET', '/meeting')->json('meetings'))->toBe([]);
+    $set()->assertNoContent();
+    $set()->assertJsonValidationErrors(['time' => 'meets then already']);
+    $set(['day' => World::day(2), 'place' => ''])->assertNoContent();
+    $meetings = $this->world->only('vera', 'GET', '/meeting')->json('meetings');
+    expect(array_column($meetings, 'place'))->toBe(['', 'Room Tarn']);
+    $calendar = function (string $who): string {
+        $address = (string) parse_url((string) $this->world->only($who, 'POST', '/calendar')->json('address'), PHP_URL_PATH);
+        auth()->forgetGuards();
+
+        return (string) $this->get($address)->getContent();
+    };
+    $starts = 'DTSTART:' . str_replace('-', '', World::day(4)) . 'T143000Z';
+    expect($calendar('helen'))
+        ->toContain($starts, 'LOCATION:Room Tarn', 'SUMMARY:Change board meeting')
+        ->and(substr_count($calendar('mira'), 'BEGIN:VEVENT'))
+        ->toBe(2)
+        ->and($calendar('jonas'))
+        ->not->toContain('VEVENT');
+    $this->world->only('jonas', 'DELETE', "/meeting/days/{$meetings[1]['id']}")->assertForbidden();
+    $this->world->only('mira', 'DELETE', "/meeting/days/{$meetings[1]['id']}")->assertNoContent();
+    $this->world->only('mira', 'DELETE', "/meeting/days/{$meetings[1]['id']}")->assertNotFound();
+    expect($calendar('helen'))
+        ->not->toContain($starts)
+        ->and(
+            DB::table('ledger')
+                ->whereIn('act', ['meeting.set', 'meeting.called_off'])
+                ->count(),
+        )
+        ->toBe(3);
+    // Called off and set again.
+    $set()->assertNoContent();
+});

@@ -14,6 +14,11 @@ final readonly class MeetingPage
     /**
      * @param  list<MeetingRow>  $awaiting
      * @param  list<MeetingRow>  $decided  of the last seven days, newest first
+     * @param  list<BoardMeetingRow>  $meetings  to come, the next first
      */
-    public function __construct(#[ListOf(MeetingRow::class)] public array $awaiting, #[ListOf(MeetingRow::class)] public array $decided) {}
+    public function __construct(
+        #[ListOf(MeetingRow::class)] public array $awaiting,
+        #[ListOf(MeetingRow::class)] public array $decided,
+        #[ListOf(BoardMeetingRow::class)] public array $meetings,
+    ) {}
 }

@@ -1316,6 +1316,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/meeting/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setMeeting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meeting/days/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["callMeetingOff"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar": {
         parameters: {
             query?: never;
@@ -5328,10 +5360,18 @@ export interface components {
             /** @description as it was read; of a new one none */
             version?: number;
         };
+        /** @description When and where the board meets. */
+        BoardMeetingRow: {
+            id: number;
+            starts_at: string;
+            minutes: number;
+            place: string;
+        };
         /** @description What awaits the decision of the board, in the order in which it takes it, and what it decided lately. */
         MeetingPage: {
             awaiting: components["schemas"]["MeetingRow"][];
             decided: components["schemas"]["MeetingRow"][];
+            meetings: components["schemas"]["BoardMeetingRow"][];
         };
         /** @description A request on the list of a meeting. */
         MeetingRow: {
@@ -5348,6 +5388,14 @@ export interface components {
         NewArrangement: {
             /** @description Requests in the order in which the board takes them. */
             requests: string[];
+        };
+        NewBoardMeeting: {
+            /** @description 2026-12-03 */
+            day: string;
+            /** @description 14:30, by the clock of the installation */
+            time: string;
+            minutes: number;
+            place: string;
         };
         /** @description The private address of somebody's calendar. */
         CalendarAddress: {
@@ -10720,6 +10768,66 @@ export interface operations {
                 "application/json": components["schemas"]["NewArrangement"];
             };
         };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setMeeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBoardMeeting"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    callMeetingOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done. */
             204: {

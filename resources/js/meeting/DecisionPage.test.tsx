@@ -53,7 +53,11 @@ async function decision({ of = {}, at = '', as, chosen = [], proposals = [] }: S
   server
     .on('GET /api/favourites', [])
     .on('GET /api/dossiers/ECR-00096', dossier('assess', { requests: [request(of)], proposals }))
-    .on('GET /api/meeting', { awaiting: [row('ECR-00096'), row('ECR-00097'), row('ECR-00095')], decided: [] })
+    .on('GET /api/meeting', {
+      awaiting: [row('ECR-00096'), row('ECR-00097'), row('ECR-00095')],
+      decided: [],
+      meetings: [],
+    })
     .on('GET /api/requests/ECR-00096/reach', {
       on: '2026-11-25',
       counts: [

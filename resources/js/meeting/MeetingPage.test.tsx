@@ -28,7 +28,7 @@ async function meeting(page: Schemas['MeetingPage'], as?: Schemas['Me']) {
 
 describe('the meeting of the board', () => {
   it('lists what awaits a decision with what one has to know', async () => {
-    await meeting({ awaiting, decided: [] });
+    await meeting({ awaiting, decided: [], meetings: [] });
     const [first, second] = await screen.findAllByRole('listitem');
     expect(first?.textContent).toContain('2 questions not answered yet');
     expect(second?.textContent).toContain('cut-in 14 Apr 2027');
@@ -38,8 +38,8 @@ describe('the meeting of the board', () => {
   });
 
   it('is arranged: the second goes first', async () => {
-    const user = await meeting({ awaiting, decided: [] });
-    server.on('PUT /api/meeting', { awaiting: [...awaiting].reverse(), decided: [] });
+    const user = await meeting({ awaiting, decided: [], meetings: [] });
+    server.on('PUT /api/meeting', { awaiting: [...awaiting].reverse(), decided: [], meetings: [] });
     const earlier = await screen.findByRole<HTMLButtonElement>('button', { name: 'Earlier: ECR-00097' });
     expect(earlier.disabled).toBe(true);
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Later: ECR-00095' }).disabled).toBe(true);
@@ -50,14 +50,14 @@ describe('the meeting of the board', () => {
   });
 
   it('says when somebody arranged it meanwhile', async () => {
-    const user = await meeting({ awaiting, decided: [] });
+    const user = await meeting({ awaiting, decided: [], meetings: [] });
     server.on('PUT /api/meeting', new Refused(422, 'The list has changed meanwhile.'));
     await user.click(await screen.findByRole('button', { name: 'Later: ECR-00097' }));
     expect((await screen.findByRole('alert')).textContent).toContain('The list has changed meanwhile.');
   });
 
   it('is only read by who does not decide', async () => {
-    await meeting({ awaiting, decided: [] }, vera);
+    await meeting({ awaiting, decided: [], meetings: [] }, vera);
     expect((await screen.findAllByRole('listitem')).length).toBe(2);
     expect(screen.queryByRole('button', { name: /Earlier/ })).toBeNull();
   });
@@ -69,7 +69,7 @@ describe('the meeting of the board', () => {
       decision_reason: 'It pays in trust.',
       change: change('ECR-00090', 'Keypad', { state: 'ordered' }),
     });
-    await meeting({ awaiting: [], decided: [decided] });
+    await meeting({ awaiting: [], decided: [decided], meetings: [] });
     const section = await screen.findByRole('region', { name: 'Decided in the last seven days' });
     expect(within(section).getByRole('listitem').textContent).toMatch(/approved.*It pays in trust\..*Helen Marsh/);
     expect(screen.getByText(/Nothing awaits a decision/)).toBeTruthy();

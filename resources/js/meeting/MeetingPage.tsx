@@ -13,6 +13,7 @@ import { ChangeNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
 import { MainLink } from '../ui/MainLink';
 import { Page } from '../ui/Page';
+import { BoardMeetings } from './BoardMeetings';
 import { Person } from '../ui/Person';
 import { Priority } from '../ui/Priority';
 
@@ -38,7 +39,7 @@ export function MeetingPage() {
       }
     >
       <Loading query={meeting}>
-        {({ awaiting, decided }) => {
+        {({ awaiting, decided, meetings }) => {
           const numbers = awaiting.map(({ change }) => change.number);
           const swap = (a: number, b: number) => {
             const next = [...numbers];
@@ -47,6 +48,7 @@ export function MeetingPage() {
           };
           return (
             <div className="space-y-7">
+              <BoardMeetings meetings={meetings} />
               <ProblemNotice problem={arrange.error} />
               {awaiting.length === 0 ? (
                 <p className="border-y border-rule py-3 text-soft">

@@ -39,6 +39,8 @@ export const acts: Record<string, string> = {
   'import.done': 'File imported',
   'item.added': 'Item created',
   'kind.set': 'Revision sequence changed',
+  'meeting.set': 'Board meeting set',
+  'meeting.called_off': 'Board meeting called off',
   'meeting.arranged': 'Meeting arranged',
   'change.reference_added': 'Reference added',
   'change.reference_removed': 'Reference removed',
