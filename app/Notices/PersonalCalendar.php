@@ -22,8 +22,8 @@ use Orthotaxis\Core\Change\RequestState;
 use Sabre\VObject\Component\VCalendar;
 
 /**
- * The days that concern one person, as whole days of a calendar to subscribe to (RFC 5545): tasks, questions and steps of approval paths that
- * are due, when the board meets, and when the orders that they take part in or watch become effective.
+ * The days that concern one person, as a calendar to subscribe to (RFC 5545): when tasks, questions and steps of approval paths are due,
+ * when the orders that they take part in or watch become effective, and when the board meets.
  */
 final readonly class PersonalCalendar
 {

@@ -121,6 +121,8 @@ final readonly class Order
         $editors = array_map(static fn(Work $work): ?int => $work->editor, $this->works());
         $asked = (new Editors($this->editor, $this->tasksBeforeReview))->people();
 
-        return array_values(array_unique(array_filter([$this->author, $this->editor, ...$editors, ...$asked, ...$this->editAuthors], is_int(...))));
+        $all = [$this->author, $this->editor, ...$editors, ...$asked, ...$this->editAuthors];
+
+        return array_values(array_unique(array_filter($all, is_int(...))));
     }
 }

@@ -10,6 +10,7 @@ use App\Forms\Actions\TakeInForm;
 use App\Forms\Models\FormTemplate;
 use App\Imports\Jobs\RunImport;
 use App\Imports\Models\Import;
+use App\Meetings\Actions\SetMeetings;
 use App\People\Models\Person;
 use App\Releases\Jobs\DeliverHandover;
 use App\Releases\Models\OutboxMessage;
