@@ -6,6 +6,7 @@ namespace App\Discussion;
 
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
+use App\Orders\Subjects\NamedWork;
 use Orthotaxis\Core\Refusal;
 
 /** A line of an order that something is said of. */
@@ -24,13 +25,11 @@ final readonly class SaidOfLine
      */
     public function called(string $order): string
     {
+        $named = NamedWork::of($order, $this->item, $this->work);
         $found = ChangeOrder::query()->where('number', $order)->first();
         foreach ($found === null ? [] : app(OrderReader::class)->toCore($found)->works() as $work) {
-            $named = $work->subject->plant === '' ? $work->subject->kind : "{$work->subject->kind}:{$work->subject->plant}";
-            if ($work->subject->item !== $this->item || $named !== $this->work) {
-                continue;
-            }
-            foreach ([$work->after, $work->before] as $content) {
+            $isIt = (string) $work->subject === $named->subject();
+            foreach ($isIt ? [$work->after, $work->before] : [] as $content) {
                 if ($content->says($this->line) !== []) {
                     return $content->called($this->line);
                 }

@@ -15,6 +15,7 @@ use App\Orders\Data\OrderData;
 use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderView;
+use App\Orders\Paths\OrderProgress;
 use App\People\Models\Person;
 use App\Releases\Data\HandoverRow;
 use App\Releases\Models\Handover;
@@ -131,7 +132,12 @@ final readonly class DossierReader
     /** @param  Collection<int, ChangeTask>  $tasks */
     private static function whoJudges(ChangeOrder $order, Collection $tasks): string
     {
-        $awaited = $tasks->filter(static fn(ChangeTask $task): bool => $task->path_place !== null && $task->state->isOpen());
+        $ofPath = $order->actors->isEmpty() ? OrderProgress::path($order)->tasks : [];
+        $awaited = $tasks->filter(
+            static fn(ChangeTask $task): bool => $task->state->isOpen() &&
+                $task->path_id === $order->path_id &&
+                ($ofPath[$task->path_place ?? -1] ?? null)?->holdsStage() === true,
+        );
 
         return match (true) {
             $order->actors->isNotEmpty() => $order->actors->pluck('name')->join(', ', ' or ') . ' signs or sends it back.',

@@ -11,6 +11,9 @@ use Orthotaxis\Core\Refusal;
 /** What tasks want to know of the report, request or order that they are for. */
 interface ChangesOfTasks
 {
+    /** Holds the change for this transaction. Whoever holds a task too holds its change first, as whoever ends the change does. */
+    public function hold(string $number): void;
+
     /**
      * Holds the change for this transaction, so that it does not end while a task is made for it. Ends with 404 when there is none.
      *

@@ -92,8 +92,8 @@ it('takes files along, all of them or none, and looks at what they are', functio
     $shown = $this->world->only('vera', 'GET', '/said-files/' . $rows[0]['files'][0]['id'])->assertOk();
     expect($shown->getContent())->toBe($svg)->and($shown->headers->get('Content-Type'))->toStartWith('image/svg+xml');
     expect(json_decode((string) DB::table('ledger')->where('act', 'comment.added')->value('details'), true)['files'])->toBe([
-        'one.svg' => hash('sha256', $svg),
-        'two.svg' => hash('sha256', $svg . ' '),
+        ['name' => 'one.svg', 'sha256' => hash('sha256', $svg)],
+        ['name' => 'two.svg', 'sha256' => hash('sha256', $svg . ' ')],
     ]);
     // On a task as well.
     $task = $this->world

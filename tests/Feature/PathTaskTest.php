@@ -227,7 +227,70 @@ it('is chosen by rule from what an order changes, until somebody chooses by hand
     expect($code())->toBe('any');
 });
 
+it('leaves what is to be done on a path with the path, and goes nowhere by that', function (): void {
+    $order = ($this->onPath)();
+    ($this->set)(
+        ['name' => 'Other', 'tasks' => [($this->task)(['stage' => 0, 'title' => 'Weigh it']), ($this->beside)()]],
+        'other',
+    )->assertOk();
+    $plan = fn(?string $path): TestResponse => $this->world->only('mira', 'PATCH', "/orders/{$order}", [
+        'path' => $path,
+        'version' => $this->world->version($order),
+    ]);
+    $states = static fn(): array => ChangeTask::query()
+        ->orderBy('id')
+        ->get()
+        ->map(static fn(ChangeTask $one): string => "{$one->title}: {$one->state->value}")
+        ->all();
+    $plan('other')->assertOk();
+    expect($states())->toBe(['Second clamp: withdrawn', 'Note it: withdrawn', 'Weigh it: claimed']);
+    $plan(null)->assertOk();
+    expect($states()[2])->toBe('Weigh it: withdrawn')->and($this->world->state($order))->toBe('revising');
+});
+
+it('edits by its task what is named on the order later, too', function (): void {
+    $order = ($this->onPath)();
+    $edits = fn(): array => array_column(
+        $this->world->only('edda', 'GET', '/tasks/' . ($this->number)('Second clamp'))->json('edits'),
+        'item',
+    );
+    expect($edits())->toBe(['200-0010']);
+    $name = fn(string $outcome): TestResponse => $this->world->only('mira', 'PUT', "/orders/{$order}/items/200-0001", [
+        'outcome' => $outcome,
+        'disposition' => 'use_up',
+        'version' => $this->world->version($order),
+    ]);
+    $name('keep')->assertOk();
+    expect($edits())->toBe(['200-0010']);
+    $name('revise')->assertOk();
+    $name('revise')->assertOk();
+    expect($edits())->toBe(['200-0001', '200-0010']);
+});
+
+it('makes the tasks of a path that a rule chooses while the order is revised, and says so on record', function (): void {
+    ($this->set)(['chosen_when' => [['fact' => 'category', 'values' => ['pump']]], 'rank' => 1])->assertOk();
+    ($this->set)(
+        [
+            'chosen_when' => [['fact' => 'priority', 'values' => ['low']]],
+            'rank' => 0,
+            'name' => 'Low',
+            'tasks' => [($this->task)(['stage' => 0, 'title' => 'Think again']), ($this->beside)()],
+        ],
+        'low',
+    )->assertOk();
+    $order = $this->world->opened();
+    expect(ChangeTask::query()->pluck('title')->all())->toContain('Second clamp');
+    $this->world->only('mira', 'PATCH', "/orders/{$order}", ['priority' => 'low', 'version' => $this->world->version($order)])->assertOk();
+    expect(ChangeTask::query()->where('title', 'Think again')->valueOrFail('state')->value)
+        ->toBe('claimed')
+        ->and(ChangeTask::query()->where('title', 'Second clamp')->valueOrFail('state')->value)
+        ->toBe('withdrawn');
+    $acts = array_column($this->world->only('mira', 'GET', "/dossiers/{$order}")->json('ledger'), 'act');
+    expect(array_count_values($acts)['order.path_chosen'])->toBe(2);
+});
+
 it('refuses a rule or a task that cannot be so, at its place', function (array $other, string $place): void {
+    ($this->set)([], 'rule')->assertJsonValidationErrors(['code' => 'stands for the choice by rule']);
     ($this->set)($other)->assertJsonValidationErrors($place);
     expect($this->world->only('nils', 'GET', '/approval-paths')->json())->toBe([]);
 })->with([

@@ -36,7 +36,7 @@ final class SaidFile extends Model
      *
      * @param  'comment_id'|'task_comment_id'  $key
      * @param  list<UploadedFile>  $files
-     * @return array<string, string> SHA-256 by name, for the ledger
+     * @return list<array{name: string, sha256: string}> as the ledger keeps them
      *
      * @throws Refusal at each, by its place in the list, that cannot be shown
      */
@@ -63,7 +63,7 @@ final class SaidFile extends Model
                 'sha256' => (string) hash_file('sha256', $file->getRealPath()),
                 'file_id' => StoredFile::keep($file->getRealPath()),
             ]);
-            $kept[$one->name] = $one->sha256;
+            $kept[] = ['name' => $one->name, 'sha256' => $one->sha256];
         }
 
         return $kept;

@@ -12,7 +12,7 @@ final readonly class CommentAdded extends Deed
     public const NAME = 'comment.added';
 
     /**
-     * @param  array<string, string>  $files  SHA-256 by name
+     * @param  list<array{name: string, sha256: string}>  $files
      * @param  string  $line  that it is said of; empty: of the whole
      */
     public function __construct(string $by, string $of, public string $text, public array $files = [], public string $line = '')

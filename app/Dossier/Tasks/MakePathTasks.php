@@ -14,11 +14,14 @@ use App\Orders\Paths\OrderProgress;
 use App\Orders\Paths\RolesOfChange;
 use App\People\Models\Person;
 use App\Tasks\Actions\MakeTasks;
+use App\Tasks\Actions\MoveTask;
 use App\Tasks\Assignee;
 use App\Tasks\EditingRight;
+use App\Tasks\Models\ChangeTask;
 use App\Tasks\PlannedTask;
 use App\Tasks\TaskKind;
 use App\Vocabulary\ChoiceList;
+use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Approval\Path;
 use Orthotaxis\Core\Approval\PathTask;
 use Orthotaxis\Core\Change\OrderState;
@@ -34,6 +37,7 @@ final readonly class MakePathTasks
 {
     private const WHEN = [
         'order.planned',
+        'order.path_chosen',
         'order.opened',
         'order.sent_to_review',
         'order.signed',
@@ -43,28 +47,73 @@ final readonly class MakePathTasks
         'order.released',
     ];
 
-    public function __construct(private MakeTasks $tasks, private OrderReader $orders) {}
+    /** What else the order changes since then, an editing task of its path edits too. */
+    private const NAMED = ['order.item_named', 'order.items_named'];
+
+    public function __construct(private MakeTasks $tasks, private MoveTask $moves, private OrderReader $orders) {}
 
     public function handle(Act $act): void
     {
-        if (!in_array($act->name(), self::WHEN, true)) {
+        if (!in_array($act->name(), [...self::WHEN, ...self::NAMED], true)) {
             return;
         }
         $order = ChangeOrder::orders()
             ->with(['path', 'author', 'editor', 'signer'])
             ->where('number', $act->of())
             ->first();
-        $path = $order?->path?->path();
-        if ($order === null || $path === null || $path->tasks === []) {
+        if ($order === null) {
             return;
         }
+        if (in_array($act->name(), self::NAMED, true)) {
+            $this->widen($order, (array) ($act->details()['items'] ?? ($act->details()['item'] ?? [])));
+
+            return;
+        }
+        // A system that acts for nobody makes them in the name of who raised the order.
+        $by = Person::query()->where('login', $act->by())->first() ?? $order->author;
+        $this->make($by, $order);
+        $this->withdrawOfOthers($by, $order);
+    }
+
+    private function make(Person $by, ChangeOrder $order): void
+    {
+        $path = $order->path?->path();
         $planned = [];
-        foreach ($this->due($order, $path) as $at => $task) {
+        foreach ($path === null || $path->tasks === [] ? [] : $this->due($order, $path) as $at => $task) {
             $planned[] = self::planned($order, $task, $at);
         }
-        if ($planned !== []) {
-            // A system that acts for nobody makes them in the name of who raised the order.
-            ($this->tasks)(Person::query()->where('login', $act->by())->first() ?? $order->author, $order->number, $planned);
+        $planned === [] || ($this->tasks)($by, $order->number, $planned);
+    }
+
+    /** What was to be done on a path that the order has left. */
+    private function withdrawOfOthers(Person $by, ChangeOrder $order): void
+    {
+        $left = ChangeTask::openOf($order->number)
+            ->whereNotNull('path_id')
+            ->when($order->path_id !== null, static fn(Builder $tasks): Builder => $tasks->where('path_id', '!=', $order->path_id))
+            ->orderBy('id')
+            ->pluck('number');
+        foreach ($left as $number) {
+            $this->moves->withdraw($by, (string) $number, 'The order goes on another path.');
+        }
+    }
+
+    /** @param  array<mixed>  $items  numbers, named on the order just now */
+    private function widen(ChangeOrder $order, array $items): void
+    {
+        $path = $order->path?->path();
+        if ($path === null || array_filter($path->tasks, static fn(PathTask $task): bool => $task->edits !== []) === []) {
+            return;
+        }
+        $tasks = ChangeTask::openOf($order->number)
+            ->with('subjects.item:id,number')
+            ->where('path_id', $order->path_id)
+            ->orderBy('id')
+            ->get();
+        foreach ($tasks as $task) {
+            $of = $path->tasks[(int) $task->path_place];
+            $new = array_filter(self::subjects($order, $of->edits), static fn(Subject $one): bool => in_array($one->item, $items, true));
+            $this->tasks->addSubjects($task, array_values($new));
         }
     }
 

@@ -20,6 +20,11 @@ use Orthotaxis\Core\Refusal;
 /** What tasks want to know of reports, requests and orders. */
 final readonly class TaskChanges implements ChangesOfTasks
 {
+    public function hold(string $number): void
+    {
+        self::find($number)::hold($number);
+    }
+
     public function holdOpen(string $number): void
     {
         $change = self::find($number);

@@ -12,6 +12,7 @@ use App\Orders\Events\OrderClosed;
 use App\Orders\Events\OrderOpened;
 use App\Orders\Events\OrderSentToReview;
 use App\Orders\Events\OrderWithdrawn;
+use App\Orders\Events\PathChosen;
 use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
@@ -75,7 +76,7 @@ final readonly class MoveOrder
         ): void {
             $byItself || OrderPolicy::check(OrderAct::Submit, $by, $order);
             if ($order->path_by_rule) {
-                $this->chooseAgain($order);
+                $this->chooseAgain($by, $order);
             }
             if ($order->path_id !== null) {
                 $order->facts = $this->facts->of($order, $this->orders->toCore($order));
@@ -128,7 +129,7 @@ final readonly class MoveOrder
      *
      * @throws Refusal when that has tasks before review, which nobody could have done
      */
-    private function chooseAgain(ChangeOrder $order): void
+    private function chooseAgain(Person $by, ChangeOrder $order): void
     {
         $path = $this->rule->of($order);
         if ($path?->id === $order->path_id) {
@@ -142,6 +143,7 @@ final readonly class MoveOrder
         }
         $order->path_id = $path?->id;
         $order->unsetRelation('path');
+        event(new PathChosen($by->login, $order->number, $path?->code));
     }
 
     /** @param  callable(ChangeOrder): void  $prepare */

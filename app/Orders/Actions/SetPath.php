@@ -34,6 +34,9 @@ final readonly class SetPath
      */
     public function __invoke(Person $by, string $code, array $path, ?int $version): ApprovalPath
     {
+        if ($code === PlanOrder::BY_RULE) {
+            throw Refusal::at('code', 'This word stands for the choice by rule. Choose another code.');
+        }
         self::mustKnow(PathSteps::read($path['steps'], $path['tasks'], $path['sends_itself']));
         ChosenByRule::conditions($path['chosen_when'] ?? []);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Paths;
 
 use App\Ledger\Act;
+use App\Orders\Events\PathChosen;
 use App\Orders\Models\ApprovalPath;
 use App\Orders\Models\ChangeOrder;
 
@@ -30,9 +31,13 @@ final readonly class ChooseByRule
         if ($order === null || !($isNew || $order->path_by_rule) || !$order->state->allowsPlanning()) {
             return;
         }
-        // No act of anybody: who planned it from the page as it was goes on so.
+        $path = $this->rule->of($order);
+        // Its version stays: who planned it from the page as it was goes on so.
         ChangeOrder::query()
             ->whereKey($order->id)
-            ->update(['path_by_rule' => true, 'path_id' => $this->rule->of($order)?->id]);
+            ->update(['path_by_rule' => true, 'path_id' => $path?->id]);
+        if ($path?->id !== $order->path_id) {
+            event(new PathChosen($act->by(), $order->number, $path?->code));
+        }
     }
 }

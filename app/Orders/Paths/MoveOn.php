@@ -45,7 +45,9 @@ final readonly class MoveOn
     {
         $task = ChangeTask::query()->with('subjects')->where('number', $act->task)->firstOrFail();
         $held = $task->before_review || $task->subjects->isNotEmpty();
-        if (!$held || $order->path?->sends_itself !== true || $this->reader->toCore($order)->openBeforeReview() !== []) {
+        // What was to be done on a path that it has left lets it go nowhere.
+        $isOfAnother = $task->path_id !== null && $task->path_id !== $order->path_id;
+        if (!$held || $isOfAnother || $order->path?->sends_itself !== true || $this->reader->toCore($order)->openBeforeReview() !== []) {
             return;
         }
         try {

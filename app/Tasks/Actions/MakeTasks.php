@@ -11,6 +11,7 @@ use App\Tasks\ChangesOfTasks;
 use App\Tasks\EditingRight;
 use App\Tasks\Events\TaskMade;
 use App\Tasks\Models\ChangeTask;
+use App\Tasks\Models\TaskSubject;
 use App\Tasks\PlannedTask;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Content\Subject;
@@ -103,10 +104,21 @@ final readonly class MakeTasks
      */
     public function keepSubjects(ChangeTask $task, array $subjects): void
     {
-        $items = $this->changes->edited($task->change, $subjects);
         $task->subjects()->delete();
-        foreach ($subjects as $at => $subject) {
-            $task->subjects()->create(['item_id' => $items[$at], 'kind' => $subject->kind, 'plant' => $subject->plant]);
+        $this->addSubjects($task->unsetRelation('subjects'), $subjects);
+    }
+
+    /**
+     * What it edits besides; what it edits already stays.
+     *
+     * @param  list<Subject>  $subjects
+     */
+    public function addSubjects(ChangeTask $task, array $subjects): void
+    {
+        $known = $task->subjects->map(static fn(TaskSubject $one): string => (string) $one->subject())->all();
+        $new = array_values(array_filter($subjects, static fn(Subject $one): bool => !in_array((string) $one, $known, true)));
+        foreach ($this->changes->edited($task->change, $new) as $at => $item) {
+            $task->subjects()->create(['item_id' => $item, 'kind' => $new[$at]->kind, 'plant' => $new[$at]->plant]);
         }
     }
 

@@ -55,7 +55,7 @@ final readonly class MoveTask
 
     public function finish(Person $by, string $number, string $result): void
     {
-        $this->turn($number, static function (ChangeTask $task) use ($by, $result): void {
+        $this->end($number, static function (ChangeTask $task) use ($by, $result): void {
             $standing = $task->standing()->finish($by->id);
             $task->fill(['result' => $result, 'ended_at' => CarbonImmutable::now()])->become($standing);
             event(new TaskDone($by->login, $task->change, task: $task->number, title: $task->title, result: $result));
@@ -64,7 +64,7 @@ final readonly class MoveTask
 
     public function withdraw(Person $by, string $number, string $reason): void
     {
-        $this->turn($number, static fn(ChangeTask $task) => self::end($by, $task, $reason));
+        $this->end($number, static fn(ChangeTask $task) => self::withdrawn($by, $task, $reason));
     }
 
     /** All that is not done for a change that has ended. */
@@ -72,7 +72,7 @@ final readonly class MoveTask
     {
         $this->ledger->together(static function () use ($by, $change, $reason): void {
             foreach (ChangeTask::openOf($change)->orderBy('id')->lockForUpdate()->get() as $task) {
-                self::end($by, $task, $reason);
+                self::withdrawn($by, $task, $reason);
             }
         });
     }
@@ -90,11 +90,25 @@ final readonly class MoveTask
         });
     }
 
-    private static function end(Person $by, ChangeTask $task, string $reason): void
+    private static function withdrawn(Person $by, ChangeTask $task, string $reason): void
     {
         $standing = $task->standing()->withdraw();
         $task->fill(['ended_at' => CarbonImmutable::now()])->become($standing);
         event(new TaskWithdrawn($by->login, $task->change, task: $task->number, title: $task->title, reason: $reason));
+    }
+
+    /**
+     * The change may go on with it, so that it is held as well.
+     *
+     * @param  \Closure(ChangeTask): void  $act
+     */
+    private function end(string $number, \Closure $act): void
+    {
+        $change = ChangeTask::query()->where('number', $number)->firstOrFail()->change;
+        $this->ledger->together(function () use ($number, $change, $act): void {
+            $this->changes->hold($change);
+            $act(ChangeTask::hold($number));
+        });
     }
 
     /** @param  \Closure(ChangeTask): void  $act */

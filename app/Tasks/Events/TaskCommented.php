@@ -11,7 +11,7 @@ final readonly class TaskCommented extends Deed
 {
     public const NAME = 'task.commented';
 
-    /** @param  array<string, string>  $files  SHA-256 by name */
+    /** @param  list<array{name: string, sha256: string}>  $files */
     public function __construct(string $by, string $of, public string $task, public string $text, public array $files = [])
     {
         parent::__construct($by, $of);

@@ -43,7 +43,12 @@ export function LineTalk({ order, at, only }: Props) {
       <div className="flex items-baseline gap-3">
         <h2>Said of lines</h2>
         {may && (
-          <Button className="no-print" disabled={at === null} onClick={() => setOn(at)}>
+          <Button
+            className="no-print"
+            disabled={at === null}
+            aria-expanded={on !== null}
+            onClick={() => setOn(on?.row.key === at?.row.key ? null : at)}
+          >
             {at === null ? 'Comment on a line' : `Comment on ${calledOf(at)}`}
           </Button>
         )}

@@ -59,6 +59,7 @@ export const acts: Record<string, string> = {
   'order.stroke_redone': 'Edits of several items redone',
   'order.task_edits_redone': 'Edits of a task redone',
   'order.task_edits_undone': 'Edits of a task undone',
+  'order.path_chosen': 'Approval path chosen by rule',
   'order.moved_on': 'Review went on by itself',
   'order.waits': 'Did not go to review by itself',
   'responsible.set': 'Responsible person set',

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
+import { rowsOf } from '../lib/rowsOf';
 import { meanings } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -10,7 +11,6 @@ import { Select } from '../ui/Select';
 import { Several } from '../ui/Several';
 import { WholeInput } from '../ui/WholeInput';
 import { PathConditions } from './PathConditions';
-import { rowsOf } from './PathTaskFields';
 import { rolesOfOrder } from './rolesOfOrder';
 import { StepLateness } from './StepLateness';
 

@@ -1,4 +1,5 @@
 import type { Schemas } from '../lib/api';
+import { rowsOf } from '../lib/rowsOf';
 import { taskKinds } from '../lib/words';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -114,10 +115,3 @@ export function PathTaskFields({ at, task, stages, error, onChange, onRemove }: 
     </fieldset>
   );
 }
-
-/** The rows of a check list that is written one a line. */
-export const rowsOf = (text: string) =>
-  text
-    .split('\n')
-    .map((row) => row.trim())
-    .filter((row) => row !== '');

@@ -19,8 +19,13 @@ interface Kind {
   head: string;
 }
 
+/** Whether the order lets something of the item change that a task could edit. */
 const may = ({ outcome }: Editable, kind: string) =>
   outcome === 'revise' || (outcome === 'build' && kind !== 'engineering') || kind === 'item_data';
+
+/** What of these the order still changes. */
+export const stillEdited = (chosen: Edited[], items: Editable[]) =>
+  chosen.filter(({ item, kind }) => items.some((one) => one.item === item && may(one, kind)));
 
 const isOf = (one: Edited, item: string, { kind, plant }: Kind) =>
   one.item === item && one.kind === kind && one.plant === plant;

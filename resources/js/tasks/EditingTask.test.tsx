@@ -4,6 +4,7 @@ import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
 import { show } from '../testing/show';
+import { stillEdited } from './EditedSubjects';
 import { NewTask } from './NewTask';
 import { TaskWork } from './TaskWork';
 
@@ -53,6 +54,16 @@ describe('a task that is done by editing', () => {
     const grid = screen.getByRole('group', { name: 'Edits on the order' });
     expect(await within(grid).findByText(/200-0010 stays as it is/)).toBeTruthy();
   });
+});
+
+it('leaves out what the order does not change any more', () => {
+  const chosen = [
+    { item: '200-0010', kind: 'engineering', plant: '' },
+    { item: '200-0020', kind: 'engineering', plant: '' },
+    { item: '200-0020', kind: 'item_data', plant: '' },
+    { item: '200-0030', kind: 'item_data', plant: '' },
+  ];
+  expect(stillEdited(chosen, editable)).toEqual([chosen[0], chosen[2]]);
 });
 
 const work = (more: Partial<Schemas['TaskWorkPage']> = {}): Schemas['TaskWorkPage'] => ({

@@ -1,4 +1,5 @@
 import type { ApiProblem, Schemas } from '../lib/api';
+import { rowsOf } from '../lib/rowsOf';
 import { priorities, taskKinds } from '../lib/words';
 import { DateInput } from '../ui/DateInput';
 import { Field } from '../ui/Field';
@@ -35,18 +36,12 @@ export const nothingSaid: Said = {
   before_review: false,
 };
 
-export const checksOf = (text: string) =>
-  text
-    .split('\n')
-    .map((line) => line.trim())
-    .filter((line) => line !== '');
-
 /** As the API takes it. */
 export const bodyOf = (said: Said) => ({
   ...said,
   due_on: said.due_on === '' ? null : said.due_on,
   estimate_hours: said.estimate_hours ?? null,
-  checks: checksOf(said.checks),
+  checks: rowsOf(said.checks),
 });
 
 interface Props {
@@ -62,7 +57,7 @@ interface Props {
 /** The places of the fields, where their faults are told. */
 export const placesOf = (said: Said) => [
   ...['kind', 'title', 'text', 'due_on', 'priority', 'estimate_hours', 'checks', 'waits_for', 'edits'],
-  ...checksOf(said.checks).map((_, at) => `checks.${at}`),
+  ...rowsOf(said.checks).map((_, at) => `checks.${at}`),
   ...said.edits.map((_, at) => `edits.${at}`),
 ];
 
@@ -70,7 +65,7 @@ export const placesOf = (said: Said) => [
 export function TaskFields({ said, onChange, others, editable, problem }: Props) {
   const set = (some: Partial<Said>) => onChange({ ...said, ...some });
   const error = (place: string) => problem?.at(place);
-  const checks = checksOf(said.checks);
+  const checks = rowsOf(said.checks);
   const checkFault =
     error('checks') ?? checks.map((_, at) => error(`checks.${at}`)).find((reason) => reason !== undefined);
   return (

@@ -4,6 +4,7 @@ import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
+import { stillEdited } from './EditedSubjects';
 import { bodyOf, placesOf, TaskFields, type Said } from './TaskFields';
 
 /** Says anew what a task is, by when, and what it waits for. */
@@ -18,7 +19,7 @@ export function TaskPlan({ page, onDone }: { page: Schemas['TaskPage']; onDone: 
     estimate_hours: task.estimate_hours ?? undefined,
     checks: page.checks.map(({ text }) => text).join('\n'),
     waits_for: page.waits.map(({ number }) => number),
-    edits: page.edits,
+    edits: stillEdited(page.edits, page.editable),
     before_review: page.before_review,
   });
   const plan = useAct(

@@ -60,5 +60,10 @@ export const taskColumns: Column<Task>[] = [
     text: (t) => (t.checks === 0 ? '' : `${t.ticked} of ${t.checks}`),
     cell: (t) => (t.checks === 0 ? '' : `${t.ticked} of ${t.checks}`),
   },
-  { id: 'waits', head: 'Waits for', text: (t) => t.waits_for.join(', '), cell: (t) => t.waits_for.join(', ') },
+  {
+    id: 'waits',
+    head: 'Waits for',
+    text: (t) => t.waits_for.join(', '),
+    cell: (t) => <span className="whitespace-nowrap">{t.waits_for.join(', ')}</span>,
+  },
 ];
