@@ -39,6 +39,18 @@ final readonly class Condition
         return new self($fact, $values);
     }
 
+    /** @param  list<self>  $all */
+    public static function allHold(array $all, Facts $facts): bool
+    {
+        foreach ($all as $one) {
+            if (!$one->holds($facts)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     public function holds(Facts $facts): bool
     {
         $is = $facts->of($this->fact);

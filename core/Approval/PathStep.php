@@ -67,12 +67,6 @@ final readonly class PathStep
 
     public function isNeeded(Facts $facts): bool
     {
-        foreach ($this->conditions as $condition) {
-            if (!$condition->holds($facts)) {
-                return false;
-            }
-        }
-
-        return true;
+        return Condition::allHold($this->conditions, $facts);
     }
 }

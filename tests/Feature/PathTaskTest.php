@@ -148,6 +148,38 @@ it('is for the editor where whom it is for may not edit, and the next stage begi
     expect(substr((string) $approval['since'], 0, 10))->toBe($day);
 });
 
+it('waits again for a task that is reopened, and catches up after a hold', function (): void {
+    $order = ($this->onPath)();
+    ($this->does)('edda', 'Second clamp', 'done', ['text' => 'There.'])->assertOk();
+    ($this->sign)($order, 'tomas', ['Limits', 'Labels'])->assertOk();
+    $task = ($this->number)('Ask for a price');
+    $done = function () use ($task): void {
+        $this->world->only('edda', 'PUT', "/tasks/{$task}/checks/0", ['ticked' => true])->assertOk();
+        ($this->does)('edda', 'Ask for a price', 'done', ['text' => '3.20'])->assertOk();
+    };
+    $turn = fn(): ?string => ChangeOrder::query()->where('number', $order)->firstOrFail()->row()->waits_for;
+    ($this->does)('edda', 'Ask for a price', 'claim')->assertOk();
+    $done();
+    expect($turn())->toBe('Helen');
+    ($this->does)('mira', 'Ask for a price', 'reopening', ['text' => 'Another maker too.'])->assertOk();
+    expect($turn())
+        ->toBeNull()
+        ->and(($this->path)($order)['waits_for'])
+        ->toBe(['Ask for a price']);
+    $hold = fn(string $method): TestResponse => $this->world->only('mira', $method, "/orders/{$order}/hold", [
+        'reason' => 'A sample is late.',
+        'moves' => false,
+        'version' => $this->world->version($order),
+    ]);
+    $hold('POST')->assertOk();
+    ($this->does)('edda', 'Ask for a price', 'done', ['text' => '3.10'])->assertOk();
+    expect($turn())->toBe('on hold');
+    $hold('DELETE')->assertOk();
+    expect($turn())->toBe('Helen');
+    ($this->sign)($order, 'helen')->assertOk();
+    expect($this->world->state($order))->toBe('signed');
+});
+
 it('says why it did not go to review by itself, and keeps the task done', function (): void {
     ($this->set)()->assertOk();
     $order = $this->world->opened();

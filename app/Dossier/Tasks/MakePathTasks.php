@@ -44,6 +44,7 @@ final readonly class MakePathTasks
         'order.step_skipped',
         'order.sent_back',
         'order.moved_on',
+        'order.goes_on',
         'order.released',
     ];
 

@@ -11,11 +11,8 @@ final readonly class OrderMovedOn extends Deed
 {
     public const NAME = 'order.moved_on';
 
-    /**
-     * @param  string  $after  number of the task
-     * @param  ?int  $stage  that is under way now; null: all is signed
-     */
-    public function __construct(string $by, string $of, public string $after, public ?int $stage)
+    /** @param  ?int  $stage  that is under way now; null: all is signed */
+    public function __construct(string $by, string $of, public ?int $stage)
     {
         parent::__construct($by, $of);
     }

@@ -13,7 +13,7 @@ use Orthotaxis\Core\Approval\Facts;
 
 /**
  * Which path a rule chooses for an order: of those whose conditions all hold the one with the least rank. One without any conditions holds
- * for every order, and stands last.
+ * for every order: it wants the greatest rank.
  */
 final readonly class ChosenByRule
 {
@@ -28,7 +28,7 @@ final readonly class ChosenByRule
         }
         $facts = new Facts($this->facts->of($order, $this->orders->toCore($order)));
 
-        return $paths->first(static fn(ApprovalPath $path): bool => self::holds(self::conditions($path->chosen_when ?? []), $facts));
+        return $paths->first(static fn(ApprovalPath $path): bool => Condition::allHold(self::conditions($path->chosen_when ?? []), $facts));
     }
 
     /**
@@ -43,17 +43,5 @@ final readonly class ChosenByRule
         }
 
         return $read;
-    }
-
-    /** @param  list<Condition>  $conditions */
-    private static function holds(array $conditions, Facts $facts): bool
-    {
-        foreach ($conditions as $one) {
-            if (!$one->holds($facts)) {
-                return false;
-            }
-        }
-
-        return true;
     }
 }

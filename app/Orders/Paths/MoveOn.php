@@ -6,14 +6,17 @@ namespace App\Orders\Paths;
 
 use App\Ledger\Act;
 use App\Orders\Actions\MoveOrder;
+use App\Orders\Events\OrderGoesOn;
 use App\Orders\Events\OrderMovedOn;
 use App\Orders\Events\OrderWaits;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use App\People\Models\Person;
 use App\Tasks\Events\TaskDone;
+use App\Tasks\Events\TaskReopened;
 use App\Tasks\Events\TaskWithdrawn;
 use App\Tasks\Models\ChangeTask;
+use Orthotaxis\Core\Approval\Progress;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Refusal;
 
@@ -27,18 +30,19 @@ final readonly class MoveOn
 
     public function handle(Act $act): void
     {
-        if (!($act instanceof TaskDone) && !($act instanceof TaskWithdrawn)) {
+        $isOver = $act instanceof TaskDone || $act instanceof TaskWithdrawn;
+        if (!$isOver && !($act instanceof TaskReopened) && !($act instanceof OrderGoesOn)) {
             return;
         }
         $order = ChangeOrder::orders()->with('path')->where('number', $act->of())->first();
         if ($order?->path === null || $order->on_hold_since !== null) {
             return;
         }
-        match ($order->state) {
-            OrderState::Revising => $this->toReview($act, $order),
-            OrderState::InReview => $this->toNextStage($act, $order),
-            default => null,
-        };
+        if ($order->state === OrderState::InReview) {
+            $this->renew($act, ChangeOrder::hold($order->number));
+        } elseif ($isOver && $order->state === OrderState::Revising) {
+            $this->toReview($act, $order);
+        }
     }
 
     private function toReview(TaskDone|TaskWithdrawn $act, ChangeOrder $order): void
@@ -58,24 +62,38 @@ final readonly class MoveOn
         }
     }
 
-    private function toNextStage(TaskDone|TaskWithdrawn $act, ChangeOrder $order): void
+    /** Others can act now, where a stage is over or, with a task that is to be done after all, is not. */
+    private function renew(Act $act, ChangeOrder $order): void
     {
-        $task = ChangeTask::query()->where('number', $act->task)->firstOrFail();
-        $of =
-            $task->path_id === $order->path_id && $task->path_place !== null
-                ? $order->path?->path()->tasks[$task->path_place] ?? null
-                : null;
-        if ($of?->holdsStage() !== true) {
-            return;
-        }
-        $order = ChangeOrder::hold($order->number);
-        $progress = OrderProgress::of($order, $this->reader->toCore($order)->proposers());
-        if ($progress->stage !== null && $progress->stage <= $of->stage) {
-            return;
-        }
-        $isSigned = $progress->isDone() && $order->signatures->where('meaning', 'signed')->where('void', false)->isNotEmpty();
-        $order->update(['state' => $isSigned ? OrderState::Signed : OrderState::InReview, 'version' => $order->version + 1]);
+        $acted = self::acting($order);
         $this->actors->keep($order);
-        event(new OrderMovedOn($act->by(), $order->number, after: $task->number, stage: $progress->stage));
+        $progress = OrderProgress::of($order, $this->reader->toCore($order)->proposers());
+        $isSigned = $progress->isDone() && $order->signatures->where('meaning', 'signed')->where('void', false)->isNotEmpty();
+        $wentOn = match (true) {
+            $act instanceof TaskReopened => false,
+            $act instanceof OrderGoesOn => $isSigned || $acted !== self::acting($order),
+            default => self::isLeft($order, $act->details()['task'] ?? '', $progress),
+        };
+        if ($wentOn) {
+            $order->update(['state' => $isSigned ? OrderState::Signed : OrderState::InReview, 'version' => $order->version + 1]);
+            $this->actors->keep($order);
+            event(new OrderMovedOn($act->by(), $order->number, stage: $progress->stage));
+        }
+    }
+
+    /** Whether a task was what the stage before waited for. */
+    private static function isLeft(ChangeOrder $order, mixed $number, Progress $progress): bool
+    {
+        $task = ChangeTask::query()->where('number', $number)->where('path_id', $order->path_id)->first();
+        $of = OrderProgress::path($order)->tasks[$task->path_place ?? -1] ?? null;
+
+        return $of?->holdsStage() === true && ($progress->stage === null || $progress->stage > $of->stage);
+    }
+
+    /** @return list<int> ids of the people who can act */
+    private static function acting(ChangeOrder $order): array
+    {
+        /** @var list<int> */
+        return $order->actors()->pluck('people.id')->sort()->values()->all();
     }
 }
