@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Console\Commands\ForgetExpired;
 use App\Dossier\Commands\CheckCutIns;
+use App\Dossier\Commands\KeepRequestActors;
 use App\Dossier\Commands\LookBackAtCutIns;
 use App\Imports\Commands\EndLostImports;
 use App\Ledger\Commands\AnchorLedger;
@@ -18,6 +19,7 @@ use Illuminate\Support\Facades\Schedule;
 Schedule::command(CheckCutIns::class)->dailyAt('05:00')->withoutOverlapping()->runInBackground();
 Schedule::command(LookBackAtCutIns::class)->dailyAt('05:15')->withoutOverlapping()->runInBackground();
 Schedule::command(KeepActors::class)->dailyAt('00:02')->withoutOverlapping();
+Schedule::command(KeepRequestActors::class)->dailyAt('00:04')->withoutOverlapping();
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
 Schedule::command(PutDataInForceToday::class)->everyMinute()->withoutOverlapping();
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();

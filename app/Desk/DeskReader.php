@@ -40,7 +40,11 @@ final readonly class DeskReader
 
     public function read(Person $person): DeskPage
     {
-        $requests = ChangeRequest::query()->with('raisedBy')->whereNotIn('state', RequestState::closed())->latest('raised_at')->get();
+        $requests = ChangeRequest::query()
+            ->with(['raisedBy', 'actors'])
+            ->whereNotIn('state', RequestState::closed())
+            ->latest('raised_at')
+            ->get();
         $orders = ChangeOrder::orders()
             ->with(['author', 'actors', 'parent'])
             ->whereNotIn('state', OrderState::ended())

@@ -7,6 +7,8 @@ namespace App\Dossier;
 use App\Dossier\Data\Dossier;
 use App\Dossier\Data\StepRow;
 use App\Dossier\Proposals\ProposalReader;
+use App\Dossier\RequestPaths\Data\JudgedRequest;
+use App\Dossier\RequestPaths\JudgedRequests;
 use App\Ledger\LedgerReader;
 use App\Ledger\LedgerRow;
 use App\Orders\Collisions;
@@ -37,6 +39,7 @@ final readonly class DossierReader
     public function __construct(
         private JudgedOrders $orders,
         private ProposalReader $proposals,
+        private JudgedRequests $judged,
         private LedgerReader $ledger,
         private Collisions $collisions,
     ) {}
@@ -78,13 +81,16 @@ final readonly class DossierReader
         $me = Auth::user();
         $tasks = ChangeTask::whole()->whereIn('change', $subjects)->orderBy('id')->get();
 
+        $judged = $this->judged->of($me instanceof Person ? $me : null, $requests);
+
         return new Dossier(
             number: $number,
             title: $order->title ?? ($first->title ?? ''),
             priority: $order->priority ?? ($first->priority ?? 'normal'),
-            steps: self::steps($first, $order, $checks, $handovers, $tasks),
+            steps: self::steps($first, $order, $checks, $handovers, $tasks, $judged[0] ?? null),
             requests: $requests->map(RequestData::of(...))->values()->all(),
             proposals: $this->proposals->of($me instanceof Person ? $me : null, $requests, $order),
+            judged: $judged,
             order: $order === null || $core === null
                 ? null
                 : OrderData::of(
@@ -108,6 +114,7 @@ final readonly class DossierReader
      * @param  list<Check>  $checks
      * @param  Collection<int, Handover>  $handovers
      * @param  Collection<int, ChangeTask>  $tasks
+     * @param  ?JudgedRequest  $judged  the first request, where it goes on a path
      * @return list<StepRow>
      */
     private static function steps(
@@ -116,17 +123,29 @@ final readonly class DossierReader
         array $checks,
         Collection $handovers,
         Collection $tasks,
+        ?JudgedRequest $judged,
     ): array {
         $steps = [];
         foreach (OrderOfWork::of($request?->state, $order?->state) as $step => $state) {
             $steps[] = new StepRow(
                 $step,
                 $state->value,
-                $state->value === 'now' ? self::missing($request, $order, $checks, $handovers, $tasks) : [],
+                $state->value === 'now' ? self::missing($request, $order, $checks, $handovers, $tasks, $judged) : [],
             );
         }
 
         return $steps;
+    }
+
+    /** @param  list<string>  $waitsFor  titles of tasks */
+    private static function whoDecides(ChangeRequest $request, array $waitsFor): string
+    {
+        return match (true) {
+            $request->path_id === null => 'Approve it, reject it or send it back.',
+            $request->actors->isNotEmpty() => $request->actors->pluck('name')->join(', ', ' or ') . ' signs, sends it back or rejects it.',
+            $waitsFor !== [] => 'It waits for ' . collect($waitsFor)->join(', ', ' and ') . '.',
+            default => 'Nobody can sign it: its path says why.',
+        };
     }
 
     /** @param  Collection<int, ChangeTask>  $tasks */
@@ -158,6 +177,7 @@ final readonly class DossierReader
         array $checks,
         Collection $handovers,
         Collection $tasks,
+        ?JudgedRequest $judged,
     ): array {
         $unmet = array_values(
             array_map(
@@ -169,7 +189,7 @@ final readonly class DossierReader
         return match ($order?->state) {
             null => match ($request?->state) {
                 RequestState::Raised => ['Record the finding.'],
-                RequestState::Assessing => ['Approve it, reject it or send it back.'],
+                RequestState::Assessing => [self::whoDecides($request, $judged->path->waits_for ?? [])],
                 RequestState::Returned => ["Sent back: {$request->decision_reason}"],
                 RequestState::Gathered => ["Gathered into {$request->gatheredInto?->number}."],
                 default => ['Turn it into an order.'],

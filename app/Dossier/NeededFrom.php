@@ -40,7 +40,7 @@ final readonly class NeededFrom
             ->pluck('change')
             ->flip();
         $reports = ProblemReport::query()->whereIn('state', ReportState::open())->get();
-        $requests = ChangeRequest::query()->whereNotIn('state', RequestState::closed())->get();
+        $requests = ChangeRequest::query()->with('actors')->whereNotIn('state', RequestState::closed())->get();
         app(Rights::class)->look($person->roles, $reports, $requests, $orders);
         $needed = [
             ...$reports->filter(static fn(ProblemReport $one): bool => Needs::ofReport($one, $person) !== null)->pluck('number'),

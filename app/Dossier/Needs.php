@@ -31,6 +31,9 @@ final readonly class Needs
     {
         return match (true) {
             $request->state === RequestState::Raised && $person->mayDo(Ability::AssessRequest, $request->number) => 'Assess',
+            $request->state === RequestState::Assessing && $request->path_id !== null => $request->actors->contains('id', $person->id)
+                ? 'Read and sign'
+                : null,
             $request->state === RequestState::Assessing && $person->mayDo(Ability::DecideRequest, $request->number) => 'Decide',
             $request->state === RequestState::Returned && $request->raised_by === $person->id => 'Answer what was asked',
             $request->state === RequestState::Approved && $person->mayDo(Ability::RaiseOrder, $request->number) => 'Turn into an order',

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Dossier;
 
 use App\CutIn\PlannedSwaps;
+use App\Dossier\RequestPaths\FollowRequest;
+use App\Dossier\RequestPaths\KeepRequestActorsUpToDate;
 use App\Dossier\Tasks\EndTasks;
 use App\Dossier\Tasks\MakePathTasks;
 use App\Dossier\Tasks\TaskChanges;
@@ -35,5 +37,7 @@ final class Provider extends ServiceProvider
     {
         Event::listen(Act::class, EndTasks::class);
         Event::listen(Act::class, MakePathTasks::class);
+        Event::listen(Act::class, FollowRequest::class);
+        Event::listen(Act::class, KeepRequestActorsUpToDate::class);
     }
 }

@@ -9,6 +9,8 @@ use App\Dossier\Http\OrderFromSheetController;
 use App\Dossier\Http\ProposalController;
 use App\Dossier\Http\RaiseOrderController;
 use App\Dossier\Http\ReferenceController;
+use App\Dossier\Http\TrialController;
+use App\Dossier\RequestPaths\Http\RequestPathController;
 use App\Http\RouteId;
 use App\People\Ability;
 use App\Reading\ReadInWorker;
@@ -23,6 +25,16 @@ Route::get('/dossiers/{number}', [ChangeController::class, 'show']);
 Route::post('/requests/{number}/order', [RaiseOrderController::class, 'order'])->middleware(Ability::RaiseOrder->gate());
 Route::post('/requests/{number}/proposal', [ProposalController::class, 'open'])->middleware(Ability::EditLines->gate());
 Route::delete('/requests/{number}/proposal', [ProposalController::class, 'drop'])->middleware(Ability::EditLines->gate());
+Route::controller(RequestPathController::class)
+    ->prefix('requests/{number}/path')
+    ->group(static function (): void {
+        Route::put('/', 'choose')->middleware(Ability::AssessRequest->gate());
+        Route::post('/', 'steer')->middleware(Ability::SetUp->gate());
+        Route::post('/signature', 'sign')->middleware(Ability::JudgeRequest->gate());
+        Route::post('/sent-back', 'sendBack')->middleware(Ability::JudgeRequest->gate());
+        Route::post('/rejection', 'reject')->middleware(Ability::JudgeRequest->gate());
+    });
+Route::post('/approval-paths/trial', TrialController::class)->middleware(Ability::SetUp->gate());
 Route::post('/changes/{number}/tasks/cut-in', CutInTaskController::class)->middleware(Ability::ManageTasks->gate());
 Route::post('/orders', [RaiseOrderController::class, 'raise'])->middleware(Ability::RaiseOrder->gate());
 Route::controller(OrderFromSheetController::class)

@@ -10,6 +10,7 @@ use App\Meetings\Data\BoardMeetingRow;
 use App\Meetings\Data\MeetingPage;
 use App\Meetings\Data\MeetingRow;
 use App\Meetings\Models\BoardMeeting;
+use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Vocabulary\Priority;
 use Carbon\CarbonImmutable;
@@ -24,7 +25,7 @@ final readonly class MeetingReader
     public function read(): MeetingPage
     {
         $awaiting = ChangeRequest::query()
-            ->with(['raisedBy', 'decidedBy'])
+            ->with(['raisedBy', 'decidedBy', 'path', 'actors'])
             ->where('state', RequestState::Assessing->value)
             ->get()
             ->sortBy(
@@ -35,7 +36,7 @@ final readonly class MeetingReader
                 ],
             );
         $decided = ChangeRequest::query()
-            ->with(['raisedBy', 'decidedBy'])
+            ->with(['raisedBy', 'decidedBy', 'path', 'actors'])
             ->whereNotIn('state', [RequestState::Assessing->value, RequestState::Raised->value])
             ->where('decided_at', '>=', CarbonImmutable::now()->subDays(self::DAYS))
             ->orderByDesc('decided_at')
@@ -74,6 +75,8 @@ final readonly class MeetingReader
                     decided_by: $request->decidedBy?->name,
                     decided_at: $request->decided_at?->toIso8601String(),
                     decision_reason: $request->decision_reason,
+                    path: $request->path?->name,
+                    judges: array_values($request->actors->map(static fn(Person $one): string => $one->name)->all()),
                 ),
             )
             ->values()

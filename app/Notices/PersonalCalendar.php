@@ -5,13 +5,18 @@ declare(strict_types=1);
 namespace App\Notices;
 
 use App\Assessment\Models\Question;
+use App\Dossier\RequestPaths\RequestContent;
+use App\Dossier\RequestPaths\RequestOnPath;
 use App\Meetings\Models\BoardMeeting;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
-use App\Orders\Paths\OrderProgress;
-use App\Orders\Paths\StepTimes;
+use App\Orders\Paths\OrderOnPath;
+use App\Paths\Judged;
+use App\Paths\PathProgress;
+use App\Paths\StepTimes;
 use App\People\Ability;
 use App\People\Models\Person;
+use App\Requests\Models\ChangeRequest;
 use App\Tasks\Models\ChangeTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -115,19 +120,40 @@ final readonly class PersonalCalendar
         $cores = app(OrderReader::class)->many($orders);
         $days = [];
         foreach ($orders as $order) {
-            $progress = OrderProgress::of($order, $cores[$order->id]->proposers());
-            $since = StepTimes::since($order, $progress);
-            foreach (array_keys($progress->signable($person->id)) as $at) {
-                $step = $progress->steps[$at]->step;
-                $due = isset($since[$at]) ? StepTimes::due($step, $since[$at], $order->days_moved) : null;
-                if ($due !== null) {
-                    $days[] = [
-                        "step-{$order->number}-{$at}",
-                        (string) $due,
-                        "{$order->number} review due: {$step->name}, {$order->title}",
-                        "/orders/{$order->number}/review",
-                    ];
-                }
+            $change = new OrderOnPath($order, $cores[$order->id]->proposers());
+            array_push($days, ...self::stepsOf($person, $change, $order->title, "/orders/{$order->number}/review"));
+        }
+        $requests = ChangeRequest::query()
+            ->with('path')
+            ->where('state', RequestState::Assessing->value)
+            ->whereNotNull('path_id')
+            ->whereIn('id', DB::table('request_actors')->where('person_id', $person->id)->select('request_id'))
+            ->orderBy('id')
+            ->get();
+        foreach ($requests as $request) {
+            $change = new RequestOnPath($request, app(RequestContent::class)->digest($request));
+            array_push($days, ...self::stepsOf($person, $change, $request->title, "/changes/{$request->number}/decision"));
+        }
+
+        return $days;
+    }
+
+    /** @return list<array{string, string, string, string}> */
+    private static function stepsOf(Person $person, Judged $change, string $title, string $page): array
+    {
+        $progress = PathProgress::of($change);
+        $since = StepTimes::since($change, $progress);
+        $days = [];
+        foreach (array_keys($progress->signable($person->id)) as $at) {
+            $step = $progress->steps[$at]->step;
+            $due = isset($since[$at]) ? StepTimes::due($step, $since[$at], $change->daysMoved()) : null;
+            if ($due !== null) {
+                $days[] = [
+                    "step-{$change->number()}-{$at}",
+                    (string) $due,
+                    "{$change->number()} review due: {$step->name}, {$title}",
+                    $page,
+                ];
             }
         }
 

@@ -19,6 +19,12 @@ enum ToldAct: string
     case RequestApproved = 'request.approved';
     case RequestRejected = 'request.rejected';
     case RequestReturned = 'request.returned';
+    case RequestSigned = 'request.signed';
+    case RequestMovedOn = 'request.moved_on';
+    case RequestSentBack = 'request.sent_back';
+    case RequestSignaturesVoid = 'request.signatures_void';
+    case RequestStepGiven = 'request.step_reassigned';
+    case RequestStepSkipped = 'request.step_skipped';
     case RequestGathered = 'request.gathered';
     case RequestOrdered = 'request.ordered';
     case CutInChosen = 'request.cut_in_chosen';
@@ -72,6 +78,12 @@ enum ToldAct: string
             self::RequestApproved => 'Request approved',
             self::RequestRejected => 'Request rejected',
             self::RequestReturned => 'Request sent back',
+            self::RequestSigned => 'Request signed',
+            self::RequestMovedOn => 'Request went on by itself',
+            self::RequestSentBack => 'Sent back to a stage',
+            self::RequestSignaturesVoid => 'Signatures void',
+            self::RequestStepGiven => 'Approval step reassigned',
+            self::RequestStepSkipped => 'Approval step skipped',
             self::RequestGathered => 'Gathered into another request',
             self::RequestOrdered => 'Turned into an order',
             self::CutInChosen => 'Cut-in day chosen',
@@ -150,6 +162,12 @@ enum ToldAct: string
             self::RequestAnswered,
             self::RequestApproved,
             self::RequestReturned,
+            self::RequestSigned,
+            self::RequestMovedOn,
+            self::RequestSentBack,
+            self::RequestSignaturesVoid,
+            self::RequestStepGiven,
+            self::RequestStepSkipped,
             self::OrderRaised,
             self::OrderPlanned,
             self::OrderOpened,

@@ -98,15 +98,19 @@ final readonly class WhoIsTold
         }
         $needs = match (true) {
             $change instanceof ProblemReport => static fn(Person $one): ?string => Needs::ofReport($change, $one),
-            $change instanceof ChangeRequest => static fn(Person $one): ?string => Needs::ofRequest($change, $one),
+            $change instanceof ChangeRequest => static fn(Person $one): ?string => Needs::ofRequest($change->loadMissing('actors'), $one),
             default => self::needsOf($change),
         };
         $ids = $people->filter(static fn(Person $one): bool => $needs($one) !== null)->pluck('id')->values()->all();
 
-        // Whoever was asked to sign when it was sent to review is not asked again with each signature.
-        return in_array($told, [ToldAct::OrderSigned, ToldAct::OrderMovedOn], true)
-            ? array_values(array_diff($ids, self::askedAlready($change->number)))
-            : $ids;
+        // Whoever was asked to sign when it began to be judged is not asked again with each signature.
+        $began = match ($told) {
+            ToldAct::OrderSigned, ToldAct::OrderMovedOn => ToldAct::OrderSentToReview,
+            ToldAct::RequestSigned, ToldAct::RequestMovedOn => ToldAct::RequestAssessed,
+            default => null,
+        };
+
+        return $began === null ? $ids : array_values(array_diff($ids, self::askedAlready($change->number, $began)));
     }
 
     /** @return \Closure(Person): ?string */
@@ -121,18 +125,14 @@ final readonly class WhoIsTold
         return static fn(Person $one): ?string => Needs::ofOrder($order, $handovers, $hasTasks, $one);
     }
 
-    /** @return list<int> who has been asked to sign since the order was sent to review last */
-    private static function askedAlready(string $order): array
+    /** @return list<int> who has been asked to sign since the change began to be judged last */
+    private static function askedAlready(string $change, ToldAct $began): array
     {
         return DB::table('notice_readers')
             ->join('notices', 'notices.id', 'notice_id')
-            ->where('change', $order)
+            ->where('change', $change)
             ->where('cause', Cause::ToDo->value)
-            ->where(
-                'notices.id',
-                '>=',
-                DB::table('notices')->where('change', $order)->where('act', ToldAct::OrderSentToReview->value)->max('id') ?? 0,
-            )
+            ->where('notices.id', '>=', DB::table('notices')->where('change', $change)->where('act', $began->value)->max('id') ?? 0)
             ->pluck('person_id')
             ->map(static fn(mixed $id): int => (int) $id)
             ->values()
@@ -164,7 +164,7 @@ final readonly class WhoIsTold
             return [];
         }
         if (!($change instanceof ChangeOrder)) {
-            return [$change->raised_by];
+            return [$change->raised_by, ...$change instanceof ChangeRequest ? self::signersOf($change) : []];
         }
         $requests = $change->requests()->with('reports')->get();
 
@@ -176,6 +176,13 @@ final readonly class WhoIsTold
             ->map(static fn(mixed $id): int => (int) $id)
             ->values()
             ->all();
+    }
+
+    /** @return list<int> */
+    private static function signersOf(ChangeRequest $request): array
+    {
+        /** @var list<int> */
+        return $request->signatures()->where('meaning', 'signed')->reorder()->distinct()->pluck('person_id')->all();
     }
 
     /** @return list<int> */

@@ -10,11 +10,10 @@ use App\Orders\Http\NewNumberController;
 use App\Orders\Http\OrderController;
 use App\Orders\Http\OrderItemsController;
 use App\Orders\Http\OrderSheetController;
-use App\Orders\Http\PathController;
 use App\Orders\Http\RedlineController;
 use App\Orders\Http\ReplacementController;
-use App\Orders\Http\ResponsibleController;
 use App\Orders\Http\ReviewController;
+use App\Orders\Http\SteeringController;
 use App\Orders\Http\SubordinationController;
 use App\Orders\Http\TaskWorkController;
 use App\Orders\Http\TransferController;
@@ -67,12 +66,7 @@ Route::controller(ReviewController::class)
         Route::post('/return', 'sendBack')->middleware(Ability::ReturnOrder->gate());
     });
 
-Route::get('/approval-paths', [PathController::class, 'index']);
-Route::post('/approval-paths/trial', [PathController::class, 'try'])->middleware(Ability::SetUp->gate());
-Route::put('/approval-paths/{code}', [PathController::class, 'set'])
-    ->where('code', '[A-Za-z0-9][A-Za-z0-9_-]{0,29}')
-    ->middleware(Ability::SetUp->gate());
-Route::post('/orders/{number}/path', [PathController::class, 'steer'])->middleware(Ability::SetUp->gate());
+Route::post('/orders/{number}/path', [SteeringController::class, 'steer'])->middleware(Ability::SetUp->gate());
 
 Route::controller(RedlineController::class)
     ->prefix('orders/{number}/items/{item}')
@@ -108,8 +102,6 @@ Route::controller(WorksheetController::class)
         Route::post('/undo', 'undo')->middleware(Ability::EditLines->gate());
         Route::post('/redo', 'redo')->middleware(Ability::EditLines->gate());
     });
-Route::get('/responsible', [ResponsibleController::class, 'index']);
-Route::put('/responsible/{field}/{code}', [ResponsibleController::class, 'set'])->middleware(Ability::SetUp->gate());
 Route::controller(TaskWorkController::class)
     ->prefix('tasks/{number}/edits')
     ->group(static function (): void {

@@ -13,6 +13,8 @@ enum Ability: string
     case AnswerQuestion = 'answer_question';
     case AssessRequest = 'assess_request';
     case DecideRequest = 'decide_request';
+    /** On an approval path that asks them. */
+    case JudgeRequest = 'judge_request';
     case RaiseOrder = 'raise_order';
     case PlanOrder = 'plan_order';
     case ReviseStructure = 'revise_structure';
@@ -53,6 +55,7 @@ enum Ability: string
             self::AnswerQuestion => 'Answer questions',
             self::AssessRequest => 'Assess reports and requests',
             self::DecideRequest => 'Decide on requests',
+            self::JudgeRequest => 'Sign requests on approval paths',
             self::RaiseOrder => 'Raise orders',
             self::PlanOrder => 'Plan orders: items, people, day, hold, withdraw',
             self::ReviseStructure => 'Be the editor of an order, or of a part of it',
@@ -89,6 +92,7 @@ enum Ability: string
             self::AnswerQuestion,
             self::AssessRequest,
             self::DecideRequest,
+            self::JudgeRequest,
             self::AskCutIn
                 => 'Problems and requests',
             self::RaiseOrder, self::PlanOrder, self::ReviseStructure, self::EditLines, self::SubmitOrder => 'Orders',

@@ -12,6 +12,7 @@ const FLOORS = [
     ['Vocabulary', 'Reading', 'SignIn'],
     ['Structures', 'Attachments'],
     ['Problems', 'Documents', 'Planning', 'Imports', 'Tasks'],
+    ['Paths'],
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],
     ['Economics', 'Forms', 'ItemData', 'Manufacturing', 'Meetings', 'Releases'],

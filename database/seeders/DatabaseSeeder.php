@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Dossier\RequestPaths\KeptRequestActors;
 use App\Orders\Paths\KeptActors;
 use Illuminate\Database\Seeder;
 
@@ -35,10 +36,12 @@ final class DatabaseSeeder extends Seeder
             SubordinateSeeder::class,
             DiscussionSeeder::class,
             ChangeNoticeSeeder::class,
+            RequestPathSeeder::class,
             NoticeSeeder::class,
             RoleSeeder::class,
         ]);
         // Who is away today was not away on the days of the story.
         app(KeptActors::class)->keepAll();
+        app(KeptRequestActors::class)->keepAll();
     }
 }

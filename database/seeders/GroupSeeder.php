@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Orders\Actions\SetPath;
+use App\Paths\Actions\SetPath;
+use App\Paths\Judges;
 use App\People\Actions\SetAbsence;
 use App\People\Actions\SetGroup;
 use App\People\Models\Person;
@@ -33,6 +34,7 @@ final class GroupSeeder extends Seeder
             'two_plants',
             [
                 'name' => 'Review, cost and approval',
+                'judges' => Judges::Orders,
                 'steps' => [
                     self::step(
                         'Quality review',

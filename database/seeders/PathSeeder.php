@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Orders\Actions\SetPath;
-use App\Orders\Actions\SetResponsible;
+use App\Paths\Actions\SetPath;
+use App\Paths\Actions\SetResponsible;
+use App\Paths\Judges;
 use App\People\Models\Person;
 use App\Tasks\Actions\MoveTask;
 use App\Tasks\Models\ChangeTask;
@@ -47,6 +48,7 @@ final class PathSeeder extends Seeder
             'suction_savings',
             [
                 'name' => 'Savings on the suction line',
+                'judges' => Judges::Orders,
                 'steps' => [
                     self::step(
                         'Owner of the part',

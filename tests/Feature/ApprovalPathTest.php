@@ -282,7 +282,7 @@ it('is tried out on any order before it is switched on, and keeps nothing of tha
         $who,
         'POST',
         '/approval-paths/trial',
-        $other + ['order' => $order, 'steps' => $this->steps],
+        $other + ['change' => $order, 'steps' => $this->steps],
     );
     $steps = $try()->assertOk()->json('steps');
     expect(array_column($steps, 'needed', 'name'))
@@ -302,9 +302,9 @@ it('is tried out on any order before it is switched on, and keeps nothing of tha
         ->update(['facts' => json_encode(['one_time_cost' => ['9000.00']])]);
     expect(array_column($try()->json('steps'), 'needed', 'name')['Money'])->toBeTrue();
 
-    $try(['order' => 'ECO-99999'])
+    $try(['change' => 'ECO-99999'])
         ->assertStatus(422)
-        ->assertJson(['errors' => ['order' => ['There is no such order.']]]);
+        ->assertJson(['errors' => ['change' => ['There is no such change.']]]);
     $try(['steps' => []])->assertStatus(422);
     $try([], 'mira')->assertForbidden();
     expect(DB::table('approval_paths')->count())->toBe(0);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\ChangeNotices\Data;
 
-use App\Orders\Models\Signature;
+use App\Paths\Models\Signature;
 use OpenApi\Attributes as OA;
 
 /** A signature under which the order was released. */

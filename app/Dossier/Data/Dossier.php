@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dossier\Data;
 
+use App\Dossier\RequestPaths\Data\JudgedRequest;
 use App\Http\Api\ListOf;
 use App\Ledger\LedgerRow;
 use App\Orders\Data\Collision;
@@ -21,6 +22,7 @@ final readonly class Dossier
      * @param  list<StepRow>  $steps
      * @param  list<RequestData>  $requests
      * @param  list<Proposal>  $proposals  of each request
+     * @param  list<JudgedRequest>  $judged  requests that go on an approval path
      * @param  list<HandoverRow>  $handovers
      * @param  list<Collision>  $collisions
      * @param  list<LedgerRow>  $ledger  newest first
@@ -33,6 +35,7 @@ final readonly class Dossier
         #[ListOf(StepRow::class)] public array $steps,
         #[ListOf(RequestData::class)] public array $requests,
         #[ListOf(Proposal::class)] public array $proposals,
+        #[ListOf(JudgedRequest::class)] public array $judged,
         #[OA\Property(ref: OrderData::class, nullable: true)] public ?OrderData $order,
         #[ListOf(HandoverRow::class)] public array $handovers,
         #[ListOf(Collision::class)] public array $collisions,

@@ -11,7 +11,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\OrderItem;
 use App\Orders\OrderReader;
 use App\Orders\Paths\OrderProgress;
-use App\Orders\Paths\RolesOfChange;
+use App\Orders\Paths\RolesOfOrder;
 use App\People\Models\Person;
 use App\Tasks\Actions\MakeTasks;
 use App\Tasks\Actions\MoveTask;
@@ -153,7 +153,7 @@ final readonly class MakePathTasks
 
     private static function assignee(ChangeOrder $order, string $to, bool $edits): Assignee
     {
-        foreach ([...RolesOfChange::named($order, $to), (string) $order->editor?->login, $order->author->login] as $name) {
+        foreach ([...RolesOfOrder::named($order, $to), (string) $order->editor?->login, $order->author->login] as $name) {
             try {
                 $assignee = Assignee::named($name);
                 if (!$edits || EditingRight::isOf($assignee->task()->people, $order->number)) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Meetings\Data;
 
+use App\Http\Api\ListOf;
 use App\Vocabulary\ChangeRow;
 use OpenApi\Attributes as OA;
 
@@ -11,6 +12,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class MeetingRow
 {
+    /** @param  list<string>  $judges  names of those whom its approval path asks now */
     public function __construct(
         #[OA\Property(ref: ChangeRow::class)] public ChangeRow $change,
         #[OA\Property] public string $finding,
@@ -19,5 +21,7 @@ final readonly class MeetingRow
         #[OA\Property] public ?string $decided_by,
         #[OA\Property] public ?string $decided_at,
         #[OA\Property] public string $decision_reason,
+        #[OA\Property(description: 'name of the approval path on which it is judged; null: the board decides')] public ?string $path,
+        #[ListOf('string')] public array $judges,
     ) {}
 }

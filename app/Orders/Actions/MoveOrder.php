@@ -18,9 +18,9 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
-use App\Orders\Paths\ChosenByRule;
 use App\Orders\Paths\FactsOfOrder;
 use App\Orders\Paths\KeptActors;
+use App\Orders\Paths\RuleForOrder;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Approval\PathTask;
@@ -38,7 +38,7 @@ final readonly class MoveOrder
         private OrderReader $orders,
         private JudgedOrders $judged,
         private FactsOfOrder $facts,
-        private ChosenByRule $rule,
+        private RuleForOrder $rule,
         private KeptActors $actors,
         private Ledger $ledger,
     ) {}

@@ -8,10 +8,11 @@ use App\Days\Today;
 use App\Ledger\Ledger;
 use App\Orders\Duties\Duties;
 use App\Orders\Events\OrderPlanned;
-use App\Orders\Models\ApprovalPath;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
-use App\Orders\Paths\ChosenByRule;
+use App\Orders\Paths\RuleForOrder;
+use App\Paths\Judges;
+use App\Paths\Models\ApprovalPath;
 use App\People\Ability;
 use App\People\Models\Person;
 use Orthotaxis\Core\Calendar\Day;
@@ -22,14 +23,11 @@ use Orthotaxis\Core\Rights\Duty;
 /** Sets what the order is called and about, how urgent it is, when it takes effect, who edits and who signs. */
 final readonly class PlanOrder
 {
-    /** In place of the code of a path. */
-    public const BY_RULE = 'rule';
-
-    public function __construct(private OrderReader $orders, private ChosenByRule $rule, private Ledger $ledger) {}
+    public function __construct(private OrderReader $orders, private RuleForOrder $rule, private Ledger $ledger) {}
 
     /**
      * @param  array<string, ?string>  $fields  title, description, priority, effective_on, editor, signer; people by sign-in name; path by
-     *     its code, or BY_RULE
+     *     its code, or ApprovalPath::BY_RULE
      */
     public function plan(Person $by, string $number, array $fields, int $version): void
     {
@@ -64,7 +62,7 @@ final readonly class PlanOrder
             $order->signer_id = self::person('signer', $fields['signer'], Ability::SignOrder, Duty::Sign, $order, 'may not sign orders');
         }
         if (array_key_exists('path', $fields)) {
-            $order->path_by_rule = $fields['path'] === self::BY_RULE;
+            $order->path_by_rule = $fields['path'] === ApprovalPath::BY_RULE;
             $order->path_id = $order->path_by_rule ? $this->rule->of($order)?->id : self::path($fields['path']);
         }
         if (array_key_exists('effective_on', $fields)) {
@@ -97,9 +95,9 @@ final readonly class PlanOrder
         if ($code === null || $code === '') {
             return null;
         }
-        $path = ApprovalPath::newest()->where('code', $code)->where('retired', false)->first();
+        $path = ApprovalPath::offered(Judges::Orders)->where('code', $code)->first();
 
-        return $path->id ?? throw Refusal::at('path', 'There is no such approval path.');
+        return $path->id ?? throw Refusal::at('path', 'There is no such approval path for orders.');
     }
 
     private static function person(string $place, ?string $login, Ability $ability, Duty $duty, ChangeOrder $order, string $otherwise): ?int

@@ -9,13 +9,13 @@ use App\Orders\Duties\Duties;
 use App\Orders\Events\OrderSentBack;
 use App\Orders\Events\OrderSigned;
 use App\Orders\Models\ChangeOrder;
-use App\Orders\Models\Signature;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
 use App\Orders\Paths\KeptActors;
 use App\Orders\Paths\OrderProgress;
-use App\Orders\Paths\SentBackTo;
+use App\Orders\Paths\PathOfOrder;
+use App\Paths\Models\Signature;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Hash;
@@ -95,7 +95,7 @@ final readonly class SignOrder
             OrderPolicy::check(OrderAct::SendBack, $by, $order);
             $core = $this->orders->toCore($order);
             $progress = OrderProgress::of($order, $core->proposers());
-            if ($stage !== PathStep::EDITOR && !in_array($stage, SentBackTo::stages($by, $order, $progress), true)) {
+            if ($stage !== PathStep::EDITOR && !in_array($stage, PathOfOrder::backTo($by, $order, $progress), true)) {
                 throw Refusal::at('stage', 'It cannot be sent back there.');
             }
             $this->keep($order, $by, 'sent_back', Digest::of($core), ['reason' => $reason, 'stage' => $stage]);

@@ -8,11 +8,12 @@ use App\Ledger\Ledger;
 use App\Orders\Events\PathStepGiven;
 use App\Orders\Events\PathStepSkipped;
 use App\Orders\Models\ChangeOrder;
-use App\Orders\Models\Signature;
 use App\Orders\OrderReader;
 use App\Orders\Paths\KeptActors;
+use App\Orders\Paths\OrderOnPath;
 use App\Orders\Paths\OrderProgress;
-use App\Orders\Paths\RosterReader;
+use App\Paths\Models\Signature;
+use App\Paths\RosterReader;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Approval\Digest;
@@ -40,7 +41,7 @@ final readonly class SteerPath
     public function give(Person $by, string $number, int $step, array $to, string $reason): void
     {
         $this->steer($number, $step, function (ChangeOrder $order, Order $core, StepRun $run) use ($by, $step, $to, $reason): void {
-            if (array_diff(RosterReader::of($order, $to)->people($to), $core->proposers()) === []) {
+            if (array_diff(RosterReader::of(new OrderOnPath($order, []), $to)->people($to), $core->proposers()) === []) {
                 throw Refusal::at('to', 'None of them may sign it.');
             }
             $this->keep($order, $core, $by, 'reassigned', $step, $reason, $to);

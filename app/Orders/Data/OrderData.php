@@ -9,7 +9,9 @@ use App\Orders\Duties\Duties;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderAct;
 use App\Orders\OrderPolicy;
-use App\Orders\Paths\OrderProgress;
+use App\Orders\Paths\PathOfOrder;
+use App\Paths\Data\PathPicture;
+use App\Paths\Data\SignatureRow;
 use App\People\Ability;
 use App\People\Models\Person;
 use OpenApi\Attributes as OA;
@@ -106,7 +108,7 @@ final readonly class OrderData
                 ->map(static fn(ChangeOrder $one): TiedOrderRow => TiedOrderRow::of($one, $one->with_parent))
                 ->values()
                 ->all(),
-            path: PathPicture::of($order, OrderProgress::of($order, $core->proposers()), $by),
+            path: PathOfOrder::picture($order, $core, $by),
             waivers: $order->waivers->map(WaiverRow::of(...))->values()->all(),
             may_waive: $by?->mayDo(Ability::WaiveCheck, $order->number) === true &&
                 $order->state->allowsPlanning() &&

@@ -27,6 +27,8 @@ final class Duties
         UNION SELECT r.raised_by, 'request' FROM change_order_requests l JOIN change_requests r ON r.id = l.request_id WHERE l.order_id = :id
         UNION SELECT r.decided_by, 'decide' FROM change_order_requests l JOIN change_requests r ON r.id = l.request_id
             WHERE l.order_id = :id AND r.decided_by IS NOT NULL
+        UNION SELECT s.person_id, 'decide' FROM change_order_requests l JOIN signatures s ON s.request_id = l.request_id
+            WHERE l.order_id = :id AND s.meaning = 'signed' AND NOT s.void
         UNION SELECT p.id, 'release' FROM ledger l JOIN people p ON p.login = l.actor JOIN change_orders o ON o.number = l.subject
             WHERE o.id = :id AND l.act = 'order.released'";
 

@@ -6,6 +6,8 @@ namespace App\Orders\Models;
 
 use App\Http\SavedInTurn;
 use App\Orders\Paths\OrderProgress;
+use App\Paths\Models\ApprovalPath;
+use App\Paths\Models\Signature;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Vocabulary\ChangeRow;

@@ -6,8 +6,9 @@ namespace App\Orders\Paths;
 
 use App\Ledger\Act;
 use App\Orders\Events\PathChosen;
-use App\Orders\Models\ApprovalPath;
 use App\Orders\Models\ChangeOrder;
+use App\Paths\ChosenByRule;
+use App\Paths\Judges;
 
 /** A new order goes on the path that a rule chooses, and on another one when what it names changes, until somebody chooses by hand. */
 final readonly class ChooseByRule
@@ -16,7 +17,7 @@ final readonly class ChooseByRule
 
     private const RAISED = 'order.raised';
 
-    public function __construct(private ChosenByRule $rule) {}
+    public function __construct(private RuleForOrder $rule) {}
 
     public function handle(Act $act): void
     {
@@ -24,7 +25,7 @@ final readonly class ChooseByRule
         if (!$isNew && !in_array($act->name(), self::MATTER, true)) {
             return;
         }
-        if ($isNew && ApprovalPath::newest()->where('retired', false)->whereNotNull('chosen_when')->doesntExist()) {
+        if ($isNew && !ChosenByRule::hasRules(Judges::Orders)) {
             return;
         }
         $order = ChangeOrder::orders()->where('number', $act->of())->first();

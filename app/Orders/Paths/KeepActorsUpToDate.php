@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Paths;
 
 use App\Ledger\Act;
-use App\Orders\Events\ResponsibleSet;
+use App\Paths\Events\ResponsibleSet;
 use App\People\Events\AbsenceSet;
 use App\People\Events\DutiesSeparated;
 use App\People\Events\GroupSet;

@@ -11,12 +11,13 @@ use App\Orders\Events\OrderMovedOn;
 use App\Orders\Events\OrderWaits;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
+use App\Paths\PathProgress;
+use App\Paths\PathTasks;
 use App\People\Models\Person;
 use App\Tasks\Events\TaskDone;
 use App\Tasks\Events\TaskReopened;
 use App\Tasks\Events\TaskWithdrawn;
 use App\Tasks\Models\ChangeTask;
-use Orthotaxis\Core\Approval\Progress;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Refusal;
 
@@ -67,12 +68,13 @@ final readonly class MoveOn
     {
         $acted = self::acting($order);
         $this->actors->keep($order);
-        $progress = OrderProgress::of($order, $this->reader->toCore($order)->proposers());
+        $judged = new OrderOnPath($order, $this->reader->toCore($order)->proposers());
+        $progress = PathProgress::of($judged);
         $isSigned = $progress->isDone() && $order->signatures->where('meaning', 'signed')->where('void', false)->isNotEmpty();
         $wentOn = match (true) {
             $act instanceof TaskReopened => false,
             $act instanceof OrderGoesOn => $isSigned || $acted !== self::acting($order),
-            default => self::isLeft($order, $act->details()['task'] ?? '', $progress),
+            default => PathTasks::isLeft($judged, self::task($act), $progress->stage),
         };
         if ($wentOn) {
             $order->update(['state' => $isSigned ? OrderState::Signed : OrderState::InReview, 'version' => $order->version + 1]);
@@ -81,13 +83,11 @@ final readonly class MoveOn
         }
     }
 
-    /** Whether a task was what the stage before waited for. */
-    private static function isLeft(ChangeOrder $order, mixed $number, Progress $progress): bool
+    private static function task(Act $act): string
     {
-        $task = ChangeTask::query()->where('number', $number)->where('path_id', $order->path_id)->first();
-        $of = OrderProgress::path($order)->tasks[$task->path_place ?? -1] ?? null;
+        $task = $act->details()['task'] ?? '';
 
-        return $of?->holdsStage() === true && ($progress->stage === null || $progress->stage > $of->stage);
+        return is_string($task) ? $task : '';
     }
 
     /** @return list<int> ids of the people who can act */

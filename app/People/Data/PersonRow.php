@@ -20,16 +20,18 @@ final readonly class PersonRow
         #[ListOf('string')] public array $roles,
         #[OA\Property] public bool $may_revise,
         #[OA\Property] public bool $may_sign,
+        #[OA\Property(description: 'whether they may sign requests on approval paths')] public bool $may_judge,
     ) {}
 
     public static function of(Person $person): self
     {
         return new self(
-            $person->login,
-            $person->name,
-            app(Rights::class)->names($person->roles),
-            $person->mayDo(Ability::ReviseStructure),
-            $person->mayDo(Ability::SignOrder),
+            login: $person->login,
+            name: $person->name,
+            roles: app(Rights::class)->names($person->roles),
+            may_revise: $person->mayDo(Ability::ReviseStructure),
+            may_sign: $person->mayDo(Ability::SignOrder),
+            may_judge: $person->mayDo(Ability::JudgeRequest),
         );
     }
 }

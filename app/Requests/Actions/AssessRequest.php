@@ -8,6 +8,7 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Events\RequestAssessed;
 use App\Requests\Models\ChangeRequest;
+use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Refusal;
 
@@ -24,7 +25,12 @@ final readonly class AssessRequest
             if ($request->state !== RequestState::Assessing && !$request->state->mayBecome(RequestState::Assessing)) {
                 throw Refusal::at('request', 'This request is decided already.');
             }
-            $request->update(['finding' => $finding, 'state' => RequestState::Assessing, 'version' => $version + 1]);
+            $request->update([
+                'finding' => $finding,
+                'state' => RequestState::Assessing,
+                'assessed_at' => $request->state === RequestState::Assessing ? $request->assessed_at : CarbonImmutable::now(),
+                'version' => $version + 1,
+            ]);
             event(new RequestAssessed($by->login, $number, $finding));
         });
     }

@@ -30,7 +30,10 @@ final readonly class DecideRequest
             if ($decision === RequestState::Assessing || $decision === RequestState::Ordered || !$request->state->mayBecome($decision)) {
                 throw Refusal::at('decision', 'This request is decided already.');
             }
-            $proposes = in_array($by->id, self::proposers($request), true);
+            if ($request->path_id !== null) {
+                throw Refusal::at('decision', 'This request is judged on its approval path, step by step.');
+            }
+            $proposes = in_array($by->id, $request->proposers(), true);
             if (
                 $proposes &&
                 SeparationOfDuties::query()
@@ -43,22 +46,25 @@ final readonly class DecideRequest
             if ($decision === RequestState::Approved && $proposes) {
                 throw Refusal::at('decision', 'The originator of a request, or of one gathered into it, cannot approve it.');
             }
-            $request->update([
-                'state' => $decision,
-                'decision_reason' => $reason,
-                'decided_by' => $by->id,
-                'decided_at' => CarbonImmutable::now(),
-                'version' => $version + 1,
-            ]);
-            event(new RequestDecided($by->login, $number, $decision, $reason));
+            $this->settle($by, $request, $decision, $reason);
         });
     }
 
-    /** @return list<int> who has made any of what is decided: the request, what is gathered into it, and the reports it answers */
-    private static function proposers(ChangeRequest $request): array
+    /**
+     * Writes the decision down, of one person or of the last on a path.
+     *
+     * @param  ChangeRequest  $request  held
+     * @param  ?Person  $decider  where another than who has done the last act
+     */
+    public function settle(Person $by, ChangeRequest $request, RequestState $decision, string $reason, ?Person $decider = null): void
     {
-        $others = [...$request->gathered()->pluck('raised_by')->all(), ...$request->reports()->pluck('problem_reports.raised_by')->all()];
-
-        return [$request->raised_by, ...array_values(array_filter($others, is_int(...)))];
+        $request->update([
+            'state' => $decision,
+            'decision_reason' => $reason,
+            'decided_by' => ($decider ?? $by)->id,
+            'decided_at' => CarbonImmutable::now(),
+            'version' => $request->version + 1,
+        ]);
+        event(new RequestDecided($by->login, $request->number, $decision, $reason));
     }
 }

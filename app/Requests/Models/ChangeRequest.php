@@ -7,6 +7,8 @@ namespace App\Requests\Models;
 use App\Attachments\Attachable;
 use App\Attachments\Models\ChangeFile;
 use App\Http\SavedInTurn;
+use App\Paths\Models\ApprovalPath;
+use App\Paths\Models\Signature;
 use App\People\Models\Person;
 use App\Problems\Models\ProblemReport;
 use App\Structures\Models\Item;
@@ -37,10 +39,17 @@ use Orthotaxis\Core\Change\RequestState;
  * @property ?int $decided_by
  * @property CarbonImmutable $raised_at
  * @property ?CarbonImmutable $decided_at
+ * @property ?int $path_id on which it is judged; null: one person decides
+ * @property bool $path_by_rule whether a rule chooses the path, until the first signature
+ * @property array<string, list<string>> $facts on which the steps of its path depend, as they were with the finding, by fact
+ * @property ?CarbonImmutable $assessed_at since when it is being judged
  * @property int $version
  * @property ?int $gathered_into_id
  * @property ?int $meeting_place
  * @property ?int $split_from_id
+ * @property-read ?ApprovalPath $path
+ * @property-read Collection<int, Signature> $signatures
+ * @property-read Collection<int, Person> $actors who can judge it on its path now
  * @property-read ?ChangeRequest $gatheredInto
  * @property-read Collection<int, ChangeRequest> $gathered
  * @property-read ?ChangeRequest $splitFrom
@@ -58,7 +67,14 @@ final class ChangeRequest extends Model implements Attachable
 
     public $timestamps = false;
 
-    protected $casts = ['state' => RequestState::class, 'raised_at' => 'immutable_datetime', 'decided_at' => 'immutable_datetime'];
+    protected $casts = [
+        'state' => RequestState::class,
+        'raised_at' => 'immutable_datetime',
+        'decided_at' => 'immutable_datetime',
+        'path_by_rule' => 'boolean',
+        'facts' => 'array',
+        'assessed_at' => 'immutable_datetime',
+    ];
 
     /** @return BelongsTo<Person, $this> */
     public function raisedBy(): BelongsTo
@@ -82,6 +98,32 @@ final class ChangeRequest extends Model implements Attachable
     public function orders(): BelongsToMany
     {
         return $this->belongsToMany(NamedOrder::class, 'change_order_requests', 'request_id', 'order_id')->orderBy('order_numbers.id');
+    }
+
+    /** @return BelongsTo<ApprovalPath, $this> */
+    public function path(): BelongsTo
+    {
+        return $this->belongsTo(ApprovalPath::class, 'path_id');
+    }
+
+    /** @return HasMany<Signature, $this> newest first */
+    public function signatures(): HasMany
+    {
+        return $this->hasMany(Signature::class, 'request_id')->orderByDesc('id');
+    }
+
+    /** @return BelongsToMany<Person, $this> */
+    public function actors(): BelongsToMany
+    {
+        return $this->belongsToMany(Person::class, 'request_actors', 'request_id', 'person_id')->orderBy('people.name');
+    }
+
+    /** @return list<int> ids of who has made any of it: itself, what is gathered into it, and the reports it answers */
+    public function proposers(): array
+    {
+        $others = [...$this->gathered()->pluck('raised_by')->all(), ...$this->reports()->pluck('problem_reports.raised_by')->all()];
+
+        return [$this->raised_by, ...array_values(array_filter($others, is_int(...)))];
     }
 
     /** @return BelongsTo<ChangeRequest, $this> */

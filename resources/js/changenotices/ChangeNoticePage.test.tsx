@@ -82,7 +82,7 @@ function page(copies: object[], mine: object | null) {
   server
     .on('GET /api/favourites', [])
     .on('GET /api/people', [
-      { login: 'petra', name: 'Petra Quist', roles: ['Buyer'], may_revise: false, may_sign: false },
+      { login: 'petra', name: 'Petra Quist', roles: ['Buyer'], may_revise: false, may_sign: false, may_judge: false },
     ])
     .on('GET /api/groups', [])
     .on('POST /api/change-notices/ECN-00085/receipt', null)

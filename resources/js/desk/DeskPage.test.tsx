@@ -85,9 +85,9 @@ describe('the Desk', () => {
 
   it('leads from a name to the work of that person, unless two share it', async () => {
     server.on('GET /api/people', [
-      { login: 'clara.fenn', name: 'Clara Fenn', may_revise: false, may_sign: false },
-      { login: 'a', name: 'Sam Same', may_revise: false, may_sign: false },
-      { login: 'b', name: 'Sam Same', may_revise: false, may_sign: false },
+      { login: 'clara.fenn', name: 'Clara Fenn', may_revise: false, may_sign: false, may_judge: false },
+      { login: 'a', name: 'Sam Same', may_revise: false, may_sign: false, may_judge: false },
+      { login: 'b', name: 'Sam Same', may_revise: false, may_sign: false, may_judge: false },
     ]);
     await desk({
       ...filled,

@@ -21,8 +21,8 @@ const comment = (id: number, text: string, pinned_by: string | null = null) => (
 function discussed() {
   server
     .on('GET /api/people', [
-      { login: 'helen.marsh', name: 'Helen Marsh', roles: [], may_revise: false, may_sign: true },
-      { login: 'petra.quist', name: 'Petra Quist', roles: [], may_revise: false, may_sign: false },
+      { login: 'helen.marsh', name: 'Helen Marsh', roles: [], may_revise: false, may_sign: true, may_judge: true },
+      { login: 'petra.quist', name: 'Petra Quist', roles: [], may_revise: false, may_sign: false, may_judge: false },
     ])
     .on('GET /api/discussions/ECO-00085', [comment(4, 'One part.', 'Mira Okafor')])
     .on('GET /api/discussions/ECR-00085', [comment(2, 'Two parts or one?')]);

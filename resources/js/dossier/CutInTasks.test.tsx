@@ -9,7 +9,9 @@ import { CutInTasks } from './CutInTasks';
 describe('tasks of a chosen day', () => {
   it('are made kind by kind, for those who are chosen', async () => {
     server
-      .on('GET /api/people', [{ login: 'petra', name: 'Petra Quist', roles: [], may_revise: false, may_sign: false }])
+      .on('GET /api/people', [
+        { login: 'petra', name: 'Petra Quist', roles: [], may_revise: false, may_sign: false, may_judge: false },
+      ])
       .on('GET /api/groups', []);
     const twice = { ...chosen, to_do: [...toDo, ...toDo.slice(0, 1)] };
     const user = await show(<CutInTasks change="ECO-00086" chosen={twice} />);

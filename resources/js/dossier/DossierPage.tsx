@@ -67,8 +67,8 @@ function DossierView({ dossier }: { dossier: Dossier }) {
   const now = dossier.steps.findIndex((step) => step.state === 'now');
   useEffect(() => {
     // Whoever opens a change that is well under way wants the step it is at; what came before is above it.
-    if (now > 1 && window.location.hash === '')
-      document.getElementById(dossier.steps[now]?.step ?? '')?.scrollIntoView();
+    const place = window.location.hash.slice(1) || (now > 1 ? dossier.steps[now]?.step : '');
+    document.getElementById(place ?? '')?.scrollIntoView();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, on opening; not when a step is done
   }, []);
   const links = [...dossier.requests.map((one) => one.number), ...(dossier.order ? [dossier.order.number] : [])];

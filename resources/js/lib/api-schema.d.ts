@@ -692,6 +692,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/approval-paths/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryPath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["chooseRequestPath"];
+        post: operations["steerRequest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/path/signature": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signRequest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/path/sent-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendRequestBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{number}/path/rejection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rejectRequest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/requests/{number}/money": {
         parameters: {
             query?: never;
@@ -1781,70 +1861,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/approval-paths": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["approvalPaths"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/approval-paths/{code}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["setApprovalPath"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/approval-paths/trial": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["tryPath"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/orders/{number}/path": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["steerPath"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/orders/{number}/items/{item}/redline": {
         parameters: {
             query?: never;
@@ -1957,38 +1973,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/responsible": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["responsible"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/responsible/{field}/{code}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["setResponsible"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/orders/{number}/consequences": {
         parameters: {
             query?: never;
@@ -2063,6 +2047,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["sendOrderBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["steerPath"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2303,6 +2303,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["redoLast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/approval-paths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["approvalPaths"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/approval-paths/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setApprovalPath"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/responsible": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["responsible"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/responsible/{field}/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setResponsible"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4466,6 +4530,7 @@ export interface components {
             steps: components["schemas"]["StepRow"][];
             requests: components["schemas"]["RequestData"][];
             proposals: components["schemas"]["Proposal"][];
+            judged: components["schemas"]["JudgedRequest"][];
             order: components["schemas"]["OrderData"] | null;
             handovers: components["schemas"]["HandoverRow"][];
             collisions: components["schemas"]["Collision"][];
@@ -4582,6 +4647,43 @@ export interface components {
             number: string;
             /** @description of its page: http or https; empty: none */
             address: string;
+        };
+        /** @description A request as it is judged on its path. */
+        JudgedRequest: {
+            /** @description number of the request */
+            request: string;
+            /** @description of what is on screen: what a signature covers */
+            digest: string;
+            path: components["schemas"]["PathPicture"];
+            signatures: components["schemas"]["SignatureRow"][];
+            /** @description whether you can send it back */
+            may_send_back: boolean;
+        };
+        RequestPathChoice: {
+            /** @description code of an approval path for requests; null: one person decides; "rule": a rule chooses it until somebody signs */
+            path: string | null;
+            version: number;
+        };
+        RequestRejection: {
+            /** @description Why a request is rejected. */
+            reason: string;
+        };
+        RequestSentBackTo: {
+            /** @description Why, and to where on its path, a request is sent back. */
+            reason: string;
+            /** @description 0: to whoever raised it */
+            stage: number;
+        };
+        RequestSigning: {
+            /** @description where the step asks for it */
+            password?: string;
+            /** @description of what was on screen */
+            digest: string;
+            /** @description its place in the path; the first that you can sign where nothing is said */
+            step?: number;
+            /** @description rows of the check list of the step that are ticked */
+            checks?: string[];
+            reason?: string;
         };
         /** @description What a sheet makes of nothing, or would: an order, the items on it and its lines. Where a cell cannot be so, nothing is done. */
         RaisedFromSheet: {
@@ -5384,6 +5486,9 @@ export interface components {
             decided_by: string | null;
             decided_at: string | null;
             decision_reason: string;
+            /** @description name of the approval path on which it is judged; null: the board decides */
+            path: string | null;
+            judges: string[];
         };
         NewArrangement: {
             /** @description Requests in the order in which the board takes them. */
@@ -5479,21 +5584,6 @@ export interface components {
             ids?: number[];
             /** @description in place of ids: this one and all older ones */
             up_to?: number;
-        };
-        /** @description An approval path in its newest version. */
-        ApprovalPathRow: {
-            code: string;
-            name: string;
-            version: number;
-            retired: boolean;
-            steps: components["schemas"]["PathStepRule"][];
-            tasks: components["schemas"]["PathTaskRule"][];
-            /** @description whether an order goes to review by itself when the last task before is done */
-            sends_itself: boolean;
-            /** @description conditions that all hold where a rule chooses it; null: it is chosen by hand */
-            chosen_when: components["schemas"]["PathCondition"][] | null;
-            /** @description of several whose rule holds the one with the least is chosen */
-            rank: number;
         };
         /** @description What others do to an order, and beside it, as it happens. */
         AtWorkPage: {
@@ -5704,82 +5794,6 @@ export interface components {
             called: string;
             fields: components["schemas"]["FieldChange"][];
         };
-        /** @description The path of an order: what is done, now and ahead, who acts, since when and by when. */
-        PathPicture: {
-            /** @description its code; null: the signer of the order signs */
-            code: string | null;
-            name: string;
-            /** @description of the path; the order stays on it */
-            version: number | null;
-            /** @description that is under way; null: all is done */
-            stage: number | null;
-            steps: components["schemas"]["PathStepPicture"][];
-            waits_for: string[];
-            /** @description whether a rule chooses it, until the order is sent to review */
-            by_rule: boolean;
-            stuck: string[];
-            signable: number[];
-            back_to: number[];
-        };
-        /** @description A signature of a step that holds. */
-        PathSignature: {
-            by: string;
-            /** @description for whom a stand-in signed */
-            for: string | null;
-            at: string;
-        };
-        /** @description One step of the path of an order. */
-        PathStepPicture: {
-            name: string;
-            stage: number;
-            /** @enum {string} */
-            standing: "done" | "now" | "ahead" | "not_needed" | "skipped";
-            /** @enum {string} */
-            meaning: "reviewed" | "approved" | "responsible";
-            /** @description 0: all */
-            needed: number;
-            with_password: boolean;
-            people: string[];
-            signed: components["schemas"]["PathSignature"][];
-            /** @description how many signatures are missing */
-            lacking: number;
-            acting: string[];
-            /** @description since when it is its turn */
-            since: string | null;
-            due_on: string | null;
-            overdue: boolean;
-            checks: string[];
-            /** @description why it was left out or given to others; empty: it was not */
-            reason: string;
-        };
-        /** @description How a path would run on an order. */
-        PathTrialPage: {
-            order: string;
-            title: string;
-            facts: components["schemas"]["TrialFact"][];
-            steps: components["schemas"]["PathTrialStep"][];
-            tasks: components["schemas"]["PathTrialTask"][];
-        };
-        /** @description A step of a path that is tried out: whether the order needs it, and who would sign it today. */
-        PathTrialStep: {
-            name: string;
-            stage: number;
-            /** @description whether its conditions hold */
-            needed: boolean;
-            /** @description how many signatures */
-            signatures: number;
-            people: string[];
-            acting: string[];
-            /** @description why it could not be ended; empty: it could */
-            stuck: string;
-        };
-        /** @description A task that a path would make for an order. */
-        PathTrialTask: {
-            /** @description 0: while it is revised; null: once it is released */
-            stage: number | null;
-            title: string;
-            to: string[];
-        };
         /** @description A line naming an item that an open order would add or end. */
         PlannedUse: {
             /** @description the parent */
@@ -5846,15 +5860,6 @@ export interface components {
             /** @description number of the task under which it was edited last */
             task: string | null;
         };
-        /** @description A category with the owner of its items, or a plant with its planner. */
-        ResponsibleRow: {
-            /** @enum {string} */
-            field: "category" | "plant";
-            code: string;
-            name: string;
-            /** @description a sign-in name, or group: and a code; empty: nobody */
-            who: string;
-        };
         /** @description All that somebody needs to judge an order, on one page. */
         Review: {
             order: components["schemas"]["OrderData"];
@@ -5866,19 +5871,6 @@ export interface components {
             may_sign: boolean;
             /** @description whether you may send it back now */
             may_send_back: boolean;
-        };
-        SignatureRow: {
-            person: string;
-            /** @enum {string} */
-            meaning: "signed" | "sent_back" | "skipped" | "reassigned";
-            /** @description what a signature means */
-            said: string;
-            /** @description for whom a stand-in signed */
-            for: string | null;
-            reason: string;
-            signed_at: string;
-            void: boolean;
-            digest: string;
         };
         /** @description What every act answers, and what was done to several subjects at one stroke, which can be undone as one. */
         StrokeDone: {
@@ -5917,12 +5909,6 @@ export interface components {
             effective_on: string | null;
             /** @description whether both are released in one stroke; else the subordinate one after its parent */
             together: boolean;
-        };
-        /** @description What is so of an order. */
-        TrialFact: {
-            /** @enum {string} */
-            fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
-            values: string[];
         };
         /** @description What every act answers, and the items at which something was undone or done again. */
         Turned: {
@@ -6110,78 +6096,6 @@ export interface components {
             together: boolean;
             version: number;
         };
-        PathCondition: {
-            /**
-             * @description An approval path, step by step.
-             * @enum {string}
-             */
-            fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
-            values: string[];
-        };
-        PathTaskRule: {
-            /** @description with which it is made; 0: while the order is revised; null: once it is released */
-            stage: number | null;
-            /** @enum {string} */
-            kind: "design" | "drawing" | "manufacturing" | "purchasing" | "planning" | "documents" | "training" | "other";
-            title: string;
-            /** @description as in who of a step */
-            to: string;
-            /** @description whether the stage is not over before it is done */
-            holds: boolean;
-            /** @description working days from when it is made */
-            due_days: number | null;
-            checks: string[];
-            /** @description kinds of what it edits of the order */
-            edits: ("engineering" | "manufacturing" | "item_data")[];
-        };
-        PathStepRule: {
-            name: string;
-            /** @description steps of one stage run side by side */
-            stage: number;
-            /** @description sign-in names, groups as group: and their code, role: and signer, originator, owner or planner */
-            who: string[];
-            /** @description how many of them; 0: all */
-            needed: number;
-            /** @enum {string} */
-            meaning: "reviewed" | "approved" | "responsible";
-            with_password: boolean;
-            /** @description working days */
-            due_days: number | null;
-            conditions: components["schemas"]["PathCondition"][];
-            /** @description stages; 0: the editor */
-            back_to: number[];
-            /** @description working days before it is due */
-            remind_days?: number | null;
-            /** @description working days after it was due */
-            escalate_days?: number | null;
-            /** @description sign-in names, groups as group: and their code; none: whoever raised the order */
-            escalate_to?: string[];
-            /** @description what whoever signs ticks first */
-            checks?: string[];
-        };
-        PathRule: {
-            name: string;
-            steps: components["schemas"]["PathStepRule"][];
-            tasks?: components["schemas"]["PathTaskRule"][];
-            sends_itself?: boolean;
-            chosen_when?: components["schemas"]["PathCondition"][] | null;
-            rank?: number;
-            retired: boolean;
-            version?: number | null;
-        };
-        PathSteering: {
-            /** @description its place in the path, from 0 on */
-            step: number;
-            reason: string;
-            /** @description none: it is left out */
-            to?: string[];
-        };
-        PathTrial: {
-            /** @description number */
-            order: string;
-            steps: components["schemas"]["PathStepRule"][];
-            tasks?: components["schemas"]["PathTaskRule"][];
-        };
         ReplacementRequest: {
             /** @description Where a component is replaced, and by what. */
             old: string;
@@ -6195,10 +6109,6 @@ export interface components {
                 work: string;
                 line: string;
             }[];
-        };
-        ResponsibleRule: {
-            /** @description a sign-in name, or group: and a code; empty: nobody */
-            who: string;
         };
         Seen: {
             /** @description The newest edit that was on screen. */
@@ -6447,6 +6357,211 @@ export interface components {
             /** @description whether you may edit it now */
             may_edit: boolean;
         };
+        /** @description An approval path in its newest version. */
+        ApprovalPathRow: {
+            code: string;
+            name: string;
+            /** @enum {string} */
+            judges: "orders" | "requests";
+            version: number;
+            retired: boolean;
+            steps: components["schemas"]["PathStepRule"][];
+            tasks: components["schemas"]["PathTaskRule"][];
+            /** @description whether an order goes to review by itself when the last task before is done */
+            sends_itself: boolean;
+            /** @description conditions that all hold where a rule chooses it; null: it is chosen by hand */
+            chosen_when: components["schemas"]["PathCondition"][] | null;
+            /** @description of several whose rule holds the one with the least is chosen */
+            rank: number;
+        };
+        /** @description The path of a change: what is done, now and ahead, who acts, since when and by when. */
+        PathPicture: {
+            /** @description its code; null: none was set up for it */
+            code: string | null;
+            name: string;
+            /** @description of the path; the change stays on it */
+            version: number | null;
+            /** @description that is under way; null: all is done */
+            stage: number | null;
+            steps: components["schemas"]["PathStepPicture"][];
+            waits_for: string[];
+            /** @description whether a rule chooses it, until it is judged */
+            by_rule: boolean;
+            stuck: string[];
+            signable: number[];
+            back_to: number[];
+        };
+        /** @description A signature of a step that holds. */
+        PathSignature: {
+            by: string;
+            /** @description for whom a stand-in signed */
+            for: string | null;
+            at: string;
+            /** @description what they said with it; may be empty */
+            reason: string;
+            checks: string[];
+        };
+        /** @description One step of the path of a change. */
+        PathStepPicture: {
+            name: string;
+            stage: number;
+            /** @enum {string} */
+            standing: "done" | "now" | "ahead" | "not_needed" | "skipped";
+            /** @enum {string} */
+            meaning: "reviewed" | "approved" | "responsible";
+            /** @description 0: all */
+            needed: number;
+            with_password: boolean;
+            people: string[];
+            signed: components["schemas"]["PathSignature"][];
+            /** @description how many signatures are missing */
+            lacking: number;
+            acting: string[];
+            /** @description since when it is its turn */
+            since: string | null;
+            due_on: string | null;
+            overdue: boolean;
+            checks: string[];
+            /** @description why it was left out or given to others; empty: it was not */
+            reason: string;
+        };
+        /** @description How a path would run on a change. */
+        PathTrialPage: {
+            change: string;
+            title: string;
+            facts: components["schemas"]["TrialFact"][];
+            steps: components["schemas"]["PathTrialStep"][];
+            tasks: components["schemas"]["PathTrialTask"][];
+        };
+        /** @description A step of a path that is tried out: whether the order needs it, and who would sign it today. */
+        PathTrialStep: {
+            name: string;
+            stage: number;
+            /** @description whether its conditions hold */
+            needed: boolean;
+            /** @description how many signatures */
+            signatures: number;
+            people: string[];
+            acting: string[];
+            /** @description why it could not be ended; empty: it could */
+            stuck: string;
+        };
+        /** @description A task that a path would make for an order. */
+        PathTrialTask: {
+            /** @description 0: while it is revised; null: once it is released */
+            stage: number | null;
+            title: string;
+            to: string[];
+        };
+        /** @description A category with the owner of its items, or a plant with its planner. */
+        ResponsibleRow: {
+            /** @enum {string} */
+            field: "category" | "plant";
+            code: string;
+            name: string;
+            /** @description a sign-in name, or group: and a code; empty: nobody */
+            who: string;
+        };
+        SignatureRow: {
+            person: string;
+            /** @enum {string} */
+            meaning: "signed" | "sent_back" | "skipped" | "reassigned";
+            /** @description what a signature means */
+            said: string;
+            /** @description for whom a stand-in signed */
+            for: string | null;
+            reason: string;
+            signed_at: string;
+            void: boolean;
+            digest: string;
+        };
+        /** @description What is so of an order. */
+        TrialFact: {
+            /** @enum {string} */
+            fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
+            values: string[];
+        };
+        PathCondition: {
+            /**
+             * @description An approval path, step by step.
+             * @enum {string}
+             */
+            fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
+            values: string[];
+        };
+        PathTaskRule: {
+            /** @description with which it is made; 0: while the order is revised; null: once it is released */
+            stage: number | null;
+            /** @enum {string} */
+            kind: "design" | "drawing" | "manufacturing" | "purchasing" | "planning" | "documents" | "training" | "other";
+            title: string;
+            /** @description as in who of a step */
+            to: string;
+            /** @description whether the stage is not over before it is done */
+            holds: boolean;
+            /** @description working days from when it is made */
+            due_days: number | null;
+            checks: string[];
+            /** @description kinds of what it edits of the order */
+            edits: ("engineering" | "manufacturing" | "item_data")[];
+        };
+        PathStepRule: {
+            name: string;
+            /** @description steps of one stage run side by side */
+            stage: number;
+            /** @description sign-in names, groups as group: and their code, role: and signer, originator, owner or planner */
+            who: string[];
+            /** @description how many of them; 0: all */
+            needed: number;
+            /** @enum {string} */
+            meaning: "reviewed" | "approved" | "responsible";
+            with_password: boolean;
+            /** @description working days */
+            due_days: number | null;
+            conditions: components["schemas"]["PathCondition"][];
+            /** @description stages; 0: the editor */
+            back_to: number[];
+            /** @description working days before it is due */
+            remind_days?: number | null;
+            /** @description working days after it was due */
+            escalate_days?: number | null;
+            /** @description sign-in names, groups as group: and their code; none: whoever raised the order */
+            escalate_to?: string[];
+            /** @description what whoever signs ticks first */
+            checks?: string[];
+        };
+        PathRule: {
+            name: string;
+            /**
+             * @description orders where nothing is said; a later version judges the same
+             * @enum {string}
+             */
+            judges?: "orders" | "requests";
+            steps: components["schemas"]["PathStepRule"][];
+            tasks?: components["schemas"]["PathTaskRule"][];
+            sends_itself?: boolean;
+            chosen_when?: components["schemas"]["PathCondition"][] | null;
+            rank?: number;
+            retired: boolean;
+            version?: number | null;
+        };
+        PathSteering: {
+            /** @description its place in the path, from 0 on */
+            step: number;
+            reason: string;
+            /** @description none: it is left out */
+            to?: string[];
+        };
+        PathTrial: {
+            /** @description number of an order or a request */
+            change: string;
+            steps: components["schemas"]["PathStepRule"][];
+            tasks?: components["schemas"]["PathTaskRule"][];
+        };
+        ResponsibleRule: {
+            /** @description a sign-in name, or group: and a code; empty: nobody */
+            who: string;
+        };
         /** @description Something that a role can allow. */
         AbilityRow: {
             code: string;
@@ -6527,6 +6642,8 @@ export interface components {
             roles: string[];
             may_revise: boolean;
             may_sign: boolean;
+            /** @description whether they may sign requests on approval paths */
+            may_judge: boolean;
         };
         RoleRow: {
             code: string;
@@ -6867,6 +6984,8 @@ export interface components {
             decided_by: string | null;
             decided_at: string | null;
             version: number;
+            /** @description whether a rule chooses its approval path, until somebody signs */
+            path_by_rule: boolean;
             items: components["schemas"]["ItemRow"][];
             orders: string[];
             reports: components["schemas"]["ReportRow"][];
@@ -9240,6 +9359,214 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReferenceRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tryPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PathTrial"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PathTrialPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chooseRequestPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RequestPathChoice"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    steerRequest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PathSteering"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    signRequest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RequestSigning"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendRequestBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RequestSentBackTo"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rejectRequest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RequestRejection"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */
@@ -12102,138 +12429,6 @@ export interface operations {
             };
         };
     };
-    approvalPaths: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ApprovalPathRow"][];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    setApprovalPath: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                code: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PathRule"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    tryPath: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PathTrial"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PathTrialPage"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    steerPath: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PathSteering"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     redline: {
         parameters: {
             query?: never;
@@ -12514,71 +12709,6 @@ export interface operations {
             };
         };
     };
-    responsible: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ResponsibleRow"][];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    setResponsible: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                field: string;
-                code: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ResponsibleRule"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     consequences: {
         parameters: {
             query?: never;
@@ -12719,6 +12849,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SentBack"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    steerPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PathSteering"];
             };
         };
         responses: {
@@ -13374,6 +13539,135 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Turned"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    approvalPaths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApprovalPathRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setApprovalPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PathRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    responsible: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResponsibleRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setResponsible: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                field: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResponsibleRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */

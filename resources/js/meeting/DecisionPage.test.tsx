@@ -39,6 +39,8 @@ const row = (number: string): Schemas['MeetingRow'] => ({
   decided_by: null,
   decided_at: null,
   decision_reason: '',
+  path: null,
+  judges: [],
 });
 
 interface Setting {

@@ -13,6 +13,7 @@ import type { Schemas } from '../lib/api';
 import { amount, count, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { RequestFacts } from '../requests/RequestFacts';
+import { RequestPath } from '../requests/RequestPath';
 import { dispositions, reachReasons, states, supplyKinds } from '../lib/words';
 import { nameOf } from '../lib/choices';
 import { itemColumns } from '../structures/itemColumns';
@@ -38,8 +39,9 @@ export function DecisionPage() {
   const next = others[0];
   return (
     <Loading query={dossier}>
-      {({ requests, proposals }) => {
+      {({ requests, proposals, judged }) => {
         const request = requests.find((one) => one.number === number);
+        const onPath = judged.find((one) => one.request === number);
         if (!request) return <p className="p-6">There is no request {number}.</p>;
         return (
           <Page
@@ -79,9 +81,14 @@ export function DecisionPage() {
               <Part title="Finding">
                 <p className="max-w-3xl whitespace-pre-line">{request.finding || 'No finding is recorded yet.'}</p>
               </Part>
+              {onPath && (
+                <Part title="Approval path">
+                  <RequestPath judged={onPath} open={request.state === 'assessing'} />
+                </Part>
+              )}
               <Part title="Decision">
                 {request.decided_at !== null && !['raised', 'assessing'].includes(request.state) && (
-                  <p>
+                  <p className="whitespace-pre-line">
                     <b className="font-semibold">{states[request.state === 'ordered' ? 'approved' : request.state]}</b>{' '}
                     by <Person name={request.decided_by} />, {moment(request.decided_at)}: {request.decision_reason}
                   </p>
@@ -90,6 +97,7 @@ export function DecisionPage() {
                   <DecisionForm
                     key={number}
                     request={request}
+                    {...(onPath && { judged: onPath })}
                     onDecided={() =>
                       inMeeting && void navigate(next === undefined ? '/meeting' : `/changes/${next}/decision?meeting`)
                     }

@@ -14,11 +14,13 @@ const row = (number: string, title: string, more: Partial<Schemas['MeetingRow']>
   decided_by: null,
   decided_at: null,
   decision_reason: '',
+  path: null,
+  judges: [],
   ...more,
 });
 const awaiting = [
   row('ECR-00097', 'Suction line of 12 m', { waiting: 2 }),
-  row('ECR-00095', 'Second source', { cut_in: '2027-04-14' }),
+  row('ECR-00095', 'Second source', { cut_in: '2027-04-14', path: 'Safety', judges: ['Nils Aarden', 'Lena Voss'] }),
 ];
 
 async function meeting(page: Schemas['MeetingPage'], as?: Schemas['Me']) {
@@ -27,6 +29,11 @@ async function meeting(page: Schemas['MeetingPage'], as?: Schemas['Me']) {
 }
 
 describe('the meeting of the board', () => {
+  it('says on which path a request is judged, and whom it asks', async () => {
+    await meeting({ awaiting, decided: [], meetings: [] }, vera);
+    expect(await screen.findByText(/on “Safety”: Nils Aarden, Lena Voss can sign/)).toBeTruthy();
+  });
+
   it('lists what awaits a decision with what one has to know', async () => {
     await meeting({ awaiting, decided: [], meetings: [] });
     const [first, second] = await screen.findAllByRole('listitem');

@@ -112,6 +112,8 @@ function Awaiting({ row, at, children }: { row: Row; at: number; children: React
         <span className="block text-sm text-soft">
           {change.site}, raised by <Person name={change.raised_by} />
           {row.cut_in !== null && `, cut-in ${day(row.cut_in)}`}
+          {row.path !== null &&
+            `, on “${row.path}”${row.judges.length > 0 ? `: ${row.judges.join(', ')} can sign` : ''}`}
           {row.waiting > 0 && `, ${row.waiting} question${row.waiting === 1 ? '' : 's'} not answered yet`}
         </span>
       </span>

@@ -85,10 +85,12 @@ export function OrderPlan({ order, editable }: Props) {
       (people.data ?? []).filter((one) => one[which]).map((one) => [one.login, `${one.name}, ${one.roles.join(', ')}`]),
     );
   const offeredPaths = Object.fromEntries(
-    paths.filter(({ code, retired }) => !retired || code === was.path).map(({ code, name }) => [code, name]),
+    paths
+      .filter(({ code, judges, retired }) => judges === 'orders' && (!retired || code === was.path))
+      .map(({ code, name }) => [code, name]),
   );
   const byRule: Record<string, string> =
-    order.path.by_rule || paths.some((one) => !one.retired && one.chosen_when !== null)
+    order.path.by_rule || paths.some((one) => one.judges === 'orders' && !one.retired && one.chosen_when !== null)
       ? { [BY_RULE]: order.path.by_rule ? `By rule: ${order.path.name}` : 'By rule' }
       : {};
   const changed = (Object.keys(was) as (keyof Draft)[]).some((name) => value[name] !== was[name]);

@@ -17,7 +17,7 @@ import { BeforeAfter } from './BeforeAfter';
 import { Collided } from './Collided';
 import { costOfProducts } from './costOfProducts';
 import { Dependences } from './Dependences';
-import { PathPicture } from './path/PathPicture';
+import { PathPicture } from '../paths/PathPicture';
 import { SignForm } from './SignForm';
 import { Subordination } from './Subordination';
 import { Waivers } from './Waivers';
@@ -71,7 +71,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
             ]}
           />
         </div>
-        {order.path.code !== null && <PathPicture path={order.path} />}
+        {order.path.code !== null && <PathPicture path={order.path} tasks={`/changes/${order.number}#tasks`} />}
         <Collided collisions={consequences.collisions} />
         <Waivers waivers={order.waivers} />
         <Dependences order={order.number} />

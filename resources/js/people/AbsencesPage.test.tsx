@@ -21,7 +21,9 @@ describe('absences', () => {
   it('are added for oneself, and removed again', async () => {
     server
       .on('GET /api/favourites', [])
-      .on('GET /api/people', [{ login: 'greta', name: 'Greta Sorn', roles: [], may_revise: false, may_sign: true }])
+      .on('GET /api/people', [
+        { login: 'greta', name: 'Greta Sorn', roles: [], may_revise: false, may_sign: true, may_judge: true },
+      ])
       .on('GET /api/absences', [row]);
     const user = await show(<AbsencesPage />, { as });
     const form = await screen.findByRole('form', { name: 'New absence' });

@@ -8,7 +8,9 @@ import { RegisterPage } from './RegisterPage';
 async function register(at = '/register') {
   server
     .on('GET /api/favourites', [])
-    .on('GET /api/people', [{ login: 'helen.marsh', name: 'Helen Marsh', may_revise: false, may_sign: true }])
+    .on('GET /api/people', [
+      { login: 'helen.marsh', name: 'Helen Marsh', may_revise: false, may_sign: true, may_judge: true },
+    ])
     .on('GET /api/changes', ({ query }) =>
       query.words === 'nothing'
         ? []

@@ -8,16 +8,20 @@ import { Field } from '../ui/Field';
 import { TextArea } from '../ui/Input';
 import { Notice, ProblemNotice } from '../ui/Notice';
 import { OlderDraft } from '../ui/OlderDraft';
+import { ChoosePath } from './ChoosePath';
+import { JudgeForm } from './JudgeForm';
 
 type Decision = Schemas['Decision']['decision'];
 
 interface Props {
   request: Schemas['RequestData'];
+  /** Where it goes on an approval path. */
+  judged?: Schemas['JudgedRequest'];
   onDecided?: () => void;
 }
 
-/** Records the finding, then the decision with its reason. */
-export function DecisionForm({ request, onDecided }: Props) {
+/** Records the finding, then the decision with its reason, or what is done on its path. */
+export function DecisionForm({ request, judged, onDecided }: Props) {
   const mayAssess = useMay('assess_request');
   const mayDecide = useMay('decide_request');
   const path = { number: request.number };
@@ -45,8 +49,12 @@ export function DecisionForm({ request, onDecided }: Props) {
       onDecided?.();
     },
   );
-  if (!mayAssess && !(mayDecide && request.state === 'assessing'))
-    return <Notice>A coordinator assesses this request.</Notice>;
+  const isSigned = judged?.path.steps.some(({ signed }) => signed.length > 0) === true;
+  const isOpen = request.state === 'assessing';
+  const judges = isOpen && judged !== undefined && (judged.path.signable.length > 0 || judged.may_send_back);
+  const decides = isOpen && judged === undefined && mayDecide;
+  if (!mayAssess && !decides && !judges)
+    return judged === undefined || !isOpen ? <Notice>A coordinator assesses this request.</Notice> : null;
 
   return (
     <div className="no-print grid max-w-5xl gap-6 md:grid-cols-2">
@@ -75,12 +83,15 @@ export function DecisionForm({ request, onDecided }: Props) {
             onDrop={finding.clear}
           />
           <ProblemNotice problem={record.error} shown={['finding']} />
+          {isSigned && <Notice look="warn">What is signed is of this finding: another one makes it void.</Notice>}
           <Button type="submit" look={request.state === 'assessing' ? 'plain' : 'main'} busy={record.isPending}>
             Save finding
           </Button>
+          <ChoosePath request={request} judged={judged} />
         </form>
       )}
-      {request.state === 'assessing' && mayDecide && (
+      {judges && <JudgeForm judged={judged} {...(onDecided && { onDecided })} />}
+      {decides && (
         <div className="space-y-2">
           <Field label="Reason for the decision" error={decide.error?.at('reason')}>
             <TextArea

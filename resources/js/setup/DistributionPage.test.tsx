@@ -28,7 +28,7 @@ function answers(rows: object[] = [tarn]) {
       { code: 'buyers', name: 'Buyers', retired: false, version: 1, members: ['petra'], names: ['Petra Quist'] },
     ])
     .on('GET /api/people', [
-      { login: 'tomas', name: 'Tomas Lind', roles: ['Planner'], may_revise: false, may_sign: false },
+      { login: 'tomas', name: 'Tomas Lind', roles: ['Planner'], may_revise: false, may_sign: false, may_judge: false },
     ]);
 }
 

@@ -20,8 +20,8 @@ function answers() {
     .on('GET /api/favourites', [])
     .on('GET /api/groups', [buyers])
     .on('GET /api/people', [
-      { login: 'petra', name: 'Petra Quist', roles: ['Buyer'], may_revise: false, may_sign: false },
-      { login: 'tomas', name: 'Tomas Lind', roles: ['Planner'], may_revise: false, may_sign: false },
+      { login: 'petra', name: 'Petra Quist', roles: ['Buyer'], may_revise: false, may_sign: false, may_judge: false },
+      { login: 'tomas', name: 'Tomas Lind', roles: ['Planner'], may_revise: false, may_sign: false, may_judge: false },
     ]);
 }
 

@@ -5,6 +5,7 @@ import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Input } from '../ui/Input';
+import { Select } from '../ui/Select';
 import { ProblemNotice } from '../ui/Notice';
 import { WholeInput } from '../ui/WholeInput';
 import { CodeField, isCode } from './CodeField';
@@ -13,6 +14,7 @@ import { PathStepFields } from './PathStepFields';
 import { PathTaskFields, type PathTask } from './PathTaskFields';
 import { TryPath } from './TryPath';
 import { SaveOrRetire } from './SaveOrRetire';
+import { judges, type Judges } from './rolesOf';
 
 export type Step = Schemas['PathStepRule'];
 
@@ -31,21 +33,23 @@ const nextStep = (steps: Step[]): Step => ({
   escalate_to: [],
 });
 
-const nextTask: PathTask = {
-  stage: 0,
+const nextTask = (path: Judges): PathTask => ({
+  stage: path === 'orders' ? 0 : 1,
   kind: 'design',
   title: '',
-  to: 'role:editor',
+  to: path === 'orders' ? 'role:editor' : 'role:owner',
   holds: true,
   due_days: null,
   checks: [],
   edits: [],
-};
+});
 
 /** Adds an approval path, or makes another version of one. */
 export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | null; onDone: () => void }) {
   const [code, setCode] = useState(path?.code ?? '');
   const [name, setName] = useState(path?.name ?? '');
+  const [judged, setJudged] = useState<Judges>(path?.judges ?? 'orders');
+  const ofOrders = judged === 'orders';
   const [steps, setSteps] = useState<Step[]>(path?.steps ?? [nextStep([])]);
   const [tasks, setTasks] = useState<PathTask[]>(path?.tasks ?? []);
   const [sendsItself, setSendsItself] = useState(path?.sends_itself ?? false);
@@ -60,9 +64,10 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
           params: { path: { code } },
           body: {
             name,
+            judges: judged,
             steps,
             tasks,
-            sends_itself: sendsItself,
+            sends_itself: ofOrders && sendsItself,
             chosen_when: chosenWhen,
             rank: rank ?? 0,
             retired,
@@ -112,6 +117,11 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
         <Field label="Name" className="w-72" error={set.error?.at('name')}>
           <Input value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
+        {path === null && (
+          <Field label="Judges" className="w-40" error={set.error?.at('judges')}>
+            <Select value={judged} onChange={setJudged} options={judges} />
+          </Field>
+        )}
       </div>
       {steps.map((step, at) => (
         <PathStepFields
@@ -119,6 +129,7 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
           at={at}
           step={step}
           steps={steps}
+          judges={judged}
           error={(field) => set.error?.at(`steps.${at}.${field}`)}
           onChange={(next) => change(at, next)}
           onUp={at > 0 ? () => swap(at, at - 1) : undefined}
@@ -133,6 +144,7 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
             key={at}
             at={at}
             task={task}
+            judges={judged}
             stages={steps.map(({ stage }) => stage)}
             error={(field) => set.error?.at(`tasks.${at}.${field}`)}
             onChange={(next) => setTasks(tasks.map((one, i) => (i === at ? next : one)))}
@@ -140,11 +152,13 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
           />
         ))}
         <div className="flex flex-wrap items-center gap-x-5">
-          <Button onClick={() => setTasks([...tasks, nextTask])}>Add a task</Button>
-          <label className="inline-flex min-h-6 items-center gap-1.5">
-            <input type="checkbox" checked={sendsItself} onChange={(event) => setSendsItself(event.target.checked)} />
-            An order goes to review by itself when the last task before is done
-          </label>
+          <Button onClick={() => setTasks([...tasks, nextTask(judged)])}>Add a task</Button>
+          {ofOrders && (
+            <label className="inline-flex min-h-6 items-center gap-1.5">
+              <input type="checkbox" checked={sendsItself} onChange={(event) => setSendsItself(event.target.checked)} />
+              An order goes to review by itself when the last task before is done
+            </label>
+          )}
         </div>
       </section>
       <section aria-labelledby="path-rule" className="space-y-2 border-t border-strong pt-2">
@@ -155,7 +169,7 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
             checked={chosenWhen !== null}
             onChange={(event) => setChosenWhen(event.target.checked ? [] : null)}
           />
-          By rule, for new orders
+          {ofOrders ? 'By rule, for new orders' : 'By rule, with the finding'}
         </label>
         {chosenWhen !== null && (
           <>
@@ -171,7 +185,7 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
               className="w-40"
               hint={
                 chosenWhen.length === 0
-                  ? 'Without conditions it is chosen for every order.'
+                  ? `Without conditions it is chosen for every ${ofOrders ? 'order' : 'request'}.`
                   : 'The least is chosen first.'
               }
               error={set.error?.at('rank')}
@@ -181,8 +195,8 @@ export function PathForm({ path, onDone }: { path: Schemas['ApprovalPathRow'] | 
           </>
         )}
       </section>
-      <TryPath steps={steps} tasks={tasks} />
-      <ProblemNotice problem={set.error} shown={['code', 'name', 'rank', ...shown, ...ofTasks, ...ofRule]} />
+      <TryPath steps={steps} tasks={tasks} judges={judged} />
+      <ProblemNotice problem={set.error} shown={['code', 'name', 'judges', 'rank', ...shown, ...ofTasks, ...ofRule]} />
       <SaveOrRetire
         save={path === null ? 'Add path' : 'Save as the next version'}
         retired={path?.retired ?? null}

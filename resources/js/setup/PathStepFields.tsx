@@ -11,7 +11,7 @@ import { Select } from '../ui/Select';
 import { Several } from '../ui/Several';
 import { WholeInput } from '../ui/WholeInput';
 import { PathConditions } from './PathConditions';
-import { rolesOfOrder } from './rolesOfOrder';
+import { rolesOf, type Judges } from './rolesOf';
 import { StepLateness } from './StepLateness';
 
 type Step = Schemas['PathStepRule'];
@@ -21,6 +21,7 @@ interface Props {
   step: Step;
   /** All of the path: where a step may send back to. */
   steps: Step[];
+  judges: Judges;
   error: (field: string) => string | undefined;
   onChange: (step: Step) => void;
   onUp: (() => void) | undefined;
@@ -28,14 +29,18 @@ interface Props {
 }
 
 /** One step of a path: who signs it, how many of them, with what meaning, when it is needed, and where it may send back to. */
-export function PathStepFields({ at, step, steps, error, onChange, onUp, onRemove }: Props) {
+export function PathStepFields({ at, step, steps, judges, error, onChange, onUp, onRemove }: Props) {
   const people = useQuery(queries.people()).data ?? [];
   const groups = useQuery(queries.groups()).data ?? [];
   const set = (some: Partial<Step>) => onChange({ ...step, ...some });
   const who = {
-    ...rolesOfOrder,
+    ...rolesOf(judges, 'sign'),
     ...Object.fromEntries(groups.map(({ code, name }) => [`group:${code}`, `${name} (group)`])),
-    ...Object.fromEntries(people.filter((one) => one.may_sign).map(({ login, name }) => [login, name])),
+    ...Object.fromEntries(
+      people
+        .filter((one) => (judges === 'orders' ? one.may_sign : one.may_judge))
+        .map(({ login, name }) => [login, name]),
+    ),
   };
   const escalation = Object.fromEntries(Object.entries(who).filter(([code]) => !code.startsWith('role:')));
   const before = [...new Set(steps.map(({ stage }) => stage))]
@@ -100,7 +105,7 @@ export function PathStepFields({ at, step, steps, error, onChange, onUp, onRemov
                 })
               }
             />
-            {stage === 0 ? 'the editor' : `stage ${stage}`}
+            {stage === 0 ? (judges === 'orders' ? 'the editor' : 'whoever raised it') : `stage ${stage}`}
           </label>
         ))}
         {error('back_to') !== undefined && <span className="text-sm text-alarm">▸ {error('back_to')}</span>}

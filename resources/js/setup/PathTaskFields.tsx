@@ -7,7 +7,7 @@ import { Input, TextArea } from '../ui/Input';
 import { Select } from '../ui/Select';
 import { useRecipients } from '../ui/useRecipients';
 import { WholeInput } from '../ui/WholeInput';
-import { rolesOfOrder } from './rolesOfOrder';
+import { rolesOf, type Judges } from './rolesOf';
 
 export type PathTask = Schemas['PathTaskRule'];
 
@@ -16,6 +16,7 @@ interface Props {
   task: PathTask;
   /** Stages of the path, in which steps are. */
   stages: number[];
+  judges: Judges;
   error: (field: string) => string | undefined;
   onChange: (task: PathTask) => void;
   onRemove: () => void;
@@ -29,19 +30,21 @@ const kindsOfEdits: [PathTask['edits'][number], string][] = [
 
 const RELEASED = 'released';
 
-/** When a task is made: with opening for revision, with a stage of review (one of tasks alone too), with release. */
-function whensOf(stages: number[]): Record<string, string> {
+/**
+ * When a task is made: with opening for revision, with a stage of review (one of tasks alone too), with release;
+ * for a request with a stage alone.
+ */
+function whensOf(stages: number[], judges: Judges): Record<string, string> {
   const last = Math.max(1, ...stages);
   const all = Array.from({ length: last }, (_, at) => at + 1);
-  return {
-    '0': 'When opened for revision',
-    ...Object.fromEntries(all.map((stage) => [String(stage), `With stage ${stage}`])),
-    [RELEASED]: 'When released',
-  };
+  const ofStages = Object.fromEntries(all.map((stage) => [String(stage), `With stage ${stage}`]));
+  return judges === 'requests'
+    ? ofStages
+    : { '0': 'When opened for revision', ...ofStages, [RELEASED]: 'When released' };
 }
 
-/** Something that is to be done for every order that goes on the path. */
-export function PathTaskFields({ at, task, stages, error, onChange, onRemove }: Props) {
+/** Something that is to be done for every change that goes on the path. */
+export function PathTaskFields({ at, task, stages, judges, error, onChange, onRemove }: Props) {
   const recipients = useRecipients();
   const set = (some: Partial<PathTask>) => onChange({ ...task, ...some });
   const label = task.title === '' ? `Task ${at + 1}` : task.title;
@@ -58,7 +61,7 @@ export function PathTaskFields({ at, task, stages, error, onChange, onRemove }: 
               const stage = when === RELEASED ? null : Number(when);
               set({ stage, edits: stage === 0 ? task.edits : [], holds: stage === null ? false : task.holds });
             }}
-            options={whensOf(stages)}
+            options={whensOf(stages, judges)}
           />
         </Field>
         <Field label="What is to be done" error={error('title')}>
@@ -68,7 +71,11 @@ export function PathTaskFields({ at, task, stages, error, onChange, onRemove }: 
           <Select value={task.kind} onChange={(kind) => set({ kind })} options={taskKinds} />
         </Field>
         <Field label="For" error={error('to')}>
-          <Select value={task.to} onChange={(to) => set({ to })} options={{ ...rolesOfOrder, ...recipients }} />
+          <Select
+            value={task.to}
+            onChange={(to) => set({ to })}
+            options={{ ...rolesOf(judges, 'do'), ...recipients }}
+          />
         </Field>
         <Field label="Due, work days" error={error('due_days')}>
           <WholeInput value={task.due_days ?? undefined} onChange={(due) => set({ due_days: due ?? null })} />

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { done } from '../testing/done';
 import { Refused, server } from '../testing/server';
-import { mira, show, vera } from '../testing/show';
+import { choose, mira, show, vera } from '../testing/show';
 import { PathsPage } from './PathsPage';
 
 const ivo = { ...mira, abilities: ['set_up'] };
@@ -22,6 +22,7 @@ const step = (more: Partial<Schemas['PathStepRule']>): Schemas['PathStepRule'] =
 const usual: Schemas['ApprovalPathRow'] = {
   code: 'usual',
   name: 'Usual',
+  judges: 'orders',
   version: 3,
   retired: false,
   tasks: [],
@@ -42,7 +43,9 @@ function answers() {
     .on('GET /api/groups', [
       { code: 'quality', name: 'Quality', retired: false, version: 1, members: ['nils'], names: ['Nils Aarden'] },
     ])
-    .on('GET /api/people', [{ login: 'greta', name: 'Greta Sorn', roles: [], may_revise: false, may_sign: true }]);
+    .on('GET /api/people', [
+      { login: 'greta', name: 'Greta Sorn', roles: [], may_revise: false, may_sign: true, may_judge: true },
+    ]);
 }
 
 describe('approval paths', () => {
@@ -96,7 +99,7 @@ describe('approval paths', () => {
     await user.type(within(form).getByRole('textbox', { name: 'Due, work days' }), '5');
     await user.type(within(form).getByRole('textbox', { name: 'Remind, work days before' }), '1');
     await user.type(within(form).getByRole('textbox', { name: 'Escalate, work days after' }), '2');
-    await user.click(within(form).getByRole('button', { name: 'Who raised the order' }));
+    await user.click(within(form).getByRole('button', { name: 'Whoever raised it' }));
     await user.click((await screen.findAllByRole('checkbox', { name: /group/ }))[0] as HTMLElement);
     await user.keyboard('{Escape}');
     await user.click(within(form).getByRole('button', { name: 'Add path' }));
@@ -150,5 +153,27 @@ describe('approval paths', () => {
       chosen_when: [{ fact: 'one_time_cost', values: ['500'] }],
       rank: 0,
     });
+  });
+
+  it('judge requests too: with whom a request names, and without what only an order has', async () => {
+    answers();
+    const user = await show(<PathsPage />, { as: ivo });
+    const form = await screen.findByRole('form', { name: 'New approval path' });
+    await choose(user, 'Judges', 'Requests');
+    expect(within(form).queryByRole('checkbox', { name: /goes to review by itself/ })).toBeNull();
+    expect(within(form).getByRole('checkbox', { name: 'whoever raised it' })).toBeTruthy();
+    await user.click(within(form).getByRole('button', { name: 'Add a task' }));
+    expect(within(form).getByRole('combobox', { name: 'Made' }).textContent).toContain('With stage 1');
+    await user.type(within(form).getByRole('textbox', { name: 'Name' }), 'Safety');
+    await user.type(within(form).getByRole('textbox', { name: /Code/ }), 'safety');
+    server.on('PUT /api/approval-paths/safety', done('safety'));
+    await user.click(within(form).getByRole('button', { name: 'Add path' }));
+    await waitFor(() =>
+      expect(server.asked('PUT /api/approval-paths/safety')[0]?.body).toMatchObject({
+        judges: 'requests',
+        sends_itself: false,
+        tasks: [{ stage: 1, to: 'role:owner' }],
+      }),
+    );
   });
 });

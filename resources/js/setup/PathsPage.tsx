@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { PathForm } from './PathForm';
+import { judges } from './rolesOf';
 import { SetUpList, statusColumn, textColumn } from './SetUpList';
 
 type Path = Schemas['ApprovalPathRow'];
@@ -18,18 +19,19 @@ const inWords = ({ steps }: Path) =>
     )
     .join(' → ');
 
-/** The paths on which orders are judged. An edit makes another version; orders that are under way stay on theirs. */
+/** The paths on which orders and requests are judged. An edit makes another version; what is under way stays on its own. */
 export function PathsPage() {
   const paths = useQuery(queries.approvalPaths());
   return (
     <SetUpList<Path>
       title="Approval paths"
-      about="An order goes on a path that a rule chooses or that it is planned with, or one person signs. An edit makes another version; orders stay on the version that they were planned with."
+      about="Orders and requests are judged on a path that a rule or a person chooses, or by one person. An edit makes another version; what is under way stays on its own."
       label="Approval paths"
-      empty="No path is set up yet: one signer signs each order."
+      empty="No path is set up yet: one person signs each order, and one decides on each request."
       query={paths}
       width="max-w-6xl"
       columns={[
+        textColumn('judges', 'Judges', (row) => judges[row.judges]),
         textColumn('steps', 'Steps', inWords),
         textColumn('chosen', 'Chosen', (row) => (row.chosen_when === null ? 'by hand' : `by rule, rank ${row.rank}`)),
         { ...textColumn<Path>('version', 'Version', (row) => String(row.version)), numeric: true },

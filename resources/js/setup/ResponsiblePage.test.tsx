@@ -10,7 +10,9 @@ const PUT = 'PUT /api/responsible/plant/Weir';
 const answers = () =>
   server
     .on('GET /api/favourites', [])
-    .on('GET /api/people', [{ login: 'tomas', name: 'Tomas Lind', roles: [], may_revise: true, may_sign: true }])
+    .on('GET /api/people', [
+      { login: 'tomas', name: 'Tomas Lind', roles: [], may_revise: true, may_sign: true, may_judge: true },
+    ])
     .on('GET /api/groups', [])
     .on('GET /api/responsible', [
       { field: 'plant', code: 'Weir', name: 'Weir', who: '' },

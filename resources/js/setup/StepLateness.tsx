@@ -40,7 +40,7 @@ export function StepLateness({ label, step, options, error, onChange }: Props) {
             label={`Escalate ${label} to`}
             chosen={(step.escalate_to ?? []).join(',')}
             options={options}
-            none="Who raised the order"
+            none="Whoever raised it"
             onChange={(chosen) => set({ escalate_to: chosen === '' ? [] : chosen.split(',') })}
           />
           {error('escalate_to') !== undefined && <p className="mt-0.5 text-sm text-alarm">▸ {error('escalate_to')}</p>}

@@ -24,8 +24,8 @@ describe('trying a path', () => {
         total: 1,
         from: 0,
       })
-      .on('POST /api/approval-paths/trial', new Refused(422, 'No.', { order: ['There is no such order.'] }));
-    const user = await show(<TryPath steps={[step]} tasks={[]} />);
+      .on('POST /api/approval-paths/trial', new Refused(422, 'No.', { change: ['There is no such order.'] }));
+    const user = await show(<TryPath steps={[step]} tasks={[]} judges="orders" />);
     await user.click(screen.getByText('Try it on an order'));
     await user.type(screen.getByRole('combobox', { name: 'Order to try it on' }), 'clamp');
     await user.click(await screen.findByRole('option', { name: /ECO-00041/ }));
@@ -33,7 +33,7 @@ describe('trying a path', () => {
     await user.click(screen.getByRole('button', { name: 'Try' }));
     expect(await screen.findByText(/There is no such order/)).toBeTruthy();
     server.on('POST /api/approval-paths/trial', {
-      order: 'ECO-00041',
+      change: 'ECO-00041',
       title: 'Longer clamp',
       facts: [{ fact: 'one_time_cost', values: [] }],
       steps: [
@@ -55,10 +55,10 @@ describe('trying a path', () => {
     const tasks = within(trial).getAllByRole('listitem').slice(-2);
     expect(tasks.map((one) => one.textContent)).toEqual([
       'Before reviewDraw itfor jonas',
-      'When releasedScrap itfor nobody: whoever raised the order gets it',
+      'When releasedScrap itfor nobody: whoever acts then gets it',
     ]);
     expect(server.asked('POST /api/approval-paths/trial').at(-1)?.body).toEqual({
-      order: 'ECO-00041',
+      change: 'ECO-00041',
       steps: [step],
       tasks: [],
     });

@@ -9,34 +9,42 @@ import { Details } from '../ui/Details';
 import { ProblemNotice } from '../ui/Notice';
 import { ChangeNumber } from '../ui/Num';
 import { useRecipients } from '../ui/useRecipients';
+import type { Judges } from './rolesOf';
+
+interface Props {
+  steps: Schemas['PathStepRule'][];
+  tasks: Schemas['PathTaskRule'][];
+  judges: Judges;
+}
 
 type Change = Pick<Schemas['ChangeRow'], 'number' | 'title'>;
 
-/** Shows how the steps as they stand in the form would run on any order, past ones too. Nothing is kept. */
-export function TryPath({ steps, tasks }: { steps: Schemas['PathStepRule'][]; tasks: Schemas['PathTaskRule'][] }) {
-  const [order, setOrder] = useState<Change | null>(null);
+/** Shows how the steps as they stand in the form would run on any change, past ones too. Nothing is kept. */
+export function TryPath({ steps, tasks, judges }: Props) {
+  const [change, setChange] = useState<Change | null>(null);
+  const kind = judges === 'orders' ? 'order' : 'request';
   const run = useAct(touches.nothing, () =>
-    told(api.POST('/api/approval-paths/trial', { body: { order: order?.number ?? '', steps, tasks } })),
+    told(api.POST('/api/approval-paths/trial', { body: { change: change?.number ?? '', steps, tasks } })),
   );
   return (
-    <Details summary="Try it on an order">
+    <Details summary={judges === 'orders' ? 'Try it on an order' : 'Try it on a request'}>
       <div className="mt-1 space-y-2">
         <div className="flex items-start gap-3">
           <div className="w-96">
             <ChosenChange
-              label="Order to try it on"
-              types={['order']}
+              label={judges === 'orders' ? 'Order to try it on' : 'Request to try it on'}
+              types={[kind]}
               show="all"
-              chosen={order}
-              onChoose={setOrder}
-              error={run.error?.at('order')}
+              chosen={change}
+              onChoose={setChange}
+              error={run.error?.at('change')}
             />
           </div>
-          <Button disabled={order === null} busy={run.isPending} onClick={() => run.mutate(undefined)}>
+          <Button disabled={change === null} busy={run.isPending} onClick={() => run.mutate(undefined)}>
             Try
           </Button>
         </div>
-        <ProblemNotice problem={run.error} shown={['order']} />
+        <ProblemNotice problem={run.error} shown={['change']} />
         {run.data && <Trial trial={run.data} />}
       </div>
     </Details>
@@ -49,9 +57,9 @@ const whenOf = (stage: number | null) =>
 function Trial({ trial }: { trial: Schemas['PathTrialPage'] }) {
   const recipients = useRecipients();
   return (
-    <section aria-label={`How it would run on ${trial.order}`}>
+    <section aria-label={`How it would run on ${trial.change}`}>
       <p>
-        <ChangeNumber number={trial.order} /> {trial.title}
+        <ChangeNumber number={trial.change} /> {trial.title}
         {trial.facts.map(({ fact, values }) => (
           <span key={fact} className="text-soft">
             {' '}
@@ -87,7 +95,7 @@ function Trial({ trial }: { trial: Schemas['PathTrialPage'] }) {
               <span className="font-semibold">{task.title}</span>
               <span>
                 {task.to.length === 0
-                  ? 'for nobody: whoever raised the order gets it'
+                  ? 'for nobody: whoever acts then gets it'
                   : `for ${task.to.map((name) => recipients[name] ?? name).join(', ')}`}
               </span>
             </li>

@@ -48,7 +48,9 @@ const page = (more: Partial<Schemas['TaskPage']> = {}): Schemas['TaskPage'] => (
 async function open(first: Schemas['TaskPage']) {
   server
     .on('GET /api/favourites', [])
-    .on('GET /api/people', [{ login: 'edda', name: 'Edda Roth', roles: [], may_revise: true, may_sign: false }])
+    .on('GET /api/people', [
+      { login: 'edda', name: 'Edda Roth', roles: [], may_revise: true, may_sign: false, may_judge: false },
+    ])
     .on('GET /api/groups', [
       { code: 'buyers', name: 'Buyers', retired: false, version: 1, members: ['edda'], names: ['Edda Roth'] },
       { code: 'gone', name: 'Gone', retired: true, version: 1, members: ['edda'], names: ['Edda Roth'] },

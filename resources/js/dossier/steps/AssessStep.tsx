@@ -9,6 +9,7 @@ import { Details } from '../../ui/Details';
 import { Person } from '../../ui/Person';
 import { Proposal } from '../Proposal';
 import { DecisionForm } from '../../requests/DecisionForm';
+import { RequestPath } from '../../requests/RequestPath';
 
 type Request = Schemas['RequestData'];
 
@@ -36,7 +37,12 @@ export function AssessStep({ dossier }: { dossier: Schemas['Dossier'] }) {
         </div>
       </Details>
       {dossier.requests.map((request) => (
-        <Outcome key={request.number} request={request} several={dossier.requests.length > 1} />
+        <Outcome
+          key={request.number}
+          request={request}
+          judged={dossier.judged.find((one) => one.request === request.number)}
+          several={dossier.requests.length > 1}
+        />
       ))}
     </div>
   );
@@ -66,7 +72,13 @@ function Pages({ request, several }: { request: Request; several: boolean }) {
   );
 }
 
-function Outcome({ request, several }: { request: Request; several: boolean }) {
+interface OutcomeProps {
+  request: Request;
+  judged: Schemas['JudgedRequest'] | undefined;
+  several: boolean;
+}
+
+function Outcome({ request, judged, several }: OutcomeProps) {
   return (
     <div className="space-y-2">
       {several && <h3>{request.number}</h3>}
@@ -79,13 +91,16 @@ function Outcome({ request, several }: { request: Request; several: boolean }) {
       {request.decided_at !== null && request.state !== 'assessing' && (
         <div>
           <h3>Decision</h3>
-          <p className="max-w-3xl">
+          <p className="max-w-3xl whitespace-pre-line">
             <b className="font-semibold">{states[request.state === 'ordered' ? 'approved' : request.state]}</b> by{' '}
             <Person name={request.decided_by} />, {moment(request.decided_at)}: {request.decision_reason}
           </p>
         </div>
       )}
-      {['raised', 'assessing', 'returned'].includes(request.state) && <DecisionForm request={request} />}
+      {judged && <RequestPath judged={judged} open={request.state === 'assessing'} />}
+      {['raised', 'assessing', 'returned'].includes(request.state) && (
+        <DecisionForm request={request} {...(judged && { judged })} />
+      )}
     </div>
   );
 }
