@@ -30,7 +30,7 @@ final readonly class AssessmentReader
             ->firstOrFail();
         $today = Today::day();
         $questions = Question::query()
-            ->with(['item', 'person', 'askedBy', 'answeredBy', 'file.person'])
+            ->with(['item', 'request', 'person', 'holder', 'askedBy', 'answeredBy', 'file.person'])
             ->where('request_id', $request->id)
             ->get()
             ->sort(

@@ -16,5 +16,12 @@ Route::controller(QuestionController::class)->group(static function (): void {
     Route::post('/questions/{id}/answer', 'answer')
         ->where('id', RouteId::NUMBER)
         ->middleware([Ability::AnswerQuestion->gate(), ReadInWorker::class]);
+    Route::prefix('questions/{id}')
+        ->where(['id' => RouteId::NUMBER])
+        ->group(static function (): void {
+            Route::post('/claim', 'claim')->middleware(Ability::AnswerQuestion->gate());
+            Route::post('/hand-back', 'handBack')->middleware(Ability::AnswerQuestion->gate());
+            Route::post('/hand-on', 'handOn')->middleware(Ability::AnswerQuestion->gate());
+        });
     Route::delete('/questions/{id}', 'withdraw')->where('id', RouteId::NUMBER)->middleware(Ability::AssessRequest->gate());
 });

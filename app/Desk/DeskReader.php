@@ -25,7 +25,6 @@ use App\Vocabulary\Priority;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Str;
-use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
@@ -215,12 +214,8 @@ final readonly class DeskReader
     /** @return Collection<int, Question> that this person, or one of a role that they have, is asked */
     private static function questions(Person $person): Collection
     {
-        return Question::query()
+        return Question::needing($person)
             ->with(['item', 'request.raisedBy'])
-            ->where('state', QuestionState::Waiting->value)
-            ->where(static function (Builder $asked) use ($person): void {
-                $asked->where('person_id', $person->id)->orWhereIn('role', $person->roles);
-            })
             ->whereHas('request', static function (Builder $request): void {
                 $request->whereNotIn('state', RequestState::closed());
             })

@@ -12,9 +12,7 @@ use App\Problems\Models\ProblemReport;
 use App\Releases\Models\Handover;
 use App\Requests\Models\ChangeRequest;
 use App\Tasks\Models\ChangeTask;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Report\ReportState;
@@ -56,14 +54,7 @@ final readonly class NeededFrom
                 )
                 ->pluck('number'),
             ...ChangeTask::needing($person)->pluck('change'),
-            ...Question::query()
-                ->with('request')
-                ->where('state', QuestionState::Waiting->value)
-                ->where(static function (Builder $asked) use ($person): void {
-                    $asked->where('person_id', $person->id)->orWhereIn('role', $person->roles);
-                })
-                ->get()
-                ->pluck('request.number'),
+            ...Question::needing($person)->with('request')->get()->pluck('request.number'),
         ];
 
         return array_values(array_unique(array_filter($needed, is_string(...))));

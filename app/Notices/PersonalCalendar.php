@@ -21,7 +21,6 @@ use App\Tasks\Models\ChangeTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
-use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
 use Sabre\VObject\Component\VCalendar;
@@ -169,12 +168,8 @@ final readonly class PersonalCalendar
     /** @return iterable<Question> */
     private static function questions(Person $person): iterable
     {
-        return Question::query()
+        return Question::needing($person)
             ->with('request')
-            ->where('state', QuestionState::Waiting->value)
-            ->where(static function (Builder $asked) use ($person): void {
-                $asked->where('person_id', $person->id)->orWhereIn('role', $person->roles);
-            })
             ->whereHas('request', static fn(Builder $request): Builder => $request->whereNotIn('state', RequestState::closed()))
             ->orderBy('id')
             ->get();

@@ -29,6 +29,7 @@ enum ToldAct: string
     case RequestOrdered = 'request.ordered';
     case CutInChosen = 'request.cut_in_chosen';
     case QuestionAsked = 'question.asked';
+    case QuestionHandedOn = 'question.handed_on';
     case QuestionAnswered = 'question.answered';
     case OrderRaised = 'order.raised';
     case OrderPlanned = 'order.planned';
@@ -88,6 +89,7 @@ enum ToldAct: string
             self::RequestOrdered => 'Turned into an order',
             self::CutInChosen => 'Cut-in day chosen',
             self::QuestionAsked => 'Question asked',
+            self::QuestionHandedOn => 'Question handed on',
             self::QuestionAnswered => 'Question answered',
             self::OrderRaised => 'Order created',
             self::OrderPlanned => 'Order planned',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Notices;
 
 use App\Assessment\Events\QuestionAsked;
+use App\Assessment\Events\QuestionHandedOn;
 use App\ChangeNotices\Models\NoticeCopy;
 use App\Discussion\Events\CommentAdded;
 use App\Discussion\Models\Comment;
@@ -86,7 +87,7 @@ final readonly class WhoIsTold
      */
     private static function toDo(ToldAct $told, Act $act, ProblemReport|ChangeRequest|ChangeOrder|Item $change, Collection $people): array
     {
-        if ($act instanceof QuestionAsked) {
+        if ($act instanceof QuestionAsked || $act instanceof QuestionHandedOn) {
             return $people
                 ->filter(static fn(Person $one): bool => $one->login === $act->to || in_array($act->to, $one->roles, true))
                 ->pluck('id')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Tests\Feature\Support\World;
 
 beforeEach(function (): void {
@@ -138,4 +139,65 @@ it('asks by the functions that are set up; one that is retired is asked no more,
     ($this->ask)(['function' => 'logistics'])->assertStatus(422);
     $page = $this->world->as('mira', 'GET', "/requests/{$this->request}/questions")->json();
     expect(array_column($page['grid'][1]['functions'], 'function'))->toContain('logistics');
+});
+
+it('is a task of its kind: one of those who are asked claims it, gives it back, or hands it on', function (): void {
+    $this->world->people['edda']->update(['roles' => ['quality']]);
+    $id = ($this->ask)(['to' => 'quality'])->json('questions.0.id');
+    $move = fn(string $who, string $act, array $body = []): TestResponse => $this->world->only(
+        $who,
+        'POST',
+        "/questions/{$id}/{$act}",
+        $body + ['text' => 'She has the file.'],
+    );
+    $row = fn(string $who): array => $this->world->as($who, 'GET', "/requests/{$this->request}/questions")->json('questions.0');
+    $hasToDo = fn(string $who): bool => array_filter(
+        $this->world->as($who, 'GET', '/desk')->json('tasks'),
+        static fn(array $task): bool => str_starts_with($task['todo'], 'Answer about'),
+    ) !== [];
+    expect($row('nils')['may'])
+        ->toBe(['claim'])
+        ->and($row('jonas')['may'])
+        ->toBe([]);
+    $move('jonas', 'claim')->assertStatus(422);
+    $move('vera', 'claim')->assertForbidden();
+    $move('nils', 'claim')->assertOk();
+    $move('edda', 'claim')->assertStatus(422)->assertJsonPath('errors.task.0', 'Somebody has claimed it already.');
+    expect($hasToDo('nils'))
+        ->toBeTrue()
+        ->and($hasToDo('edda'))
+        ->toBeFalse()
+        ->and($row('edda'))
+        ->toMatchArray(['held_by' => 'Nils', 'mine' => false, 'may' => []])
+        ->and($row('nils')['may'])
+        ->toBe(['hand_back', 'hand_on']);
+    ($this->answer)($id, ['answer' => 'Yes.'], 'edda')->assertStatus(422);
+    $move('edda', 'hand-back')->assertStatus(422);
+    // Who asks questions may take it from who has it.
+    $move('mira', 'hand-back')->assertOk();
+    expect($hasToDo('edda'))->toBeTrue();
+    $move('edda', 'claim')->assertOk();
+    $move('edda', 'hand-on', ['to' => 'vera'])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.to.0', 'Vera may not answer questions.');
+    $move('edda', 'hand-on', ['to' => 'nobody'])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.to.0', 'Choose a person.');
+    $move('edda', 'hand-on', ['to' => 'jonas'])->assertOk();
+    expect($row('jonas'))
+        ->toMatchArray(['asked' => 'Jonas', 'mine' => true, 'may' => ['hand_on']])
+        ->and($hasToDo('edda'))
+        ->toBeFalse()
+        ->and($this->world->as('jonas', 'GET', '/notices')->json('rows.0.what'))
+        ->toBe('Question handed on');
+    ($this->answer)($id, ['answer' => 'Yes.'], 'jonas')->assertOk();
+    $move('jonas', 'hand-on', ['to' => 'nils'])->assertStatus(422);
+    expect(DB::table('ledger')->where('act', 'like', 'question.%')->pluck('act')->all())->toBe([
+        'question.asked',
+        'question.claimed',
+        'question.handed_back',
+        'question.claimed',
+        'question.handed_on',
+        'question.answered',
+    ]);
 });

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Assessment\Data;
 
+use App\Assessment\Actions\MoveQuestion;
 use App\Assessment\Models\Question;
 use App\Assessment\Topic;
 use App\Attachments\Data\ChangeFileRow;
+use App\People\Ability;
 use App\People\Models\Person;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Assessment\QuestionState;
@@ -16,6 +18,7 @@ use Orthotaxis\Core\Quantity\Money;
 #[OA\Schema]
 final readonly class QuestionRow
 {
+    /** @param  list<string>  $may */
     private function __construct(
         #[OA\Property] public int $id,
         #[OA\Property] public string $item,
@@ -23,11 +26,20 @@ final readonly class QuestionRow
         #[OA\Property(enum: Topic::class)] public string $topic,
         #[OA\Property] public string $text,
         #[OA\Property(description: 'the person or the role')] public string $asked,
+        #[OA\Property(description: 'who of the role has claimed it')] public ?string $held_by,
         #[OA\Property] public string $asked_by,
         #[OA\Property] public string $due_on,
         #[OA\Property(enum: QuestionState::class)] public string $state,
         #[OA\Property] public bool $overdue,
         #[OA\Property(description: 'whether whoever reads this may answer')] public bool $mine,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string', enum: ['claim', 'hand_back', 'hand_on']),
+                description: 'what whoever reads this may do with it besides',
+            ),
+        ]
+        public array $may,
         #[OA\Property] public string $answer,
         #[OA\Property] public ?string $one_time,
         #[OA\Property(description: 'for one unit of the item')] public ?string $recurring,
@@ -49,11 +61,13 @@ final readonly class QuestionRow
             topic: $question->topic->value,
             text: $question->text,
             asked: $question->asked(),
+            held_by: $question->holder?->name,
             asked_by: $question->askedBy->name,
             due_on: $question->due_on,
             state: $question->state->value,
             overdue: $waiting && Day::parse($question->due_on)->isBefore($today),
             mine: $question->asks($reader) && $question->state !== QuestionState::Withdrawn,
+            may: self::may($question, $reader),
             answer: $question->answer,
             one_time: $money($question->one_time),
             recurring: $money($question->recurring),
@@ -62,5 +76,22 @@ final readonly class QuestionRow
             version: $question->version,
             file: $question->file === null ? null : ChangeFileRow::of($question->file),
         );
+    }
+
+    /** @return list<string> */
+    private static function may(Question $question, Person $reader): array
+    {
+        if ($question->state !== QuestionState::Waiting || !$question->request->state->isOpen()) {
+            return [];
+        }
+        $manages = MoveQuestion::manages($reader, $question);
+        $isMine = $question->asks($reader) && $reader->mayDo(Ability::AnswerQuestion, $question->request->number);
+        $isHeld = $question->holder_id !== null;
+
+        return [
+            ...$isMine && !$isHeld && $question->role !== null ? ['claim'] : [],
+            ...$isHeld && ($isMine || $manages) ? ['hand_back'] : [],
+            ...$manages || ($isMine && ($isHeld || $question->role === null)) ? ['hand_on'] : [],
+        ];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Assessment\Http;
 
 use App\Assessment\Actions\AnswerQuestion;
 use App\Assessment\Actions\AskQuestion;
+use App\Assessment\Actions\MoveQuestion;
 use App\Assessment\AssessmentReader;
 use App\Assessment\Data\AssessmentPage;
 use App\Http\Api\InPath;
@@ -77,5 +78,28 @@ final readonly class QuestionController
     public function withdraw(int $id, #[CurrentUser] Person $person, AskQuestion $action): JsonResponse
     {
         return new JsonResponse(ChangeRequest::done($action->withdraw($person, $id)));
+    }
+
+    #[OA\Post(path: '/api/questions/{id}/claim', operationId: 'claimQuestion', tags: ['assessment'])]
+    #[InPath('id'), Ok(Done::class), Refused]
+    public function claim(int $id, #[CurrentUser] Person $person, MoveQuestion $action): JsonResponse
+    {
+        return new JsonResponse(ChangeRequest::done($action->claim($person, $id)));
+    }
+
+    #[OA\Post(path: '/api/questions/{id}/hand-back', operationId: 'handQuestionBack', tags: ['assessment'])]
+    #[InPath('id'), Takes(QuestionMove::class), Ok(Done::class), Refused]
+    public function handBack(int $id, QuestionMove $request, #[CurrentUser] Person $person, MoveQuestion $action): JsonResponse
+    {
+        return new JsonResponse(ChangeRequest::done($action->handBack($person, $id, $request->string('text')->trim()->toString())));
+    }
+
+    #[OA\Post(path: '/api/questions/{id}/hand-on', operationId: 'handQuestionOn', tags: ['assessment'])]
+    #[InPath('id'), Takes(QuestionMove::class), Ok(Done::class), Refused]
+    public function handOn(int $id, QuestionMove $request, #[CurrentUser] Person $person, MoveQuestion $action): JsonResponse
+    {
+        $to = $request->string('to')->toString();
+
+        return new JsonResponse(ChangeRequest::done($action->handOn($person, $id, $to, $request->string('text')->trim()->toString())));
     }
 }

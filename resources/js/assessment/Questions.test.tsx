@@ -132,4 +132,26 @@ describe('questions to specialists', () => {
     expect(screen.queryByRole('textbox')).toBeNull();
     expect(screen.queryByRole('button', { name: /answer|withdraw/i })).toBeNull();
   });
+
+  it('are claimed by one of those who are asked, and handed on to who knows more', async () => {
+    asked([question(1, { asked: 'Buyer', may: ['claim', 'hand_on'] }), question(2, { held_by: 'Petra Quist' })]);
+    const user = await show(<Questions request={request()} />);
+    const [first, second] = await screen.findAllByRole('listitem');
+    expect(second?.textContent).toContain('Petra Quist has claimed it');
+    expect(within(second as HTMLElement).queryByRole('button', { name: 'Claim' })).toBeNull();
+    server.on('POST /api/questions/1/claim', new Refused(422, 'No.', { task: ['Somebody has claimed it already.'] }));
+    await user.click(within(first as HTMLElement).getByRole('button', { name: 'Claim' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('Somebody has claimed it already.');
+    await user.click(within(first as HTMLElement).getByRole('button', { name: 'Hand on' }));
+    await choose(user, 'To', 'Nils Aarden, quality');
+    await user.type(screen.getByLabelText('Reason'), 'He has the certificate.');
+    server.on('POST /api/questions/1/hand-on', done('ECR-00096'));
+    const form = screen.getByRole('form', { name: /Hand on the question/ });
+    await user.click(within(form).getByRole('button', { name: 'Hand on' }));
+    await waitFor(() => expect(screen.queryByRole('form', { name: /Hand on/ })).toBeNull());
+    expect(server.asked('POST /api/questions/1/hand-on')[0]?.body).toEqual({
+      text: 'He has the certificate.',
+      to: 'nils.aarden',
+    });
+  });
 });

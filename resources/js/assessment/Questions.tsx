@@ -15,6 +15,7 @@ import { Person } from '../ui/Person';
 import { AnswerQuestion } from './AnswerQuestion';
 import { Grid } from './Grid';
 import { AskQuestion } from './AskQuestion';
+import { QuestionActs } from './QuestionActs';
 
 type Question = Schemas['QuestionRow'];
 
@@ -58,6 +59,11 @@ function Row({ question, open, mayAsk }: { question: Question; open: boolean; ma
         <span>{topics[question.topic]}</span>
         <span>
           <Person name={question.asked_by} /> asks {question.asked}, by {day(question.due_on)}
+          {question.held_by !== null && (
+            <>
+              ; <Person name={question.held_by} /> has claimed it
+            </>
+          )}
         </span>
         {question.overdue && <b className="font-semibold text-alarm">▲ overdue</b>}
         {question.state === 'withdrawn' && <span>withdrawn</span>}
@@ -95,6 +101,7 @@ function Row({ question, open, mayAsk }: { question: Question; open: boolean; ma
       )}
       <ProblemNotice problem={withdraw.error} />
       {open && question.mine && <AnswerQuestion question={question} />}
+      {open && <QuestionActs question={question} />}
     </li>
   );
 }

@@ -144,6 +144,8 @@ export function question(id: number, more: Partial<Schemas['QuestionRow']> = {})
     topic: 'stock',
     text: 'From when can it be had?',
     asked: 'Buyer',
+    held_by: null,
+    may: [],
     asked_by: 'Mira Okafor',
     due_on: '2026-11-28',
     state: 'waiting',
