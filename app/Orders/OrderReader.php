@@ -227,6 +227,7 @@ final readonly class OrderReader
                 ->values()
                 ->all(),
             tasksBeforeReview: $editors->tasks,
+            openBeforeRelease: app(EditorsOfOrders::class)->openBeforeRelease($order),
         );
     }
 

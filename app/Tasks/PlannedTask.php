@@ -15,6 +15,7 @@ final readonly class PlannedTask
      * @param  list<string>  $waitsFor  numbers of tasks of the same change
      * @param  list<Subject>  $subjects  of the order that it is for, which it edits
      * @param  bool  $beforeReview  whether its order waits for it before review
+     * @param  bool  $beforeRelease  whether its order waits for it before release
      * @param  ?array{int, int}  $ofPath  the approval path that it is made for, and which of its tasks it is
      * @param  ?string  $source  what it is made of, so that it is made once; null: by hand
      */
@@ -31,6 +32,7 @@ final readonly class PlannedTask
         public ?string $source = null,
         public array $subjects = [],
         public bool $beforeReview = false,
+        public bool $beforeRelease = false,
         public ?array $ofPath = null,
     ) {}
 
@@ -47,6 +49,7 @@ final readonly class PlannedTask
             'estimate_hours' => $this->estimateHours,
             'source' => $this->source,
             'before_review' => $this->beforeReview,
+            'before_release' => $this->beforeRelease,
             'path_id' => $this->ofPath[0] ?? null,
             'path_place' => $this->ofPath[1] ?? null,
         ];

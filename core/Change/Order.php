@@ -19,6 +19,7 @@ final readonly class Order
      * @param  ?TiedOrder  $parent  the order to which it is subordinate
      * @param  list<TiedOrder>  $subordinates  those that are subordinate to it
      * @param  list<TaskBeforeReview>  $tasksBeforeReview  without which it is not sent to review
+     * @param  ?list<string>  $openBeforeRelease  tasks without which it is not released and that are not done; null: it has none such
      * @param  ?list<string>  $stuck  why the approval path that was chosen for it cannot come to its end; null: one person signs
      * @param  list<FollowsLater>  $later  plants that follow under another order
      * @param  list<PlantState>  $plants  that build what is on it; only where it is asked whether they have taken it over
@@ -40,6 +41,7 @@ final readonly class Order
         public ?TiedOrder $parent = null,
         public array $subordinates = [],
         public array $tasksBeforeReview = [],
+        public ?array $openBeforeRelease = null,
     ) {}
 
     /**
@@ -67,6 +69,7 @@ final readonly class Order
             parent: $this->parent,
             subordinates: $this->subordinates,
             tasksBeforeReview: $this->tasksBeforeReview,
+            openBeforeRelease: $this->openBeforeRelease,
         );
     }
 

@@ -34,6 +34,7 @@ final readonly class Readiness
         SignedIsUnchanged::class,
         ParentIsReleased::class,
         SubordinatesAreSigned::class,
+        TasksBeforeReleaseAreDone::class,
         DateCanBeKept::class,
         NoEarlierThanParent::class,
         ...self::STRUCTURES,

@@ -3,7 +3,10 @@
 declare(strict_types=1);
 
 use Orthotaxis\Core\Calendar\Day;
+use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Content\Subject;
+use Orthotaxis\Core\Readiness\Check;
+use Orthotaxis\Core\Readiness\Readiness;
 use Orthotaxis\Core\Readiness\TasksBeforeReviewAreDone;
 use Orthotaxis\Core\Task\Editors;
 use Orthotaxis\Core\Task\TaskBeforeReview;
@@ -93,3 +96,18 @@ it('holds the order back from review until the last of them is done', function (
         ->and($condition->fault(Make::order(tasksBeforeReview: [gasketAtWeir(TaskState::Withdrawn)]), $today))
         ->toBe('');
 });
+
+it('holds the release back until what has to be there is done', function (array $open, string $fault): void {
+    $order = Make::order(OrderState::Signed, openBeforeRelease: $open);
+    $checks = array_column(
+        array_map(static fn(Check $one): array => [$one->name, $one->reason], Readiness::forRelease($order, Day::parse('2026-11-29'))),
+        1,
+        0,
+    );
+    expect($checks['All tasks before release are done'])->toBe($fault);
+    $without = Readiness::forRelease(Make::order(OrderState::Signed), Day::parse('2026-11-29'));
+    expect(array_map(static fn(Check $one): string => $one->name, $without))->not->toContain('All tasks before release are done');
+})->with([
+    'a tool that is not there' => [['T-00014 Gauge for the harder roller'], 'Not done yet: T-00014 Gauge for the harder roller.'],
+    'all done' => [[], ''],
+]);

@@ -263,3 +263,22 @@ it('sets groups up', function (): void {
         'names' => ['Helen', 'Jonas'],
     ]);
 });
+
+it('holds its order back from release where that is said, and from nothing before', function (): void {
+    World::planningTakes();
+    $this->change = $order = $this->world->inReview();
+    $task = ($this->task)(['to' => 'jonas', 'title' => 'Gauge is there', 'before_release' => true]);
+    expect(($this->page)($task))->toMatchArray(['before_release' => true, 'before_review' => false]);
+    $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+    $this->world->only('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
+    $release = fn(): TestResponse => $this->world->only('mira', 'POST', "/orders/{$order}/release", [
+        'version' => $this->world->version($order),
+    ]);
+    $release()
+        ->assertStatus(422)
+        ->assertJsonPath('errors.tasks.0', "Not done yet: {$task} Gauge is there.");
+    expect($this->world->as('mira', 'GET', "/dossiers/{$order}")->json('steps.5.missing'))->toBe(["Not done yet: {$task} Gauge is there."]);
+    ($this->does)('jonas', $task, 'done', ['text' => 'It is.'])->assertOk();
+    $release()->assertOk();
+    expect($this->world->state($order))->toBe('released');
+});

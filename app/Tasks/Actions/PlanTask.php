@@ -41,10 +41,11 @@ final readonly class PlanTask
         array $waitsFor,
         array $subjects,
         bool $beforeReview,
+        bool $beforeRelease,
         int $version,
     ): void {
         $fields = ['kind' => $kind, 'title' => $title, 'text' => $text, 'due_on' => $dueOn, 'priority' => $priority];
-        $fields += ['estimate_hours' => $estimateHours, 'before_review' => $beforeReview];
+        $fields += ['estimate_hours' => $estimateHours, 'before_review' => $beforeReview, 'before_release' => $beforeRelease];
         $this->ledger->together(function () use ($by, $number, $fields, $checks, $waitsFor, $subjects, $version): void {
             $task = ChangeTask::hold($number);
             $task->mustBeAt($version);

@@ -28,6 +28,7 @@ trait AsksTask
             'waits_for' => 'present|array|max:50',
             'waits_for.*' => 'bail|string|max:20|distinct',
             'before_review' => 'boolean',
+            'before_release' => 'boolean',
             'edits' => 'array|max:2000',
             'edits.*.item' => 'bail|required|string|max:40',
             'edits.*.kind' => 'bail|required|string|max:30',

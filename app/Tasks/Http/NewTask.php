@@ -32,6 +32,7 @@ use OpenApi\Attributes as OA;
                 description: 'numbers of tasks of the same change',
             ),
             new OA\Property(property: 'before_review', type: 'boolean', description: 'whether its order waits for it before review'),
+            new OA\Property(property: 'before_release', type: 'boolean', description: 'whether its order waits for it before release'),
             new OA\Property(property: 'edits', type: 'array', items: new OA\Items(ref: TaskSubjectRow::class)),
         ],
     ),
@@ -60,6 +61,7 @@ final class NewTask extends FormRequest
             waitsFor: $this->texts('waits_for'),
             subjects: $this->subjects(),
             beforeReview: $this->boolean('before_review'),
+            beforeRelease: $this->boolean('before_release'),
         );
     }
 }

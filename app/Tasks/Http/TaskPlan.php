@@ -26,6 +26,7 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'checks', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'waits_for', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'before_review', type: 'boolean'),
+            new OA\Property(property: 'before_release', type: 'boolean'),
             new OA\Property(property: 'edits', type: 'array', items: new OA\Items(ref: TaskSubjectRow::class)),
             new OA\Property(property: 'version', type: 'integer'),
         ],
@@ -56,6 +57,7 @@ final class TaskPlan extends FormRequest
             waitsFor: $this->texts('waits_for'),
             subjects: $this->subjects(),
             beforeReview: $this->boolean('before_review'),
+            beforeRelease: $this->boolean('before_release'),
             version: $this->integer('version'),
         );
     }

@@ -38,6 +38,7 @@ use Orthotaxis\Core\Task\TaskState;
  * @property string $result
  * @property ?string $source what it was made of, so that it is made once; null: by hand
  * @property bool $before_review whether its order is not sent to review before it is done
+ * @property bool $before_release whether its order is not released before it is done
  * @property ?int $path_id the approval path that it was made for
  * @property ?int $path_place which of the tasks of the path it is
  * @property int $made_by
@@ -68,6 +69,7 @@ final class ChangeTask extends Model
         'state' => TaskState::class,
         'priority' => Priority::class,
         'before_review' => 'boolean',
+        'before_release' => 'boolean',
         'made_at' => 'immutable_datetime',
         'ended_at' => 'immutable_datetime',
     ];

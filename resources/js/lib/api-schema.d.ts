@@ -7593,6 +7593,8 @@ export interface components {
             result: string;
             /** @description whether its order is not sent to review before it is done */
             before_review: boolean;
+            /** @description whether its order is not released before it is done */
+            before_release: boolean;
             made_by: string;
             made_at: string;
             ended_at: string | null;
@@ -7659,6 +7661,8 @@ export interface components {
             waits_for: string[];
             /** @description whether its order waits for it before review */
             before_review?: boolean;
+            /** @description whether its order waits for it before release */
+            before_release?: boolean;
             edits?: components["schemas"]["TaskSubjectRow"][];
         };
         NewTaskComment: {
@@ -7681,6 +7685,7 @@ export interface components {
             checks: string[];
             waits_for: string[];
             before_review?: boolean;
+            before_release?: boolean;
             edits?: components["schemas"]["TaskSubjectRow"][];
             version: number;
         };

@@ -21,6 +21,7 @@ export interface Said {
   waits_for: string[];
   edits: Edited[];
   before_review: boolean;
+  before_release: boolean;
 }
 
 export const nothingSaid: Said = {
@@ -34,6 +35,7 @@ export const nothingSaid: Said = {
   waits_for: [],
   edits: [],
   before_review: false,
+  before_release: false,
 };
 
 /** As the API takes it. */
@@ -106,15 +108,25 @@ export function TaskFields({ said, onChange, others, editable, problem }: Props)
         />
       )}
       {editable.length > 0 && (
-        <label className="inline-flex min-h-6 items-center gap-1.5">
-          <input
-            type="checkbox"
-            checked={said.before_review || said.edits.length > 0}
-            disabled={said.edits.length > 0}
-            onChange={(event) => set({ before_review: event.target.checked })}
-          />
-          Review waits for it
-        </label>
+        <div className="flex flex-wrap gap-x-5">
+          <label className="inline-flex min-h-6 items-center gap-1.5">
+            <input
+              type="checkbox"
+              checked={said.before_review || said.edits.length > 0}
+              disabled={said.edits.length > 0}
+              onChange={(event) => set({ before_review: event.target.checked })}
+            />
+            Review waits for it
+          </label>
+          <label className="inline-flex min-h-6 items-center gap-1.5">
+            <input
+              type="checkbox"
+              checked={said.before_release}
+              onChange={(event) => set({ before_release: event.target.checked })}
+            />
+            Release waits for it
+          </label>
+        </div>
       )}
       {others.length > 0 && (
         <fieldset>

@@ -38,6 +38,7 @@ const page = (more: Partial<Schemas['TaskPage']> = {}): Schemas['TaskPage'] => (
   others: [task({ number: 'T-00004', title: 'Outline drawing' })],
   edits: [],
   before_review: false,
+  before_release: false,
   editable: [],
   comments: [],
   may: ['claim', 'comment'],

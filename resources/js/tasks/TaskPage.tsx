@@ -68,6 +68,7 @@ function TaskView({ page }: { page: Schemas['TaskPage'] }) {
             ['Kind of work', taskKinds[task.kind]],
             ['Due', task.due_on === null ? '' : <Due task={task} />],
             ['Estimate', task.estimate_hours === null ? '' : `${task.estimate_hours} h`],
+            ['Holds up', [page.before_review && 'review', page.before_release && 'release'].filter(Boolean).join(', ')],
             ['Created by', `${page.made_by}, ${moment(page.made_at)}`],
             ['Ended', page.ended_at === null ? '' : moment(page.ended_at)],
           ]}

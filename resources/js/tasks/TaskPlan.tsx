@@ -21,6 +21,7 @@ export function TaskPlan({ page, onDone }: { page: Schemas['TaskPage']; onDone: 
     waits_for: page.waits.map(({ number }) => number),
     edits: stillEdited(page.edits, page.editable),
     before_review: page.before_review,
+    before_release: page.before_release,
   });
   const plan = useAct(
     touches.task,

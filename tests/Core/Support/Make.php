@@ -125,6 +125,7 @@ final class Make
     /**
      * @param  list<OrderItem>  $items
      * @param  list<TaskBeforeReview>  $tasksBeforeReview
+     * @param  ?list<string>  $openBeforeRelease
      */
     public static function order(
         OrderState $state = OrderState::Revising,
@@ -133,6 +134,7 @@ final class Make
         ?int $signer = 3,
         ?string $signed = null,
         array $tasksBeforeReview = [],
+        ?array $openBeforeRelease = null,
     ): Order {
         return new Order(
             number: 'ECO-00001',
@@ -145,6 +147,7 @@ final class Make
             editAuthors: [2],
             signedDigest: $signed,
             tasksBeforeReview: $tasksBeforeReview,
+            openBeforeRelease: $openBeforeRelease,
         );
     }
 
