@@ -12,6 +12,7 @@ use App\People\Models\Person;
 use App\People\Rights;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
+use App\Tasks\Assignee;
 use Orthotaxis\Core\Form\Control;
 use Orthotaxis\Core\Form\FormState;
 use Orthotaxis\Core\Form\Proposal;
@@ -78,6 +79,7 @@ final readonly class ReturnedFile
                 static fn(Proposal $proposal): Proposal => match ($proposal->use) {
                     TagUse::Attachment => self::looked($proposal, $file->picture($controls[$proposal->tag]), $request),
                     TagUse::Question => self::answerable($proposal, $here),
+                    TagUse::Task => self::doable($proposal),
                     default => $proposal,
                 },
                 $proposals,
@@ -95,6 +97,17 @@ final readonly class ReturnedFile
         return app(Rights::class)->name($to) !== null || in_array($to, $here, true)
             ? $proposal
             : $proposal->withFault("{$to} is not here any more. Set up in the template whom to ask.");
+    }
+
+    private static function doable(Proposal $proposal): Proposal
+    {
+        try {
+            Assignee::named($proposal->task->to ?? '');
+
+            return $proposal;
+        } catch (Refusal) {
+            return $proposal->withFault("{$proposal->task?->to} is not here any more. Set up in the template who does it.");
+        }
     }
 
     /**

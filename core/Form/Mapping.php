@@ -18,6 +18,8 @@ final readonly class Mapping
         public ?RecordField $field = null,
         /** for TagUse::Question */
         public ?QuestionPlan $question = null,
+        /** for TagUse::Task */
+        public ?TaskPlan $task = null,
     ) {}
 
     /**
@@ -51,9 +53,11 @@ final readonly class Mapping
                 $faults["mapping.{$i}.field"] = "{$mapping->field->value} is taken from another control already.";
             }
             $fields[$mapping->field->value ?? ''] = $mapping->use === TagUse::Field;
-            if ($mapping->use === TagUse::Question) {
-                $faults += self::faultsOf($mapping->question, $controls, "mapping.{$i}");
-            }
+            $faults += match ($mapping->use) {
+                TagUse::Question => self::faultsOf($mapping->question, $controls, "mapping.{$i}", 'Write the question.'),
+                TagUse::Task => self::faultsOf($mapping->task, $controls, "mapping.{$i}", 'Say what is to be done.'),
+                default => [],
+            };
         }
         if ($faults !== []) {
             throw Refusal::because($faults);
@@ -64,17 +68,20 @@ final readonly class Mapping
      * @param  array<string, Control>  $controls
      * @return array<string, string>
      */
-    private static function faultsOf(?QuestionPlan $plan, array $controls, string $place): array
+    private static function faultsOf(QuestionPlan|TaskPlan|null $plan, array $controls, string $place, string $missing): array
     {
         if ($plan === null) {
-            return ["{$place}.text" => 'Write the question.'];
+            return ["{$place}.text" => $missing];
         }
-        $faults = [];
+        $faults =
+            $plan instanceof TaskPlan && mb_strlen($plan->title) > TaskPlan::LONGEST
+                ? ["{$place}.text" => 'At most 200 characters: it is the title of the task.']
+                : [];
         foreach (
             [
                 ['text_tag', $plan->textTag, ControlKind::Text],
                 ['due_tag', $plan->dueTag, ControlKind::Date],
-                ['item_tag', $plan->itemTag, ControlKind::Choice],
+                ['item_tag', $plan instanceof QuestionPlan ? $plan->itemTag : null, ControlKind::Choice],
             ]
             as [$at, $tag, $kind]
         ) {

@@ -15,10 +15,11 @@ final readonly class Proposal
         public TagUse $use,
         /** what stands in the record now, of a field */
         public string $before,
-        /** the new value, the finding, the question; of an attachment the hash of its content */
+        /** the new value, the finding, the question, what is to be done; of an attachment the hash of its content */
         public string $after,
         public ?RecordField $field = null,
         public ?QuestionPlan $question = null,
+        public ?TaskPlan $task = null,
         /** number of the item that a question is about */
         public string $item = '',
         public ?Day $due = null,
@@ -36,6 +37,7 @@ final readonly class Proposal
             after: $this->after,
             field: $this->field,
             question: $this->question,
+            task: $this->task,
             item: $this->item,
             due: $this->due,
             fault: $fault,

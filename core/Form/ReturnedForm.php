@@ -10,6 +10,10 @@ use Orthotaxis\Core\Refusal;
 /** What a form that came back asks for: everything in it that is not as it was handed out, by the mapping of its template. */
 final readonly class ReturnedForm
 {
+    private const LONGEST_QUESTION = 2000;
+
+    private const LONGEST_TASK = 5000;
+
     private const LONGEST = ['title' => 200, 'description' => 20_000];
 
     /**
@@ -55,6 +59,9 @@ final readonly class ReturnedForm
                         $control,
                         $controls,
                     ),
+                TagUse::Task => $control->value === ''
+                    ? null
+                    : $this->task($mapping, $mapping->task ?? throw new \LogicException('A task has a plan.'), $control, $controls),
                 TagUse::Attachment => $control->value === ''
                     ? null
                     : new Proposal($mapping->tag, $mapping->label, $mapping->use, '', $control->value),
@@ -97,26 +104,14 @@ final readonly class ReturnedForm
     /** @param  array<string, Control>  $controls */
     private function question(Mapping $mapping, QuestionPlan $plan, Control $control, array $controls): Proposal
     {
-        $more =
-            $plan->textTag === null
-                ? ($control->kind === ControlKind::Text
-                    ? $control->value
-                    : '')
-                : $controls[$plan->textTag]->value ?? '';
-        $asked = $plan->dueTag === null ? '' : $controls[$plan->dueTag]->value ?? '';
+        $more = self::words($plan->textTag, $control, $controls);
         $item = $plan->itemTag === null ? '' : $controls[$plan->itemTag]->value ?? '';
-        $due = null;
+        [$due, $late] = $this->due($plan->dueTag, $plan->days, $controls);
         $fault = match (true) {
             $this->items === [] => 'The request names no item that it could be about.',
             $item !== '' && !in_array($item, $this->items, true) => "{$item} is not affected.",
-            default => null,
+            default => $late ?? self::tooLong("{$plan->text}\n{$more}", self::LONGEST_QUESTION),
         };
-        try {
-            $due = $asked === '' ? $this->today->plusDays($plan->days) : Day::parse($asked);
-            $fault ??= $due->isBefore($this->today) ? "The day {$due} is past." : null;
-        } catch (Refusal) {
-            $fault ??= "\"{$asked}\" is no day. Write it as in 2026-12-31.";
-        }
 
         return new Proposal(
             $mapping->tag,
@@ -129,6 +124,60 @@ final readonly class ReturnedForm
             due: $due,
             fault: $fault,
         );
+    }
+
+    /** @param  array<string, Control>  $controls */
+    private function task(Mapping $mapping, TaskPlan $plan, Control $control, array $controls): Proposal
+    {
+        [$due, $late] = $this->due($plan->dueTag, $plan->days, $controls);
+        $more = self::words($plan->textTag, $control, $controls);
+
+        return new Proposal(
+            $mapping->tag,
+            $mapping->label,
+            $mapping->use,
+            '',
+            rtrim($plan->title . ($more === '' ? '' : "\n{$more}")),
+            task: $plan,
+            due: $due,
+            fault: $late ?? self::tooLong($more, self::LONGEST_TASK),
+        );
+    }
+
+    /** Nothing that was written is cut in silence. */
+    private static function tooLong(string $text, int $most): ?string
+    {
+        return mb_strlen($text) > $most ? 'At most ' . number_format($most) . ' characters.' : null;
+    }
+
+    /**
+     * What is written besides: in the control that is named, or in this one.
+     *
+     * @param  array<string, Control>  $controls
+     */
+    private static function words(?string $tag, Control $control, array $controls): string
+    {
+        return match (true) {
+            $tag !== null => $controls[$tag]->value ?? '',
+            $control->kind === ControlKind::Text => $control->value,
+            default => '',
+        };
+    }
+
+    /**
+     * @param  array<string, Control>  $controls
+     * @return array{?Day, ?string} by when, and why that cannot be
+     */
+    private function due(?string $tag, int $days, array $controls): array
+    {
+        $asked = $tag === null ? '' : $controls[$tag]->value ?? '';
+        try {
+            $due = $asked === '' ? $this->today->plusDays($days) : Day::parse($asked);
+
+            return [$due, $due->isBefore($this->today) ? "The day {$due} is past." : null];
+        } catch (Refusal) {
+            return [null, "\"{$asked}\" is no day. Write it as in 2026-12-31."];
+        }
     }
 
     /** Whether two texts say the same; some word processors change the ends of lines and the spaces, or drop them. */

@@ -11,6 +11,7 @@ enum TagUse: string
     case Field = 'field';
     case Finding = 'finding';
     case Question = 'question';
+    case Task = 'task';
     case Attachment = 'attachment';
 
     /** @return list<ControlKind> */
@@ -20,7 +21,7 @@ enum TagUse: string
             self::Nothing => ControlKind::cases(),
             self::Field => [ControlKind::Text, ControlKind::Choice],
             self::Finding => [ControlKind::Text, ControlKind::Choice, ControlKind::Check, ControlKind::Date],
-            self::Question => [ControlKind::Check, ControlKind::Text],
+            self::Question, self::Task => [ControlKind::Check, ControlKind::Text],
             self::Attachment => [ControlKind::Picture],
         };
     }

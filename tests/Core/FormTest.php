@@ -13,6 +13,7 @@ use Orthotaxis\Core\Form\QuestionPlan;
 use Orthotaxis\Core\Form\RecordField;
 use Orthotaxis\Core\Form\ReturnedForm;
 use Orthotaxis\Core\Form\TagUse;
+use Orthotaxis\Core\Form\TaskPlan;
 use Orthotaxis\Core\Refusal;
 use Tests\Core\Support\Make;
 
@@ -331,6 +332,40 @@ it('asks nothing for an empty box, and tells when there is no item to ask about'
         ->toContain('names no item');
 });
 
+it('makes a task of a box that is ticked, with the words and by the day that are written', function (
+    array $values,
+    ?string $textTag,
+    ?string $dueTag,
+    string $after,
+    ?string $due,
+    ?string $fault,
+): void {
+    $plan = new TaskPlan('purchasing', 'Ask the maker', 'group:purchasing', 7, $textTag, $dueTag);
+    $task = returned([new Mapping('box', 'Ask', null, TagUse::Task, task: $plan)], $values + ['box' => 'yes'])[0];
+    expect([$task->after, $task->due?->__toString(), $task->fault])
+        ->toBe([$after, $due, $fault])
+        ->and(returned([new Mapping('box', 'Ask', null, TagUse::Task, task: $plan)], []))
+        ->toBe([]);
+})->with([
+    'as planned' => [[], null, null, 'Ask the maker', '2027-01-08', null],
+    'with words' => [['text' => 'By phone'], 'text', null, "Ask the maker\nBy phone", '2027-01-08', null],
+    'by a day' => [['day' => '2027-03-01'], null, 'day', 'Ask the maker', '2027-03-01', null],
+    'by a day that is past' => [['day' => '2026-12-31'], null, 'day', 'Ask the maker', '2026-12-31', 'The day 2026-12-31 is past.'],
+    'with more words than a task holds' => [
+        ['text' => str_repeat('x', 5_001)],
+        'text',
+        null,
+        "Ask the maker\n" . str_repeat('x', 5_001),
+        '2027-01-08',
+        'At most 5,000 characters.',
+    ],
+]);
+
+it('cuts no question that is too long: it says so', function (): void {
+    $asked = returned([new Mapping('text', 'Ask', null, TagUse::Question, question: plan())], ['text' => str_repeat('x', 2_000)])[0];
+    expect($asked->fault)->toBe('At most 2,000 characters.');
+});
+
 it('refuses a mapping that cannot be, every fault at its place', function (Mapping $mapping, string $place): void {
     $kinds = [
         'text' => ControlKind::Text,
@@ -361,6 +396,10 @@ it('refuses a mapping that cannot be, every fault at its place', function (Mappi
     [new Mapping('item', 'x', null, TagUse::Field, RecordField::Site), 'fill'],
     [new Mapping('item', 'x', RecordField::Title, TagUse::Field, RecordField::Title), 'field'],
     [new Mapping('box', 'x', null, TagUse::Question), 'text'],
+    [new Mapping('box', 'x', null, TagUse::Task), 'text'],
+    [new Mapping('box', 'x', null, TagUse::Task, task: new TaskPlan('other', str_repeat('x', 201), 'a', 1)), 'text'],
+    [new Mapping('box', 'x', null, TagUse::Task, task: new TaskPlan('other', 'x', 'a', 1, dueTag: 'text')), 'due_tag'],
+    [new Mapping('day', 'x', null, TagUse::Task, task: new TaskPlan('other', 'x', 'a', 1)), 'use'],
     [new Mapping('box', 'x', null, TagUse::Question, question: plan(['textTag' => 'day'])), 'text_tag'],
     [new Mapping('box', 'x', null, TagUse::Question, question: plan(['dueTag' => 'text'])), 'due_tag'],
     [new Mapping('box', 'x', null, TagUse::Question, question: plan(['itemTag' => 'none'])), 'item_tag'],

@@ -6,6 +6,7 @@ use App\Files\StoredFile;
 use App\Forms\Docx\BlankForm;
 use App\Forms\Docx\Draft;
 use App\Forms\Models\HandedForm;
+use App\People\Models\Group;
 use App\People\ShippedRole;
 use App\Requests\Models\ChangeRequest;
 use Illuminate\Http\UploadedFile;
@@ -430,3 +431,50 @@ it('sets up templates: mapping, reasons, another file; every fault at its place'
         ),
     )->toBe('PK');
 });
+
+it('makes a task of a box that is ticked, for a person or a group, and withdraws it when the form is taken back', function (): void {
+    Group::query()
+        ->create(['code' => 'buyers', 'name' => 'Buyers'])
+        ->members()
+        ->sync([$this->world->people['edda']->id]);
+    $task = ['tag' => 'tool', 'use' => 'task', 'text' => 'Order the tool', 'to' => 'group:buyers', 'days' => 5, 'kind' => 'purchasing'];
+    $this->mapping[4] = ($this->row)($task + ['text_tag' => 'tool_text', 'due_tag' => 'tool_by']);
+    $form = ($this->out)()->write(['tool' => 'yes', 'tool_text' => 'The big one', 'tool_by' => World::day(9)]);
+    ($this->look)($form)
+        ->assertOk()
+        ->assertJsonPath('proposals.0.use', 'task')
+        ->assertJsonPath('proposals.0.asked', 'Buyers')
+        ->assertJsonPath('proposals.0.due_on', World::day(9));
+    expect(DB::table('tasks')->count())->toBe(0);
+    ($this->take)($form, ['tool'])->assertOk();
+    expect((array) DB::table('tasks')->first(['change', 'title', 'text', 'kind', 'state', 'due_on']))->toBe([
+        'change' => $this->request,
+        'title' => 'Order the tool',
+        'text' => 'The big one',
+        'kind' => 'purchasing',
+        'state' => 'open',
+        'due_on' => World::day(9),
+    ]);
+    $this->world->as('mira', 'DELETE', "/forms/{$form->number}/taken")->assertOk();
+    expect(DB::table('tasks')->value('state'))->toBe('withdrawn');
+    // Brought again it makes it again; of a group that is gone it says so.
+    ($this->take)($form, ['tool'])->assertOk();
+    expect(DB::table('tasks')->where('state', 'open')->count())->toBe(1);
+    $other = ($this->out)()->write(['tool' => 'yes']);
+    Group::query()->update(['retired' => true]);
+    ($this->look)($other)->assertJsonPath('proposals.0.fault', 'group:buyers is not here any more. Set up in the template who does it.');
+});
+
+it('refuses a task of a form for nobody, of no kind or without words', function (array $wrong, string $place): void {
+    $task = ['tag' => 'tool', 'use' => 'task', 'text' => 'Order the tool', 'to' => 'jonas', 'days' => 5, 'kind' => 'purchasing'];
+    $this->mapping[4] = ($this->row)($wrong + $task);
+    ($this->set)([])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ["mapping.4.{$place}"]]);
+})->with([
+    'a role' => [['to' => 'quality'], 'to'],
+    'no group that is known' => [['to' => 'group:nobody'], 'to'],
+    'no kind' => [['kind' => null], 'kind'],
+    'no words' => [['text' => null], 'text'],
+    'a title that is too long' => [['text' => str_repeat('x', 201)], 'text'],
+]);

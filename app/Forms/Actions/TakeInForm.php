@@ -19,6 +19,12 @@ use App\Ledger\Ledger;
 use App\People\Models\Person;
 use App\Requests\Actions\AssessRequest;
 use App\Requests\Models\ChangeRequest;
+use App\Tasks\Actions\MakeTasks;
+use App\Tasks\Actions\MoveTask;
+use App\Tasks\Assignee;
+use App\Tasks\Models\ChangeTask;
+use App\Tasks\PlannedTask;
+use App\Tasks\TaskKind;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Assessment\QuestionState;
 use Orthotaxis\Core\Form\FormState;
@@ -33,6 +39,8 @@ final readonly class TakeInForm
         private AskQuestion $questions,
         private BringFile $files,
         private AssessRequest $findings,
+        private MakeTasks $tasks,
+        private MoveTask $moves,
         private Ledger $ledger,
     ) {}
 
@@ -57,13 +65,14 @@ final readonly class TakeInForm
             if ($faults !== []) {
                 throw Refusal::because($faults);
             }
-            $taken = ['fields' => [], 'finding' => '', 'questions' => [], 'files' => [], 'form' => null, 'told' => []];
+            $taken = ['fields' => [], 'finding' => '', 'questions' => [], 'tasks' => [], 'files' => [], 'form' => null, 'told' => []];
             $found = [];
             foreach ($chosen as $proposal) {
                 $taken['told'][] = self::told($proposal);
                 match ($proposal->use) {
                     TagUse::Field => ($taken['fields'][$proposal->field->value ?? ''] = [$proposal->before, $proposal->after]),
                     TagUse::Finding => ($found[] = $proposal->after),
+                    TagUse::Task => array_push($taken['tasks'], ...$this->make($by, $number, $proposal)),
                     TagUse::Question => array_push($taken['questions'], ...$this->ask($by, $number, $proposal)),
                     TagUse::Attachment => ($taken['files'][] = $this->attach($by, $request, $returned, $proposal)),
                     TagUse::Nothing => null,
@@ -121,6 +130,14 @@ final readonly class TakeInForm
                 ->whereIn('id', $taken['questions'])
                 ->where('state', QuestionState::Waiting->value)
                 ->update(['state' => QuestionState::Withdrawn->value]);
+            foreach (
+                ChangeTask::openOf($request->number)
+                    ->whereIn('number', $taken['tasks'] ?? [])
+                    ->pluck('number')
+                as $task
+            ) {
+                $this->moves->withdraw($by, (string) $task, "The form {$number} was taken back.");
+            }
             ChangeFile::query()->whereIn('id', $taken['files'])->delete();
             $form->update(['state' => FormState::Out, 'settled_by' => null, 'settled_at' => null, 'taken' => null]);
             event(new FormTakenBack($by->login, $request->number, $number));
@@ -141,11 +158,28 @@ final readonly class TakeInForm
             [
                 'function' => $plan->function,
                 'topic' => $plan->topic,
-                'text' => mb_substr($proposal->after, 0, 2000),
+                'text' => $proposal->after,
                 'due_on' => (string) $proposal->due,
             ],
             $plan->to,
         );
+    }
+
+    /** @return list<string> its number */
+    private function make(Person $by, string $number, Proposal $proposal): array
+    {
+        $plan = $proposal->task ?? throw new \LogicException('A task has a plan.');
+        $text = trim(mb_substr($proposal->after, mb_strlen($plan->title)));
+
+        return ($this->tasks)($by, $number, [
+            new PlannedTask(
+                to: Assignee::named($plan->to),
+                kind: TaskKind::from($plan->kind),
+                title: $plan->title,
+                text: $text,
+                dueOn: (string) $proposal->due,
+            ),
+        ]);
     }
 
     private function attach(Person $by, ChangeRequest $request, ReturnedFile $returned, Proposal $proposal): string
@@ -167,6 +201,7 @@ final readonly class TakeInForm
         return match ($proposal->use) {
             TagUse::Field => "{$proposal->label}: {$proposal->after}",
             TagUse::Question => "Question about {$proposal->item}: {$proposal->after}",
+            TagUse::Task => "Task: {$proposal->after}",
             TagUse::Attachment => "Picture: {$proposal->label}",
             default => $proposal->after,
         };

@@ -6,6 +6,7 @@ namespace App\Forms\Data;
 
 use App\Forms\ReturnedFile;
 use App\Http\Api\ListOf;
+use App\People\Models\Group;
 use App\People\Models\Person;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Form\Proposal;
@@ -26,9 +27,17 @@ final readonly class FormPreview
     public static function of(ReturnedFile $returned, int $version): self
     {
         $form = $returned->form;
-        $asked = array_filter(array_map(static fn(Proposal $proposal): ?string => $proposal->question?->to, $returned->proposals));
+        $asked = array_filter(
+            array_map(
+                static fn(Proposal $proposal): ?string => $proposal->question->to ?? ($proposal->task->to ?? null),
+                $returned->proposals,
+            ),
+        );
         /** @var array<string, string> $names */
         $names = Person::query()->whereIn('login', $asked)->pluck('name', 'login')->all();
+        foreach (Group::query()->pluck('name', 'code') as $code => $name) {
+            $names["group:{$code}"] = (string) $name;
+        }
 
         return new self(
             $form->number,

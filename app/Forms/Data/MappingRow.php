@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Forms\Data;
 
 use App\Assessment\Topic;
+use App\Tasks\TaskKind;
 use OpenApi\Attributes as OA;
 use Orthotaxis\Core\Form\Mapping;
 use Orthotaxis\Core\Form\QuestionPlan;
 use Orthotaxis\Core\Form\RecordField;
 use Orthotaxis\Core\Form\TagUse;
+use Orthotaxis\Core\Form\TaskPlan;
 
 /** What one tag means, as it is kept and set. */
 #[OA\Schema(required: ['tag', 'label', 'use'])]
@@ -24,11 +26,18 @@ final readonly class MappingRow
         #[OA\Property(description: 'that is asked; this and what follows for a question', nullable: true)] public ?string $function,
         #[OA\Property(enum: Topic::class, nullable: true)] public ?string $topic,
         #[OA\Property(nullable: true)] public ?string $text,
-        #[OA\Property(description: 'sign-in name of a person, or a role', nullable: true)] public ?string $to,
+        #[
+            OA\Property(
+                description: 'sign-in name of a person, or a role; of a task a person, or group: and the code of a group',
+                nullable: true,
+            ),
+        ]
+        public ?string $to,
         #[OA\Property(description: 'until it is due, where the form names no day', nullable: true)] public ?int $days,
         #[OA\Property(nullable: true)] public ?string $text_tag,
         #[OA\Property(nullable: true)] public ?string $due_tag,
         #[OA\Property(nullable: true)] public ?string $item_tag,
+        #[OA\Property(description: 'of a task', enum: TaskKind::class, nullable: true)] public ?string $kind = null,
     ) {}
 
     /** @param  array<string, mixed>  $row */
@@ -50,6 +59,7 @@ final readonly class MappingRow
             text_tag: $text('text_tag'),
             due_tag: $text('due_tag'),
             item_tag: $text('item_tag'),
+            kind: $text('kind'),
         );
     }
 
@@ -74,6 +84,16 @@ final readonly class MappingRow
                     textTag: $this->text_tag,
                     dueTag: $this->due_tag,
                     itemTag: $this->item_tag,
+                ),
+            task: $use !== TagUse::Task
+                ? null
+                : new TaskPlan(
+                    kind: (string) $this->kind,
+                    title: (string) $this->text,
+                    to: (string) $this->to,
+                    days: (int) $this->days,
+                    textTag: $this->text_tag,
+                    dueTag: $this->due_tag,
                 ),
         );
     }

@@ -21,7 +21,7 @@ final readonly class ProposalRow
         #[OA\Property(description: 'the new value, the finding, the question')] public string $after,
         #[OA\Property(description: 'that a question is about')] public string $item,
         #[OA\Property(nullable: true)] public ?string $function,
-        #[OA\Property(description: 'whom a question is put to')] public ?string $asked,
+        #[OA\Property(description: 'whom a question is put to, or who does a task; a group as group: and its code')] public ?string $asked,
         #[OA\Property] public ?string $due_on,
         #[OA\Property(description: 'why it cannot be taken in')] public ?string $fault,
     ) {}
@@ -29,7 +29,7 @@ final readonly class ProposalRow
     /** @param  array<string, string>  $names  of people, by sign-in name */
     public static function of(Proposal $proposal, array $names): self
     {
-        $to = $proposal->question?->to;
+        $to = $proposal->question->to ?? ($proposal->task->to ?? null);
 
         return new self(
             tag: $proposal->tag,

@@ -6,8 +6,10 @@ namespace App\Forms\Http;
 
 use App\Assessment\Topic;
 use App\Forms\Data\MappingRow;
+use App\People\Models\Group;
 use App\People\Models\Person;
 use App\People\Models\Role;
+use App\Tasks\TaskKind;
 use App\Vocabulary\ChoiceList;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -35,6 +37,9 @@ final class TemplateRule extends FormRequest
     {
         $people = Person::query()->where('active', true)->pluck('login')->all();
         $question = 'required_if:mapping.*.use,question';
+        $given = 'required_if:mapping.*.use,question,task';
+        $groups = Group::query()->where('retired', false)->pluck('code')->map(static fn(string $code): string => "group:{$code}")->all();
+        $roles = Role::query()->where('retired', false)->pluck('code')->all();
 
         return [
             'name' => 'required|string|max:120',
@@ -50,9 +55,17 @@ final class TemplateRule extends FormRequest
             'mapping.*.field' => ['nullable', Rule::enum(RecordField::class)],
             'mapping.*.function' => ['bail', $question, 'nullable', 'string', ChoiceList::CompanyFunction->isOffered()],
             'mapping.*.topic' => [$question, 'nullable', Rule::enum(Topic::class)],
-            'mapping.*.text' => [$question, 'nullable', 'string', 'max:500'],
-            'mapping.*.to' => [$question, 'nullable', Rule::in([...Role::query()->where('retired', false)->pluck('code'), ...$people])],
-            'mapping.*.days' => [$question, 'nullable', 'integer', 'between:0,365'],
+            'mapping.*.text' => [$given, 'nullable', 'string', 'max:500'],
+            'mapping.*.to' => [
+                $given,
+                'nullable',
+                function (string $place, mixed $to, \Closure $fail) use ($people, $roles, $groups): void {
+                    $known = $this->input(str_replace('.to', '.use', $place)) === 'task' ? $groups : $roles;
+                    in_array($to, [...$known, ...$people], true) || $fail('Choose who.');
+                },
+            ],
+            'mapping.*.kind' => ['required_if:mapping.*.use,task', 'nullable', Rule::enum(TaskKind::class)],
+            'mapping.*.days' => [$given, 'nullable', 'integer', 'between:0,365'],
             'mapping.*.text_tag' => 'nullable|string|max:60',
             'mapping.*.due_tag' => 'nullable|string|max:60',
             'mapping.*.item_tag' => 'nullable|string|max:60',
@@ -68,8 +81,9 @@ final class TemplateRule extends FormRequest
             'mapping.*.label' => 'Say what it is called, in at most 120 characters.',
             'mapping.*.function.*' => 'Choose the function.',
             'mapping.*.topic.*' => 'Choose what it is about.',
-            'mapping.*.text.*' => 'Write the question, in at most 500 characters.',
-            'mapping.*.to.*' => 'Choose whom to ask.',
+            'mapping.*.text.*' => 'Write it in at most 500 characters.',
+            'mapping.*.to.*' => 'Choose who.',
+            'mapping.*.kind.*' => 'Choose the kind of work.',
             'mapping.*.days.*' => 'Give the days until it is due, from 0 to 365.',
         ];
     }

@@ -29,7 +29,7 @@ use Orthotaxis\Core\Refusal;
  * @property ?int $settled_by
  * @property ?CarbonImmutable $settled_at
  * @property ?array{fields: array<string, array{string, string}>, finding: string, questions: list<int>, files: list<string>,
- *     form: ?string, told: list<string>} $taken
+ *     form: ?string, tasks?: list<string>, told: list<string>} $taken
  * @property-read ChangeRequest $request
  * @property-read FormTemplate $template
  * @property-read Person $handedBy

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { done } from '../testing/done';
 import { order } from '../testing/make';
 import { Refused, server } from '../testing/server';
-import { show } from '../testing/show';
+import { choose, mira, show } from '../testing/show';
 import { Checks } from './Checks';
 
 const check = {
@@ -67,5 +67,28 @@ describe('checks of an order', () => {
     await show(<Checks order={order({ checks: [check], may_waive: false })} />);
     await show(<Checks order={order({ checks: [{ ...check, waivable: '' }], may_waive: true })} />);
     expect(screen.queryByRole('button')).toBeNull();
+  });
+
+  it('become tasks of somebody where they do not hold, but not the check of tasks itself', async () => {
+    const tasks = { ...check, name: 'All tasks before review are done', place: 'tasks', waivable: '' };
+    server
+      .on('GET /api/people', [
+        { login: 'petra', name: 'Petra Quist', roles: [], may_revise: false, may_sign: false, may_judge: true },
+      ])
+      .on('GET /api/groups', []);
+    const of = order({ number: 'ECO-00002', checks: [check, tasks, { ...check, name: 'Signed', met: true }] });
+    const user = await show(<Checks order={of} />, { as: { ...mira, abilities: ['manage_tasks'] } });
+    expect(screen.getAllByRole('button').map((one) => one.textContent)).toEqual(['Create a task']);
+    await user.click(screen.getByRole('button', { name: 'Create a task: Every component is in force' }));
+    const form = screen.getByRole('form', { name: 'New task: Every component is in force' });
+    await choose(user, 'For', 'Petra Quist');
+    server.on('POST /api/changes/ECO-00002/tasks', done('T-00020', 1));
+    await user.click(within(form).getByRole('button', { name: 'Create task' }));
+    await waitFor(() => expect(screen.queryByRole('form')).toBeNull());
+    expect(server.asked('POST /api/changes/ECO-00002/tasks')[0]?.body).toMatchObject({
+      to: 'petra',
+      title: 'Every component is in force',
+      text: 'It uses 200-0041.',
+    });
   });
 });

@@ -1,9 +1,12 @@
 import type { Schemas } from '../lib/api';
+import { useMay } from '../lib/session';
 import { WaiveCheck } from '../orders/WaiveCheck';
 import { WithdrawWaiver } from '../orders/WithdrawWaiver';
+import { NewTask } from '../tasks/NewTask';
 
-/** Conditions for the next step: each holds, or why not, or who has let it go. */
+/** Conditions for the next step: each holds, or why not, or who has let it go. What does not hold can be made somebody's task. */
 export function Checks({ order }: { order: Schemas['OrderData'] }) {
+  const manages = useMay('manage_tasks');
   return (
     <ul aria-label="Required for the next step" className="max-w-3xl">
       {order.checks.map((check) => {
@@ -26,6 +29,14 @@ export function Checks({ order }: { order: Schemas['OrderData'] }) {
               )}
               {!check.met && !check.waived && check.waivable !== '' && order.may_waive && (
                 <WaiveCheck order={order} check={check} />
+              )}
+              {!check.met && !check.waived && manages && check.place !== 'tasks' && (
+                <NewTask
+                  change={order.number}
+                  others={[]}
+                  editable={[]}
+                  about={{ title: check.name, text: check.reason }}
+                />
               )}
             </span>
           </li>

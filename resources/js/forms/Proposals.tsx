@@ -65,6 +65,12 @@ function Becomes({ row }: { row: Proposal }) {
       )}
       {row.use === 'field' ? called(row.after) : row.after}
       {row.use === 'attachment' && 'The picture in the form'}
+      {row.use === 'task' && (
+        <p className="text-sm text-soft">
+          For {row.asked}
+          {row.due_on !== null && `, by ${day(row.due_on)}`}
+        </p>
+      )}
       {row.use === 'question' && (
         <p className="text-sm text-soft">
           {row.function != null && nameOf('function', row.function)}, put to {row.asked}

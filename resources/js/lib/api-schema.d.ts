@@ -4905,7 +4905,7 @@ export interface components {
             /** @enum {string|null} */
             fill?: "title" | "description" | "priority" | "reason" | "source" | "site" | "number" | "raised_by" | "raised_on" | "items" | "reports" | "finding" | "handed_by" | "today" | null;
             /** @enum {string} */
-            use: "nothing" | "field" | "finding" | "question" | "attachment";
+            use: "nothing" | "field" | "finding" | "question" | "task" | "attachment";
             /**
              * @description that it corrects
              * @enum {string|null}
@@ -4916,13 +4916,18 @@ export interface components {
             /** @enum {string|null} */
             topic?: "feasible" | "tooling" | "certificate" | "stock" | "cost" | "other" | null;
             text?: string | null;
-            /** @description sign-in name of a person, or a role */
+            /** @description sign-in name of a person, or a role; of a task a person, or group: and the code of a group */
             to?: string | null;
             /** @description until it is due, where the form names no day */
             days?: number | null;
             text_tag?: string | null;
             due_tag?: string | null;
             item_tag?: string | null;
+            /**
+             * @description of a task
+             * @enum {string|null}
+             */
+            kind?: "design" | "drawing" | "manufacturing" | "purchasing" | "planning" | "documents" | "training" | "other" | null;
         };
         OfferedTemplate: {
             id: number;
@@ -4933,7 +4938,7 @@ export interface components {
             tag: string;
             label: string;
             /** @enum {string} */
-            use: "nothing" | "field" | "finding" | "question" | "attachment";
+            use: "nothing" | "field" | "finding" | "question" | "task" | "attachment";
             /** @description of a field, as it is now */
             before: string;
             /** @description the new value, the finding, the question */
@@ -4941,7 +4946,7 @@ export interface components {
             /** @description that a question is about */
             item: string;
             function: string | null;
-            /** @description whom a question is put to */
+            /** @description whom a question is put to, or who does a task; a group as group: and its code */
             asked: string | null;
             due_on: string | null;
             /** @description why it cannot be taken in */

@@ -252,6 +252,7 @@ export const tagUses = {
   field: 'Updates the record',
   finding: 'Added to the finding',
   question: 'Asks a question',
+  task: 'Makes a task',
   attachment: 'Attached',
 } as const;
 

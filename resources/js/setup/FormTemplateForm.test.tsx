@@ -43,8 +43,8 @@ const options = async (user: Awaited<ReturnType<typeof form>>['user'], label: st
 describe('what the tags of a template mean', () => {
   it('offers for each kind of place only what can be done with it', async () => {
     const { user } = await form();
-    expect(await options(user, 'title: when it comes back')).toHaveLength(4);
-    expect(await options(user, 'stock: when it comes back')).toHaveLength(3);
+    expect(await options(user, 'title: when it comes back')).toHaveLength(5);
+    expect(await options(user, 'stock: when it comes back')).toHaveLength(4);
     expect(await options(user, 'photo: when it comes back')).toHaveLength(2);
     expect(screen.getByRole<HTMLButtonElement>('combobox', { name: 'photo: filled with' }).disabled).toBe(true);
     expect(await options(user, 'title: field')).toHaveLength(6);
@@ -74,6 +74,38 @@ describe('what the tags of a template mean', () => {
       to: 'clara.fenn',
       days: 7,
       due_tag: 'stock_by',
+    });
+  });
+
+  it('makes a task of a box: what, for whom, until when', async () => {
+    const { user, done } = await form();
+    server
+      .on(PATCH, changed('1'))
+      .on('GET /api/groups', [
+        {
+          code: 'purchasing',
+          name: 'Purchasing',
+          retired: false,
+          version: 1,
+          members: ['petra'],
+          names: ['Petra Quist'],
+        },
+      ]);
+    await choose(user, 'stock: when it comes back', 'Makes a task');
+    const row = screen.getByText('stock').closest('tr') ?? document.body;
+    await user.type(within(row).getByLabelText('What is to be done'), 'Count what is left');
+    await choose(user, 'Kind of work', 'Purchasing');
+    await choose(user, 'For', 'Purchasing (group of 1)');
+    await user.type(within(row).getByLabelText('Days until it is due'), '7');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(done).toHaveBeenCalledOnce());
+    expect((server.asked(PATCH)[0]?.body as Schemas['TemplateRule']).mapping[1]).toMatchObject({
+      tag: 'stock',
+      use: 'task',
+      text: 'Count what is left',
+      kind: 'purchasing',
+      to: 'group:purchasing',
+      days: 7,
     });
   });
 

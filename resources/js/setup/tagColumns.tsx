@@ -4,6 +4,7 @@ import type { Column } from '../ui/DataTable';
 import { Input } from '../ui/Input';
 import { Select } from '../ui/Select';
 import { TagQuestion } from './TagQuestion';
+import { TagTask } from './TagTask';
 
 type Row = Schemas['MappingRow'];
 type Control = Schemas['ControlRow'];
@@ -12,8 +13,8 @@ const NONE = 'none';
 
 /** What each kind of control can be used for; and the fields that a form may correct. */
 const uses: Record<Control['kind'], Row['use'][]> = {
-  text: ['nothing', 'field', 'finding', 'question'],
-  check: ['nothing', 'finding', 'question'],
+  text: ['nothing', 'field', 'finding', 'question', 'task'],
+  check: ['nothing', 'finding', 'question', 'task'],
   date: ['nothing', 'finding'],
   choice: ['nothing', 'field', 'finding'],
   picture: ['nothing', 'attachment'],
@@ -116,6 +117,14 @@ export function tagColumns({ controls, onChange, error }: Editing): Column<Row>[
               />
               <Reason text={error(row, 'field')} />
             </>
+          )}
+          {row.use === 'task' && (
+            <TagTask
+              row={row}
+              controls={controls}
+              set={(change) => onChange({ ...row, ...change })}
+              error={(place) => error(row, place)}
+            />
           )}
           {row.use === 'question' && (
             <TagQuestion

@@ -12,13 +12,16 @@ interface Props {
   others: Schemas['TaskRow'][];
   /** Items of an order, of which it may edit something. */
   editable: Schemas['EditableItem'][];
+  /** What it answers, where it is not thought of by hand: its title and text to begin with. */
+  about?: { title: string; text: string };
 }
 
 /** Gives a person or a group something to do for a change. */
-export function NewTask({ change, others, editable }: Props) {
+export function NewTask({ change, others, editable, about }: Props) {
+  const first = { ...nothingSaid, ...about };
   const [open, setOpen] = useState(false);
   const [to, setTo] = useState('');
-  const [said, setSaid] = useState(nothingSaid);
+  const [said, setSaid] = useState(first);
   const make = useAct(
     touches.task,
     () =>
@@ -29,20 +32,24 @@ export function NewTask({ change, others, editable }: Props) {
         }),
       ),
     () => {
-      setSaid(nothingSaid);
+      setSaid(first);
       setOpen(false);
     },
   );
   if (!open) {
     return (
-      <Button className="no-print" onClick={() => setOpen(true)}>
-        Add a task
+      <Button
+        {...(about && { look: 'quiet', 'aria-label': `Create a task: ${about.title}` })}
+        className={about ? 'no-print !h-6 !px-1' : 'no-print'}
+        onClick={() => setOpen(true)}
+      >
+        {about ? 'Create a task' : 'Add a task'}
       </Button>
     );
   }
   return (
     <form
-      aria-label="New task"
+      aria-label={about ? `New task: ${about.title}` : 'New task'}
       className="no-print max-w-5xl space-y-3 border-y border-strong bg-sheet p-3"
       onSubmit={(event) => {
         event.preventDefault();
