@@ -39,7 +39,7 @@ export function QuestionActs({ question }: { question: Schemas['QuestionRow'] })
   const offered = question.may.filter((one): one is Said => one !== 'claim');
   return (
     <div className="no-print space-y-2">
-      <div className="flex flex-wrap gap-2">
+      <div className="flex flex-wrap items-center gap-4">
         {question.may.includes('claim') && (
           <Button busy={claim.isPending} onClick={() => claim.mutate(undefined)}>
             Claim
@@ -49,6 +49,7 @@ export function QuestionActs({ question }: { question: Schemas['QuestionRow'] })
           <Button
             key={one}
             look="quiet"
+            className="!h-6 !px-0"
             aria-expanded={open === one}
             onClick={() => {
               hand.reset();

@@ -53,7 +53,7 @@ function Row({ question, open, mayAsk }: { question: Question; open: boolean; ma
   const answered = question.state === 'answered' || question.state === 'no_effect';
   return (
     <li className="space-y-1 border-t border-rule px-2 py-1.5 first:border-t-0">
-      <div className="flex flex-wrap gap-x-3 text-sm text-soft">
+      <div className="flex flex-wrap items-baseline gap-x-3 text-sm text-soft">
         <ItemNumber number={question.item} />
         <span>{nameOf('function', question.function)}</span>
         <span>{topics[question.topic]}</span>

@@ -79,18 +79,16 @@ describe('what the tags of a template mean', () => {
 
   it('makes a task of a box: what, for whom, until when', async () => {
     const { user, done } = await form();
-    server
-      .on(PATCH, changed('1'))
-      .on('GET /api/groups', [
-        {
-          code: 'purchasing',
-          name: 'Purchasing',
-          retired: false,
-          version: 1,
-          members: ['petra'],
-          names: ['Petra Quist'],
-        },
-      ]);
+    server.on(PATCH, changed('1')).on('GET /api/groups', [
+      {
+        code: 'purchasing',
+        name: 'Purchasing',
+        retired: false,
+        version: 1,
+        members: ['petra'],
+        names: ['Petra Quist'],
+      },
+    ]);
     await choose(user, 'stock: when it comes back', 'Makes a task');
     const row = screen.getByText('stock').closest('tr') ?? document.body;
     await user.type(within(row).getByLabelText('What is to be done'), 'Count what is left');
