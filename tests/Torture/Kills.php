@@ -182,7 +182,7 @@ final class Kills
     }
 
     /** @return array{string, string} a new order that is open for revision by jonas, and its new item */
-    private function opened(): array
+    public function opened(?string $path = null): array
     {
         $item = (string) $this->people['jonas.weir']->must('POST', '/items', [
             'title' => 'Bracket under test',
@@ -209,6 +209,7 @@ final class Kills
             'signer' => 'helen.marsh',
             'effective_on' => $this->day,
             'version' => 1,
+            ...$path === null ? [] : ['path' => $path],
         ]);
         $mira->must('PUT', "/orders/{$order}/items/{$item}", ['outcome' => 'revise', 'disposition' => null, 'version' => 2]);
         $mira->must('POST', "/orders/{$order}/opening", ['version' => 3]);
@@ -216,10 +217,9 @@ final class Kills
         return [$order, $item];
     }
 
-    /** @return array{string, string} */
-    private function signed(): array
+    /** Edits an order that is opened, and sends it to review. */
+    public function sent(string $order, string $item): void
     {
-        [$order, $item] = $this->opened();
         $this->people['jonas.weir']->must('POST', "/orders/{$order}/items/{$item}/edits", [
             'operation' => 'add',
             'line' => '',
@@ -229,6 +229,13 @@ final class Kills
         $this->people['jonas.weir']->must('POST', "/orders/{$order}/review", [
             'version' => $this->database->value('SELECT version FROM change_orders WHERE number = ?', [$order]),
         ]);
+    }
+
+    /** @return array{string, string} */
+    private function signed(): array
+    {
+        [$order, $item] = $this->opened();
+        $this->sent($order, $item);
         $digest = $this->people['helen.marsh']->must('GET', "/orders/{$order}/review")['order']['digest'];
         $this->people['helen.marsh']->must('POST', "/orders/{$order}/signature", ['password' => 'quillback', 'digest' => $digest]);
 

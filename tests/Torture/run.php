@@ -15,11 +15,12 @@ use Tests\Torture\Client;
 use Tests\Torture\Database;
 use Tests\Torture\Kills;
 use Tests\Torture\Processes;
+use Tests\Torture\Rush;
 
 require dirname(__DIR__, 2) . '/vendor/autoload.php';
 
 $begin = time();
-$options = getopt('', ['seconds:', 'seed:', 'json', 'only:']);
+$options = getopt('', ['seconds:', 'seed:', 'json', 'only:', 'many:']);
 $seconds = (int) ($options['seconds'] ?? 60);
 $seed = (int) ($options['seed'] ?? random_int(1, 999_999));
 $people = [];
@@ -41,12 +42,13 @@ $kinds = [
     'releasing' => $kills->releasing(...),
     'handing over' => $kills->handingOver(...),
     'importing' => $kills->importing(...),
+    'rushing' => (new Rush((string) getenv('TORTURE_URL'), $people, $database, $kills, (int) ($options['many'] ?? 200)))->round(...),
 ];
 // Requests and files are cheap: there are more of them.
 $order = [
     'requests',
     'files',
-    'requests',
+    'rushing',
     'saving',
     'files',
     'requests',
