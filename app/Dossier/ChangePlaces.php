@@ -35,12 +35,14 @@ final readonly class ChangePlaces implements PlacesOfChanges
 
     private const FOUND =
         'WITH RECURSIVE asked (number) AS (SELECT jsonb_array_elements_text(?::jsonb)),
-            -- A task, and a change notice, concerns what its change does.
+            -- A task, a change notice and a form concern what their change does.
             about (asked, number) AS (
                 SELECT number, number FROM asked
                 UNION SELECT t.number, t.change FROM tasks t WHERE t.number IN (SELECT number FROM asked)
                 UNION SELECT n.number, o.number FROM change_notices n JOIN change_orders o ON o.id = n.order_id
                     WHERE n.number IN (SELECT number FROM asked)
+                UNION SELECT f.number, r.number FROM handed_forms f JOIN change_requests r ON r.id = f.request_id
+                    WHERE f.number IN (SELECT number FROM asked)
             ),
             subject AS (SELECT DISTINCT number FROM about),
             named AS (' .

@@ -7,6 +7,9 @@ namespace App\People;
 /** What a role may allow. */
 enum Ability: string
 {
+    /** Not of any plant or category: a role that is limited to some cannot allow it. */
+    public const EVERYWHERE = [self::ImportData, self::SetUp, self::ManagePeople];
+
     case ReportProblem = 'report_problem';
     case WatchCritical = 'watch_critical';
     case RaiseRequest = 'raise_request';

@@ -235,3 +235,55 @@ it('asks who can sign anew when somebody goes', function (): void {
         ->and($this->world->as('mira', 'GET', "/dossiers/{$order}")->json('order.path.stuck'))
         ->not->toBeEmpty();
 });
+
+it('holds a role to plants and categories also with what only begins, and keeps nothing of it', function (): void {
+    $abilities = ['report_problem', 'raise_request', 'raise_order', 'add_item', 'answer_question'];
+    $this->world->only('nils', 'PUT', '/roles/weir', role(['abilities' => $abilities, 'plants' => ['Weir']]))->assertOk();
+    $this->world->people['tomas']->update(['roles' => ['weir']]);
+    $why = 'Your role does not allow this for this plant or these items.';
+    $counts = fn(): array => array_map(static fn(string $table): int => DB::table($table)->count(), [
+        'problem_reports',
+        'change_requests',
+        'change_orders',
+        'items',
+        'ledger',
+    ]);
+    $before = $counts();
+    $report = [
+        'title' => 'Torn',
+        'description' => 'Torn.',
+        'source' => 'field',
+        'severity' => 'high',
+        'serial' => '',
+        'items' => ['200-0040'],
+    ];
+    $this->world
+        ->only('tomas', 'POST', '/reports', $report + ['site' => 'Tarn'])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.site.0', $why);
+    $request = $this->world->request(['site' => 'Tarn']);
+    $this->world->only('tomas', 'POST', '/requests', $request)->assertStatus(422)->assertJsonPath('errors.site.0', $why);
+    expect($counts())->toBe($before);
+    $this->world->only('tomas', 'POST', '/reports', $report + ['site' => 'Weir'])->assertOk();
+    $this->world->only('tomas', 'POST', '/requests', $this->world->request(['site' => 'Weir']))->assertOk();
+
+    // Of categories: an item, and an order that names only what is elsewhere.
+    DB::table('categories')->insert(['code' => 'cases', 'name' => 'Cases']);
+    $this->world
+        ->only('nils', 'PUT', '/roles/weir', role(['abilities' => $abilities, 'categories' => ['cases'], 'version' => 1]))
+        ->assertOk();
+    $before = $counts();
+    $order = ['title' => 'Clamp', 'description' => 'Longer.', 'priority' => 'normal', 'items' => ['200-0040'], 'requests' => []];
+    $this->world->only('tomas', 'POST', '/orders', $order)->assertStatus(422)->assertJsonPath('errors.items.0', $why);
+    $item = ['category' => 'pump', 'title' => 'Ring', 'kind' => 'part', 'unit' => 'pc', 'supply' => 'make', 'attributes' => []];
+    $this->world->only('tomas', 'POST', '/items', $item)->assertStatus(422)->assertJsonPath('errors.category.0', $why);
+    expect($counts())->toBe($before);
+});
+
+it('gives what is done for all plants at once by no role that is held to some', function (string $ability): void {
+    $this->world
+        ->only('nils', 'PUT', '/roles/weir', role(['abilities' => ['discuss', $ability], 'plants' => ['Weir']]))
+        ->assertStatus(422)
+        ->assertJsonPath('errors.abilities.0', fn(string $why): bool => str_contains($why, 'Give it by a role without limits.'));
+    $this->world->only('nils', 'PUT', '/roles/weir', role(['abilities' => ['discuss', $ability]]))->assertOk();
+})->with(['import_data', 'set_up', 'manage_people']);

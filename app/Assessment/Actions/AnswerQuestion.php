@@ -10,6 +10,7 @@ use App\Attachments\Actions\BringFile;
 use App\Attachments\AttachmentRole;
 use App\Http\Stale;
 use App\Ledger\Ledger;
+use App\People\Ability;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\UploadedFile;
@@ -39,7 +40,7 @@ final readonly class AnswerQuestion
                 ->lockForUpdate()
                 ->findOrFail($id);
             $number = $question->request->number;
-            if (!$question->asks($by)) {
+            if (!$question->asks($by) || !$by->mayDo(Ability::AnswerQuestion, $number)) {
                 throw Refusal::at('question', 'Somebody else is asked.');
             }
             if ($question->state === QuestionState::Withdrawn || !$question->request->state->isOpen()) {

@@ -8,6 +8,7 @@ use App\Assessment\Events\QuestionAsked;
 use App\Assessment\Events\QuestionWithdrawn;
 use App\Assessment\Models\Question;
 use App\Ledger\Ledger;
+use App\People\Ability;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use Carbon\CarbonImmutable;
@@ -56,6 +57,7 @@ final readonly class AskQuestion
     {
         return $this->ledger->together(function () use ($by, $id): string {
             $question = Question::query()->with('request')->lockForUpdate()->findOrFail($id);
+            $by->mustKeepTo(Ability::AssessRequest, $question->request->number, 'question');
             if ($question->state !== QuestionState::Waiting) {
                 throw Refusal::at('question', 'It is answered already; the answer stays.');
             }

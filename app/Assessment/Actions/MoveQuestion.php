@@ -23,6 +23,9 @@ final readonly class MoveQuestion
     public function claim(Person $by, int $id): string
     {
         return $this->turn($id, static function (Question $question) use ($by): void {
+            if (!$by->mayDo(Ability::AnswerQuestion, $question->request->number)) {
+                throw Refusal::at('question', 'Your role does not allow this for this plant or these items.');
+            }
             $question->update(['holder_id' => $question->standing()->claim($by->id)->holder]);
             event(new QuestionClaimed($by->login, $question->request->number, $question->item->number, $question->text));
         });

@@ -10,6 +10,7 @@ use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
 use App\Orders\Actions\SubordinateOrder;
 use App\Orders\Models\ChangeOrder;
+use App\People\Ability;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
@@ -74,6 +75,7 @@ final readonly class RaiseOrder
             }
             $order->save();
             $order->refresh();
+            $by->mustKeepTo(Ability::RaiseOrder, $order->number, $requests === [] ? 'items' : 'requests');
             if ($parent !== '') {
                 $this->subordinate->put($by, $order->number, $parent, together: false, version: $order->version);
             }

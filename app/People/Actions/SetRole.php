@@ -6,6 +6,7 @@ namespace App\People\Actions;
 
 use App\Http\Stale;
 use App\Ledger\Ledger;
+use App\People\Ability;
 use App\People\Data\RoleWishes;
 use App\People\Events\RoleSet;
 use App\People\Models\Person;
@@ -36,6 +37,17 @@ final readonly class SetRole
                 if ($role->version !== $version) {
                     throw new Stale('Somebody has changed it meanwhile.', ['name' => $role->name]);
                 }
+            }
+            $everywhere = array_filter(
+                Ability::EVERYWHERE,
+                static fn(Ability $one): bool => in_array($one->value, $wishes->abilities, true),
+            );
+            if ($everywhere !== [] && ($wishes->plants !== [] || $wishes->categories !== [])) {
+                $named = implode(', ', array_map(static fn(Ability $one): string => $one->label(), $everywhere));
+                throw Refusal::at(
+                    'abilities',
+                    "This is done for all plants and items at once: {$named}. Give it by a role without limits.",
+                );
             }
             if ($wishes->retired) {
                 $has = Person::query()->where('active', true)->whereJsonContains('roles', $code)->orderBy('name')->pluck('name');

@@ -10,6 +10,7 @@ use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
 use Laravel\Sanctum\PersonalAccessToken;
+use Orthotaxis\Core\Refusal;
 
 /**
  * @property int $id
@@ -60,6 +61,21 @@ final class Person extends User
         return $this->active &&
             (!($token instanceof PersonalAccessToken) || $token->can($ability->value)) &&
             app(Rights::class)->allow($this->roles, $ability, $of);
+    }
+
+    /**
+     * What is begun is of no number yet when it is asked whether they may: of what plant and which items it is, is known when it is there.
+     *
+     * @param  string  $of  number of what they have just made, in the same transaction
+     * @param  string  $place  where the reason is told
+     *
+     * @throws Refusal when their roles allow it elsewhere alone
+     */
+    public function mustKeepTo(Ability $ability, string $of, string $place): void
+    {
+        if ($this->mayDo($ability) && !$this->mayDo($ability, $of)) {
+            throw Refusal::at($place, 'Your role does not allow this for this plant or these items.');
+        }
     }
 
     /** @param  string  $role  code */

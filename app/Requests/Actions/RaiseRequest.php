@@ -6,6 +6,7 @@ namespace App\Requests\Actions;
 
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
+use App\People\Ability;
 use App\People\Models\Person;
 use App\Requests\Events\RequestRaised;
 use App\Requests\Models\ChangeRequest;
@@ -32,6 +33,7 @@ final readonly class RaiseRequest
                 'raised_at' => CarbonImmutable::now(),
             ]);
             $request->items()->attach($found);
+            $by->mustKeepTo(Ability::RaiseRequest, $request->number, 'site');
             event(new RequestRaised($by->login, $request->number, $fields['title'], $items));
             $this->gather->into($by, $request, $reports);
 

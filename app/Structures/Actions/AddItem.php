@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Actions;
 
 use App\Ledger\Ledger;
+use App\People\Ability;
 use App\People\Models\Person;
 use App\Structures\Events\ItemAdded;
 use App\Structures\ItemNumbers;
@@ -45,6 +46,7 @@ final readonly class AddItem
                 'category_id' => $category->id,
                 'attributes' => array_intersect_key($item['attributes'], array_flip($known)),
             ]);
+            $by->mustKeepTo(Ability::AddItem, $number, 'category');
             event(new ItemAdded($by->login, $number, $made->title, $made->kind->value, $category->code));
 
             return $number;
