@@ -12,6 +12,7 @@ use App\Economics\Events\FigureTakenBack;
 use App\Ledger\Act;
 use App\Paths\ChosenByRule;
 use App\Paths\Judges;
+use App\Paths\LeaveTasks;
 use App\Paths\Models\Signature;
 use App\Paths\PathProgress;
 use App\Paths\PathTasks;
@@ -39,6 +40,7 @@ final readonly class FollowRequest
         private RequestFacts $facts,
         private KeptRequestActors $actors,
         private MakeRequestTasks $tasks,
+        private LeaveTasks $leave,
         private JudgeRequest $judging,
     ) {}
 
@@ -60,7 +62,7 @@ final readonly class FollowRequest
             $this->actors->keep($request);
             $request->state === RequestState::Assessing && $this->goOn($act, $request);
         }
-        $act instanceof RequestPathChosen && $this->tasks->withdrawOfOthers(self::person($act, $request), $request);
+        $act instanceof RequestPathChosen && ($this->leave)(self::person($act, $request), $request->number, $request->path_id);
     }
 
     /** What is to be done in the stage that is under way is made tasks; with the last of them the request goes on by itself. */

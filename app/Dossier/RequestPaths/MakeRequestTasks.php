@@ -9,22 +9,19 @@ use App\Days\Today;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
 use App\Tasks\Actions\MakeTasks;
-use App\Tasks\Actions\MoveTask;
 use App\Tasks\Assignee;
-use App\Tasks\Models\ChangeTask;
 use App\Tasks\PlannedTask;
 use App\Tasks\TaskKind;
-use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Approval\PathTask;
 use Orthotaxis\Core\Refusal;
 
 /**
- * Makes the tasks of the path of a request with the stage to which they belong, each once, and withdraws those of a path that it has left.
- * A task for a role that nobody has, or for somebody who is not here any more, is for whoever makes it.
+ * Makes the tasks of the path of a request with the stage to which they belong, each once. A task for a role that nobody has, or for
+ * somebody who is not here any more, is for whoever makes it.
  */
 final readonly class MakeRequestTasks
 {
-    public function __construct(private MakeTasks $tasks, private MoveTask $moves) {}
+    public function __construct(private MakeTasks $tasks) {}
 
     /** @param  ?int  $stage  under way; null: all are over */
     public function __invoke(Person $by, ChangeRequest $request, RequestOnPath $change, ?int $stage): void
@@ -36,18 +33,6 @@ final readonly class MakeRequestTasks
             }
         }
         $planned === [] || ($this->tasks)($by, $request->number, $planned);
-    }
-
-    public function withdrawOfOthers(Person $by, ChangeRequest $request): void
-    {
-        $left = ChangeTask::openOf($request->number)
-            ->whereNotNull('path_id')
-            ->when($request->path_id !== null, static fn(Builder $tasks): Builder => $tasks->where('path_id', '!=', $request->path_id))
-            ->orderBy('id')
-            ->pluck('number');
-        foreach ($left as $number) {
-            $this->moves->withdraw($by, (string) $number, 'The request goes on another path.');
-        }
     }
 
     private static function planned(Person $by, ChangeRequest $request, RequestOnPath $change, PathTask $task, int $at): PlannedTask

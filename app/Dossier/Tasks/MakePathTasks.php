@@ -12,16 +12,15 @@ use App\Orders\Models\OrderItem;
 use App\Orders\OrderReader;
 use App\Orders\Paths\OrderProgress;
 use App\Orders\Paths\RolesOfOrder;
+use App\Paths\LeaveTasks;
 use App\People\Models\Person;
 use App\Tasks\Actions\MakeTasks;
-use App\Tasks\Actions\MoveTask;
 use App\Tasks\Assignee;
 use App\Tasks\EditingRight;
 use App\Tasks\Models\ChangeTask;
 use App\Tasks\PlannedTask;
 use App\Tasks\TaskKind;
 use App\Vocabulary\ChoiceList;
-use Illuminate\Database\Eloquent\Builder;
 use Orthotaxis\Core\Approval\Path;
 use Orthotaxis\Core\Approval\PathTask;
 use Orthotaxis\Core\Change\OrderState;
@@ -51,7 +50,7 @@ final readonly class MakePathTasks
     /** What else the order changes since then, an editing task of its path edits too. */
     private const NAMED = ['order.item_named', 'order.items_named'];
 
-    public function __construct(private MakeTasks $tasks, private MoveTask $moves, private OrderReader $orders) {}
+    public function __construct(private MakeTasks $tasks, private LeaveTasks $leave, private OrderReader $orders) {}
 
     public function handle(Act $act): void
     {
@@ -73,7 +72,7 @@ final readonly class MakePathTasks
         // A system that acts for nobody makes them in the name of who raised the order.
         $by = Person::query()->where('login', $act->by())->first() ?? $order->author;
         $this->make($by, $order);
-        $this->withdrawOfOthers($by, $order);
+        ($this->leave)($by, $order->number, $order->path_id);
     }
 
     private function make(Person $by, ChangeOrder $order): void
@@ -84,19 +83,6 @@ final readonly class MakePathTasks
             $planned[] = self::planned($order, $task, $at);
         }
         $planned === [] || ($this->tasks)($by, $order->number, $planned);
-    }
-
-    /** What was to be done on a path that the order has left. */
-    private function withdrawOfOthers(Person $by, ChangeOrder $order): void
-    {
-        $left = ChangeTask::openOf($order->number)
-            ->whereNotNull('path_id')
-            ->when($order->path_id !== null, static fn(Builder $tasks): Builder => $tasks->where('path_id', '!=', $order->path_id))
-            ->orderBy('id')
-            ->pluck('number');
-        foreach ($left as $number) {
-            $this->moves->withdraw($by, (string) $number, 'The order goes on another path.');
-        }
     }
 
     /** @param  array<mixed>  $items  numbers, named on the order just now */
