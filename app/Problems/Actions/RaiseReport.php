@@ -6,7 +6,6 @@ namespace App\Problems\Actions;
 
 use App\Ledger\Ledger;
 use App\Numbers\NumberRange;
-use App\People\Ability;
 use App\People\Models\Person;
 use App\Problems\Events\ReportRaised;
 use App\Problems\Models\ProblemReport;
@@ -32,7 +31,6 @@ final readonly class RaiseReport
                 'raised_at' => CarbonImmutable::now(),
             ]);
             $report->items()->attach($found);
-            $by->mustKeepTo(Ability::ReportProblem, $report->number, 'site');
             event(new ReportRaised($by->login, $report->number, $fields['title'], $fields['severity'], $items));
 
             return $report->refresh();
