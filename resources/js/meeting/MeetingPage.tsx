@@ -62,7 +62,7 @@ export function MeetingPage() {
                         <span className="no-print flex gap-1">
                           <Button
                             look="quiet"
-                            className="!h-6 !px-1"
+                            className="!h-6 min-w-7 justify-center !px-1"
                             aria-label={`Earlier: ${row.change.number}`}
                             disabled={at === 0 || arrange.isPending}
                             onClick={() => swap(at, at - 1)}
@@ -71,7 +71,7 @@ export function MeetingPage() {
                           </Button>
                           <Button
                             look="quiet"
-                            className="!h-6 !px-1"
+                            className="!h-6 min-w-7 justify-center !px-1"
                             aria-label={`Later: ${row.change.number}`}
                             disabled={at === awaiting.length - 1 || arrange.isPending}
                             onClick={() => swap(at, at + 1)}
