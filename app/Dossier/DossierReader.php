@@ -18,6 +18,7 @@ use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderView;
 use App\Orders\Paths\OrderProgress;
+use App\Paths\Data\PathPicture;
 use App\People\Models\Person;
 use App\Releases\Data\HandoverRow;
 use App\Releases\Models\Handover;
@@ -137,13 +138,13 @@ final readonly class DossierReader
         return $steps;
     }
 
-    /** @param  list<string>  $waitsFor  titles of tasks */
-    private static function whoDecides(ChangeRequest $request, array $waitsFor): string
+    private static function whoDecides(ChangeRequest $request, ?PathPicture $path): string
     {
         return match (true) {
-            $request->path_id === null => 'Approve it, reject it or send it back.',
+            $path === null => 'Approve it, reject it or send it back.',
             $request->actors->isNotEmpty() => $request->actors->pluck('name')->join(', ', ' or ') . ' signs, sends it back or rejects it.',
-            $waitsFor !== [] => 'It waits for ' . collect($waitsFor)->join(', ', ' and ') . '.',
+            $path->waits_for !== [] => 'It waits for ' . collect($path->waits_for)->join(', ', ' and ') . '.',
+            $path->stage === null => 'No step of its path is needed: choose another path for it, or one decision.',
             default => 'Nobody can sign it: its path says why.',
         };
     }
@@ -189,7 +190,7 @@ final readonly class DossierReader
         return match ($order?->state) {
             null => match ($request?->state) {
                 RequestState::Raised => ['Record the finding.'],
-                RequestState::Assessing => [self::whoDecides($request, $judged->path->waits_for ?? [])],
+                RequestState::Assessing => [self::whoDecides($request, $judged?->path)],
                 RequestState::Returned => ["Sent back: {$request->decision_reason}"],
                 RequestState::Gathered => ["Gathered into {$request->gatheredInto?->number}."],
                 default => ['Turn it into an order.'],

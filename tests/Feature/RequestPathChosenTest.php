@@ -190,3 +190,15 @@ it('is tried out on a request, and never changes what it judges', function (): v
         ->assertStatus(422)
         ->assertJsonStructure(['errors' => ['judges']]);
 });
+
+it('says when no step of its path is needed, and is decided by one person then', function (): void {
+    $step = ['conditions' => [['fact' => 'one_time_cost', 'values' => ['5000']]]] + $this->path->steps[2];
+    $request = $this->path->judged(['steps' => [['stage' => 1] + $step]]);
+    expect($this->world->as('mira', 'GET', "/dossiers/{$request}")->json('steps.1.missing'))->toBe([
+        'No step of its path is needed: choose another path for it, or one decision.',
+    ]);
+    $this->path->choose($request, null)->assertOk();
+    expect($this->world->as('mira', 'GET', "/dossiers/{$request}")->json('steps.1.missing'))->toBe([
+        'Approve it, reject it or send it back.',
+    ]);
+});

@@ -38,8 +38,8 @@ export function ResponsiblePage() {
     <Page title="Responsible" over="Set-up">
       <div className="max-w-4xl space-y-4">
         <p className="text-soft">
-          Approval paths may ask the owners of the items and the planners of the plants that an order changes. A choice
-          holds from now on, also for orders in review.
+          Approval paths may ask the owners of the items and the planners of the plants that a change touches. A choice
+          holds from now on, also for what is under way.
         </p>
         <Loading query={rows}>
           {(all) => (
