@@ -9,6 +9,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Orders\Paths\FactsOfOrder;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
+use App\Structures\Models\Succession;
 use Orthotaxis\Core\Approval\Fact;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem;
@@ -22,7 +23,7 @@ final readonly class OrderFacts implements FactsOfOrder
 
     public function of(ChangeOrder $order, Order $core): array
     {
-        $order->loadMissing('requests');
+        $order->loadMissing('requests.reports');
         $works = $core->works();
         $items = Item::query()
             ->whereIn('number', array_map(static fn(OrderItem $item): string => $item->number, $core->items))
@@ -31,11 +32,13 @@ final readonly class OrderFacts implements FactsOfOrder
         $plants = array_map(static fn(Work $work): string => $work->subject->plant, $works);
         $told = [
             Fact::Priority->value => [$order->priority],
+            Fact::Severity->value => $order->requests->flatMap->reports->pluck('severity')->all(),
             Fact::Reason->value => $order->requests->pluck('reason')->all(),
             Fact::Plant->value => [...$plants, ...$order->requests->pluck('site')->all()],
             Fact::Category->value => $items->map(static fn(Item $item): string => $item->category->code ?? '')->all(),
             Fact::SubjectKind->value => array_map(static fn(Work $work): string => $work->subject->kind, $works),
             Fact::Outcome->value => array_map(static fn(OrderItem $item): string => $item->outcome->value, $core->items),
+            Fact::Interchange->value => self::classes($order),
             ...$this->amounts($order),
         ];
 
@@ -44,6 +47,18 @@ final readonly class OrderFacts implements FactsOfOrder
                 array_unique(array_filter($values, static fn(string $one): bool => $one !== '')),
             ),
             $told,
+        );
+    }
+
+    /** @return list<string> of the numbers that it gives in place of others */
+    private static function classes(ChangeOrder $order): array
+    {
+        return array_values(
+            Succession::query()
+                ->where('order_id', $order->id)
+                ->get()
+                ->map(static fn(Succession $one): string => $one->interchangeable ? 'interchangeable' : 'not_interchangeable')
+                ->all(),
         );
     }
 

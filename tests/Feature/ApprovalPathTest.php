@@ -309,3 +309,40 @@ it('is tried out on any order before it is switched on, and keeps nothing of tha
     $try([], 'mira')->assertForbidden();
     expect(DB::table('approval_paths')->count())->toBe(0);
 });
+
+it('asks by the severity of the reports that it answers, and by the class of the change', function (): void {
+    $order = $this->world->opened(function (string $request): void {
+        $report = $this->world
+            ->only('mira', 'POST', '/reports', [
+                'title' => 'Torn',
+                'description' => 'Torn again.',
+                'site' => 'Weir',
+                'source' => 'field',
+                'severity' => 'critical',
+                'items' => ['200-0010'],
+            ])
+            ->json('number');
+        $this->world->only('mira', 'PUT', "/reports/{$report}/requests/{$request}")->assertOk();
+    });
+    DB::table('successions')->insert([
+        'item_id' => $this->world->items['200-0040'],
+        'successor_id' => $this->world->items['200-0041'],
+        'interchangeable' => false,
+        'order_id' => ChangeOrder::query()->where('number', $order)->value('id'),
+    ]);
+    $steps = [];
+    foreach (
+        [['severity', 'critical'], ['severity', 'low'], ['interchange', 'not_interchangeable'], ['interchange', 'interchangeable']]
+        as $at => [$fact, $value]
+    ) {
+        $conditions = [['fact' => $fact, 'values' => [$value]]];
+        $steps[] = ($this->step)(['name' => $value, 'stage' => $at + 1, 'who' => ['helen'], 'conditions' => $conditions]);
+    }
+    $trial = $this->world->only('nils', 'POST', '/approval-paths/trial', ['change' => $order, 'steps' => $steps])->assertOk();
+    expect(array_column($trial->json('steps'), 'needed', 'name'))->toBe([
+        'critical' => true,
+        'low' => false,
+        'not_interchangeable' => true,
+        'interchangeable' => false,
+    ]);
+});

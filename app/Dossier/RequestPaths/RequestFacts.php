@@ -7,6 +7,7 @@ namespace App\Dossier\RequestPaths;
 use App\Economics\MoneyReader;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
+use App\Problems\Models\ProblemReport;
 use App\Requests\Models\ChangeRequest;
 use App\Structures\Models\Item;
 use Orthotaxis\Core\Approval\Fact;
@@ -22,7 +23,7 @@ final readonly class RequestFacts
     /** @return array<string, list<string>> as core's Facts take them */
     public function of(ChangeRequest $request): array
     {
-        $request->loadMissing('items.category');
+        $request->loadMissing(['items.category', 'reports', 'gathered.reports']);
         $money = $this->money->of($request->number);
         $proposal = ChangeOrder::query()->where('number', $request->number)->where('state', OrderState::Proposed)->first();
         $core = $proposal === null ? null : $this->orders->toCore($proposal);
@@ -31,6 +32,10 @@ final readonly class RequestFacts
             Fact::OneTimeCost->value => [$money->one_time_total],
             Fact::YearlyCost->value => [$money->yearly_total],
             Fact::Priority->value => [$request->priority],
+            Fact::Severity->value => $request->reports
+                ->concat($request->gathered->flatMap->reports)
+                ->map(static fn(ProblemReport $one): string => $one->severity)
+                ->all(),
             Fact::Reason->value => [$request->reason],
             Fact::Plant->value => [$request->site, ...array_map(static fn(Work $work): string => $work->subject->plant, $works)],
             Fact::Category->value => $request->items->map(static fn(Item $item): string => $item->category->code ?? '')->all(),

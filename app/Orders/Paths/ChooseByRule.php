@@ -13,7 +13,15 @@ use App\Paths\Judges;
 /** A new order goes on the path that a rule chooses, and on another one when what it names changes, until somebody chooses by hand. */
 final readonly class ChooseByRule
 {
-    private const MATTER = ['order.items_named', 'order.item_named', 'order.items_taken_off', 'order.item_taken_off', 'order.planned'];
+    private const MATTER = [
+        'order.items_named',
+        'order.item_named',
+        'order.items_taken_off',
+        'order.item_taken_off',
+        'order.planned',
+        'order.new_number_given',
+        'order.new_number_taken_back',
+    ];
 
     private const RAISED = 'order.raised';
 

@@ -6541,7 +6541,7 @@ export interface components {
         /** @description What is so of an order. */
         TrialFact: {
             /** @enum {string} */
-            fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
+            fact: "one_time_cost" | "yearly_cost" | "priority" | "severity" | "reason" | "plant" | "category" | "subject_kind" | "outcome" | "interchange";
             values: string[];
         };
         PathCondition: {
@@ -6549,7 +6549,7 @@ export interface components {
              * @description An approval path, step by step.
              * @enum {string}
              */
-            fact: "one_time_cost" | "yearly_cost" | "priority" | "reason" | "plant" | "category" | "subject_kind" | "outcome";
+            fact: "one_time_cost" | "yearly_cost" | "priority" | "severity" | "reason" | "plant" | "category" | "subject_kind" | "outcome" | "interchange";
             values: string[];
         };
         PathTaskRule: {

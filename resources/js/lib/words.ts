@@ -112,11 +112,13 @@ export const facts = {
   one_time_cost: 'One-time cost or saving',
   yearly_cost: 'Yearly cost or saving',
   priority: 'Priority',
+  severity: 'Severity of a report',
   reason: 'Reason',
   plant: 'Plant or site',
   category: 'Category of an item',
   subject_kind: 'What is changed',
   outcome: 'What an item becomes',
+  interchange: 'Class: old and new number',
 } as const;
 
 export const topics = {

@@ -25,6 +25,8 @@ const subjectKinds = {
   item_data: 'Item data',
 };
 
+const classes = { interchangeable: 'interchangeable', not_interchangeable: 'not interchangeable' };
+
 /** When a step is needed: all of these must hold; without any it always is. */
 export function PathConditions({ label, first = 'Needed only if', conditions, error, onChange }: Props) {
   const set = (at: number, one: Condition) => onChange(conditions.map((old, i) => (i === at ? one : old)));
@@ -88,6 +90,7 @@ function Values({
         </Field>
       );
     case 'priority':
+    case 'severity':
       return several(priorities);
     case 'reason':
       return several(offered('reason'));
@@ -97,6 +100,8 @@ function Values({
       return several(subjectKinds);
     case 'outcome':
       return several(outcomes);
+    case 'interchange':
+      return several(classes);
     case 'category':
       return (
         <Field label="codes, separated by spaces" className="w-64" error={error}>
