@@ -202,3 +202,20 @@ it('says when no step of its path is needed, and is decided by one person then',
         'Approve it, reject it or send it back.',
     ]);
 });
+
+it('leaves nothing of a path behind when it goes on another: what was skipped there is not skipped here', function (): void {
+    $request = $this->path->judged();
+    $this->world->only('nils', 'POST', "/requests/{$request}/path", ['step' => 0, 'reason' => 'On leave.'])->assertOk();
+    $this->world->only('nils', 'POST', "/requests/{$request}/path", ['step' => 1, 'to' => ['helen'], 'reason' => 'On leave.'])->assertOk();
+    expect($this->path->standings($request))->toBe(['skipped', 'now', 'not_needed', 'ahead']);
+    $this->path->set(['steps' => [$this->path->steps[0], ['stage' => 2] + $this->path->steps[1]]], 'other')->assertOk();
+    $this->path->choose($request, 'other')->assertOk();
+    expect($this->path->standings($request))
+        ->toBe(['now', 'ahead'])
+        ->and($this->path->acting($request))
+        ->toBe(['edda', 'vera'])
+        ->and($this->path->seen($request)['path']['steps'][1]['people'])
+        ->toBe(['Tomas']);
+    $this->path->choose($request, null)->assertOk();
+    expect($this->path->acting($request))->toBe([]);
+});

@@ -58,11 +58,23 @@ final readonly class FollowRequest
             $this->choose($act, $request);
             $request->path_id === null || $this->void($act, $request);
         }
+        $act instanceof RequestPathChosen && $this->leave($act, $request);
         if ($request->path_id !== null) {
             $this->actors->keep($request);
             $request->state === RequestState::Assessing && $this->goOn($act, $request);
         }
-        $act instanceof RequestPathChosen && ($this->leave)(self::person($act, $request), $request->number, $request->path_id);
+    }
+
+    /** What was left out, given to others or to be done on the path before is of that path alone. */
+    private function leave(RequestPathChosen $act, ChangeRequest $request): void
+    {
+        Signature::query()
+            ->where('request_id', $request->id)
+            ->where('meaning', '!=', 'sent_back')
+            ->update(['void' => true]);
+        $request->unsetRelation('signatures');
+        ($this->leave)(self::person($act, $request), $request->number, $request->path_id);
+        $this->actors->keep($request);
     }
 
     /** What is to be done in the stage that is under way is made tasks; with the last of them the request goes on by itself. */

@@ -58,11 +58,11 @@ final readonly class RequestOnPath implements Judged
         return $this->approvalPath()?->path() ?? Path::oneSigner();
     }
 
+    /** Without what is void: it was done of something else, before it was sent back, or on a path that it has left. */
     public function signatures(): Collection
     {
         return $this->request->signatures->reject(
-            fn(Signature $one): bool => $one->meaning === 'signed' &&
-                ($one->void || ($this->isUnderWay() && $one->digest !== $this->digest)),
+            fn(Signature $one): bool => $one->void || ($one->meaning === 'signed' && $this->isUnderWay() && $one->digest !== $this->digest),
         );
     }
 
