@@ -478,3 +478,13 @@ it('refuses a task of a form for nobody, of no kind or without words', function 
     'no words' => [['text' => null], 'text'],
     'a title that is too long' => [['text' => str_repeat('x', 201)], 'text'],
 ]);
+
+it('keeps whom a tag was for when it makes nothing any more', function (): void {
+    Group::query()->create(['code' => 'buyers', 'name' => 'Buyers']);
+    $this->mapping[4] = ($this->row)(['tag' => 'tool', 'use' => 'nothing', 'to' => 'group:buyers']);
+    ($this->set)([])->assertOk();
+    $this->mapping[4]['use'] = 'question';
+    ($this->set)(['version' => 2])
+        ->assertStatus(422)
+        ->assertJsonStructure(['errors' => ['mapping.4.to']]);
+});

@@ -60,7 +60,12 @@ final class TemplateRule extends FormRequest
                 $given,
                 'nullable',
                 function (string $place, mixed $to, \Closure $fail) use ($people, $roles, $groups): void {
-                    $known = $this->input(str_replace('.to', '.use', $place)) === 'task' ? $groups : $roles;
+                    // What a tag neither asks nor makes keeps what was chosen before, unseen.
+                    $known = match ($this->input(str_replace('.to', '.use', $place))) {
+                        'task' => $groups,
+                        'question' => $roles,
+                        default => [...$groups, ...$roles],
+                    };
                     in_array($to, [...$known, ...$people], true) || $fail('Choose who.');
                 },
             ],
