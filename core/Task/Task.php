@@ -6,7 +6,6 @@ namespace Orthotaxis\Core\Task;
 
 use Orthotaxis\Core\Refusal;
 
-use function count;
 use function in_array;
 
 /**
@@ -84,11 +83,17 @@ final readonly class Task
         };
     }
 
+    /** Whether somebody else is there who could claim it if it were given back. */
+    public function hasOthers(): bool
+    {
+        return array_diff($this->people, [$this->holder]) !== [];
+    }
+
     /** Back to its group. */
     public function handBack(int $by, bool $manages): self
     {
         $this->mustBeHeld($by, $manages);
-        if (count($this->people) === 1 && $this->people[0] === $this->holder) {
+        if (!$this->hasOthers()) {
             throw Refusal::at('task', 'It is for one person alone. Hand it on to somebody else.');
         }
 

@@ -117,3 +117,15 @@ it('has one holder while it is claimed, none while it is open, whatever is done'
             ->toBeTrue();
     }
 })->with(range(1, 25));
+
+it('is given back only where somebody else could claim it', function (array $people, int $holder, bool $is): void {
+    $task = Task::kept(TaskState::Claimed, $people, $holder, [], []);
+    expect($task->hasOthers())->toBe($is);
+    $try = static fn(): Task => $task->handBack($holder, false);
+    $is ? expect($try()->state)->toBe(TaskState::Open) : expect($try)->toThrow(Refusal::class, 'Hand it on');
+})->with([
+    'one of a group' => [[PETRA, OMAR], PETRA, true],
+    'the only one of a group' => [[PETRA], PETRA, false],
+    'one who has left the group' => [[OMAR], PETRA, true],
+    'one of a group that is empty now' => [[], PETRA, false],
+]);

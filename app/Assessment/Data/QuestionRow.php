@@ -90,7 +90,7 @@ final readonly class QuestionRow
 
         return [
             ...$isMine && !$isHeld && $question->role !== null ? ['claim'] : [],
-            ...$isHeld && ($isMine || $manages) ? ['hand_back'] : [],
+            ...$isHeld && ($isMine || $manages) && $question->standing()->hasOthers() ? ['hand_back'] : [],
             ...$manages || ($isMine && ($isHeld || $question->role === null)) ? ['hand_on'] : [],
         ];
     }

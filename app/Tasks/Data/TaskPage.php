@@ -104,7 +104,7 @@ final readonly class TaskPage
             'claim' => $standing->mayClaim($reader->id),
             'finish' => $holds,
             'hand_on' => $holds || ($manages && $task->state->isOpen()),
-            'hand_back' => $isClaimed && $task->group_id !== null && ($holds || $manages),
+            'hand_back' => $isClaimed && $standing->hasOthers() && ($holds || $manages),
             'plan' => $manages && $task->state->isOpen(),
             'withdraw' => $manages && $task->state->isOpen(),
             'reopen' => $manages && !$task->state->isOpen(),
