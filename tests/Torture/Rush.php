@@ -53,7 +53,9 @@ final class Rush
             'waits_for' => [],
         ])['number'];
         $answers = $this->all(static fn(): Request => new Request('POST', "/api/tasks/{$task}/claim"));
-        $claimed = (int) $this->database->value("SELECT count(*) FROM ledger WHERE act = 'task.claimed' AND details::jsonb->>'task' = ?", [$task]);
+        $claimed = (int) $this->database->value("SELECT count(*) FROM ledger WHERE act = 'task.claimed' AND details::jsonb->>'task' = ?", [
+            $task,
+        ]);
 
         return [
             "claiming {$task}, {$this->many} at once",
