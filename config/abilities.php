@@ -34,6 +34,7 @@ return [
         Ability::BeAway,
         Ability::AskCutIn,
         Ability::ImportData,
+        Ability::ReadLedger,
         Ability::AddItem,
         Ability::AttachFile,
     ],
@@ -125,6 +126,7 @@ return [
         Ability::AttachFile,
     ],
     ShippedRole::Quality->value => [
+        Ability::ReadLedger,
         Ability::WatchCritical,
         Ability::CompareFile,
         Ability::KeepPage,
@@ -192,6 +194,7 @@ return [
         Ability::ImportData,
         Ability::SetUp,
         Ability::ManagePeople,
+        Ability::ReadLedger,
     ],
     ShippedRole::Viewer->value => [Ability::CompareFile, Ability::KeepPage, Ability::BeTold, Ability::AskCutIn],
 ];

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Audit\Http\LedgerController;
 use App\Notices\Http\CalendarController;
 use App\SignIn\Http\PasswordController;
 use App\SignIn\Http\ProviderController;
@@ -36,6 +37,11 @@ Route::get('/calendar/{key}.ics', [CalendarController::class, 'read'])
     ->where('key', '[0-9a-f]{48}')
     ->withoutMiddleware('web')
     ->middleware('throttle:calendar');
+
+// What the house has signed is checked with its public key, by whoever holds it.
+Route::get('/house-key.pem', [LedgerController::class, 'key'])
+    ->withoutMiddleware('web')
+    ->middleware('throttle:60,1');
 
 // Whether this copy runs and reaches its database, for whoever watches over it.
 Route::get(

@@ -19,9 +19,29 @@ final readonly class LedgerReader
      */
     public function upTo(int $count): iterable
     {
-        foreach (DB::table('ledger')->where('number', '<=', $count)->orderBy('number')->lazyById(1_000, 'number') as $row) {
+        return $this->between(1, $count);
+    }
+
+    /** @return iterable<Record> a few at a time */
+    public function between(int $first, int $last): iterable
+    {
+        foreach (
+            DB::table('ledger')
+                ->whereBetween('number', [$first, $last])
+                ->orderBy('number')
+                ->lazyById(1_000, 'number')
+            as $row
+        ) {
             yield self::record($row);
         }
+    }
+
+    /** @return ?string null where there is no such record */
+    public function hashOf(int $number): ?string
+    {
+        $hash = DB::table('ledger')->where('number', $number)->value('hash');
+
+        return is_string($hash) ? $hash : null;
     }
 
     /** @return list<int> the numbers of records that the head does not count, in one statement, thus at one moment */

@@ -8,7 +8,7 @@ namespace App\People;
 enum Ability: string
 {
     /** Not of any plant or category: a role that is limited to some cannot allow it. */
-    public const EVERYWHERE = [self::ImportData, self::SetUp, self::ManagePeople];
+    public const EVERYWHERE = [self::ImportData, self::SetUp, self::ManagePeople, self::ReadLedger];
 
     case ReportProblem = 'report_problem';
     case WatchCritical = 'watch_critical';
@@ -47,6 +47,8 @@ enum Ability: string
     case SetUp = 'set_up';
     /** People, their roles, what those may do, and what one person may not do on one change. */
     case ManagePeople = 'manage_people';
+    /** All of it: what was done on one change, everybody reads there. */
+    case ReadLedger = 'read_ledger';
 
     /** As people read it: what they may do. */
     public function label(): string
@@ -83,6 +85,7 @@ enum Ability: string
             self::ManageTasks => 'Create and plan tasks',
             self::SetUp => 'Set up paths, categories, plants, forms, lists',
             self::ManagePeople => 'Manage people, roles and rights',
+            self::ReadLedger => 'Search and export the ledger',
         };
     }
 
@@ -115,7 +118,7 @@ enum Ability: string
             self::BeAway,
             self::KeepPage
                 => 'Working together',
-            self::SetUp, self::ManagePeople => 'Administration',
+            self::SetUp, self::ManagePeople, self::ReadLedger => 'Administration',
         };
     }
 

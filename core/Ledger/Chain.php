@@ -25,7 +25,7 @@ final readonly class Chain
             subject: $subject,
             details: $details,
             before: $before,
-            hash: self::hash($number, $at, $actor, $act, $subject, $details, $before),
+            hash: hash('sha256', self::text($number, $at, $actor, $act, $subject, $details, $before)),
         );
     }
 
@@ -53,10 +53,7 @@ final readonly class Chain
             if ($record->before !== $hash) {
                 $faults[] = new Fault($number, 'out of chain: it does not carry the hash of the record before');
             }
-            if (
-                $record->hash !==
-                self::hash($record->number, $record->at, $record->actor, $record->act, $record->subject, $record->details, $record->before)
-            ) {
+            if ($record->hash !== hash('sha256', $record->hashed())) {
                 $faults[] = new Fault($number, 'altered');
             }
             if (isset($anchored[$number]) && $anchored[$number] !== $record->hash) {
@@ -81,7 +78,8 @@ final readonly class Chain
         return $faults;
     }
 
-    private static function hash(
+    /** What the hash of a record is of: a JSON list of all that the record says. */
+    public static function text(
         int $number,
         string $at,
         string $actor,
@@ -90,9 +88,6 @@ final readonly class Chain
         string $details,
         string $before,
     ): string {
-        return hash(
-            'sha256',
-            json_encode([$number, $at, $actor, $act, $subject, $details, $before], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-        );
+        return json_encode([$number, $at, $actor, $act, $subject, $details, $before], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
     }
 }

@@ -23,4 +23,10 @@ final readonly class Record
         public string $before,
         public string $hash,
     ) {}
+
+    /** The text that the hash is the SHA-256 of. */
+    public function hashed(): string
+    {
+        return Chain::text($this->number, $this->at, $this->actor, $this->act, $this->subject, $this->details, $this->before);
+    }
 }

@@ -158,6 +158,7 @@ function usePages(): Entry[] {
   const mayImport = useMay('import_data');
   const maySetUp = useMay('set_up');
   const mayManage = useMay('manage_people');
+  const mayAudit = useMay('read_ledger');
   const pages: [string, string, boolean][] = [
     ['/', 'Desk', true],
     ['/reports', 'Problem reports', true],
@@ -166,6 +167,7 @@ function usePages(): Entry[] {
     ['/meeting', 'Change board meeting', true],
     ['/compare', 'Compare structures', true],
     ['/cut-ins', 'Cut-ins, planned and actual', true],
+    ['/ledger', 'Ledger', mayAudit],
     ['/reports/new', 'Report a problem', mayReport],
     ['/requests/new', 'Raise a change request', mayRaise],
     ['/orders/new', 'Raise a change order', mayOrder],

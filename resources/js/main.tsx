@@ -24,6 +24,7 @@ const client = new QueryClient({
 const pages: RouteObject[] = [
   { index: true, lazy: async () => ({ Component: (await import('./desk/DeskPage')).DeskPage }) },
   { path: 'register', lazy: async () => ({ Component: (await import('./register/RegisterPage')).RegisterPage }) },
+  { path: 'ledger', lazy: async () => ({ Component: (await import('./audit/LedgerPage')).LedgerPage }) },
   { path: 'items', lazy: async () => ({ Component: (await import('./structures/ItemsPage')).ItemsPage }) },
   { path: 'items/new', lazy: async () => ({ Component: (await import('./structures/NewItemPage')).NewItemPage }) },
   { path: 'import', lazy: async () => ({ Component: (await import('./imports/ImportPage')).ImportPage }) },

@@ -26,6 +26,7 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
 })->with([
     'Desk' => ['mira.okafor', '/', 'Needs you now'],
     'Register' => ['mira.okafor', '/register?show=all', 'changes'],
+    'Ledger' => ['mira.okafor', '/ledger?act=order.', 'records'],
     'Items' => ['mira.okafor', '/items', 'Standard cost'],
     'an item' => ['mira.okafor', '/items/200-0010', 'Not on revision E yet'],
     'a structure summed up' => ['mira.okafor', '/items/200-0001?view=summed', 'Longest lead time'],

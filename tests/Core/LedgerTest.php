@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Orthotaxis\Core\Ledger\Anchor;
 use Orthotaxis\Core\Ledger\Chain;
+use Orthotaxis\Core\Ledger\Excerpt;
 use Orthotaxis\Core\Ledger\Record;
 use Orthotaxis\Core\Refusal;
 
@@ -134,4 +135,25 @@ it('notes what a ledger had come to so that nobody without the key can write or 
         expect(fn() => Anchor::readAll($lines, 'key'))->toThrow(Refusal::class);
     }
     expect(fn() => Anchor::readAll([$line($first)], 'another'))->toThrow(Refusal::class);
+});
+
+it('goes out with its hashes over the very text that they are of, in a row', function () use ($chain): void {
+    $records = $chain(3);
+    $excerpt = new Excerpt('Quillback', 2, 3, $records[0]->hash, $records[2]->hash, '2026-11-29T09:00:00Z');
+    expect($excerpt->head())
+        ->toBe(
+            '{"ledger":"Quillback","from":2,"to":3,"before":"' .
+                $records[0]->hash .
+                '","hash":"' .
+                $records[2]->hash .
+                '","exported_at":"2026-11-29T09:00:00Z"}',
+        )
+        ->and(Excerpt::line($records[1]))
+        ->toBe(
+            $records[1]->hash . ' [2,"2026-11-23T09:00:00Z","mira","order.planned","ECO-00001","{\"n\":2}","' . $records[0]->hash . '"]',
+        );
+    foreach ($records as $record) {
+        [$hash, $text] = explode(' ', Excerpt::line($record), 2);
+        expect(hash('sha256', $text))->toBe($hash);
+    }
 });

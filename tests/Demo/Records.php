@@ -53,6 +53,14 @@ final class Records
         return [
             'api/session' => ['/api/session'],
             'api/people' => ['/api/people'],
+            'api/ledger' => [
+                '/api/ledger',
+                '/api/ledger?about=200-0040',
+                '/api/ledger?act=order.&actor=mira.okafor&words=pump',
+                '/api/ledger?since=2026-11-01&until=2026-11-20',
+            ],
+            'api/ledger/export' => ['/api/ledger/export?since=2026-11-01'],
+            'api/ledger/checker' => ['/api/ledger/checker'],
             'api/session/second-factor' => ['/api/session/second-factor'],
             'api/session/sign-ins' => ['/api/session/sign-ins'],
             'api/session/tokens' => ['/api/session/tokens'],
@@ -297,6 +305,8 @@ final class Records
                 '/register?show=all',
                 '/register?sort=-priority',
                 '/register?mine=waiting',
+                '/ledger',
+                '/ledger?about=200-0040&act=order.',
                 '/items',
                 '/items?words=zzzz',
                 '/items/new',

@@ -1,7 +1,7 @@
 import type { Schemas } from '../lib/api';
 import { moment, stamp } from '../lib/format';
 import { DataTable, type Column } from '../ui/DataTable';
-import { ChangeNumber } from '../ui/Num';
+import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Person } from '../ui/Person';
 import { actOf, detailsOf } from './acts';
 
@@ -18,7 +18,7 @@ const columns: Column<Row>[] = [
     cell: (r) => <span className="whitespace-nowrap">{moment(r.at)}</span>,
   },
   { id: 'actor', head: 'Who', text: (r) => r.actor, cell: (r) => <Person name={r.actor} /> },
-  { id: 'subject', head: 'On', text: (r) => r.subject, cell: (r) => <ChangeNumber number={r.subject} /> },
+  { id: 'subject', head: 'On', text: (r) => r.subject, cell: (r) => <Subject row={r} /> },
   {
     id: 'act',
     head: 'Action',
@@ -33,15 +33,34 @@ const columns: Column<Row>[] = [
   },
 ];
 
+const CHANGE = /^(PR|ECR|ECO|ECN|T)-\d/;
+/** Acts whose subject is an item. */
+const ON_ITEM = /^(item|revision|document)\./;
+
+/** What something was done to, as a link where it has a page. */
+function Subject({ row }: { row: Row }) {
+  if (CHANGE.test(row.subject)) return <ChangeNumber number={row.subject} />;
+  return ON_ITEM.test(row.act) ? <ItemNumber number={row.subject} /> : <span>{row.subject}</span>;
+}
+
+interface Props {
+  rows: Row[];
+  caption?: string;
+  paged?: { more: () => void; all: () => Promise<Row[]> };
+  empty?: string;
+}
+
 /** Records of the ledger, newest first. */
-export function LedgerTable({ rows }: { rows: Row[] }) {
+export function LedgerTable({ rows, caption, paged, empty = 'Nothing was done yet.' }: Props) {
   return (
     <DataTable
       label="Ledger"
+      caption={caption}
       rows={rows}
+      paged={paged}
       columns={columns}
       keyOf={(r) => String(r.number)}
-      empty="Nothing was done yet."
+      empty={empty}
       exportName="ledger"
     />
   );

@@ -156,6 +156,44 @@ export const acts: Record<string, string> = {
   'token.withdrawn': 'Token withdrawn',
 };
 
+/** What acts are about, by the first part of their names. */
+export const actKinds: Record<string, string> = {
+  report: 'Problem reports',
+  request: 'Requests',
+  order: 'Orders',
+  change: 'References',
+  structure: 'Lines of structures',
+  item: 'Items',
+  revision: 'Revisions',
+  document: 'Documents',
+  file: 'Files',
+  import: 'Imports',
+  reach: 'Scope',
+  figure: 'Figures',
+  question: 'Questions',
+  task: 'Tasks',
+  form: 'Forms',
+  comment: 'Comments',
+  meeting: 'Meetings',
+  hand_over: 'Hand-overs',
+  change_notice: 'Change notices',
+  person: 'People',
+  role: 'Roles',
+  group: 'Groups',
+  absence: 'Absences',
+  token: 'Tokens',
+  duties: 'Separation of duties',
+  path: 'Approval paths',
+  responsible: 'Responsible people',
+  category: 'Categories',
+  kind: 'Revision sequences',
+  choice: 'Sites, reasons, sources',
+  plant: 'Plants',
+  work_centre: 'Work centres',
+  form_template: 'Form templates',
+  distribution_list: 'Distribution lists',
+};
+
 export function actOf(code: string): string {
   return acts[code] ?? code.replace('.', ' ').replaceAll('_', ' ');
 }

@@ -1,7 +1,7 @@
 import { useIsFetching, useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { amount, day, quantity, today } from '../lib/format';
 import { queries } from '../lib/queries';
@@ -55,6 +55,7 @@ export function ItemPage() {
 function ItemView({ page }: { page: Schemas['ItemPage'] }) {
   const { item } = page;
   const [params, setParams] = useSearchParams();
+  const mayAudit = useMay('read_ledger');
   const mayRaise = useMay('raise_request');
   const on = params.get('on') ?? today();
   const kind = (params.get('kind') ?? 'engineering') as keyof typeof kinds;
@@ -95,6 +96,14 @@ function ItemView({ page }: { page: Schemas['ItemPage'] }) {
         <>
           <WatchButton number={item.number} />
           <RelationsLink number={item.number} />
+          {mayAudit && (
+            <Link
+              to={`/ledger?about=${item.number}`}
+              className="no-print text-accent underline-offset-3 hover:underline"
+            >
+              History
+            </Link>
+          )}
           {mayRaise && <MainLink to={`/requests/new?items=${item.number}`}>Raise a change request</MainLink>}
         </>
       }

@@ -3,6 +3,8 @@ import { infiniteQueryOptions } from '@tanstack/react-query';
 interface PageOf<Row> {
   total: number;
   from: number;
+  /** Where the next page begins, if it is not a count of rows; null: there is none. */
+  next?: number | null;
   rows: Row[];
 }
 
@@ -16,6 +18,7 @@ export function paged<Row, Answer extends PageOf<Row>>(
     queryFn: ({ pageParam }) => page(pageParam),
     initialPageParam: 0,
     getNextPageParam: (last) => {
+      if (last.next !== undefined) return last.next;
       const next = last.from + last.rows.length;
       return next < last.total && last.rows.length > 0 ? next : undefined;
     },

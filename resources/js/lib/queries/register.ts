@@ -21,6 +21,11 @@ export const register = {
     paged(['register', 'page', query], (from) =>
       told(api.GET('/api/changes', { params: { query: { ...query, from: String(from) } } })),
     ),
+  /** Records of the whole ledger. */
+  ledger: (query: Record<string, string>) =>
+    paged(['ledger', query], (from) =>
+      told(api.GET('/api/ledger', { params: { query: { ...query, from: String(from) } } })),
+    ),
   /** Open changes of some kinds by words or number, for whoever picks one. */
   changesNamed: (words: string, types: Schemas['ChangeRow']['type'][], show = 'open') => ({
     queryKey: ['register', 'named', show, types, words],
