@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Orders;
 
+use App\Orders\Belongings\BelongingReader;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Paths\OrderProgress;
 use Orthotaxis\Core\Change\Order;
@@ -15,13 +16,17 @@ final readonly class JudgedOrders
     /** In which it is asked what plants have taken over. */
     private const ASKED = [OrderState::Revising, OrderState::InReview, OrderState::Signed];
 
-    public function __construct(private OrderReader $orders, private PlantsOfOrder $plants) {}
+    public function __construct(private OrderReader $orders, private PlantsOfOrder $plants, private BelongingReader $belongings) {}
 
     public function of(ChangeOrder $order): Order
     {
         $core = $this->orders->toCore($order);
         $stuck = $order->path_id === null ? null : OrderProgress::of($order, $core->proposers())->stuck();
 
-        return $core->at(in_array($order->state, self::ASKED, true) ? $this->plants->states($order, $core) : [], $stuck);
+        return $core->judged(
+            plants: in_array($order->state, self::ASKED, true) ? $this->plants->states($order, $core) : [],
+            stuck: $stuck,
+            belongings: $order->state->isOpen() ? $this->belongings->of($order, $core) : [],
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\RouteId;
 use App\Orders\Http\AdoptionController;
+use App\Orders\Http\BelongingController;
 use App\Orders\Http\FollowUpController;
 use App\Orders\Http\ModelController;
 use App\Orders\Http\NewNumberController;
@@ -41,6 +42,8 @@ Route::controller(OrderController::class)
 
 Route::post('/orders/{number}/waivers', [WaiverController::class, 'waive'])->middleware(Ability::WaiveCheck->gate());
 Route::delete('/orders/{number}/waivers/{check}', [WaiverController::class, 'withdraw'])->middleware(Ability::WaiveCheck->gate());
+Route::get('/orders/{number}/belongings', [BelongingController::class, 'index']);
+Route::post('/orders/{number}/belongings', [BelongingController::class, 'decide'])->middleware(Ability::PlanOrder->gate());
 Route::put('/orders/{number}/parent', [SubordinationController::class, 'put'])->middleware(Ability::PlanOrder->gate());
 Route::delete('/orders/{number}/parent', [SubordinationController::class, 'free'])->middleware(Ability::PlanOrder->gate());
 

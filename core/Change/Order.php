@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Change;
 
+use Orthotaxis\Core\Belonging\Belonging;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Task\Editors;
 use Orthotaxis\Core\Task\TaskBeforeReview;
@@ -19,6 +20,7 @@ final readonly class Order
      * @param  ?TiedOrder  $parent  the order to which it is subordinate
      * @param  list<TiedOrder>  $subordinates  those that are subordinate to it
      * @param  list<TaskBeforeReview>  $tasksBeforeReview  without which it is not sent to review
+     * @param  list<Belonging>  $belongings  what belongs to its items and would not fit by itself; only where that is asked
      * @param  ?list<string>  $openBeforeRelease  tasks without which it is not released and that are not done; null: it has none such
      * @param  ?list<string>  $stuck  why the approval path that was chosen for it cannot come to its end; null: one person signs
      * @param  list<FollowsLater>  $later  plants that follow under another order
@@ -42,6 +44,7 @@ final readonly class Order
         public array $subordinates = [],
         public array $tasksBeforeReview = [],
         public ?array $openBeforeRelease = null,
+        public array $belongings = [],
     ) {}
 
     /**
@@ -49,8 +52,9 @@ final readonly class Order
      *
      * @param  list<PlantState>  $plants  that build what is on it
      * @param  ?list<string>  $stuck  why its approval path cannot come to its end; null: one person signs
+     * @param  list<Belonging>  $belongings
      */
-    public function at(array $plants, ?array $stuck = null): self
+    public function judged(array $plants, ?array $stuck = null, array $belongings = []): self
     {
         return new self(
             $this->number,
@@ -70,6 +74,7 @@ final readonly class Order
             subordinates: $this->subordinates,
             tasksBeforeReview: $this->tasksBeforeReview,
             openBeforeRelease: $this->openBeforeRelease,
+            belongings: $belongings,
         );
     }
 

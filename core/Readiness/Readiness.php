@@ -22,6 +22,7 @@ final readonly class Readiness
         RevisedItemsAreEdited::class,
         ...self::STRUCTURES,
         PlantsHaveTakenOver::class,
+        BelongingsAreCurrent::class,
         StockHasDisposition::class,
         DateCanBeKept::class,
         NoEarlierThanParent::class,
@@ -39,6 +40,7 @@ final readonly class Readiness
         NoEarlierThanParent::class,
         ...self::STRUCTURES,
         PlantsHaveTakenOver::class,
+        BelongingsAreCurrent::class,
     ];
 
     private const STRUCTURES = [EditsStartFromNewest::class, ComponentsAreInForce::class, LinesAreClear::class];

@@ -16,12 +16,14 @@ use App\Economics\FigureKind;
 use App\ItemData\Actions\EditItemData;
 use App\Manufacturing\Actions\EditBuilt;
 use App\Manufacturing\OrderAccountReader;
+use App\Orders\Actions\DecideBelongings;
 use App\Orders\Actions\EditStructure;
 use App\Orders\Actions\KeepIteration;
 use App\Orders\Actions\MoveOrder;
 use App\Orders\Actions\PlanOrder;
 use App\Orders\Actions\PutItemOnOrder;
 use App\Orders\Actions\SignOrder;
+use App\Orders\Belongings\BelongingRows;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\OrderReader;
 use App\Orders\Subjects\NamedWork;
@@ -38,10 +40,12 @@ use App\Requests\Actions\GatherReports;
 use App\Requests\Actions\GatherRequests;
 use App\Requests\Actions\RaiseRequest;
 use App\Requests\Models\ChangeRequest;
+use App\Structures\ItemKind;
 use App\Structures\Models\StructureLine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
 use Orthotaxis\Core\Approval\Digest;
+use Orthotaxis\Core\Belonging\BelongingState;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
@@ -328,7 +332,30 @@ final class ChangeStory
     public function submit(string $order): void
     {
         $this->takeOver($order);
+        $this->together($order);
         app(MoveOrder::class)->submit($this->people['mira.okafor'], $order, $this->version($order));
+    }
+
+    /** What belongs together: documents hold for what comes as they are written, drawings follow with their next change. */
+    public function together(string $order): void
+    {
+        $rows = ['adopts' => [], 'left' => []];
+        foreach (app(BelongingRows::class)->of(ChangeOrder::query()->where('number', $order)->firstOrFail()) as $row) {
+            if ($row->state === 'open') {
+                $becomes = $row->kind === 'document' && $row->other->kind === ItemKind::Document->label() ? 'adopts' : 'left';
+                $rows[$becomes][] = ['item' => $row->item, 'kind' => $row->kind, 'number' => $row->other->number, 'fault' => $row->fault];
+            }
+        }
+        foreach (array_filter($rows) as $becomes => $some) {
+            app(DecideBelongings::class)(
+                $this->people['mira.okafor'],
+                $order,
+                $some,
+                BelongingState::from($becomes),
+                reason: $becomes === 'left' ? 'The drawing does not show what changes; it follows with its next change.' : '',
+                version: $this->version($order),
+            );
+        }
     }
 
     /**

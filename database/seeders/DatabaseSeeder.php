@@ -24,11 +24,12 @@ final class DatabaseSeeder extends Seeder
             PlanningSeeder::class,
             ClosedChangesSeeder::class,
             PlantStructureSeeder::class,
+            DocumentSeeder::class,
         ]);
         config()->set('notices.tell', true);
         $this->call([
             OpenChangesSeeder::class,
-            DocumentSeeder::class,
+            DraftSheetSeeder::class,
             FormSeeder::class,
             EveryStateSeeder::class,
             TaskSeeder::class,

@@ -6,7 +6,6 @@ namespace Database\Seeders;
 
 use App\Documents\FileRole;
 use App\Documents\Models\ItemDocument;
-use App\Orders\Models\OrderItem;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
 use Illuminate\Database\Seeder;
@@ -58,10 +57,15 @@ final class DocumentSeeder extends Seeder
             }
         }
         foreach (['820-0001', '820-0002', '830-0001', '850-0001', '850-0004'] as $number) {
-            $this->sheet($number, 'application/pdf', "{$number}.pdf", DemoSheet::pdf($this->pages($number)), FileRole::Sheet);
+            self::file($this->items[$number], 'application/pdf', "{$number}.pdf", DemoSheet::pdf($this->pages($number)), FileRole::Sheet);
         }
-        $this->draft();
-        $this->sheet('200-0050', 'application/pdf', 'gear-motor-12V.pdf', DemoSheet::pdf($this->pages('850-0001')), FileRole::DataSheet);
+        self::file(
+            $this->items['200-0050'],
+            'application/pdf',
+            'gear-motor-12V.pdf',
+            DemoSheet::pdf($this->pages('850-0001')),
+            FileRole::DataSheet,
+        );
     }
 
     private function drawings(): void
@@ -91,8 +95,8 @@ final class DocumentSeeder extends Seeder
                     ($structures[$of->released->id ?? 0] ?? null)->lines ?? [],
                 ),
             );
-            $this->sheet(
-                $drawing->number,
+            self::file(
+                $drawing,
                 'image/svg+xml',
                 "{$drawing->number}.svg",
                 DemoSheet::svg(
@@ -111,41 +115,6 @@ final class DocumentSeeder extends Seeder
         }
     }
 
-    /** A drawing that is worked on under an open order: what it will look like, and not yet released. */
-    private function draft(): void
-    {
-        $board = $this->items['300-0010'];
-        $row = OrderItem::query()
-            ->with('item.released')
-            ->whereRelation('item', 'title', "Drawing, {$board->title}")
-            ->whereRelation('order', 'state', 'revising')
-            ->firstOrFail();
-        $number = $row->item->number;
-        $structure = (new StructureReader())->ofRevision($board->released?->id);
-        $content = DemoSheet::svg(
-            [
-                'number' => $number,
-                'title' => $board->title,
-                'of' => $board->number,
-                'revision' => 'B',
-                'date' => '',
-                'material' => 'as listed',
-            ],
-            array_values(
-                array_map(
-                    fn(Line $line): array => [
-                        'find' => $line->find,
-                        'number' => $line->component,
-                        'title' => $this->items[$line->component]->title,
-                        'quantity' => "{$line->quantity} {$line->unit->value}",
-                    ],
-                    $structure->lines,
-                ),
-            ),
-        );
-        $this->sheet($number, 'image/svg+xml', "{$number}-B.svg", $content, FileRole::Sheet, $row->order_id);
-    }
-
     private function link(string $item, string $document, bool $behind): void
     {
         $revisions = $this->items[$item]->revisions;
@@ -157,11 +126,10 @@ final class DocumentSeeder extends Seeder
         ]);
     }
 
-    private function sheet(string $number, string $type, string $name, string $content, FileRole $role, ?int $draftOf = null): void
+    public static function file(Item $item, string $type, string $name, string $content, FileRole $role, ?int $draftOf = null): void
     {
         $id = (string) Str::uuid7();
         DB::insert("INSERT INTO stored_files (id, content) VALUES (?, decode(?, 'base64'))", [$id, base64_encode($content)]);
-        $item = $this->items[$number];
         DB::table('item_files')->insert([
             'id' => (string) Str::uuid7(),
             'item_id' => $item->id,

@@ -95,6 +95,7 @@ final class PathSeeder extends Seeder
         $s->open($order);
         $s->on(6)->edit($order, '240-0001', [new ChangeLine($s->line('240-0001', '240-0002'), ['notes' => 'Moulded in one piece.'])]);
         $s->takeOver($order);
+        $s->together($order);
         // With the last task before it goes to review by itself.
         app(MoveTask::class)->finish(self::person('jonas.weir'), self::drawing($order), 'Drawn, and measured: 4.1 l a minute as before.');
         $s->on(4)->sign($order, 'nils.aarden', ['Flow measured with the new part', 'Spare part sheet looked at']);

@@ -224,6 +224,7 @@ final class Records
             ),
             'api/orders/{number}/at-work' => $each($of('order'), 'orders/@/at-work'),
             'api/orders/{number}/new-numbers' => $each($of('order'), 'orders/@/new-numbers'),
+            'api/orders/{number}/belongings' => $each($of('order'), 'orders/@/belongings'),
             'api/orders/{number}/dependences' => $each($of('order'), 'orders/@/dependences'),
             'api/orders/{number}/transfer' => $each($of('order'), 'orders/@/transfer'),
             'api/orders/{number}/replacement' => $each(

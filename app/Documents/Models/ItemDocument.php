@@ -52,15 +52,20 @@ final class ItemDocument extends Model
         return $this->belongsTo(NamedOrder::class, 'adopting_order_id');
     }
 
-    /** At the release of an order the documents that were to adopt the newest revision show it. */
-    public static function adopt(int $order): void
+    /**
+     * At the release of an order the documents that were to adopt the newest revision show it, and those that were revised with the item
+     * under the same order.
+     *
+     * @param  list<int>  $revised  ids of the items that got a new revision
+     */
+    public static function adopt(int $order, array $revised): void
     {
         DB::update(
             "
             UPDATE item_documents d SET adopting_order_id = NULL,
                 shows_revision_id = COALESCE((SELECT r.id FROM revisions r WHERE r.item_id = d.item_id AND r.status = 'released'), d.shows_revision_id)
-            WHERE d.adopting_order_id = ?",
-            [$order],
+            WHERE d.adopting_order_id = :order OR (d.item_id = ANY (:revised::bigint[]) AND d.document_id = ANY (:revised_too::bigint[]))",
+            ['order' => $order, 'revised' => ($ids = '{' . implode(',', $revised) . '}'), 'revised_too' => $ids],
         );
     }
 }

@@ -19,6 +19,7 @@ use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Release\ReleasePlan;
 
@@ -63,7 +64,10 @@ final readonly class ReleaseOrder
             Countable::check($rows[$item->number]->item_id, $item->number, $plan->effectiveFrom);
         }
         PutDataInForce::on(Today::day(), array_values($order->items->map(static fn(OrderItem $row): int => $row->item_id)->all()));
-        ItemDocument::adopt($order->id);
+        ItemDocument::adopt(
+            $order->id,
+            array_values($order->items->where('outcome', Outcome::Revise)->map(static fn(OrderItem $row): int => $row->item_id)->all()),
+        );
         $order->update(['state' => OrderState::Released, 'released_at' => $now, 'version' => $order->version + 1]);
         $handover = $this->handovers->write($order, $plan, $now);
         event(new OrderReleased($by->login, $order->number, (string) $plan->effectiveFrom, $plan->inWords(), $handover->name));

@@ -1685,6 +1685,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/belongings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["belongings"];
+        put?: never;
+        post: operations["decideBelongings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/items/{item}/plants/{plant}/follow-up": {
         parameters: {
             query?: never;
@@ -5722,6 +5738,23 @@ export interface components {
             /** @description of their last edit, or undo */
             at: string;
         };
+        /** @description Something that belongs to an item on an order and would not fit its coming revision by itself, and what is to become of it. */
+        BelongingRow: {
+            /** @description the number of the item on the order */
+            item: string;
+            /** @enum {string} */
+            kind: "document" | "operation" | "line";
+            /** @description what belongs to it */
+            other: components["schemas"]["ItemRow"];
+            /** @enum {string} */
+            state: "open" | "along" | "adopts" | "left";
+            /** @description why it does not fit; empty where it goes along or adopts */
+            fault: string;
+            /** @description why it is left as it is */
+            reason: string;
+            /** @description who has left it */
+            by: string | null;
+        };
         /** @description What an end product takes and costs more as one plant builds it. */
         BuiltProductCost: {
             product: string;
@@ -6102,6 +6135,24 @@ export interface components {
         Because: {
             /** @description A reason, and the version that was on screen. */
             reason: string;
+            version: number;
+        };
+        BelongingDecision: {
+            rows: {
+                /** @description What becomes of what belongs to items on an order, each as it was on screen. */
+                item: string;
+                /** @enum {unknown} */
+                kind: "document" | "operation" | "line";
+                number: string;
+                fault: string;
+            }[];
+            /**
+             * @description open: what was decided is taken back
+             * @enum {unknown}
+             */
+            becomes: "open" | "along" | "adopts" | "left";
+            /** @description why it is left */
+            reason?: string;
             version: number;
         };
         Chosen: {
@@ -11937,6 +11988,72 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Adoption"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    belongings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BelongingRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideBelongings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BelongingDecision"];
             };
         };
         responses: {

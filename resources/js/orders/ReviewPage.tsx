@@ -20,6 +20,7 @@ import { Dependences } from './Dependences';
 import { PathPicture } from '../paths/PathPicture';
 import { SignForm } from './SignForm';
 import { Subordination } from './Subordination';
+import { Belongings } from './Belongings';
 import { Waivers } from './Waivers';
 
 /** Everything needed to judge an order, on one page, and the signature at its end. */
@@ -74,6 +75,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
         {order.path.code !== null && <PathPicture path={order.path} tasks={`/changes/${order.number}#tasks`} />}
         <Collided collisions={consequences.collisions} />
         <Waivers waivers={order.waivers} />
+        <Belongings order={order} editable={false} />
         <Dependences order={order.number} />
         <Subordination order={order} editable={false} acts={false} />
         {review.requests.map((request) => (

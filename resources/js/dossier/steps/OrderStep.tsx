@@ -6,6 +6,7 @@ import { useAct } from '../../lib/useAct';
 import { References } from '../../attachments/References';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
+import { Belongings } from '../../orders/Belongings';
 import { OrderItems } from '../../orders/OrderItems';
 import { OrderPlan } from '../../orders/OrderPlan';
 import { Subordination } from '../../orders/Subordination';
@@ -98,6 +99,7 @@ function Planned({ order, requests, proposals }: Props) {
       {order.state === 'planning' && mayPlan && <OrderRequests order={order} requests={requests} />}
       <Subordination order={order} editable={editable} />
       <OrderItems order={order} editable={editable} />
+      <Belongings order={order} editable={editable} />
       <CutInOfRequests requests={requests} order={order} />
       <References of={order.number} />
       {order.state === 'planning' && mayPlan && (

@@ -29,6 +29,12 @@ export const orders = {
       queryKey: ['orders', order, 'data'],
       queryFn: () => told(api.GET('/api/orders/{number}/data', { params: { path: { number: order } } })),
     }),
+  /** What belongs together with its items. */
+  belongings: (order: string) =>
+    queryOptions({
+      queryKey: ['orders', order, 'belongings'],
+      queryFn: () => told(api.GET('/api/orders/{number}/belongings', { params: { path: { number: order } } })),
+    }),
   consequences: (order: string) =>
     queryOptions({
       queryKey: ['orders', order, 'consequences'],

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Documents\FileRole;
+use App\Orders\Models\OrderItem;
+use App\Structures\Models\Item;
+use App\Structures\StructureReader;
+use Illuminate\Database\Seeder;
+use Orthotaxis\Core\Structure\Line;
+
+/** A drawing that is worked on under an open order: what it will look like, and not yet released. */
+final class DraftSheetSeeder extends Seeder
+{
+    public function run(): void
+    {
+        $board = Item::query()->with('released')->where('number', '300-0010')->firstOrFail();
+        $row = OrderItem::query()
+            ->with('item.released')
+            ->whereRelation('item', 'title', "Drawing, {$board->title}")
+            ->whereRelation('order', 'state', 'revising')
+            ->firstOrFail();
+        $number = $row->item->number;
+        $lines = (new StructureReader())->ofRevision($board->released?->id)->lines;
+        $titles = Item::query()
+            ->whereIn('number', array_map(static fn(Line $line): string => $line->component, $lines))
+            ->pluck('title', 'number');
+        $content = DemoSheet::svg(
+            [
+                'number' => $number,
+                'title' => $board->title,
+                'of' => $board->number,
+                'revision' => 'B',
+                'date' => '',
+                'material' => 'as listed',
+            ],
+            array_values(
+                array_map(
+                    static fn(Line $line): array => [
+                        'find' => $line->find,
+                        'number' => $line->component,
+                        'title' => (string) $titles[$line->component],
+                        'quantity' => "{$line->quantity} {$line->unit->value}",
+                    ],
+                    $lines,
+                ),
+            ),
+        );
+        DocumentSeeder::file($row->item, 'image/svg+xml', "{$number}-B.svg", $content, FileRole::Sheet, $row->order_id);
+    }
+}
