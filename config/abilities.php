@@ -9,6 +9,7 @@ use App\People\ShippedRole;
 // in may read.
 return [
     ShippedRole::Coordinator->value => [
+        Ability::SeeToDocuments,
         Ability::WatchCritical,
         Ability::ManageTasks,
         Ability::ReportProblem,
@@ -76,6 +77,7 @@ return [
         Ability::AttachFile,
     ],
     ShippedRole::ManufacturingEngineer->value => [
+        Ability::SeeToDocuments,
         Ability::WatchCritical,
         Ability::CompareFile,
         Ability::KeepPage,
@@ -95,6 +97,7 @@ return [
         Ability::AttachFile,
     ],
     ShippedRole::Planner->value => [
+        Ability::SeeToDocuments,
         Ability::WatchCritical,
         Ability::CompareFile,
         Ability::KeepPage,
@@ -111,6 +114,7 @@ return [
         Ability::SendHandover,
     ],
     ShippedRole::Buyer->value => [
+        Ability::SeeToDocuments,
         Ability::CompareFile,
         Ability::KeepPage,
         Ability::BeTold,

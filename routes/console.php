@@ -6,6 +6,7 @@ use App\Console\Commands\ForgetExpired;
 use App\Dossier\Commands\CheckCutIns;
 use App\Dossier\Commands\KeepRequestActors;
 use App\Dossier\Commands\LookBackAtCutIns;
+use App\FollowThrough\Commands\FollowOrders;
 use App\Imports\Commands\EndLostImports;
 use App\Ledger\Commands\AnchorLedger;
 use App\Notices\Commands\SendDueMails;
@@ -22,6 +23,8 @@ Schedule::command(KeepActors::class)->dailyAt('00:02')->withoutOverlapping();
 Schedule::command(KeepRequestActors::class)->dailyAt('00:04')->withoutOverlapping();
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
 Schedule::command(PutDataInForceToday::class)->everyMinute()->withoutOverlapping();
+// What planning tells of late in the day is seen the next morning.
+Schedule::command(FollowOrders::class)->hourlyAt(20)->between('05:00', '20:00')->withoutOverlapping();
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
 // Often on a working day, so that a morning without power loses nothing; everything is told once.
 Schedule::command(TellDeadlines::class)->hourlyAt(10)->weekdays()->between('06:00', '18:00')->withoutOverlapping()->runInBackground();

@@ -12,6 +12,7 @@ use App\Desk\Data\DeskPage;
 use App\Desk\Data\DeskTask;
 use App\Desk\Data\StageCount;
 use App\Dossier\Needs;
+use App\FollowThrough\DocumentsLeft;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
@@ -85,13 +86,21 @@ final readonly class DeskReader
             $tasks[] = new DeskTask("Cut-in day no longer good: {$best}", $order->row(), $check->checked_at->toIso8601String());
         }
         $undone = ChangeTask::query()->whereIn('change', $orders->pluck('number'))->whereIn('state', TaskState::ahead())->pluck('change');
+        $left = DocumentsLeft::of($orders->modelKeys(), $person);
         foreach ($orders as $order) {
-            $todo = Needs::ofOrder($order, $handovers[$order->id] ?? new Collection(), $undone->contains($order->number), $person);
+            $todo = Needs::ofOrder(
+                $order,
+                $handovers[$order->id] ?? new Collection(),
+                $undone->contains($order->number),
+                $left[$order->id] ?? null,
+                $person,
+            );
             if ($todo !== null) {
                 $tasks[] = new DeskTask(
                     $todo,
                     $order->row(),
                     ($order->released_at ?? ($order->sent_to_review_at ?? $order->raised_at))->toIso8601String(),
+                    ($left[$order->id] ?? null)?->dueOn,
                 );
             }
         }

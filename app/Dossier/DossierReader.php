@@ -9,6 +9,7 @@ use App\Dossier\Data\StepRow;
 use App\Dossier\Proposals\ProposalReader;
 use App\Dossier\RequestPaths\Data\JudgedRequest;
 use App\Dossier\RequestPaths\JudgedRequests;
+use App\FollowThrough\Models\OldDocument;
 use App\Ledger\LedgerReader;
 use App\Ledger\LedgerRow;
 use App\Orders\Collisions;
@@ -219,7 +220,11 @@ final readonly class DossierReader
             },
         );
         $open = $tasks->filter(static fn(ChangeTask $task): bool => $task->change === $order->number && $task->state->isOpen());
-        $missing = [...$told, ...$open->isEmpty() ? [] : ["Tasks not done: {$open->pluck('number')->implode(', ')}."]];
+        $missing = [
+            ...$told,
+            ...$open->isEmpty() ? [] : ["Tasks not done: {$open->pluck('number')->implode(', ')}."],
+            ...array_filter([OldDocument::leftOf($order->id)]),
+        ];
 
         return $missing === [] ? ['Close the order.'] : array_values($missing);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Dossier;
 
 use App\Assessment\Models\Question;
+use App\FollowThrough\DocumentsLeft;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
 use App\People\Rights;
@@ -37,6 +38,7 @@ final readonly class NeededFrom
             ->whereIn('state', TaskState::ahead())
             ->pluck('change')
             ->flip();
+        $left = DocumentsLeft::of($orders->modelKeys(), $person);
         $reports = ProblemReport::query()->whereIn('state', ReportState::open())->get();
         $requests = ChangeRequest::query()->with('actors')->whereNotIn('state', RequestState::closed())->get();
         app(Rights::class)->look($person->roles, $reports, $requests, $orders);
@@ -49,6 +51,7 @@ final readonly class NeededFrom
                         $one,
                         $handovers[$one->id] ?? new Collection(),
                         $undone->has($one->number),
+                        $left[$one->id] ?? null,
                         $person,
                     ) !== null,
                 )

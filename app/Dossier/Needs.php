@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Dossier;
 
+use App\FollowThrough\DocumentsLeft;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
 use App\People\Models\Person;
@@ -44,8 +45,9 @@ final readonly class Needs
     /**
      * @param  Collection<int, Handover>  $handovers  of the order
      * @param  bool  $hasTasks  that are not done
+     * @param  ?DocumentsLeft  $left  in planning that name what it replaced; null: none
      */
-    public static function ofOrder(ChangeOrder $order, Collection $handovers, bool $hasTasks, Person $person): ?string
+    public static function ofOrder(ChangeOrder $order, Collection $handovers, bool $hasTasks, ?DocumentsLeft $left, Person $person): ?string
     {
         if ($order->on_hold_since !== null) {
             return $person->mayDo(Ability::PlanOrder, $order->number) ? 'On hold: let it go on' : null;
@@ -61,9 +63,17 @@ final readonly class Needs
                 $person->mayDo(Ability::SendHandover, $order->number) &&
                 $handovers->whereNotIn('state', ['taken', 'waiting'])->isNotEmpty()
                 => 'Resolve rejected hand-over lines',
+            $order->state === OrderState::Released && $left !== null && $left->mine > 0 => "See to {$left->mine} documents in planning",
+            $order->state === OrderState::Released &&
+                $left !== null &&
+                $left->open > 0 &&
+                $person->mayDo(Ability::SeeToDocuments, $order->number) &&
+                $person->mayDo(Ability::CloseOrder, $order->number)
+                => "Decide on {$left->open} documents in planning",
             $order->state === OrderState::Released &&
                 $person->mayDo(Ability::CloseOrder, $order->number) &&
                 !$hasTasks &&
+                $left === null &&
                 $handovers->where('state', '!=', 'taken')->isEmpty()
                 => 'Close',
             default => null,

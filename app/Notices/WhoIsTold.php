@@ -10,6 +10,7 @@ use App\ChangeNotices\Models\NoticeCopy;
 use App\Discussion\Events\CommentAdded;
 use App\Discussion\Models\Comment;
 use App\Dossier\Needs;
+use App\FollowThrough\DocumentsLeft;
 use App\Ledger\Act;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
@@ -122,8 +123,9 @@ final readonly class WhoIsTold
             ->where('order_id', $order->id)
             ->get(['id', 'order_id', 'state']);
         $hasTasks = ChangeTask::openOf($order->number)->exists();
+        $left = DocumentsLeft::of([$order->id])[$order->id] ?? null;
 
-        return static fn(Person $one): ?string => Needs::ofOrder($order, $handovers, $hasTasks, $one);
+        return static fn(Person $one): ?string => Needs::ofOrder($order, $handovers, $hasTasks, $left, $one);
     }
 
     /** @return list<int> who has been asked to sign since the change began to be judged last */

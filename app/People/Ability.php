@@ -31,6 +31,8 @@ enum Ability: string
     case WaiveCheck = 'waive_check';
     case SendHandover = 'send_handover';
     case CloseOrder = 'close_order';
+    /** Decide what is done about documents in planning that name what an order replaced. */
+    case SeeToDocuments = 'see_to_documents';
     case AddItem = 'add_item';
     case AttachFile = 'attach_file';
     case AskCutIn = 'ask_cut_in';
@@ -72,6 +74,7 @@ enum Ability: string
             self::WaiveCheck => 'Waive checks',
             self::SendHandover => 'Send hand-overs to planning',
             self::CloseOrder => 'Close orders',
+            self::SeeToDocuments => 'See to open documents after release',
             self::AddItem => 'Create items',
             self::AttachFile => 'Attach files and references',
             self::AskCutIn => 'Plan cut-ins',
@@ -107,7 +110,8 @@ enum Ability: string
             self::WaiveCheck,
             self::ReleaseOrder,
             self::SendHandover,
-            self::CloseOrder
+            self::CloseOrder,
+            self::SeeToDocuments
                 => 'Review and release',
             self::AddItem, self::AttachFile, self::ImportData, self::CompareFile => 'Items and files',
             self::DoTask,

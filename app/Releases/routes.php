@@ -10,7 +10,6 @@ use Illuminate\Support\Facades\Route;
 /* What is released and handed over. */
 
 Route::post('/orders/{number}/release', [ReleaseController::class, 'release'])->middleware(Ability::ReleaseOrder->gate());
-Route::post('/orders/{number}/closing', [ReleaseController::class, 'close'])->middleware(Ability::CloseOrder->gate());
 
 Route::post('/handovers/{name}/delivery', [HandoverController::class, 'send'])->middleware(Ability::SendHandover->gate());
 Route::get('/handovers/{name}/files/{format}', [HandoverController::class, 'file']);

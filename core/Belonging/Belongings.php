@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Belonging;
 
+use Orthotaxis\Core\Change\Belonging;
+use Orthotaxis\Core\Change\BelongingKind;
+use Orthotaxis\Core\Change\BelongingState;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\OrderItem;
 use Orthotaxis\Core\Change\Outcome;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Belonging;
 
+use Orthotaxis\Core\Change\BelongingKind;
+
 /**
- * The decision that something stays as it was found to be. What is found another time is not what was decided on: a drawing that was left at
- * revision F because G only adds a label is open again when H comes.
+ * The decision that something stays as it was found to be. What is found another time is not what was decided on: a drawing that was left
+ * at revision F because G only adds a label is open again when H comes.
  */
 final readonly class LeftBehind
 {

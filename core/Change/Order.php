@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Change;
 
-use Orthotaxis\Core\Belonging\Belonging;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Task\Editors;
 use Orthotaxis\Core\Task\TaskBeforeReview;

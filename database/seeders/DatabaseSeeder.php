@@ -40,6 +40,7 @@ final class DatabaseSeeder extends Seeder
             RequestPathSeeder::class,
             NoticeSeeder::class,
             RoleSeeder::class,
+            FollowThroughSeeder::class,
         ]);
         // Who is away today was not away on the days of the story.
         app(KeptActors::class)->keepAll();

@@ -148,6 +148,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./cutin/OutcomesPage')).OutcomesPage }),
   },
   {
+    path: 'orders/:number/documents',
+    lazy: async () => ({ Component: (await import('./followthrough/OldDocumentsPage')).OldDocumentsPage }),
+  },
+  {
     path: 'changes/:number/cut-in',
     lazy: async () => ({ Component: (await import('./cutin/CutInPage')).CutInPage }),
   },

@@ -25,7 +25,7 @@ const ROOMS = [
         'relations',
         'tasks',
     ],
-    ['audit', 'changenotices', 'documents', 'desk', 'paths', 'releases', 'setup'],
+    ['audit', 'changenotices', 'documents', 'desk', 'followthrough', 'paths', 'releases', 'setup'],
     ['structures'],
     ['problems', 'requests'],
     ['orders', 'reach', 'cutin'],

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use Orthotaxis\Core\Belonging\Belonging;
-use Orthotaxis\Core\Belonging\BelongingKind;
 use Orthotaxis\Core\Belonging\Belongings;
-use Orthotaxis\Core\Belonging\BelongingState;
 use Orthotaxis\Core\Belonging\DescribedBy;
 use Orthotaxis\Core\Belonging\LeftBehind;
 use Orthotaxis\Core\Belonging\Standing;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Base;
+use Orthotaxis\Core\Change\Belonging;
+use Orthotaxis\Core\Change\BelongingKind;
+use Orthotaxis\Core\Change\BelongingState;
 use Orthotaxis\Core\Change\OrderItem;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\Work;

@@ -225,6 +225,11 @@ final class Records
             'api/orders/{number}/at-work' => $each($of('order'), 'orders/@/at-work'),
             'api/orders/{number}/new-numbers' => $each($of('order'), 'orders/@/new-numbers'),
             'api/orders/{number}/belongings' => $each($of('order'), 'orders/@/belongings'),
+            'api/orders/{number}/old-documents' => $each(
+                $of('order'),
+                'orders/@/old-documents',
+                'orders/@/old-documents?state=all&kind=stock',
+            ),
             'api/orders/{number}/dependences' => $each($of('order'), 'orders/@/dependences'),
             'api/orders/{number}/transfer' => $each($of('order'), 'orders/@/transfer'),
             'api/orders/{number}/replacement' => $each(
@@ -293,6 +298,7 @@ final class Records
             'order' => $of(
                 '/changes/@',
                 '/orders/@/review',
+                '/orders/@/documents',
                 '/orders/@/worksheet',
                 '/orders/@/transfer',
                 '/orders/@/model',

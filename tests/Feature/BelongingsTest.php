@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use App\Documents\Models\ItemDocument;
 use App\Structures\Models\Item;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\Support\World;
 

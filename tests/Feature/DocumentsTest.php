@@ -348,6 +348,7 @@ it('lets on this order act whom it names, and who coordinates, whatever a role a
         ->assertStatus(422)
         ->assertJsonPath('errors.order.0', "Only the editor of {$order} or a coordinator sends it to review.");
     $this->world->as('jonas', 'PUT', '/items/200-0010/documents/800-0010')->assertOk();
+    $this->world->leave($order);
     $submit('jonas')->assertOk();
     $return = fn(string $by) => $this->world->as($by, 'POST', "/orders/{$order}/return", ['reason' => 'Look again.']);
     // Nils may sign and send back, but is not the signer of this one.

@@ -45,6 +45,7 @@ beforeEach(function (): void {
         ->where('id', $revision)
         ->update(['status' => 'released', 'effective_from' => World::day(-300), 'released_at' => now()]);
     $this->release = function (string $order): void {
+        $this->world->leave($order);
         $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
         $digest = $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
         $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();

@@ -17,9 +17,9 @@ use App\People\Models\Person;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Orthotaxis\Core\Belonging\Belonging;
-use Orthotaxis\Core\Belonging\BelongingKind;
-use Orthotaxis\Core\Belonging\BelongingState;
+use Orthotaxis\Core\Change\Belonging;
+use Orthotaxis\Core\Change\BelongingKind;
+use Orthotaxis\Core\Change\BelongingState;
 use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Refusal;
 

@@ -10,10 +10,10 @@ use App\Orders\Models\LeftBehindRecord;
 use App\Orders\Models\OrderItem;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
-use Orthotaxis\Core\Belonging\Belonging;
 use Orthotaxis\Core\Belonging\Belongings;
 use Orthotaxis\Core\Belonging\DescribedBy;
 use Orthotaxis\Core\Belonging\Standing;
+use Orthotaxis\Core\Change\Belonging;
 use Orthotaxis\Core\Change\Order;
 use Orthotaxis\Core\Change\Outcome;
 

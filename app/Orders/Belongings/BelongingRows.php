@@ -9,9 +9,9 @@ use App\Orders\JudgedOrders;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\LeftBehindRecord;
 use App\Structures\ItemRows;
-use Orthotaxis\Core\Belonging\Belonging;
-use Orthotaxis\Core\Belonging\BelongingState;
 use Orthotaxis\Core\Belonging\LeftBehind;
+use Orthotaxis\Core\Change\Belonging;
+use Orthotaxis\Core\Change\BelongingState;
 
 /** What belongs together, as it is shown: of an open order as it is found now; of another what was left behind under it. */
 final readonly class BelongingRows

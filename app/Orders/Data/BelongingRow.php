@@ -6,8 +6,8 @@ namespace App\Orders\Data;
 
 use App\Structures\Data\ItemRow;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Belonging\BelongingKind;
-use Orthotaxis\Core\Belonging\BelongingState;
+use Orthotaxis\Core\Change\BelongingKind;
+use Orthotaxis\Core\Change\BelongingState;
 
 /** Something that belongs to an item on an order and would not fit its coming revision by itself, and what is to become of it. */
 #[OA\Schema]

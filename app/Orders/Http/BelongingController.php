@@ -18,7 +18,7 @@ use App\People\Models\Person;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Belonging\BelongingState;
+use Orthotaxis\Core\Change\BelongingState;
 
 /** What belongs together with the items of an order, and what becomes of it. */
 final class BelongingController

@@ -7,8 +7,8 @@ namespace App\Orders\Http;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
-use Orthotaxis\Core\Belonging\BelongingKind;
-use Orthotaxis\Core\Belonging\BelongingState;
+use Orthotaxis\Core\Change\BelongingKind;
+use Orthotaxis\Core\Change\BelongingState;
 
 /** What becomes of what belongs to items on an order, each as it was on screen. */
 #[

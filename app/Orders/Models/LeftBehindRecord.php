@@ -9,8 +9,8 @@ use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Orthotaxis\Core\Belonging\BelongingKind;
 use Orthotaxis\Core\Belonging\LeftBehind;
+use Orthotaxis\Core\Change\BelongingKind;
 
 /**
  * What belongs to an item on an order and is left as it is.

@@ -12,13 +12,12 @@ use App\Http\Done;
 use App\Http\Version;
 use App\Orders\Models\ChangeOrder;
 use App\People\Models\Person;
-use App\Releases\Actions\CloseOrder;
 use App\Releases\Actions\ReleaseOrder;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
-/** The last steps of a change order: released, and closed when nothing of it is left to do. */
+/** An order is made true. */
 final readonly class ReleaseController
 {
     #[OA\Post(path: '/api/orders/{number}/release', operationId: 'releaseOrder', tags: ['releases'])]
@@ -26,15 +25,6 @@ final readonly class ReleaseController
     public function release(string $number, Version $request, #[CurrentUser] Person $person, ReleaseOrder $action): JsonResponse
     {
         $action->release($person, $number, $request->integer('version'));
-
-        return new JsonResponse(ChangeOrder::done($number));
-    }
-
-    #[OA\Post(path: '/api/orders/{number}/closing', operationId: 'closeOrder', tags: ['changes'])]
-    #[InPath('number'), Takes(Version::class), Ok(Done::class), Refused]
-    public function close(string $number, Version $request, #[CurrentUser] Person $person, CloseOrder $action): JsonResponse
-    {
-        $action($person, $number, $request->integer('version'));
 
         return new JsonResponse(ChangeOrder::done($number));
     }

@@ -916,6 +916,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["closeOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/old-documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["oldDocuments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/old-documents/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readOldDocuments"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/old-documents/decision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decideOldDocuments"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{number}/old-documents/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["seeToOldDocuments"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/requests/{number}/forms": {
         parameters: {
             query?: never;
@@ -2966,22 +3046,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{number}/closing": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["closeOrder"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/change-files/{id}": {
         parameters: {
             query?: never;
@@ -4929,6 +4993,99 @@ export interface components {
             reason: string;
             /** @description id of what was said on screen; null when nothing was */
             seen?: number | null;
+        };
+        /** @description What in planning still names what an order replaced. */
+        OldDocumentPage: {
+            order: string;
+            /** @description the title of the order */
+            title: string;
+            /** @description how many in all that were asked for */
+            total: number;
+            /** @description how many before these were left out */
+            from: number;
+            rows: components["schemas"]["OldDocumentRow"][];
+            /** @description how many nobody has decided on */
+            open: number;
+            /** @description how many are decided and not seen to */
+            decided: number;
+            /** @description how many are seen to */
+            seen: number;
+            /** @description when planning told it; null: not yet */
+            read_at: string | null;
+            /** @description planning is being asked */
+            reading: boolean;
+            /** @description why planning could not be read last; empty: it could */
+            fault: string;
+            /** @description whether this person may decide */
+            may: boolean;
+        };
+        /** @description A stock lot or an open document in planning that names what an order replaced, and what is done about it. */
+        OldDocumentRow: {
+            id: number;
+            /** @enum {string} */
+            kind: "stock" | "work_order" | "purchase_requisition" | "purchase_order" | "subcontract_order" | "quote" | "sales_order" | "forecast";
+            document: string;
+            item: string;
+            title: string;
+            /** @description the revision it names; empty: it names none */
+            revision: string;
+            /** @description the revision or the item that takes its place; empty: nothing does */
+            comes: string;
+            quantity: string;
+            unit: string;
+            value: string;
+            due: string | null;
+            place: string;
+            /** @description as planning calls it */
+            status: string;
+            serial: string;
+            /** @description its page in the planning system */
+            page: string;
+            /** @enum {string} */
+            state: "open" | "decided" | "seen";
+            /** @description it appeared after the release */
+            is_new: boolean;
+            /** @enum {string|null} */
+            proposed: "run_out" | "change_over" | "rework" | "return" | "scrap" | "cancel" | "accept" | null;
+            /** @enum {string|null} */
+            way: "run_out" | "change_over" | "rework" | "return" | "scrap" | "cancel" | "accept" | null;
+            /** @description sign-in name */
+            owner: string | null;
+            owner_name: string | null;
+            /** @description by when it is seen to */
+            due_on: string | null;
+            /** @description why it is accepted, or nothing is left to do */
+            note: string;
+            /** @description who has said that nothing is left to do; null: planning, or it is not so */
+            seen_by: string | null;
+            /** @description since when planning does not tell of it, or nothing is left to do */
+            seen_at: string | null;
+        };
+        Closing: {
+            /** @description That an order is closed, and why documents in planning that still name what it replaced are let go. */
+            version: number;
+            /** @description why open documents are let go; empty: they are not */
+            reason?: string;
+        };
+        DocumentDecision: {
+            /** @description What is done about some documents; what is not said stays as it is. */
+            ids: number[];
+            /** @enum {unknown} */
+            way?: "run_out" | "change_over" | "rework" | "return" | "scrap" | "cancel" | "accept";
+            /** @description each as it is proposed */
+            as_proposed?: boolean;
+            /** @description sign-in name */
+            owner?: string;
+            /** Format: date */
+            due_on?: string;
+            /** @description why they are accepted as they are */
+            note?: string;
+        };
+        SeenDocuments: {
+            /** @description Documents about which nothing is left to do, and why; or there is after all. */
+            ids: number[];
+            seen: boolean;
+            reason?: string;
         };
         /** @description A control of a template. */
         ControlRow: {
@@ -10031,6 +10188,179 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    closeOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Closing"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    oldDocuments: {
+        parameters: {
+            query?: {
+                state?: string;
+                item?: string;
+                kind?: string;
+                owner?: string;
+                from?: string;
+            };
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OldDocumentPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readOldDocuments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideOldDocuments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DocumentDecision"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    seeToOldDocuments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenDocuments"];
+            };
+        };
         responses: {
             /** @description As asked. */
             200: {
@@ -15224,41 +15554,6 @@ export interface operations {
         };
     };
     releaseOrder: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                number: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Version"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-            /** @description Refused; nothing was saved. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    closeOrder: {
         parameters: {
             query?: never;
             header?: never;

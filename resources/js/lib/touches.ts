@@ -23,6 +23,7 @@ export type Area =
   | 'notice-paces'
   | 'notices'
   | 'money'
+  | 'old-documents'
   | 'orders'
   | 'planning'
   | 'paths'
@@ -70,7 +71,8 @@ export const touches = {
   nothing: [],
   notice: ['notices'],
   noticePace: ['notice-paces'],
-  order: [...LISTS, 'orders', 'items', 'cut-ins', 'money', 'change-notices'],
+  oldDocument: ['old-documents', 'dossiers', 'desk'],
+  order: [...LISTS, 'old-documents', 'orders', 'items', 'cut-ins', 'money', 'change-notices'],
   person: ['accounts', 'people', 'roles', 'groups', 'me', 'orders', 'dossiers', 'desk'],
   planning: ['planning', 'dossiers', 'desk'],
   path: ['paths', 'orders', 'dossiers'],

@@ -95,6 +95,7 @@ describe('something a person does', () => {
       queries.formTemplates().queryKey,
       queries.favourites().queryKey,
       queries.review('').queryKey,
+      queries.oldDocuments('', {}).queryKey,
       queries.questions('').queryKey,
       queries.reach('', '').queryKey,
       queries.changes({}).queryKey,

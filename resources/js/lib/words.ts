@@ -234,6 +234,19 @@ export const supplyKinds = {
   forecast: 'Forecast',
 } as const;
 
+/** What is done about a document in planning that names what an order replaced. */
+export const ways = {
+  run_out: 'Let run out',
+  change_over: 'Change over',
+  rework: 'Rework',
+  return: 'Return',
+  scrap: 'Scrap',
+  cancel: 'Cancel it',
+  accept: 'Accept as it is',
+} as const;
+
+export const oldStates = { open: 'Open', decided: 'Decided', seen: 'Seen to' } as const;
+
 export const marks = {
   added: { sign: '+', word: 'added' },
   removed: { sign: '−', word: 'removed' },

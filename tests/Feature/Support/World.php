@@ -440,6 +440,7 @@ final class World
     {
         $order = $this->opened();
         $this->edit($order, $operation, $find, $fields)->assertOk();
+        $this->leave($order);
         $this->only('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->version($order)])->assertOk();
 
         return $order;
@@ -462,10 +463,32 @@ final class World
     /** Sends an order that is edited to review, signs and releases it. */
     public function released(string $order): void
     {
+        $this->leave($order);
         $this->only('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->version($order)])->assertOk();
         $digest = $this->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
         $this->only('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest])->assertOk();
         $this->only('mira', 'POST', "/orders/{$order}/release", ['version' => $this->version($order)])->assertOk();
+    }
+
+    /** Leaves what belongs to the items of an order, and nobody has decided on, as it is. */
+    public function leave(string $order): void
+    {
+        $rows = array_filter(
+            $this->only('mira', 'GET', "/orders/{$order}/belongings")
+                ->assertOk()
+                ->json(),
+            static fn(array $row): bool => $row['state'] === 'open',
+        );
+        $named = static fn(array $row): array => ['number' => $row['other']['number']] +
+            array_intersect_key($row, ['item' => 1, 'kind' => 1, 'fault' => 1]);
+        if ($rows !== []) {
+            $this->only('mira', 'POST', "/orders/{$order}/belongings", [
+                'rows' => array_values(array_map($named, $rows)),
+                'becomes' => 'left',
+                'reason' => 'It holds as it is.',
+                'version' => $this->version($order),
+            ])->assertOk();
+        }
     }
 
     public function version(string $order): int

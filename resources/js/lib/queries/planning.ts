@@ -1,8 +1,21 @@
 import { queryOptions } from '@tanstack/react-query';
 import { api, told, type Schemas } from '../api';
+import { paged } from './paged';
 
 /** What planning is asked. */
 export const planning = {
+  /** What still names what a released order replaced. */
+  oldDocuments: (order: string, query: Record<string, string>) => ({
+    ...paged(['old-documents', order, query], (from) =>
+      told(
+        api.GET('/api/orders/{number}/old-documents', {
+          params: { path: { number: order }, query: { ...query, from: String(from) } },
+        }),
+      ),
+    ),
+    refetchInterval: ({ state }: { state: { data?: { pages: Schemas['OldDocumentPage'][] } } }) =>
+      state.data?.pages[0]?.reading === true ? 1500 : (false as const),
+  }),
   cutIn: (question: Schemas['CutInQuestion']) =>
     queryOptions({
       queryKey: ['planning', 'cut-in', question],

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Orthotaxis\Core\Belonging;
+namespace Orthotaxis\Core\Change;
 
 /** What is to become of something that belongs to an item on an order. */
 enum BelongingState: string

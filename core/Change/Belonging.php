@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Orthotaxis\Core\Belonging;
+namespace Orthotaxis\Core\Change;
 
 /** Something that belongs to an item on an order and would not fit its coming revision by itself. */
 final readonly class Belonging

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Orthotaxis\Core\Belonging;
+namespace Orthotaxis\Core\Change;
 
 /** How something belongs to an item on an order. */
 enum BelongingKind: string

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\FollowThrough;
+
+use App\FollowThrough\Data\OldDocumentPage;
+use App\FollowThrough\Data\OldDocumentRow;
+use App\FollowThrough\Models\OldDocument;
+use App\Orders\Models\ChangeOrder;
+use App\People\Ability;
+use App\People\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Change\OrderState;
+
+/** What in planning still names what an order replaced, what is not seen to first. */
+final readonly class OldDocumentList
+{
+    private const AT_ONCE = 200;
+
+    /** Minutes after which a reading that has not ended is none any more. */
+    private const PATIENCE = 15;
+
+    /** @param  array{state?: string, item?: string, kind?: string, owner?: string}  $asked */
+    public function read(Person $person, ChangeOrder $order, array $asked, int $from): OldDocumentPage
+    {
+        $some = OldDocument::query()
+            ->where('order_id', $order->id)
+            ->when(($asked['state'] ?? '') !== '', static fn(Builder $rows): Builder => self::inState($rows, $asked['state'] ?? ''))
+            ->when(
+                ($asked['item'] ?? '') !== '',
+                static fn(Builder $rows): Builder => $rows->whereRelation('item', 'number', $asked['item'] ?? ''),
+            )
+            ->when(($asked['kind'] ?? '') !== '', static fn(Builder $rows): Builder => $rows->where('kind', $asked['kind'] ?? ''))
+            ->when(
+                ($asked['owner'] ?? '') !== '',
+                static fn(Builder $rows): Builder => $rows->whereRelation('owner', 'login', $asked['owner'] ?? ''),
+            );
+        $counts = DB::table('old_documents')
+            ->where('order_id', $order->id)
+            ->selectRaw('count(*) FILTER (WHERE gone_at IS NULL AND seen_at IS NULL AND way IS NULL) AS open')
+            ->selectRaw('count(*) FILTER (WHERE gone_at IS NULL AND seen_at IS NULL AND way IS NOT NULL) AS decided')
+            ->selectRaw('count(*) AS in_all')
+            ->sole();
+        $reading = DB::table('old_document_readings')->where('order_id', $order->id)->first();
+        $page = (clone $some)
+            ->with(['item', 'owner', 'seenBy'])
+            ->offset($from)
+            ->limit(self::AT_ONCE);
+        $page->orderByRaw('(gone_at IS NOT NULL OR seen_at IS NOT NULL), (way IS NOT NULL), due NULLS FIRST, id');
+        /** @var Collection<int, OldDocument> $rows */
+        $rows = $page->get();
+        $askedAt = $reading === null ? null : CarbonImmutable::parse($reading->asked_at);
+        $read = $reading?->read_at === null ? null : CarbonImmutable::parse($reading->read_at);
+
+        return new OldDocumentPage(
+            order: $order->number,
+            title: $order->title,
+            total: (clone $some)->count(),
+            from: $from,
+            rows: array_values($rows->map(static fn(OldDocument $row): OldDocumentRow => OldDocumentRow::of($row))->all()),
+            open: (int) $counts->open,
+            decided: (int) $counts->decided,
+            seen: (int) $counts->in_all - (int) $counts->open - (int) $counts->decided,
+            read_at: $read?->toIso8601String(),
+            reading: $askedAt !== null &&
+                ($reading->fault ?? '') === '' &&
+                ($read === null || $read->isBefore($askedAt)) &&
+                $askedAt->isAfter(CarbonImmutable::now()->subMinutes(self::PATIENCE)),
+            fault: $reading->fault ?? '',
+            may: $order->state === OrderState::Released && $person->mayDo(Ability::SeeToDocuments, $order->number),
+        );
+    }
+
+    /**
+     * @param  Builder<OldDocument>  $rows
+     * @return Builder<OldDocument>
+     */
+    private static function inState(Builder $rows, string $state): Builder
+    {
+        return match ($state) {
+            'seen' => $rows->whereRaw('(gone_at IS NOT NULL OR seen_at IS NOT NULL)'),
+            'open' => $rows->whereNull('gone_at')->whereNull('seen_at')->whereNull('way'),
+            'decided' => $rows->whereNull('gone_at')->whereNull('seen_at')->whereNotNull('way'),
+            // Those that keep the order open.
+            default => $rows->whereNull('gone_at')->whereNull('seen_at'),
+        };
+    }
+}
