@@ -6,6 +6,7 @@ namespace App\FollowThrough;
 
 use App\People\Models\Person;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\FollowThrough\OldState;
 
 /** How many documents of released orders are not seen to: in all, not decided on, and of one person. */
 final readonly class DocumentsLeft
@@ -20,10 +21,9 @@ final readonly class DocumentsLeft
     {
         $rows = DB::table('old_documents')
             ->whereIntegerInRaw('order_id', $orders)
-            ->whereNull('gone_at')
-            ->whereNull('seen_at')
+            ->where('rank', '<', OldState::Seen->rank())
             ->groupBy('order_id')
-            ->selectRaw('order_id, count(*) AS in_all, count(*) FILTER (WHERE way IS NULL) AS open, min(first_read_at) AS since')
+            ->selectRaw('order_id, count(*) AS in_all, count(*) FILTER (WHERE rank = 0) AS open, min(first_read_at) AS since')
             ->selectRaw('count(*) FILTER (WHERE owner_id = ?) AS mine, min(due_on) FILTER (WHERE owner_id = ?) AS due_on', [
                 $person->id ?? 0,
                 $person->id ?? 0,

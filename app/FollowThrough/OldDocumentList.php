@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\OrderState;
+use Orthotaxis\Core\FollowThrough\OldState;
 
 /** What in planning still names what an order replaced, what is not seen to first. */
 final readonly class OldDocumentList
@@ -41,30 +42,45 @@ final readonly class OldDocumentList
             );
         $counts = DB::table('old_documents')
             ->where('order_id', $order->id)
-            ->selectRaw('count(*) FILTER (WHERE gone_at IS NULL AND seen_at IS NULL AND way IS NULL) AS open')
-            ->selectRaw('count(*) FILTER (WHERE gone_at IS NULL AND seen_at IS NULL AND way IS NOT NULL) AS decided')
-            ->selectRaw('count(*) AS in_all')
-            ->sole();
+            ->groupBy('rank')
+            ->selectRaw('rank, count(*) AS some')
+            ->pluck('some', 'rank');
+        [$open, $decided, $seen] = array_map(static fn(OldState $state): int => (int) ($counts[$state->rank()] ?? 0), [
+            OldState::Open,
+            OldState::Decided,
+            OldState::Seen,
+        ]);
         $reading = DB::table('old_document_readings')->where('order_id', $order->id)->first();
         $page = (clone $some)
             ->with(['item', 'owner', 'seenBy'])
             ->offset($from)
             ->limit(self::AT_ONCE);
-        $page->orderByRaw('(gone_at IS NOT NULL OR seen_at IS NOT NULL), (way IS NOT NULL), due NULLS FIRST, id');
+        $page->orderByRaw('rank, due NULLS FIRST, id');
         /** @var Collection<int, OldDocument> $rows */
         $rows = $page->get();
         $askedAt = $reading === null ? null : CarbonImmutable::parse($reading->asked_at);
         $read = $reading?->read_at === null ? null : CarbonImmutable::parse($reading->read_at);
 
+        $ofState = match ($asked['state'] ?? '') {
+            '' => $open + $decided + $seen,
+            'open' => $open,
+            'decided' => $decided,
+            'seen' => $seen,
+            default => $open + $decided,
+        };
+
         return new OldDocumentPage(
             order: $order->number,
             title: $order->title,
-            total: (clone $some)->count(),
+            // Counted once where nothing else narrows it.
+            total: array_filter([$asked['item'] ?? '', $asked['kind'] ?? '', $asked['owner'] ?? '']) === []
+                ? $ofState
+                : (clone $some)->count(),
             from: $from,
             rows: array_values($rows->map(static fn(OldDocument $row): OldDocumentRow => OldDocumentRow::of($row))->all()),
-            open: (int) $counts->open,
-            decided: (int) $counts->decided,
-            seen: (int) $counts->in_all - (int) $counts->open - (int) $counts->decided,
+            open: $open,
+            decided: $decided,
+            seen: $seen,
             read_at: $read?->toIso8601String(),
             reading: $askedAt !== null &&
                 ($reading->fault ?? '') === '' &&
@@ -77,16 +93,13 @@ final readonly class OldDocumentList
 
     /**
      * @param  Builder<OldDocument>  $rows
+     * @param  string  $state  holding: those that keep the order open
      * @return Builder<OldDocument>
      */
     private static function inState(Builder $rows, string $state): Builder
     {
-        return match ($state) {
-            'seen' => $rows->whereRaw('(gone_at IS NOT NULL OR seen_at IS NOT NULL)'),
-            'open' => $rows->whereNull('gone_at')->whereNull('seen_at')->whereNull('way'),
-            'decided' => $rows->whereNull('gone_at')->whereNull('seen_at')->whereNotNull('way'),
-            // Those that keep the order open.
-            default => $rows->whereNull('gone_at')->whereNull('seen_at'),
-        };
+        $one = OldState::tryFrom($state);
+
+        return $one === null ? $rows->where('rank', '<', OldState::Seen->rank()) : $rows->where('rank', $one->rank());
     }
 }

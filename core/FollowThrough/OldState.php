@@ -16,6 +16,16 @@ enum OldState: string
     /** Planning does not tell of it any more, or a person has said why nothing is left to do. */
     case Seen = 'seen';
 
+    /** In which order they are listed, and kept: what needs somebody first. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Open => 0,
+            self::Decided => 1,
+            self::Seen => 2,
+        };
+    }
+
     public function holdsOrder(): bool
     {
         return $this !== self::Seen;

@@ -46,6 +46,8 @@ return new class extends Migration {
                 note varchar(300) NOT NULL DEFAULT '',
                 seen_at timestamptz,
                 seen_by bigint REFERENCES people (id),
+                rank smallint NOT NULL GENERATED ALWAYS AS
+                    (CASE WHEN gone_at IS NOT NULL OR seen_at IS NOT NULL THEN 2 WHEN way IS NOT NULL THEN 1 ELSE 0 END) STORED,
                 CONSTRAINT old_documents_once UNIQUE (order_id, key),
                 CONSTRAINT old_documents_seen CHECK ((seen_at IS NULL) = (seen_by IS NULL))
             );
@@ -53,8 +55,9 @@ return new class extends Migration {
             COMMENT ON COLUMN old_documents.is_new IS 'it appeared after planning had been asked for the first time since the release';
             COMMENT ON COLUMN old_documents.gone_at IS 'when planning did not tell of it any more';
             COMMENT ON COLUMN old_documents.seen_at IS 'when a person said that nothing is left to do';
-            CREATE INDEX old_documents_open ON old_documents (order_id, id) WHERE gone_at IS NULL AND seen_at IS NULL;
-            CREATE INDEX old_documents_owner ON old_documents (owner_id) WHERE gone_at IS NULL AND seen_at IS NULL;
+            COMMENT ON COLUMN old_documents.rank IS '0: open, 1: decided, 2: seen to';
+            CREATE INDEX old_documents_listed ON old_documents (order_id, rank, due NULLS FIRST, id);
+            CREATE INDEX old_documents_owner ON old_documents (owner_id) WHERE rank < 2;
             UPDATE roles SET abilities = abilities || '[\"see_to_documents\"]'
                 WHERE NOT jsonb_exists(abilities, 'see_to_documents')
                 AND (jsonb_exists(abilities, 'send_handover') OR code IN ('planner', 'buyer', 'manufacturing_engineer'));

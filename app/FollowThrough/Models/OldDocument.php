@@ -71,7 +71,7 @@ final class OldDocument extends Model
     /** @return Builder<self> that keep an order from being closed */
     public static function holding(int $order): Builder
     {
-        return self::query()->where('order_id', $order)->whereNull('gone_at')->whereNull('seen_at');
+        return self::query()->where('order_id', $order)->where('rank', '<', OldState::Seen->rank());
     }
 
     /** @return string what keeps an order from being closed; empty: nothing does */

@@ -13,13 +13,9 @@ const decision = (row: OldDocument) => {
   if (row.way != null) return ways[row.way];
   return row.proposed == null ? '' : `${ways[row.proposed]}?`;
 };
-const state = (row: OldDocument) => {
-  const told = oldStates[row.state];
-  if (row.state !== 'seen') return told;
-  return row.seen_by === null
-    ? `${told}: planning, ${moment(row.seen_at)}`
-    : `${told}: ${row.seen_by}, ${moment(row.seen_at)}`;
-};
+const seenBy = (row: OldDocument) => row.seen_by ?? 'planning';
+const state = (row: OldDocument) =>
+  row.state === 'seen' ? `${oldStates.seen} by ${seenBy(row)}, ${moment(row.seen_at)}` : oldStates[row.state];
 
 /** A document in planning, what it names and is to name, and what is done about it. A proposal is a question: it has a mark of one. */
 export const documentColumns: Column<OldDocument>[] = [
@@ -84,12 +80,21 @@ export const documentColumns: Column<OldDocument>[] = [
   {
     id: 'state',
     head: 'State',
-    text: (r) => [state(r), r.note].filter(Boolean).join('. '),
+    text: state,
     cell: (r) => (
-      <>
-        <span className={r.state === 'open' ? 'text-warn' : ''}>{state(r)}</span>
-        {r.note !== '' && <span className="block text-sm text-soft">{r.note}</span>}
-      </>
+      <span className={r.state === 'open' ? 'text-warn' : ''} title={state(r)}>
+        {r.state === 'seen' ? `Seen to by ${seenBy(r)}` : oldStates[r.state]}
+      </span>
+    ),
+  },
+  {
+    id: 'note',
+    head: 'Note',
+    text: (r) => r.note,
+    cell: (r) => (
+      <span className="block max-w-44 truncate text-sm" title={r.note}>
+        {r.note}
+      </span>
     ),
   },
 ];
