@@ -46,10 +46,13 @@ function ways(row: Row): [Becomes, string][] {
 interface Props {
   order: Schemas['OrderData'];
   editable: boolean;
+  /** Of its heading on the page it stands on. */
+  level?: 2 | 3;
 }
 
 /** What belongs together with the items of an order and would not fit by itself: each goes along, adopts, or is left with a reason. */
-export function Belongings({ order, editable }: Props) {
+export function Belongings({ order, editable, level = 3 }: Props) {
+  const Heading = `h${level}` as const;
   const version = useOrderVersion(order);
   const found = useQuery(queries.belongings(order.number));
   const [leaving, setLeaving] = useState<Row[] | null>(null);
@@ -116,7 +119,7 @@ export function Belongings({ order, editable }: Props) {
   ];
   return (
     <section aria-label="What belongs together" className="space-y-2">
-      <h3>What belongs together</h3>
+      <Heading>What belongs together</Heading>
       <DataTable
         label="What belongs together"
         exportName={`belongings-of-${order.number}`}

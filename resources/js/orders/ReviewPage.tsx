@@ -75,7 +75,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
         {order.path.code !== null && <PathPicture path={order.path} tasks={`/changes/${order.number}#tasks`} />}
         <Collided collisions={consequences.collisions} />
         <Waivers waivers={order.waivers} />
-        <Belongings order={order} editable={false} />
+        <Belongings order={order} editable={false} level={2} />
         <Dependences order={order.number} />
         <Subordination order={order} editable={false} acts={false} />
         {review.requests.map((request) => (
