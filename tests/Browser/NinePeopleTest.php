@@ -129,6 +129,8 @@ it('is edited by two, each their part, and goes to review when the last task is 
     $this->screen->see('done')->settled();
     $this->screen
         ->as('mira.okafor', '/changes/' . Nine::$order)
+        ->press('Adopt 800-0017')
+        ->see('All decided')
         ->press('Send to review')
         ->see('signs or sends it back');
 });

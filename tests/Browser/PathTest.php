@@ -160,8 +160,26 @@ it('is taken over by both plants that build it, which differ, before it can be j
     $this->screen->visit($dossier)->dontSee('not accounted for')->see('A → B');
 });
 
+it('is not judged before it is decided what becomes of its drawing and its instruction', function (): void {
+    $this->screen
+        ->visit('/changes/' . Walk::$order)
+        ->see('800-0011 shows revision D, not F, which comes.')
+        ->signIn('mira.okafor', '/changes/' . Walk::$order)
+        ->see('What belongs together')
+        ->press('Adopt 820-0001')
+        ->see('Adopts the coming revision as it is')
+        ->press('Leave 800-0011')
+        ->press('Leave as it is')
+        ->see('Give the reason.')
+        ->type('Why 800-0011 stays as it is, shown in review', 'It does not show the clamps.')
+        ->press('Leave as it is')
+        ->see('It does not show the clamps. (Mira Okafor)')
+        ->see('All decided');
+});
+
 it('sends the order to review, where everything is held still', function (): void {
     $this->screen
+        ->signIn('jonas.weir')
         ->visit('/changes/' . Walk::$order)
         ->press('Send to review')
         ->see('Helen Marsh signs or sends it back.');
@@ -235,7 +253,33 @@ it('releases in one stroke, and planning takes it line by line', function (): vo
         ->toContain('<td>200-0041</td>')
         ->and($at('Tarn'))
         ->toContain('<td>200-0041</td>');
-    $this->screen->press('Close the order')->see('Closed on');
+});
+
+it('is closed when nothing in planning names the old any more, or each is seen to', function (): void {
+    $all = '//thead//input[@type="checkbox"]';
+    $this->screen
+        ->visit('/orders/' . Walk::$order . '/documents')
+        ->see('E → F')
+        ->visit('/changes/' . Walk::$order)
+        ->press('Close the order')
+        ->see('still name')
+        ->visit('/orders/' . Walk::$order . '/documents')
+        ->see('E → F')
+        ->click($all)
+        ->click('//button[starts-with(normalize-space(), "Decide")]')
+        ->choose('Decision', 'Accept as it is')
+        ->press('Save')
+        ->see('Say why it is accepted as it is.')
+        ->type('Why it is accepted as it is', 'For service in the field only.')
+        ->press('Save')
+        ->see('Nothing in planning names what this order replaced');
+    $this->screen
+        ->visit('/orders/' . Walk::$order . '/documents?state=all')
+        ->see('Seen to by Mira Okafor')
+        ->see('For service in the field only.')
+        ->visit('/changes/' . Walk::$order)
+        ->press('Close the order')
+        ->see('Closed on');
 });
 
 it('keeps the history of the item and of the order', function (): void {
