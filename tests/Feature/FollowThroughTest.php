@@ -128,6 +128,13 @@ it('names what appears with an old revision after the release, and what comes ba
         ->toBe(['PO-1' => 'open', 'PO-9' => 'open'])
         ->and(array_column(($this->page)($order)['rows'], 'is_new'))
         ->toBe([true, true]);
+    // Also when a person had seen to it before.
+    ($this->act)($order, 'seen', ['PO-1'], ['seen' => true, 'reason' => 'Delivered.'])->assertOk();
+    foreach ([[], [($this->row)('PO-1')]] as $this->told) {
+        $this->artisan('orders:follow')->assertSuccessful();
+        ($this->work)();
+    }
+    expect(($this->states)($order)['PO-1'])->toBe('open');
 });
 
 it('takes nothing for gone when planning is silent, or does not know the item any more', function (): void {
@@ -221,6 +228,27 @@ it('lets what an earlier order replaced be that order’s to follow until it is 
     $this->artisan('orders:follow')->assertSuccessful();
     ($this->work)();
     expect(array_keys(($this->states)($second)))->toBe(['PO-2', 'PO-1']);
+});
+
+it('decides on hundreds in as many questions as on one', function (): void {
+    $this->told = array_map(fn(int $at): array => ($this->row)("PO-{$at}"), range(1, 300));
+    $order = ($this->release)();
+    $asked = 0;
+    DB::listen(function () use (&$asked): void {
+        $asked++;
+    });
+    $count = function (array $documents) use ($order, &$asked): int {
+        $ids = OldDocument::query()->whereIn('document', $documents)->pluck('id')->all();
+        $asked = 0;
+        $this->world->only('mira', 'POST', "/orders/{$order}/old-documents/decision", ['ids' => $ids, 'as_proposed' => true])->assertOk();
+
+        return $asked;
+    };
+    $one = $count(['PO-1']);
+    expect($count(array_map(fn(int $at): string => "PO-{$at}", range(2, 300))))
+        ->toBe($one)
+        ->and(($this->page)($order)['decided'])
+        ->toBe(300);
 });
 
 it('asks planning in the background, and says so until it has answered', function (): void {

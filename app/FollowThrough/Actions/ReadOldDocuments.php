@@ -32,6 +32,8 @@ final readonly class ReadOldDocuments
             proposed = excluded.proposed, reading = excluded.reading, gone_at = NULL,
             is_new = old_documents.is_new OR old_documents.gone_at IS NOT NULL,
             way = CASE WHEN old_documents.gone_at IS NULL THEN old_documents.way END,
+            seen_at = CASE WHEN old_documents.gone_at IS NULL THEN old_documents.seen_at END,
+            seen_by = CASE WHEN old_documents.gone_at IS NULL THEN old_documents.seen_by END,
             first_read_at = CASE WHEN old_documents.gone_at IS NULL THEN old_documents.first_read_at ELSE excluded.first_read_at END';
 
     /** Rows written at once. */

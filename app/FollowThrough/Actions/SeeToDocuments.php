@@ -14,6 +14,7 @@ use App\People\Ability;
 use App\People\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\FollowThrough\Way;
@@ -59,18 +60,13 @@ final readonly class SeeToDocuments
             if ($refused !== []) {
                 throw Refusal::at('ids', implode(' ', array_slice($refused, 0, 5)));
             }
-            foreach ($rows as $row) {
-                $row->fill([
-                    'way' => $asProposed ? $row->proposed : $way ?? $row->way,
-                    'owner_id' => $person->id ?? $row->owner_id,
-                    'due_on' => $due === null ? $row->due_on : (string) $due,
-                    'note' => $note === '' ? $row->note : $note,
-                ]);
-                if ($row->way === Way::Accept && $way === Way::Accept) {
-                    $row->fill(['seen_at' => CarbonImmutable::now(), 'seen_by' => $by->id]);
-                }
-                $row->save();
-            }
+            self::update($rows, [
+                ...$asProposed ? ['way' => DB::raw('proposed')] : ($way === null ? [] : ['way' => $way]),
+                ...$person === null ? [] : ['owner_id' => $person->id],
+                ...$due === null ? [] : ['due_on' => (string) $due],
+                ...$note === '' ? [] : ['note' => $note],
+                ...$way === Way::Accept ? ['seen_at' => CarbonImmutable::now(), 'seen_by' => $by->id] : [],
+            ]);
             event(
                 new DocumentsDecided(
                     $by->login,
@@ -94,8 +90,8 @@ final readonly class SeeToDocuments
                 if (!$row->state()->holdsOrder()) {
                     throw Refusal::at('ids', "{$row->document} is seen to already.");
                 }
-                $row->update(['seen_at' => CarbonImmutable::now(), 'seen_by' => $by->id, 'note' => $reason]);
             }
+            self::update($rows, ['seen_at' => CarbonImmutable::now(), 'seen_by' => $by->id, 'note' => $reason]);
             event(new DocumentsSeenTo($by->login, $number, self::names($rows), $reason));
         });
     }
@@ -113,13 +109,14 @@ final readonly class SeeToDocuments
                 if ($row->seen_at === null) {
                     throw Refusal::at('ids', "Nobody has seen to {$row->document}.");
                 }
-                $row->update([
-                    'seen_at' => null,
-                    'seen_by' => null,
-                    'note' => '',
-                    'way' => $row->way === Way::Accept ? null : $row->way,
-                ]);
             }
+            // What was accepted as it is, is not decided any more.
+            self::update($rows, [
+                'seen_at' => null,
+                'seen_by' => null,
+                'note' => '',
+                'way' => DB::raw("NULLIF(way, 'accept')"),
+            ]);
             event(new DocumentsReopened($by->login, $number, self::names($rows)));
         });
     }
@@ -140,6 +137,19 @@ final readonly class SeeToDocuments
         }
 
         return $rows;
+    }
+
+    /**
+     * All at once.
+     *
+     * @param  Collection<int, OldDocument>  $rows
+     * @param  array<string, mixed>  $values
+     */
+    private static function update(Collection $rows, array $values): void
+    {
+        if ($values !== []) {
+            OldDocument::query()->whereIn('id', $rows->modelKeys())->update($values);
+        }
     }
 
     private static function owner(string $login): Person
