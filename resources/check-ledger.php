@@ -18,7 +18,7 @@ $export = fopen($argv[1] ?? '', 'rb') ?: wrong('there is no export to read.');
 $head = rtrim((string) fgets($export), "\n");
 $told = json_decode($head, true) ?? wrong('the first line is not the head of an export.');
 $noted = [];
-foreach (isset($argv[3]) ? file($argv[3]) : [] as $line) {
+foreach (isset($argv[3]) ? (@file($argv[3]) ?: wrong('there are no anchors to read.')) : [] as $line) {
     $note = explode(' ', $line) + ['', '', ''];
     $noted[(int) $note[0]] = $note[2];
 }

@@ -13,7 +13,14 @@ use App\Requests\Events\RequestDecided;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\EditOperation;
+use Orthotaxis\Core\ItemData\SetField;
+use Orthotaxis\Core\Manufacturing\PutOnRecord;
+use Orthotaxis\Core\Manufacturing\TakeOffRecord;
 use Orthotaxis\Core\Report\ReportState;
+use Orthotaxis\Core\Routing\AddOperation;
+use Orthotaxis\Core\Routing\ChangeOperation;
+use Orthotaxis\Core\Routing\RemoveOperation;
+use Orthotaxis\Core\Routing\SetBatch;
 use Symfony\Component\Finder\Finder;
 
 /** @return array<string, string> path => PHP without comments and texts */
@@ -147,6 +154,7 @@ function recordedActs(): array
 {
     $acts = [];
     $subject = new Subject(Subject::ENGINEERING, 'I');
+    $built = new Subject(Subject::MANUFACTURING, 'I', 'P');
     foreach (glob(dirname(__DIR__, 2) . '/app/*/Events/*.php') ?: [] as $path) {
         $class = 'App\\' . basename(dirname($path, 2)) . '\\Events\\' . basename($path, '.php');
         $acts[$class] = match ($class) {
@@ -158,11 +166,31 @@ function recordedActs(): array
                 static fn(RequestState $state): string => (new RequestDecided('b', 'R', $state, ''))->name(),
                 [RequestState::Approved, RequestState::Rejected, RequestState::Returned],
             ),
-            PartEdited::class => array_map(
-                static fn(EditOperation $one): string => (new PartEdited('b', 'O', $subject, $one->of('', [])))->name(),
-                EditOperation::cases(),
-            ),
-            PartsEdited::class => [(new PartsEdited('b', 'O', $subject, [], 1))->name()],
+            PartEdited::class => [
+                ...array_merge(
+                    ...array_map(
+                        static fn(EditOperation $one): array => array_map(
+                            static fn(Subject $of): string => (new PartEdited('b', 'O', $of, $one->of('', [])))->name(),
+                            [$subject, $built],
+                        ),
+                        EditOperation::cases(),
+                    ),
+                ),
+                ...array_map(static fn(string $edit): string => PartsEdited::area($built) . '.' . constant("{$edit}::NAME"), [
+                    AddOperation::class,
+                    ChangeOperation::class,
+                    RemoveOperation::class,
+                    SetBatch::class,
+                    PutOnRecord::class,
+                    TakeOffRecord::class,
+                ]),
+                'item_data.' . SetField::NAME,
+            ],
+            PartsEdited::class => array_map(static fn(Subject $of): string => (new PartsEdited('b', 'O', $of, [], 1))->name(), [
+                $subject,
+                $built,
+                new Subject(Subject::ITEM_DATA, 'I'),
+            ]),
             HandOverAnswered::class => array_map(static fn(string $state): string => (new HandOverAnswered('O', $state, 'H', []))->name(), [
                 'taken',
                 'partly_refused',

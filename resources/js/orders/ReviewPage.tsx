@@ -75,7 +75,6 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
         {order.path.code !== null && <PathPicture path={order.path} tasks={`/changes/${order.number}#tasks`} />}
         <Collided collisions={consequences.collisions} />
         <Waivers waivers={order.waivers} />
-        <Belongings order={order} editable={false} level={2} />
         <Dependences order={order.number} />
         <Subordination order={order} editable={false} acts={false} />
         {review.requests.map((request) => (
@@ -105,6 +104,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
             ))}
           </ul>
         </section>
+        <Belongings order={order} editable={false} level={2} />
         <ExposureView items={consequences.affected} coming={consequences.coming} />
         <section aria-label="Where used">
           <h2 className="mb-1">Where used</h2>

@@ -22,7 +22,17 @@ describe('the record of what was done', () => {
 
   it('tells details by name, leaves out what is empty, and never shows a digest', async () => {
     const row = await cells({
-      details: { effective_on: '2027-04-14', reason: 'Known.', file: null, note: '', digest: 'abcdef', line: 'k1' },
+      details: {
+        effective_on: '2027-04-14',
+        reason: 'Known.',
+        file: null,
+        note: '',
+        digest: 'abcdef',
+        line: 'k1',
+        part: '01a2',
+        fields: {},
+        items: [],
+      },
     });
     expect(row[5]).toBe('effective on: 14 Apr 2027 · reason: Known.');
   });
@@ -33,7 +43,9 @@ describe('the record of what was done', () => {
   });
 
   it('tells codes as the pages call them, and fields of a line without marks of a program', async () => {
-    const row = await cells({ details: { disposition: 'use_up', fields: { quantity: '3', notes: 'wall 2.4' } } });
+    const row = await cells({
+      details: { disposition: 'use_up', fields: { quantity: '3', designators: '', notes: 'wall 2.4' } },
+    });
     expect(row[5]).toBe('disposition: Use up · fields: quantity 3, notes wall 2.4');
   });
 

@@ -29,7 +29,11 @@ const columns: Column<Row>[] = [
     id: 'details',
     head: 'Details',
     text: (r) => detailsOf(r.details),
-    cell: (r) => <span className="text-sm">{detailsOf(r.details)}</span>,
+    cell: (r) => (
+      <span className="text-sm" title={detailsOf(r.details)}>
+        {detailsOf(r.details)}
+      </span>
+    ),
   },
 ];
 

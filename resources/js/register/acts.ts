@@ -128,6 +128,19 @@ export const acts: Record<string, string> = {
   'request.split': 'Request split',
   'request.taken_apart': 'Taken out of the gathered request',
   'revision.released': 'Revision released',
+  'manufacturing.add': 'Line added at a plant',
+  'manufacturing.add_operation': 'Operation added',
+  'manufacturing.change': 'Line changed at a plant',
+  'manufacturing.change_operation': 'Operation changed',
+  'manufacturing.edited_together': 'Lines or operations edited together',
+  'manufacturing.record': 'Engineering line put on record',
+  'manufacturing.remove': 'Line removed at a plant',
+  'manufacturing.remove_operation': 'Operation removed',
+  'manufacturing.replace': 'Component replaced at a plant',
+  'manufacturing.set_batch': 'Batch size set',
+  'manufacturing.unrecord': 'Engineering line taken off the record',
+  'item_data.edited_together': 'Item data edited together',
+  'item_data.set_field': 'Item data changed',
   'structure.add': 'Line added',
   'structure.change': 'Line changed',
   'structure.iteration_kept': 'Iteration saved',
@@ -169,6 +182,8 @@ export const actKinds: Record<string, string> = {
   order: 'Orders',
   change: 'References',
   structure: 'Lines of structures',
+  manufacturing: 'What plants build',
+  item_data: 'Item data',
   item: 'Items',
   revision: 'Revisions',
   document: 'Documents',
@@ -217,10 +232,14 @@ const values: Record<string, string> = {
 const coded = ['outcome', 'disposition', 'severity', 'priority', 'role', 'kind', 'choice'];
 const DAY = /^\d{4}-\d\d-\d\d$/;
 
+const isEmpty = (value: unknown) =>
+  value === null || value === '' || (typeof value === 'object' && Object.keys(value).length === 0);
+
 function valueOf(name: string, value: unknown): string {
   if (Array.isArray(value)) return value.map((one) => valueOf(name, one)).join(', ');
   if (typeof value === 'object' && value !== null)
     return Object.entries(value)
+      .filter(([, one]) => !isEmpty(one))
       .map(([part, one]) => `${part.replaceAll('_', ' ')} ${valueOf(part, one)}`)
       .join(', ');
   const text = typeof value === 'string' ? value : JSON.stringify(value);
@@ -231,7 +250,7 @@ function valueOf(name: string, value: unknown): string {
 /** The details of a record, each with its name; what is empty, and what only machines read, is left out. */
 export function detailsOf(details: Record<string, unknown>): string {
   return Object.entries(details)
-    .filter(([name, value]) => value !== null && value !== '' && !['digest', 'line', 'sha256'].includes(name))
+    .filter(([name, value]) => !isEmpty(value) && !['digest', 'line', 'part', 'sha256'].includes(name))
     .map(([name, value]) => `${name.replaceAll('_', ' ')}: ${valueOf(name, value)}`)
     .join(' · ');
 }
