@@ -192,7 +192,7 @@ it('is a task of its kind: one of those who are asked claims it, gives it back, 
         ->toBe('Question handed on');
     ($this->answer)($id, ['answer' => 'Yes.'], 'jonas')->assertOk();
     $move('jonas', 'hand-on', ['to' => 'nils'])->assertStatus(422);
-    expect(DB::table('ledger')->where('act', 'like', 'question.%')->pluck('act')->all())->toBe([
+    expect(DB::table('ledger')->where('act', 'like', 'question.%')->orderBy('number')->pluck('act')->all())->toBe([
         'question.asked',
         'question.claimed',
         'question.handed_back',
