@@ -26,8 +26,10 @@ const BUDGET = [
     'api/tasks/{number}' => 22,
     'api/meeting' => 14,
     'api/dossiers/{number}' => 78,
-    'api/orders/{number}/review' => 86,
-    'api/orders/{number}/consequences' => 54,
+    'api/orders/{number}/review' => 89,
+    'api/orders/{number}/consequences' => 63,
+    'api/orders/{number}/belongings' => 63,
+    'api/changes' => 15,
     'api/orders/{number}/replacement' => 28,
     'api/orders/{number}/transfer' => 26,
     'api/orders/{number}/worksheet' => 20,
@@ -74,11 +76,17 @@ function routesToRead(): array
     return $routes;
 }
 
-/** Everybody reads everything, but for what is of those alone who manage people. */
+/** Everybody reads everything, but for what is of those alone who manage people, or read the whole ledger. */
 function mayRead(Person $person, string $route): bool
 {
-    return $person->mayDo(Ability::ManagePeople) ||
-        !in_array(Ability::ManagePeople->gate(), routesToRead()[$route]->gatherMiddleware(), true);
+    $asked = routesToRead()[$route]->gatherMiddleware();
+    foreach ([Ability::ManagePeople, Ability::ReadLedger] as $ability) {
+        if (in_array($ability->gate(), $asked, true) && !$person->mayDo($ability)) {
+            return false;
+        }
+    }
+
+    return true;
 }
 
 /**
