@@ -22,10 +22,10 @@ beforeEach(fn() => Http::allowStrayRequests(null));
 /** Queries that one answer may take, whatever the record; what is not named has the first. */
 const BUDGET = [
     '' => 14,
-    'api/desk' => 28,
+    'api/desk' => 29,
     'api/tasks/{number}' => 22,
     'api/meeting' => 14,
-    'api/dossiers/{number}' => 78,
+    'api/dossiers/{number}' => 86,
     'api/orders/{number}/review' => 89,
     'api/orders/{number}/consequences' => 63,
     'api/orders/{number}/belongings' => 63,
