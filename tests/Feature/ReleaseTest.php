@@ -112,7 +112,7 @@ it('introduces what planning lacks before it is named, and says so', function ()
         ->toBe('taken')
         ->and($handover['introduced'])
         ->toBe(['200-0041', '200-0042', '600-0014'])
-        ->and(DB::table('ledger')->where('act', 'item.introduced')->pluck('subject')->all())
+        ->and(DB::table('ledger')->where('act', 'item.introduced')->orderBy('number')->pluck('subject')->all())
         ->toEqualCanonicalizing(['200-0041', '200-0042', '600-0014']);
     $planning->stop();
 });

@@ -93,6 +93,7 @@ it('replaces it everywhere in one act, which names the parents and is undone as 
         ->and(
             DB::table('ledger')
                 ->whereIn('act', ['order.items_named', 'order.edited_together'])
+                ->orderBy('number')
                 ->pluck('act')
                 ->all(),
         )
