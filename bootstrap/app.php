@@ -26,7 +26,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([
         __DIR__ . '/../app/Dossier/Commands',
         __DIR__ . '/../app/FollowThrough/Commands',
-        __DIR__ . '/../app/FollowThrough/Commands',
+        __DIR__ . '/../app/Verification/Commands',
         __DIR__ . '/../app/Notices/Commands',
         __DIR__ . '/../app/Reading/Commands',
         __DIR__ . '/../app/Imports/Commands',

@@ -15,6 +15,7 @@ use App\Orders\Commands\KeepActors;
 use App\Releases\Commands\SweepOutbox;
 use App\Structures\Commands\IndexStructures;
 use App\Structures\Commands\PutDataInForceToday;
+use App\Verification\Commands\VerifyEverything;
 use Illuminate\Support\Facades\Schedule;
 
 Schedule::command(CheckCutIns::class)->dailyAt('05:00')->withoutOverlapping()->runInBackground();
@@ -22,6 +23,8 @@ Schedule::command(LookBackAtCutIns::class)->dailyAt('05:15')->withoutOverlapping
 Schedule::command(KeepActors::class)->dailyAt('00:02')->withoutOverlapping();
 Schedule::command(KeepRequestActors::class)->dailyAt('00:04')->withoutOverlapping();
 Schedule::command(AnchorLedger::class)->dailyAt('01:30');
+// After the day has changed, and before anybody orders by it.
+Schedule::command(VerifyEverything::class)->dailyAt('02:00')->withoutOverlapping();
 Schedule::command(PutDataInForceToday::class)->everyMinute()->withoutOverlapping();
 // What planning tells of late in the day is seen the next morning.
 Schedule::command(FollowOrders::class)->hourlyAt(20)->between('05:00', '20:00')->withoutOverlapping();

@@ -103,6 +103,34 @@ final readonly class PlanningGateway
     }
 
     /**
+     * What its own copy of structures, routings and item data says of today and later, in the order of its bytes.
+     *
+     * @param  string  $from  the key with which it begins
+     * @param  ?string  $before  the key before which it ends; null: with the last
+     * @param  string  $today  YYYY-MM-DD
+     * @param  list<string>  $items  numbers; none: all
+     * @return string rows, one a line, as CopyRow reads them
+     *
+     * @throws PlanningSilent
+     */
+    public function copy(string $from, ?string $before, string $today, array $items = []): string
+    {
+        $rows = [];
+        do {
+            $asked = ['from' => $from, 'before' => $before, 'today' => $today, 'items' => $items];
+            $answer = $this->ask(static fn(PendingRequest $http): Response => $http->post('/copy', $asked));
+            $next = $answer['next'] ?? null;
+            if (!is_string($answer['rows'] ?? null) || (is_string($next) ? strcmp($next, $from) <= 0 : $next !== null)) {
+                throw new PlanningSilent('Planning answered with a copy that makes no sense.');
+            }
+            $rows[] = $answer['rows'];
+            $from = $next;
+        } while (is_string($from));
+
+        return implode("\n", array_filter($rows, static fn(string $some): bool => $some !== ''));
+    }
+
+    /**
      * @param  list<string>  $items  numbers
      * @return list<string> those that it does not know
      *

@@ -16,6 +16,7 @@ const FLOORS = [
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],
     ['Economics', 'Forms', 'ItemData', 'Manufacturing', 'Meetings', 'Releases'],
+    ['Verification'],
     ['FollowThrough'],
     ['Dossier', 'Discussion', 'ChangeNotices'],
     ['Desk', 'Notices', 'Console'],

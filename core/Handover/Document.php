@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Handover;
 
 use Orthotaxis\Core\Release\ReleasePlan;
+use Orthotaxis\Core\Verification\CopyDifference;
 
-/** A release as it is sent to planning. */
+/** A release as it is sent to planning, or a correction of what planning has. */
 final readonly class Document
 {
+    /** Stands where the number of the order does. */
+    public const CORRECTION = 'correction';
+
     /** What an entry may say besides what it is about, in the order it is written. */
     public const FIELDS = [
         ...['supersedes', 'disposition', 'batch'],
@@ -86,6 +90,23 @@ final readonly class Document
             effectiveFrom: (string) $plan->effectiveFrom,
             entries: $entries,
         );
+    }
+
+    /**
+     * What brings planning's copy back to what holds here.
+     *
+     * @param  int  $number  the running number of hand-overs, never used twice
+     * @param  string  $day  the first day on which the revisions hold, YYYY-MM-DD
+     * @param  non-empty-list<CopyDifference>  $differences
+     */
+    public static function correction(int $number, string $written, string $day, string $title, array $differences): self
+    {
+        $entries = [];
+        foreach ($differences as $difference) {
+            array_push($entries, ...$difference->correction(count($entries) + 1));
+        }
+
+        return new self(self::CORRECTION, $title, number: $number, written: $written, effectiveFrom: $day, entries: $entries);
     }
 
     /** The name of its files without ending: order, effective date and running number. */

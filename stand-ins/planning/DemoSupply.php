@@ -9,8 +9,8 @@ final class DemoSupply
      * Rows that are told are taken as they are; what no row tells of gets rows of its own, until there are as many as wanted.
      *
      * @param  array{today: string, items: list<array{number: string, revision: string, unit: string, cost: string, supply: string,
-     *     sold: bool, kind: string, locked?: bool}>, rows?: list<array<string, ?string>>, more?: bool, most?: int}  $load  more: add to
-     *     what is there, in place of beginning anew
+     *     sold: bool, kind: string, locked?: bool}>, rows?: list<array<string, ?string>>, copy?: string, more?: bool, most?: int}  $load
+     *     copy: rows of the copy as text; more: add to what is there, in place of beginning anew
      * @return array{items: int, rows: int}
      */
     public static function load(Planning $planning, array $load): array
@@ -19,7 +19,7 @@ final class DemoSupply
         $today = new DateTimeImmutable($load['today']);
         $db->beginTransaction();
         if (!($load['more'] ?? false)) {
-            $db->exec('TRUNCATE item, supply, structure, hand_over, hand_over_entry');
+            $db->exec('TRUNCATE item, supply, kept, kept_revision, hand_over, hand_over_entry');
         }
         $supply = $db->prepare(
             'INSERT INTO supply (kind, document, item, revision, quantity, unit, unit_value, due, place, status, serial, start, issued) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
@@ -55,6 +55,9 @@ final class DemoSupply
             if (!isset($told[$known['number']])) {
                 $write(self::rowsOf($known, $today));
             }
+        }
+        if (($load['copy'] ?? '') !== '') {
+            (new Copy($planning))->load($load['copy']);
         }
         $db->commit();
 

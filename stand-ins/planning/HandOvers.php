@@ -7,8 +7,11 @@ final class HandOvers
 {
     public function __construct(private readonly Planning $planning) {}
 
-    /** @return array{name: string, entries: list<array{entry: int, answer: string, reason: string}>} */
-    public function take(string $name, string $xml): array
+    /**
+     * @param  bool  $half  it stops in the middle
+     * @return array{name: string, entries: list<array{entry: int, answer: string, reason: string}>}
+     */
+    public function take(string $name, string $xml, bool $half = false): array
     {
         $document = $this->read($name, $xml);
         $db = $this->planning->db;
@@ -29,9 +32,11 @@ final class HandOvers
         $done = array_flip($taken->fetchAll(PDO::FETCH_COLUMN));
 
         $answers = [];
-        foreach ($document->getElementsByTagName('entry') as $entry) {
+        $entries = $document->getElementsByTagName('entry');
+        foreach ($entries as $entry) {
             $number = (int) $entry->getAttribute('number');
-            $reason = isset($done[$number]) ? '' : $this->fault($entry);
+            $stopped = $half && $number * 2 > $entries->length;
+            $reason = isset($done[$number]) ? '' : ($stopped ? 'Planning stopped in the middle.' : $this->fault($entry));
             if (!isset($done[$number])) {
                 if ($reason === '') {
                     $this->apply($entry, (string) $document->documentElement?->getAttribute('effectiveFrom'));
@@ -108,38 +113,18 @@ final class HandOvers
 
     private function apply(DOMElement $entry, string $effectiveFrom): void
     {
-        if ($entry->getAttribute('structure') === 'item_data') {
-            (new ItemData($this->planning))->apply($entry, $effectiveFrom);
-
-            return;
-        }
-        if ($entry->getAttribute('plant') !== '') {
-            (new PlantBuilds($this->planning))->apply($entry, $effectiveFrom);
-
+        (new Copy($this->planning))->apply($entry, $effectiveFrom);
+        if (!in_array($entry->getAttribute('structure'), ['', 'engineering'], true)) {
             return;
         }
         $db = $this->planning->db;
-        $item = $entry->getAttribute('item');
-        $revision = $entry->getAttribute('revision');
+        [$item, $revision] = [$entry->getAttribute('item'), $entry->getAttribute('revision')];
         if ($entry->getAttribute('action') === 'introduce') {
             $db->prepare(
                 'INSERT INTO item (number, revision, unit) VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET revision = excluded.revision',
             )->execute([$item, $revision, $entry->getAttribute('itemUnit')]);
         } elseif ($entry->getAttribute('action') === 'supersede') {
             $db->prepare('UPDATE item SET revision = ? WHERE number = ?')->execute([$revision, $item]);
-        } elseif ($entry->getAttribute('action') !== 'remove') {
-            $db->prepare(
-                'INSERT INTO structure VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (item, find, revision) DO UPDATE
-                SET component = excluded.component, quantity = excluded.quantity, unit = excluded.unit',
-            )->execute([
-                $item,
-                $entry->getAttribute('find'),
-                $entry->getAttribute('component'),
-                $entry->getAttribute('quantity'),
-                $entry->getAttribute('unit'),
-                $revision,
-                $effectiveFrom,
-            ]);
         }
     }
 }

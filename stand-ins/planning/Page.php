@@ -54,44 +54,48 @@ final class Page
                     $safe(implode(', ', $locked)) .
                     ' <button name="unlock" value="1">Unlock them</button></p>';
 
-        $built = '';
-        foreach ((new PlantBuilds($planning))->all() as $row) {
-            $built .= sprintf(
-                '<tr><td><a href="/plants/%s/%s">%s</a></td><td>%s</td><td>%s</td><td>%s</td><td>%d</td><td>%d</td></tr>',
-                rawurlencode((string) $row['plant']),
+        $kept = '';
+        foreach (
+            $planning->rows("SELECT structure, plant, item, count(DISTINCT revision) AS revisions, count(*) AS some, max(id) AS newest FROM kept
+                GROUP BY structure, plant, item ORDER BY newest DESC LIMIT 200")
+            as $row
+        ) {
+            $at = match ($row['structure']) {
+                'engineering' => '/structures/',
+                'manufacturing' => '/plants/' . rawurlencode((string) $row['plant']) . '/',
+                default => '/items/',
+            };
+            $kept .= sprintf(
+                '<tr><td><a href="%s%s">%s</a></td><td>%s</td><td>%s</td><td>%d</td><td>%d</td></tr>',
+                $at,
                 rawurlencode((string) $row['item']),
                 $safe($row['item']),
+                $safe(str_replace('_', ' ', (string) $row['structure'])),
                 $safe($row['plant']),
-                $safe($row['revision']),
-                $safe($row['effective_from']),
-                $row['operations'],
-                $row['lines'],
+                $row['revisions'],
+                $row['some'],
             );
         }
 
-        $data = '';
-        foreach ((new ItemData($planning))->all() as $row) {
-            $data .= sprintf(
-                '<tr><td><a href="/items/%s">%s</a></td><td>%s</td><td>%s</td><td>%d</td></tr>',
-                rawurlencode((string) $row['item']),
-                $safe($row['item']),
-                $safe($row['revision']),
-                $safe($row['effective_from']),
-                $row['fields'],
-            );
-        }
+        return self::frame(
+            'Overview',
+            "<h1>Planning stand-in</h1>
+            <form method=\"post\" action=\"/behaviour\"><p>Behaves: {$modes}</p>{$create}{$unlock}</form>
+            <h2>Hand-overs</h2>
+            <table><tr><th>Name</th><th>Received, times</th><th>Entries taken</th><th>Refused</th><th>Applied at most, times</th></tr>{$rows}</table>
+            <h2>Structures, routings and data of items</h2>
+            <p>The newest 200. Any other: /structures/ITEM, /plants/PLANT/ITEM or /items/ITEM.</p>
+            <table><tr><th>Item</th><th>What</th><th>Plant</th><th>Revisions</th><th>Rows</th></tr>{$kept}</table>",
+        );
+    }
 
+    /** A whole page. */
+    public static function frame(string $title, string $body): string
+    {
         return <<<HTML
-        <!doctype html><html lang="en"><meta charset="utf-8"><title>Planning stand-in</title>
-        <style>body{font:15px/1.5 sans-serif;margin:2rem;max-width:60rem}table{border-collapse:collapse}td,th{border-bottom:1px solid #bbb;padding:.25rem .8rem;text-align:left}[aria-pressed]{font-weight:bold}</style>
-        <h1>Planning stand-in</h1>
-        <form method="post" action="/behaviour"><p>Behaves: {$modes}</p>{$create}{$unlock}</form>
-        <h2>Hand-overs</h2>
-        <table><tr><th>Name</th><th>Received, times</th><th>Entries taken</th><th>Refused</th><th>Applied at most, times</th></tr>{$rows}</table>
-        <h2>What plants build</h2>
-        <table><tr><th>Item</th><th>Plant</th><th>Revision</th><th>From</th><th>Operations</th><th>Lines</th></tr>{$built}</table>
-        <h2>Data of items</h2>
-        <table><tr><th>Item</th><th>Revision</th><th>From</th><th>Fields</th></tr>{$data}</table>
+        <!doctype html><html lang="en"><meta charset="utf-8"><title>{$title}, planning stand-in</title>
+        <style>body{font:15px/1.5 sans-serif;margin:2rem}table{border-collapse:collapse;margin-bottom:1rem}caption{text-align:left;font-weight:bold}td,th{border-bottom:1px solid #bbb;padding:.25rem .8rem;text-align:left}[aria-pressed]{font-weight:bold}form{margin:0}</style>
+        {$body}
         </html>
         HTML;
     }
@@ -122,12 +126,10 @@ final class Page
         }
         $rows = $rows === '' ? '<tr><td colspan="9">Planning knows no such document.</td></tr>' : $rows;
 
-        return <<<HTML
-        <!doctype html><html lang="en"><meta charset="utf-8"><title>{$safe($document)}, planning stand-in</title>
-        <style>body{font:15px/1.5 sans-serif;margin:2rem;max-width:60rem}table{border-collapse:collapse}td,th{border-bottom:1px solid #bbb;padding:.25rem .8rem;text-align:left}</style>
-        <p>Planning stand-in</p><h1>{$safe($document)}</h1>
-        <table><tr><th>Kind</th><th>Item</th><th>Revision</th><th>Quantity</th><th>Value of one</th><th>Due</th><th>Place</th><th>Status</th><th>Serial number</th></tr>{$rows}</table>
-        </html>
-        HTML;
+        return self::frame(
+            $safe($document),
+            "<p>Planning stand-in</p><h1>{$safe($document)}</h1>
+            <table><tr><th>Kind</th><th>Item</th><th>Revision</th><th>Quantity</th><th>Value of one</th><th>Due</th><th>Place</th><th>Status</th><th>Serial number</th></tr>{$rows}</table>",
+        );
     }
 }

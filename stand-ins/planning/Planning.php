@@ -5,7 +5,7 @@ declare(strict_types=1);
 /** The simulated planning system's own data. */
 final class Planning
 {
-    public const MODES = ['normal', 'slow', 'down', 'nonsense'];
+    public const MODES = ['normal', 'slow', 'down', 'nonsense', 'half taken', 'answers twice', 'answers late'];
 
     private function __construct(public readonly PDO $db) {}
 
@@ -17,7 +17,7 @@ final class Planning
         ]);
         if (
             (new self($db))->rows(
-                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'supply' AND column_name = 'issued'",
+                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'kept' AND column_name = 'key'",
             )[0]['made'] === 0
         ) {
             // Several workers may come here first together; one makes the tables, or what is new of them.
@@ -80,6 +80,15 @@ final class Planning
         $unknown->execute([json_encode(array_values($items), JSON_THROW_ON_ERROR)]);
 
         return array_values($unknown->fetchAll(PDO::FETCH_COLUMN));
+    }
+
+    /** Whether a hand-over came for the first time just now. */
+    public function isFirst(string $name): bool
+    {
+        $times = $this->db->prepare('SELECT times_received FROM hand_over WHERE name = ?');
+        $times->execute([$name]);
+
+        return (int) $times->fetchColumn() === 1;
     }
 
     /** @return list<string> items whose data nobody may change for the time being: they are being counted, or put in order */

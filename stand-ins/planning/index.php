@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 // The simulated planning system: a small HTTP service with a database of its own.
-// POST /supply, /items, /items/unknown, /hand-overs and /load are for programs that show the token; / is a page for people.
+// POST /supply, /items, /items/unknown, /copy, /hand-overs and /load are for programs that show the token; / is a page for people.
 
 require __DIR__ . '/Planning.php';
 require __DIR__ . '/HandOvers.php';
 require __DIR__ . '/DemoSupply.php';
-require __DIR__ . '/ItemData.php';
-require __DIR__ . '/PlantBuilds.php';
+require __DIR__ . '/Copy.php';
+require __DIR__ . '/CopyPage.php';
 require __DIR__ . '/Page.php';
 
 $path = (string) parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);
@@ -39,15 +39,22 @@ try {
 
         return;
     }
-    if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/items/([^/]+)$~D', $path, $named) === 1) {
+    if (
+        $_SERVER['REQUEST_METHOD'] === 'GET' &&
+        preg_match('~^/(structures|items|plants/(?<plant>[^/]+))/(?<item>[^/]+)$~D', $path, $named) === 1
+    ) {
         header('Content-Type: text/html; charset=utf-8');
-        echo (new ItemData($planning))->html(rawurldecode($named[1]));
+        $structure = ['structures' => 'engineering', 'items' => 'item_data'][$named[1]] ?? 'manufacturing';
+        echo (new CopyPage($planning))->html($structure, rawurldecode($named['plant']), rawurldecode($named['item']));
 
         return;
     }
-    if ($_SERVER['REQUEST_METHOD'] === 'GET' && preg_match('~^/plants/([^/]+)/([^/]+)$~D', $path, $named) === 1) {
-        header('Content-Type: text/html; charset=utf-8');
-        echo (new PlantBuilds($planning))->html(rawurldecode($named[1]), rawurldecode($named[2]));
+    if ($_SERVER['REQUEST_METHOD'] === 'POST' && preg_match('~^/copy/(\d{1,18})$~D', $path, $named) === 1) {
+        // Somebody changes it over here; again a page for demonstrations on loopback.
+        isset($_POST['drop'])
+            ? (new Copy($planning))->drop((int) $named[1])
+            : (new Copy($planning))->change((int) $named[1], (string) ($_POST['name'] ?? ''), (string) ($_POST['value'] ?? ''));
+        header('Location: ' . (parse_url($_SERVER['HTTP_REFERER'] ?? '/', PHP_URL_PATH) ?: '/'), true, 303);
 
         return;
     }
@@ -86,6 +93,16 @@ try {
 
             return;
     }
+    $take = static function (string $body) use ($planning): array {
+        $taken = (new HandOvers($planning))->take($_SERVER['HTTP_IDEMPOTENCY_KEY'] ?? '', $body, $planning->mode() === 'half taken');
+
+        return match ($planning->mode()) {
+            'answers twice' => [200, ['entries' => [...$taken['entries'], ...$taken['entries']]] + $taken],
+            // It has taken it, and whoever asked does not learn of it until they ask again.
+            'answers late' => $planning->isFirst($taken['name']) ? [504, ['error' => 'Planning took too long.']] : [200, $taken],
+            default => [200, $taken],
+        };
+    };
     $asked = static fn(): array => json_decode($body, true, flags: JSON_THROW_ON_ERROR);
     match ($_SERVER['REQUEST_METHOD'] . ' ' . $path) {
         'POST /supply' => $answer(200, $planning->supply($asked()['items'])),
@@ -93,7 +110,17 @@ try {
             'unknown' => $planning->unknown(json_decode($body, true, flags: JSON_THROW_ON_ERROR)['items']),
         ]),
         'POST /items' => $answer(200, ['items' => $planning->introduce($asked()['items'])]),
-        'POST /hand-overs' => $answer(200, (new HandOvers($planning))->take($_SERVER['HTTP_IDEMPOTENCY_KEY'] ?? '', $body)),
+        'POST /copy' => $answer(
+            200,
+            (new Copy($planning))->rows(
+                (string) $asked()['from'],
+                $asked()['before'] ?? null,
+                (string) $asked()['today'],
+                $asked()['items'] ?? [],
+                limit: 20_000,
+            ),
+        ),
+        'POST /hand-overs' => $answer(...$take($body)),
         default => $answer(404, ['error' => 'Nothing here.']),
     };
 } catch (JsonException | InvalidArgumentException $e) {

@@ -24,63 +24,33 @@ ALTER TABLE supply ADD COLUMN IF NOT EXISTS start date;
 ALTER TABLE supply ADD COLUMN IF NOT EXISTS issued numeric(18, 6);
 CREATE INDEX IF NOT EXISTS supply_document ON supply (document);
 CREATE INDEX IF NOT EXISTS supply_item ON supply (item);
-CREATE TABLE IF NOT EXISTS structure (
+-- Its copy of structures, routings and item data; see Copy.
+CREATE TABLE IF NOT EXISTS kept (
+    id bigserial PRIMARY KEY,
+    structure text NOT NULL,
+    plant text NOT NULL,
     item text NOT NULL,
-    find integer NOT NULL,
+    revision text NOT NULL,
+    part text NOT NULL,
+    place text NOT NULL,
     component text NOT NULL,
-    quantity numeric(18, 6) NOT NULL,
-    unit text NOT NULL,
-    revision text NOT NULL,
-    effective_from date NOT NULL,
-    PRIMARY KEY (item, find, revision)
+    first_day text NOT NULL,
+    says jsonb NOT NULL,
+    key text COLLATE "C" GENERATED ALWAYS AS (structure || E'\t' || plant || E'\t' || item || E'\t' || revision || E'\t' || part || E'\t' || place || E'\t' || component
+        || E'\t' || first_day || E'\t') STORED UNIQUE,
+    UNIQUE (structure, plant, item, revision, part, place, component, first_day)
 );
-CREATE TABLE IF NOT EXISTS plant_revision (
+CREATE INDEX IF NOT EXISTS kept_item ON kept (item);
+CREATE TABLE IF NOT EXISTS kept_revision (
+    structure text NOT NULL,
     plant text NOT NULL,
     item text NOT NULL,
     revision text NOT NULL,
-    batch numeric(18, 6),
-    effective_from date NOT NULL,
-    PRIMARY KEY (plant, item, revision)
+    effective_from date,
+    until date,
+    PRIMARY KEY (structure, plant, item, revision)
 );
-CREATE TABLE IF NOT EXISTS plant_operation (
-    plant text NOT NULL,
-    item text NOT NULL,
-    revision text NOT NULL,
-    place integer NOT NULL,
-    title text NOT NULL,
-    work_centre text,
-    set_up numeric(18, 3),
-    run numeric(18, 3),
-    run_per text,
-    supplier text,
-    cost numeric(18, 4),
-    lead_time integer,
-    PRIMARY KEY (plant, item, revision, place)
-);
-CREATE TABLE IF NOT EXISTS plant_line (
-    plant text NOT NULL,
-    item text NOT NULL,
-    revision text NOT NULL,
-    place integer NOT NULL,
-    component text NOT NULL,
-    quantity numeric(18, 6) NOT NULL,
-    unit text NOT NULL,
-    operation integer,
-    scrap numeric(9, 4),
-    phantom text NOT NULL DEFAULT '',
-    by_product text NOT NULL DEFAULT '',
-    PRIMARY KEY (plant, item, revision, place)
-);
-ALTER TABLE plant_line ADD COLUMN IF NOT EXISTS by_product text NOT NULL DEFAULT '';
-CREATE TABLE IF NOT EXISTS item_data (
-    item text NOT NULL,
-    revision text NOT NULL,
-    field text NOT NULL,
-    of_what text NOT NULL DEFAULT '',
-    value text NOT NULL,
-    effective_from date NOT NULL,
-    PRIMARY KEY (item, revision, field, of_what)
-);
+DROP TABLE IF EXISTS structure, plant_revision, plant_operation, plant_line, item_data;
 CREATE TABLE IF NOT EXISTS hand_over (
     name text PRIMARY KEY,
     content_hash text NOT NULL,

@@ -45,7 +45,6 @@ final class DocumentDecision extends FormRequest
     {
         return [
             'ids.required' => 'Choose documents.',
-            'ids.required' => 'Choose documents.',
             'ids.max' => 'At most 5,000 documents at a time.',
             'way.prohibited_if' => 'Choose one decision for all of them, or each as proposed.',
             'due_on.*' => 'Give a day.',

@@ -14,15 +14,15 @@ final readonly class SendHandoverAgain
 {
     public function __construct(private PostHandover $post, private Ledger $ledger) {}
 
-    /** @return string the number of its order */
-    public function send(Person $by, string $name): string
+    /** @return ?string the number of its order; null: it is a correction */
+    public function send(Person $by, string $name): ?string
     {
-        return $this->ledger->together(function () use ($by, $name): string {
+        return $this->ledger->together(function () use ($by, $name): ?string {
             $handover = Handover::query()->with('order')->where('name', $name)->lockForUpdate()->firstOrFail();
             $this->post->post($handover);
-            event(new HandOverSentAgain($by->login, $handover->order->number, $name));
+            event(new HandOverSentAgain($by->login, $handover->subject(), $name));
 
-            return $handover->order->number;
+            return $handover->order?->number;
         });
     }
 }

@@ -14,15 +14,15 @@ use Orthotaxis\Core\Handover\Format;
 use Orthotaxis\Core\Handover\IntroducedItem;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Release\ReleasePlan;
+use Orthotaxis\Core\Verification\CopyDifference;
 
-/** Writes the files of a release and puts them in the outbox, in the transaction of the release. */
+/** Writes the files of a release or a correction and puts them in the outbox, in the transaction of the act. */
 final readonly class WriteHandover
 {
     public function __construct(private HandoverSchema $schema, private PostHandover $post) {}
 
     public function write(ChangeOrder $order, ReleasePlan $plan, CarbonImmutable $now): Handover
     {
-        $number = (int) DB::selectOne("SELECT nextval('hand_over_number') AS number")->number;
         $introduced = [];
         foreach ($order->items as $row) {
             $introduced[$row->item->number] = new IntroducedItem(
@@ -33,10 +33,28 @@ final readonly class WriteHandover
                 cost: $row->item->standard_cost === null ? null : Money::ofTenThousandths($row->item->standard_cost),
             );
         }
-        $document = Document::of($plan, $order->title, $number, $now->utc()->format('Y-m-d\TH:i:s\Z'), $introduced);
+
+        return $this->keep(Document::of($plan, $order->title, self::number(), self::written($now), $introduced), $order->id, $now);
+    }
+
+    /**
+     * What makes planning's copy say what holds here again.
+     *
+     * @param  string  $day  the first day on which the revisions hold
+     * @param  non-empty-list<CopyDifference>  $differences
+     */
+    public function correct(string $day, string $title, array $differences): Handover
+    {
+        $now = CarbonImmutable::now();
+
+        return $this->keep(Document::correction(self::number(), self::written($now), $day, $title, $differences), null, $now);
+    }
+
+    private function keep(Document $document, ?int $order, CarbonImmutable $now): Handover
+    {
         $handover = Handover::query()->create([
-            'order_id' => $order->id,
-            'number' => $number,
+            'order_id' => $order,
+            'number' => $document->number,
             'name' => $document->name(),
             'state' => 'waiting',
             'written_at' => $now,
@@ -56,5 +74,15 @@ final readonly class WriteHandover
         $this->post->post($handover);
 
         return $handover;
+    }
+
+    private static function number(): int
+    {
+        return (int) DB::selectOne("SELECT nextval('hand_over_number') AS number")->number;
+    }
+
+    private static function written(CarbonImmutable $now): string
+    {
+        return $now->utc()->format('Y-m-d\TH:i:s\Z');
     }
 }

@@ -24,7 +24,9 @@ final class HandoverController
     #[InPath('name'), Ok(Done::class), Refused]
     public function send(string $name, #[CurrentUser] Person $person, SendHandoverAgain $action): JsonResponse
     {
-        return new JsonResponse(ChangeOrder::done($action->send($person, $name)));
+        $order = $action->send($person, $name);
+
+        return new JsonResponse($order === null ? new Done($name, 0) : ChangeOrder::done($order));
     }
 
     #[OA\Get(path: '/api/handovers/{name}/files/{format}', operationId: 'handoverFile', tags: ['releases'])]

@@ -68,13 +68,17 @@ final class DeliverHandover implements ShouldQueue
                 default => 'refused',
             };
             $handover->update(['state' => $state, 'answered_at' => $now]);
-            event(new HandOverAnswered($handover->order->number, $state, $handover->name, $counts->all()));
+            event(new HandOverAnswered($handover->subject(), $state, $handover->name, $counts->all()));
         });
     }
 
     /** The login of whoever released what is handed over. */
     private function releasedBy(Handover $handover): string
     {
+        if ($handover->order_id === null) {
+            return 'planning';
+        }
+
         return (string) DB::table('contents')
             ->join('people', 'people.id', '=', 'contents.released_by')
             ->where('contents.order_id', $handover->order_id)

@@ -14,14 +14,14 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * @property int $id
- * @property int $order_id
+ * @property ?int $order_id null: it corrects what planning has
  * @property int $number the running number
  * @property string $name of its files without ending; the key by which planning knows it again
  * @property string $state waiting, taken, partly_refused, refused or unanswered
  * @property CarbonImmutable $written_at
  * @property ?CarbonImmutable $answered_at
  * @property list<string> $introduced numbers of items that planning lacked and was told of first
- * @property-read ChangeOrder $order
+ * @property-read ?ChangeOrder $order
  * @property-read Collection<int, HandoverFile> $files
  * @property-read Collection<int, HandoverEntry> $entries
  * @property-read ?OutboxMessage $latestMessage
@@ -41,6 +41,12 @@ final class Handover extends Model
         }
 
         return array_values(array_unique($names));
+    }
+
+    /** What the ledger knows it by: its order, or itself. */
+    public function subject(): string
+    {
+        return $this->order->number ?? $this->name;
     }
 
     /** @return BelongsTo<ChangeOrder, $this> */
