@@ -27,6 +27,7 @@ use App\Requests\Data\RequestData;
 use App\Requests\Models\ChangeRequest;
 use App\Tasks\Data\TaskRow;
 use App\Tasks\Models\ChangeTask;
+use App\Verification\Models\PlanningDifference;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Auth;
 use Orthotaxis\Core\Change\Order;
@@ -223,7 +224,7 @@ final readonly class DossierReader
         $missing = [
             ...$told,
             ...$open->isEmpty() ? [] : ["Tasks not done: {$open->pluck('number')->implode(', ')}."],
-            ...array_filter([OldDocument::leftOf($order->id)]),
+            ...array_filter([PlanningDifference::leftOf($order->id), OldDocument::leftOf($order->id)]),
         ];
 
         return $missing === [] ? ['Close the order.'] : array_values($missing);

@@ -96,11 +96,12 @@ final readonly class MoveOrder
     /**
      * The last task is done.
      *
+     * @param  string  $by  the sign-in name of who closes it, or what it is closed by
      * @param  \Closure(ChangeOrder): void  $check  throws while something is still open
      */
-    public function close(Person $by, string $number, int $version, \Closure $check): void
+    public function close(string $by, string $number, int $version, \Closure $check): void
     {
-        $this->move($number, $version, OrderState::Closed, new OrderClosed($by->login, $number), static function (ChangeOrder $order) use (
+        $this->move($number, $version, OrderState::Closed, new OrderClosed($by, $number), static function (ChangeOrder $order) use (
             $check,
         ): void {
             $check($order);

@@ -3868,6 +3868,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hand-overs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handoverHealth"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-overs/differences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planningDifferences"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-overs/deliveries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resendHandovers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-overs/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["correctPlanning"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-overs/verification": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["verifyPlanning"];
+        delete: operations["cancelVerification"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -7969,6 +8049,102 @@ export interface components {
             text: string;
             /** @description where it is handed on: sign-in name, or group: and a code */
             to?: string;
+        };
+        /** @description Where planning's copy differs. */
+        DifferencePage: {
+            /** @description how many in all that were asked for */
+            total: number;
+            /** @description how many before these were left out */
+            from: number;
+            rows: components["schemas"]["DifferenceRow"][];
+        };
+        /** @description A row in which planning's copy differs from what holds here. */
+        DifferenceRow: {
+            id: number;
+            /** @enum {string} */
+            structure: "engineering" | "manufacturing" | "item_data";
+            /** @description empty: of no plant */
+            plant: string;
+            item: string;
+            revision: string;
+            /** @description a line, an operation or a field, or the revision itself */
+            part: string;
+            /**
+             * @description what planning has to do
+             * @enum {string}
+             */
+            mark: "add" | "remove" | "replace" | "change" | "keep";
+            fields: components["schemas"]["DifferingField"][];
+            /** @enum {string} */
+            mover: "there" | "never" | "here";
+            /** @description the order that released the revision */
+            order: string | null;
+            /** @description of its entry in the hand-over, why planning refused it */
+            reason: string;
+            /** @description its page in the planning system */
+            page: string;
+            found_at: string;
+        };
+        /** @description What a field reads in planning and here; empty: nothing. */
+        DifferingField: {
+            /** @description by the names that hand-overs have */
+            field: string;
+            there: string;
+            here: string;
+        };
+        /** @description How it stands with all that is handed over to planning. */
+        HandoverHealth: {
+            handovers: components["schemas"]["UnsettledHandover"][];
+            /** @description rows in which planning's copy differs */
+            differing: number;
+            verification: components["schemas"]["VerificationRow"] | null;
+            /** @description whether this person may send */
+            may: boolean;
+        };
+        /** @description A hand-over that planning has not taken whole. */
+        UnsettledHandover: {
+            name: string;
+            /** @description null: it corrects what planning has */
+            order: string | null;
+            title: string;
+            /** @enum {string} */
+            state: "waiting" | "partly_refused" | "refused" | "unanswered";
+            /** @description it is on its way, for the first time or again */
+            sending: boolean;
+            entries: number;
+            /** @description how many planning refuses */
+            refused: number;
+            /** @description why it refuses the first of them, or what went wrong at the last try */
+            reason: string;
+            /** @description how often it was sent since somebody last asked */
+            tries: number;
+            /** @description since when it is as it is */
+            since: string;
+        };
+        /** @description A reading of planning's copy. */
+        VerificationRow: {
+            /** @enum {string} */
+            state: "waiting" | "running" | "done" | "silent" | "cancelled";
+            /** @description who asked; null: it is done every night */
+            asked_by: string | null;
+            asked_at: string;
+            ended_at: string | null;
+            /** @description how far it is, in per cent */
+            progress: number;
+            /** @description rows */
+            compared: number;
+            /** @description rows */
+            differing: number;
+            /** @description why planning could not be read; empty: it could */
+            fault: string;
+        };
+        DifferenceIds: {
+            /** @description Which differences planning is to put right. */
+            ids: number[];
+        };
+        HandoverNames: {
+            /** @description none: all that planning has not accepted */
+            names: string[];
         };
         /** @description A report, a request or an order as it appears in any list. Each area makes the rows of its own. */
         ChangeRow: {
@@ -17673,6 +17849,175 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoverHealth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandoverHealth"];
+                };
+            };
+        };
+    };
+    planningDifferences: {
+        parameters: {
+            query?: {
+                order?: string;
+                item?: string;
+                mover?: string;
+                from?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DifferencePage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    resendHandovers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandoverNames"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    correctPlanning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DifferenceIds"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    verifyPlanning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cancelVerification: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };
