@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace App\FollowThrough;
 
 use App\FollowThrough\Events\DocumentsDecided;
-use App\FollowThrough\Events\DocumentsRead;
 use App\FollowThrough\Events\DocumentsSeenTo;
 use App\FollowThrough\Jobs\CloseIfDone;
 use App\FollowThrough\Jobs\FollowOrder;
+use App\Orders\Models\ChangeOrder;
 use App\Releases\Events\OrderReleased;
 use App\Tasks\Events\TaskDone;
 use App\Tasks\Events\TaskWithdrawn;
 use App\Verification\Events\PlanningVerified;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
+use Orthotaxis\Core\Change\OrderState;
 
 final class Provider extends ServiceProvider
 {
@@ -22,17 +23,17 @@ final class Provider extends ServiceProvider
     {
         Event::listen(OrderReleased::class, static fn(OrderReleased $done) => FollowOrder::number($done->of()));
         Event::listen(
-            [
-                PlanningVerified::class,
-                DocumentsSeenTo::class,
-                DocumentsDecided::class,
-                DocumentsRead::class,
-                TaskDone::class,
-                TaskWithdrawn::class,
-            ],
-            static fn(
-                PlanningVerified|DocumentsSeenTo|DocumentsDecided|DocumentsRead|TaskDone|TaskWithdrawn $done,
-            ) => CloseIfDone::dispatch($done->of),
+            [DocumentsSeenTo::class, DocumentsDecided::class, TaskDone::class, TaskWithdrawn::class],
+            static fn(DocumentsSeenTo|DocumentsDecided|TaskDone|TaskWithdrawn $done) => CloseIfDone::dispatch($done->of),
+        );
+        // Of all that planning has, or of a correction: of whichever order it was.
+        Event::listen(
+            PlanningVerified::class,
+            static fn() => ChangeOrder::query()
+                ->where('state', OrderState::Released)
+                ->orderBy('id')
+                ->pluck('number')
+                ->each(static fn(mixed $number) => CloseIfDone::dispatch((string) $number)),
         );
     }
 }

@@ -46,6 +46,7 @@ final readonly class HandoverHealthReader
             handovers: array_values($handovers->map(static fn(Handover $one): UnsettledHandover => UnsettledHandover::of($one))->all()),
             differing: PlanningDifference::query()->count(),
             verification: $last === null ? null : VerificationRow::of($last),
+            verifying: Verification::isUnderWay(),
             may: $person->mayDo(Ability::SendHandover),
         );
     }

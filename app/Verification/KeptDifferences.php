@@ -24,7 +24,7 @@ final readonly class KeptDifferences
         EXISTS (SELECT FROM verifications v WHERE v.items IS NULL AND v.state = 'done' AND v.id < :run AND v.started_at > c.released_at) AS verified
     FROM jsonb_to_recordset(:rows::jsonb) AS a (key text, structure text, plant text, item text, revision text, part text, place text, component text)
     JOIN items i ON i.number = a.item
-    JOIN contents c ON c.item_id = i.id AND c.kind = a.structure AND c.plant = a.plant AND c.code = a.revision AND c.status IN ('released', 'superseded')
+    JOIN contents c ON c.item_id = i.id AND c.kind = a.structure AND c.plant = a.plant AND c.code = a.revision AND c.status IN ('released', 'superseded', 'obsolete')
     LEFT JOIN LATERAL (
         SELECT e.id, e.answer FROM handover_entries e
         WHERE e.record ->> 'item' = a.item AND e.record ->> 'structure' = a.structure AND coalesce(e.record ->> 'plant', '') = a.plant

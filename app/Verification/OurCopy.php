@@ -16,7 +16,7 @@ final readonly class OurCopy
     private const AT_ONCE = 2_000;
 
     /** Data of an item as they were before any order changed them are not handed over: planning has its own. */
-    private const HOLDS = "c.kind IN ('engineering', 'manufacturing', 'item_data') AND c.status IN ('released', 'superseded')
+    private const HOLDS = "c.kind IN ('engineering', 'manufacturing', 'item_data') AND c.status IN ('released', 'superseded', 'obsolete')
         AND (c.effective_to IS NULL OR c.effective_to > :today) AND (c.kind <> 'item_data' OR c.order_id IS NOT NULL)";
 
     private const ROWS = <<<'SQL'

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Handover;
 
 use Orthotaxis\Core\Release\ReleasePlan;
-use Orthotaxis\Core\Verification\CopyDifference;
 
 /** A release as it is sent to planning, or a correction of what planning has. */
 final readonly class Document
@@ -97,15 +96,10 @@ final readonly class Document
      *
      * @param  int  $number  the running number of hand-overs, never used twice
      * @param  string  $day  the first day on which the revisions hold, YYYY-MM-DD
-     * @param  non-empty-list<CopyDifference>  $differences
+     * @param  list<Entry>  $entries
      */
-    public static function correction(int $number, string $written, string $day, string $title, array $differences): self
+    public static function correction(int $number, string $written, string $day, string $title, array $entries): self
     {
-        $entries = [];
-        foreach ($differences as $difference) {
-            array_push($entries, ...$difference->correction(count($entries) + 1));
-        }
-
         return new self(self::CORRECTION, $title, number: $number, written: $written, effectiveFrom: $day, entries: $entries);
     }
 

@@ -56,10 +56,24 @@ final readonly class CopyDifference
     /**
      * As entries of a hand-over that make planning's copy say what holds here.
      *
+     * @param  list<self>  $differences
+     * @return list<Entry> numbered from 1
+     */
+    public static function corrections(array $differences): array
+    {
+        $entries = [];
+        foreach ($differences as $difference) {
+            array_push($entries, ...$difference->correction(count($entries) + 1));
+        }
+
+        return $entries;
+    }
+
+    /**
      * @param  int  $first  number of the first
      * @return list<Entry>
      */
-    public function correction(int $first): array
+    private function correction(int $first): array
     {
         // A line that begins on another day is another row over there.
         $moved = $this->ours !== null && $this->theirs !== null && $this->ours->key !== $this->theirs->key;

@@ -25,6 +25,7 @@ final class DatabaseSeeder extends Seeder
             ClosedChangesSeeder::class,
             PlantStructureSeeder::class,
             DocumentSeeder::class,
+            PlanningCopySeeder::class,
         ]);
         config()->set('notices.tell', true);
         $this->call([
@@ -41,6 +42,7 @@ final class DatabaseSeeder extends Seeder
             NoticeSeeder::class,
             RoleSeeder::class,
             FollowThroughSeeder::class,
+            VerificationSeeder::class,
         ]);
         // Who is away today was not away on the days of the story.
         app(KeptActors::class)->keepAll();

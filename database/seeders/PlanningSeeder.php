@@ -18,7 +18,7 @@ use Orthotaxis\Core\Quantity\Money;
 final class PlanningSeeder extends Seeder
 {
     /** Items that planning has never heard of: a hand-over that names one introduces it first. */
-    private const UNKNOWN = ['230-0021'];
+    public const UNKNOWN = ['230-0021'];
 
     /** Items that planning has locked: it refuses what is said of them until it has put them in order. */
     private const LOCKED = ['200-0052'];

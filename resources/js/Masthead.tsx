@@ -16,6 +16,7 @@ const places = [
   { to: '/register', label: 'Register' },
   { to: '/items', label: 'Items' },
   { to: '/compare', label: 'Compare' },
+  { to: '/hand-overs', label: 'Hand-overs' },
 ];
 
 /** The head of every page: where one can go, finding, and who is signed in. */
@@ -38,6 +39,7 @@ export function Masthead() {
   useShortcut('g p', () => void navigate('/reports'));
   useShortcut('g i', () => void navigate('/items'));
   useShortcut('g c', () => void navigate('/compare'));
+  useShortcut('g h', () => void navigate('/hand-overs'));
   useShortcut('g m', () => void navigate('/meeting'));
   useShortcut('g n', () => void navigate('/notices'));
   useShortcut('n r', () => void navigate('/requests/new'), mayRaise);

@@ -167,6 +167,7 @@ function usePages(): Entry[] {
     ['/meeting', 'Change board meeting', true],
     ['/compare', 'Compare structures', true],
     ['/cut-ins', 'Cut-ins, planned and actual', true],
+    ['/hand-overs', 'Hand-overs to planning', true],
     ['/ledger', 'Ledger', mayAudit],
     ['/reports/new', 'Report a problem', mayReport],
     ['/requests/new', 'Raise a change request', mayRaise],

@@ -4,7 +4,10 @@ import { Dialog } from './ui/Dialog';
 
 const keys: [string, string][] = [
   ['Ctrl K', 'Find an item, a change or a page'],
-  ['g d', 'Go to the Desk; g r Register, g p problem reports, g i items, g c compare, g m meeting, g n notices'],
+  [
+    'g d',
+    'Go to the Desk; g r Register, g p problem reports, g i items, g c compare, g h hand-overs, g m meeting, g n notices',
+  ],
   ['t n', 'Next task of the Desk; t p previous task'],
   ['n r', 'New change request; n p new problem report'],
   ['↑ ↓ Page Home End', 'Move along the rows of a table; with Shift, mark them'],

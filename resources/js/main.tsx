@@ -148,6 +148,10 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./cutin/OutcomesPage')).OutcomesPage }),
   },
   {
+    path: 'hand-overs',
+    lazy: async () => ({ Component: (await import('./verification/HandoversPage')).HandoversPage }),
+  },
+  {
     path: 'orders/:number/documents',
     lazy: async () => ({ Component: (await import('./followthrough/OldDocumentsPage')).OldDocumentsPage }),
   },

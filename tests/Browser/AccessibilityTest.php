@@ -26,6 +26,7 @@ it('gives axe nothing to find', function (string $login, string $path, string $w
 })->with([
     'Desk' => ['mira.okafor', '/', 'Needs you now'],
     'Register' => ['mira.okafor', '/register?show=all', 'changes'],
+    'Hand-overs' => ['mira.okafor', '/hand-overs', 'Changed in planning'],
     'Ledger' => ['mira.okafor', '/ledger?act=order.', 'records'],
     'Items' => ['mira.okafor', '/items', 'Standard cost'],
     'an item' => ['mira.okafor', '/items/200-0010', 'Not on revision E yet'],

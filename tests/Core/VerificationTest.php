@@ -84,8 +84,7 @@ it('tells operations and data of items by their names', function (): void {
         ['add', 'Safety stock at Weir', ['value' => ['', '250']]],
         ['add', 'Operation 20', ['operationTitle' => ['', 'Press']]],
     ]);
-    $entries = Document::correction(7, '2026-11-29T08:00:00Z', '2026-12-08', 'T', CopyComparison::of(copyOf($field, $operation), ''))
-        ->entries;
+    $entries = CopyDifference::corrections(CopyComparison::of(copyOf($field, $operation), ''));
     expect($entries[0]->fields)
         ->toBe(['field' => 'safety_stock', 'of' => 'Weir', 'value' => '250'])
         ->and($entries[1]->fields)
@@ -111,7 +110,7 @@ it('corrects a line that is to begin on another day by taking away and adding', 
         copyOf(copyLine('10', '200-0040', ['quantity' => '4'], '2027-01-01')),
         copyOf(copyLine('10', '200-0040', ['quantity' => '4'], '2026-12-01')),
     );
-    $document = Document::correction(123, '2026-11-29T08:00:00Z', '2026-12-08', 'Correction', $differences);
+    $document = Document::correction(123, '2026-11-29T08:00:00Z', '2026-12-08', 'Correction', CopyDifference::corrections($differences));
     expect($document->name())
         ->toBe('correction_2026-12-08_000123')
         ->and(array_map(static fn(Entry $entry): array => [$entry->number, $entry->action, $entry->fields['firstDay']], $document->entries))
@@ -181,7 +180,7 @@ it('gives a correction after which both say the same', function (): void {
         foreach ($theirs === '' ? [] : explode("\n", $theirs) as $row) {
             $kept[CopyRow::keyOf($row)] = $row;
         }
-        $entries = $differences === [] ? [] : Document::correction(1, '2026-11-29T08:00:00Z', '2026-12-08', 'T', $differences)->entries;
+        $entries = CopyDifference::corrections($differences);
         foreach ($entries as $entry) {
             $says = array_filter(array_diff_key($entry->fields, ['find' => 0, 'component' => 0, 'firstDay' => 0, 'replaces' => 0]));
             $row = isset($entry->fields['find'])

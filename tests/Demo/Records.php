@@ -230,6 +230,12 @@ final class Records
                 'orders/@/old-documents',
                 'orders/@/old-documents?state=all&kind=stock',
             ),
+            'api/hand-overs' => ['hand-overs'],
+            'api/hand-overs/differences' => [
+                'hand-overs/differences',
+                'hand-overs/differences?order=ECO-00082',
+                'hand-overs/differences?mover=there&item=230-0001',
+            ],
             'api/orders/{number}/dependences' => $each($of('order'), 'orders/@/dependences'),
             'api/orders/{number}/transfer' => $each($of('order'), 'orders/@/transfer'),
             'api/orders/{number}/replacement' => $each(
@@ -325,6 +331,7 @@ final class Records
                 '/orders/new?items=200-0040',
                 '/meeting',
                 '/cut-ins',
+                '/hand-overs',
                 '/set-up/groups',
                 '/set-up/distribution',
                 '/set-up/paths',

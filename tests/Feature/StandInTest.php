@@ -272,7 +272,8 @@ it(
             ->toContain('<td>minimum lot (Weir)</td><td>250</td>')
             ->not->toContain('Riverton')
             ->and($page('/'))
-            ->toContain('Data of items');
+            ->toContain('Structures, routings and data of items')
+            ->toContain('<td>item data</td>');
     },
 );
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\FollowThrough\Actions;
 
 use App\Days\Today;
-use App\FollowThrough\Events\DocumentsRead;
+use App\FollowThrough\Jobs\CloseIfDone;
 use App\FollowThrough\ReplacedItems;
 use App\Orders\Models\ChangeOrder;
 use App\Planning\ExposureReader;
@@ -76,7 +76,7 @@ final readonly class ReadOldDocuments
         }
         $known = array_keys(array_diff($numbers, $told->unknown));
         DB::transaction(fn() => $this->keep($order->id, $this->rows($old, $replaced), $known));
-        event(new DocumentsRead($order->number));
+        CloseIfDone::dispatch($order->number);
     }
 
     /**

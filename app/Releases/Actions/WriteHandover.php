@@ -47,7 +47,11 @@ final readonly class WriteHandover
     {
         $now = CarbonImmutable::now();
 
-        return $this->keep(Document::correction(self::number(), self::written($now), $day, $title, $differences), null, $now);
+        return $this->keep(
+            Document::correction(self::number(), self::written($now), $day, $title, CopyDifference::corrections($differences)),
+            null,
+            $now,
+        );
     }
 
     private function keep(Document $document, ?int $order, CarbonImmutable $now): Handover

@@ -15,16 +15,13 @@ use Orthotaxis\Core\Refusal;
 /** Has planning's copy read back and compared by a worker. */
 final readonly class AskVerification
 {
-    /** Minutes after which one that does not go on is none any more. */
-    private const PATIENCE = 60;
-
     /** Refused when it is under way already. */
     public function everything(?Person $by = null): void
     {
         DB::transaction(static function () use ($by): void {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ['planning is verified']);
             $last = Verification::ofEverything();
-            if ($last?->state->isUnderWay() === true && $last->asked_at->isAfter(CarbonImmutable::now()->subMinutes(self::PATIENCE))) {
+            if ($last?->state->isUnderWay() === true && $last->asked_at->isAfter(Verification::lost())) {
                 throw Refusal::at('verification', 'Planning is being verified already.');
             }
             self::begin(['asked_by' => $by?->id]);

@@ -21,7 +21,7 @@ final readonly class CorrectPlanning
 {
     private const DAYS = "
         SELECT d.id, (SELECT c.effective_from FROM contents c JOIN items i ON i.id = c.item_id
-            WHERE i.number = d.item AND c.kind = d.structure AND c.plant = d.plant AND c.code = d.revision AND c.status IN ('released', 'superseded')
+            WHERE i.number = d.item AND c.kind = d.structure AND c.plant = d.plant AND c.code = d.revision AND c.status IN ('released', 'superseded', 'obsolete')
             LIMIT 1) AS day
         FROM planning_differences d WHERE d.id = ANY (?::bigint[])";
 

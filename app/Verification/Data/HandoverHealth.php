@@ -16,6 +16,7 @@ final readonly class HandoverHealth
         #[ListOf(UnsettledHandover::class)] public array $handovers,
         #[OA\Property(description: 'rows in which planning\'s copy differs')] public int $differing,
         #[OA\Property(description: 'the last reading of all of it; null: there was none')] public ?VerificationRow $verification,
+        #[OA\Property(description: 'planning\'s copy is being read, all or some of it')] public bool $verifying,
         #[OA\Property(description: 'whether this person may send')] public bool $may,
     ) {}
 }

@@ -48,6 +48,21 @@ final class Verification extends Model
         return self::query()->with('askedBy')->whereNull('items')->orderByDesc('id')->first();
     }
 
+    /** Whether planning's copy is being read, all or some of it. */
+    public static function isUnderWay(): bool
+    {
+        return self::query()
+            ->whereIn('state', [VerificationState::Waiting, VerificationState::Running])
+            ->where('asked_at', '>', self::lost())
+            ->exists();
+    }
+
+    /** What was asked for before that and has not ended was lost with its worker. */
+    public static function lost(): CarbonImmutable
+    {
+        return CarbonImmutable::now()->subHour();
+    }
+
     /** @return BelongsTo<ChangeOrder, $this> */
     public function order(): BelongsTo
     {

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { count } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
+import { useAddressFilters } from '../lib/useAddressFilters';
 import { usePaged } from '../lib/usePaged';
 import { actKinds, acts } from '../register/acts';
 import { LedgerTable } from '../register/LedgerTable';
@@ -29,21 +29,11 @@ export function LedgerPage() {
 }
 
 function Search() {
-  const [params, setParams] = useSearchParams();
+  const { asked, value, set, clear } = useAddressFilters();
   // Fields that keep what is typed begin anew when everything is shown.
   const [turn, setTurn] = useState(0);
   const people = useQuery(queries.people());
-  const ledger = usePaged(queries.ledger(Object.fromEntries(params)));
-  const value = (name: string) => params.get(name) ?? '';
-  const set = (name: string, next: string) =>
-    setParams(
-      (before) => {
-        if (next === '' || next === '-') before.delete(name);
-        else before.set(name, next);
-        return before;
-      },
-      { replace: true },
-    );
+  const ledger = usePaged(queries.ledger(asked));
   const kind = value('act').split('.')[0] ?? '';
   const ofKind = Object.entries(acts)
     .filter(([act]) => act.startsWith(`${kind}.`))
@@ -97,11 +87,11 @@ function Search() {
           to
           <DateInput aria-label="To" className="!w-32" value={value('until')} onChange={(v) => set('until', v)} />
         </span>
-        {params.size > 0 && (
+        {Object.keys(asked).length > 0 && (
           <Button
             look="quiet"
             onClick={() => {
-              setParams({}, { replace: true });
+              clear();
               setTurn(turn + 1);
             }}
           >

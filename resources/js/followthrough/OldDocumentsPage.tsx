@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useParams } from 'react-router';
 import { count, moment } from '../lib/format';
 import { api, told } from '../lib/api';
 import { queries } from '../lib/queries';
 import { touches } from '../lib/touches';
+import { useAddressFilters } from '../lib/useAddressFilters';
 import { useAct } from '../lib/useAct';
 import { usePaged } from '../lib/usePaged';
 import { supplyKinds } from '../lib/words';
@@ -31,8 +32,8 @@ type Doing = { what: 'decide' | 'seen'; rows: OldDocument[] } | null;
 /** What in planning still names what an order replaced: each is decided, has an owner and a day, and is seen to. */
 export function OldDocumentsPage() {
   const { number = '' } = useParams();
-  const [params, setParams] = useSearchParams();
-  const documents = usePaged(queries.oldDocuments(number, Object.fromEntries(params)));
+  const { asked, value, set } = useAddressFilters();
+  const documents = usePaged(queries.oldDocuments(number, asked));
   const [doing, setDoing] = useState<Doing>(null);
   const done = () => setDoing(null);
   const act = useAct(
@@ -46,15 +47,6 @@ export function OldDocumentsPage() {
   const ask = useAct(touches.oldDocument, () =>
     told(api.POST('/api/orders/{number}/old-documents/reading', { params: { path: { number } } })),
   );
-  const set = (name: string, next: string) =>
-    setParams(
-      (before) => {
-        if (next === '' || next === '-') before.delete(name);
-        else before.set(name, next);
-        return before;
-      },
-      { replace: true },
-    );
   const page = documents.first;
   const ids = (rows: OldDocument[]) => rows.map(({ id }) => id);
   return (
@@ -89,14 +81,14 @@ export function OldDocumentsPage() {
         <Select
           aria-label="State"
           className="!w-40"
-          value={(params.get('state') ?? 'holding') as keyof typeof shows}
+          value={(value('state') || 'holding') as keyof typeof shows}
           onChange={(v) => set('state', v === 'holding' ? '' : v)}
           options={shows}
         />
         <Select
           aria-label="Kind"
           className="!w-44"
-          value={params.get('kind') ?? '-'}
+          value={value('kind') || '-'}
           onChange={(v) => set('kind', v)}
           options={{ '-': 'All kinds', ...supplyKinds }}
         />

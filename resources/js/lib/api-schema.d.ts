@@ -8098,6 +8098,8 @@ export interface components {
             /** @description rows in which planning's copy differs */
             differing: number;
             verification: components["schemas"]["VerificationRow"] | null;
+            /** @description planning's copy is being read, all or some of it */
+            verifying: boolean;
             /** @description whether this person may send */
             may: boolean;
         };

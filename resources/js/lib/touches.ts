@@ -15,6 +15,7 @@ export type Area =
   | 'form-templates'
   | 'forms'
   | 'groups'
+  | 'hand-overs'
   | 'imports'
   | 'items'
   | 'kinds'
@@ -62,7 +63,7 @@ export const touches = {
   figure: [...LISTS, 'money'],
   form: [...LISTS, ...OF_REQUEST],
   group: ['groups', 'tasks', 'desk', 'dossiers'],
-  handover: ['dossiers', 'desk'],
+  handover: ['hand-overs', 'dossiers', 'desk'],
   import: ['imports', 'items'],
   item: ['items'],
   kind: ['kinds', 'items'],

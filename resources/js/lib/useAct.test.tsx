@@ -96,6 +96,7 @@ describe('something a person does', () => {
       queries.favourites().queryKey,
       queries.review('').queryKey,
       queries.oldDocuments('', {}).queryKey,
+      queries.handovers().queryKey,
       queries.questions('').queryKey,
       queries.reach('', '').queryKey,
       queries.changes({}).queryKey,

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { count } from '../lib/format';
 import { placeOf } from '../lib/places';
 import { queries } from '../lib/queries';
 import { useMe } from '../lib/session';
+import { useAddressFilters } from '../lib/useAddressFilters';
 import { usePaged } from '../lib/usePaged';
 import { changeTypes, priorities, steps } from '../lib/words';
 import { Button } from '../ui/Button';
@@ -28,21 +29,11 @@ const shows = { open: 'Open', closed: 'Closed', all: 'Open and closed' } as cons
 
 /** All changes. What is looked for stands in the address. */
 export function RegisterPage() {
-  const [params, setParams] = useSearchParams();
+  const { asked, value, set, clear } = useAddressFilters();
   const navigate = useNavigate();
   const me = useMe();
   const people = useQuery(queries.people());
-  const changes = usePaged(queries.changes(Object.fromEntries(params)));
-  const value = (name: string) => params.get(name) ?? '';
-  const set = (name: string, next: string) =>
-    setParams(
-      (before) => {
-        if (next === '' || next === '-') before.delete(name);
-        else before.set(name, next);
-        return before;
-      },
-      { replace: true },
-    );
+  const changes = usePaged(queries.changes(asked));
   const everyone = {
     '-': 'Anybody',
     [me.login]: 'Me',
@@ -62,7 +53,7 @@ export function RegisterPage() {
       />
     </label>
   );
-  const filtered = [...params.keys()].some((name) => name !== 'sort');
+  const filtered = Object.keys(asked).some((name) => name !== 'sort');
 
   return (
     <Page title="Register" over="Reports, requests and orders">
@@ -122,7 +113,7 @@ export function RegisterPage() {
           />
         </span>
         {filtered && (
-          <Button look="quiet" onClick={() => setParams({}, { replace: true })}>
+          <Button look="quiet" onClick={clear}>
             Show all
           </Button>
         )}

@@ -33,6 +33,8 @@ interface Draft extends Record<string, unknown> {
 /** Raises an engineering change request against one or more items, or of problem reports, all of which is carried along. */
 export function NewRequestPage() {
   const [params] = useSearchParams();
+  // Whoever leads here may have written the beginning.
+  const said = { title: params.get('title') ?? '', description: params.get('description') ?? '' };
   const items = params.get('items')?.split(',').filter(Boolean) ?? [];
   const reports = params.get('reports')?.split(',').filter(Boolean) ?? [];
   const read = useQueries({ queries: reports.map((number) => queries.report(number)) });
@@ -46,26 +48,33 @@ export function NewRequestPage() {
   const pages = read.flatMap(({ data }) => (data ? [data] : []));
   if (pages.length < reports.length) return null;
   return (
-    <RequestForm name={`request ${[...reports, ...items].join(',')}`} start={startOf(pages, items)} reports={pages} />
+    <RequestForm
+      name={`request ${[...reports, ...items, said.title].filter(Boolean).join(',')}`}
+      start={startOf(pages, items, said)}
+      reports={pages}
+    />
   );
 }
 
 /** What the reports say already, so that nobody types it again. */
-function startOf(pages: Schemas['ReportPage'][], items: string[]): Draft {
+function startOf(pages: Schemas['ReportPage'][], items: string[], said: { title: string; description: string }): Draft {
   const ranks = Object.keys(priorities) as Body['priority'][];
   const first = pages[0]?.report;
   return {
-    title: first?.title ?? '',
+    title: first?.title ?? said.title,
     reason: first && 'defect' in offered('reason') ? 'defect' : '',
     source: first?.source ?? '',
     site: first?.site ?? '',
     priority: ranks.find((one) => pages.some(({ report }) => report.severity === one)) ?? 'normal',
-    description: pages
-      .map(({ report, description }) =>
+    description: [
+      said.description,
+      ...pages.map(({ report, description }) =>
         [`${report.number}, ${report.title}`, report.serial && `Serial or lot: ${report.serial}`, description]
           .filter(Boolean)
           .join('\n'),
-      )
+      ),
+    ]
+      .filter(Boolean)
       .join('\n\n'),
     items: [...new Set([...pages.flatMap(({ report }) => report.items), ...items])],
   };

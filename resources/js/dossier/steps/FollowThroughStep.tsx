@@ -36,6 +36,10 @@ export function FollowThroughStep({ dossier }: { dossier: Schemas['Dossier'] }) 
           <Link to={`/orders/${order.number}/documents`} className="text-accent underline-offset-3 hover:underline">
             Open documents that name what this order replaced
           </Link>
+          {' · '}
+          <Link to={`/hand-overs?order=${order.number}`} className="text-accent underline-offset-3 hover:underline">
+            Differences in planning&rsquo;s copy
+          </Link>
         </p>
       )}
       {order.state === 'released' && order.may.includes('close') && (

@@ -16,6 +16,18 @@ export const planning = {
     refetchInterval: ({ state }: { state: { data?: { pages: Schemas['OldDocumentPage'][] } } }) =>
       state.data?.pages[0]?.reading === true ? 1500 : (false as const),
   }),
+  /** How it stands with all that is handed over. */
+  handovers: () =>
+    queryOptions({
+      queryKey: ['hand-overs', 'health'],
+      queryFn: () => told(api.GET('/api/hand-overs')),
+      refetchInterval: ({ state }) =>
+        state.data?.verifying === true || state.data?.handovers.some(({ sending }) => sending) === true ? 1500 : false,
+    }),
+  differences: (query: Record<string, string>) =>
+    paged(['hand-overs', 'differences', query], (from) =>
+      told(api.GET('/api/hand-overs/differences', { params: { query: { ...query, from: String(from) } } })),
+    ),
   cutIn: (question: Schemas['CutInQuestion']) =>
     queryOptions({
       queryKey: ['planning', 'cut-in', question],
