@@ -12,6 +12,7 @@ use App\Desk\Data\DeskPage;
 use App\Desk\Data\DeskTask;
 use App\Desk\Data\StageCount;
 use App\Dossier\Needs;
+use App\Dossier\UndoneTasks;
 use App\FollowThrough\DocumentsLeft;
 use App\Orders\Models\ChangeOrder;
 use App\People\Ability;
@@ -85,16 +86,10 @@ final readonly class DeskReader
             $best = $check->best_on === null ? 'no day is possible' : 'best is now ' . Day::parse($check->best_on)->spelled();
             $tasks[] = new DeskTask("Cut-in day no longer good: {$best}", $order->row(), $check->checked_at->toIso8601String());
         }
-        $undone = ChangeTask::query()->whereIn('change', $orders->pluck('number'))->whereIn('state', TaskState::ahead())->pluck('change');
+        $undone = UndoneTasks::of(array_values($orders->map(static fn(ChangeOrder $one): string => $one->number)->all()));
         $left = DocumentsLeft::of($orders->modelKeys(), $person);
         foreach ($orders as $order) {
-            $todo = Needs::ofOrder(
-                $order,
-                $handovers[$order->id] ?? new Collection(),
-                $undone->contains($order->number),
-                $left[$order->id] ?? null,
-                $person,
-            );
+            $todo = Needs::ofOrder($order, $handovers[$order->id] ?? new Collection(), $undone, $left[$order->id] ?? null, $person);
             if ($todo !== null) {
                 $tasks[] = new DeskTask(
                     $todo,

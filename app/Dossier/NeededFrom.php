@@ -33,11 +33,7 @@ final readonly class NeededFrom
             ->whereIn('order_id', $orders->modelKeys())
             ->get(['id', 'order_id', 'state'])
             ->groupBy('order_id');
-        $undone = ChangeTask::query()
-            ->whereIn('change', $orders->pluck('number'))
-            ->whereIn('state', TaskState::ahead())
-            ->pluck('change')
-            ->flip();
+        $undone = UndoneTasks::of(array_values($orders->map(static fn(ChangeOrder $one): string => $one->number)->all()));
         $left = DocumentsLeft::of($orders->modelKeys(), $person);
         $reports = ProblemReport::query()->whereIn('state', ReportState::open())->get();
         $requests = ChangeRequest::query()->with('actors')->whereNotIn('state', RequestState::closed())->get();
@@ -50,7 +46,7 @@ final readonly class NeededFrom
                     static fn(ChangeOrder $one): bool => Needs::ofOrder(
                         $one,
                         $handovers[$one->id] ?? new Collection(),
-                        $undone->has($one->number),
+                        $undone,
                         $left[$one->id] ?? null,
                         $person,
                     ) !== null,

@@ -44,11 +44,15 @@ final readonly class Needs
 
     /**
      * @param  Collection<int, Handover>  $handovers  of the order
-     * @param  bool  $hasTasks  that are not done
      * @param  ?DocumentsLeft  $left  in planning that name what it replaced; null: none
      */
-    public static function ofOrder(ChangeOrder $order, Collection $handovers, bool $hasTasks, ?DocumentsLeft $left, Person $person): ?string
-    {
+    public static function ofOrder(
+        ChangeOrder $order,
+        Collection $handovers,
+        UndoneTasks $undone,
+        ?DocumentsLeft $left,
+        Person $person,
+    ): ?string {
         if ($order->on_hold_since !== null) {
             return $person->mayDo(Ability::PlanOrder, $order->number) ? 'On hold: let it go on' : null;
         }
@@ -57,7 +61,10 @@ final readonly class Needs
             $order->state === OrderState::Planning && $person->mayDo(Ability::PlanOrder, $order->number) => 'Plan the order',
             $order->state === OrderState::Revising && $order->editor_id === $person->id => 'Revise',
             $order->state === OrderState::InReview && $order->actors->contains('id', $person->id) => 'Read and sign',
-            $order->state === OrderState::Signed && !$order->waitsForParent() && $person->mayDo(Ability::ReleaseOrder, $order->number)
+            $order->state === OrderState::Signed &&
+                !$order->waitsForParent() &&
+                !$undone->holdRelease($order->number) &&
+                $person->mayDo(Ability::ReleaseOrder, $order->number)
                 => 'Release',
             $order->state === OrderState::Released &&
                 $person->mayDo(Ability::SendHandover, $order->number) &&
@@ -72,7 +79,7 @@ final readonly class Needs
                 => "Decide on {$left->open} documents in planning",
             $order->state === OrderState::Released &&
                 $person->mayDo(Ability::CloseOrder, $order->number) &&
-                !$hasTasks &&
+                !$undone->has($order->number) &&
                 $left === null &&
                 $handovers->where('state', '!=', 'taken')->isEmpty()
                 => 'Close',

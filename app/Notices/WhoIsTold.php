@@ -10,6 +10,7 @@ use App\ChangeNotices\Models\NoticeCopy;
 use App\Discussion\Events\CommentAdded;
 use App\Discussion\Models\Comment;
 use App\Dossier\Needs;
+use App\Dossier\UndoneTasks;
 use App\FollowThrough\DocumentsLeft;
 use App\Ledger\Act;
 use App\Orders\Models\ChangeOrder;
@@ -122,10 +123,10 @@ final readonly class WhoIsTold
         $handovers = Handover::query()
             ->where('order_id', $order->id)
             ->get(['id', 'order_id', 'state']);
-        $hasTasks = ChangeTask::openOf($order->number)->exists();
+        $undone = UndoneTasks::of([$order->number]);
         $left = DocumentsLeft::of([$order->id])[$order->id] ?? null;
 
-        return static fn(Person $one): ?string => Needs::ofOrder($order, $handovers, $hasTasks, $left, $one);
+        return static fn(Person $one): ?string => Needs::ofOrder($order, $handovers, $undone, $left, $one);
     }
 
     /** @return list<int> who has been asked to sign since the change began to be judged last */

@@ -29,8 +29,11 @@ interface ChangesOfTasks
      */
     public function edited(string $number, array $subjects): array;
 
-    /** @return list<EditableItem> none where it is no order that changes items */
+    /** @return list<EditableItem> none where it is no order whose items are edited, now or later */
     public function editable(string $number): array;
+
+    /** @return list<'review'|'release'> what may wait for a task of it */
+    public function mayWait(string $number): array;
 
     /** Ends with 404 when there is no such change. */
     public function title(string $number): string;

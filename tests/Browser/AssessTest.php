@@ -101,6 +101,7 @@ it('takes the third field report in, asks, answers, weighs the cost and decides'
             'stock' => 'yes',
             'item' => '200-0040',
             'stock_text' => '14 m',
+            'visit' => 'yes',
             'title' => 'Pump tube, misspelt',
             'filled_in_by' => 'Hob Ashe',
         ])
@@ -113,13 +114,19 @@ it('takes the third field report in, asks, answers, weighs the cost and decides'
     $screen
         ->see('Nothing is done yet')
         ->see('A dealer has spares of it on the shelf')
+        ->see('Visit the dealer and look at the unit')
         ->click('//input[@aria-label="Import: Title"]')
-        ->press('Import 6')
+        ->press('Import 7')
         ->see('imported by Mira Okafor')
         ->see('the file as it came back');
     $choose($form->path);
     $screen->see('was imported already by Mira Okafor');
-    $screen->visit('/changes/ECR-00096')->see('Torn at the rollers; silt in the head.')->see('14 m');
+    $screen
+        ->visit('/changes/ECR-00096')
+        ->see('Torn at the rollers; silt in the head.')
+        ->see('14 m')
+        ->see('Visit the dealer and look at the unit');
+    $screen->click('//td[.//text()[contains(., "Visit the dealer")]]')->see('Quality')->see('Created by');
 
     // The day to cut in, chosen with its reason.
     $screen

@@ -278,7 +278,14 @@ it('holds its order back from release where that is said, and from nothing befor
         ->assertStatus(422)
         ->assertJsonPath('errors.tasks.0', "Not done yet: {$task} Gauge is there.");
     expect($this->world->as('mira', 'GET', "/dossiers/{$order}")->json('steps.5.missing'))->toBe(["Not done yet: {$task} Gauge is there."]);
+    // Nobody is asked to release what cannot be released; and review has been.
+    $asked = fn(): bool => in_array('Release', array_column($this->world->as('mira', 'GET', '/desk')->json('tasks'), 'todo'), true);
+    expect($asked())
+        ->toBeFalse()
+        ->and(($this->page)($task)['may_wait'])
+        ->toBe(['release']);
     ($this->does)('jonas', $task, 'done', ['text' => 'It is.'])->assertOk();
+    expect($asked())->toBeTrue();
     $release()->assertOk();
     expect($this->world->state($order))->toBe('released');
 });

@@ -20,6 +20,8 @@ use Orthotaxis\Core\Refusal;
 /** What tasks want to know of reports, requests and orders. */
 final readonly class TaskChanges implements ChangesOfTasks
 {
+    private const BEFORE_REVIEW = [OrderState::Planning, OrderState::Revising];
+
     public function hold(string $number): void
     {
         self::find($number)::hold($number);
@@ -70,7 +72,7 @@ final readonly class TaskChanges implements ChangesOfTasks
 
     public function editable(string $number): array
     {
-        $order = ChangeOrder::orders()->where('number', $number)->first();
+        $order = ChangeOrder::orders()->where('number', $number)->whereIn('state', self::BEFORE_REVIEW)->first();
 
         return array_values(
             OrderItem::query()
@@ -88,6 +90,15 @@ final readonly class TaskChanges implements ChangesOfTasks
                 )
                 ->all(),
         );
+    }
+
+    public function mayWait(string $number): array
+    {
+        return match (ChangeOrder::orders()->where('number', $number)->value('state')) {
+            OrderState::Planning, OrderState::Revising => ['review', 'release'],
+            OrderState::InReview, OrderState::Signed => ['release'],
+            default => [],
+        };
     }
 
     public function title(string $number): string

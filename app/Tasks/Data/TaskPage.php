@@ -7,6 +7,7 @@ namespace App\Tasks\Data;
 use App\Http\Api\ListOf;
 use App\People\Ability;
 use App\People\Models\Person;
+use App\Tasks\ChangesOfTasks;
 use App\Tasks\Models\ChangeTask;
 use App\Tasks\Models\TaskCheck;
 use App\Tasks\Models\TaskComment;
@@ -26,6 +27,7 @@ final readonly class TaskPage
      * @param  list<TaskRow>  $others  of the same change
      * @param  list<TaskSubjectRow>  $edits  what it edits of the order that it is for
      * @param  list<EditableItem>  $editable  what it could edit, for who plans it
+     * @param  list<'review'|'release'>  $may_wait
      * @param  list<TaskCommentRow>  $comments
      * @param  list<string>  $may  claim, hand_back, hand_on, finish, plan, withdraw, reopen, comment
      */
@@ -44,6 +46,14 @@ final readonly class TaskPage
         #[ListOf(TaskRow::class)] public array $others,
         #[ListOf(TaskSubjectRow::class)] public array $edits,
         #[ListOf(EditableItem::class)] public array $editable,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string', enum: ['review', 'release']),
+                description: 'what of its order may wait for it',
+            ),
+        ]
+        public array $may_wait,
         #[ListOf(TaskCommentRow::class)] public array $comments,
         #[
             OA\Property(
@@ -60,9 +70,8 @@ final readonly class TaskPage
 
     /**
      * @param  Collection<int, ChangeTask>  $all  of its change, whole
-     * @param  list<EditableItem>  $editable
      */
-    public static function of(string $number, Collection $all, string $changeTitle, array $editable, Person $reader): self
+    public static function of(string $number, Collection $all, ChangesOfTasks $changes, Person $reader): self
     {
         $task = $all->where('number', $number)->firstOrFail();
         $task->load(['checks.ticker', 'comments.person', 'comments.files', 'subjects.item:id,number']);
@@ -71,7 +80,7 @@ final readonly class TaskPage
 
         return new self(
             task: $row($task),
-            change_title: $changeTitle,
+            change_title: $changes->title($task->change),
             text: $task->text,
             result: $task->result,
             before_review: $task->before_review || $task->subjects->isNotEmpty(),
@@ -83,7 +92,8 @@ final readonly class TaskPage
             waits: array_values($all->whereIn('id', $before)->map($row)->all()),
             others: array_values($all->where('id', '!=', $task->id)->map($row)->all()),
             edits: array_values($task->subjects->map(static fn(TaskSubject $one): TaskSubjectRow => TaskSubjectRow::of($one))->all()),
-            editable: $editable,
+            editable: $changes->editable($task->change),
+            may_wait: $changes->mayWait($task->change),
             comments: array_values($task->comments->map(static fn(TaskComment $one): TaskCommentRow => TaskCommentRow::of($one))->all()),
             may: self::acts($task, $reader),
             lacks: self::lacks($task, $reader),

@@ -60,7 +60,7 @@ final readonly class TaskController
         $change = (string) ChangeTask::query()->where('number', $number)->valueOrFail('change');
         $all = ChangeTask::whole()->where('change', $change)->orderBy('id')->get();
 
-        return new JsonResponse(TaskPage::of($number, $all, $this->changes->title($change), $this->changes->editable($change), $person));
+        return new JsonResponse(TaskPage::of($number, $all, $this->changes, $person));
     }
 
     #[OA\Patch(path: '/api/tasks/{number}', operationId: 'planTask', tags: ['tasks'])]

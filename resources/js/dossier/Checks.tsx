@@ -35,6 +35,7 @@ export function Checks({ order }: { order: Schemas['OrderData'] }) {
                   change={order.number}
                   others={[]}
                   editable={[]}
+                  mayWait={[]}
                   about={{ title: check.name, text: check.reason }}
                 />
               )}

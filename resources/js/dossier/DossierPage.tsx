@@ -120,6 +120,7 @@ function DossierView({ dossier }: { dossier: Dossier }) {
               tasks={dossier.tasks}
               ended={hasEnded(dossier)}
               editable={editableOf(dossier)}
+              mayWait={waits[dossier.order?.state ?? ''] ?? []}
             />
             <div className="mt-6">
               <Discussion numbers={discussed(dossier)} />
@@ -132,9 +133,17 @@ function DossierView({ dossier }: { dossier: Dossier }) {
   );
 }
 
-/** The items that an order changes. */
+/** What may wait for a task, by the state of the order. */
+const waits: Record<string, readonly ('review' | 'release')[]> = {
+  planning: ['review', 'release'],
+  revising: ['review', 'release'],
+  in_review: ['release'],
+  signed: ['release'],
+};
+
+/** The items that an order changes, as long as they are edited. */
 const editableOf = ({ order }: Dossier) =>
-  (order?.items ?? [])
+  (waits[order?.state ?? '']?.includes('review') === true ? (order?.items ?? []) : [])
     .filter(({ outcome }) => outcome !== 'keep')
     .map(({ item, outcome }) => ({ item: item.number, title: item.title, outcome }));
 

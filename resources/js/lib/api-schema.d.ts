@@ -7954,6 +7954,8 @@ export interface components {
             others: components["schemas"]["TaskRow"][];
             edits: components["schemas"]["TaskSubjectRow"][];
             editable: components["schemas"]["EditableItem"][];
+            /** @description what of its order may wait for it */
+            may_wait: ("review" | "release")[];
             comments: components["schemas"]["TaskCommentRow"][];
             may: ("claim" | "hand_back" | "hand_on" | "finish" | "plan" | "withdraw" | "reopen" | "comment")[];
             /** @description why it cannot be done yet, for who has it; empty: it can */

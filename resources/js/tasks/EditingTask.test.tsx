@@ -14,7 +14,7 @@ const editable: Schemas['EditableItem'][] = [
 ];
 
 const open = () =>
-  show(<NewTask change="ECO-00086" others={[]} editable={editable} />, {
+  show(<NewTask change="ECO-00086" others={[]} editable={editable} mayWait={['review', 'release']} />, {
     at: '/changes/ECO-00086',
     path: '/changes/:number',
   });

@@ -12,12 +12,14 @@ interface Props {
   others: Schemas['TaskRow'][];
   /** Items of an order, of which it may edit something. */
   editable: Schemas['EditableItem'][];
+  /** What of the order may wait for it. */
+  mayWait: readonly ('review' | 'release')[];
   /** What it answers, where it is not thought of by hand: its title and text to begin with. */
   about?: { title: string; text: string };
 }
 
 /** Gives a person or a group something to do for a change. */
-export function NewTask({ change, others, editable, about }: Props) {
+export function NewTask({ change, others, editable, mayWait, about }: Props) {
   const first = { ...nothingSaid, ...about };
   const [open, setOpen] = useState(false);
   const [to, setTo] = useState('');
@@ -59,7 +61,14 @@ export function NewTask({ change, others, editable, about }: Props) {
       <div className="max-w-sm">
         <AssigneeField label="For" value={to} onChange={setTo} error={make.error?.at('to')} />
       </div>
-      <TaskFields said={said} onChange={setSaid} others={others} editable={editable} problem={make.error} />
+      <TaskFields
+        said={said}
+        onChange={setSaid}
+        others={others}
+        editable={editable}
+        mayWait={mayWait}
+        problem={make.error}
+      />
       <ProblemNotice problem={make.error} shown={['to', ...placesOf(said)]} />
       <div className="flex gap-2">
         <Button type="submit" look="main" busy={make.isPending}>

@@ -53,6 +53,8 @@ interface Props {
   others: Schemas['TaskRow'][];
   /** Items of its order, of which it may edit something. */
   editable: Schemas['EditableItem'][];
+  /** What of the order may wait for it. */
+  mayWait: readonly ('review' | 'release')[];
   problem: ApiProblem | null;
 }
 
@@ -64,7 +66,7 @@ export const placesOf = (said: Said) => [
 ];
 
 /** What is to be done, by when, with its check list, and after which others. */
-export function TaskFields({ said, onChange, others, editable, problem }: Props) {
+export function TaskFields({ said, onChange, others, editable, mayWait, problem }: Props) {
   const set = (some: Partial<Said>) => onChange({ ...said, ...some });
   const error = (place: string) => problem?.at(place);
   const checks = rowsOf(said.checks);
@@ -107,17 +109,19 @@ export function TaskFields({ said, onChange, others, editable, problem }: Props)
           }
         />
       )}
-      {editable.length > 0 && (
+      {mayWait.length > 0 && (
         <div className="flex flex-wrap gap-x-5">
-          <label className="inline-flex min-h-6 items-center gap-1.5">
-            <input
-              type="checkbox"
-              checked={said.before_review || said.edits.length > 0}
-              disabled={said.edits.length > 0}
-              onChange={(event) => set({ before_review: event.target.checked })}
-            />
-            Review waits for it
-          </label>
+          {mayWait.includes('review') && (
+            <label className="inline-flex min-h-6 items-center gap-1.5">
+              <input
+                type="checkbox"
+                checked={said.before_review || said.edits.length > 0}
+                disabled={said.edits.length > 0}
+                onChange={(event) => set({ before_review: event.target.checked })}
+              />
+              Review waits for it
+            </label>
+          )}
           <label className="inline-flex min-h-6 items-center gap-1.5">
             <input
               type="checkbox"

@@ -40,6 +40,7 @@ const page = (more: Partial<Schemas['TaskPage']> = {}): Schemas['TaskPage'] => (
   before_review: false,
   before_release: false,
   editable: [],
+  may_wait: [],
   comments: [],
   may: ['claim', 'comment'],
   lacks: '',

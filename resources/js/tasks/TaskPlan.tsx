@@ -43,7 +43,14 @@ export function TaskPlan({ page, onDone }: { page: Schemas['TaskPage']; onDone: 
         plan.mutate(undefined);
       }}
     >
-      <TaskFields said={said} onChange={setSaid} others={page.others} editable={page.editable} problem={plan.error} />
+      <TaskFields
+        said={said}
+        onChange={setSaid}
+        others={page.others}
+        editable={page.editable}
+        mayWait={page.may_wait}
+        problem={plan.error}
+      />
       <ProblemNotice problem={plan.error} shown={placesOf(said)} />
       <div className="flex gap-2">
         <Button type="submit" look="main" busy={plan.isPending}>

@@ -13,10 +13,12 @@ interface Props {
   ended: boolean;
   /** Items of an order that may be edited by tasks. */
   editable: Schemas['EditableItem'][];
+  /** What of the order may wait for a task. */
+  mayWait: readonly ('review' | 'release')[];
 }
 
 /** What is to be done for a change, by whom and by when. */
-export function TasksOfChange({ change, tasks, ended, editable }: Props) {
+export function TasksOfChange({ change, tasks, ended, editable, mayWait }: Props) {
   const navigate = useNavigate();
   const manages = useMay('manage_tasks');
   if (ended && tasks.length === 0) return null;
@@ -37,7 +39,12 @@ export function TasksOfChange({ change, tasks, ended, editable }: Props) {
         empty={manages ? 'No tasks yet. Add what somebody has to do for this change.' : 'No tasks yet.'}
       />
       {manages && !ended && (
-        <NewTask change={change} others={tasks.filter((task) => task.change === change)} editable={editable} />
+        <NewTask
+          change={change}
+          others={tasks.filter((task) => task.change === change)}
+          editable={editable}
+          mayWait={mayWait}
+        />
       )}
     </section>
   );
