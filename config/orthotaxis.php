@@ -9,6 +9,9 @@ return [
     // How days, amounts and numbers are written on screen, and whether a decimal comma is understood (BCP 47).
     'locale' => env('ORTHOTAXIS_LOCALE', 'en-GB'),
 
+    // Languages that documents are written in: each has its words in lang/. The first is used where nobody says.
+    'languages' => array_values(array_filter(explode(',', (string) env('DOCUMENT_LANGUAGES', 'en,de')))),
+
     'planning' => [
         // Where the planning system answers, and how long we wait for it before saying that it does not.
         'url' => env('PLANNING_URL', 'http://127.0.0.1:8190'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Audit\Http\LedgerController;
 use App\Notices\Http\CalendarController;
+use App\Sheets\Http\ScannedSheetController;
 use App\SignIn\Http\PasswordController;
 use App\SignIn\Http\ProviderController;
 use App\SignIn\Http\SecondFactorFirst;
@@ -42,6 +43,15 @@ Route::get('/calendar/{key}.ics', [CalendarController::class, 'read'])
 Route::get('/house-key.pem', [LedgerController::class, 'key'])
     ->withoutMiddleware('web')
     ->middleware('throttle:60,1');
+
+// Whoever scans the code on a print has no account.
+Route::controller(ScannedSheetController::class)
+    ->withoutMiddleware('web')
+    ->middleware('throttle:scan')
+    ->group(static function (): void {
+        Route::get('/s/{key}.pdf', 'sheet')->where('key', '[0-9a-f]{32}');
+        Route::get('/s/{key}', 'show')->where('key', '[0-9a-f]{32}');
+    });
 
 // Whether this copy runs and reaches its database, for whoever watches over it.
 Route::get(

@@ -15,10 +15,11 @@ const FLOORS = [
     ['Paths'],
     ['Requests'],
     ['Orders', 'Assessment', 'Reach', 'CutIn'],
-    ['Economics', 'Forms', 'ItemData', 'Manufacturing', 'Meetings', 'Releases'],
+    ['Economics', 'Forms', 'ItemData', 'Manufacturing', 'Meetings', 'Releases', 'Sheets'],
     ['Verification'],
     ['FollowThrough'],
     ['Dossier', 'Discussion', 'ChangeNotices'],
+    ['Packages'],
     ['Desk', 'Notices', 'Console'],
     ['Providers'],
 ];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Orthotaxis\Core\Release;
 
 use Orthotaxis\Core\Change\Work;
+use Orthotaxis\Core\Content\Changes;
+use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Content\PartAction;
 use Orthotaxis\Core\Structure\LineField;
 
@@ -27,10 +29,21 @@ final readonly class ChangedPart
      */
     public static function of(Work $work): array
     {
+        return self::between($work->before, $work->after, $work->changes());
+    }
+
+    /**
+     * The same between any two contents of one subject.
+     *
+     * @param  ?Changes  $changes  where they are known already
+     * @return list<self>
+     */
+    public static function between(Content $older, Content $newer, ?Changes $changes = null): array
+    {
         $parts = [];
-        foreach ($work->changes()->parts() as [$was, $is]) {
-            $before = $was === null ? [] : $work->before->says($was);
-            $after = $is === null ? [] : $work->after->says($is);
+        foreach (($changes ?? $newer->since($older))->parts() as [$was, $is]) {
+            $before = $was === null ? [] : $older->says($was);
+            $after = $is === null ? [] : $newer->says($is);
             $fields = [];
             foreach ($before + $after as $field => $_) {
                 [$old, $new] = [$before[$field] ?? '', $after[$field] ?? ''];
@@ -45,7 +58,7 @@ final readonly class ChangedPart
                     ($before[LineField::Component->value] ?? '') !== ($after[LineField::Component->value] ?? '') => PartAction::Replace,
                     default => PartAction::Change,
                 },
-                $is === null ? $work->before->called((string) $was) : $work->after->called($is),
+                $is === null ? $older->called((string) $was) : $newer->called($is),
                 $fields,
             );
         }

@@ -25,7 +25,7 @@ const ROOMS = [
         'relations',
         'tasks',
     ],
-    ['audit', 'changenotices', 'documents', 'desk', 'followthrough', 'paths', 'releases', 'setup', 'verification'],
+    ['audit', 'changenotices', 'documents', 'desk', 'followthrough', 'packages', 'paths', 'releases', 'setup', 'verification'],
     ['structures'],
     ['problems', 'requests'],
     ['orders', 'reach', 'cutin'],

@@ -10,6 +10,7 @@ import { Page } from '../ui/Page';
 import { Status } from '../ui/Status';
 import { ended, firstOf, roles } from './files';
 import { SheetFrame } from './SheetFrame';
+import { SheetOut } from './SheetOut';
 
 type File = Schemas['FileRow'];
 
@@ -115,6 +116,7 @@ function Beside({ number, files, shown, revisions }: BesideProps) {
           </p>
         )}
       </section>
+      {shown.role === 'sheet' && <SheetOut key={shown.id} file={shown} />}
       <section aria-labelledby="sheet-history">
         <h2 id="sheet-history" className="mb-1">
           History

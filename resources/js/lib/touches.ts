@@ -26,6 +26,7 @@ export type Area =
   | 'money'
   | 'old-documents'
   | 'orders'
+  | 'packages'
   | 'planning'
   | 'paths'
   | 'people'
@@ -39,6 +40,7 @@ export type Area =
   | 'roles'
   | 'second-factor'
   | 'separation'
+  | 'sheet-addresses'
   | 'sign-ins'
   | 'tasks'
   | 'tokens'
@@ -75,6 +77,7 @@ export const touches = {
   oldDocument: ['old-documents', 'dossiers', 'desk'],
   order: [...LISTS, 'old-documents', 'orders', 'items', 'cut-ins', 'money', 'change-notices'],
   person: ['accounts', 'people', 'roles', 'groups', 'me', 'orders', 'dossiers', 'desk'],
+  package: ['packages'],
   planning: ['planning', 'dossiers', 'desk'],
   path: ['paths', 'orders', 'dossiers'],
   responsible: ['responsible', 'orders', 'dossiers', 'desk'],
@@ -85,6 +88,7 @@ export const touches = {
   report: [...LISTS, 'items'],
   request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
   role: ['roles', 'accounts', 'people', 'me', 'orders', 'dossiers', 'desk'],
+  sheetAddress: ['sheet-addresses'],
   secondFactor: ['second-factor'],
   separation: ['separation', 'orders', 'dossiers', 'desk'],
   signIns: ['sign-ins', 'tokens'],

@@ -97,6 +97,8 @@ describe('something a person does', () => {
       queries.review('').queryKey,
       queries.oldDocuments('', {}).queryKey,
       queries.handovers().queryKey,
+      queries.packages('').queryKey,
+      queries.sheetAddress('').queryKey,
       queries.questions('').queryKey,
       queries.reach('', '').queryKey,
       queries.changes({}).queryKey,

@@ -5,6 +5,7 @@ import { moment } from '../../lib/format';
 import { useMay } from '../../lib/session';
 import { touches } from '../../lib/touches';
 import { useAct } from '../../lib/useAct';
+import { ReleasePackages } from '../../packages/ReleasePackages';
 import { HandoverView } from '../../releases/HandoverView';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -42,6 +43,7 @@ export function FollowThroughStep({ dossier }: { dossier: Schemas['Dossier'] }) 
           </Link>
         </p>
       )}
+      {order.released_at !== null && <ReleasePackages order={order.number} />}
       {order.state === 'released' && order.may.includes('close') && (
         <div className="space-y-2">
           <ProblemNotice problem={close.error} shown={['reason']} />

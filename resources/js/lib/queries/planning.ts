@@ -16,6 +16,14 @@ export const planning = {
     refetchInterval: ({ state }: { state: { data?: { pages: Schemas['OldDocumentPage'][] } } }) =>
       state.data?.pages[0]?.reading === true ? 1500 : (false as const),
   }),
+  /** All that an order released, in one file each. */
+  packages: (order: string) =>
+    queryOptions({
+      queryKey: ['packages', order],
+      queryFn: () => told(api.GET('/api/orders/{number}/packages', { params: { path: { number: order } } })),
+      refetchInterval: ({ state }) =>
+        state.data?.packages.some((one) => one.state === 'waiting' || one.state === 'making') === true ? 1000 : false,
+    }),
   /** How it stands with all that is handed over. */
   handovers: () =>
     queryOptions({

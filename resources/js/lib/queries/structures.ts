@@ -24,6 +24,11 @@ export const structures = {
       queryFn: () => told(api.GET('/api/items/{number}/data', { params: { path: { number }, query: { on } } })),
       placeholderData: (before) => before,
     }),
+  sheetAddress: (file: string) =>
+    queryOptions({
+      queryKey: ['sheet-addresses', file],
+      queryFn: () => told(api.GET('/api/files/{id}/address', { params: { path: { id: file } } })),
+    }),
   documents: (number: string) =>
     queryOptions({
       queryKey: ['items', 'documents', number],

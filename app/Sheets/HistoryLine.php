@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sheets;
+
+use Orthotaxis\Core\Calendar\Day;
+
+/** One line of the history block of a sheet (ASME Y14.35). */
+final readonly class HistoryLine
+{
+    /**
+     * @param  string  $author  who brought its sheet, else who edited its order; empty: nobody knows any more
+     * @param  string  $done  what was done
+     * @param  list<string>  $signers  names
+     */
+    public function __construct(
+        public string $revision,
+        public ?Day $from,
+        public string $author,
+        public string $done,
+        public string $order,
+        public array $signers,
+    ) {}
+}

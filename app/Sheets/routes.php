@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+use App\People\Ability;
+use App\Sheets\Http\SheetController;
+use Illuminate\Support\Facades\Route;
+
+/* Sheets as they leave the house. */
+
+Route::controller(SheetController::class)
+    ->prefix('files/{id}')
+    ->group(static function (): void {
+        Route::get('/stamped', 'stamped');
+        Route::get('/address', 'address');
+        Route::post('/address', 'make')->middleware(Ability::AttachFile->gate());
+        Route::delete('/address', 'withdraw')->middleware(Ability::AttachFile->gate());
+    });
