@@ -17,7 +17,6 @@ use Illuminate\Database\Eloquent\Collection;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Report\ReportState;
-use Orthotaxis\Core\Task\TaskState;
 
 /** The changes that need something of a person now, by the rule that puts them on a desk. */
 final readonly class NeededFrom

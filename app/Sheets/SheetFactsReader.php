@@ -114,7 +114,7 @@ final readonly class SheetFactsReader
                         ->sortBy('id')
                         ->pluck('person.name')
                         ->unique()
-                        ->filter(is_string(...))
+                        ->filter(static fn(mixed $name): bool => is_string($name))
                         ->all(),
                 ),
         );

@@ -10,7 +10,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Verification\CopyDifference;
-use Orthotaxis\Core\Verification\CopyRow;
 use Orthotaxis\Core\Verification\Mover;
 
 /** What differs now, each row once, since when and why; what does not differ any more is gone. */

@@ -51,10 +51,12 @@ use Orthotaxis\Core\Change\Outcome;
 use Orthotaxis\Core\Change\RequestState;
 use Orthotaxis\Core\Content\Edit;
 use Orthotaxis\Core\Edit\LineEdit;
+use Orthotaxis\Core\Engineering\EngineeringContent;
 use Orthotaxis\Core\ItemData\DataField;
 use Orthotaxis\Core\ItemData\SetField;
 use Orthotaxis\Core\Quantity\Money;
 use Orthotaxis\Core\Report\ReportState;
+use Orthotaxis\Core\Structure\Structure;
 
 /** Lets the people of the demo do what people do, on past days, through the same acts as on screen. */
 final class ChangeStory
@@ -395,6 +397,22 @@ final class ChangeStory
             ->where('parent.number', $item)
             ->where('child.number', $component)
             ->valueOrFail('line_key');
+    }
+
+    /** What engineering declares of an item as it will be under the order. */
+    public function lines(string $order, string $item): Structure
+    {
+        foreach (
+            app(OrderReader::class)
+                ->toCore(ChangeOrder::query()->where('number', $order)->firstOrFail())
+                ->works()
+            as $work
+        ) {
+            if ($work->subject->item === $item && $work->after instanceof EngineeringContent) {
+                return $work->after->structure;
+            }
+        }
+        throw new \LogicException("{$order} does nothing to {$item}.");
     }
 
     private function version(string $order): int

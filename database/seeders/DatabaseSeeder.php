@@ -43,6 +43,7 @@ final class DatabaseSeeder extends Seeder
             RoleSeeder::class,
             FollowThroughSeeder::class,
             VerificationSeeder::class,
+            PackageSeeder::class,
         ]);
         // Who is away today was not away on the days of the story.
         app(KeptActors::class)->keepAll();

@@ -10,6 +10,7 @@ use App\Structures\Models\Item;
 use App\Structures\StructureReader;
 use Illuminate\Database\Seeder;
 use Orthotaxis\Core\Structure\Line;
+use Orthotaxis\Core\Structure\Structure;
 
 /** A drawing that is worked on under an open order: what it will look like, and not yet released. */
 final class DraftSheetSeeder extends Seeder
@@ -22,16 +23,23 @@ final class DraftSheetSeeder extends Seeder
             ->whereRelation('item', 'title', "Drawing, {$board->title}")
             ->whereRelation('order', 'state', 'revising')
             ->firstOrFail();
+        self::bring($row, $board, (new StructureReader())->ofRevision($board->released?->id));
+    }
+
+    /**
+     * Brings the sheet of a drawing as it will be under an order.
+     *
+     * @param  Structure  $lines  what it shows
+     */
+    public static function bring(OrderItem $row, Item $of, Structure $lines): void
+    {
         $number = $row->item->number;
-        $lines = (new StructureReader())->ofRevision($board->released?->id)->lines;
-        $titles = Item::query()
-            ->whereIn('number', array_map(static fn(Line $line): string => $line->component, $lines))
-            ->pluck('title', 'number');
+        $titles = Item::query()->whereIn('number', $lines->components())->pluck('title', 'number');
         $content = DemoSheet::svg(
             [
                 'number' => $number,
-                'title' => $board->title,
-                'of' => $board->number,
+                'title' => $of->title,
+                'of' => $of->number,
                 'revision' => 'B',
                 'date' => '',
                 'material' => 'as listed',
@@ -44,7 +52,7 @@ final class DraftSheetSeeder extends Seeder
                         'title' => (string) $titles[$line->component],
                         'quantity' => "{$line->quantity} {$line->unit->value}",
                     ],
-                    $lines,
+                    $lines->lines,
                 ),
             ),
         );

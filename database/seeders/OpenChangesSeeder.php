@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Dossier\Events\RequestOrdered;
 use App\Economics\FigureKind;
 use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
 use App\Releases\Jobs\DeliverHandover;
 use App\Releases\Models\OutboxMessage;
 use App\Requests\Models\ChangeRequest;
@@ -81,6 +82,7 @@ final class OpenChangesSeeder extends Seeder
         $s->plan($order, 'jonas.weir', 'helen.marsh', 45);
         $s->name($order, '200-0001', Outcome::Revise, Disposition::UseUp);
         $s->name($order, '200-0051', Outcome::Data, Disposition::UseUp);
+        $s->name($order, '800-0010', Outcome::Revise, Disposition::UseUp);
         $s->open($order);
         $s->data($order, '200-0051', ['retired' => 'yes', 'replaced_by' => '200-0052']);
         $item = static fn(string $number): int => Item::query()->where('number', $number)->firstOrFail()->id;
@@ -91,6 +93,16 @@ final class OpenChangesSeeder extends Seeder
             'order_id' => ChangeOrder::query()->where('number', $order)->firstOrFail()->id,
         ]);
         $s->on(28)->edit($order, '200-0001', [new ReplaceComponent($s->line('200-0001', '200-0051'), ['component' => '200-0052'])]);
+        // The drawing of the pump module goes along.
+        DraftSheetSeeder::bring(
+            OrderItem::query()
+                ->with('item')
+                ->whereRelation('item', 'number', '800-0010')
+                ->whereRelation('order', 'number', $order)
+                ->firstOrFail(),
+            Item::query()->where('number', '200-0001')->firstOrFail(),
+            $s->lines($order, '200-0001'),
+        );
         $s->submit($order);
         $s->on(24)->sign($order);
         $s->on(23)->release($order);

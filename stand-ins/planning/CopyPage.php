@@ -13,8 +13,8 @@ final class CopyPage
     public function html(string $structure, string $plant, string $item): string
     {
         $rows = $this->planning->db->prepare(
-            "SELECT id, revision, part, place, component, first_day, says FROM kept WHERE (structure, plant, item) = (?, ?, ?)
-            ORDER BY revision DESC, part, length(place), place, component, first_day",
+            'SELECT id, revision, part, place, component, first_day, says FROM kept WHERE (structure, plant, item) = (?, ?, ?)
+            ORDER BY revision DESC, part, length(place), place, component, first_day',
         );
         $rows->execute([$structure, $plant, $item]);
         $tables = [];

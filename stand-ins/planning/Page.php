@@ -56,8 +56,8 @@ final class Page
 
         $kept = '';
         foreach (
-            $planning->rows("SELECT structure, plant, item, count(DISTINCT revision) AS revisions, count(*) AS some, max(id) AS newest FROM kept
-                GROUP BY structure, plant, item ORDER BY newest DESC LIMIT 200")
+            $planning->rows('SELECT structure, plant, item, count(DISTINCT revision) AS revisions, count(*) AS some, max(id) AS newest FROM kept
+                GROUP BY structure, plant, item ORDER BY newest DESC LIMIT 200')
             as $row
         ) {
             $at = match ($row['structure']) {
