@@ -213,7 +213,7 @@ final readonly class DossierReader
      */
     private static function beforeClosing(ChangeOrder $order, Collection $handovers, Collection $tasks): array
     {
-        $told = $handovers->where('state', '!=', 'taken')->map(
+        $told = $handovers->where('kind', 'release')->where('state', '!=', 'taken')->map(
             static fn(Handover $handover): string => match ($handover->state) {
                 'waiting' => "{$handover->name} is on its way to planning.",
                 'unanswered' => "Planning has not answered {$handover->name}.",

@@ -52,7 +52,7 @@ final readonly class OldDocumentList
         ]);
         $reading = DB::table('old_document_readings')->where('order_id', $order->id)->first();
         $page = (clone $some)
-            ->with(['item', 'owner', 'seenBy'])
+            ->with(['item', 'owner', 'seenBy', 'entry'])
             ->offset($from)
             ->limit(self::AT_ONCE);
         $page->orderByRaw('rank, due NULLS FIRST, id');
@@ -88,6 +88,7 @@ final readonly class OldDocumentList
                 $askedAt->isAfter(CarbonImmutable::now()->subMinutes(self::PATIENCE)),
             fault: $reading->fault ?? '',
             may: $order->state === OrderState::Released && $person->mayDo(Ability::SeeToDocuments, $order->number),
+            may_tell: $order->state === OrderState::Released && $person->mayDo(Ability::SendHandover, $order->number),
         );
     }
 

@@ -9,7 +9,9 @@ use App\FollowThrough\Events\DocumentsSeenTo;
 use App\FollowThrough\Jobs\CloseIfDone;
 use App\FollowThrough\Jobs\FollowOrder;
 use App\Orders\Models\ChangeOrder;
+use App\Releases\Events\HandOverAnswered;
 use App\Releases\Events\OrderReleased;
+use App\Releases\Models\Handover;
 use App\Tasks\Events\TaskDone;
 use App\Tasks\Events\TaskWithdrawn;
 use App\Verification\Events\PlanningVerified;
@@ -22,6 +24,13 @@ final class Provider extends ServiceProvider
     public function boot(): void
     {
         Event::listen(OrderReleased::class, static fn(OrderReleased $done) => FollowOrder::number($done->of()));
+        // What planning says that it did, and what it still tells of, are two things.
+        Event::listen(HandOverAnswered::class, static function (HandOverAnswered $done): void {
+            $order = Handover::query()->where('name', $done->handOver)->where('kind', 'documents')->value('order_id');
+            if (is_int($order)) {
+                FollowOrder::of($order);
+            }
+        });
         Event::listen(
             [DocumentsSeenTo::class, DocumentsDecided::class, TaskDone::class, TaskWithdrawn::class],
             static fn(DocumentsSeenTo|DocumentsDecided|TaskDone|TaskWithdrawn $done) => CloseIfDone::dispatch($done->of),

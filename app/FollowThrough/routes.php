@@ -15,6 +15,7 @@ Route::controller(OldDocumentController::class)
         Route::get('/', 'index');
         Route::post('/reading', 'read')->middleware(Ability::SeeToDocuments->gate());
         Route::post('/decision', 'decide')->middleware(Ability::SeeToDocuments->gate());
+        Route::post('/message', 'tell')->middleware(Ability::SendHandover->gate());
         Route::post('/seen', 'seen')->middleware(Ability::SeeToDocuments->gate());
     });
 

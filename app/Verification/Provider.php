@@ -18,6 +18,9 @@ final class Provider extends ServiceProvider
         // What planning says that it took, and what it has, are two things.
         Event::listen(HandOverAnswered::class, static function (HandOverAnswered $done): void {
             $handover = Handover::query()->where('name', $done->handOver)->firstOrFail();
+            if ($handover->kind === 'documents') {
+                return;
+            }
             $items = DB::table('handover_entries')
                 ->where('handover_id', $handover->id)
                 ->distinct()

@@ -16,6 +16,9 @@ final readonly class Subject
     /** What is known of an item besides what it is made of. */
     public const ITEM_DATA = 'item_data';
 
+    /** No content: stock or an open document in planning that names an item. */
+    public const DOCUMENT = 'document';
+
     /** @param  string  $kind  by the name under which its content is kept */
     public function __construct(public string $kind, public string $item, public string $plant = '') {}
 

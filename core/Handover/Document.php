@@ -33,6 +33,7 @@ final readonly class Document
         ...['instruction', 'tools', 'inspection', 'specification'],
         ...['title', 'itemUnit', 'supply', 'itemLeadTime', 'standardCost'],
         ...['field', 'of', 'value'],
+        ...['document', 'documentKind', 'place', 'serial', 'way', 'toRevision', 'toItem', 'due'],
     ];
 
     /**
@@ -101,6 +102,18 @@ final readonly class Document
     public static function correction(int $number, string $written, string $day, string $title, array $entries): self
     {
         return new self(self::CORRECTION, $title, number: $number, written: $written, effectiveFrom: $day, entries: $entries);
+    }
+
+    /**
+     * What is decided about documents that name what an order replaced.
+     *
+     * @param  int  $number  the running number of hand-overs, never used twice
+     * @param  string  $day  of today, YYYY-MM-DD
+     * @param  list<Entry>  $entries
+     */
+    public static function settlement(string $order, string $title, int $number, string $written, string $day, array $entries): self
+    {
+        return new self($order, $title, number: $number, written: $written, effectiveFrom: $day, entries: $entries);
     }
 
     /** The name of its files without ending: order, effective date and running number. */

@@ -16,6 +16,8 @@ enum EntryAction: string
     case Replace = 'replace';
     case Change = 'change';
     case Keep = 'keep';
+    /** Of a document in planning: what is decided about it. */
+    case Settle = 'settle';
 
     public static function for(PartAction $action): self
     {

@@ -79,6 +79,9 @@ final class HandOvers
     /** Why an entry cannot be taken; empty when it can. */
     private function fault(DOMElement $entry): string
     {
+        if ($entry->getAttribute('structure') === 'document') {
+            return (new Documents($this->planning))->fault($entry);
+        }
         // Schema 1 is of engineering alone and does not say so.
         $introduces =
             $entry->getAttribute('action') === 'introduce' && in_array($entry->getAttribute('structure'), ['', 'engineering'], true);
@@ -113,6 +116,11 @@ final class HandOvers
 
     private function apply(DOMElement $entry, string $effectiveFrom): void
     {
+        if ($entry->getAttribute('structure') === 'document') {
+            (new Documents($this->planning))->settle($entry);
+
+            return;
+        }
         (new Copy($this->planning))->apply($entry, $effectiveFrom);
         if (!in_array($entry->getAttribute('structure'), ['', 'engineering'], true)) {
             return;

@@ -10,6 +10,7 @@ require __DIR__ . '/HandOvers.php';
 require __DIR__ . '/DemoSupply.php';
 require __DIR__ . '/Copy.php';
 require __DIR__ . '/CopyPage.php';
+require __DIR__ . '/Documents.php';
 require __DIR__ . '/Page.php';
 
 $path = (string) parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);

@@ -5,7 +5,14 @@ declare(strict_types=1);
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Disposition;
 use Orthotaxis\Core\FollowThrough\Replaced;
+use Orthotaxis\Core\FollowThrough\Settlement;
+use Orthotaxis\Core\FollowThrough\Way;
+use Orthotaxis\Core\Handover\Document;
 use Orthotaxis\Core\Impact\Supply;
+use Orthotaxis\Core\Impact\SupplyKind;
+use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
 
 $row = fn(string $kind, array $more = []): Supply => Supply::read(
     $more + [
@@ -83,3 +90,50 @@ it('proposes by kind and by what the order decided about what exists', function 
     'nothing takes its place' => ['forecast', [], 'scrap', '', 'cancel'],
     ['purchase_requisition', [], 'use_up', '', 'cancel'],
 ]);
+
+it('tells planning of what it has to do, and of nothing else', function (Way $way, bool $told): void {
+    expect(Settlement::isTold($way))->toBe($told);
+})->with([
+    'runs out' => [Way::RunOut, false],
+    'accepted as it is' => [Way::Accept, false],
+    'changed over' => [Way::ChangeOver, true],
+    'reworked' => [Way::Rework, true],
+    'returned' => [Way::Return, true],
+    'scrapped' => [Way::Scrap, true],
+    'cancelled' => [Way::Cancel, true],
+]);
+
+it('names the document as planning knows it, and the revision or the item that takes the place', function (): void {
+    $row = new Supply(
+        kind: SupplyKind::PurchaseOrder,
+        document: 'PO-31207',
+        item: '200-0051',
+        revision: 'A',
+        quantity: Quantity::parse('12.5', 'quantity'),
+        unit: Unit::Piece,
+        unitValue: Money::parse('18.40', 'value'),
+        due: Day::parse('2026-12-20'),
+        place: 'Weir',
+        status: 'confirmed',
+    );
+    $entry = Settlement::entry(3, $row, Way::ChangeOver, '200-0052', item: true, due: '2026-12-04', note: 'Ask Almroth.');
+    $record = Document::settlement('ECO-00082', 'T', 9, '2026-11-29T08:00:00Z', '2026-11-29', [$entry])->records()[0];
+    expect(array_filter($record, static fn(string|int|null $one): bool => $one !== null))->toBe([
+        'entry' => 3,
+        'action' => 'settle',
+        'structure' => 'document',
+        'item' => '200-0051',
+        'revision' => 'A',
+        'quantity' => '12.5',
+        'unit' => 'pc',
+        'notes' => 'Ask Almroth.',
+        'document' => 'PO-31207',
+        'documentKind' => 'purchase_order',
+        'place' => 'Weir',
+        'way' => 'change_over',
+        'toItem' => '200-0052',
+        'due' => '2026-12-04',
+    ]);
+    $to = static fn(Way $way): ?string => Settlement::entry(1, $row, $way, 'B', item: false, due: null, note: '')->fields['toRevision'];
+    expect($to(Way::Rework))->toBe('B')->and($to(Way::Cancel))->toBeNull();
+});

@@ -61,7 +61,7 @@ final readonly class CloseOrder
     /** @throws Refusal */
     private static function mustBeDone(ChangeOrder $order): void
     {
-        $open = Handover::query()->where('order_id', $order->id)->where('state', '!=', 'taken')->orderBy('id')->pluck('name');
+        $open = Handover::released($order->id)->where('state', '!=', 'taken')->orderBy('id')->pluck('name');
         if ($open->isNotEmpty()) {
             throw Refusal::at('handover', "Planning has not accepted all of {$open->implode(', ')}.");
         }
@@ -83,7 +83,7 @@ final readonly class CloseOrder
     /** Whether planning's copy and its documents were read after it answered last. */
     private static function isSeen(ChangeOrder $order): bool
     {
-        $answered = Handover::query()->where('order_id', $order->id)->max('answered_at');
+        $answered = Handover::released($order->id)->max('answered_at');
         $verified = Verification::query()->where('order_id', $order->id)->orderByDesc('id')->first();
         $read = DB::table('old_document_readings')->where('order_id', $order->id)->where('fault', '')->value('read_at');
 

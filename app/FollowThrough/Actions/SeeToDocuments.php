@@ -62,6 +62,8 @@ final readonly class SeeToDocuments
             }
             self::update($rows, [
                 ...$asProposed ? ['way' => DB::raw('proposed')] : ($way === null ? [] : ['way' => $way]),
+                // What planning was told was another decision.
+                ...$asProposed || $way !== null ? ['handover_entry_id' => null] : [],
                 ...$person === null ? [] : ['owner_id' => $person->id],
                 ...$due === null ? [] : ['due_on' => (string) $due],
                 ...$note === '' ? [] : ['note' => $note],
@@ -125,7 +127,7 @@ final readonly class SeeToDocuments
      * @param  list<int>  $ids
      * @return Collection<int, OldDocument>
      */
-    private static function held(string $number, array $ids): Collection
+    public static function held(string $number, array $ids): Collection
     {
         $order = ChangeOrder::hold($number);
         if ($order->state !== OrderState::Released) {
@@ -163,7 +165,7 @@ final readonly class SeeToDocuments
      * @param  Collection<int, OldDocument>  $rows
      * @return list<string>
      */
-    private static function names(Collection $rows): array
+    public static function names(Collection $rows): array
     {
         return array_values($rows->map(static fn(OldDocument $row): string => $row->document)->unique()->all());
     }

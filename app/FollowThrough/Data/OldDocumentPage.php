@@ -25,5 +25,6 @@ final readonly class OldDocumentPage
         #[OA\Property(description: 'planning is being asked')] public bool $reading,
         #[OA\Property(description: 'why planning could not be read last; empty: it could')] public string $fault,
         #[OA\Property(description: 'whether this person may decide')] public bool $may,
+        #[OA\Property(description: 'whether this person may tell planning')] public bool $may_tell,
     ) {}
 }

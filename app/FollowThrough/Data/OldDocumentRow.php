@@ -40,6 +40,15 @@ final readonly class OldDocumentRow
         #[OA\Property] public ?string $owner_name,
         #[OA\Property(description: 'by when it is seen to')] public ?string $due_on,
         #[OA\Property(description: 'why it is accepted, or nothing is left to do')] public string $note,
+        #[
+            OA\Property(
+                enum: ['waiting', 'taken', 'refused'],
+                nullable: true,
+                description: 'what planning answered to the decision; null: it was not told',
+            ),
+        ]
+        public ?string $told,
+        #[OA\Property(description: 'why planning refused it')] public string $told_reason,
         #[OA\Property(description: 'who has said that nothing is left to do; null: planning, or it is not so')] public ?string $seen_by,
         #[OA\Property(description: 'since when planning does not tell of it, or nothing is left to do')] public ?string $seen_at,
     ) {}
@@ -70,6 +79,8 @@ final readonly class OldDocumentRow
             owner_name: $row->owner?->name,
             due_on: $row->due_on,
             note: $row->note,
+            told: $row->entry?->answer,
+            told_reason: $row->entry->reason ?? '',
             seen_by: $row->seenBy?->name,
             seen_at: ($row->gone_at ?? $row->seen_at)?->toIso8601String(),
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\FollowThrough\Http;
 
 use App\FollowThrough\Actions\SeeToDocuments;
+use App\FollowThrough\Actions\TellPlanning;
 use App\FollowThrough\Data\OldDocumentPage;
 use App\FollowThrough\Jobs\FollowOrder;
 use App\FollowThrough\OldDocumentList;
@@ -91,6 +92,15 @@ final class OldDocumentController
             due: $request->due(),
             note: $request->string('note')->trim()->toString(),
         );
+
+        return new JsonResponse(ChangeOrder::done($number));
+    }
+
+    #[OA\Post(path: '/api/orders/{number}/old-documents/message', operationId: 'tellPlanningOfDocuments', tags: ['releases'])]
+    #[InPath('number'), Takes(ChosenDocuments::class), Ok(Done::class), Refused]
+    public function tell(string $number, ChosenDocuments $request, #[CurrentUser] Person $person, TellPlanning $action): JsonResponse
+    {
+        $action($person, $number, $request->ids());
 
         return new JsonResponse(ChangeOrder::done($number));
     }

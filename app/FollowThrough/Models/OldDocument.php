@@ -5,14 +5,20 @@ declare(strict_types=1);
 namespace App\FollowThrough\Models;
 
 use App\People\Models\Person;
+use App\Releases\Models\HandoverEntry;
 use App\Structures\Models\Item;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\FollowThrough\OldState;
 use Orthotaxis\Core\FollowThrough\Way;
+use Orthotaxis\Core\Impact\Supply;
 use Orthotaxis\Core\Impact\SupplyKind;
+use Orthotaxis\Core\Quantity\Money;
+use Orthotaxis\Core\Quantity\Quantity;
+use Orthotaxis\Core\Quantity\Unit;
 
 /**
  * A stock lot or an open document in planning that names what a released order replaced, as planning told of it last.
@@ -40,7 +46,9 @@ use Orthotaxis\Core\Impact\SupplyKind;
  * @property ?string $due_on
  * @property string $note
  * @property ?CarbonImmutable $seen_at
+ * @property ?int $handover_entry_id in which planning was told of the decision
  * @property-read Item $item
+ * @property-read ?HandoverEntry $entry
  * @property-read ?Person $owner
  * @property-read ?Person $seenBy
  */
@@ -58,6 +66,24 @@ final class OldDocument extends Model
         'gone_at' => 'immutable_datetime',
         'seen_at' => 'immutable_datetime',
     ];
+
+    /** As planning told of it last. */
+    public function supply(): Supply
+    {
+        return new Supply(
+            kind: $this->kind,
+            document: $this->document,
+            item: $this->item->number,
+            revision: $this->revision,
+            quantity: Quantity::ofMillionths($this->quantity),
+            unit: Unit::from($this->unit),
+            unitValue: Money::ofTenThousandths(0),
+            due: $this->due === null ? null : Day::parse($this->due),
+            place: $this->place,
+            status: $this->status,
+            serial: $this->serial,
+        );
+    }
 
     public function state(): OldState
     {
@@ -84,6 +110,12 @@ final class OldDocument extends Model
             1 => 'One document in planning still names what this order replaced.',
             default => "{$open} documents in planning still name what this order replaced.",
         };
+    }
+
+    /** @return BelongsTo<HandoverEntry, $this> */
+    public function entry(): BelongsTo
+    {
+        return $this->belongsTo(HandoverEntry::class, 'handover_entry_id');
     }
 
     /** @return BelongsTo<Item, $this> */

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Releases\Actions;
 
+use App\Days\Today;
 use App\Orders\Models\ChangeOrder;
 use App\Releases\HandoverSchema;
 use App\Releases\Models\Handover;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Handover\Document;
+use Orthotaxis\Core\Handover\Entry;
 use Orthotaxis\Core\Handover\Format;
 use Orthotaxis\Core\Handover\IntroducedItem;
 use Orthotaxis\Core\Quantity\Money;
@@ -34,7 +36,12 @@ final readonly class WriteHandover
             );
         }
 
-        return $this->keep(Document::of($plan, $order->title, self::number(), self::written($now), $introduced), $order->id, $now);
+        return $this->keep(
+            Document::of($plan, $order->title, self::number(), self::written($now), $introduced),
+            'release',
+            $order->id,
+            $now,
+        );
     }
 
     /**
@@ -49,14 +56,36 @@ final readonly class WriteHandover
 
         return $this->keep(
             Document::correction(self::number(), self::written($now), $day, $title, CopyDifference::corrections($differences)),
+            'correction',
             null,
             $now,
         );
     }
 
-    private function keep(Document $document, ?int $order, CarbonImmutable $now): Handover
+    /**
+     * What planning has to do about documents that name what the order replaced.
+     *
+     * @param  non-empty-list<Entry>  $entries
+     */
+    public function settle(ChangeOrder $order, array $entries): Handover
+    {
+        $now = CarbonImmutable::now();
+        $document = Document::settlement(
+            $order->number,
+            "Open documents of {$order->number}",
+            number: self::number(),
+            written: self::written($now),
+            day: (string) Today::day(),
+            entries: $entries,
+        );
+
+        return $this->keep($document, 'documents', $order->id, $now);
+    }
+
+    private function keep(Document $document, string $kind, ?int $order, CarbonImmutable $now): Handover
     {
         $handover = Handover::query()->create([
+            'kind' => $kind,
             'order_id' => $order,
             'number' => $document->number,
             'name' => $document->name(),

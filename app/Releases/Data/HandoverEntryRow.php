@@ -15,7 +15,7 @@ final readonly class HandoverEntryRow
 {
     private function __construct(
         #[OA\Property] public int $number,
-        #[OA\Property(enum: ['introduce', 'supersede', 'add', 'remove', 'replace', 'change', 'keep'])] public string $action,
+        #[OA\Property(enum: ['introduce', 'supersede', 'add', 'remove', 'replace', 'change', 'keep', 'settle'])] public string $action,
         #[OA\Property(description: 'the plant whose structure it is; null: of engineering')] public ?string $plant,
         #[OA\Property] public string $item,
         #[OA\Property] public string $revision,
@@ -24,7 +24,12 @@ final readonly class HandoverEntryRow
         #[OA\Property] public ?int $find,
         #[OA\Property] public ?string $component,
         #[OA\Property(description: 'it comes out, and does not go in')] public bool $by_product,
-        #[OA\Property(description: 'of the data of an item: which field, and what it reads')] public ?string $data,
+        #[
+            OA\Property(
+                description: 'of the data of an item: which field, and what it reads; of a document in planning: which, and what is done about it',
+            ),
+        ]
+        public ?string $data,
         #[OA\Property] public ?string $quantity,
         #[OA\Property] public ?string $unit,
         #[OA\Property(enum: ['waiting', 'taken', 'refused'])] public string $answer,
@@ -46,9 +51,15 @@ final readonly class HandoverEntryRow
             find: $text('find') === null ? null : (int) $text('find'),
             component: $text('component'),
             by_product: $text('byProduct') !== null,
-            data: $text('structure') === Subject::ITEM_DATA
-                ? self::data($text('field'), (string) $text('of'), (string) $text('value'))
-                : null,
+            data: match ($text('structure')) {
+                Subject::ITEM_DATA => self::data($text('field'), (string) $text('of'), (string) $text('value')),
+                Subject::DOCUMENT => self::document(
+                    (string) $text('document'),
+                    (string) $text('way'),
+                    $text('toItem') ?? $text('toRevision'),
+                ),
+                default => null,
+            },
             quantity: $text('quantity'),
             unit: $text('unit'),
             answer: $entry->answer,
@@ -60,5 +71,11 @@ final readonly class HandoverEntryRow
     private static function data(?string $field, string $of, string $value): string
     {
         return $field === null ? 'Item data' : (new DataField(ItemField::from($field), $of))->label() . ": {$value}";
+    }
+
+    /** "PO-31207: change over to G" */
+    private static function document(string $document, string $way, ?string $comes): string
+    {
+        return "{$document}: " . str_replace('_', ' ', $way) . ($comes === null ? '' : " to {$comes}");
     }
 }

@@ -6,6 +6,7 @@ namespace App\Releases\Models;
 
 use App\Orders\Models\ChangeOrder;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -17,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property ?int $order_id null: it corrects what planning has
  * @property int $number the running number
  * @property string $name of its files without ending; the key by which planning knows it again
+ * @property string $kind release, correction or documents
  * @property string $state waiting, taken, partly_refused, refused or unanswered
  * @property CarbonImmutable $written_at
  * @property ?CarbonImmutable $answered_at
@@ -41,6 +43,12 @@ final class Handover extends Model
         }
 
         return array_values(array_unique($names));
+    }
+
+    /** @return Builder<self> what an order has released, without what was said of documents since */
+    public static function released(int $order): Builder
+    {
+        return self::query()->where('order_id', $order)->where('kind', 'release');
     }
 
     /** What the ledger knows it by: its order, or itself. */

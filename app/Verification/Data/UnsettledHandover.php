@@ -32,7 +32,11 @@ final readonly class UnsettledHandover
         return new self(
             name: $one->name,
             order: $one->order?->number,
-            title: $one->order->title ?? 'Correction of what planning has',
+            title: match (true) {
+                $one->order === null => 'Correction of what planning has',
+                $one->kind === 'documents' => "Open documents of: {$one->order->title}",
+                default => $one->order->title,
+            },
             state: $one->state,
             sending: $sending,
             entries: (int) $one->getAttribute('entries_count'),

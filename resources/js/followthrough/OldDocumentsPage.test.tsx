@@ -9,6 +9,7 @@ import { OldDocumentsPage } from './OldDocumentsPage';
 type Row = Schemas['OldDocumentRow'];
 
 const DECIDE = 'POST /api/orders/ECO-00082/old-documents/decision';
+const TELL = 'POST /api/orders/ECO-00082/old-documents/message';
 const SEEN = 'POST /api/orders/ECO-00082/old-documents/seen';
 const row = (id: number, more: Partial<Row> = {}): Row => ({
   id,
@@ -34,6 +35,8 @@ const row = (id: number, more: Partial<Row> = {}): Row => ({
   owner_name: null,
   due_on: null,
   note: '',
+  told: null,
+  told_reason: '',
   seen_by: null,
   seen_at: null,
   ...more,
@@ -56,10 +59,12 @@ async function documents(rows: Row[], more: Partial<Schemas['OldDocumentPage']> 
       reading: false,
       fault: '',
       may: true,
+      may_tell: true,
       ...more,
     } satisfies Schemas['OldDocumentPage'])
     .on(DECIDE, done('ECO-00082', 9))
-    .on(SEEN, done('ECO-00082', 9));
+    .on(SEEN, done('ECO-00082', 9))
+    .on(TELL, done('ECO-00082', 9));
   const user = await show(<OldDocumentsPage />, {
     at: '/orders/ECO-00082/documents',
     path: '/orders/:number/documents',
@@ -127,6 +132,21 @@ describe('documents that name what an order replaced', () => {
       expect(server.asked(DECIDE)[1]?.body).toEqual({ ids: [1], way: 'accept', note: 'The customer wants F.' }),
     );
     await waitFor(() => expect(screen.queryByRole('form', { name: 'Decide on documents' })).toBeNull());
+  });
+
+  it('tells planning what is decided, and shows what planning answers', async () => {
+    const user = await documents([
+      row(1, { state: 'decided', way: 'cancel' }),
+      row(2, { state: 'decided', way: 'cancel', told: 'refused', told_reason: 'WO-2 has begun.' }),
+      row(3, { state: 'decided', way: 'cancel', told: 'waiting' }),
+    ]);
+    expect(screen.getByText('rejected by planning: WO-2 has begun.')).toBeTruthy();
+    expect(screen.getByText('sent to planning')).toBeTruthy();
+    await tick(user, 'PO-1');
+    server.on(TELL, new Refused(422, 'No.', { ids: ['Nobody has decided on PO-1.'] }));
+    await user.click(screen.getByRole('button', { name: 'Send to planning 1' }));
+    expect(await screen.findByText(/Nobody has decided on PO-1/)).toBeTruthy();
+    expect(server.asked(TELL)[0]?.body).toEqual({ ids: [1] });
   });
 
   it('says why nothing is left to do, and opens again', async () => {

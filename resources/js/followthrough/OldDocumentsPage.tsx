@@ -44,6 +44,11 @@ export function OldDocumentsPage() {
         : told(api.POST('/api/orders/{number}/old-documents/decision', { params: { path: { number } }, body })),
     done,
   );
+  const tell = useAct(touches.oldDocument, (chosen: number[]) =>
+    told(
+      api.POST('/api/orders/{number}/old-documents/message', { params: { path: { number } }, body: { ids: chosen } }),
+    ),
+  );
   const ask = useAct(touches.oldDocument, () =>
     told(api.POST('/api/orders/{number}/old-documents/reading', { params: { path: { number } } })),
   );
@@ -132,6 +137,15 @@ export function OldDocumentsPage() {
                     <Button look="quiet" onClick={() => setDoing({ what: 'decide', rows: chosen })}>
                       Decide {count(chosen.length)} …
                     </Button>
+                    {page.may_tell && (
+                      <Button
+                        look="quiet"
+                        busy={tell.isPending}
+                        onClick={() => tell.mutate(ids(chosen), { onSuccess: clear })}
+                      >
+                        Send to planning {count(chosen.length)}
+                      </Button>
+                    )}
                     <Button look="quiet" onClick={() => setDoing({ what: 'seen', rows: chosen })}>
                       Seen to {count(chosen.length)} …
                     </Button>
@@ -145,7 +159,7 @@ export function OldDocumentsPage() {
                 ),
               })}
             />
-            <ProblemNotice problem={act.error ?? ask.error} />
+            <ProblemNotice problem={act.error ?? tell.error ?? ask.error} />
             {doing?.what === 'decide' && <DecideForm order={number} rows={doing.rows} onDone={done} />}
             {doing?.what === 'seen' && <SeenForm order={number} rows={doing.rows} onDone={done} />}
           </div>

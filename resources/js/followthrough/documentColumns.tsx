@@ -13,6 +13,12 @@ const decision = (row: OldDocument) => {
   if (row.way != null) return ways[row.way];
   return row.proposed == null ? '' : `${ways[row.proposed]}?`;
 };
+/** What planning said to the decision. */
+const answers = {
+  waiting: 'sent to planning',
+  taken: 'accepted by planning',
+  refused: 'rejected by planning',
+} as const;
 const seenBy = (row: OldDocument) => row.seen_by ?? 'planning';
 const state = (row: OldDocument) =>
   row.state === 'seen' ? `${oldStates.seen} by ${seenBy(row)}, ${moment(row.seen_at)}` : oldStates[row.state];
@@ -80,11 +86,19 @@ export const documentColumns: Column<OldDocument>[] = [
   {
     id: 'state',
     head: 'State',
-    text: state,
+    text: (r) => (r.told === null ? state(r) : `${state(r)}, ${answers[r.told]} ${r.told_reason}`.trim()),
     cell: (r) => (
-      <span className={r.state === 'open' ? 'text-warn' : ''} title={state(r)}>
-        {r.state === 'seen' ? `Seen to by ${seenBy(r)}` : oldStates[r.state]}
-      </span>
+      <>
+        <span className={r.state === 'open' ? 'text-warn' : ''} title={state(r)}>
+          {r.state === 'seen' ? `Seen to by ${seenBy(r)}` : oldStates[r.state]}
+        </span>
+        {r.state === 'decided' && r.told !== null && (
+          <span className={r.told === 'refused' ? 'block text-sm text-alarm' : 'block text-sm text-soft'}>
+            {answers[r.told]}
+            {r.told_reason !== '' && `: ${r.told_reason}`}
+          </span>
+        )}
+      </>
     ),
   },
   {

@@ -980,6 +980,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/old-documents/message": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tellPlanningOfDocuments"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/old-documents/seen": {
         parameters: {
             query?: never;
@@ -5178,6 +5194,8 @@ export interface components {
             fault: string;
             /** @description whether this person may decide */
             may: boolean;
+            /** @description whether this person may tell planning */
+            may_tell: boolean;
         };
         /** @description A stock lot or an open document in planning that names what an order replaced, and what is done about it. */
         OldDocumentRow: {
@@ -5216,10 +5234,21 @@ export interface components {
             due_on: string | null;
             /** @description why it is accepted, or nothing is left to do */
             note: string;
+            /**
+             * @description what planning answered to the decision; null: it was not told
+             * @enum {string|null}
+             */
+            told: "waiting" | "taken" | "refused" | null;
+            /** @description why planning refused it */
+            told_reason: string;
             /** @description who has said that nothing is left to do; null: planning, or it is not so */
             seen_by: string | null;
             /** @description since when planning does not tell of it, or nothing is left to do */
             seen_at: string | null;
+        };
+        ChosenDocuments: {
+            /** @description Some documents of a released order. */
+            ids: number[];
         };
         Closing: {
             /** @description That an order is closed, and why documents in planning that still name what it replaced are let go. */
@@ -7441,7 +7470,7 @@ export interface components {
         HandoverEntryRow: {
             number: number;
             /** @enum {string} */
-            action: "introduce" | "supersede" | "add" | "remove" | "replace" | "change" | "keep";
+            action: "introduce" | "supersede" | "add" | "remove" | "replace" | "change" | "keep" | "settle";
             /** @description the plant whose structure it is; null: of engineering */
             plant: string | null;
             item: string;
@@ -7453,7 +7482,7 @@ export interface components {
             component: string | null;
             /** @description it comes out, and does not go in */
             by_product: boolean;
-            /** @description of the data of an item: which field, and what it reads */
+            /** @description of the data of an item: which field, and what it reads; of a document in planning: which, and what is done about it */
             data: string | null;
             quantity: string | null;
             unit: string | null;
@@ -10620,6 +10649,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["DocumentDecision"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tellPlanningOfDocuments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenDocuments"];
             };
         };
         responses: {

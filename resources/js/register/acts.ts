@@ -38,6 +38,7 @@ export const acts: Record<string, string> = {
   'form_template.set': 'Template changed',
   'group.set': 'Group changed',
   'hand_over.partly_refused': 'Hand-over partly rejected',
+  'order.documents_told': 'Planning told of documents',
   'order.package_made': 'Release package made',
   'sheet.address_made': 'Address of a sheet created',
   'sheet.address_withdrawn': 'Address of a sheet withdrawn',
