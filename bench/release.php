@@ -12,11 +12,11 @@ use Illuminate\Support\Facades\Http;
 
 // What comes after a release: documents in planning that name what an order replaced, read and kept, against the same rows copied in
 // the database, and the first page of them, against an empty route.
-//   release.php JSON ADDRESS
+//   release.php JSON ADDRESS FOLDER, which has the report of verification.php
 
 const DOCUMENTS = 50_000;
 
-[, $json, $address] = $argv;
+[, $json, $address, $folder] = $argv;
 require dirname(__DIR__) . '/vendor/autoload.php';
 $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
@@ -126,6 +126,7 @@ $copied = median(
 );
 [$page] = (new Pages($address))->measure(['first page' => "/api/orders/{$order->number}/old-documents"]);
 $report = [
+    'verification' => json_decode((string) file_get_contents("{$folder}/verification.json"), true, flags: JSON_THROW_ON_ERROR),
     'documents' => $kept,
     'read_ms' => round($times['first'], 1),
     'read_again_ms' => round($times['again'], 1),

@@ -125,12 +125,18 @@ final class Copy
     {
         $rows = $this->planning->db->prepare(
             'SELECT k.key, k.says::text FROM kept k JOIN kept_revision r USING (structure, plant, item, revision)
-            WHERE k.key >= ? AND (?::text IS NULL OR k.key < ?) AND (r.until IS NULL OR r.until > ?::date)' .
+            WHERE k.key >= ? AND (r.until IS NULL OR r.until > ?::date)' .
+                ($before === null ? '' : ' AND k.key < ?') .
                 ($items === [] ? '' : ' AND k.item = ANY (ARRAY(SELECT jsonb_array_elements_text(?::jsonb)))') .
                 ' ORDER BY k.key LIMIT ' .
                 ($limit + 1),
         );
-        $rows->execute([$from, $before, $before, $today, ...$items === [] ? [] : [json_encode($items, JSON_THROW_ON_ERROR)]]);
+        $rows->execute([
+            $from,
+            $today,
+            ...$before === null ? [] : [$before],
+            ...$items === [] ? [] : [json_encode($items, JSON_THROW_ON_ERROR)],
+        ]);
         $all = $rows->fetchAll(PDO::FETCH_NUM);
         $next = count($all) > $limit ? array_pop($all)[0] : null;
 

@@ -37,7 +37,7 @@ foreach (
             'dark',
         ],
         ['review', 'helen.marsh', '/orders/ECO-00084/review', 'Sign this page', '', 'light'],
-        ['hand-over', 'mira.okafor', '/changes/ECO-00082', 'Answer from planning', 'follow_through', 'light'],
+        ['hand-over', 'mira.okafor', '/hand-overs', 'Changed in planning', '', 'light'],
         [
             'accountability',
             'edda.roth',
