@@ -12,6 +12,7 @@ Route::controller(SheetController::class)
     ->prefix('files/{id}')
     ->group(static function (): void {
         Route::get('/stamped', 'stamped');
+        Route::get('/parts-list', 'partsList');
         Route::get('/address', 'address');
         Route::post('/address', 'make')->middleware(Ability::AttachFile->gate());
         Route::delete('/address', 'withdraw')->middleware(Ability::AttachFile->gate());

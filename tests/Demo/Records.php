@@ -183,6 +183,7 @@ final class Records
             'api/reports' => ['/api/reports?show=all', '/api/reports?show=settled&sort=severity'],
             'api/reports/{number}' => $each($of('report'), 'reports/@'),
             'api/files/{id}/stamped' => $each(array_slice($this->all('file'), 0, $everyState ? 2 : 8), 'files/@/stamped?language=de'),
+            'api/files/{id}/parts-list' => $each(array_slice($this->all('file'), 0, $everyState ? 4 : 60), 'files/@/parts-list'),
             'api/files/{id}/address' => $each(array_slice($this->all('file'), 0, 4), 'files/@/address'),
             'api/orders/{number}/packages' => $each($of('order'), 'orders/@/packages'),
             'api/orders/{number}/packages/{id}/file' => array_map(

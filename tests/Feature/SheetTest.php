@@ -326,3 +326,51 @@ it('is packed for who may, of what is released, once at a time, and not when it 
         ->file_id->toBeNull();
     $this->world->only('vera', 'GET', "/orders/{$order}/packages/{$id}/file")->assertNotFound();
 });
+
+it('is held against the structure that it shows on its day, and a draft against what its order makes of it', function (): void {
+    $row = static fn(
+        int $at,
+        string $find,
+        string $item,
+        string $quantity,
+    ): string => "<g transform='translate(200 {$at})'><text x='0' y='0'>{$find}</text><text x='20' y='0'>{$item}</text><text x='60' y='0.1'>{$quantity}</text></g>";
+    $balloon = static fn(
+        int $at,
+        string $find,
+    ): string => "<circle cx='{$at}' cy='50' r='6'/><text x='{$at}' y='51.5' text-anchor='middle'>{$find}</text>";
+    $svg = static fn(string ...$body): string => "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 420 297'>" .
+        implode('', $body) .
+        '</svg>';
+    $rows = [$row(20, '10', '200-0040', '0.5 m'), $row(26, '20', '200-0042', '2 pc'), $row(32, '30', '600-0014', '6 pc')];
+    $balloons = [$balloon(40, '10'), $balloon(80, '20'), $balloon(120, '30')];
+    $found = fn(string $file): array => $this->world
+        ->only('vera', 'GET', "/files/{$file}/parts-list")
+        ->assertOk()
+        ->json();
+    $whole = $found(($this->sheet)($svg(...$rows, ...$balloons)));
+    expect($whole)->toBe([
+        ['item' => '200-0010', 'title' => 'Pump head', 'revision' => 'A', 'rows' => 3, 'balloons' => 3, 'findings' => []],
+    ]);
+    $wrong = $found(($this->sheet)($svg($rows[0], $row(26, '20', '200-0042', '3 pc'), $rows[2], $balloons[0], $balloons[2])));
+    expect(array_map(static fn(array $one): array => [$one['kind'], $one['find'], $one['sheet']], $wrong[0]['findings']))->toBe([
+        ['other_quantity', '20', '3'],
+        ['missing_balloon', '20', ''],
+    ]);
+    // A document of pages: its texts are read where they stand.
+    $cells = static fn(string ...$of): string => '<tr><td>' . implode('</td><td>', $of) . '</td></tr>';
+    $pdf = DemoSheet::pdf(['<table>' . $cells('10', '200-0040', 'Tube', '0.5 m') . $cells('20', '200-0042', 'Clamp', '2 pc') . '</table>']);
+    expect(array_column($found(($this->sheet)($pdf, 'application/pdf', 'head.pdf'))[0]['findings'], 'kind'))->toBe(['missing_row']);
+    expect($found(($this->sheet)(SHEET_SVG)))->toBe([]);
+
+    $order = $this->world->opened();
+    $this->world->edit($order, 'replace', 10, ['component' => '200-0041'])->assertOk();
+    $this->world->sends('jonas', '/items/200-0010/files', [
+        'role' => 'sheet',
+        'file' => UploadedFile::fake()->createWithContent('old rows.svg', $svg(...$rows, ...$balloons)),
+    ]);
+    $draft = $found((string) ItemFile::query()->where('name', 'old rows.svg')->value('id'));
+    expect($draft[0]['revision'])
+        ->toBe('B')
+        ->and(array_map(static fn(array $one): array => [$one['kind'], $one['item']], $draft[0]['findings']))
+        ->toBe([['missing_row', '200-0041'], ['extra_row', '200-0040']]);
+});

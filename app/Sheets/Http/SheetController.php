@@ -8,11 +8,14 @@ use App\Documents\Models\ItemFile;
 use App\Http\Api\InPath;
 use App\Http\Api\InQuery;
 use App\Http\Api\Ok;
+use App\Http\Api\OkList;
 use App\Http\Api\Refused;
 use App\People\Models\Person;
 use App\Sheets\Actions\SheetAddresses;
+use App\Sheets\Data\CheckedSheet;
 use App\Sheets\Data\SheetAddressRow;
 use App\Sheets\Models\SheetAddress;
+use App\Sheets\PartsListReader;
 use App\Sheets\SheetPrint;
 use App\Sheets\SheetWords;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -47,6 +50,19 @@ final class SheetController
         $address = SheetAddress::inUse($file->id)?->url() ?? '';
 
         return $print->answer($file, $address, $request->string('language', $languages[0] ?? 'en')->toString());
+    }
+
+    #[OA\Get(path: '/api/files/{id}/parts-list', operationId: 'sheetPartsList', tags: ['documents'])]
+    #[InPath('id'), OkList(CheckedSheet::class), Refused]
+    public function partsList(string $id, PartsListReader $reader): JsonResponse
+    {
+        return new JsonResponse(
+            $reader->of(
+                ItemFile::query()
+                    ->with(['item', 'revision'])
+                    ->findOrFail($id),
+            ),
+        );
     }
 
     #[OA\Get(path: '/api/files/{id}/address', operationId: 'sheetAddress', tags: ['documents'])]

@@ -9,6 +9,7 @@ import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Status } from '../ui/Status';
 import { ended, firstOf, roles } from './files';
+import { PartsListCheck } from './PartsListCheck';
 import { SheetFrame } from './SheetFrame';
 import { SheetOut } from './SheetOut';
 
@@ -116,6 +117,7 @@ function Beside({ number, files, shown, revisions }: BesideProps) {
           </p>
         )}
       </section>
+      {shown.role === 'sheet' && <PartsListCheck file={shown.id} />}
       {shown.role === 'sheet' && <SheetOut key={shown.id} file={shown} />}
       <section aria-labelledby="sheet-history">
         <h2 id="sheet-history" className="mb-1">

@@ -3302,6 +3302,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files/{id}/parts-list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheetPartsList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/{id}/address": {
         parameters: {
             query?: never;
@@ -7604,6 +7620,17 @@ export interface components {
             reports?: string[];
             version: number;
         };
+        /** @description The parts list and balloons of a sheet held against the structure of an item. */
+        CheckedSheet: {
+            item: string;
+            title: string;
+            revision: string;
+            /** @description rows of a parts list that were found */
+            rows: number;
+            /** @description balloons that were found */
+            balloons: number;
+            findings: components["schemas"]["SheetFindingRow"][];
+        };
         /** @description The private address of a sheet. */
         SheetAddressRow: {
             /** @description null: it has none */
@@ -7613,6 +7640,18 @@ export interface components {
             released: boolean;
             /** @description in which it can be stamped */
             languages: string[];
+        };
+        /** @description One thing in which a sheet does not agree with the structure. */
+        SheetFindingRow: {
+            /** @enum {string} */
+            kind: "missing_row" | "extra_row" | "other_find" | "other_quantity" | "missing_balloon" | "extra_balloon";
+            find: string;
+            /** @description empty: of a balloon that no line has */
+            item: string;
+            /** @description what the sheet says; empty: nothing */
+            sheet: string;
+            /** @description what the structure says; empty: nothing */
+            structure: string;
         };
         /** @description How somebody signs in, and where they are signed in. */
         AccountSafety: {
@@ -16530,6 +16569,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sheetPartsList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckedSheet"][];
+                };
             };
             /** @description Refused; nothing was saved. */
             default: {

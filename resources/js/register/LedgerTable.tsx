@@ -39,7 +39,7 @@ const columns: Column<Row>[] = [
 
 const CHANGE = /^(PR|ECR|ECO|ECN|T)-\d/;
 /** Acts whose subject is an item. */
-const ON_ITEM = /^(item|revision|document)\./;
+const ON_ITEM = /^(sheet|item|revision|document)\./;
 
 /** What something was done to, as a link where it has a page. */
 function Subject({ row }: { row: Row }) {

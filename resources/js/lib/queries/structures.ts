@@ -24,6 +24,11 @@ export const structures = {
       queryFn: () => told(api.GET('/api/items/{number}/data', { params: { path: { number }, query: { on } } })),
       placeholderData: (before) => before,
     }),
+  partsList: (file: string) =>
+    queryOptions({
+      queryKey: ['items', 'parts-list', file],
+      queryFn: () => told(api.GET('/api/files/{id}/parts-list', { params: { path: { id: file } } })),
+    }),
   sheetAddress: (file: string) =>
     queryOptions({
       queryKey: ['sheet-addresses', file],
