@@ -18,6 +18,7 @@ describe('the head of every page', () => {
       '/register',
       '/items',
       '/compare',
+      '/hand-overs',
     ]);
     expect(main.getByRole('link', { name: 'Items' }).getAttribute('aria-current')).toBe('page');
     expect(main.getByRole('link', { name: 'Desk' }).getAttribute('aria-current')).toBeNull();

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use App\ChangeNotices\Jobs\IssueAtRelease;
 use App\ChangeNotices\Models\ChangeNotice;
+use App\FollowThrough\Jobs\CloseIfDone;
 use App\FollowThrough\Jobs\FollowOrder;
+use App\Verification\Jobs\RunVerification;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
@@ -206,7 +208,7 @@ it('stays as it was issued, whatever becomes of lists, and is the same as JSON, 
 });
 
 it('is issued by hand where it did not go out, and never before the release', function (): void {
-    Queue::fake([IssueAtRelease::class, FollowOrder::class]);
+    Queue::fake([IssueAtRelease::class, FollowOrder::class, RunVerification::class, CloseIfDone::class]);
     $order = $this->world->signed();
     $this->world
         ->only('mira', 'POST', "/orders/{$order}/notice")

@@ -15,7 +15,7 @@ export function NoticeSheets({ sheets }: { sheets: Schemas['NoticeSheet'][] }) {
             <p>
               <Link
                 to={`/items/${one.item}/sheet?file=${one.file}`}
-                className="text-accent underline-offset-3 hover:underline"
+                className="text-accent underline underline-offset-3"
               >
                 {one.item}
               </Link>{' '}
