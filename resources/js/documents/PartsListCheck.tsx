@@ -27,7 +27,9 @@ export function PartsListCheck({ file }: { file: string }) {
       {checked.map((one) => (
         <div key={one.item}>
           <p className={one.findings.length === 0 ? '' : 'text-warn'}>
-            {one.findings.length === 0 ? '■ agree with ' : `△ ${one.findings.length} differ from `}
+            {one.findings.length === 0
+              ? '■ agree with '
+              : `△ ${one.findings.length} ${one.findings.length === 1 ? 'difference' : 'differences'} from `}
             <ItemNumber number={one.item} /> {one.revision}
             <span className="text-soft">
               {one.rows > 0 && `, ${one.rows} rows`}
