@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Tasks;
 
-use App\Tasks\Data\EditableItem;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Refusal;
 
@@ -29,11 +28,8 @@ interface ChangesOfTasks
      */
     public function edited(string $number, array $subjects): array;
 
-    /** @return list<EditableItem> none where it is no order whose items are edited, now or later */
-    public function editable(string $number): array;
-
-    /** @return list<'review'|'release'> what may wait for a task of it */
-    public function mayWait(string $number): array;
+    /** What tasks may have to do with its order, now or later; nothing where it is none. */
+    public function work(string $number): WorkOfTasks;
 
     /** Ends with 404 when there is no such change. */
     public function title(string $number): string;

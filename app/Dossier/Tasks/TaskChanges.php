@@ -10,6 +10,7 @@ use App\Problems\Models\ProblemReport;
 use App\Requests\Models\ChangeRequest;
 use App\Tasks\ChangesOfTasks;
 use App\Tasks\Data\EditableItem;
+use App\Tasks\WorkOfTasks;
 use App\Vocabulary\ChoiceList;
 use Orthotaxis\Core\Change\OrderState;
 use Orthotaxis\Core\Change\Outcome;
@@ -20,8 +21,6 @@ use Orthotaxis\Core\Refusal;
 /** What tasks want to know of reports, requests and orders. */
 final readonly class TaskChanges implements ChangesOfTasks
 {
-    private const BEFORE_REVIEW = [OrderState::Planning, OrderState::Revising];
-
     public function hold(string $number): void
     {
         self::find($number)::hold($number);
@@ -70,14 +69,24 @@ final readonly class TaskChanges implements ChangesOfTasks
         return $refused === [] ? $items : throw Refusal::because($refused);
     }
 
-    public function editable(string $number): array
+    public function work(string $number): WorkOfTasks
     {
-        $order = ChangeOrder::orders()->where('number', $number)->whereIn('state', self::BEFORE_REVIEW)->first();
+        $order = ChangeOrder::orders()->where('number', $number)->first();
 
+        return match ($order?->state) {
+            OrderState::Planning, OrderState::Revising => new WorkOfTasks(self::editable($order->id), ['review', 'release']),
+            OrderState::InReview, OrderState::Signed => new WorkOfTasks(mayWait: ['release']),
+            default => new WorkOfTasks(),
+        };
+    }
+
+    /** @return list<EditableItem> */
+    private static function editable(int $order): array
+    {
         return array_values(
             OrderItem::query()
                 ->with('item:id,number,title')
-                ->where('order_id', $order?->id)
+                ->where('order_id', $order)
                 ->where('outcome', '!=', Outcome::Keep)
                 ->orderBy('id')
                 ->get()
@@ -90,15 +99,6 @@ final readonly class TaskChanges implements ChangesOfTasks
                 )
                 ->all(),
         );
-    }
-
-    public function mayWait(string $number): array
-    {
-        return match (ChangeOrder::orders()->where('number', $number)->value('state')) {
-            OrderState::Planning, OrderState::Revising => ['review', 'release'],
-            OrderState::InReview, OrderState::Signed => ['release'],
-            default => [],
-        };
     }
 
     public function title(string $number): string

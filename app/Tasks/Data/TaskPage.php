@@ -76,6 +76,7 @@ final readonly class TaskPage
         $task = $all->where('number', $number)->firstOrFail();
         $task->load(['checks.ticker', 'comments.person', 'comments.files', 'subjects.item:id,number']);
         $before = $task->waits->modelKeys();
+        $work = $changes->work($task->change);
         $row = static fn(ChangeTask $one): TaskRow => TaskRow::of($one, $reader);
 
         return new self(
@@ -92,8 +93,8 @@ final readonly class TaskPage
             waits: array_values($all->whereIn('id', $before)->map($row)->all()),
             others: array_values($all->where('id', '!=', $task->id)->map($row)->all()),
             edits: array_values($task->subjects->map(static fn(TaskSubject $one): TaskSubjectRow => TaskSubjectRow::of($one))->all()),
-            editable: $changes->editable($task->change),
-            may_wait: $changes->mayWait($task->change),
+            editable: $work->editable,
+            may_wait: $work->mayWait,
             comments: array_values($task->comments->map(static fn(TaskComment $one): TaskCommentRow => TaskCommentRow::of($one))->all()),
             may: self::acts($task, $reader),
             lacks: self::lacks($task, $reader),
