@@ -223,13 +223,6 @@ export const handoverStates: Record<string, string> = {
   unanswered: 'no answer yet',
 };
 
-/** Why planning's copy differs. */
-export const movers = {
-  there: 'Changed in planning',
-  never: 'Never accepted',
-  here: 'On its way',
-} as const;
-
 export const supplyKinds = {
   stock: 'Stock',
   work_order: 'Work orders',

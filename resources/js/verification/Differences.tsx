@@ -7,14 +7,13 @@ import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { useAddressFilters } from '../lib/useAddressFilters';
 import { usePaged } from '../lib/usePaged';
-import { movers } from '../lib/words';
 import { Button } from '../ui/Button';
 import { DataTable } from '../ui/DataTable';
 import { Loading } from '../ui/Loading';
 import { ProblemNotice } from '../ui/Notice';
 import { SearchInput } from '../ui/SearchInput';
 import { Select } from '../ui/Select';
-import { differenceColumns, requestAbout, type Difference } from './differenceColumns';
+import { differenceColumns, movers, requestAbout, type Difference } from './differenceColumns';
 
 interface Props {
   may: boolean;

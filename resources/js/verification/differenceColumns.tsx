@@ -1,11 +1,17 @@
 import type { Schemas } from '../lib/api';
 import { day, moment } from '../lib/format';
-import { movers } from '../lib/words';
 import type { Column } from '../ui/DataTable';
 import { Mark } from '../ui/Mark';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 
 export type Difference = Schemas['DifferenceRow'];
+
+/** Why planning's copy differs. */
+export const movers = {
+  there: 'Changed in planning',
+  never: 'Never accepted',
+  here: 'On its way',
+} as const;
 
 const structures = { engineering: 'Engineering', manufacturing: 'Manufacturing', item_data: 'Item data' } as const;
 /** Seen from here: what planning has to add, it lacks. */
