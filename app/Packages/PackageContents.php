@@ -73,7 +73,8 @@ final readonly class PackageContents
         }
         yield "{$notice->number}.json" => $notice->content;
         yield "{$notice->number}.html" => NoticePaper::html($notice);
-        yield "{$notice->number}.pdf" => NoticePaper::pdf($notice);
+        // Whoever waits for a page goes first; a worker has time.
+        yield "{$notice->number}.pdf" => retry(15, static fn(): string => NoticePaper::pdf($notice), 2_000);
     }
 
     /** @return iterable<string, string> */
