@@ -15,7 +15,7 @@ use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\ItemData\SetField;
 use Orthotaxis\Core\Release\ChangedPart;
-use Orthotaxis\Core\Text\SpreadsheetText;
+use Orthotaxis\Core\Text\CsvRow;
 
 /** What differed on the items of an order: before and after it, and revision by revision since the first. */
 final readonly class ChangeLists
@@ -138,7 +138,7 @@ final readonly class ChangeLists
             self::COLUMNS,
         );
         $csv = [$heads, ...$rows];
-        yield "{$name}.csv" => implode('', array_map(self::line(...), $csv));
+        yield "{$name}.csv" => implode('', array_map(CsvRow::of(...), $csv));
         foreach ($rows as $at => $row) {
             $rows[$at][1] = $words->say("package.kind.{$row[1]}");
             $rows[$at][4] = $row[4] === '' ? '' : $words->day(Day::parse($row[4]));
@@ -152,17 +152,5 @@ final readonly class ChangeLists
             'rows' => $rows,
             'words' => $words,
         ])->render();
-    }
-
-    /** @param  list<string>  $cells */
-    private static function line(array $cells): string
-    {
-        $quoted = static function (string $cell): string {
-            $text = SpreadsheetText::written($cell);
-
-            return preg_match('/[",\r\n]/', $text) === 1 ? '"' . str_replace('"', '""', $text) . '"' : $text;
-        };
-
-        return implode(',', array_map($quoted, $cells)) . "\r\n";
     }
 }

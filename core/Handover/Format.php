@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Handover;
 
-use Orthotaxis\Core\Text\SpreadsheetText;
+use Orthotaxis\Core\Text\CsvRow;
 
 /** The three open formats a hand-over is written in. All say the same. */
 enum Format: string
@@ -97,13 +97,6 @@ enum Format: string
             $rows[] = array_values($record);
         }
 
-        return implode('', array_map(static fn(array $row): string => implode(',', array_map(self::cell(...), $row)) . "\r\n", $rows));
-    }
-
-    private static function cell(string|int|null $value): string
-    {
-        $text = is_string($value) ? SpreadsheetText::written($value) : (string) $value;
-
-        return preg_match('/[",\r\n]/', $text) === 1 ? '"' . str_replace('"', '""', $text) . '"' : $text;
+        return implode('', array_map(CsvRow::of(...), $rows));
     }
 }
