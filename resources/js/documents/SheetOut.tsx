@@ -1,14 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, told, type Schemas } from '../lib/api';
-import { day } from '../lib/format';
+import { day, languageName } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { touches } from '../lib/touches';
 import { useAct } from '../lib/useAct';
 import { Button } from '../ui/Button';
 import { ProblemNotice } from '../ui/Notice';
-
-const language = (code: string) => new Intl.DisplayNames(['en'], { type: 'language' }).of(code) ?? code;
 
 /** The sheet for those who have no account: stamped with the status of the day, and an address that tells it on any later day. */
 export function SheetOut({ file }: { file: Schemas['FileRow'] }) {
@@ -33,7 +31,7 @@ export function SheetOut({ file }: { file: Schemas['FileRow'] }) {
             rel="noreferrer"
             className="text-accent underline underline-offset-3"
           >
-            Stamped PDF, {language(one)}
+            Stamped PDF, {languageName(one)}
           </a>
         ))}
       </p>

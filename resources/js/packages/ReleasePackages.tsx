@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told, type Schemas } from '../lib/api';
-import { count, moment } from '../lib/format';
+import { count, moment, languageName } from '../lib/format';
 import { queries } from '../lib/queries';
 import { useMay } from '../lib/session';
 import { touches } from '../lib/touches';
@@ -12,7 +12,6 @@ import { Select } from '../ui/Select';
 
 type Package = Schemas['PackageRow'];
 
-const language = (code: string) => new Intl.DisplayNames(['en'], { type: 'language' }).of(code) ?? code;
 const size = (bytes: number) =>
   bytes < 1_000_000 ? `${count(Math.ceil(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 
@@ -38,7 +37,7 @@ export function ReleasePackages({ order }: { order: string }) {
               className="!w-32"
               value={wanted}
               onChange={setChosen}
-              options={Object.fromEntries(known.languages.map((one) => [one, language(one)]))}
+              options={Object.fromEntries(known.languages.map((one) => [one, languageName(one)]))}
             />
             <Button busy={make.isPending} onClick={() => make.mutate(wanted)}>
               Create package
@@ -82,7 +81,7 @@ function PackageLine({ order, one, may }: { order: string; one: Package; may: bo
             {one.name}
           </a>
           <span className="text-soft">
-            {language(one.language)}, {size(one.bytes)}, {by}
+            {languageName(one.language)}, {size(one.bytes)}, {by}
           </span>
           <span className="font-mono text-xs text-soft" title={`SHA-256 ${one.sha256}`}>
             {one.sha256?.slice(0, 12)} …
