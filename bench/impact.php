@@ -160,7 +160,8 @@ $fromC = array_values((array) unpack('q*', (string) file_get_contents("{$folder}
 // The days that the screen looks at: a year in steps of a week, and its last day.
 $weekly = [...range(0, DAYS - 1, 7), DAYS - 1];
 $first = $again = $sampled = [];
-for ($round = 0; $round < 7; $round++) {
+// As many as a process that serves has answered before long: by then what is gone through often is compiled.
+for ($round = 0; $round < 41; $round++) {
     $started = hrtime(true);
     $wanted = $demands();
     $plan = $planned($wanted, $keep, []);

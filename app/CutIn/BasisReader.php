@@ -41,7 +41,7 @@ final readonly class BasisReader
         $indexes = array_map(static fn(string $plant): StructureIndex => StructureIndex::open(StructureView::asBuilt($plant)), $plants);
         $states = array_map(static fn(StructureIndex $index): string => $index->state(), $indexes);
         $key = hash('sha256', serialize([(string) $today, $days, $swaps, $plants, $calendars, $states]));
-        $kept = $pegged || $anew ? null : KeptForAWhile::get("cut-in-basis-{$key}");
+        $kept = $pegged || $anew ? null : KeptForAWhile::get("cut-in-demand-{$key}");
         if ($kept instanceof Basis) {
             return $kept;
         }
@@ -61,7 +61,7 @@ final readonly class BasisReader
             );
         }
         if (!$pegged) {
-            KeptForAWhile::put("cut-in-basis-{$key}", $basis);
+            KeptForAWhile::put("cut-in-demand-{$key}", $basis);
         }
 
         return $basis;

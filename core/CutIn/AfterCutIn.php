@@ -23,21 +23,20 @@ final readonly class AfterCutIn
     /** Whether the change wants more of the part than was wanted before. */
     private bool $wantsMore;
 
-    /**
-     * @param  array<int, int>  $coming  receipts, by day that has any
-     * @param  list<int>  $wanted  from the cut-in on, by others included
-     * @param  list<int>  $extra  what that is more than was wanted before: nobody orders it until the change is released
-     */
-    public function __construct(
-        private Part $part,
-        private Arrivals $arrivals,
-        private array $coming,
-        private array $wanted,
-        private array $extra,
-    ) {
-        $this->days = count($wanted);
+    /** @var list<int> from the cut-in on, by others included */
+    private array $wanted;
+
+    /** @var list<int> what that is more than was wanted before: nobody orders it until the change is released */
+    private array $extra;
+
+    /** @param  array<int, int>  $coming  receipts, by day that has any */
+    public function __construct(private Part $part, private Arrivals $arrivals, private array $coming)
+    {
+        $this->wanted = $part->demand->after;
+        $this->extra = $part->demand->extra;
+        $this->days = count($this->wanted);
         $this->until = min($this->days, max($arrivals->normal, $arrivals->released));
-        $this->wantsMore = array_filter($extra) !== [];
+        $this->wantsMore = array_filter($this->extra) !== [];
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\CutIn;
 
+use function count;
+
 /**
  * The best of some days by each measure. Least cost: the least total, then the earlier day. Least disturbance: the fewest open documents to
  * be touched, then the least total, then the earlier day.
@@ -22,21 +24,24 @@ final readonly class BestDays
     /** @param  list<CutInDay>  $days  every day from today */
     public static function of(array $days): self
     {
-        $possible = array_values(array_filter($days, static fn(CutInDay $day): bool => $day->isPossible));
-        if ($possible === []) {
-            return new self(null, null, null, null);
-        }
+        $possible = [];
         $least = $calmest = 0;
-        $leastTotal = $calmestTotal = PHP_INT_MAX;
-        $disturbed = PHP_INT_MAX;
-        foreach ($possible as $at => $day) {
+        $leastTotal = $calmestTotal = $disturbed = PHP_INT_MAX;
+        foreach ($days as $day) {
+            if (!$day->isPossible) {
+                continue;
+            }
             $total = $day->total->tenThousandths;
             if ($total < $leastTotal) {
-                [$least, $leastTotal] = [$at, $total];
+                [$least, $leastTotal] = [count($possible), $total];
             }
             if ($day->disturbed < $disturbed || ($day->disturbed === $disturbed && $total < $calmestTotal)) {
-                [$calmest, $calmestTotal, $disturbed] = [$at, $total, $day->disturbed];
+                [$calmest, $calmestTotal, $disturbed] = [count($possible), $total, $day->disturbed];
             }
+            $possible[] = $day;
+        }
+        if ($possible === []) {
+            return new self(null, null, null, null);
         }
         $most = $leastTotal + intdiv(abs($leastTotal), self::AS_GOOD);
         $isAsGood = static fn(int $at): bool => isset($possible[$at]) && $possible[$at]->total->tenThousandths <= $most;

@@ -23,7 +23,10 @@ final class Cancelling
     private readonly array $plain;
 
     /** @var list<int> how many receipts of a part come from the day on */
-    private readonly array $come;
+    public readonly array $come;
+
+    /** Whether any receipt is worth it. */
+    public readonly bool $isWorthIt;
 
     /** @var ?list<list<int>> of each that is worth it: by days from its own to the cut-in, the least of the evenings between the two */
     private ?array $between = null;
@@ -47,6 +50,7 @@ final class Cancelling
         );
         usort($worthIt, static fn(Receipt $a, Receipt $b): int => $b->day <=> $a->day ?: strcmp($b->document, $a->document));
         $this->worthIt = $worthIt;
+        $this->isWorthIt = $worthIt !== [];
         $this->plain = array_map(
             static fn(Receipt $receipt): array => [$receipt->day, $receipt->quantity, $receipt->cancelFee->tenThousandths ?? 0],
             $worthIt,
@@ -63,19 +67,18 @@ final class Cancelling
     /**
      * @param  int  $left  millionths that nobody wants in the end
      * @param  int  $level  with the cut-in on this day, to be added to $lowest
-     * @return array{array<int, int>, int, int, int} millionths by place among those that are worth it; what is left then; fees in
-     *     ten-thousandths; how many receipts come from the day on and are not cancelled
+     * @return array{int, int, int, int, int} how many of those that are worth it; millionths of the last of them, the others whole; what
+     *     is left then; fees in ten-thousandths; how many receipts come from the day on and are not cancelled
      */
     public function on(int $cutIn, int $left, int $level): array
     {
         $come = $this->come[$cutIn];
-        if ($left === 0 || $this->worthIt === []) {
-            return [[], $left, 0, $come];
+        if ($left === 0 || !$this->isWorthIt) {
+            return [0, 0, $left, 0, $come];
         }
         $between = $this->between ??= $this->between();
         $lowest = $this->lowest;
-        $quantities = [];
-        $fees = 0;
+        $cancelled = $last = $fees = 0;
         $most = $left;
         // Gone through for every day: comparisons in place of functions.
         foreach ($this->plain as $i => [$day, $quantity, $fee]) {
@@ -89,13 +92,14 @@ final class Cancelling
             if ($most <= 0) {
                 break;
             }
+            $cancelled = $i + 1;
             if ($most < $quantity) {
-                $quantities[$i] = $most;
+                $last = $most;
                 $left -= $most;
                 $fees += self::fee($this->worthIt[$i], $most);
                 break;
             }
-            $quantities[$i] = $quantity;
+            $last = $quantity;
             $left -= $quantity;
             $most -= $quantity;
             $fees += $fee;
@@ -105,22 +109,23 @@ final class Cancelling
         // @phpstan-ignore function.alreadyNarrowedType (an int that overflows becomes a float)
         is_int($fees) || throw new \OverflowException('A number becomes too large here to be kept exactly.');
 
-        return [$quantities, $left, $fees, $come];
+        return [$cancelled, $last, $left, $fees, $come];
     }
 
     /**
-     * @param  array<int, int>  $quantities
+     * @param  int  $cancelled  how many of those that are worth it
+     * @param  int  $last  millionths of the last of them
      * @return list<Cancelled>
      */
-    public function of(array $quantities): array
+    public function of(int $cancelled, int $last): array
     {
-        $cancelled = [];
-        foreach ($quantities as $i => $quantity) {
-            $receipt = $this->worthIt[$i];
-            $cancelled[] = new Cancelled($receipt, $quantity, Money::ofTenThousandths(self::fee($receipt, $quantity)));
+        $all = [];
+        foreach (array_slice($this->worthIt, 0, $cancelled) as $i => $receipt) {
+            $quantity = $i === $cancelled - 1 ? $last : $receipt->quantity;
+            $all[] = new Cancelled($receipt, $quantity, Money::ofTenThousandths(self::fee($receipt, $quantity)));
         }
 
-        return $cancelled;
+        return $all;
     }
 
     private static function fee(Receipt $receipt, int $quantity): int

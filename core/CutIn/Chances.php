@@ -50,11 +50,11 @@ final readonly class Chances
                         $levers,
                         $case->days,
                     );
+                    $on = $course->over($days);
                     foreach ($days as $day) {
-                        $on = $course->on($day);
-                        $lefts[$day] += PlantPlan::price($part->disposal, $on->left);
-                        $shorts[$day] += PlantPlan::shortage($part, $on);
-                        $lacks[$day] += $on->missing;
+                        $lefts[$day] += PlantPlan::price($part->disposal, $on->left[$day]);
+                        $shorts[$day] += PlantPlan::shortage($part, $on->hurried[$day], $on->missing[$day]);
+                        $lacks[$day] += $on->missing[$day];
                     }
                 }
             }

@@ -22,14 +22,8 @@ final class PartCourse
     /** @var array<int, int> what had to be reordered until the cut-in, by day on which it is wanted */
     private array $reordered = [];
 
-    /** Whether the change takes the part from anybody. */
-    private readonly bool $goes;
-
     /** Whether anybody wants the part after the cut-in. */
     public readonly bool $goesOn;
-
-    /** @var list<int> wanted until the cut-in, and by others */
-    private readonly array $before;
 
     private readonly AfterCutIn $after;
 
@@ -63,12 +57,6 @@ final class PartCourse
     /** @var list<int> receipts from the day on */
     private readonly array $stillComing;
 
-    /** @var list<int> wanted after the cut-in from the day on */
-    private readonly array $stillWanted;
-
-    /** @var list<int> wanted from the day on if the change is in, less what is if it is not */
-    private readonly array $more;
-
     /** @var list<int> what nobody wants in the end, before anything is cancelled */
     private readonly array $left;
 
@@ -81,59 +69,60 @@ final class PartCourse
     {
         $demand = $part->demand;
         $this->days = count($demand->until);
-        $before = $after = $extra = $more = [];
-        foreach ($demand->others as $day => $others) {
-            $until = $demand->until[$day];
-            $from = $demand->from[$day];
-            $before[] = $others + $until;
-            $after[] = $others + $from;
-            $more[] = $from - $until;
-            $extra[] = $from > $until ? $from - $until : 0;
-        }
-        FixedPoint::check($before);
-        FixedPoint::check($after);
-        $this->before = $before;
-        $this->goes = array_filter($demand->until) !== [];
-        $this->goesOn = array_filter($after) !== [];
+        $this->goesOn = $demand->goesOn;
         $this->safety = $this->goesOn ? $part->safety : 0;
         foreach ($part->receipts as $receipt) {
             $day = min($this->days, max(0, $receipt->day));
             $this->coming[$day] = FixedPoint::add($this->coming[$day] ?? 0, $receipt->quantity);
         }
         $this->arrivals = Arrivals::of($part, $levers, $plant, $this->days);
-        $this->after = new AfterCutIn($part, $this->arrivals, $this->coming, $after, $extra);
+        $this->after = new AfterCutIn($part, $this->arrivals, $this->coming);
         $this->shortsFrom = array_fill($this->after->until, $this->days - $this->after->until, AfterCutIn::NOTHING);
         $late = $levers->lateFromStock ? FixedPoint::add($demand->late['until'], $demand->late['others']) : 0;
         $this->goThrough(FixedPoint::sum($part->stock, -$part->keep, -$late));
         $this->stillComing = FromTheEnd::sums($this->coming, $this->days);
-        $this->stillWanted = FromTheEnd::sums($after, $this->days);
-        $this->more = FromTheEnd::sums($more, $this->days);
         [$this->left, $this->level] = $this->leftovers();
-        $lowest = $this->goesOn ? FromTheEnd::least($this->stillWanted, $this->stillComing) : [];
+        $lowest = $this->goesOn ? FromTheEnd::least($demand->stillWanted, $this->stillComing) : [];
         $this->cancelling = new Cancelling($part, $levers->notCancelled, $this->evening, $lowest);
     }
 
     public function on(int $day): PartDay
     {
-        [$hurried, $missing, $lacks, $atRisk] = $this->shortsFrom[$day] ?? $this->shortFrom($day);
-        [$cancelled, $left, $fees, $come] = $this->cancelling->on($day, $this->left[$day], $this->level[$day]);
+        return $this->over([$day])->on($day);
+    }
 
-        return new PartDay(
-            left: $left,
-            fees: $fees,
-            touched: count($cancelled) + ($this->goesOn ? 0 : $come),
-            hurried: $this->short[$day][0] + $hurried,
-            missing: $this->short[$day][1] + $missing,
-            isSustained: !$lacks && ($this->arrivals->more < $this->days || $this->doesLastAnyway()),
-            atRisk: $atRisk,
-            recurring: $this->more[$day],
-        );
+    /** @param  list<int>  $days */
+    public function over(array $days): PartDays
+    {
+        $lefts = $fees = $touched = $hurried = $missing = $isSustained = $risks = $recurring = [];
+        $comesInTime = $this->arrivals->more < $this->days || $this->doesLastAnyway();
+        // Read once: all of it is looked at on every day.
+        [$left, $level, $short, $more] = [$this->left, $this->level, $this->short, $this->part->demand->stillMore];
+        [$come, $isWorthIt, $goesOn] = [$this->cancelling->come, $this->cancelling->isWorthIt, $this->goesOn];
+        foreach ($days as $day) {
+            [$hurries, $misses, $lacks, $risks[$day]] = $this->shortsFrom[$day] ?? $this->shortFrom($day);
+            $lefts[$day] = $left[$day];
+            $fees[$day] = 0;
+            $touched[$day] = $goesOn ? 0 : $come[$day];
+            if ($isWorthIt && $left[$day] > 0) {
+                [$cancelled, , $lefts[$day], $fees[$day], $comes] = $this->cancelling->on($day, $left[$day], $level[$day]);
+                $touched[$day] = $cancelled + ($goesOn ? 0 : $comes);
+            }
+            $hurried[$day] = $short[$day][0] + $hurries;
+            $missing[$day] = $short[$day][1] + $misses;
+            $isSustained[$day] = !$lacks && $comesInTime;
+            $recurring[$day] = $more[$day];
+        }
+
+        return new PartDays($lefts, $fees, $touched, $hurried, $missing, $isSustained, $risks, $recurring);
     }
 
     /** @return list<Cancelled> the receipts that are cancelled with a cut-in on a day, the latest first */
     public function cancelled(int $day): array
     {
-        return $this->cancelling->of($this->cancelling->on($day, $this->left[$day], $this->level[$day])[0]);
+        [$cancelled, $last] = $this->cancelling->on($day, $this->left[$day], $this->level[$day]);
+
+        return $this->cancelling->of($cancelled, $last);
     }
 
     /** @return array<int, array{int, int}> by day that has any: millionths hurried, and missing, with a cut-in on a day */
@@ -207,10 +196,11 @@ final class PartCourse
     {
         $plain = $free;
         $hurried = $missing = 0;
-        for ($day = 0; $day < $this->days; $day++) {
-            $wanted = $this->before[$day];
-            $this->free[] = $free;
-            $this->short[] = [$hurried, $missing];
+        $short = [0, 0];
+        $mornings = $evenings = $shorts = [];
+        foreach ($this->part->demand->before as $day => $wanted) {
+            $mornings[] = $free;
+            $shorts[] = $short;
             $comes = $this->coming[$day] ?? 0;
             $plain += $comes - $wanted;
             if ($plain < 0 && $wanted > 0) {
@@ -227,12 +217,16 @@ final class PartCourse
                 $this->shortOn[$day] = [$can, $lacking - $can];
                 $hurried += $can;
                 $missing += $lacking - $can;
+                $short = [$hurried, $missing];
                 $free = min(0, $free);
             } else {
                 $free -= $wanted;
             }
-            $this->evening[] = $free;
+            $evenings[] = $free;
         }
+        $this->free = $mornings;
+        $this->short = $shorts;
+        $this->evening = $evenings;
         FixedPoint::check([$plain, $free, $hurried, $missing]);
     }
 
@@ -250,13 +244,15 @@ final class PartCourse
      */
     private function leftovers(): array
     {
+        $goes = $this->part->demand->goes;
+        $stillWanted = $this->part->demand->stillWanted;
         $left = $level = [];
         // Behind the time looked at a part goes on at its mean rate for as long again.
-        $beyond = $this->goesOn ? $this->stillWanted[0] : 0;
+        $beyond = $this->goesOn ? $stillWanted[0] : 0;
         foreach ($this->free as $day => $free) {
-            $level[] = $still = $free + $this->stillComing[$day] - $this->stillWanted[$day];
+            $level[] = $still = $free + $this->stillComing[$day] - $stillWanted[$day];
             // What is there of a part that only comes is there whatever is done.
-            $left[] = $this->goes && $still > $beyond ? $still - $beyond : 0;
+            $left[] = $goes && $still > $beyond ? $still - $beyond : 0;
         }
         FixedPoint::check($level);
 

@@ -21,8 +21,7 @@ final readonly class PlantCase
     {
         $more = 0;
         foreach ($this->parts as $part) {
-            $quantity = FixedPoint::subtract(FixedPoint::sum(...$part->demand->from), FixedPoint::sum(...$part->demand->until));
-            $more = FixedPoint::add($more, FixedPoint::scale($part->cost->tenThousandths, $quantity, Quantity::ONE));
+            $more = FixedPoint::add($more, FixedPoint::scale($part->cost->tenThousandths, $part->demand->stillMore[0], Quantity::ONE));
         }
 
         return $more;

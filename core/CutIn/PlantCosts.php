@@ -43,23 +43,23 @@ final class PlantCosts
     public function add(Part $part, PartCourse $course): void
     {
         $left = $short = $missing = $hurried = $amount = 0;
-        foreach ($this->touched as $day => $touched) {
-            $on = $course->on($day);
-            if ($on->left !== $left) {
-                $left = $on->left;
+        $on = $course->over(array_keys($this->touched));
+        foreach ($on->left as $day => $leftover) {
+            if ($leftover !== $left) {
+                $left = $leftover;
                 $amount = PlantPlan::price($part->disposal, $left);
             }
-            if ($on->missing !== $missing || $on->hurried !== $hurried) {
-                [$missing, $hurried] = [$on->missing, $on->hurried];
-                $short = PlantPlan::shortage($part, $on);
+            if ($on->missing[$day] !== $missing || $on->hurried[$day] !== $hurried) {
+                [$missing, $hurried] = [$on->missing[$day], $on->hurried[$day]];
+                $short = PlantPlan::shortage($part, $hurried, $missing);
             }
             $this->leftover[$day] += $amount;
-            $this->cancellation[$day] += $on->fees;
+            $this->cancellation[$day] += $on->fees[$day];
             $this->shortage[$day] += $short;
-            $this->recurring[$day] += PlantPlan::price($part->cost, $on->recurring);
-            $this->atRisk[$day] += PlantPlan::price($part->cost, $on->atRisk);
-            $this->touched[$day] = $touched + $on->touched;
-            if (!$on->isSustained) {
+            $this->recurring[$day] += PlantPlan::price($part->cost, $on->recurring[$day]);
+            $this->atRisk[$day] += PlantPlan::price($part->cost, $on->atRisk[$day]);
+            $this->touched[$day] += $on->touched[$day];
+            if (!$on->isSustained[$day]) {
                 $this->isSustained[$day] = false;
             }
         }

@@ -44,7 +44,7 @@ final readonly class PlantPlan
             if ($courses[$i]->needsLeadTime()) {
                 $unknown[] = $part->number;
             }
-            if ($courses[$i]->runOut !== null && array_filter($part->demand->until) !== []) {
+            if ($courses[$i]->runOut !== null && $part->demand->goes) {
                 $runOuts[] = $courses[$i]->runOut;
             }
         }
@@ -57,19 +57,21 @@ final readonly class PlantPlan
         // Most amounts stand on many days: each is made once.
         $money = [];
         $days = [];
+        [$leftover, $cancellation, $shortage] = [$costs->leftover, $costs->cancellation, $costs->shortage];
+        [$recurring, $atRisk, $isSustained, $touched] = [$costs->recurring, $costs->atRisk, $costs->isSustained, $costs->touched];
         foreach ($straddling as $day => $under) {
             $orders = $under === 0 ? 0 : FixedPoint::scale($perStraddle, $under, 1);
             $days[] = new CutInDay(
-                day: $day,
-                isPossible: $day >= $isReady && $costs->isSustained[$day] && $case->days->worksOn($day),
-                leftover: ($money[$costs->leftover[$day]] ??= Money::ofTenThousandths($costs->leftover[$day])),
-                cancellation: ($money[$costs->cancellation[$day]] ??= Money::ofTenThousandths($costs->cancellation[$day])),
-                shortage: ($money[$costs->shortage[$day]] ??= Money::ofTenThousandths($costs->shortage[$day])),
-                straddling: ($money[$orders] ??= Money::ofTenThousandths($orders)),
-                recurring: ($money[$costs->recurring[$day]] ??= Money::ofTenThousandths($costs->recurring[$day])),
-                countsRecurring: $counts,
-                disturbed: $under + $costs->touched[$day],
-                atRisk: ($money[$costs->atRisk[$day]] ??= Money::ofTenThousandths($costs->atRisk[$day])),
+                $day,
+                $day >= $isReady && $isSustained[$day] && $case->days->worksOn($day),
+                ($money[$leftover[$day]] ??= Money::ofTenThousandths($leftover[$day])),
+                ($money[$cancellation[$day]] ??= Money::ofTenThousandths($cancellation[$day])),
+                ($money[$shortage[$day]] ??= Money::ofTenThousandths($shortage[$day])),
+                ($money[$orders] ??= Money::ofTenThousandths($orders)),
+                ($money[$recurring[$day]] ??= Money::ofTenThousandths($recurring[$day])),
+                $counts,
+                $under + $touched[$day],
+                ($money[$atRisk[$day]] ??= Money::ofTenThousandths($atRisk[$day])),
             );
         }
         $last = max(0, ...array_values($waits));
@@ -84,14 +86,18 @@ final readonly class PlantPlan
         );
     }
 
-    /** What is missing and hurried costs, ten-thousandths. */
-    public static function shortage(Part $part, PartDay $on): int
+    /**
+     * What is hurried and missing costs.
+     *
+     * @return int ten-thousandths
+     */
+    public static function shortage(Part $part, int $hurried, int $missing): int
     {
-        $missing = self::price($part->penalty, $on->missing);
+        $cost = self::price($part->penalty, $missing);
 
-        return $on->hurried === 0 || $part->expediting === null
-            ? $missing
-            : $missing + self::price($part->expediting->premium, $on->hurried) + $part->expediting->fee->tenThousandths;
+        return $hurried === 0 || $part->expediting === null
+            ? $cost
+            : $cost + self::price($part->expediting->premium, $hurried) + $part->expediting->fee->tenThousandths;
     }
 
     /** @return int ten-thousandths */

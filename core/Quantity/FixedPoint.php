@@ -92,7 +92,7 @@ final readonly class FixedPoint
      */
     public static function check(array $numbers): void
     {
-        if (!is_int(max([0, ...$numbers])) || !is_int(min([0, ...$numbers]))) {
+        if ($numbers !== [] && (!is_int(max($numbers)) || !is_int(min($numbers)))) {
             throw new \OverflowException('A number becomes too large here to be kept exactly.');
         }
     }
