@@ -8,7 +8,6 @@ declare(strict_types=1);
  */
 
 use App\Days\Today;
-use App\People\Models\Person;
 use App\Structures\Index\LineRows;
 use App\Structures\Index\StructureIndex;
 use App\Structures\StructureView;
@@ -28,6 +27,7 @@ ini_set('memory_limit', '3G');
 require dirname(__DIR__) . '/vendor/autoload.php';
 require __DIR__ . '/sql.php';
 require __DIR__ . '/Pages.php';
+require __DIR__ . '/measurer.php';
 require __DIR__ . '/Builds.php';
 $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
@@ -162,16 +162,7 @@ $part = static fn(string $one): string => "sum(round({$one} * quantity / 1000000
     3,
 );
 
-Person::query()->updateOrCreate(
-    ['login' => 'bench'],
-    [
-        'name' => 'Bench',
-        'email' => 'bench@quillback.example',
-        'password' => bin2hex(random_bytes(12)),
-        'roles' => ['viewer'],
-        'active' => true,
-    ],
-);
+measurer(bin2hex(random_bytes(12)));
 $pages = (new Pages($address))->measure(['accountability of 2,000 lines' => '/api/items/BUILT-2000/accountability?plant=Bench']);
 
 $report = [

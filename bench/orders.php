@@ -5,7 +5,7 @@ declare(strict_types=1);
 /*
  * Measures a component replaced in thousands of parents (seen, done, undone) and the worksheet of it, beside what SQL takes to find the
  * lines and to write as many edits; everything is taken back at the end. Then merging and carrying over, against C.
- * The worksheet is opened over HTTP as well, against an empty authenticated route.
+ * The worksheet is opened over HTTP as well, against an empty authenticated route, and scrolled in a browser.
  * Called by bin/bench: orders.php LINES JSON(0|1) FOLDER PROGRAM ADDRESS
  */
 
@@ -31,6 +31,8 @@ use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\ChangeLine;
 
 require __DIR__ . '/Pages.php';
+require __DIR__ . '/Scrolling.php';
+require __DIR__ . '/measurer.php';
 require __DIR__ . '/merging.php';
 
 const PARENTS = 5_000;
@@ -193,6 +195,13 @@ $work = DB::scalar(
 DB::rollBack();
 
 /** An order with so many lines in all that it changes, without a person who edits it; to be deleted again. */
+$away = static function (): void {
+    $left = ChangeOrder::query()->where('number', 'ECO-BENCH-SHEET')->first();
+    DB::table('change_order_items')->where('order_id', $left?->id)->delete();
+    $left?->delete();
+};
+// Of a run that was broken off.
+$away();
 $large = DB::transaction(static function (): ChangeOrder {
     $order = ChangeOrder::query()->create([
         'number' => 'ECO-BENCH-SHEET',
@@ -215,10 +224,12 @@ $large = DB::transaction(static function (): ChangeOrder {
     return $order;
 });
 try {
+    $password = bin2hex(random_bytes(12));
+    $reader = measurer($password);
     [$sheet] = (new Pages($address))->measure(['worksheet' => "/api/orders/{$large->number}/worksheet"]);
+    $scrolled = (new Scrolling($address, $reader->login, $password))->measure("/orders/{$large->number}/worksheet");
 } finally {
-    DB::table('change_order_items')->where('order_id', $large->id)->delete();
-    $large->delete();
+    $away();
 }
 
 $report = [
@@ -241,6 +252,7 @@ $report = [
         'page_ms' => $sheet['ms'],
         'empty_route_ms' => $sheet['empty_route_ms'],
     ],
+    'scrolling' => $scrolled,
     'consequences' => [
         'edits' => $consequences->lines,
         'parents' => count($parents),
@@ -277,6 +289,16 @@ printf(
     $report['worksheet']['page_ms'],
     $report['worksheet']['empty_route_ms'],
     $report['worksheet']['page_ms'] / $report['worksheet']['empty_route_ms'],
+);
+$one = $report['scrolling'];
+printf(
+    "scrolling        %d rounds of it, %d frames: worst of a round %.1f ms, %d over 33 ms; %d rounds clean, of an empty box %d\n",
+    $one['rounds'],
+    $one['frames'],
+    $one['worst_ms'],
+    $one['over'],
+    $one['clean_rounds'],
+    $one['idle_clean_rounds'],
 );
 printf(
     "consequences     %d edits in %d parents, %d products: %.0f ms, after %.0f ms in which the last was saved\n",

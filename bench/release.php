@@ -21,6 +21,7 @@ require dirname(__DIR__) . '/vendor/autoload.php';
 $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 require __DIR__ . '/Pages.php';
+require __DIR__ . '/measurer.php';
 
 /** An order that takes an item to another revision, released; made of what is there. */
 function releasedOrder(): ChangeOrder
@@ -68,15 +69,7 @@ function releasedOrder(): ChangeOrder
     return ChangeOrder::query()->findOrFail($order);
 }
 
-Person::query()->updateOrCreate(
-    ['login' => 'bench'],
-    [
-        'name' => 'Bench',
-        'email' => 'bench@quillback.example',
-        'password' => bin2hex(random_bytes(20)),
-        'roles' => ['coordinator'],
-    ],
-);
+measurer(bin2hex(random_bytes(12)));
 $order = DB::transaction(releasedOrder(...));
 $replaced = DB::selectOne(
     "SELECT i.number, i.unit, p.code FROM change_order_items oi JOIN items i ON i.id = oi.item_id

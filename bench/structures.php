@@ -8,7 +8,6 @@ declare(strict_types=1);
  */
 
 use App\Days\Today;
-use App\People\Models\Person;
 use App\Structures\Index\IndexFolder;
 use App\Structures\Index\LineRows;
 use App\Structures\Index\StructureIndex;
@@ -19,6 +18,7 @@ ini_set('memory_limit', '3G');
 require dirname(__DIR__) . '/vendor/autoload.php';
 require __DIR__ . '/sql.php';
 require __DIR__ . '/Pages.php';
+require __DIR__ . '/measurer.php';
 $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 [, $lines, $json, $folder, $program, $address] = $argv;
@@ -170,16 +170,7 @@ $assembly = (string) DB::scalar(
 );
 $number = fn(array $item): string => (string) DB::scalar('SELECT number FROM items WHERE id = ?', [$item['u']]);
 say('Pages');
-Person::query()->updateOrCreate(
-    ['login' => 'bench'],
-    [
-        'name' => 'Bench',
-        'email' => 'bench@quillback.example',
-        'password' => bin2hex(random_bytes(12)),
-        'roles' => ['viewer'],
-        'active' => true,
-    ],
-);
+measurer(bin2hex(random_bytes(12)));
 $asking = new Pages($address);
 $pages = $asking->measure([
     'structure page of a product' => "/api/items/{$product}/structure",

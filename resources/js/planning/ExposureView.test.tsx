@@ -66,6 +66,14 @@ describe('what exists and what is coming', () => {
     expect(server.asked('GET /api/exposure').map(({ query }) => query.items)).toEqual(['200-0040,200-0010']);
   });
 
+  it('is asked about some items at a time where they are more than an address takes', async () => {
+    const many = Array.from({ length: 150 }, (_, at) => of(`300-${1000 + at}`));
+    await view(many);
+    const asked = server.asked('GET /api/exposure').map(({ query }) => (query.items ?? '').split(','));
+    expect(asked.map((items) => items.length)).toEqual([100, 50]);
+    expect(asked.flat()).toEqual(many.map(({ item }) => item));
+  });
+
   it('opens into lots and documents, each of which leads to its page in planning', async () => {
     const user = await view([tube]);
     await user.click(screen.getByRole('button', { name: 'Show the 2 lots and documents' }));

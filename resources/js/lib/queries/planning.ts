@@ -2,6 +2,9 @@ import { queryOptions } from '@tanstack/react-query';
 import { api, told, type Schemas } from '../api';
 import { paged } from './paged';
 
+/** So many numbers of items fit into an address. */
+const AT_ONCE = 100;
+
 /** What planning is asked. */
 export const planning = {
   /** What still names what a released order replaced. */
@@ -72,7 +75,16 @@ export const planning = {
   exposure: (items: string[]) =>
     queryOptions({
       queryKey: ['planning', 'exposure', items],
-      queryFn: () => told(api.GET('/api/exposure', { params: { query: { items: items.join(',') } } })),
+      queryFn: async ({ signal }) => {
+        const all: Schemas['ExposurePage'] = { items: [], strangers: [] };
+        for (let from = 0; from < items.length; from += AT_ONCE) {
+          const some = items.slice(from, from + AT_ONCE).join(',');
+          const answer = await told(api.GET('/api/exposure', { params: { query: { items: some } }, signal }));
+          all.items.push(...answer.items);
+          all.strangers = [...new Set([...all.strangers, ...answer.strangers])];
+        }
+        return all;
+      },
       enabled: items.length > 0,
       staleTime: 30_000,
     }),
