@@ -158,7 +158,7 @@ export function RedlineGrid(props: Props) {
           aria-multiselectable
           {...(flat && { 'aria-rowcount': rows.length + 1 })}
           data-takes-letters={mayEdit || undefined}
-          className={clsx('w-full border-collapse bg-sheet', flat && 'table-fixed')}
+          className={clsx('w-full bg-sheet', flat ? 'rows-apart table-fixed' : 'border-collapse')}
           style={flat ? { minWidth: widths.reduce((sum, width) => sum + width, MARKS) } : undefined}
         >
           {flat && (

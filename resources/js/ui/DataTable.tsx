@@ -129,7 +129,7 @@ export function DataTable<Row>(props: Props<Row>) {
           aria-label={label}
           aria-rowcount={rows.length + 1}
           aria-multiselectable
-          className="w-full border-collapse text-base"
+          className="rows-apart w-full text-base"
         >
           <thead>
             <tr

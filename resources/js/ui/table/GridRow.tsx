@@ -60,7 +60,7 @@ function Row<Row>(props: Props<Row>) {
       }}
       style={height === undefined ? undefined : { height }}
       className={clsx(
-        'scroll-mt-9 border-b border-rule align-baseline -outline-offset-2 last:border-b-0',
+        'scroll-mt-9 align-baseline -outline-offset-2',
         opens && level === undefined && 'cursor-pointer hover:bg-well',
         level !== undefined && level > 1 && 'bg-paper',
         props.among && '!bg-accent-soft',
