@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Files;
 
-/** The first page of a sheet as a picture, or all of it as a PDF that needs nothing else. */
+/** A page of a sheet as a picture, or all of it as a PDF that needs nothing else. */
 final readonly class Drawn
 {
+    /** Four bytes each when a picture is opened. */
+    private const MOST_PIXELS = 16_000_000;
+
     /**
      * @param  string  $path  of the file
      * @param  int  $width  of the picture, in pixels
      * @return ?string PNG; null: it is of no kind that is drawn, or cannot be
      */
-    public static function png(string $path, string $mediaType, int $width): ?string
+    public static function png(string $path, string $mediaType, int $width, int $page = 1): ?string
     {
         $png = match ($mediaType) {
             'image/svg+xml' => DrawingProgram::run([
@@ -27,16 +30,38 @@ final readonly class Drawn
                 'pdftoppm',
                 '-png',
                 '-singlefile',
+                '-f',
+                (string) $page,
                 '-scale-to-x',
                 (string) $width,
                 '-scale-to-y',
                 '-1',
                 $path,
             ]),
+            'image/png', 'image/jpeg' => self::scaled($path, $width),
             default => null,
         };
 
         return $png !== null && str_starts_with($png, "\x89PNG") ? $png : null;
+    }
+
+    /** A picture as wide as wanted; larger ones than that would take too much memory to open are left alone. */
+    private static function scaled(string $path, int $width): ?string
+    {
+        [$wide, $high] = @getimagesize($path) ?: [0, 0];
+        $picture =
+            $wide * $high === 0 || $wide * $high > self::MOST_PIXELS ? false : @imagecreatefromstring((string) file_get_contents($path));
+        if ($picture === false) {
+            return null;
+        }
+        $scaled = imagecreatetruecolor(max(1, $width), max(1, (int) round(($width * $high) / $wide)));
+        // What shines through stands on paper.
+        imagefill($scaled, 0, 0, (int) imagecolorallocate($scaled, 255, 255, 255));
+        imagecopyresampled($scaled, $picture, 0, 0, 0, 0, imagesx($scaled), imagesy($scaled), $wide, $high);
+        ob_start();
+        imagepng($scaled);
+
+        return (string) ob_get_clean();
     }
 
     /**

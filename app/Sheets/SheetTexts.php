@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sheets;
 
 use App\Files\DrawingProgram;
+use App\Sheets\Svg\SvgMatrix;
 use Orthotaxis\Core\Sheet\SheetText;
 
 /** The texts of a sheet and where they stand. Of pictures none can be read. */
@@ -60,23 +61,12 @@ final readonly class SheetTexts
     /** @return array{float, float, float} where it is on the sheet, and how much it is enlarged */
     private static function place(\DOMElement $element, string $across, string $down): array
     {
-        [$x, $y, $scale] = [(float) $element->getAttribute($across), (float) $element->getAttribute($down), 1.0];
+        $matrix = SvgMatrix::none();
         for ($at = $element; $at instanceof \DOMElement; $at = $at->parentNode) {
-            preg_match_all('/(translate|scale|matrix)\(([^)]*)\)/', $at->getAttribute('transform'), $steps, PREG_SET_ORDER);
-            // The last one is done first.
-            foreach (array_reverse($steps) as [, $what, $numbers]) {
-                $n = array_map(floatval(...), preg_split('/[\s,]+/', trim($numbers)) ?: []);
-                [$x, $y, $scale] = match ($what) {
-                    'translate' => [$x + $n[0], $y + ($n[1] ?? 0), $scale],
-                    'scale' => [$x * $n[0], $y * ($n[1] ?? $n[0]), $scale * abs($n[0])],
-                    default => count($n) === 6
-                        ? [$n[0] * $x + $n[2] * $y + $n[4], $n[1] * $x + $n[3] * $y + $n[5], $scale * hypot($n[0], $n[1])]
-                        : [$x, $y, $scale],
-                };
-            }
+            $matrix = SvgMatrix::of($at->getAttribute('transform'))->times($matrix);
         }
 
-        return [$x, $y, $scale];
+        return [...$matrix->point((float) $element->getAttribute($across), (float) $element->getAttribute($down)), $matrix->enlarges()];
     }
 
     private static function pdf(string $path): ?self

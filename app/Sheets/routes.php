@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\People\Ability;
+use App\Sheets\Http\SheetComparisonController;
 use App\Sheets\Http\SheetController;
 use Illuminate\Support\Facades\Route;
 
@@ -17,3 +18,9 @@ Route::controller(SheetController::class)
         Route::post('/address', 'make')->middleware(Ability::AttachFile->gate());
         Route::delete('/address', 'withdraw')->middleware(Ability::AttachFile->gate());
     });
+
+Route::controller(SheetComparisonController::class)->group(static function (): void {
+    Route::get('/orders/{number}/sheets', 'ofOrder');
+    Route::get('/files/{id}/against/{after}', 'compare')->whereUuid(['id', 'after']);
+    Route::get('/files/{id}/page', 'page')->whereUuid('id');
+});

@@ -3286,6 +3286,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orderSheets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/against/{after}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["comparedSheets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["filePage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/{id}/stamped": {
         parameters: {
             query?: never;
@@ -7631,6 +7679,38 @@ export interface components {
             balloons: number;
             findings: components["schemas"]["SheetFindingRow"][];
         };
+        /** @description A page of two sheets, and where they differ on it. */
+        ComparedSheets: {
+            before: components["schemas"]["FileRow"];
+            after: components["schemas"]["FileRow"];
+            page: number;
+            pages_before: number;
+            pages_after: number;
+            /**
+             * Format: float
+             * @description millimetres of the page; null: the old sheet has none
+             */
+            width_before: number | null;
+            /** Format: float */
+            height_before: number | null;
+            /**
+             * Format: float
+             * @description millimetres of the page; null: the new sheet has none
+             */
+            width_after: number | null;
+            /** Format: float */
+            height_after: number | null;
+            /** @description drawn: element by element; seen: by the pictures of the pages */
+            by: string;
+            places: components["schemas"]["SheetPlaceRow"][];
+        };
+        /** @description A sheet that an order brings, and the one before it. */
+        OrderSheetRow: {
+            item: string;
+            title: string;
+            before: components["schemas"]["FileRow"] | null;
+            after: components["schemas"]["FileRow"];
+        };
         /** @description The private address of a sheet. */
         SheetAddressRow: {
             /** @description null: it has none */
@@ -7652,6 +7732,25 @@ export interface components {
             sheet: string;
             /** @description what the structure says; empty: nothing */
             structure: string;
+        };
+        /** @description A place at which two sheets differ; where it is, in shares of the larger of both. */
+        SheetPlaceRow: {
+            /** @description from 1, as one reads */
+            number: number;
+            /** @enum {string} */
+            kind: "added" | "removed" | "changed";
+            /** @description as ISO 5457 names it: B3 */
+            zone: string;
+            /** Format: float */
+            left: number;
+            /** Format: float */
+            top: number;
+            /** Format: float */
+            width: number;
+            /** Format: float */
+            height: number;
+            went: string[];
+            came: string[];
         };
         /** @description How somebody signs in, and where they are signed in. */
         AccountSafety: {
@@ -16538,6 +16637,103 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Done"];
                 };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    orderSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderSheetRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    comparedSheets: {
+        parameters: {
+            query?: {
+                page?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                after: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedSheets"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    filePage: {
+        parameters: {
+            query?: {
+                page?: string;
+                width?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description PNG of a page, as wide as asked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Refused; nothing was saved. */
             default: {
