@@ -16,10 +16,10 @@ final class DemoSheet
      *     the title block
      * @param  list<array{find: int, number: string, title: string, quantity: string}>  $parts  empty for a single part
      */
-    public static function svg(array $block, array $parts): string
+    public static function svg(array $block, array $parts, string $note = ''): string
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937(crc32($block['of'])));
-        $body = $parts === [] ? self::part($random) : self::assembly($parts, $random);
+        $body = $parts === [] ? self::part($random) : self::assembly($parts);
 
         return '<?xml version="1.0" encoding="UTF-8"?>' .
             "\n" .
@@ -31,6 +31,7 @@ final class DemoSheet
             '<style>text{font-family:sans-serif;font-size:4px;fill:#111}.s{font-size:3px}.b{font-size:6px;font-weight:bold}.l{fill:none;stroke:#111;stroke-width:.5}.t{fill:none;stroke:#111;stroke-width:.25}.h{fill:none;stroke:#111;stroke-width:.25;stroke-dasharray:3 1.5}.c{fill:none;stroke:#111;stroke-width:.18;stroke-dasharray:6 1.5 1 1.5}</style>' .
             '<rect width="420" height="297" fill="#fff"/><rect class="l" x="10" y="10" width="400" height="277"/>' .
             $body .
+            ($note === '' ? '' : "<text x='20' y='278'>" . htmlspecialchars($note, ENT_XML1) . '</text>') .
             self::block($block) .
             "</svg>\n";
     }
@@ -111,13 +112,15 @@ final class DemoSheet
     }
 
     /** @param  list<array{find: int, number: string, title: string, quantity: string}>  $parts */
-    private static function assembly(array $parts, \Random\Randomizer $random): string
+    private static function assembly(array $parts): string
     {
         $svg = '';
         $shown = array_slice($parts, 0, 20);
         foreach ($shown as $i => $part) {
             $x = 45 + ($i % 4) * 46;
             $y = 45 + intdiv($i, 4) * max(42, intdiv(200, intdiv(count($shown) + 3, 4)));
+            // Each part looks the same on every sheet, and another one looks different.
+            $random = new \Random\Randomizer(new \Random\Engine\Mt19937(crc32($part['number'])));
             $width = $random->getInt(16, 32);
             $height = $random->getInt(10, 24);
             $svg .=

@@ -23,7 +23,7 @@ final class DraftSheetSeeder extends Seeder
             ->whereRelation('item', 'title', "Drawing, {$board->title}")
             ->whereRelation('order', 'state', 'revising')
             ->firstOrFail();
-        self::bring($row, $board, (new StructureReader())->ofRevision($board->released?->id));
+        self::bring($row, $board, (new StructureReader())->ofRevision($board->released?->id), 'Regulator: see the last-time buy.');
     }
 
     /**
@@ -31,7 +31,7 @@ final class DraftSheetSeeder extends Seeder
      *
      * @param  Structure  $lines  what it shows
      */
-    public static function bring(OrderItem $row, Item $of, Structure $lines): void
+    public static function bring(OrderItem $row, Item $of, Structure $lines, string $note = ''): void
     {
         $number = $row->item->number;
         $titles = Item::query()->whereIn('number', $lines->components())->pluck('title', 'number');
@@ -55,6 +55,7 @@ final class DraftSheetSeeder extends Seeder
                     $lines->lines,
                 ),
             ),
+            $note,
         );
         DocumentSeeder::file($row->item, 'image/svg+xml', "{$number}-B.svg", $content, FileRole::Sheet, $row->order_id);
     }

@@ -102,6 +102,7 @@ final class OpenChangesSeeder extends Seeder
                 ->firstOrFail(),
             Item::query()->where('number', '200-0001')->firstOrFail(),
             $s->lines($order, '200-0001'),
+            'Set the coupling anew: gap 0.4 mm.',
         );
         $s->submit($order);
         $s->on(24)->sign($order);

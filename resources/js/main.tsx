@@ -49,6 +49,12 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./documents/SheetPage')).SheetPage }),
   },
   {
+    path: 'items/:number/sheet/against',
+    lazy: async () => ({
+      Component: (await import('./documents/compare/SheetComparisonPage')).SheetComparisonPage,
+    }),
+  },
+  {
     path: 'items/:number/mark-up',
     lazy: async () => ({ Component: (await import('./documents/markup/MarkUpPage')).MarkUpPage }),
   },

@@ -59,7 +59,19 @@ it('opens every page for every kind and state of record', function (string $kind
         array_push($faults, ...faultsOf($this->screen, $path));
     }
     expect($pages)->not->toBe([])->and($faults)->toBe([]);
-})->with(['item', 'report', 'request', 'order', 'revised item', 'changing item', 'built item', 'task', 'change notice', 'others']);
+})->with([
+    'item',
+    'two sheets of an item',
+    'report',
+    'request',
+    'order',
+    'revised item',
+    'changing item',
+    'built item',
+    'task',
+    'change notice',
+    'others',
+]);
 
 it('opens the pages of an administrator', function (): void {
     $this->screen->as('ivo.tanner');

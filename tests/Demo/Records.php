@@ -17,6 +17,9 @@ use Orthotaxis\Core\Task\TaskState;
 /** The records of the demo, and the addresses of the API at which they are read. */
 final class Records
 {
+    /** Sheets with one that was there before. */
+    private const OLDER = "JOIN item_files b ON b.item_id = t.item_id AND b.role = 'sheet' AND t.role = 'sheet' AND b.brought_at < t.brought_at";
+
     /** @var array<string, list<string>> */
     private array $kept = [];
 
@@ -184,6 +187,12 @@ final class Records
             'api/reports/{number}' => $each($of('report'), 'reports/@'),
             'api/files/{id}/stamped' => $each(array_slice($this->all('file'), 0, $everyState ? 2 : 8), 'files/@/stamped?language=de'),
             'api/files/{id}/parts-list' => $each(array_slice($this->all('file'), 0, $everyState ? 4 : 60), 'files/@/parts-list'),
+            'api/files/{id}/page' => $each(array_slice($this->all('file'), 0, $everyState ? 2 : 8), 'files/@/page?width=200'),
+            'api/files/{id}/against/{after}' => array_map(
+                static fn(string $pair): string => "/api/files/{$pair}",
+                $this->all('two sheets'),
+            ),
+            'api/orders/{number}/sheets' => $each($of('order'), 'orders/@/sheets'),
             'api/files/{id}/address' => $each(array_slice($this->all('file'), 0, 4), 'files/@/address'),
             'api/orders/{number}/packages' => $each($of('order'), 'orders/@/packages'),
             'api/orders/{number}/packages/{id}/file' => array_map(
@@ -297,6 +306,7 @@ final class Records
                 '/items/820-0001/sheet',
                 '/items/800-0011/mark-up',
             ],
+            'two sheets of an item' => $of('/items/@', '/items/@&view=side&place=1', '/items/@&view=differences'),
             'report' => $of('/reports/@', '/relations/@'),
             'task' => $of('/tasks/@'),
             'change notice' => $of('/change-notices/@'),
@@ -436,6 +446,13 @@ final class Records
             ],
             'category' => ['categories', 't.code', 'code', ''],
             'file' => ['item_files', 't.id::text', 'role', ''],
+            'two sheets' => ['item_files', "b.id || '/against/' || t.id", 't.id', self::OLDER],
+            'two sheets of an item' => [
+                'item_files',
+                "i.number || '/sheet/against?before=' || b.id || '&after=' || t.id",
+                't.revision_id IS NULL',
+                'JOIN items i ON i.id = t.item_id ' . self::OLDER,
+            ],
             'revision' => ['revisions', 't.id::text', 'status', ''],
             'report' => ['problem_reports', 't.number', 'state', ''],
             'request' => ['change_requests', 't.number', 'state', ''],

@@ -88,6 +88,12 @@ export function SheetPage() {
   );
 }
 
+/** The older of two files comes first. */
+function against(number: string, one: File, other: File) {
+  const [before, after] = one.brought_at < other.brought_at ? [one, other] : [other, one];
+  return `/items/${number}/sheet/against?before=${before.id}&after=${after.id}`;
+}
+
 interface BesideProps {
   number: string;
   files: File[];
@@ -162,6 +168,14 @@ function Beside({ number, files, shown, revisions }: BesideProps) {
                   {file.name}
                 </Link>{' '}
                 {roles[file.role].toLowerCase()}, {file.revision === null ? 'draft' : `revision ${file.revision}`}
+                {file.id !== shown.id && file.role === shown.role && (
+                  <>
+                    {' · '}
+                    <Link to={against(number, shown, file)} className="text-accent hover:underline">
+                      Compare with it
+                    </Link>
+                  </>
+                )}
               </li>
             ))}
           </ul>

@@ -21,9 +21,13 @@ export function BeforeAfter({ review }: { review: Schemas['Review'] }) {
               <ItemNumber number={redline.item.number} /> {redline.item.title}, {redline.base ?? 'first release'} →{' '}
               {redline.becomes}
             </h2>
-            <DifferenceTotals rows={redline.rows} />
+            {redline.rows.length > 0 && <DifferenceTotals rows={redline.rows} />}
           </div>
-          <ReviewTable redline={redline} />
+          {redline.rows.length === 0 ? (
+            <p className="text-soft">It has no lines.</p>
+          ) : (
+            <ReviewTable redline={redline} />
+          )}
         </section>
       ))}
       {review.consequences.built.length > 0 && (

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import type { Schemas } from '../lib/api';
+import { OrderSheets } from '../documents/compare/OrderSheets';
 import { count, day, moment } from '../lib/format';
 import { queries } from '../lib/queries';
 import { nameOf } from '../lib/choices';
@@ -87,6 +88,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
           </section>
         ))}
         <BeforeAfter review={review} />
+        <OrderSheets order={order.number} />
         <section aria-label="Items and existing stock">
           <h2 className="mb-1">Disposition of existing stock</h2>
           <ul>

@@ -29,6 +29,21 @@ export const structures = {
       queryKey: ['items', 'parts-list', file],
       queryFn: () => told(api.GET('/api/files/{id}/parts-list', { params: { path: { id: file } } })),
     }),
+  comparedSheets: (before: string, after: string, page: number) =>
+    queryOptions({
+      queryKey: ['items', 'compared-sheets', before, after, page],
+      queryFn: () =>
+        told(
+          api.GET('/api/files/{id}/against/{after}', {
+            params: { path: { id: before, after }, query: { page: String(page) } },
+          }),
+        ),
+    }),
+  orderSheets: (order: string) =>
+    queryOptions({
+      queryKey: ['items', 'order-sheets', order],
+      queryFn: () => told(api.GET('/api/orders/{number}/sheets', { params: { path: { number: order } } })),
+    }),
   sheetAddress: (file: string) =>
     queryOptions({
       queryKey: ['sheet-addresses', file],
