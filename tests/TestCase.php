@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Documents\Jobs\DrawThumbnail;
 use App\FollowThrough\Jobs\CloseIfDone;
 use App\FollowThrough\Jobs\FollowOrder;
 use App\Verification\Jobs\RunVerification;
@@ -19,7 +20,7 @@ abstract class TestCase extends LaravelTestCase
         // Nothing leaves the house in a test unless the test says what answers.
         Http::preventStrayRequests();
         // Each release asks planning in the background what still names the old; a test that is about that asks by itself.
-        Queue::fake([FollowOrder::class, RunVerification::class, CloseIfDone::class]);
+        Queue::fake([FollowOrder::class, RunVerification::class, CloseIfDone::class, DrawThumbnail::class]);
         // Inside of the transaction of the test, which a process of its own would not see.
         config()->set('orthotaxis.files.read_apart', false);
     }

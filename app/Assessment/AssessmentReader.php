@@ -25,7 +25,7 @@ final readonly class AssessmentReader
     public function of(string $number, Person $reader): AssessmentPage
     {
         $request = ChangeRequest::query()
-            ->with(['items.category', 'items.everReleased', 'items.revisingOrders'])
+            ->with(['items.category', 'items.everReleased', 'items.revisingOrders', 'items.picture'])
             ->where('number', $number)
             ->firstOrFail();
         $today = Today::day();

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::controller(DocumentController::class)->group(static function (): void {
     Route::get('/files/{id}', 'content')->whereUuid('id');
+    Route::get('/files/{id}/thumbnail', 'thumbnail')->whereUuid('id');
     Route::get('/items/{number}/documents', 'show');
     Route::put('/items/{number}/documents/{document}', 'link')->middleware(Ability::AttachFile->gate());
     Route::delete('/items/{number}/documents/{document}', 'unlink')->middleware(Ability::AttachFile->gate());

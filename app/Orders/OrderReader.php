@@ -42,6 +42,7 @@ final readonly class OrderReader
         'items.item.category',
         'items.item.everReleased',
         'items.item.revisingOrders',
+        'items.item.picture',
         'items.works.base',
         'items.works.edits.author',
         'items.works.edits.task',

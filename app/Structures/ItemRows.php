@@ -15,7 +15,8 @@ final readonly class ItemRows
         SELECT i.id, i.number, i.title, i.kind, i.unit, i.sold, i.standard_cost, c.name AS category,
             (SELECT json_agg(json_build_array(r.code, r.status, r.effective_from, r.effective_to)) FROM revisions r
                 WHERE r.item_id = i.id AND r.status NOT IN ('in_work', 'in_review')) AS revisions,
-            (SELECT string_agg(o.number, ',' ORDER BY o.order_id) FROM revising_orders o WHERE o.item_id = i.id) AS revised_by
+            (SELECT string_agg(o.number, ',' ORDER BY o.order_id) FROM revising_orders o WHERE o.item_id = i.id) AS revised_by,
+            (SELECT p.file_id FROM item_pictures p WHERE p.item_id = i.id) AS picture
         FROM items i JOIN categories c ON c.id = i.category_id";
 
     /**

@@ -7,6 +7,7 @@ namespace App\Documents\Actions;
 use App\Documents\Events\ItemFileAttached;
 use App\Documents\Events\ItemFileTakenAway;
 use App\Documents\FileRole;
+use App\Documents\Jobs\DrawThumbnail;
 use App\Documents\Models\ItemFile;
 use App\Documents\RevisionWork;
 use App\Files\FileContent;
@@ -71,6 +72,7 @@ final readonly class AttachFile
                     sha256: $hash,
                 ),
             );
+            DrawThumbnail::dispatch($file->id);
 
             return $file;
         });

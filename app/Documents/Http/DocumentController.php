@@ -10,6 +10,7 @@ use App\Documents\Data\DocumentPage;
 use App\Documents\DocumentReader;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
+use App\Documents\Thumbnail;
 use App\Files\ShownFile;
 use App\Http\Api\InPath;
 use App\Http\Api\Ok;
@@ -107,6 +108,26 @@ final readonly class DocumentController
         $action->takeAway($person, $number, $id);
 
         return new Response(status: 204);
+    }
+
+    #[
+        OA\Get(
+            path: '/api/files/{id}/thumbnail',
+            operationId: 'fileThumbnail',
+            tags: ['documents'],
+            responses: [new OA\Response(response: 200, description: 'PNG of its first page, 240 pixels wide')],
+        ),
+    ]
+    #[InPath('id'), Refused]
+    public function thumbnail(string $id): Response
+    {
+        $file = ItemFile::query()->findOrFail($id);
+
+        return new Response(Thumbnail::of($file) ?? throw Refusal::at('file', "{$file->name} cannot be drawn."), 200, [
+            'Content-Type' => 'image/png',
+            'X-Content-Type-Options' => 'nosniff',
+            'Cache-Control' => 'private, max-age=604800, immutable',
+        ]);
     }
 
     #[

@@ -51,6 +51,7 @@ final readonly class ReportPage
                 'items.category',
                 'items.everReleased',
                 'items.revisingOrders',
+                'items.picture',
                 'requests',
                 'duplicates.raisedBy',
                 'duplicates.items',

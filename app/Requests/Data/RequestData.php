@@ -24,6 +24,7 @@ final readonly class RequestData
         'items.category',
         'items.everReleased',
         'items.revisingOrders',
+        'items.picture',
         'files.person',
         'reports.raisedBy',
         'reports.items',

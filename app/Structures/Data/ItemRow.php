@@ -40,6 +40,7 @@ final readonly class ItemRow
         #[ListOf('string')] public array $being_revised_by,
         #[OA\Property] public bool $sold,
         #[OA\Property] public ?string $standard_cost,
+        #[OA\Property(description: 'file by which it is told at a glance')] public ?string $picture,
     ) {}
 
     public static function of(Item $item): self
@@ -58,6 +59,7 @@ final readonly class ItemRow
             being_revised_by: $item->revisingOrders->map(static fn(RevisingOrder $order): string => $order->number)->values()->all(),
             sold: $item->sold,
             standard_cost: $item->standard_cost === null ? null : (string) Money::ofTenThousandths($item->standard_cost),
+            picture: $item->picture?->file_id,
         );
     }
 
@@ -86,6 +88,7 @@ final readonly class ItemRow
             being_revised_by: $row->revised_by === null ? [] : explode(',', $row->revised_by),
             sold: $row->sold,
             standard_cost: $row->standard_cost === null ? null : (string) Money::ofTenThousandths($row->standard_cost),
+            picture: $row->picture,
         );
     }
 }

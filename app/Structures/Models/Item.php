@@ -36,6 +36,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  * @property-read Collection<int, Revision> $revisions
  * @property-read Collection<int, Revision> $everReleased
  * @property-read Collection<int, RevisingOrder> $revisingOrders
+ * @property-read ?ItemPicture $picture
  */
 final class Item extends Model
 {
@@ -90,9 +91,15 @@ final class Item extends Model
         return $this->hasMany(RevisingOrder::class)->orderBy('order_id');
     }
 
+    /** @return HasOne<ItemPicture, $this> what is drawn of it, at a glance */
+    public function picture(): HasOne
+    {
+        return $this->hasOne(ItemPicture::class);
+    }
+
     /** @return Builder<self> with all that a row on screen shows of it */
     public static function rows(): Builder
     {
-        return self::query()->with(['category', 'everReleased', 'revisingOrders']);
+        return self::query()->with(['category', 'everReleased', 'revisingOrders', 'picture']);
     }
 }

@@ -548,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files/{id}/thumbnail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fileThumbnail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/{id}": {
         parameters: {
             query?: never;
@@ -7977,6 +7993,8 @@ export interface components {
             being_revised_by: string[];
             sold: boolean;
             standard_cost: string | null;
+            /** @description file by which it is told at a glance */
+            picture: string | null;
         };
         /** @description A kind of item and the sequence of its revisions. */
         KindRow: {
@@ -9748,6 +9766,35 @@ export interface operations {
         responses: {
             /** @description Done. */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fileThumbnail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description PNG of its first page, 240 pixels wide */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -5,12 +5,20 @@ import { inMoney } from '../lib/settings';
 import type { Column } from '../ui/DataTable';
 import { ItemNumber } from '../ui/Num';
 import { Status } from '../ui/Status';
+import { Thumbnail } from '../ui/Thumbnail';
 
 type Item = Schemas['ItemRow'];
 
 /** How an item reads in any list. */
 export const itemColumns: Column<Item>[] = [
   { id: 'number', head: 'Number', text: (i) => i.number, cell: (i) => <ItemNumber number={i.number} /> },
+  {
+    id: 'picture',
+    head: 'Sheet',
+    silent: true,
+    text: () => '',
+    cell: (i) => <Thumbnail file={i.picture} />,
+  },
   { id: 'title', head: 'Title', text: (i) => i.title, cell: (i) => i.title },
   {
     id: 'status',

@@ -14,6 +14,7 @@ export function item(number: string, title: string, more: Partial<Schemas['ItemR
     being_revised_by: [],
     sold: false,
     standard_cost: '9.80',
+    picture: null,
     ...more,
   };
 }

@@ -1,6 +1,7 @@
 import type { Schemas } from '../lib/api';
 import { queries } from '../lib/queries';
 import { Picker } from './Picker';
+import { Thumbnail } from './Thumbnail';
 
 type Item = Schemas['ItemRow'];
 
@@ -27,6 +28,7 @@ export function ItemPicker({ placeholder = 'Number or title', ...rest }: Props) 
     >
       {(item) => (
         <>
+          <Thumbnail file={item.picture} />
           <span className="font-mono text-sm whitespace-nowrap">{item.number}</span>
           <span className="truncate">{item.title}</span>
           <span className="ml-auto text-sm text-soft">{item.unit}</span>

@@ -36,6 +36,7 @@ const row = (path: string, opens = false): TreeRow => {
       being_revised_by: [],
       sold: false,
       standard_cost: null,
+      picture: null,
     },
     revision: 'A',
     status: 'in_force',

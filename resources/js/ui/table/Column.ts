@@ -16,7 +16,7 @@ export interface Column<Row> {
   className?: string;
   /** Not shown until somebody chooses it. */
   hidden?: boolean;
-  /** It holds something to press, not something to read: it is neither sorted, copied nor exported. */
+  /** It holds something to press or to look at, not something to read: it is neither sorted, copied nor exported. */
   silent?: boolean;
 }
 

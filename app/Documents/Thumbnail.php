@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Documents\Models\ItemFile;
+use App\Files\Drawn;
+use App\Files\StoredFile;
+use Illuminate\Support\Facades\DB;
+
+/** The first page of a file, small. Drawn once, by a worker when it comes; by whoever asks first where that has not been. */
+final readonly class Thumbnail
+{
+    /** Pixels: it is looked at a quarter as wide, and enlarged. */
+    private const WIDTH = 240;
+
+    private const DARKER = 0.22;
+
+    /** @return ?string PNG; null: it cannot be drawn */
+    public static function of(ItemFile $file): ?string
+    {
+        $kept = DB::table('thumbnails')->where('file_id', $file->id)->value('png');
+
+        return is_resource($kept) ? (string) stream_get_contents($kept) : self::draw($file);
+    }
+
+    public static function draw(ItemFile $file): ?string
+    {
+        $png = StoredFile::with($file->file_id, static fn(string $path): ?string => Drawn::png($path, $file->media_type, self::WIDTH));
+        if ($png !== null) {
+            $png = str_starts_with($file->media_type, 'image/') && $file->media_type !== 'image/svg+xml' ? $png : self::inked($png);
+            DB::insert("INSERT INTO thumbnails (file_id, png) VALUES (?, decode(?, 'base64')) ON CONFLICT DO NOTHING", [
+                $file->id,
+                base64_encode($png),
+            ]);
+        }
+
+        return $png;
+    }
+
+    /** Fine lines turn pale when they are drawn small: darker, so that they are seen. */
+    private static function inked(string $png): string
+    {
+        $picture = imagecreatefromstring($png);
+        if ($picture === false) {
+            return $png;
+        }
+        imagepalettetotruecolor($picture);
+        imagegammacorrect($picture, 1.0, self::DARKER);
+        ob_start();
+        imagepng($picture);
+
+        return (string) ob_get_clean();
+    }
+}
