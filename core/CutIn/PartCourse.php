@@ -114,7 +114,16 @@ final class PartCourse
             $recurring[$day] = $more[$day];
         }
 
-        return new PartDays($lefts, $fees, $touched, $hurried, $missing, $isSustained, $risks, $recurring);
+        return new PartDays(
+            left: $lefts,
+            fees: $fees,
+            touched: $touched,
+            hurried: $hurried,
+            missing: $missing,
+            isSustained: $isSustained,
+            atRisk: $risks,
+            recurring: $recurring,
+        );
     }
 
     /** @return list<Cancelled> the receipts that are cancelled with a cut-in on a day, the latest first */

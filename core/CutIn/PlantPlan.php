@@ -62,16 +62,16 @@ final readonly class PlantPlan
         foreach ($straddling as $day => $under) {
             $orders = $under === 0 ? 0 : FixedPoint::scale($perStraddle, $under, 1);
             $days[] = new CutInDay(
-                $day,
-                $day >= $isReady && $isSustained[$day] && $case->days->worksOn($day),
-                ($money[$leftover[$day]] ??= Money::ofTenThousandths($leftover[$day])),
-                ($money[$cancellation[$day]] ??= Money::ofTenThousandths($cancellation[$day])),
-                ($money[$shortage[$day]] ??= Money::ofTenThousandths($shortage[$day])),
-                ($money[$orders] ??= Money::ofTenThousandths($orders)),
-                ($money[$recurring[$day]] ??= Money::ofTenThousandths($recurring[$day])),
-                $counts,
-                $under + $touched[$day],
-                ($money[$atRisk[$day]] ??= Money::ofTenThousandths($atRisk[$day])),
+                day: $day,
+                isPossible: $day >= $isReady && $isSustained[$day] && $case->days->worksOn($day),
+                leftover: ($money[$leftover[$day]] ??= Money::ofTenThousandths($leftover[$day])),
+                cancellation: ($money[$cancellation[$day]] ??= Money::ofTenThousandths($cancellation[$day])),
+                shortage: ($money[$shortage[$day]] ??= Money::ofTenThousandths($shortage[$day])),
+                straddling: ($money[$orders] ??= Money::ofTenThousandths($orders)),
+                recurring: ($money[$recurring[$day]] ??= Money::ofTenThousandths($recurring[$day])),
+                countsRecurring: $counts,
+                disturbed: $under + $touched[$day],
+                atRisk: ($money[$atRisk[$day]] ??= Money::ofTenThousandths($atRisk[$day])),
             );
         }
         $last = max(0, ...array_values($waits));

@@ -124,15 +124,15 @@ final class DifferenceMap
     /** @param  non-empty-array<int, array<int, true>>  $squares */
     private static function around(array $squares): Box
     {
-        $rows = array_keys($squares);
-        $columns = array_keys(array_replace(...array_values($squares)));
+        [$top, $left, $bottom, $right] = [PHP_INT_MAX, PHP_INT_MAX, 0, 0];
+        foreach ($squares as $row => $columns) {
+            [$top, $bottom] = [min($top, $row), max($bottom, $row)];
+            foreach (array_keys($columns) as $column) {
+                [$left, $right] = [min($left, $column), max($right, $column)];
+            }
+        }
 
-        return new Box(
-            min($columns) * self::SQUARE,
-            min($rows) * self::SQUARE,
-            (max($columns) + 1) * self::SQUARE,
-            (max($rows) + 1) * self::SQUARE,
-        );
+        return new Box($left * self::SQUARE, $top * self::SQUARE, ($right + 1) * self::SQUARE, ($bottom + 1) * self::SQUARE);
     }
 
     /**

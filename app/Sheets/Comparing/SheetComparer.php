@@ -66,7 +66,16 @@ final readonly class SheetComparer
             );
         }
 
-        return ComparedSheets::of($before, $after, $page, [$old->count, $new->count], $was, $is, $isDrawn, $comparison);
+        return ComparedSheets::of(
+            before: $before,
+            after: $after,
+            page: $page,
+            pages: [$old->count, $new->count],
+            was: $was,
+            is: $is,
+            isDrawn: $isDrawn,
+            comparison: $comparison,
+        );
     }
 
     private static function cannot(ItemFile $file): Refusal

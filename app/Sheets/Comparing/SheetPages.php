@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sheets\Comparing;
 
-use App\Files\Drawn;
 use App\Files\DrawingProgram;
+use App\Files\Drawn;
 use App\Sheets\SheetTexts;
 use App\Sheets\Svg\SvgSheet;
 use Orthotaxis\Core\Sheet\Box;

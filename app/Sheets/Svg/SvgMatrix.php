@@ -35,19 +35,19 @@ final readonly class SvgMatrix
 
     public static function scaled(float $x, float $y, float $left = 0, float $top = 0): self
     {
-        return new self($x, 0, 0, $y, -$left * $x, -$top * $y);
+        return new self(a: $x, d: $y, e: -$left * $x, f: -$top * $y);
     }
 
     /** First the other, then this one. */
     public function times(self $o): self
     {
         return new self(
-            $this->a * $o->a + $this->c * $o->b,
-            $this->b * $o->a + $this->d * $o->b,
-            $this->a * $o->c + $this->c * $o->d,
-            $this->b * $o->c + $this->d * $o->d,
-            $this->a * $o->e + $this->c * $o->f + $this->e,
-            $this->b * $o->e + $this->d * $o->f + $this->f,
+            a: $this->a * $o->a + $this->c * $o->b,
+            b: $this->b * $o->a + $this->d * $o->b,
+            c: $this->a * $o->c + $this->c * $o->d,
+            d: $this->b * $o->c + $this->d * $o->d,
+            e: $this->a * $o->e + $this->c * $o->f + $this->e,
+            f: $this->b * $o->e + $this->d * $o->f + $this->f,
         );
     }
 
