@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sheets;
 
+use App\Sheets\Models\SheetMark;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Revision\Phase;
 
@@ -17,6 +18,7 @@ final readonly class SheetFacts
      * @param  ?Day  $nextFrom  from when
      * @param  list<string>  $signers  names
      * @param  list<HistoryLine>  $history  the oldest first
+     * @param  list<SheetMark>  $marks  of change, as one reads
      */
     public function __construct(
         public string $number,
@@ -31,5 +33,6 @@ final readonly class SheetFacts
         public string $order,
         public array $signers,
         public array $history,
+        public array $marks,
     ) {}
 }

@@ -8,6 +8,7 @@ use App\Days\Today;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
 use App\Orders\Models\ChangeOrder;
+use App\Sheets\Models\SheetMark;
 use App\Structures\Models\Revision;
 use Illuminate\Database\Eloquent\Collection as Models;
 use Illuminate\Support\Collection;
@@ -49,6 +50,13 @@ final readonly class SheetFactsReader
             ->get()
             ->mapWithKeys(static fn(ItemFile $file): array => [(int) $file->revision_id => $file->person->name ?? '']);
         $replaced = self::replaced($items);
+        $marks = SheetMark::query()
+            ->whereIn('file_id', $files->modelKeys())
+            ->orderBy('page')
+            ->orderBy('top')
+            ->orderBy('left')
+            ->get()
+            ->groupBy('file_id');
         $facts = [];
         foreach ($files as $file) {
             $all = $revisions[$file->item_id] ?? new Collection();
@@ -58,7 +66,13 @@ final readonly class SheetFactsReader
                     $history[] = self::line($one, $orders, $authors);
                 }
             }
-            $facts[$file->id] = self::one($file, $all, $history, $replaced[$file->item_id] ?? '');
+            $facts[$file->id] = self::one(
+                $file,
+                $all,
+                $history,
+                $replaced[$file->item_id] ?? '',
+                array_values(($marks[$file->id] ?? new Collection())->all()),
+            );
         }
 
         return $facts;
@@ -67,8 +81,9 @@ final readonly class SheetFactsReader
     /**
      * @param  Collection<int, Revision>  $all  of its item, the oldest first
      * @param  list<HistoryLine>  $history
+     * @param  list<SheetMark>  $marks
      */
-    private static function one(ItemFile $file, Collection $all, array $history, string $replacedBy): SheetFacts
+    private static function one(ItemFile $file, Collection $all, array $history, string $replacedBy, array $marks): SheetFacts
     {
         $own = $file->revision;
         $today = Today::day();
@@ -88,6 +103,7 @@ final readonly class SheetFactsReader
             order: $own === null ? '' : $last->order ?? '',
             signers: $own === null ? [] : $last->signers ?? [],
             history: $history,
+            marks: $marks,
         );
     }
 

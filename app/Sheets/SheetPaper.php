@@ -46,6 +46,7 @@ final class SheetPaper
             $size = $this->pdf->getTemplateSize($sheet);
             $this->begin($size['width'], $size['height']);
             $this->pdf->useTemplate($sheet, 0, self::BAND, $size['width'], $size['height']);
+            $this->marks($page, $size['width'], $size['height']);
             $this->stamp($size['width'], $size['height'], "{$page}/{$count}");
         }
     }
@@ -57,6 +58,7 @@ final class SheetPaper
         [$w, $h] = [297.0, (297.0 * $height) / max(1, $width)];
         $this->begin($w, $h);
         $this->pdf->Image($path, 0, self::BAND, $w, $h);
+        $this->marks(1, $w, $h);
         $this->stamp($w, $h, '1/1');
     }
 
@@ -78,11 +80,13 @@ final class SheetPaper
                 $line->order,
                 implode(', ', $line->signers),
             ]);
-            if ($y > 270) {
-                $this->pdf->AddPage('P', 'A4');
-                $this->band(210);
-                $y = self::BAND + 4.0;
+            $y = $this->further($y);
+        }
+        foreach ($this->facts->marks as $at => $mark) {
+            if ($at === 0) {
+                $y = $this->further($this->row($y + 12, [10 => 190], [$this->words->say('marks')], self::BOLD));
             }
+            $y = $this->further($this->row($y + 6, [10 => 18, 28 => 172], [$mark->zone, $mark->note]));
         }
         $this->text(self::FONT, 7, 10, 287, 190, $this->words->say('original'));
     }
@@ -98,6 +102,35 @@ final class SheetPaper
     {
         $all = $height + self::BAND;
         $this->pdf->AddPage($width > $all ? 'L' : 'P', [$width, $all]);
+    }
+
+    /** A triangle with the revision in it, its tip where something has changed. */
+    private function marks(int $page, float $width, float $height): void
+    {
+        $this->pdf->SetDrawColor(160, 30, 20);
+        $this->pdf->SetTextColor(160, 30, 20);
+        $this->pdf->SetLineWidth(0.4);
+        foreach ($this->facts->marks as $mark) {
+            if ($mark->page === $page) {
+                [$x, $y] = [$mark->left * $width, self::BAND + $mark->top * $height];
+                $this->pdf->Polygon([$x, $y, $x + 7, $y - 3.6, $x + 7, $y + 3.6], 'D');
+                $this->text(self::BOLD, 6, $x + 2.6, $y - 1.5, 4.4, $this->facts->revision, 'C');
+            }
+        }
+        $this->pdf->SetDrawColor(0);
+        $this->pdf->SetTextColor(0);
+    }
+
+    /** Where the next row begins: on a new page, where this one is full. */
+    private function further(float $y): float
+    {
+        if ($y <= 270) {
+            return $y;
+        }
+        $this->pdf->AddPage('P', 'A4');
+        $this->band(210);
+
+        return self::BAND + 4.0;
     }
 
     private function stamp(float $width, float $height, string $page): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\People\Ability;
 use App\Sheets\Http\SheetComparisonController;
 use App\Sheets\Http\SheetController;
+use App\Sheets\Http\SheetMarkController;
 use Illuminate\Support\Facades\Route;
 
 /* Sheets as they leave the house. */
@@ -24,3 +25,12 @@ Route::controller(SheetComparisonController::class)->group(static function (): v
     Route::get('/files/{id}/against/{after}', 'compare')->whereUuid(['id', 'after']);
     Route::get('/files/{id}/page', 'page')->whereUuid('id');
 });
+
+Route::controller(SheetMarkController::class)
+    ->prefix('files/{id}/marks')
+    ->whereUuid('id')
+    ->group(static function (): void {
+        Route::get('', 'show');
+        Route::post('', 'set')->middleware(Ability::AttachFile->gate());
+        Route::delete('/{mark}', 'remove')->whereNumber('mark')->middleware(Ability::AttachFile->gate());
+    });

@@ -22,6 +22,20 @@ final readonly class SheetSize
         return self::letters(self::field($y, $this->height)) . (self::field($x, $this->width) + 1);
     }
 
+    /** @return ?array{float, float} the middle of a zone; null: the sheet has none of that name */
+    public function middle(string $zone): ?array
+    {
+        for ($y = 0; $y < 2 * self::half($this->height); $y++) {
+            for ($x = 0; $x < 2 * self::half($this->width); $x++) {
+                if ($zone === self::letters($y) . ($x + 1)) {
+                    return [self::middleOf($x, $this->width), self::middleOf($y, $this->height)];
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** Whether two sheets are as large, to a millimetre. */
     public function equals(self $other): bool
     {
@@ -30,9 +44,23 @@ final readonly class SheetSize
 
     private static function field(float $at, float $size): int
     {
-        $half = max(1, (int) round($size / self::FIELD / 2));
+        $half = self::half($size);
 
         return max(0, min(2 * $half - 1, $half + (int) floor(($at - $size / 2) / self::FIELD)));
+    }
+
+    /** Fields on either side of the middle. */
+    private static function half(float $size): int
+    {
+        return max(1, (int) round($size / self::FIELD / 2));
+    }
+
+    /** Of the fields at the edge, what of them is on the sheet. */
+    private static function middleOf(int $field, float $size): float
+    {
+        $from = $size / 2 + ($field - self::half($size)) * self::FIELD;
+
+        return (max(0, $from) + min($size, $from + self::FIELD)) / 2;
     }
 
     /** A to Z without I and O, then AA, AB and so on. */

@@ -126,12 +126,13 @@ final class DocumentSeeder extends Seeder
         ]);
     }
 
-    public static function file(Item $item, string $type, string $name, string $content, FileRole $role, ?int $draftOf = null): void
+    /** @return string the id of the file */
+    public static function file(Item $item, string $type, string $name, string $content, FileRole $role, ?int $draftOf = null): string
     {
         $id = (string) Str::uuid7();
         DB::insert("INSERT INTO stored_files (id, content) VALUES (?, decode(?, 'base64'))", [$id, base64_encode($content)]);
         DB::table('item_files')->insert([
-            'id' => (string) Str::uuid7(),
+            'id' => ($file = (string) Str::uuid7()),
             'item_id' => $item->id,
             'revision_id' => $draftOf === null ? $item->released?->id : null,
             'order_id' => $draftOf,
@@ -143,6 +144,8 @@ final class DocumentSeeder extends Seeder
             'file_id' => $id,
             'brought_at' => $draftOf === null ? $item->released?->released_at : now(),
         ]);
+
+        return $file;
     }
 
     /** @return list<string> */

@@ -6,6 +6,8 @@ namespace Database\Seeders;
 
 use App\Documents\FileRole;
 use App\Orders\Models\OrderItem;
+use App\People\Models\Person;
+use App\Sheets\Models\SheetMark;
 use App\Structures\Models\Item;
 use App\Structures\StructureReader;
 use Illuminate\Database\Seeder;
@@ -30,8 +32,9 @@ final class DraftSheetSeeder extends Seeder
      * Brings the sheet of a drawing as it will be under an order.
      *
      * @param  Structure  $lines  what it shows
+     * @param  string  $note  what the new sheet says besides
      */
-    public static function bring(OrderItem $row, Item $of, Structure $lines, string $note = ''): void
+    public static function bring(OrderItem $row, Item $of, Structure $lines, string $note): void
     {
         $number = $row->item->number;
         $titles = Item::query()->whereIn('number', $lines->components())->pluck('title', 'number');
@@ -57,6 +60,17 @@ final class DraftSheetSeeder extends Seeder
             ),
             $note,
         );
-        DocumentSeeder::file($row->item, 'image/svg+xml', "{$number}-B.svg", $content, FileRole::Sheet, $row->order_id);
+        $file = DocumentSeeder::file($row->item, 'image/svg+xml', "{$number}-B.svg", $content, FileRole::Sheet, $row->order_id);
+        // Where the note has come.
+        SheetMark::query()->create([
+            'file_id' => $file,
+            'page' => 1,
+            'left' => 0.22,
+            'top' => 0.931,
+            'zone' => 'F2',
+            'note' => $note,
+            'person_id' => Person::query()->where('login', 'jonas.weir')->firstOrFail()->id,
+            'set_at' => now(),
+        ]);
     }
 }

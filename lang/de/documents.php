@@ -23,6 +23,7 @@ return [
     'as_of' => 'Stand :day',
     'scan' => 'Code zeigt den heutigen Stand',
     'history' => 'Änderungsverzeichnis',
+    'marks' => 'Änderungskennzeichen auf dem Blatt',
     'from' => 'Ab',
     'author' => 'Bearbeiter',
     'done' => 'Änderung',

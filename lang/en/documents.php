@@ -25,6 +25,7 @@ return [
     'as_of' => 'Status of :day',
     'scan' => 'Scan for the status of today',
     'history' => 'History of revisions',
+    'marks' => 'Marks of change on the sheet',
     'from' => 'From',
     'author' => 'Author',
     'done' => 'What was done',

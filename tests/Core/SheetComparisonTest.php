@@ -62,6 +62,14 @@ it('names the zones of a sheet as ISO 5457 does', function (float $width, float 
     'beyond the edge' => [420, 297, 500, -3, 'A8'],
 ]);
 
+it('finds the middle of a zone, and none where the sheet has none', function (): void {
+    $a3 = new SheetSize(...A3);
+    foreach (['A1', 'C4', 'F8', 'D5'] as $zone) {
+        expect($a3->zone(...$a3->middle($zone) ?? [0, 0]))->toBe($zone);
+    }
+    expect([$a3->middle('G1'), $a3->middle('A9'), $a3->middle('')])->toBe([null, null, null]);
+});
+
 it('finds a hole that grew, with its dimension, as one place, and a note far from it as another', function (): void {
     $hole = static fn(float $r): SheetElement => new SheetElement("circle 100 80 {$r}", [new Box(100 - $r, 80 - $r, 100 + $r, 80 + $r)]);
     $same = [drawnLine(10, 10, 410, 10), drawnText('Quillback', 300, 280)];

@@ -32,6 +32,7 @@ const BUDGET = [
     'api/changes' => 15,
     'api/orders/{number}/replacement' => 28,
     'api/orders/{number}/transfer' => 26,
+    'api/files/{id}/marks' => 45,
     'api/orders/{number}/worksheet' => 20,
     'api/orders/{number}/worksheet/{format}' => 22,
     'api/orders/{number}/data' => 45,

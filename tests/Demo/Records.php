@@ -187,6 +187,7 @@ final class Records
             'api/reports/{number}' => $each($of('report'), 'reports/@'),
             'api/files/{id}/stamped' => $each(array_slice($this->all('file'), 0, $everyState ? 2 : 8), 'files/@/stamped?language=de'),
             'api/files/{id}/parts-list' => $each(array_slice($this->all('file'), 0, $everyState ? 4 : 60), 'files/@/parts-list'),
+            'api/files/{id}/marks' => $each(array_slice($this->all('file'), 0, $everyState ? 4 : 80), 'files/@/marks'),
             'api/files/{id}/thumbnail' => $each(array_slice($this->all('file'), 0, $everyState ? 2 : 8), 'files/@/thumbnail'),
             'api/files/{id}/page' => $each(array_slice($this->all('file'), 0, $everyState ? 2 : 8), 'files/@/page?width=200'),
             'api/files/{id}/against/{after}' => array_map(

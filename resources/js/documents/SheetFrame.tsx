@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import type { Schemas } from '../lib/api';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { MarksOver } from './marks/MarksOver';
 import { PanFrame } from './PanFrame';
 import { Stamp } from './Stamp';
 
@@ -11,15 +12,16 @@ interface Props {
   file: Schemas['FileRow'];
   title: string;
   revision: Schemas['RevisionRow'] | undefined;
+  page: number;
+  onPage: (page: number) => void;
 }
 
 /** A sheet one can move and enlarge. A picture is drawn as a picture: scripts in it are never run. */
-export function SheetFrame({ file, title, revision }: Props) {
-  const [page, setPage] = useState(1);
+export function SheetFrame({ file, title, revision, page, onPage }: Props) {
   const [pages, setPages] = useState(1);
   const [wrong, setWrong] = useState('');
   const address = `/api/files/${file.id}`;
-  const turn = (to: number) => setPage(Math.max(1, Math.min(pages, to)));
+  const turn = (to: number) => onPage(Math.max(1, Math.min(pages, to)));
   const tools = (
     <>
       {pages > 1 && (
@@ -54,6 +56,7 @@ export function SheetFrame({ file, title, revision }: Props) {
       ) : (
         <img src={address} alt={title} draggable={false} className="block w-full bg-white" />
       )}
+      <MarksOver file={file.id} page={page} scale={scale} />
       <Stamp file={file} revision={revision} />
     </>
   );

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../lib/api';
 import { day } from '../lib/format';
@@ -9,6 +10,7 @@ import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { Status } from '../ui/Status';
 import { ended, firstOf, roles } from './files';
+import { SheetMarks } from './marks/SheetMarks';
 import { PartsListCheck } from './PartsListCheck';
 import { SheetFrame } from './SheetFrame';
 import { SheetOut } from './SheetOut';
@@ -71,20 +73,36 @@ export function SheetPage() {
                 .
               </Notice>
             ) : (
-              <div className="grid gap-6 print:block xl:grid-cols-[minmax(0,1fr)_24rem]">
-                <SheetFrame
-                  key={file.id}
-                  file={file}
-                  title={`${title}, ${file.name}`}
-                  revision={revisions.find(({ code }) => code === file.revision)}
-                />
-                <Beside number={number} files={files} shown={file} revisions={revisions} />
-              </div>
+              <Shown key={file.id} number={number} title={title} files={files} file={file} revisions={revisions} />
             )}
           </Page>
         );
       }}
     </Loading>
+  );
+}
+
+interface ShownProps {
+  number: string;
+  title: string;
+  files: File[];
+  file: File;
+  revisions: Schemas['RevisionRow'][];
+}
+
+function Shown({ number, title, files, file, revisions }: ShownProps) {
+  const [page, setPage] = useState(1);
+  return (
+    <div className="grid gap-6 print:block xl:grid-cols-[minmax(0,1fr)_24rem]">
+      <SheetFrame
+        file={file}
+        title={`${title}, ${file.name}`}
+        revision={revisions.find(({ code }) => code === file.revision)}
+        page={page}
+        onPage={setPage}
+      />
+      <Beside number={number} files={files} shown={file} page={page} revisions={revisions} />
+    </div>
   );
 }
 
@@ -98,10 +116,11 @@ interface BesideProps {
   number: string;
   files: File[];
   shown: File;
+  page: number;
   revisions: Schemas['RevisionRow'][];
 }
 
-function Beside({ number, files, shown, revisions }: BesideProps) {
+function Beside({ number, files, shown, page, revisions }: BesideProps) {
   // Only what has ended is out of date: a revision that is released for a later day leaves this one in force until then.
   const next = revisions.find(({ status }) => status === (ended(shown.status) ? 'in_force' : 'coming'));
   return (
@@ -123,6 +142,7 @@ function Beside({ number, files, shown, revisions }: BesideProps) {
           </p>
         )}
       </section>
+      {shown.role === 'sheet' && <SheetMarks file={shown} page={page} />}
       {shown.role === 'sheet' && <PartsListCheck file={shown.id} />}
       {shown.role === 'sheet' && <SheetOut key={shown.id} file={shown} />}
       <section aria-labelledby="sheet-history">

@@ -3398,6 +3398,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files/{id}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheetMarks"];
+        put?: never;
+        post: operations["markSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/marks/{mark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["unmarkSheet"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/accounts/{login}/safety": {
         parameters: {
             query?: never;
@@ -7748,6 +7780,34 @@ export interface components {
             sheet: string;
             /** @description what the structure says; empty: nothing */
             structure: string;
+        };
+        /** @description A mark of change on a sheet. */
+        SheetMarkRow: {
+            id: number;
+            page: number;
+            /**
+             * Format: float
+             * @description share of the width of the page
+             */
+            left: number;
+            /**
+             * Format: float
+             * @description share of its height
+             */
+            top: number;
+            /** @description as ISO 5457 names it */
+            zone: string;
+            note: string;
+            set_by: string;
+            set_at: string;
+        };
+        /** @description The marks of change on a sheet. */
+        SheetMarks: {
+            /** @description the revision they bear; empty: not known yet */
+            revision: string;
+            /** @description whether the sheet is a draft, and whoever asks works on it */
+            may_set: boolean;
+            marks: components["schemas"]["SheetMarkRow"][];
         };
         /** @description A place at which two sheets differ; where it is, in shares of the larger of both. */
         SheetPlaceRow: {
@@ -16935,6 +16995,113 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetAddressRow"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sheetMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetMarks"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    page: number;
+                    /** @description share of the width */
+                    left?: number | null;
+                    /** @description share of the height */
+                    top?: number | null;
+                    /** @description in place of left and top */
+                    zone?: string | null;
+                    note: string;
+                };
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetMarks"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    unmarkSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                mark: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetMarks"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -41,6 +41,7 @@ export type Area =
   | 'second-factor'
   | 'separation'
   | 'sheet-addresses'
+  | 'sheet-marks'
   | 'sign-ins'
   | 'tasks'
   | 'tokens'
@@ -89,6 +90,7 @@ export const touches = {
   request: [...LISTS, ...OF_REQUEST, 'orders', 'items'],
   role: ['roles', 'accounts', 'people', 'me', 'orders', 'dossiers', 'desk'],
   sheetAddress: ['sheet-addresses'],
+  sheetMark: ['sheet-marks'],
   secondFactor: ['second-factor'],
   separation: ['separation', 'orders', 'dossiers', 'desk'],
   signIns: ['sign-ins', 'tokens'],

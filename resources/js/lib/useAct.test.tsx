@@ -99,6 +99,7 @@ describe('something a person does', () => {
       queries.handovers().queryKey,
       queries.packages('').queryKey,
       queries.sheetAddress('').queryKey,
+      queries.sheetMarks('').queryKey,
       queries.questions('').queryKey,
       queries.reach('', '').queryKey,
       queries.changes({}).queryKey,

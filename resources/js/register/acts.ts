@@ -40,6 +40,8 @@ export const acts: Record<string, string> = {
   'hand_over.partly_refused': 'Hand-over partly rejected',
   'order.documents_told': 'Planning told of documents',
   'order.package_made': 'Release package made',
+  'sheet.marked': 'Mark of change set on a sheet',
+  'sheet.unmarked': 'Mark of change removed from a sheet',
   'sheet.address_made': 'Address of a sheet created',
   'sheet.address_withdrawn': 'Address of a sheet withdrawn',
   'planning.verified': 'Planning verified',

@@ -1,17 +1,23 @@
 import clsx from 'clsx';
 import { useRef, type KeyboardEvent } from 'react';
 import type { Schemas } from '../../lib/api';
+import { Button } from '../../ui/Button';
 import { Mark } from '../../ui/Mark';
 
+type Place = Schemas['SheetPlaceRow'];
+
 interface Props {
-  places: Schemas['SheetPlaceRow'][];
+  places: Place[];
   /** Number of the one that is shown. */
   shown: number | null;
   onShow: (number: number) => void;
+  /** Given, a mark of change can be set at a place. */
+  onMark?: ((place: Place) => void) | undefined;
+  isMarked?: (place: Place) => boolean;
 }
 
 /** The places at which two sheets differ; arrows walk them, and the sheets follow. */
-export function PlaceList({ places, shown, onShow }: Props) {
+export function PlaceList({ places, shown, onShow, onMark, isMarked }: Props) {
   const list = useRef<HTMLOListElement>(null);
   const onKey = (event: KeyboardEvent, at: number) => {
     const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: places.length - 1 }[event.key];
@@ -20,7 +26,7 @@ export function PlaceList({ places, shown, onShow }: Props) {
     event.preventDefault();
     if (!place) return;
     onShow(place.number);
-    list.current?.querySelectorAll('button')[to]?.focus();
+    list.current?.querySelectorAll<HTMLElement>('[data-place]')[to]?.focus();
   };
   const current = places.findIndex(({ number }) => number === shown);
   return (
@@ -33,6 +39,7 @@ export function PlaceList({ places, shown, onShow }: Props) {
         <li key={place.number} className={`mark-${place.kind} border-b border-rule last:border-b-0`}>
           <button
             type="button"
+            data-place
             aria-current={place.number === shown}
             tabIndex={at === Math.max(0, current) ? 0 : -1}
             onKeyDown={(event) => onKey(event, at)}
@@ -64,6 +71,16 @@ export function PlaceList({ places, shown, onShow }: Props) {
               </span>
             )}
           </button>
+          {isMarked?.(place) ? (
+            <span className="mb-1 ml-11 block text-sm text-soft">◁ marked</span>
+          ) : (
+            onMark &&
+            place.number === shown && (
+              <Button look="quiet" className="mb-1 ml-9 !h-6" onClick={() => onMark(place)}>
+                Set a mark of change
+              </Button>
+            )
+          )}
         </li>
       ))}
     </ol>

@@ -7,14 +7,13 @@ import { useAddressFilters } from '../../lib/useAddressFilters';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Loading } from '../../ui/Loading';
-import { Notice } from '../../ui/Notice';
 import { ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
-import { Status } from '../../ui/Status';
+import { MarksOver } from '../marks/MarksOver';
 import { PanFrame } from '../PanFrame';
+import { ComparedPlaces } from './ComparedPlaces';
 import { LaidOver } from './LaidOver';
 import { PlaceBoxes } from './PlaceBoxes';
-import { PlaceList } from './PlaceList';
 
 type Compared = Schemas['ComparedSheets'];
 
@@ -88,6 +87,7 @@ function Sheets({ compared }: { compared: Compared }) {
         <div className="relative bg-white" style={{ width: `${of.width * 100}%` }}>
           <img src={address(file)} alt={`${file.name}, page ${page}`} draggable={false} className="block w-full" />
           <PlaceBoxes places={places} shown={shown} shares={of} scale={scale} />
+          {file === after && <MarksOver file={file.id} page={page} scale={scale} />}
         </div>
       ),
   });
@@ -138,46 +138,7 @@ function Sheets({ compared }: { compared: Compared }) {
           </>
         }
       />
-      <section aria-labelledby="places" className="space-y-2">
-        <dl className="grid grid-cols-[auto_1fr] gap-x-3 text-sm">
-          <dt className="text-soft">Before</dt>
-          <dd>
-            <Status status={before.status} revision={before.revision} /> {before.name}
-          </dd>
-          <dt className="text-soft">After</dt>
-          <dd>
-            <Status status={after.status} revision={after.revision} /> {after.name}
-          </dd>
-        </dl>
-        <p className="text-sm text-soft" aria-label="Signs">
-          <span className="text-alarm">▨</span> hatched: gone · <span className="text-accent">■</span> full: come
-        </p>
-        {was !== null && is !== null && (was.width !== is.width || was.height !== is.height) && (
-          <Notice look="warn">
-            The sheets are not of one size: {Math.round(compared.width_before ?? 0)} ×{' '}
-            {Math.round(compared.height_before ?? 0)} mm and {Math.round(compared.width_after ?? 0)} ×{' '}
-            {Math.round(compared.height_after ?? 0)} mm. They are laid corner on corner.
-          </Notice>
-        )}
-        <h2 id="places">
-          {was === null || is === null
-            ? `Only ${was === null ? 'the new' : 'the old'} sheet has page ${page}`
-            : places.length === 0
-              ? 'No differences on this page'
-              : places.length === 1
-                ? '1 place differs'
-                : `${places.length} places differ`}
-        </h2>
-        {places.length > 0 && (
-          <>
-            <PlaceList places={places} shown={shown} onShow={onShow} />
-            <p className="text-sm text-soft">
-              Found {compared.by === 'drawn' ? 'element by element' : 'in the pictures of the page'}. Arrows walk the
-              list; in the sheet, Page Down and Page Up.
-            </p>
-          </>
-        )}
-      </section>
+      <ComparedPlaces compared={compared} was={was} is={is} shown={shown} onShow={onShow} />
     </div>
   );
 }

@@ -44,6 +44,11 @@ export const structures = {
       queryKey: ['items', 'order-sheets', order],
       queryFn: () => told(api.GET('/api/orders/{number}/sheets', { params: { path: { number: order } } })),
     }),
+  sheetMarks: (file: string) =>
+    queryOptions({
+      queryKey: ['sheet-marks', file],
+      queryFn: () => told(api.GET('/api/files/{id}/marks', { params: { path: { id: file } } })),
+    }),
   sheetAddress: (file: string) =>
     queryOptions({
       queryKey: ['sheet-addresses', file],
