@@ -73,7 +73,7 @@ export function Masthead() {
         <button
           type="button"
           onClick={() => setFinding(true)}
-          className="target ml-auto flex h-8 w-72 min-w-0 shrink items-center justify-between gap-2 border border-strong bg-paper px-2 text-left text-soft"
+          className="target ml-auto flex h-8 w-52 max-w-72 min-w-0 grow items-center justify-between gap-2 border border-strong bg-paper px-2 text-left text-soft"
         >
           <span className="truncate">Find an item or a change</span>
           <kbd className="font-mono text-xs whitespace-nowrap">Ctrl K</kbd>
