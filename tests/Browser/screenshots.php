@@ -17,7 +17,7 @@ foreach (
         ['register', 'mira.okafor', '/register', 'changes', '', 'light'],
         ['structure', 'mira.okafor', '/items/200-0001?levels=3', 'through 210-0100', '', 'light'],
         ['comparison', 'mira.okafor', '/compare?left=210-0100&right=210-0101', 'lines are the same', '', 'light'],
-        ['sheet', 'mira.okafor', '/items/800-0041', 'in work', '', 'light'],
+        ['sheet', 'mira.okafor', '/orders/ECO-00082/review', 'places differ', '', 'light'],
         ['dossier-assess', 'mira.okafor', '/changes/ECR-00096', 'lots and documents', 'assess', 'light'],
         ['reach', 'mira.okafor', '/changes/ECR-00096/reach?as=picture', 'Pointing at one', '', 'light'],
         ['money', 'mira.okafor', '/changes/ECR-00096/money', 'Assumptions', '', 'dark'],
@@ -53,7 +53,7 @@ foreach (
     $screen->driver->executeScript("localStorage.setItem('theme', '{$theme}')");
     $screen->visit($path)->see($wait);
     if ($name === 'sheet') {
-        $screen->click('//a[contains(text(), "-B.svg")]')->see('A draft');
+        $screen->click('//a[text()="Compare the sheets"]')->see('hatched: gone');
     }
     usleep(700_000);
     if ($step !== '') {
