@@ -10,6 +10,7 @@ use App\Documents\Models\ItemFile;
 use App\Orders\Models\ChangeOrder;
 use App\Sheets\Data\OrderSheetRow;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 
 /** The sheets that an order brings, each with the one that was released last before it. */
 final readonly class OrderSheets
@@ -20,8 +21,13 @@ final readonly class OrderSheets
         $files = static fn(): Builder => ItemFile::query()
             ->with(['item', 'revision', 'order', 'person'])
             ->where('role', FileRole::Sheet);
+        // A first sheet may have come before any order had its item.
+        $early = static fn(Builder $files): Builder => $files
+            ->whereNull('order_id')
+            ->whereNull('revision_id')
+            ->whereIn('item_id', DB::table('change_order_items')->where('order_id', $order->id)->select('item_id'));
         $brought = $files()
-            ->where('order_id', $order->id)
+            ->where(static fn(Builder $files): Builder => $files->where('order_id', $order->id)->orWhere($early))
             ->orderBy('brought_at')
             ->orderBy('id')
             ->get()

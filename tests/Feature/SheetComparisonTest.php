@@ -12,13 +12,13 @@ use Tests\Feature\Support\World;
 beforeEach(function (): void {
     $this->world = new World($this);
     World::planningTakes();
-    $this->file = function (string $content, string $type = 'image/svg+xml'): string {
+    $this->file = function (string $content, string $type = 'image/svg+xml', bool $released = true): string {
         $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
         file_put_contents($path, $content);
         DB::table('item_files')->insert([
             'id' => ($id = (string) Str::uuid7()),
             'item_id' => $this->world->items['200-0010'],
-            'revision_id' => DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->value('id'),
+            'revision_id' => $released ? DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->value('id') : null,
             'role' => 'sheet',
             'name' => 'head.' . substr(strrchr($type, '/') ?: '', 1, 3),
             'media_type' => $type,
@@ -167,4 +167,10 @@ it('tells what sheets an order brings, and what was released last before each', 
         ->assertJsonPath('0.item', '200-0010')
         ->assertJsonPath('0.before.id', $old)
         ->assertJsonPath('0.after.name', 'head B.svg');
+    // What came before any order had the item is brought by it too.
+    $early = ($this->file)(a3(''), released: false);
+    $this->world
+        ->as('vera', 'GET', "/orders/{$order}/sheets")
+        ->assertJsonCount(2)
+        ->assertJsonPath('0.after.id', $early);
 });

@@ -1,8 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import type { Schemas } from '../lib/api';
-import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { MarksOver } from './marks/MarksOver';
+import { PageTurner } from './PageTurner';
 import { PanFrame } from './PanFrame';
 import { Stamp } from './Stamp';
 
@@ -24,19 +24,7 @@ export function SheetFrame({ file, title, revision, page, onPage }: Props) {
   const turn = (to: number) => onPage(Math.max(1, Math.min(pages, to)));
   const tools = (
     <>
-      {pages > 1 && (
-        <span className="ml-4 flex items-center gap-2">
-          <Button disabled={page === 1} onClick={() => turn(page - 1)}>
-            Previous page
-          </Button>
-          <span role="status">
-            Page {page} of {pages}
-          </span>
-          <Button disabled={page === pages} onClick={() => turn(page + 1)}>
-            Next page
-          </Button>
-        </span>
-      )}
+      <PageTurner page={page} pages={pages} onTurn={turn} />
       <span className="ml-auto flex items-center gap-4">
         <button type="button" className="text-accent hover:underline" onClick={() => window.print()}>
           Print with history

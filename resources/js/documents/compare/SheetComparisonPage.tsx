@@ -4,12 +4,12 @@ import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../lib/api';
 import { queries } from '../../lib/queries';
 import { useAddressFilters } from '../../lib/useAddressFilters';
-import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Loading } from '../../ui/Loading';
 import { ItemNumber } from '../../ui/Num';
 import { Page } from '../../ui/Page';
 import { MarksOver } from '../marks/MarksOver';
+import { PageTurner } from '../PageTurner';
 import { PanFrame } from '../PanFrame';
 import { ComparedPlaces } from './ComparedPlaces';
 import { LaidOver } from './LaidOver';
@@ -122,19 +122,7 @@ function Sheets({ compared }: { compared: Compared }) {
             <span className="ml-3">
               <Choice label="View" value={view} options={views} onChange={(next) => set('view', next)} />
             </span>
-            {pages > 1 && (
-              <span className="ml-auto flex items-center gap-2">
-                <Button disabled={page === 1} onClick={() => turn(page - 1)}>
-                  Previous page
-                </Button>
-                <span role="status">
-                  Page {page} of {pages}
-                </span>
-                <Button disabled={page === pages} onClick={() => turn(page + 1)}>
-                  Next page
-                </Button>
-              </span>
-            )}
+            <PageTurner page={page} pages={pages} onTurn={turn} />
           </>
         }
       />
