@@ -22,8 +22,11 @@ export function markOf(place: Place, of: Shares, page: number) {
   return { page, ...tip(place, of), note: (texts === '' ? place.kind : texts).slice(0, 200) };
 }
 
+/** Of a page: so near to where its mark would be set, a mark belongs to a place. */
+const NEAR = 0.02;
+
 /** Whether a mark stands at a place. */
 export function isAt(mark: { left: number; top: number }, place: Place, of: Shares): boolean {
   const at = tip(place, of);
-  return Math.abs(mark.left - at.left) < 0.002 && Math.abs(mark.top - at.top) < 0.002;
+  return Math.abs(mark.left - at.left) < NEAR && Math.abs(mark.top - at.top) < NEAR;
 }
