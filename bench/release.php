@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\Http;
 
 // What comes after a release: documents in planning that name what an order replaced, read and kept, against the same rows copied in
 // the database, and the first page of them, against an empty route.
-//   release.php JSON ADDRESS FOLDER, which has the report of verification.php
+//   release.php JSON ADDRESS FOLDER, which has the reports of verification.php and releasing.php
 
 const DOCUMENTS = 50_000;
 
@@ -119,6 +119,7 @@ $copied = median(
 );
 [$page] = (new Pages($address))->measure(['first page' => "/api/orders/{$order->number}/old-documents"]);
 $report = [
+    'release' => json_decode((string) file_get_contents("{$folder}/releasing.json"), true, flags: JSON_THROW_ON_ERROR),
     'verification' => json_decode((string) file_get_contents("{$folder}/verification.json"), true, flags: JSON_THROW_ON_ERROR),
     'documents' => $kept,
     'read_ms' => round($times['first'], 1),

@@ -32,6 +32,7 @@ return Application::configure(basePath: dirname(__DIR__))
         __DIR__ . '/../app/Imports/Commands',
         __DIR__ . '/../app/SignIn/Commands',
         __DIR__ . '/../app/Ledger/Commands',
+        __DIR__ . '/../app/Outgoing/Commands',
         __DIR__ . '/../app/Releases/Commands',
         __DIR__ . '/../app/Console/Commands',
         __DIR__ . '/../app/Structures/Commands',

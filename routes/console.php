@@ -12,6 +12,7 @@ use App\Ledger\Commands\AnchorLedger;
 use App\Notices\Commands\SendDueMails;
 use App\Notices\Commands\TellDeadlines;
 use App\Orders\Commands\KeepActors;
+use App\Outgoing\Commands\SweepDeliveries;
 use App\Releases\Commands\SweepOutbox;
 use App\Structures\Commands\IndexStructures;
 use App\Structures\Commands\PutDataInForceToday;
@@ -29,6 +30,7 @@ Schedule::command(PutDataInForceToday::class)->everyMinute()->withoutOverlapping
 // What planning tells of late in the day is seen the next morning.
 Schedule::command(FollowOrders::class)->hourlyAt(20)->between('05:00', '20:00')->withoutOverlapping();
 Schedule::command(SweepOutbox::class)->everyMinute()->withoutOverlapping();
+Schedule::command(SweepDeliveries::class)->everyMinute()->withoutOverlapping();
 // Often on a working day, so that a morning without power loses nothing; everything is told once.
 Schedule::command(TellDeadlines::class)->hourlyAt(10)->weekdays()->between('06:00', '18:00')->withoutOverlapping()->runInBackground();
 Schedule::command(SendDueMails::class)->everyMinute()->withoutOverlapping()->runInBackground();

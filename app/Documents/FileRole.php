@@ -15,9 +15,18 @@ enum FileRole: string
 
     case Picture = 'picture';
 
+    /** The design model as a STEP file: released with the revision, as the sheet is. */
+    case Model = 'model';
+
     /** Whether it is part of what is signed and released. */
     public function isReleased(): bool
     {
-        return $this === self::Sheet;
+        return in_array($this, self::released(), true);
+    }
+
+    /** @return list<self> that are part of what is signed and released */
+    public static function released(): array
+    {
+        return [self::Sheet, self::Model];
     }
 }

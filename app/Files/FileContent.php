@@ -35,6 +35,25 @@ final readonly class FileContent
         return new self(self::picture($path, $content));
     }
 
+    /**
+     * A design model, ISO 10303-21, whole; what is in it is read by whoever looks at it.
+     *
+     * @throws Refusal when it is none
+     */
+    public static function model(string $path): self
+    {
+        $begins = ltrim((string) file_get_contents($path, length: 200), "\xEF\xBB\xBF \t\r\n");
+        if (!str_starts_with($begins, 'ISO-10303-21;')) {
+            throw Refusal::at('file', 'A model is a STEP file (ISO 10303-21).');
+        }
+        $ends = (string) file_get_contents($path, offset: max(0, (int) filesize($path) - 200));
+        if (!str_contains($ends, 'END-ISO-10303-21;')) {
+            throw Refusal::at('file', 'The file is cut short: it does not end with END-ISO-10303-21. Export it again.');
+        }
+
+        return new self('model/step');
+    }
+
     private static function looksLikeXml(string $content): bool
     {
         return str_starts_with(ltrim(substr($content, 0, 200), "\xEF\xBB\xBF \t\r\n"), '<');

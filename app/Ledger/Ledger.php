@@ -92,5 +92,6 @@ final class Ledger
             DB::table('ledger')->insert(array_map(static fn(Record $record): array => (array) $record, $some));
         }
         DB::table('ledger_head')->update(['count' => $last->number, 'hash' => $last->hash]);
+        event(new RecordsWritten($records));
     }
 }

@@ -278,6 +278,7 @@ final readonly class OrderReader
                 ->values()
                 ->all(),
             files: $sheets->map(static fn(ItemFile $file): string => "{$file->role->value} {$file->name} {$file->sha256}")->values()->all(),
+            done: $row->done,
         );
     }
 
@@ -285,12 +286,12 @@ final readonly class OrderReader
      * Data sheets and pictures are no part of what is signed.
      *
      * @param  SupportCollection<int, OrderItem>  $rows
-     * @return Collection<int, ItemFile> the sheets that orders bring to these items, and drafts that belong to no order yet
+     * @return Collection<int, ItemFile> the sheets and models that orders bring to these items, and drafts that belong to no order yet
      */
     private static function sheets(SupportCollection $rows): Collection
     {
         return ItemFile::query()
-            ->where('role', FileRole::Sheet)
+            ->whereIn('role', FileRole::released())
             ->whereIn('item_id', $rows->where('outcome', Outcome::Revise)->pluck('item_id')->unique())
             ->where(
                 static fn(Builder $either): Builder => $either

@@ -47,6 +47,7 @@ final readonly class OrderView
                     becomes: $item->becomes(),
                     moved_on: $row->outcome === Outcome::Revise && $row->engineering()?->base_id !== null && $item->base->hasMovedOn(),
                     changes: count($item->comparison()->changes()),
+                    done: (object) $row->done,
                 );
             })
             ->values()

@@ -45,7 +45,7 @@ final readonly class OrderWork implements RevisionWork
         if ($item->released !== null) {
             throw Refusal::at(
                 'file',
-                "{$item->number} is released as revision {$item->released->code}. Its sheet changes under an order only.",
+                "{$item->number} is released as revision {$item->released->code}. Its sheet and model change under an order only.",
             );
         }
 

@@ -8,7 +8,7 @@ namespace App\People;
 enum Ability: string
 {
     /** Not of any plant or category: a role that is limited to some cannot allow it. */
-    public const EVERYWHERE = [self::ImportData, self::SetUp, self::ManagePeople, self::ReadLedger];
+    public const EVERYWHERE = [self::ImportData, self::SetUp, self::ManagePeople, self::ReadLedger, self::ConnectSystems];
 
     case ReportProblem = 'report_problem';
     case WatchCritical = 'watch_critical';
@@ -51,6 +51,8 @@ enum Ability: string
     case ManagePeople = 'manage_people';
     /** All of it: what was done on one change, everybody reads there. */
     case ReadLedger = 'read_ledger';
+    /** Say which other systems are told of changes, and what of hand-overs they get. */
+    case ConnectSystems = 'connect_systems';
 
     /** As people read it: what they may do. */
     public function label(): string
@@ -89,6 +91,7 @@ enum Ability: string
             self::SetUp => 'Set up paths, categories, plants, forms, lists',
             self::ManagePeople => 'Manage people, roles and rights',
             self::ReadLedger => 'Search and export the ledger',
+            self::ConnectSystems => 'Set up webhooks and hand-over profiles',
         };
     }
 
@@ -122,7 +125,7 @@ enum Ability: string
             self::BeAway,
             self::KeepPage
                 => 'Working together',
-            self::SetUp, self::ManagePeople, self::ReadLedger => 'Administration',
+            self::SetUp, self::ManagePeople, self::ReadLedger, self::ConnectSystems => 'Administration',
         };
     }
 

@@ -11,15 +11,22 @@ final readonly class HistoryLine
 {
     /**
      * @param  string  $author  who brought its sheet, else who edited its order; empty: nobody knows any more
-     * @param  string  $done  what was done
+     * @param  array<string, string>  $done  what was done, by language
+     * @param  string  $reason  the same where nothing is said in a language
      * @param  list<string>  $signers  names
      */
     public function __construct(
         public string $revision,
         public ?Day $from,
         public string $author,
-        public string $done,
+        public array $done,
+        public string $reason,
         public string $order,
         public array $signers,
     ) {}
+
+    public function doneIn(string $language): string
+    {
+        return $this->done[$language] ?? $this->reason;
+    }
 }

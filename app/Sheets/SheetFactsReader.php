@@ -8,6 +8,7 @@ use App\Days\Today;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemFile;
 use App\Orders\Models\ChangeOrder;
+use App\Orders\Models\OrderItem;
 use App\Sheets\Models\SheetMark;
 use App\Structures\Models\Revision;
 use Illuminate\Database\Eloquent\Collection as Models;
@@ -41,6 +42,11 @@ final readonly class SheetFactsReader
             ->whereIn('id', $revisions->flatten()->pluck('order_id')->filter()->unique())
             ->get()
             ->keyBy('id');
+        $said = OrderItem::query()
+            ->whereIn('order_id', $orders->keys())
+            ->whereIn('item_id', $items)
+            ->get()
+            ->keyBy(static fn(OrderItem $row): string => "{$row->order_id} {$row->item_id}");
         $authors = ItemFile::query()
             ->with('person')
             ->whereIn('item_id', $items)
@@ -63,7 +69,7 @@ final readonly class SheetFactsReader
             $history = [];
             foreach ($all as $one) {
                 if ($file->revision === null || $one->effective_from <= $file->revision->effective_from) {
-                    $history[] = self::line($one, $orders, $authors);
+                    $history[] = self::line($one, $orders, $authors, $said["{$one->order_id} {$one->item_id}"] ?? null);
                 }
             }
             $facts[$file->id] = self::one(
@@ -111,7 +117,7 @@ final readonly class SheetFactsReader
      * @param  Collection<int, ChangeOrder>  $orders
      * @param  Collection<int, string>  $authors  by revision
      */
-    private static function line(Revision $one, Collection $orders, Collection $authors): HistoryLine
+    private static function line(Revision $one, Collection $orders, Collection $authors, ?OrderItem $said): HistoryLine
     {
         $order = $one->order_id === null ? null : $orders[$one->order_id] ?? null;
 
@@ -119,7 +125,8 @@ final readonly class SheetFactsReader
             revision: $one->code,
             from: $one->effective_from === null ? null : Day::parse($one->effective_from),
             author: $authors[$one->id] ?? ($order->editor->name ?? ''),
-            done: $one->reason,
+            done: $said->done ?? [],
+            reason: $one->reason,
             order: $one->order->number ?? '',
             signers: $order === null
                 ? []

@@ -76,7 +76,7 @@ final class SheetPaper
                 $line->revision,
                 $this->words->day($line->from),
                 $line->author,
-                $line->done,
+                $line->doneIn($this->words->language),
                 $line->order,
                 implode(', ', $line->signers),
             ]);

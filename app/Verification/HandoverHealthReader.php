@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Verification;
 
+use App\Outgoing\Models\Delivery;
+use App\Outgoing\Models\DeliveryState;
+use App\Outgoing\Models\Purpose;
 use App\People\Ability;
 use App\People\Models\Person;
 use App\Releases\Models\Handover;
@@ -47,6 +50,11 @@ final readonly class HandoverHealthReader
             differing: PlanningDifference::query()->count(),
             verification: $last === null ? null : VerificationRow::of($last),
             verifying: Verification::isUnderWay(),
+            files_undelivered: Delivery::query()
+                ->where('state', '<>', DeliveryState::Delivered)
+                // Nothing goes to what is retired.
+                ->whereHas('channel', static fn(Builder $one): Builder => $one->where('purpose', Purpose::Files)->where('retired', false))
+                ->count(),
             may: $person->mayDo(Ability::SendHandover),
         );
     }

@@ -129,9 +129,10 @@ start_planning() {
 
 # torture OPTION...: tries to break the product that runs at $port; see bin/torture.
 torture() {
-    local workers= pid
+    local workers= at_planning= pid
     for pid in "${children[@]}"; do
         ps -o args= -p "$pid" | grep -q 'queue:work' && workers+=",$pid"
+        ps -o args= -p "$pid" | grep -q 'stand-ins/planning' && at_planning=$pid
     done
-    TORTURE_URL="http://127.0.0.1:$port" TORTURE_WEB=$(cat "$web/php-fpm.pid") TORTURE_WORKERS=${workers#,} php tests/Torture/run.php "$@"
+    TORTURE_URL="http://127.0.0.1:$port" TORTURE_WEB=$(cat "$web/php-fpm.pid") TORTURE_WORKERS=${workers#,} TORTURE_PLANNING=$at_planning php tests/Torture/run.php "$@"
 }

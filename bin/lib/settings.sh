@@ -17,7 +17,7 @@ settings() {
     export APP_CONFIG_CACHE="$var/$kind-config.php" APP_ROUTES_CACHE="$var/$kind-routes.php" APP_EVENTS_CACHE="$var/$kind-events.php"
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
     export STRUCTURE_INDEX="$var/structures-$kind" STRUCTURE_INDEX_WARMED=true
-    export LEDGER_ANCHORS="$var/ledger-anchors-$kind.log"
+    export LEDGER_ANCHORS="$var/ledger-anchors-$kind.log" OUTGOING_FOLDER="$var/hand-overs-$kind"
     case $kind in
         test | feature | demo)
             # A ledger of tests is another one each time.

@@ -143,6 +143,7 @@ final readonly class Digest
                 'disposition' => $item->disposition?->value,
                 'works' => $works,
                 'files' => $item->files,
+                ...$item->done === [] ? [] : ['done' => self::sorted($item->done)],
             ];
         }
         ksort($items, SORT_STRING);
@@ -159,5 +160,16 @@ final readonly class Digest
             'items' => $items,
             ...$later === [] ? [] : ['later' => $later],
         ];
+    }
+
+    /**
+     * @param  array<string, string>  $texts
+     * @return array<string, string>
+     */
+    private static function sorted(array $texts): array
+    {
+        ksort($texts, SORT_STRING);
+
+        return $texts;
     }
 }

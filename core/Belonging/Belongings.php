@@ -17,6 +17,7 @@ use Orthotaxis\Core\Structure\HasLines;
  * What belongs together with the items of an order (J40), as far as it would not fit by itself once they are released:
  *
  * - a document that describes an item which gets a new revision, when it shows another one, or nothing of it is released;
+ * - its design model, when it has one and none is brought for the new revision;
  * - an instruction, a specification or a tool that an operation names, when nothing of it is released;
  * - a line that names a revision of a component which gets another one under the same order.
  *
@@ -30,9 +31,10 @@ final readonly class Belongings
      * @param  list<DescribedBy>  $documents  of the items on the order
      * @param  array<string, Standing>  $standing  by number, of the documents and of what operations name
      * @param  list<LeftBehind>  $left
+     * @param  list<ModelledBy>  $models  of the items on the order
      * @return list<Belonging> in the order of the items
      */
-    public static function of(Order $order, array $documents, array $standing, array $left): array
+    public static function of(Order $order, array $documents, array $standing, array $left, array $models = []): array
     {
         $along = [];
         $becomes = [];
@@ -47,6 +49,7 @@ final readonly class Belongings
             }
             $of = [
                 ...self::documents($item, $documents, $standing, $along),
+                ...self::models($item, $models),
                 ...self::operations($item, $standing, $along),
                 ...self::lines($item, $becomes),
             ];
@@ -104,6 +107,30 @@ final readonly class Belongings
                     fault: $state === BelongingState::Open ? $fault : '',
                 );
             }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<ModelledBy>  $models
+     * @return list<Belonging>
+     */
+    private static function models(OrderItem $item, array $models): array
+    {
+        $becomes = $item->becomes();
+        $found = [];
+        foreach ($models as $model) {
+            if ($model->item !== $item->number || $becomes === null || $model->revision === $becomes) {
+                continue;
+            }
+            $found[] = new Belonging(
+                $item->number,
+                BelongingKind::Model,
+                $item->number,
+                $model->comes ? BelongingState::Along : BelongingState::Open,
+                fault: $model->comes ? '' : "its design model is of revision {$model->revision}: none is brought for {$becomes}.",
+            );
         }
 
         return $found;

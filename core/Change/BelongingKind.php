@@ -13,6 +13,9 @@ enum BelongingKind: string
     /** An instruction, a specification or a tool that an operation names. */
     case Operation = 'operation';
 
+    /** The design model of the item itself. */
+    case Model = 'model';
+
     /** A component of which a line names a revision. */
     case Line = 'line';
 }

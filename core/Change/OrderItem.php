@@ -16,6 +16,7 @@ final readonly class OrderItem
      * @param  Base  $base  of its revision, whether it gets a new one or stays as it is
      * @param  list<Work>  $works  what the order changes of it; none before it is opened for work
      * @param  list<string>  $files  what was brought for the coming revision: role, name and SHA-256 of each file
+     * @param  array<string, string>  $done  what was done, as its sheets tell it, by language
      */
     public function __construct(
         public string $number,
@@ -24,6 +25,7 @@ final readonly class OrderItem
         public Base $base,
         public array $works = [],
         public array $files = [],
+        public array $done = [],
     ) {}
 
     /** @param  array<self>  $items */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Orthotaxis\Core\Handover;
 
+use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Release\ReleasePlan;
 
 /** A release as it is sent to planning, or a correction of what planning has. */
@@ -39,6 +40,7 @@ final readonly class Document
     /**
      * @param  string  $written  the moment it was written, ISO 8601 in UTC
      * @param  list<Entry>  $entries
+     * @param  list<string>  $fields  of FIELDS: those that its entries say; whoever gets only some has a column for no other
      */
     private function __construct(
         public string $order,
@@ -47,7 +49,51 @@ final readonly class Document
         public string $written,
         public string $effectiveFrom,
         public array $entries,
+        public array $fields = self::FIELDS,
     ) {}
+
+    /**
+     * A hand-over as it was written once, from what is kept of it.
+     *
+     * @param  list<array<string, string|int|null>>  $records  as records() gives them
+     */
+    public static function kept(string $order, string $title, int $number, string $written, string $effectiveFrom, array $records): self
+    {
+        $entries = [];
+        foreach ($records as $record) {
+            $entries[] = new Entry(
+                number: (int) $record['entry'],
+                action: EntryAction::from((string) $record['action']),
+                subject: new Subject((string) $record['structure'], (string) $record['item'], (string) $record['plant']),
+                revision: (string) $record['revision'],
+                fields: array_filter(
+                    array_intersect_key($record, array_flip(self::FIELDS)),
+                    static fn(mixed $value): bool => $value !== null,
+                ),
+            );
+        }
+
+        return new self(order: $order, title: $title, number: $number, written: $written, effectiveFrom: $effectiveFrom, entries: $entries);
+    }
+
+    /**
+     * The same with some of its entries and fields; entries keep their numbers, so that all who get some of it mean the same by them.
+     *
+     * @param  list<Entry>  $entries
+     * @param  list<string>  $fields
+     */
+    public function only(array $entries, array $fields): self
+    {
+        return new self(
+            order: $this->order,
+            title: $this->title,
+            number: $this->number,
+            written: $this->written,
+            effectiveFrom: $this->effectiveFrom,
+            entries: $entries,
+            fields: array_values(array_intersect($this->fields, $fields)),
+        );
+    }
 
     /**
      * @param  int  $number  the running number of hand-overs, never used twice
@@ -128,7 +174,7 @@ final readonly class Document
      */
     public function records(): array
     {
-        $nothing = array_fill_keys(self::FIELDS, null);
+        $nothing = array_fill_keys($this->fields, null);
 
         return array_map(
             static fn(Entry $entry): array => array_map(

@@ -35,7 +35,14 @@ final readonly class Counterparts
      */
     public function having(string $component, callable $such): array
     {
-        return array_values(array_filter($this->byComponent[$component] ?? [], $such));
+        $having = [];
+        foreach ($this->byComponent[$component] ?? [] as $line) {
+            if ($such($line)) {
+                $having[] = $line;
+            }
+        }
+
+        return $having;
     }
 
     /** @return list<Line> */

@@ -26,9 +26,6 @@ use Orthotaxis\Core\Structure\Structure;
  */
 final class Transfer
 {
-    /** What a plant says of a line is said by each plant for itself. */
-    private const OF_PLANT = [LineField::Operation, LineField::Scrap, LineField::TakesOver];
-
     private readonly Counterparts $here;
 
     private Structure $sibling;
@@ -42,7 +39,7 @@ final class Transfer
     private array $met = [];
 
     /**
-     * @param  list<Difference>  $done
+     * @param  list<Done>  $done
      * @param  Structure  $home  as it was where the edits were made
      */
     private function __construct(private readonly array $done, Structure $home)
@@ -55,7 +52,10 @@ final class Transfer
     {
         $home = array_map(static fn(Difference $one): ?Line => $one->before, $done->differences);
 
-        return new self($done->changes(), new Structure(array_filter($home, static fn(?Line $line): bool => $line !== null)));
+        return new self(
+            array_map(static fn(Difference $one): Done => new Done($one), $done->changes()),
+            new Structure(array_filter($home, static fn(?Line $line): bool => $line !== null)),
+        );
     }
 
     /** @return list<Carried> each edit, in the order of the comparison */
@@ -75,11 +75,11 @@ final class Transfer
         return array_map($this->carried(...), $this->done);
     }
 
-    private function carried(Difference $of): Carried
+    private function carried(Done $done): Carried
     {
-        $before = $of->before;
+        $before = $done->of->before;
 
-        return $before === null ? $this->added($of) : $this->toLine($of, $before);
+        return $before === null ? $this->added($done->of) : $this->toLine($done, $before);
     }
 
     private function finds(): FreeFinds
@@ -90,7 +90,7 @@ final class Transfer
     private function added(Difference $of): Carried
     {
         $after = $of->after ?? throw new \LogicException('A difference is of a line.');
-        $reads = static fn(Line $line): bool => self::differing($line, $after, [LineField::Find, ...self::OF_PLANT]) === [];
+        $reads = static fn(Line $line): bool => self::differing($line, $after, [LineField::Find, ...Done::OF_PLANT]) === [];
         [$there, $here] = [$this->there->having($after->component, $reads), $this->here->having($after->component, $reads)];
         if (count($there) > count($here)) {
             return new Carried($of, Fit::Already, there: $there[0]);
@@ -103,8 +103,9 @@ final class Transfer
         return new Carried($of, $beside === '' ? Fit::Fits : Fit::Differs, $beside, $edit);
     }
 
-    private function toLine(Difference $of, Line $before): Carried
+    private function toLine(Done $done, Line $before): Carried
     {
+        $of = $done->of;
         [$there, $doubt] = $this->counterpart($before);
         if ($there === null) {
             $after = $of->after;
@@ -117,15 +118,15 @@ final class Transfer
                     ? new Carried($of, Fit::Already)
                     : new Carried($of, Fit::None, "It has no {$before->component}."));
         }
-        $edit = self::edit($of, $there);
+        $edit = self::edit($done, $there);
         if ($edit === null) {
             return new Carried($of, Fit::Already, there: $there);
         }
         $this->met[$there->key] = $before->key;
         $reasons = array_filter([
             $doubt,
-            self::otherwise($of, $before, $there),
-            $of->after === null || $of->after->component === $before->component ? '' : $this->beside($of->after, $there->key, $before->key),
+            self::otherwise($done, $before, $there),
+            $of->after === null || $done->keepsComponent ? '' : $this->beside($of->after, $there->key, $before->key),
         ]);
 
         return new Carried($of, $reasons === [] ? Fit::Fits : Fit::Differs, implode(' ', $reasons), $edit, $there);
@@ -168,15 +169,17 @@ final class Transfer
     }
 
     /** The same, of the line of the sibling; null: it reads so already. */
-    private static function edit(Difference $of, Line $there): ?LineEdit
+    private static function edit(Done $done, Line $there): ?LineEdit
     {
-        if ($of->after === null) {
+        $after = $done->of->after;
+        if ($after === null) {
             return new RemoveLine($there->key);
         }
         $fields = [];
-        foreach (self::carriedFields($of) as $field) {
-            if ($there->text($field) !== $of->after->text($field)) {
-                $fields[$field->value] = $of->after->text($field);
+        foreach ($done->fields as $field) {
+            $text = $after->text($field);
+            if ($there->text($field) !== $text) {
+                $fields[$field->value] = $text;
             }
         }
 
@@ -188,16 +191,11 @@ final class Transfer
     }
 
     /** What of the line reads otherwise than it did where the edit was made, as far as the edit rests on it. */
-    private static function otherwise(Difference $of, Line $before, Line $there): string
+    private static function otherwise(Done $done, Line $before, Line $there): string
     {
-        $resting = array_filter(self::carriedFields($of), static fn(LineField $field): bool => $field !== LineField::Find);
-        // Another component, or none, was meant for so much of the old one.
-        if ($of->after === null || $of->after->component !== $before->component) {
-            array_push($resting, LineField::Quantity, LineField::Unit);
-        }
         $said = [];
-        foreach (self::differing($before, $there, []) as $field) {
-            if (in_array($field, $resting, true)) {
+        foreach ($before->differsFrom($there) as $field) {
+            if (in_array($field, $done->resting, true)) {
                 $said[] = "{$field->inWords()} " . ($there->text($field) ?: 'none') . ' in place of ' . ($before->text($field) ?: 'none');
             }
         }
@@ -217,12 +215,6 @@ final class Transfer
             : "{$after->component} stands there already: find {$beside[0]->find}, {$beside[0]->quantity} {$beside[0]->unit->value}.";
     }
 
-    /** @return list<LineField> that an edit of a line changes, and that are the line's own */
-    private static function carriedFields(Difference $of): array
-    {
-        return array_values(array_filter($of->fields, static fn(LineField $field): bool => !in_array($field, self::OF_PLANT, true)));
-    }
-
     /**
      * @param  list<LineField>  $but
      * @return list<LineField>
@@ -239,7 +231,7 @@ final class Transfer
 
         return array_diff_key(
             $fields,
-            array_flip([LineField::Find->value, ...array_map(static fn(LineField $f): string => $f->value, self::OF_PLANT)]),
+            array_flip([LineField::Find->value, ...array_map(static fn(LineField $f): string => $f->value, Done::OF_PLANT)]),
         );
     }
 }

@@ -41,6 +41,7 @@ final class DatabaseSeeder extends Seeder
             RequestPathSeeder::class,
             NoticeSeeder::class,
             RoleSeeder::class,
+            SystemsSeeder::class,
             FollowThroughSeeder::class,
             VerificationSeeder::class,
             PackageSeeder::class,

@@ -7,10 +7,13 @@ namespace Database\Seeders;
 use App\Documents\FileRole;
 use App\Documents\Models\ItemDocument;
 use App\Structures\Models\Item;
+use App\Structures\Models\Revision;
 use App\Structures\StructureReader;
+use Database\Seeders\Models\DemoModels;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Orthotaxis\Core\Revision\RevisionStatus;
 use Orthotaxis\Core\Structure\Line;
 
 /** What is drawn and written about the items of the demo. A few drawings lag behind their items, as they do in life. */
@@ -59,6 +62,16 @@ final class DocumentSeeder extends Seeder
         foreach (['820-0001', '820-0002', '830-0001', '850-0001', '850-0004'] as $number) {
             self::file($this->items[$number], 'application/pdf', "{$number}.pdf", DemoSheet::pdf($this->pages($number)), FileRole::Sheet);
         }
+        $head = $this->items['200-0010'];
+        self::file(
+            $head,
+            'model/step',
+            '200-0010.stp',
+            DemoModels::pumpHead(before: true),
+            FileRole::Model,
+            of: $head->revisions->firstWhere('status', RevisionStatus::Superseded),
+        );
+        self::file($head, 'model/step', '200-0010.stp', DemoModels::pumpHead(before: false), FileRole::Model);
         self::file(
             $this->items['200-0050'],
             'application/pdf',
@@ -126,15 +139,27 @@ final class DocumentSeeder extends Seeder
         ]);
     }
 
-    /** @return string the id of the file */
-    public static function file(Item $item, string $type, string $name, string $content, FileRole $role, ?int $draftOf = null): string
-    {
+    /**
+     * @param  ?int  $draftOf  the order under which it is worked on
+     * @param  ?Revision  $of  the one in force, where neither is said
+     * @return string the id of the file
+     */
+    public static function file(
+        Item $item,
+        string $type,
+        string $name,
+        string $content,
+        FileRole $role,
+        ?int $draftOf = null,
+        ?Revision $of = null,
+    ): string {
+        $revision = $draftOf === null ? $of ?? $item->released : null;
         $id = (string) Str::uuid7();
         DB::insert("INSERT INTO stored_files (id, content) VALUES (?, decode(?, 'base64'))", [$id, base64_encode($content)]);
         DB::table('item_files')->insert([
             'id' => ($file = (string) Str::uuid7()),
             'item_id' => $item->id,
-            'revision_id' => $draftOf === null ? $item->released?->id : null,
+            'revision_id' => $revision?->id,
             'order_id' => $draftOf,
             'role' => $role->value,
             'name' => $name,
@@ -142,7 +167,7 @@ final class DocumentSeeder extends Seeder
             'bytes' => strlen($content),
             'sha256' => hash('sha256', $content),
             'file_id' => $id,
-            'brought_at' => $draftOf === null ? $item->released?->released_at : now(),
+            'brought_at' => $revision === null ? now() : $revision->released_at,
         ]);
 
         return $file;

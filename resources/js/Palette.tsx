@@ -159,6 +159,7 @@ function usePages(): Entry[] {
   const maySetUp = useMay('set_up');
   const mayManage = useMay('manage_people');
   const mayAudit = useMay('read_ledger');
+  const mayConnect = useMay('connect_systems');
   const pages: [string, string, boolean][] = [
     ['/', 'Desk', true],
     ['/reports', 'Problem reports', true],
@@ -187,6 +188,8 @@ function usePages(): Entry[] {
     ['/set-up/duties', 'Set up separation of duties', mayManage],
     ['/set-up/groups', 'Set up groups of people', maySetUp],
     ['/set-up/plants', 'Set up plants and work centres', maySetUp],
+    ['/set-up/webhooks', 'Set up webhooks', mayConnect],
+    ['/set-up/hand-over-profiles', 'Set up hand-over profiles', mayConnect],
     ['/set-up/forms', 'Set up forms', maySetUp],
   ];
   return pages.filter(([, , may]) => may).map(([address, label]) => ({ address, number: label, shown: label }));

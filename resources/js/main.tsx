@@ -150,6 +150,22 @@ const pages: RouteObject[] = [
     lazy: async () => ({ Component: (await import('./setup/GroupsPage')).GroupsPage }),
   },
   {
+    path: 'items/:number/model',
+    lazy: async () => ({ Component: (await import('./models/ModelPage')).ModelPage }),
+  },
+  {
+    path: 'set-up/webhooks',
+    lazy: async () => ({ Component: (await import('./systems/WebhooksPage')).WebhooksPage }),
+  },
+  {
+    path: 'set-up/hand-over-profiles',
+    lazy: async () => ({ Component: (await import('./systems/ProfilesPage')).ProfilesPage }),
+  },
+  {
+    path: 'set-up/channels/:code',
+    lazy: async () => ({ Component: (await import('./systems/DeliveriesPage')).DeliveriesPage }),
+  },
+  {
     path: 'cut-ins',
     lazy: async () => ({ Component: (await import('./cutin/OutcomesPage')).OutcomesPage }),
   },

@@ -81,6 +81,7 @@ final class Page
             'Overview',
             "<h1>Planning stand-in</h1>
             <form method=\"post\" action=\"/behaviour\"><p>Behaves: {$modes}</p>{$create}{$unlock}</form>
+            <p><a href=\"/told\">Events and files that it was told</a></p>
             <h2>Hand-overs</h2>
             <table><tr><th>Name</th><th>Received, times</th><th>Entries taken</th><th>Refused</th><th>Applied at most, times</th></tr>{$rows}</table>
             <h2>Structures, routings and data of items</h2>

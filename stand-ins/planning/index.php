@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 // The simulated planning system: a small HTTP service with a database of its own.
-// POST /supply, /items, /items/unknown, /copy, /hand-overs and /load are for programs that show the token; / is a page for people.
+// POST /supply, /items, /items/unknown, /copy, /hand-overs, /files and /load are for programs that show the token, /events for whoever
+// signs; / and /told are pages for people.
 
 require __DIR__ . '/Planning.php';
 require __DIR__ . '/HandOvers.php';
@@ -12,6 +13,7 @@ require __DIR__ . '/Copy.php';
 require __DIR__ . '/CopyPage.php';
 require __DIR__ . '/Documents.php';
 require __DIR__ . '/Page.php';
+require __DIR__ . '/Told.php';
 
 $path = (string) parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);
 if ($path === '/up') {
@@ -31,6 +33,12 @@ try {
     if ($_SERVER['REQUEST_METHOD'] === 'GET' && $path === '/') {
         header('Content-Type: text/html; charset=utf-8');
         echo Page::html($planning);
+
+        return;
+    }
+    if ($_SERVER['REQUEST_METHOD'] === 'GET' && $path === '/told') {
+        header('Content-Type: text/html; charset=utf-8');
+        echo (new Told($planning))->html();
 
         return;
     }
@@ -67,6 +75,18 @@ try {
             default => $planning->behave((string) ($_POST['mode'] ?? 'normal')),
         };
         header('Location: /', true, 303);
+
+        return;
+    }
+    $told = new Told($planning);
+    // Whoever tells of an event shows no token, but signs it.
+    if ("{$_SERVER['REQUEST_METHOD']} {$path}" === 'POST /events') {
+        $said = static fn(string $name): string => (string) ($_SERVER['HTTP_WEBHOOK_' . $name] ?? '');
+        $answer(
+            ...$planning->mode() === 'down'
+                ? [503, ['error' => 'Planning is down for maintenance.']]
+                : $told->event($said('ID'), $said('TIMESTAMP'), $said('SIGNATURE'), (string) file_get_contents('php://input')),
+        );
 
         return;
     }
@@ -122,6 +142,7 @@ try {
             ),
         ),
         'POST /hand-overs' => $answer(...$take($body)),
+        'POST /files' => $answer(...$told->file($_SERVER['HTTP_IDEMPOTENCY_KEY'] ?? '', $body)),
         default => $answer(404, ['error' => 'Nothing here.']),
     };
 } catch (JsonException | InvalidArgumentException $e) {

@@ -70,3 +70,19 @@ CREATE TABLE IF NOT EXISTS behaviour (
     mode text NOT NULL DEFAULT 'normal'
 );
 INSERT INTO behaviour DEFAULT VALUES ON CONFLICT DO NOTHING;
+
+-- What it is told besides hand-overs.
+CREATE TABLE IF NOT EXISTS told_event (
+    id text PRIMARY KEY,
+    type text NOT NULL,
+    subject text NOT NULL,
+    content text NOT NULL,
+    received_at timestamptz NOT NULL DEFAULT now(),
+    times integer NOT NULL DEFAULT 1
+);
+CREATE TABLE IF NOT EXISTS told_file (
+    name text PRIMARY KEY,
+    content text NOT NULL,
+    received_at timestamptz NOT NULL DEFAULT now(),
+    times integer NOT NULL DEFAULT 1
+);

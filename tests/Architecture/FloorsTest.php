@@ -2,26 +2,10 @@
 
 declare(strict_types=1);
 
-use App\Discussion\Events\CommentPinned;
 use App\Ledger\Act;
-use App\Orders\Events\PartEdited;
-use App\Orders\Events\PartsEdited;
-use App\Problems\Events\ReportSettled;
-use App\Reach\Events\ReachDecided;
-use App\Releases\Events\HandOverAnswered;
-use App\Requests\Events\RequestDecided;
-use Orthotaxis\Core\Change\RequestState;
-use Orthotaxis\Core\Content\Subject;
-use Orthotaxis\Core\Edit\EditOperation;
-use Orthotaxis\Core\ItemData\SetField;
-use Orthotaxis\Core\Manufacturing\PutOnRecord;
-use Orthotaxis\Core\Manufacturing\TakeOffRecord;
-use Orthotaxis\Core\Report\ReportState;
-use Orthotaxis\Core\Routing\AddOperation;
-use Orthotaxis\Core\Routing\ChangeOperation;
-use Orthotaxis\Core\Routing\RemoveOperation;
-use Orthotaxis\Core\Routing\SetBatch;
 use Symfony\Component\Finder\Finder;
+
+require_once dirname(__DIR__, 2) . '/bin/lib/events.php';
 
 /** @return array<string, string> path => PHP without comments and texts */
 function sources(string $folder): array
@@ -77,9 +61,10 @@ it('lets floors import only downwards', function (): void {
         ->toBe([]);
 });
 
-it('reaches the planning system through its gateway only', function (): void {
+it('reaches other systems through the gateway to planning and the carrier of messages only', function (): void {
     $callers = array_keys(array_filter(sources('app'), fn(string $code): bool => preg_match('/Facades\\\\Http\b|\bHttp::/', $code) === 1));
-    expect($callers)->toBe(['Planning/PlanningGateway.php']);
+    sort($callers);
+    expect($callers)->toBe(['Outgoing/Carriers/HttpCarrier.php', 'Planning/PlanningGateway.php']);
 });
 
 it('asks for a right wherever something is changed', function (): void {
@@ -149,65 +134,23 @@ it('has no rooms of the interface that import each other in a loop', function ()
     expect(loops($imports))->toBe([])->and(count($imports))->toBeGreaterThan(10);
 });
 
-/** @return array<string, list<string>> the names of acts, by the class of their event */
-function recordedActs(): array
-{
-    $acts = [];
-    $subject = new Subject(Subject::ENGINEERING, 'I');
-    $built = new Subject(Subject::MANUFACTURING, 'I', 'P');
-    foreach (glob(dirname(__DIR__, 2) . '/app/*/Events/*.php') ?: [] as $path) {
-        $class = 'App\\' . basename(dirname($path, 2)) . '\\Events\\' . basename($path, '.php');
-        $acts[$class] = match ($class) {
-            ReportSettled::class => array_map(
-                static fn(ReportState $state): string => (new ReportSettled('b', 'R', $state, []))->name(),
-                array_filter(ReportState::cases(), static fn(ReportState $state): bool => $state !== ReportState::Gathered),
-            ),
-            RequestDecided::class => array_map(
-                static fn(RequestState $state): string => (new RequestDecided('b', 'R', $state, ''))->name(),
-                [RequestState::Approved, RequestState::Rejected, RequestState::Returned],
-            ),
-            PartEdited::class => [
-                ...array_merge(
-                    ...array_map(
-                        static fn(EditOperation $one): array => array_map(
-                            static fn(Subject $of): string => (new PartEdited('b', 'O', $of, $one->of('', [])))->name(),
-                            [$subject, $built],
-                        ),
-                        EditOperation::cases(),
-                    ),
-                ),
-                ...array_map(static fn(string $edit): string => PartsEdited::area($built) . '.' . constant("{$edit}::NAME"), [
-                    AddOperation::class,
-                    ChangeOperation::class,
-                    RemoveOperation::class,
-                    SetBatch::class,
-                    PutOnRecord::class,
-                    TakeOffRecord::class,
-                ]),
-                'item_data.' . SetField::NAME,
-            ],
-            PartsEdited::class => array_map(static fn(Subject $of): string => (new PartsEdited('b', 'O', $of, [], 1))->name(), [
-                $subject,
-                $built,
-                new Subject(Subject::ITEM_DATA, 'I'),
-            ]),
-            HandOverAnswered::class => array_map(static fn(string $state): string => (new HandOverAnswered('O', $state, 'H', []))->name(), [
-                'taken',
-                'partly_refused',
-                'refused',
-            ]),
-            ReachDecided::class => array_map(static fn(?bool $taken): string => (new ReachDecided('b', 'R', $taken, [], ''))->name(), [
-                true,
-                false,
-                null,
-            ]),
-            CommentPinned::class => array_map(static fn(bool $on): string => (new CommentPinned('b', 'R', '', $on))->name(), [true, false]),
-            default => [$class::NAME],
-        };
+it('offers every event of a change to other systems, and lists them all', function (): void {
+    $offered = require dirname(__DIR__, 2) . '/config/events.php';
+    $names = [];
+    foreach ($offered as $kind => $some) {
+        $sorted = $some;
+        sort($sorted);
+        expect($some)->toBe($sorted);
+        array_push($names, ...array_map(static fn(string $name): string => "{$kind}.{$name}", $some));
     }
-
-    return $acts;
-}
+    $recorded = array_filter(
+        array_unique(array_merge(...array_values(recordedActs()))),
+        static fn(string $act): bool => !in_array(explode('.', $act)[0], NOT_OF_CHANGES, true),
+    );
+    sort($names);
+    sort($recorded);
+    expect($names)->toBe($recorded)->and((string) file_get_contents(dirname(__DIR__, 2) . '/docs/formats.md'))->toContain(listedEvents());
+});
 
 it('has words for every act that the ledger records', function (): void {
     $words = (string) file_get_contents(dirname(__DIR__, 2) . '/resources/js/register/acts.ts');

@@ -26,7 +26,7 @@ const ROOMS = [
         'tasks',
     ],
     ['audit', 'changenotices', 'documents', 'desk', 'followthrough', 'packages', 'paths', 'releases', 'setup', 'verification'],
-    ['structures'],
+    ['models', 'structures', 'systems'],
     ['problems', 'requests'],
     ['orders', 'reach', 'cutin'],
     ['economics', 'forms'],

@@ -87,6 +87,10 @@ it('opens the pages of an administrator', function (): void {
         ...faultsOf($this->screen, '/set-up/roles'),
         ...faultsOf($this->screen, '/set-up/duties'),
         ...faultsOf($this->screen, '/set-up/responsible'),
+        ...faultsOf($this->screen, '/set-up/webhooks'),
+        ...faultsOf($this->screen, '/set-up/hand-over-profiles'),
+        ...faultsOf($this->screen, '/set-up/channels/planning_files'),
+        ...faultsOf($this->screen, '/set-up/channels/supplier_portal'),
         ...faultsOf($this->screen, '/import'),
     ])->toBe([]);
 });

@@ -160,7 +160,7 @@ it('is taken over by both plants that build it, which differ, before it can be j
     $this->screen->visit($dossier)->dontSee('not accounted for')->see('A → B');
 });
 
-it('is not judged before it is decided what becomes of its drawing and its instruction', function (): void {
+it('is not judged before it is decided what becomes of its drawing, its instruction and its model', function (): void {
     $this->screen
         ->visit('/changes/' . Walk::$order)
         ->see('800-0011 shows revision D, not F, which comes.')
@@ -174,6 +174,11 @@ it('is not judged before it is decided what becomes of its drawing and its instr
         ->type('Why 800-0011 stays as it is, shown in review', 'It does not show the clamps.')
         ->press('Leave as it is')
         ->see('It does not show the clamps. (Mira Okafor)')
+        ->see('its design model is of revision E: none is brought for F.')
+        ->press('Leave 200-0010')
+        ->type('Why 200-0010 stays as it is, shown in review', 'The tube is not modelled.')
+        ->press('Leave as it is')
+        ->see('The tube is not modelled. (Mira Okafor)')
         ->see('All decided');
 });
 
@@ -306,9 +311,10 @@ it('is closed by itself when nothing in planning names the old any more, or each
     $this->screen
         ->visit('/orders/' . Walk::$order . '/documents?state=all')
         ->see('Seen to by Mira Okafor')
-        ->see('For service in the field only.')
-        ->visit('/changes/' . Walk::$order)
-        ->see('Closed on');
+        ->see('For service in the field only.');
+    // A worker closes it a moment later; the page that is open does not learn of it by itself.
+    sleep(5);
+    $this->screen->visit('/changes/' . Walk::$order)->see('Closed on');
 });
 
 it('keeps the history of the item and of the order', function (): void {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Orthotaxis\Core\Belonging\Belongings;
 use Orthotaxis\Core\Belonging\DescribedBy;
 use Orthotaxis\Core\Belonging\LeftBehind;
+use Orthotaxis\Core\Belonging\ModelledBy;
 use Orthotaxis\Core\Belonging\Standing;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Change\Base;
@@ -74,6 +75,19 @@ it('tells a document of which nothing is released, or that is retired, whatever 
         ['800-0012', 'open', 'is retired.'],
         ['800-0013', 'open', 'is not released.'],
     ]);
+});
+
+it('finds the design model that would stay at an old revision, and is content with one that is brought', function () use (
+    $head,
+    $alone,
+): void {
+    $found = fn(ModelledBy ...$models): array => $alone(Belongings::of($head, [], [], [], $models));
+    expect($found(new ModelledBy('200-0010', 'B', comes: false)))
+        ->toBe([['200-0010', 'open', 'its design model is of revision B: none is brought for C.']])
+        ->and($found(new ModelledBy('200-0010', 'B', comes: true)))
+        ->toBe([['200-0010', 'along', '']])
+        ->and($found(new ModelledBy('200-0010', 'C', comes: false), new ModelledBy('200-0099', 'A', comes: false)))
+        ->toBe([]);
 });
 
 it('asks nothing of documents of what gets no new revision', function () use ($released): void {

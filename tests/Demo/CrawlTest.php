@@ -77,11 +77,11 @@ function routesToRead(): array
     return $routes;
 }
 
-/** Everybody reads everything, but for what is of those alone who manage people, or read the whole ledger. */
+/** Everybody reads everything, but for what is of those alone who manage people, read the whole ledger, or connect systems. */
 function mayRead(Person $person, string $route): bool
 {
     $asked = routesToRead()[$route]->gatherMiddleware();
-    foreach ([Ability::ManagePeople, Ability::ReadLedger] as $ability) {
+    foreach ([Ability::ManagePeople, Ability::ReadLedger, Ability::ConnectSystems] as $ability) {
         if (in_array($ability->gate(), $asked, true) && !$person->mayDo($ability)) {
             return false;
         }

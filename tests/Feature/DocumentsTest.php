@@ -101,7 +101,7 @@ it('lets a data sheet come to a released part, and a new sheet only under an ord
         ->assertJsonPath('errors.file.0', 'The same file is attached already.');
     ($this->bring)('jonas', '800-0010', PLAIN_SVG)
         ->assertStatus(422)
-        ->assertJsonPath('errors.file.0', '800-0010 is released as revision A. Its sheet changes under an order only.');
+        ->assertJsonPath('errors.file.0', '800-0010 is released as revision A. Its sheet and model change under an order only.');
     ($this->bring)('vera', '200-0042', PLAIN_SVG, 'data_sheet')->assertForbidden();
 });
 

@@ -122,6 +122,58 @@ it('is stamped with the status of the day and its history, in any language that 
         ->assertJsonPath('errors.language.0', 'Documents are written in en, de.');
 });
 
+it('tells what was done to it in the language that it is printed in, as somebody has said it', function (): void {
+    World::planningTakes();
+    $order = $this->world->opened();
+    $this->world->edit($order, 'change', 30, ['quantity' => '8'])->assertOk();
+    $this->world->sends('jonas', '/items/200-0010/files', [
+        'role' => 'sheet',
+        'file' => UploadedFile::fake()->createWithContent('head B.svg', SHEET_SVG),
+    ]);
+    $said = fn(string $by, array $texts) => $this->world->only($by, 'PUT', "/orders/{$order}/done", [
+        'texts' => $texts,
+        'version' => $this->world->version($order),
+    ]);
+    $text = static fn(string $text, string $language = 'en', string $item = '200-0010'): array => compact('item', 'language', 'text');
+    $digest = fn(): string => $this->world->as('helen', 'GET', "/orders/{$order}/review")->json('order.digest');
+    $before = $digest();
+    $said('jonas', [$text('Eight screws'), $text('Acht Schrauben', 'de')])->assertOk();
+    // It is part of what is signed.
+    expect($digest())->not->toBe($before);
+    $said('mira', [$text('Eight screws now')])->assertOk();
+    $said('vera', [$text('Nothing')])->assertForbidden();
+    $said('edda', [$text('Nothing')])->assertUnprocessable();
+    foreach (
+        [
+            [$text('x', 'tlh'), 'texts.0.language'],
+            [$text('x', 'en', '200-0042'), 'texts.0.item'],
+            [$text(str_repeat('x', 201)), 'texts.0.text'],
+        ]
+        as [$wrong, $at]
+    ) {
+        expect(
+            $said('mira', [$wrong])
+                ->assertUnprocessable()
+                ->json('errors'),
+        )->toHaveKey($at);
+    }
+    $this->world->as('jonas', 'POST', "/orders/{$order}/review", ['version' => $this->world->version($order)])->assertOk();
+    $said('mira', [$text('Too late')])->assertUnprocessable();
+    $this->world->as('helen', 'POST', "/orders/{$order}/signature", ['password' => 'secret', 'digest' => $digest()])->assertOk();
+    $this->world->as('mira', 'POST', "/orders/{$order}/release", ['version' => $this->world->version($order)])->assertOk();
+    $this->travelTo(World::day(31));
+    $revision = DB::table('revisions')->where('item_id', $this->world->items['200-0010'])->where('code', 'B')->first();
+    expect($revision->reason)->toBe('Eight screws now');
+    $sheet = (string) ItemFile::query()->where('revision_id', $revision->id)->value('id');
+    $print = fn(string $language): string => ($this->read)(($this->stamped)($sheet, "?language={$language}"), 'pdftotext', '-layout');
+    expect($print('en'))
+        ->toContain('Eight screws now')
+        ->toContain('First release')
+        ->and($print('de'))
+        ->toContain('Acht Schrauben')
+        ->not->toContain('Eight screws');
+});
+
 it('is stamped on every page of a PDF, and a picture too; what cannot be drawn is said', function (): void {
     $three = ($this->sheet)(DemoSheet::pdf(['<h1>One</h1>', '<h1>Two</h1>']), 'application/pdf', 'head.pdf');
     $text = ($this->read)(($this->stamped)($three), 'pdftotext', '-layout');

@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace Tests\Torture;
 
 /** Looks at what is really kept, past the product. */
-final readonly class Database
+final class Database
 {
     private \PDO $pdo;
 
-    public function __construct(string $name)
+    public function __construct(private readonly string $name)
+    {
+        $this->connect();
+    }
+
+    private function connect(): void
     {
         $this->pdo = new \PDO(
-            sprintf('pgsql:host=127.0.0.1;port=%s;dbname=%s', getenv('PGPORT'), $name),
+            sprintf('pgsql:host=127.0.0.1;port=%s;dbname=%s', getenv('PGPORT'), $this->name),
             (string) getenv('PGUSER'),
             (string) getenv('PGPASSWORD'),
             [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
@@ -22,11 +27,43 @@ final readonly class Database
     /** @param  list<mixed>  $with */
     public function value(string $sql, array $with = []): mixed
     {
-        $statement = $this->pdo->prepare($sql);
-        $statement->execute($with);
+        // It is killed as everything else, and back after some seconds: what is looked at then has to be looked at again.
+        for ($try = 0; ; $try++) {
+            try {
+                $statement = $this->pdo->prepare($sql);
+                $statement->execute($with);
+                break;
+            } catch (\PDOException $fault) {
+                self::isAway($fault) || throw $fault;
+                $this->comesBack($try);
+            }
+        }
         $value = $statement->fetchColumn();
 
         return $value === false ? null : $value;
+    }
+
+    private static function isAway(\PDOException $fault): bool
+    {
+        return preg_match(
+            '/server closed|no connection|terminating connection|in recovery mode|starting up|Connection refused|crash of another/i',
+            $fault->getMessage(),
+        ) === 1;
+    }
+
+    private function comesBack(int $try): void
+    {
+        for (; $try < 150; $try++) {
+            usleep(200_000);
+            try {
+                $this->connect();
+
+                return;
+            } catch (\PDOException) {
+                continue;
+            }
+        }
+        throw new \RuntimeException('The database did not come back after it was killed.');
     }
 
     /**

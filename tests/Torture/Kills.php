@@ -84,8 +84,16 @@ final class Kills
             fn() => $this->processes->killWeb($random),
         );
         $this->isUp();
+
+        return [["releasing {$order}, killed after {$wait} ms", $this->isReleased($order, $item, $version)]];
+    }
+
+    /** What is wrong with an order that was released or not: all of it is there once, or nothing was and it can be done again. */
+    public function isReleased(string $order, string $item, mixed $version): ?string
+    {
+        // Where planning was quick, it has closed by itself since.
         $facts = fn(): string => (string) $this->database->value(
-            "SELECT concat_ws(' ', o.state, (SELECT count(*) FROM revisions r JOIN items i ON i.id = r.item_id WHERE i.number = ? AND r.status = 'released'),
+            "SELECT concat_ws(' ', replace(o.state, 'closed', 'released'), (SELECT count(*) FROM revisions r JOIN items i ON i.id = r.item_id WHERE i.number = ? AND r.status = 'released'),
                 (SELECT count(*) FROM handovers h WHERE h.order_id = o.id), (SELECT count(*) FROM outbox m JOIN handovers h ON h.id = m.handover_id WHERE h.order_id = o.id),
                 (SELECT count(*) FROM ledger l WHERE l.subject = o.number AND l.act = 'order.released')) FROM change_orders o WHERE o.number = ?",
             [$item, $order],
@@ -96,12 +104,7 @@ final class Kills
             $after = $facts();
         }
 
-        return [
-            [
-                "releasing {$order}, killed after {$wait} ms",
-                $after === 'released 1 1 1 1' ? null : "state, revisions, hand-overs, messages, records: {$after}",
-            ],
-        ];
+        return $after === 'released 1 1 1 1' ? null : "state, revisions, hand-overs, messages, records: {$after}";
     }
 
     /** @return list<array{string, ?string}> */
@@ -116,7 +119,18 @@ final class Kills
             usleep($wait * 1000);
             $this->processes->killWorkers();
         }
-        // As if the minutes had gone by after which what was lost with a worker is queued again.
+        [$name, $fault] = $this->arrives($order);
+
+        return [["handing over {$name}, killed after " . implode(', ', $waits) . ' ms', $fault]];
+    }
+
+    /**
+     * Lets what was lost with a worker be queued again, as if the minutes had gone by after which it is, and waits for planning.
+     *
+     * @return array{string, ?string} the name of the hand-over of an order; what is wrong with it
+     */
+    public function arrives(string $order): array
+    {
         $of = 'FROM handovers h JOIN change_orders o ON o.id = h.order_id WHERE o.number = ?';
         $this->database->value(
             "UPDATE outbox SET due_at = now() - interval '2 minutes', queued_at = now() - interval '11 minutes' WHERE delivered_at IS NULL AND handover_id IN (SELECT h.id {$of}) RETURNING 1",
@@ -128,15 +142,13 @@ final class Kills
         $kept = (int) $this->planning->value('SELECT count(*) FROM hand_over WHERE name = ?', [$name]);
 
         return [
-            [
-                "handing over {$name}, killed after " . implode(', ', $waits) . ' ms',
-                match (true) {
-                    $status !== 0 => 'the outbox could not be swept: ' . implode(' ', $said),
-                    !$taken => 'it is ' . $this->database->value("SELECT h.state {$of}", [$order]),
-                    $kept !== 1 => "planning has it {$kept} times",
-                    default => null,
-                },
-            ],
+            $name,
+            match (true) {
+                $status !== 0 => 'the outbox could not be swept: ' . implode(' ', $said),
+                !$taken => 'it is ' . $this->database->value("SELECT h.state {$of}", [$order]),
+                $kept !== 1 => "planning has it {$kept} times",
+                default => null,
+            },
         ];
     }
 
@@ -231,8 +243,8 @@ final class Kills
         ]);
     }
 
-    /** @return array{string, string} */
-    private function signed(): array
+    /** @return array{string, string} an order that waits for its release, and its new item */
+    public function signed(): array
     {
         [$order, $item] = $this->opened();
         $this->sent($order, $item);
@@ -243,7 +255,7 @@ final class Kills
     }
 
     /** php-fpm starts its workers anew by itself. */
-    private function isUp(): void
+    public function isUp(): void
     {
         for ($try = 0; $try < 100; $try++) {
             $answer = $this->people['mira.okafor']->ask('GET', '/api/session');

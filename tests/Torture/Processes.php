@@ -7,13 +7,14 @@ namespace Tests\Torture;
 use Random\Randomizer;
 
 /** The processes that serve the product, to be killed. */
-final readonly class Processes
+final class Processes
 {
     /**
      * @param  int  $web  the php-fpm that starts its workers anew
      * @param  list<int>  $groups  of the loops that start queue workers anew
+     * @param  int  $planning  the group of the planning stand-in
      */
-    public function __construct(private int $web, private array $groups) {}
+    public function __construct(private readonly int $web, private readonly array $groups, private int $planning) {}
 
     /** One of those that answer requests, or all. */
     public function killWeb(Randomizer $random): void
@@ -27,6 +28,29 @@ final readonly class Processes
     {
         foreach ($this->groups as $group) {
             self::kill(array_diff(self::pids("pgrep -g {$group}"), [$group]));
+        }
+    }
+
+    /** One process of the database that serves somebody: it ends all others too, and comes back by itself. */
+    public function killDatabase(Database $database): void
+    {
+        $served =
+            'SELECT pid FROM pg_stat_activity WHERE backend_type = \'client backend\' ORDER BY pid = pg_backend_pid(), query_start DESC NULLS LAST LIMIT 1';
+        self::kill([(int) $database->value($served)]);
+    }
+
+    /** The planning stand-in, with what it is at; it is there again at once. */
+    public function killPlanning(): void
+    {
+        self::kill(self::pids("pgrep -g {$this->planning}"));
+        $address = substr((string) getenv('PLANNING_URL'), strlen('http://'));
+        // Of a group of its own, as the one before.
+        $this->planning = (int) shell_exec(
+            "PHP_CLI_SERVER_WORKERS=4 setsid php -S {$address} stand-ins/planning/index.php > /dev/null 2>&1 < /dev/null & echo $!",
+        );
+        register_shutdown_function(static fn(int $group) => exec("pkill -KILL -g {$group}"), $this->planning);
+        for ($try = 0; $try < 100 && @file_get_contents("http://{$address}/up") === false; $try++) {
+            usleep(50_000);
         }
     }
 

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 /*
  * What bin/torture runs against the product that it has started: rounds of bad requests, broken files and kills, in an order and
- * with a content that its seed says, until its time is over. TORTURE_URL, TORTURE_WEB and TORTURE_WORKERS say where and whom.
+ * with a content that its seed says, until its time is over. TORTURE_URL, TORTURE_WEB, TORTURE_WORKERS and TORTURE_PLANNING say where
+ * and whom.
  */
 
 use Random\Engine\Mt19937;
@@ -15,12 +16,13 @@ use Tests\Torture\Client;
 use Tests\Torture\Database;
 use Tests\Torture\Kills;
 use Tests\Torture\Processes;
+use Tests\Torture\Releases;
 use Tests\Torture\Rush;
 
 require dirname(__DIR__, 2) . '/vendor/autoload.php';
 
 $begin = time();
-$options = getopt('', ['seconds:', 'seed:', 'json', 'only:', 'many:']);
+$options = getopt('', ['seconds:', 'rounds:', 'seed:', 'json', 'only:', 'many:']);
 $seconds = (int) ($options['seconds'] ?? 60);
 $seed = (int) ($options['seed'] ?? random_int(1, 999_999));
 $people = [];
@@ -28,13 +30,12 @@ foreach (['mira.okafor', 'jonas.weir', 'edda.roth', 'helen.marsh', 'clara.fenn',
     $people[$login] = new Client((string) getenv('TORTURE_URL'), $login);
 }
 $database = new Database((string) getenv('DB_DATABASE'));
-$kills = new Kills(
-    $people,
-    $database,
-    new Database((string) getenv('PLANNING_DATABASE')),
-    new Processes((int) getenv('TORTURE_WEB'), array_map(intval(...), explode(',', (string) getenv('TORTURE_WORKERS')))),
-    date('Y-m-d', time() + 30 * 86_400),
+$processes = new Processes(
+    (int) getenv('TORTURE_WEB'),
+    array_map(intval(...), explode(',', (string) getenv('TORTURE_WORKERS'))),
+    (int) getenv('TORTURE_PLANNING'),
 );
+$kills = new Kills($people, $database, new Database((string) getenv('PLANNING_DATABASE')), $processes, date('Y-m-d', time() + 30 * 86_400));
 $kinds = [
     'requests' => (new BadRequests($people))->round(...),
     'files' => (new BrokenFiles($people, $database))->round(...),
@@ -42,6 +43,7 @@ $kinds = [
     'releasing' => $kills->releasing(...),
     'handing over' => $kills->handingOver(...),
     'importing' => $kills->importing(...),
+    'release' => (new Releases($people, $database, $processes, $kills))->round(...),
     'rushing' => (new Rush((string) getenv('TORTURE_URL'), $people, $database, $kills, (int) ($options['many'] ?? 200)))->round(...),
 ];
 // Requests and files are cheap: there are more of them.
@@ -83,7 +85,9 @@ $note = static function (string $kind, int $round, string $what, ?string $fault)
         fwrite(STDERR, mb_scrub("{$kind}, round {$round}: {$what}: {$fault}\n"));
     }
 };
-for ($round = 0, $until = microtime(true) + $seconds; microtime(true) < $until; $round++) {
+// So many rounds, or as many as fit into the time.
+$rounds = isset($options['rounds']) ? (int) $options['rounds'] : null;
+for ($round = 0, $until = microtime(true) + $seconds; $rounds === null ? microtime(true) < $until : $round < $rounds; $round++) {
     $kind = $order[$round % count($order)];
     try {
         foreach ($kinds[$kind](new Randomizer(new Mt19937($seed * 100_003 + $round))) as [$what, $fault]) {
@@ -102,7 +106,8 @@ $left = array_filter(
     static fn(string $path): bool => !str_ends_with($path, '.sock') && filemtime($path) >= $begin,
 );
 // A worker that is killed leaves the folder of what it was at; the scheduler sweeps it away.
-$killed = 3 * (($report['kinds']['importing']['tried'] ?? 0) + 3 * ($report['kinds']['handing over']['tried'] ?? 0)) + 10;
+$worked = 3 * (($report['kinds']['handing over']['tried'] ?? 0) + ($report['kinds']['release']['tried'] ?? 0));
+$killed = 3 * (($report['kinds']['importing']['tried'] ?? 0) + $worked) + 10;
 $report['kinds']['left behind'] = ['tried' => 0, 'failed' => 0];
 $note('left behind', $round, 'temporary files', count($left) <= $killed ? null : count($left) . ' of them');
 

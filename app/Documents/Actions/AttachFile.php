@@ -20,7 +20,7 @@ use Illuminate\Support\Str;
 use Orthotaxis\Core\Refusal;
 
 /**
- * Attaches a file to an item. A sheet belongs to the coming revision: before the first release anybody who may add items
+ * Attaches a file to an item. A sheet or a model belongs to the coming revision: before the first release anybody who may add items
  * brings it, later only who edits the item under an open order. A data sheet or picture may come at any time.
  */
 final readonly class AttachFile
@@ -30,7 +30,7 @@ final readonly class AttachFile
     /** @throws Refusal when the content cannot be shown, or the item cannot take it now */
     public function attach(Person $by, string $number, FileRole $role, string $path, string $name): ItemFile
     {
-        $content = FileContent::of($path);
+        $content = $role === FileRole::Model ? FileContent::model($path) : FileContent::of($path);
 
         return $this->ledger->together(function () use ($by, $number, $role, $path, $name, $content): ItemFile {
             $item = Item::query()->with('released')->where('number', $number)->lockForUpdate()->firstOrFail();

@@ -16,7 +16,7 @@ final readonly class FileRow
     private function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $item,
-        #[OA\Property(enum: ['sheet', 'data_sheet', 'picture'])] public string $role,
+        #[OA\Property(enum: ['sheet', 'data_sheet', 'picture', 'model'])] public string $role,
         #[OA\Property] public string $name,
         #[OA\Property] public string $media_type,
         #[OA\Property] public int $bytes,

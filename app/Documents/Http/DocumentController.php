@@ -29,6 +29,11 @@ use Symfony\Component\HttpFoundation\Response;
 /** What is written and drawn about an item. */
 final readonly class DocumentController
 {
+    private const KB = 32_768;
+
+    /** A design model is large. */
+    private const MODEL_KB = 61_440;
+
     public function __construct(private DocumentReader $reader) {}
 
     #[OA\Get(path: '/api/items/{number}/documents', operationId: 'documents', tags: ['documents'])]
@@ -67,7 +72,7 @@ final readonly class DocumentController
                     schema: new OA\Schema(
                         required: ['role', 'file'],
                         properties: [
-                            new OA\Property(property: 'role', type: 'string', enum: ['sheet', 'data_sheet', 'picture']),
+                            new OA\Property(property: 'role', type: 'string', enum: ['sheet', 'data_sheet', 'picture', 'model']),
                             new OA\Property(property: 'file', type: 'string', format: 'binary'),
                         ],
                     ),
@@ -78,12 +83,16 @@ final readonly class DocumentController
     #[InPath('number'), OA\Response(response: 204, description: 'Done.'), Refused]
     public function attach(string $number, Request $request, #[CurrentUser] Person $person, AttachFile $action): Response
     {
+        $isModel = $request->input('role') === FileRole::Model->value;
         $request->validate(
-            ['role' => ['required', Rule::enum(FileRole::class)], 'file' => 'required|file|max:32768'],
+            [
+                'role' => ['required', Rule::enum(FileRole::class)],
+                'file' => ['bail', 'required', 'file', 'max:' . ($isModel ? self::MODEL_KB : self::KB)],
+            ],
             [
                 'file.required' => 'Choose a file.',
-                'file.max' => 'A file has at most 32 megabytes.',
-                'role.*' => 'Say what it is: the sheet, a data sheet or a picture.',
+                'file.max' => $isModel ? 'A model has at most 60 megabytes.' : 'A file has at most 32 megabytes.',
+                'role.*' => 'Say what it is: the sheet, the model, a data sheet or a picture.',
             ],
         );
         $file = $request->file('file');

@@ -71,10 +71,14 @@ final readonly class DecideBelongings
     private static function fault(Belonging $one, BelongingState $becomes): string
     {
         return match (true) {
+            $becomes === BelongingState::Open && $one->state === BelongingState::Along && $one->kind === BelongingKind::Model
+                => "A model of {$one->number} is brought under this order. Remove that file.",
             $becomes === BelongingState::Open && $one->state === BelongingState::Along
                 => "{$one->number} is on this order. Remove it from the affected items.",
             $becomes === BelongingState::Open => $one->isOpen() ? "Nothing was decided on {$one->number}." : '',
             !$one->isOpen() => "On {$one->number} it is decided already. Take that back first.",
+            $becomes === BelongingState::Along && $one->kind === BelongingKind::Model
+                => "Upload the new model of {$one->number} on its page: it goes along then.",
             $becomes === BelongingState::Along && $one->kind === BelongingKind::Line
                 => "{$one->number} is on this order already: change the line.",
             $becomes === BelongingState::Adopts && $one->kind !== BelongingKind::Document

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Orders\Belongings;
 
+use App\Documents\FileRole;
 use App\Documents\Models\ItemDocument;
+use App\Documents\Models\ItemFile;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\Models\LeftBehindRecord;
 use App\Orders\Models\OrderItem;
@@ -12,6 +14,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Belonging\Belongings;
 use Orthotaxis\Core\Belonging\DescribedBy;
+use Orthotaxis\Core\Belonging\ModelledBy;
 use Orthotaxis\Core\Belonging\Standing;
 use Orthotaxis\Core\Change\Belonging;
 use Orthotaxis\Core\Change\Order;
@@ -31,6 +34,7 @@ final readonly class BelongingReader
             $documents,
             self::standing(array_values(array_unique($numbers))),
             self::decisions($order)->map(static fn(LeftBehindRecord $one) => $one->toCore())->values()->all(),
+            self::models($order),
         );
     }
 
@@ -67,6 +71,37 @@ final readonly class BelongingReader
                 )
                 ->values()
                 ->all();
+    }
+
+    /** @return list<ModelledBy> */
+    private static function models(ChangeOrder $order): array
+    {
+        $revised = $order->items->where('outcome', Outcome::Revise)->map(static fn(OrderItem $row): int => $row->item_id);
+        if ($revised->isEmpty()) {
+            return [];
+        }
+        $files = ItemFile::query()
+            ->with(['item', 'revision'])
+            ->where('role', FileRole::Model)
+            ->whereIn('item_id', $revised)
+            ->orderBy('brought_at')
+            ->get();
+
+        return array_values(
+            $files
+                ->whereNotNull('revision_id')
+                ->keyBy('item_id')
+                ->map(
+                    static fn(ItemFile $newest): ModelledBy => new ModelledBy(
+                        $newest->item->number,
+                        (string) $newest->revision?->code,
+                        comes: $files->contains(
+                            static fn(ItemFile $one): bool => $one->item_id === $newest->item_id && $one->order_id === $order->id,
+                        ),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**

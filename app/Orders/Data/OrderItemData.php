@@ -20,5 +20,13 @@ final readonly class OrderItemData
         #[OA\Property(description: 'the revision it becomes')] public ?string $becomes,
         #[OA\Property(description: 'another order has released a newer revision meanwhile')] public bool $moved_on,
         #[OA\Property(description: 'how many lines differ')] public int $changes,
+        #[
+            OA\Property(
+                description: 'what is done to it, as its sheets tell it, by language',
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'string'),
+            ),
+        ]
+        public object $done,
     ) {}
 }

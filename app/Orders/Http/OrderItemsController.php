@@ -12,6 +12,7 @@ use App\Http\Api\Refused;
 use App\Http\Api\Takes;
 use App\Http\Done;
 use App\Orders\Actions\NameItems;
+use App\Orders\Actions\SayWhatIsDone;
 use App\Orders\Data\PulledItem;
 use App\Orders\Models\ChangeOrder;
 use App\Orders\PulledItems;
@@ -46,6 +47,15 @@ final readonly class OrderItemsController
             Disposition::tryFrom($request->string('disposition')->toString()),
             $request->integer('version'),
         );
+
+        return new JsonResponse(ChangeOrder::done($number));
+    }
+
+    #[OA\Put(path: '/api/orders/{number}/done', operationId: 'sayWhatIsDone', tags: ['changes'])]
+    #[InPath('number'), Takes(DoneTexts::class), Ok(Done::class), Refused]
+    public function say(string $number, DoneTexts $request, #[CurrentUser] Person $person, SayWhatIsDone $action): JsonResponse
+    {
+        $action($person, $number, $request->texts(), $request->integer('version'));
 
         return new JsonResponse(ChangeOrder::done($number));
     }

@@ -19,6 +19,7 @@ use Orthotaxis\Core\Content\Subject;
  * @property int $item_id
  * @property Outcome $outcome
  * @property ?Disposition $disposition
+ * @property array<string, string> $done what was done, by language
  * @property-read Item $item
  * @property-read ChangeOrder $order
  * @property-read Collection<int, WorkRecord> $works
@@ -29,7 +30,15 @@ final class OrderItem extends Model
 
     public $timestamps = false;
 
-    protected $casts = ['outcome' => Outcome::class, 'disposition' => Disposition::class];
+    protected $attributes = ['done' => '{}'];
+
+    protected $casts = ['outcome' => Outcome::class, 'disposition' => Disposition::class, 'done' => 'array'];
+
+    /** What was done in a language, else in any; where nothing is said, the title of its order tells it. */
+    public function doneIn(string $language, string $title): string
+    {
+        return $this->done[$language] ?? (array_values($this->done)[0] ?? $title);
+    }
 
     /** @return BelongsTo<ChangeOrder, $this> */
     public function order(): BelongsTo

@@ -70,7 +70,8 @@ final readonly class ReleaseContents
                 'code' => $one->revision,
                 'status' => RevisionStatus::InReview,
                 'order_id' => $order->id,
-                'reason' => $order->title,
+                // As the first of the languages has it; sheets tell it in theirs.
+                'reason' => $row->doneIn(config()->string('orthotaxis.languages.0'), $order->title),
                 'iteration' => max(1, $work->iterations()->count()),
                 'created_at' => $now,
             ])

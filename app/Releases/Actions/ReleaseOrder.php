@@ -60,9 +60,11 @@ final readonly class ReleaseOrder
         $rows = $order->items->keyBy(static fn(OrderItem $row): string => $row->item->number);
         $this->contents->release($by, $order, $plan, $now);
         // All of them are there now: what they multiply with is each other too.
+        $ids = [];
         foreach ($plan->items as $item) {
-            Countable::check($rows[$item->number]->item_id, $item->number, $plan->effectiveFrom);
+            $ids[$item->number] = $rows[$item->number]->item_id;
         }
+        Countable::checkAll($ids, $plan->effectiveFrom);
         PutDataInForce::on(Today::day(), array_values($order->items->map(static fn(OrderItem $row): int => $row->item_id)->all()));
         ItemDocument::adopt(
             $order->id,

@@ -7,7 +7,9 @@ namespace App\Releases\Actions;
 use App\Days\Today;
 use App\Orders\Models\ChangeOrder;
 use App\Releases\HandoverSchema;
+use App\Releases\HandoverWritten;
 use App\Releases\Models\Handover;
+use App\Releases\Models\HandoverEntry;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Handover\Document;
@@ -21,6 +23,8 @@ use Orthotaxis\Core\Verification\CopyDifference;
 /** Writes the files of a release or a correction and puts them in the outbox, in the transaction of the act. */
 final readonly class WriteHandover
 {
+    private const AT_ONCE = 1_000;
+
     public function __construct(private HandoverSchema $schema, private PostHandover $post) {}
 
     public function write(ChangeOrder $order, ReleasePlan $plan, CarbonImmutable $now): Handover
@@ -99,12 +103,21 @@ final readonly class WriteHandover
             }
             $handover->files()->create(['format' => $format, 'content' => $content, 'sha256' => hash('sha256', $content)]);
         }
-        $handover
-            ->entries()
-            ->createMany(
-                array_map(static fn(array $record): array => ['number' => $record['entry'], 'record' => $record], $document->records()),
+        // A release of twenty thousand lines is written in some twenty statements, not one a line.
+        foreach (array_chunk($document->records(), self::AT_ONCE) as $some) {
+            HandoverEntry::query()->insert(
+                array_map(
+                    static fn(array $record): array => [
+                        'handover_id' => $handover->id,
+                        'number' => $record['entry'],
+                        'record' => json_encode($record, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+                    ],
+                    $some,
+                ),
             );
+        }
         $this->post->post($handover);
+        event(new HandoverWritten($handover));
 
         return $handover;
     }

@@ -58,9 +58,7 @@ final class DeliverHandover implements ShouldQueue
             $now = CarbonImmutable::now();
             $message->update(['delivered_at' => $now, 'tries' => $message->tries + 1, 'last_error' => '']);
             $handover = $message->handover;
-            foreach ($handover->entries()->lockForUpdate()->get() as $entry) {
-                $entry->update($answers[$entry->number] ?? ['answer' => 'refused', 'reason' => 'Planning did not answer this entry.']);
-            }
+            self::write($handover, $answers);
             $counts = $handover->entries()->pluck('answer')->countBy();
             $state = match (true) {
                 !$counts->has('refused') => 'taken',
@@ -70,6 +68,26 @@ final class DeliverHandover implements ShouldQueue
             $handover->update(['state' => $state, 'answered_at' => $now]);
             event(new HandOverAnswered($handover->subject(), $state, $handover->name, $counts->all()));
         });
+    }
+
+    /**
+     * Every entry in one statement: there may be tens of thousands.
+     *
+     * @param  array<int, array{answer: 'taken'|'refused', reason: string}>  $answers  by entry number
+     */
+    private static function write(Handover $handover, array $answers): void
+    {
+        $rows = array_map(
+            static fn(int $number, array $answer): array => ['number' => $number] + $answer,
+            array_keys($answers),
+            array_values($answers),
+        );
+        DB::update(
+            "UPDATE handover_entries e SET answer = COALESCE(a.answer, 'refused'), reason = COALESCE(a.reason, 'Planning did not answer this entry.')
+            FROM handover_entries all_of LEFT JOIN jsonb_to_recordset(?::jsonb) AS a(number integer, answer text, reason text) ON a.number = all_of.number
+            WHERE all_of.handover_id = ? AND e.id = all_of.id",
+            [json_encode($rows, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), $handover->id],
+        );
     }
 
     /** The login of whoever released what is handed over. */

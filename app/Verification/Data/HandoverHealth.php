@@ -17,6 +17,7 @@ final readonly class HandoverHealth
         #[OA\Property(description: 'rows in which planning\'s copy differs')] public int $differing,
         #[OA\Property(description: 'the last reading of all of it; null: there was none')] public ?VerificationRow $verification,
         #[OA\Property(description: 'planning\'s copy is being read, all or some of it')] public bool $verifying,
+        #[OA\Property(description: 'files of hand-over profiles that have not arrived')] public int $files_undelivered,
         #[OA\Property(description: 'whether this person may send')] public bool $may,
     ) {}
 }

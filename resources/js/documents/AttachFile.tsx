@@ -48,7 +48,12 @@ export function AttachFile({ item }: { item: Schemas['ItemRow'] }) {
       )}
     >
       <label htmlFor={id}>{attach.isPending ? 'Uploading' : 'Drop a file here, or choose one'}</label>
-      <FileInput id={id} accept=".svg,.pdf,.png,.jpg,.jpeg" disabled={attach.isPending} onFile={attach.mutate} />
+      <FileInput
+        id={id}
+        accept={role === 'model' ? '.stp,.step,.p21' : '.svg,.pdf,.png,.jpg,.jpeg'}
+        disabled={attach.isPending}
+        onFile={attach.mutate}
+      />
       <span className="flex items-center gap-2">
         as
         <Select aria-label="File role" className="!w-32" value={role} onChange={setRole} options={roles} />

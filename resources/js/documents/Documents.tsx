@@ -83,7 +83,10 @@ function DocumentList({ item, page }: { item: Schemas['ItemRow']; page: Page }) 
         ))}
         {page.files.map((file) => (
           <li key={file.id} className="border-b border-rule px-2 py-1 last:border-b-0">
-            <Link to={`/items/${item.number}/sheet?file=${file.id}`} className="text-accent hover:underline">
+            <Link
+              to={`/items/${item.number}/${file.role === 'model' ? 'model' : 'sheet'}?file=${file.id}`}
+              className="text-accent underline underline-offset-3"
+            >
               {file.name}
             </Link>{' '}
             {roles[file.role].toLowerCase()}, <Status status={file.status} revision={file.revision} />

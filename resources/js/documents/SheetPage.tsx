@@ -73,7 +73,14 @@ export function SheetPage() {
                 .
               </Notice>
             ) : (
-              <Shown key={file.id} number={number} title={title} files={files} file={file} revisions={revisions} />
+              <Shown
+                key={file.id}
+                number={number}
+                title={title}
+                files={files.filter(({ role }) => role !== 'model')}
+                file={file}
+                revisions={revisions}
+              />
             )}
           </Page>
         );

@@ -1188,6 +1188,86 @@ export interface paths {
         patch: operations["setFormTemplate"];
         trace?: never;
     };
+    "/api/hand-over-profiles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handoverProfiles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-over-profiles/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setHandoverProfile"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/past-hand-overs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pastHandovers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-over-previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewHandoverProfile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-over-profiles/{code}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendPastHandover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports": {
         parameters: {
             query?: never;
@@ -2021,6 +2101,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{number}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sayWhatIsDone"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{number}/pulled-items": {
         parameters: {
             query?: never;
@@ -2527,6 +2623,118 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["redoLast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/channels/{code}/deliveries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["deliveries"];
+        put?: never;
+        post: operations["sendDeliveriesAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deliveries/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["delivery"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["events"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/webhooks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["webhooks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/webhooks/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setWebhook"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/webhooks/{code}/secret": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewWebhookSecret"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/webhooks/{code}/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryWebhook"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4973,7 +5181,7 @@ export interface components {
             id: string;
             item: string;
             /** @enum {string} */
-            role: "sheet" | "data_sheet" | "picture";
+            role: "sheet" | "data_sheet" | "picture" | "model";
             name: string;
             media_type: string;
             bytes: number;
@@ -5524,6 +5732,96 @@ export interface components {
             offered: boolean;
             mapping: components["schemas"]["MappingRow"][];
             version: number;
+        };
+        /** @description What another system gets of hand-overs. */
+        HandoverProfileRow: {
+            code: string;
+            name: string;
+            /** @enum {string} */
+            target: "http" | "sftp" | "folder";
+            address: string;
+            login: string;
+            host_key: string;
+            /** @description what opens the target is set; it cannot be read */
+            has_secret: boolean;
+            moments: ("released" | "taken" | "documents" | "corrected")[];
+            structures: ("engineering" | "manufacturing" | "item_data" | "document")[];
+            plants: string[];
+            fields: ("supersedes" | "disposition" | "batch" | "find" | "component" | "componentRevision" | "replaces" | "quantity" | "unit" | "designators" | "notes" | "phantom" | "byProduct" | "firstDay" | "lastDay" | "operation" | "scrap" | "operationTitle" | "workCentre" | "setUp" | "run" | "runPer" | "supplier" | "cost" | "leadTime" | "instruction" | "tools" | "inspection" | "specification" | "title" | "itemUnit" | "supply" | "itemLeadTime" | "standardCost" | "field" | "of" | "value" | "document" | "documentKind" | "place" | "serial" | "way" | "toRevision" | "toItem" | "due")[];
+            /** @enum {string} */
+            format: "xml" | "json" | "csv";
+            file_name: string;
+            retired: boolean;
+            version: number;
+            state: components["schemas"]["ChannelState"];
+        };
+        /** @description A hand-over on which a profile can be tried out. */
+        PastHandover: {
+            name: string;
+            /** @enum {string} */
+            kind: "release" | "correction" | "documents";
+            /** @description of its order */
+            title: string;
+            written_at: string;
+        };
+        /** @description Hand-overs whose name or title has some words, the newest first; so many of all. */
+        PastHandovers: {
+            total: number;
+            rows: components["schemas"]["PastHandover"][];
+        };
+        /** @description What a profile would make of a past hand-over. */
+        ProfilePreview: {
+            /** @description null: nothing of it is for the profile, and no file is written */
+            file_name: string | null;
+            entries: number;
+            /** @description entries that are not for it */
+            left_out: number;
+            bytes: number;
+            lines: number;
+            /** @description the first 300 lines */
+            begins: string;
+        };
+        HandoverProfileRule: {
+            name: string;
+            /** @enum {string} */
+            target: "http" | "sftp" | "folder";
+            /** @description an address; host:port/folder; folders apart by / */
+            address: string;
+            /** @description of SFTP */
+            login?: string | null;
+            /** @description a token, a password or a private key */
+            secret?: string | null;
+            /** @description without a secret: whether the one that is set stays */
+            keep_secret?: boolean | null;
+            /** @description of SFTP: SHA256:… */
+            host_key?: string | null;
+            moments: ("released" | "taken" | "documents" | "corrected")[];
+            structures: ("engineering" | "manufacturing" | "item_data" | "document")[];
+            /** @description none: all */
+            plants: string[];
+            /** @description none: all */
+            fields: ("supersedes" | "disposition" | "batch" | "find" | "component" | "componentRevision" | "replaces" | "quantity" | "unit" | "designators" | "notes" | "phantom" | "byProduct" | "firstDay" | "lastDay" | "operation" | "scrap" | "operationTitle" | "workCentre" | "setUp" | "run" | "runPer" | "supplier" | "cost" | "leadTime" | "instruction" | "tools" | "inspection" | "specification" | "title" | "itemUnit" | "supply" | "itemLeadTime" | "standardCost" | "field" | "of" | "value" | "document" | "documentKind" | "place" | "serial" | "way" | "toRevision" | "toItem" | "due")[];
+            /** @enum {string} */
+            format: "xml" | "json" | "csv";
+            file_name: string;
+            retired: boolean;
+            /** @description that was on screen; none: it is new */
+            version?: number | null;
+        };
+        PastHandoverName: {
+            hand_over: string;
+        };
+        ProfilePreviewRule: {
+            structures: ("engineering" | "manufacturing" | "item_data" | "document")[];
+            /** @description none: all */
+            plants: string[];
+            /** @description none: all */
+            fields: ("supersedes" | "disposition" | "batch" | "find" | "component" | "componentRevision" | "replaces" | "quantity" | "unit" | "designators" | "notes" | "phantom" | "byProduct" | "firstDay" | "lastDay" | "operation" | "scrap" | "operationTitle" | "workCentre" | "setUp" | "run" | "runPer" | "supplier" | "cost" | "leadTime" | "instruction" | "tools" | "inspection" | "specification" | "title" | "itemUnit" | "supply" | "itemLeadTime" | "standardCost" | "field" | "of" | "value" | "document" | "documentKind" | "place" | "serial" | "way" | "toRevision" | "toItem" | "due")[];
+            /** @enum {string} */
+            format: "xml" | "json" | "csv";
+            file_name: string;
+            /** @description the name of a past one */
+            hand_over: string;
         };
         /** @description What an act answers: what it was done to, and the version that has now. Whoever shows it reads it anew. */
         Done: {
@@ -6201,7 +6499,7 @@ export interface components {
             /** @description the number of the item on the order */
             item: string;
             /** @enum {string} */
-            kind: "document" | "operation" | "line";
+            kind: "document" | "operation" | "model" | "line";
             /** @description what belongs to it */
             other: components["schemas"]["ItemRow"];
             /** @enum {string} */
@@ -6397,6 +6695,10 @@ export interface components {
             moved_on: boolean;
             /** @description how many lines differ */
             changes: number;
+            /** @description what is done to it, as its sheets tell it, by language */
+            done: {
+                [key: string]: string;
+            };
         };
         /** @description A line, an operation or a figure that differs. */
         PartChange: {
@@ -6600,7 +6902,7 @@ export interface components {
                 /** @description What becomes of what belongs to items on an order, each as it was on screen. */
                 item: string;
                 /** @enum {unknown} */
-                kind: "document" | "operation" | "line";
+                kind: "document" | "operation" | "model" | "line";
                 number: string;
                 fault: string;
             }[];
@@ -6620,6 +6922,16 @@ export interface components {
                 /** @enum {string} */
                 choice: "mine" | "theirs";
             }[];
+        };
+        DoneTexts: {
+            texts: {
+                /** @description What is done to items of an order, in the languages of the documents. */
+                item: string;
+                language: string;
+                /** @description empty: nothing is said in this language */
+                text: string;
+            }[];
+            version: number;
         };
         FollowUpRequest: {
             /** @description Under which order, by which day and why a plant takes over later. */
@@ -6987,6 +7299,107 @@ export interface components {
             /** @description whether you may edit it now */
             may_edit: boolean;
         };
+        /** @description One try to bring a message to another system. */
+        AttemptRow: {
+            at: string;
+            took_ms: number;
+            arrived: boolean;
+            said: string;
+        };
+        /** @description How it stands with what goes to one other system. */
+        ChannelState: {
+            /** @description messages that are on their way, or tried again */
+            waiting: number;
+            /** @description messages that the receiver did not want, or that were tried often enough */
+            undelivered: number;
+            last_arrived_at: string | null;
+            /** @description what went wrong with the first of those that wait */
+            fault: string;
+        };
+        /** @description One message with all that it says, and how often it was tried. */
+        DeliveryContent: {
+            row: components["schemas"]["DeliveryRow"];
+            media_type: string;
+            content: string;
+            attempts: components["schemas"]["AttemptRow"][];
+        };
+        /** @description What went to one other system, the newest first, so much at once. */
+        DeliveryPage: {
+            code: string;
+            name: string;
+            /** @enum {string} */
+            purpose: "events" | "files";
+            address: string;
+            /** @description nothing goes there any more */
+            retired: boolean;
+            /** @description of all states */
+            undelivered: number;
+            /** @description of all states */
+            waiting: number;
+            /** @description of the state that is asked for */
+            total: number;
+            /** @description how many newer ones there are */
+            from: number;
+            rows: components["schemas"]["DeliveryRow"][];
+        };
+        /** @description One message to another system. */
+        DeliveryRow: {
+            id: number;
+            /** @description by which the receiver knows it again: the number in the ledger, or the name of the file */
+            name: string;
+            /** @description the event, or the hand-over */
+            what: string;
+            /** @description the number of the change */
+            subject: string;
+            /** @enum {string} */
+            state: "waiting" | "delivered" | "refused" | "given_up";
+            /** @description since somebody last asked */
+            tries: number;
+            /** @description what the receiver said last, or what went wrong */
+            said: string;
+            written_at: string;
+            /** @description when it is tried next; null: no more */
+            due_at: string | null;
+            ended_at: string | null;
+        };
+        /** @description Events of one kind that other systems can be told of. */
+        EventKind: {
+            kind: string;
+            events: string[];
+        };
+        /** @description Of which events another system is told. */
+        WebhookRow: {
+            code: string;
+            name: string;
+            address: string;
+            events: string[];
+            retired: boolean;
+            version: number;
+            /** @description until when the former secret signs too */
+            former_until: string | null;
+            state: components["schemas"]["ChannelState"];
+        };
+        /** @description A webhook that was set, with its secret where that is new: it cannot be read again. */
+        WebhookSaved: {
+            number: string;
+            version: number;
+            /** @description null: it has the one that it had */
+            secret: string | null;
+        };
+        DeliveryIds: {
+            /** @description none: all that did not arrive */
+            ids: number[];
+        };
+        WebhookRule: {
+            name: string;
+            /** @description where events are posted */
+            address: string;
+            /** @description names of events, or a kind of them and a star: order.* */
+            events: string[];
+            retired: boolean;
+            /** @description that was on screen; none: it is new */
+            version?: number | null;
+        };
         /** @description The packages of an order, the newest first. */
         PackageList: {
             packages: components["schemas"]["PackageRow"][];
@@ -7331,6 +7744,7 @@ export interface components {
             currency: string;
             /** @description the IANA zone whose day today is */
             time_zone: string;
+            languages: string[];
         };
         /** @description How somebody has laid out a table. What it does not name is as the table has it by itself. */
         TableLayout: {
@@ -8463,6 +8877,8 @@ export interface components {
             verification: components["schemas"]["VerificationRow"] | null;
             /** @description planning's copy is being read, all or some of it */
             verifying: boolean;
+            /** @description files of hand-over profiles that have not arrived */
+            files_undelivered: number;
             /** @description whether this person may send */
             may: boolean;
         };
@@ -9787,7 +10203,7 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /** @enum {string} */
-                    role: "sheet" | "data_sheet" | "picture";
+                    role: "sheet" | "data_sheet" | "picture" | "model";
                     /** Format: binary */
                     file: string;
                 };
@@ -11379,6 +11795,169 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TemplateRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoverProfiles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandoverProfileRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setHandoverProfile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandoverProfileRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pastHandovers: {
+        parameters: {
+            query?: {
+                words?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastHandovers"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewHandoverProfile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProfilePreviewRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProfilePreview"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendPastHandover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastHandoverName"];
             };
         };
         responses: {
@@ -13657,6 +14236,41 @@ export interface operations {
             };
         };
     };
+    sayWhatIsDone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoneTexts"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     pulledItems: {
         parameters: {
             query?: {
@@ -14912,6 +15526,261 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Turned"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deliveries: {
+        parameters: {
+            query?: {
+                state?: string;
+                from?: string;
+            };
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeliveryPage"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendDeliveriesAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeliveryIds"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delivery: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeliveryContent"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    events: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EventKind"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    webhooks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebhookRow"][];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setWebhook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebhookRule"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebhookSaved"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renewWebhookSecret: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebhookSaved"];
+                };
+            };
+            /** @description Refused; nothing was saved. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tryWebhook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
             /** @description Refused; nothing was saved. */

@@ -2,11 +2,11 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { ago, amount, day, plusDays, quantity, signed, stamp, today, typedNumber, usedQuantity } from './format';
 import { inMoney, takeSettings } from './settings';
 
-afterEach(() => takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'UTC' }));
+afterEach(() => takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'UTC', languages: ['en'] }));
 
 describe('another installation', () => {
   it('writes and reads numbers with its own decimal sign, and never mistakes a fraction for thousands', () => {
-    takeSettings({ locale: 'de-DE', currency: 'SEK', time_zone: 'UTC' });
+    takeSettings({ locale: 'de-DE', currency: 'SEK', time_zone: 'UTC', languages: ['en'] });
     expect(amount('1234.50')).toBe('1\u2009234,50');
     expect(quantity('0.5')).toBe('0,5');
     expect(['1.234,5', '1234,5', '0,125', '0.125', '12.345.678', '-1.5'].map(typedNumber)).toEqual([
@@ -25,7 +25,7 @@ describe('another installation', () => {
   });
 
   it('tells moments in its own time zone', () => {
-    takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'Pacific/Auckland' });
+    takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'Pacific/Auckland', languages: ['en'] });
     expect(stamp('2026-11-26T12:30:00Z')).toBe('2026-11-27 01:30');
     expect(today()).toBe(new Intl.DateTimeFormat('en-CA', { timeZone: 'Pacific/Auckland' }).format(new Date()));
   });

@@ -43,6 +43,7 @@ export type Area =
   | 'sheet-addresses'
   | 'sheet-marks'
   | 'sign-ins'
+  | 'systems'
   | 'tasks'
   | 'tokens'
   | 'watches';
@@ -94,6 +95,7 @@ export const touches = {
   secondFactor: ['second-factor'],
   separation: ['separation', 'orders', 'dossiers', 'desk'],
   signIns: ['sign-ins', 'tokens'],
+  system: ['systems', 'hand-overs'],
   template: ['form-templates', 'forms'],
   token: ['tokens'],
   view: ['favourites'],

@@ -108,6 +108,7 @@ describe('something a person does', () => {
       queries.references('').queryKey,
       queries.task('').queryKey,
       queries.groups().queryKey,
+      queries.webhooks().queryKey,
       queries.approvalPaths().queryKey,
       queries.absences().queryKey,
       queries.notices({}).queryKey,

@@ -20,13 +20,14 @@ type Becomes = Row['state'];
 
 const kinds: Record<Row['kind'], string> = {
   document: 'Document',
+  model: 'Design model',
   operation: 'Operation',
   line: 'Line',
 };
 const decisionOf = (row: Row) =>
   ({
     open: 'Open',
-    along: 'Goes along: revised under this order',
+    along: row.kind === 'model' ? 'Goes along: a new one is uploaded' : 'Goes along: revised under this order',
     adopts: 'Adopts the coming revision as it is',
     left: `Left as it is: ${row.reason} (${row.by ?? ''})`,
   })[row.state];
@@ -37,7 +38,8 @@ function ways(row: Row): [Becomes, string][] {
   if (row.state === 'along') return [];
   if (row.state !== 'open') return [['open', 'Take back']];
   return [
-    ...(row.kind === 'line' ? [] : [['along', 'Take along'] as [Becomes, string]]),
+    // A model is uploaded, a line is changed: neither goes along by a press.
+    ...(['line', 'model'].includes(row.kind) ? [] : [['along', 'Take along'] as [Becomes, string]]),
     ...(row.kind === 'document' ? [['adopts', 'Adopt'] as [Becomes, string]] : []),
     ['left', 'Leave …'],
   ];

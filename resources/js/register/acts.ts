@@ -22,6 +22,12 @@ export const acts: Record<string, string> = {
   'order.documents_seen_to': 'Documents in planning seen to',
   'order.left_as_it_is': 'Left as it is, with a reason',
   'order.left_no_more': 'Decision to leave it taken back',
+  'delivery.sent_again': 'Messages to another system resent',
+  'webhook.set': 'Webhook changed',
+  'webhook.tried': 'Test event',
+  'webhook.secret_renewed': 'Secret of a webhook made anew',
+  'handover_profile.set': 'Hand-over profile changed',
+  'handover_profile.used': 'Past hand-over sent by a profile',
   'document.linked': 'Document linked',
   'document.unlinked': 'Document unlinked',
   'duties.separated': 'Separation of duties changed',
@@ -79,6 +85,7 @@ export const acts: Record<string, string> = {
   'responsible.set': 'Responsible person set',
   'order.stroke_undone': 'Edits of several items undone',
   'order.closed': 'Order closed',
+  'order.done_said': 'Said what is done, for sheets',
   'item.introduced': 'Introduced to planning',
   'order.new_number_given': 'Gave an item a new number',
   'order.model_part_wanted': 'Decided what of a design model is wanted',
@@ -223,6 +230,9 @@ export const actKinds: Record<string, string> = {
   work_centre: 'Work centres',
   form_template: 'Form templates',
   distribution_list: 'Distribution lists',
+  webhook: 'Webhooks',
+  handover_profile: 'Hand-over profiles',
+  delivery: 'Messages to other systems',
 };
 
 export function actOf(code: string): string {

@@ -27,6 +27,8 @@ interface Props<R extends Row> {
   width?: string;
   /** What the code of a row is called. */
   codeHead?: string;
+  /** What has just come of it. */
+  note?: ReactNode;
   /** Where the table is long, the form stands above it. */
   formAbove?: boolean;
   /** The form of a row, or of a new one. */
@@ -44,6 +46,7 @@ export function SetUpList<R extends Row>({
   ability = 'set_up',
   width = 'max-w-5xl',
   codeHead = 'Code',
+  note,
   formAbove = false,
   form,
 }: Props<R>) {
@@ -58,6 +61,7 @@ export function SetUpList<R extends Row>({
           return (
             <div className={`${width} space-y-4`}>
               <p className="text-soft">{about}</p>
+              {note}
               {formAbove && maySet && form(opened, close)}
               <DataTable
                 label={label}

@@ -176,6 +176,7 @@ export function onOrder(
     becomes: 'B',
     moved_on: false,
     changes: 0,
+    done: {},
     ...more,
   };
 }

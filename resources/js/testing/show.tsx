@@ -7,7 +7,7 @@ import type { Schemas } from '../lib/api';
 import { SessionGate } from '../lib/session';
 import { server } from './server';
 
-const settings: Schemas['Settings'] = { locale: 'en-GB', currency: 'EUR', time_zone: 'UTC' };
+const settings: Schemas['Settings'] = { locale: 'en-GB', currency: 'EUR', time_zone: 'UTC', languages: ['en', 'de'] };
 
 export const mira: Schemas['Me'] = {
   settings,

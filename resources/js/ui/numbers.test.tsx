@@ -6,7 +6,7 @@ import { takeSettings } from '../lib/settings';
 import { DecimalInput } from './DecimalInput';
 import { WholeInput } from './WholeInput';
 
-afterEach(() => takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'UTC' }));
+afterEach(() => takeSettings({ locale: 'en-GB', currency: 'EUR', time_zone: 'UTC', languages: ['en'] }));
 
 function Both() {
   const [decimal, setDecimal] = useState('1.5');
@@ -21,7 +21,7 @@ function Both() {
 }
 
 it('takes a number as it is written here, and shows it so again when the field is left', async () => {
-  takeSettings({ locale: 'de-DE', currency: 'EUR', time_zone: 'UTC' });
+  takeSettings({ locale: 'de-DE', currency: 'EUR', time_zone: 'UTC', languages: ['en'] });
   const user = userEvent.setup();
   render(<Both />);
   const field = screen.getByLabelText<HTMLInputElement>('Cost');

@@ -60,6 +60,7 @@ async function page(
     .on('GET /api/hand-overs', {
       handovers: [],
       differing: rows.length,
+      files_undelivered: 2,
       verification,
       verifying: false,
       may: true,
@@ -88,7 +89,11 @@ describe('hand-overs to planning', () => {
         unsettled('correction_3', { state: 'waiting', order: null, title: 'Correction', sending: true, refused: 0 }),
       ],
     });
-    expect(screen.getByText('1 on the way · 1 rejected · 1 unanswered · 1 row differs in planning')).toBeTruthy();
+    expect(
+      screen.getByText(
+        '1 on the way · 1 rejected · 1 unanswered · 1 row differs in planning · 2 files for other systems not delivered',
+      ),
+    ).toBeTruthy();
     expect(cells('ECO-00082_1')).toEqual(expect.arrayContaining(['partly rejected', '3 of 41']));
     expect(cells('correction_3')).toContain('sent, waiting for planning');
     const row = screen.getByText('ECO-00092_2').closest('tr') as HTMLElement;
@@ -179,6 +184,7 @@ describe('hand-overs to planning', () => {
     server.on('GET /api/hand-overs', {
       handovers: [],
       differing: 1,
+      files_undelivered: 2,
       verification: { ...verification, state: 'running', progress: 40 },
       verifying: true,
       may: true,

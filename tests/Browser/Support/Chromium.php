@@ -24,22 +24,23 @@ final class Chromium
     public static function open(int $width = 1280, int $height = 800): RemoteWebDriver
     {
         self::start();
-        $options = (new ChromeOptions())
-            ->setBinary('/usr/bin/chromium-headless-shell')
-            ->addArguments([
-                '--no-sandbox',
-                '--disable-gpu',
-                '--disable-quic',
-                '--no-first-run',
-                '--disable-dev-shm-usage',
-                '--disable-background-networking',
-                '--disable-component-update',
-                '--disable-sync',
-                '--hide-scrollbars',
-                "--window-size={$width},{$height}",
-                '--force-device-scale-factor=1',
-                '--lang=en-GB',
-            ]);
+        $options = (new ChromeOptions())->setBinary('/usr/bin/chromium-headless-shell')->addArguments([
+            '--no-sandbox',
+            '--disable-gpu',
+            // Three dimensions, reckoned without a graphics card.
+            '--use-angle=swiftshader',
+            '--enable-unsafe-swiftshader',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-dev-shm-usage',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--hide-scrollbars',
+            "--window-size={$width},{$height}",
+            '--force-device-scale-factor=1',
+            '--lang=en-GB',
+        ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);

@@ -7,6 +7,7 @@ import { References } from '../../attachments/References';
 import { Button } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Belongings } from '../../orders/Belongings';
+import { DoneTexts } from '../../orders/DoneTexts';
 import { OrderItems } from '../../orders/OrderItems';
 import { OrderPlan } from '../../orders/OrderPlan';
 import { Subordination } from '../../orders/Subordination';
@@ -81,6 +82,7 @@ function LeftOut({ order, proposal }: { order: Schemas['OrderData']; proposal: S
 function Planned({ order, requests, proposals }: Props) {
   const mayPlan = order.may.includes('plan');
   const editable = mayPlan && (order.state === 'planning' || order.state === 'revising');
+  const mayEdit = order.may.includes('revise') && order.state === 'revising';
   const open = useAct(touches.order, () =>
     told(
       api.POST('/api/orders/{number}/opening', {
@@ -99,6 +101,7 @@ function Planned({ order, requests, proposals }: Props) {
       {order.state === 'planning' && mayPlan && <OrderRequests order={order} requests={requests} />}
       <Subordination order={order} editable={editable} />
       <OrderItems order={order} editable={editable} />
+      <DoneTexts key={`done ${order.version}`} order={order} editable={editable || mayEdit} />
       <Belongings order={order} editable={editable} />
       <CutInOfRequests requests={requests} order={order} />
       <References of={order.number} />

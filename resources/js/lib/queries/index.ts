@@ -7,6 +7,7 @@ import { problems } from './problems';
 import { register } from './register';
 import { requests } from './requests';
 import { setUp } from './setUp';
+import { systems } from './systems';
 import { tasks } from './tasks';
 import { structures } from './structures';
 
@@ -21,6 +22,7 @@ export const queries = {
   ...manufacturing,
   ...planning,
   ...setUp,
+  ...systems,
   ...tasks,
   ...notices,
 };
