@@ -94,9 +94,9 @@ final readonly class BuildsOfOrder
      */
     private function engineering(ChangeOrder $order, Order $core, Collection $items, Day $day): array
     {
-        $revised = $order->items->where('outcome', Outcome::Revise);
+        $revised = $order->items->filter(static fn(OrderItem $row): bool => $row->outcome === Outcome::Revise)->keyBy('item_id');
         // What the order makes of an item is known; only of the others it is read what holds.
-        $engineering = $this->declared->of($items->whereNotIn('id', $revised->pluck('item_id'))->values(), $day);
+        $engineering = $this->declared->of($items->reject(static fn(Item $item): bool => $revised->has($item->id))->values(), $day);
         foreach ($revised as $row) {
             $engineering[$row->item_id] = $core->item($row->item->number)->after()->on($day);
         }

@@ -17,6 +17,7 @@ use App\Orders\Models\OrderWaiver;
 use App\Orders\Models\WorkRecord;
 use App\Paths\Models\Signature;
 use App\Structures\Models\Content as ContentRecord;
+use App\Structures\Models\Revision;
 use App\Structures\RevisionSequences;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -101,7 +102,10 @@ final readonly class OrderReader
         return $orders->load(self::RELATIONS)->toBase()->flatMap(
             static fn(ChangeOrder $order): Collection => $order->items->each(static function (OrderItem $row) use ($order): void {
                 $row->setRelation('order', $order);
-                $row->item->setRelation('released', $row->item->everReleased->firstWhere('status', RevisionStatus::Released));
+                $row->item->setRelation(
+                    'released',
+                    $row->item->everReleased->first(static fn(Revision $one): bool => $one->status === RevisionStatus::Released),
+                );
                 $row->works->each(static fn(WorkRecord $work) => $work->setRelation('row', $row));
             }),
         );
@@ -195,10 +199,12 @@ final readonly class OrderReader
      */
     private function order(ChangeOrder $order, array $works, Collection $sheets, Editors $editors): Order
     {
-        $revised = $order->items->where('outcome', Outcome::Revise);
-        $sheets = $sheets
-            ->whereIn('item_id', $revised->pluck('item_id'))
-            ->filter(static fn(ItemFile $file): bool => $file->order_id === null || $file->order_id === $order->id);
+        $revised = $order->items->filter(static fn(OrderItem $row): bool => $row->outcome === Outcome::Revise)->keyBy('item_id');
+        $sheets = $sheets->filter(
+            static fn(ItemFile $file): bool => $revised->has($file->item_id) &&
+                ($file->order_id === null || $file->order_id === $order->id),
+        );
+        $ofItems = $sheets->groupBy('item_id');
         // Whoever brought a sheet that is released with the order has made a part of what is signed.
         $authors = $order->items
             ->flatMap(static fn(OrderItem $row): Collection => $row->works)
@@ -213,7 +219,7 @@ final readonly class OrderReader
             signer: $order->signer_id,
             effectiveOn: $order->effective_on === null ? null : Day::parse($order->effective_on),
             items: $order->items
-                ->map(fn(OrderItem $row): CoreOrderItem => $this->item($row, $works, $sheets->where('item_id', $row->item_id)))
+                ->map(fn(OrderItem $row): CoreOrderItem => $this->item($row, $works, $ofItems->get($row->item_id, new Collection())))
                 ->values()
                 ->all(),
             editAuthors: $authors->unique()->values()->all(),

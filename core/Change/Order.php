@@ -11,6 +11,9 @@ use Orthotaxis\Core\Task\TaskBeforeReview;
 /** A change order as far as the rules look at it. People are named by id. */
 final readonly class Order
 {
+    /** @var array<array-key, OrderItem> */
+    private array $byNumber;
+
     /**
      * @param  list<OrderItem>  $items
      * @param  list<int>  $editAuthors  everybody whose edits the order holds
@@ -44,7 +47,9 @@ final readonly class Order
         public array $tasksBeforeReview = [],
         public ?array $openBeforeRelease = null,
         public array $belongings = [],
-    ) {}
+    ) {
+        $this->byNumber = array_column($items, null, 'number');
+    }
 
     /**
      * As it is judged.
@@ -102,12 +107,7 @@ final readonly class Order
 
     public function item(string $number): OrderItem
     {
-        foreach ($this->items as $item) {
-            if ($item->number === $number) {
-                return $item;
-            }
-        }
-        throw new \LogicException("{$number} is not on {$this->number}.");
+        return $this->byNumber[$number] ?? throw new \LogicException("{$number} is not on {$this->number}.");
     }
 
     /** @return list<Work> all that it changes, whatever the kind */

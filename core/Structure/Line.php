@@ -100,6 +100,10 @@ final readonly class Line
      */
     public function differsFrom(self $other): array
     {
+        // Of an edited structure most lines are the very ones that were there.
+        if ($this === $other) {
+            return [];
+        }
         $differs = [];
         if ($this->find !== $other->find) {
             $differs[] = LineField::Find;

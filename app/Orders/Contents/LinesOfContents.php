@@ -21,13 +21,16 @@ use Orthotaxis\Core\Structure\Structure;
 /** What the kinds of content have in common that are made of lines: what lines need to be released, and how they are written. */
 final readonly class LinesOfContents
 {
+    // One look into the revisions of each, by the index of their codes: as NOT EXISTS the database reads those of all items, and by a
+    // list of what is released it takes the index that keeps days apart, which is twice as slow.
     private const ABSENT = <<<'SQL'
-    SELECT d.day, i.number FROM jsonb_array_elements_text(?::jsonb) AS d (day), jsonb_array_elements_text(?::jsonb) AS n (number)
-    JOIN items i USING (number)
-    WHERE NOT EXISTS (
-        SELECT FROM revisions r WHERE r.item_id = i.id AND r.status IN ('released', 'superseded', 'obsolete')
+    SELECT d.day, i.number FROM jsonb_array_elements_text(?::jsonb) AS d (day),
+    (SELECT id, number FROM items WHERE number = ANY (ARRAY(SELECT jsonb_array_elements_text(?::jsonb)))) AS i
+    WHERE (
+        SELECT true FROM contents r WHERE r.item_id = i.id AND r.kind = 'engineering' AND r.plant = '' AND r.status NOT IN ('in_work', 'in_review')
         AND (d.day = '' OR (coalesce(r.effective_from <= nullif(d.day, '')::date, true) AND coalesce(r.effective_to > nullif(d.day, '')::date, true)))
-    )
+        LIMIT 1
+    ) IS NULL
     SQL;
 
     public function __construct(private RevisionSequences $sequences) {}

@@ -61,7 +61,7 @@ final class OrderItem extends Model
     /** What is done to its revision in the narrow sense. */
     public function engineering(): ?WorkRecord
     {
-        return $this->works->firstWhere('kind', Subject::ENGINEERING);
+        return $this->works->first(static fn(WorkRecord $work): bool => $work->kind === Subject::ENGINEERING);
     }
 
     /** Begins work on a subject of it, or goes on where there was some. */
