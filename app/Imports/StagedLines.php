@@ -58,15 +58,8 @@ final class StagedLines
     /** @param  bool  $named  whether the file gives the line its identity */
     public function add(int $row, int $parent, string $parentNumber, Line $line, int $component, ?int $pinned, bool $named): void
     {
-        $values = array_map(
-            static fn(mixed $value): string|int|null => match (true) {
-                is_bool($value) => $value ? 't' : 'f',
-                is_int($value) || is_string($value) => $value,
-                default => null,
-            },
-            array_values(StructureLine::columns($line, $component, $pinned)),
-        );
-        $this->rows->row([$row, $parent, $parentNumber, $line->component, $named ? 't' : 'f', ...$values]);
+        $values = array_values(StructureLine::columns($line, $component, $pinned));
+        $this->rows->row([$row, $parent, $parentNumber, $line->component, $named, ...$values]);
     }
 
     public function count(): int

@@ -20,7 +20,7 @@ final class Staging
     /** @param  array<string, string>  $columns  name => type; the first is the row of the file, "row integer" */
     public function __construct(public readonly string $table, private readonly array $columns) {}
 
-    /** @param  list<string|int|null>  $values  in the order of the columns */
+    /** @param  list<string|int|bool|null>  $values  in the order of the columns */
     public function row(array $values): void
     {
         if ($this->copy === null) {

@@ -78,18 +78,20 @@ final readonly class ItemDataContents implements ContentKind
         return $missing;
     }
 
-    public function write(int $id, Content $content): void
+    public function write(array $contents): void
     {
-        $data = self::data($content);
-        DB::table('item_data')->where('content_id', $id)->delete();
-        DB::table('item_data')->insert(
-            array_map(
-                static fn(string $field): array => ['content_id' => $id, 'field' => $field, 'value' => $data->values[$field]],
-                array_keys($data->values),
-            ),
-        );
-        if ($data->isRetired()) {
-            self::end($id);
+        $rows = [];
+        foreach ($contents as $id => $content) {
+            foreach (self::data($content)->values as $field => $value) {
+                $rows[] = ['content_id' => $id, 'field' => $field, 'value' => $value];
+            }
+        }
+        DB::table('item_data')->whereIntegerInRaw('content_id', array_keys($contents))->delete();
+        foreach (array_chunk($rows, 1_000) as $some) {
+            DB::table('item_data')->insert($some);
+        }
+        foreach ($contents as $id => $content) {
+            self::data($content)->isRetired() && self::end($id);
         }
     }
 

@@ -6,10 +6,9 @@ namespace App\Manufacturing;
 
 use App\Orders\Contents\ContentKind;
 use App\Orders\Contents\LinesOfContents;
-use App\Structures\Models\Content as ContentRecord;
-use App\Structures\Models\Revision;
 use App\Structures\StructureReader;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Change\Work;
 use Orthotaxis\Core\Content\Content;
 use Orthotaxis\Core\Content\Edit;
@@ -92,19 +91,22 @@ final readonly class ManufacturingContents implements ContentKind
         return $this->lines->missing($records, array_map(static fn(Work $work): Structure => self::built($work->after)->structure, $own));
     }
 
-    public function write(int $id, Content $content): void
+    public function write(array $contents): void
     {
-        $built = self::built($content);
-        $this->lines->write($id, $built->structure);
-        $this->records->write($id, array_values($built->records));
-        $this->routings->write($id, $built->routing);
-        $record = ContentRecord::query()->findOrFail($id);
-        // What it builds: the revision that the same order releases, else the newest there is.
-        $builds = Revision::query()
-            ->where('item_id', $record->item_id)
-            ->orderByRaw('order_id IS NOT DISTINCT FROM ? DESC, effective_from DESC NULLS LAST, id DESC', [$record->order_id])
-            ->value('id');
-        $record->update(['builds_id' => $builds]);
+        $built = array_map(self::built(...), $contents);
+        $this->lines->write(array_map(static fn(ManufacturingContent $one): Structure => $one->structure, $built));
+        foreach ($built as $id => $one) {
+            $this->records->write($id, array_values($one->records));
+            $this->routings->write($id, $one->routing);
+        }
+        // What each builds: the revision that the same order releases, else the newest there is.
+        DB::update(
+            'UPDATE contents c SET builds_id = (
+                SELECT r.id FROM revisions r WHERE r.item_id = c.item_id
+                ORDER BY r.order_id IS NOT DISTINCT FROM c.order_id DESC, r.effective_from DESC NULLS LAST, r.id DESC LIMIT 1
+            ) WHERE c.id = ANY (?::bigint[])',
+            ['{' . implode(',', array_keys($contents)) . '}'],
+        );
     }
 
     public static function built(Content $content): ManufacturingContent

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Structures;
 
+use App\Structures\Index\StructureIndex;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Adjacency\Multiples;
 use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Structure\StructureKind;
@@ -23,8 +25,8 @@ final readonly class Countable
     private const DEEPEST = 100;
 
     /**
-     * Many items at once. What all ways together multiply to is never less than what one of them does, and is reckoned for all items in one
-     * go: only where that is too much is one looked at for itself.
+     * Many items at once, as they are in this transaction. What all ways together multiply to is never less than what one of them does:
+     * only where that is too much is an item looked at for itself.
      *
      * @param  array<array-key, int>  $items  ids, by number
      *
@@ -32,10 +34,13 @@ final readonly class Countable
      */
     public static function checkAll(array $items, Day $day): void
     {
-        $below = self::bounds($items, $day, 'r.item_id', 'l.component_id');
-        $above = self::bounds(array_filter($items, static fn(int $id): bool => $below[$id] > 1.0), $day, 'l.component_id', 'r.item_id');
+        $index = StructureIndex::open();
+        $below = Multiples::below($index->adjacency, $day->number());
+        $above = Multiples::above($index->adjacency, $day->number(), $index->positions->pinnedByItem());
         foreach ($items as $number => $id) {
-            if ($below[$id] * ($above[$id] ?? 1.0) > self::MOST) {
+            $position = $index->positions->of($id);
+            // What is above is asked only where there is something to multiply.
+            if ($below->of($position) > 1.0 && $below->of($position) * $above->of($position) > self::MOST) {
                 self::check($id, (string) $number, $day);
             }
         }
@@ -45,60 +50,12 @@ final readonly class Countable
     public static function check(int $item, string $number, Day $day): void
     {
         $below = self::largest($item, $day, 'r.item_id', 'l.component_id');
-        // What is above is asked only where there is something to multiply.
         if ($below > 1.0 && $below * self::largest($item, $day, 'l.component_id', 'r.item_id') > self::MOST) {
             throw Refusal::at(
                 'edits',
                 "Through {$number}, more than a million million of one component would go into one product. Look at its quantities, and at those above it.",
             );
         }
-    }
-
-    /**
-     * What one of each means in all that is above or below together, itself counted: no single total is larger.
-     *
-     * @param  array<array-key, int>  $items
-     * @return array<int, float> by id
-     */
-    private static function bounds(array $items, Day $day, string $from, string $to): array
-    {
-        $edges = [];
-        $frontier = array_fill_keys(array_values($items), true);
-        for ($level = 0; $frontier !== [] && $level < self::DEEPEST; $level++) {
-            $edges += array_fill_keys(array_keys($frontier), []);
-            $next = [];
-            foreach (self::lines(array_keys($frontier), $day, $from, $to) as $line) {
-                $edges[$line->a][$line->b] = (float) $line->quantity;
-                if (!isset($edges[$line->b])) {
-                    $next[$line->b] = true;
-                }
-            }
-            $frontier = $next;
-        }
-        $bounds = [];
-        foreach ($items as $item) {
-            self::bound($item, $edges, $bounds);
-        }
-
-        return $bounds;
-    }
-
-    /**
-     * @param  array<int, array<int, float>>  $edges
-     * @param  array<int, float>  $bounds  what is known already; a loop has no bound
-     */
-    private static function bound(int $item, array $edges, array &$bounds): float
-    {
-        if (isset($bounds[$item])) {
-            return $bounds[$item];
-        }
-        $bounds[$item] = INF;
-        $sum = 1.0;
-        foreach ($edges[$item] ?? [] as $next => $quantity) {
-            $sum += $quantity * self::bound($next, $edges, $bounds);
-        }
-
-        return $bounds[$item] = $sum;
     }
 
     /**

@@ -21,13 +21,17 @@ final class CopyInto
     /** @param  list<string>  $columns */
     public function __construct(private readonly string $table, private readonly array $columns) {}
 
-    /** @param  list<string|int|null>  $values */
+    /** @param  list<string|int|bool|null>  $values */
     public function row(array $values): void
     {
         $this->rows[] = implode(
             "\t",
             array_map(
-                static fn(string|int|null $value): string => $value === null ? '\\N' : strtr((string) $value, self::ESCAPES),
+                static fn(string|int|bool|null $value): string => match (true) {
+                    $value === null => '\\N',
+                    is_bool($value) => $value ? 't' : 'f',
+                    default => strtr((string) $value, self::ESCAPES),
+                },
                 $values,
             ),
         );

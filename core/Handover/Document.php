@@ -8,7 +8,7 @@ use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Release\ReleasePlan;
 
 /** A release as it is sent to planning, or a correction of what planning has. */
-final readonly class Document
+final class Document
 {
     /** Stands where the number of the order does. */
     public const CORRECTION = 'correction';
@@ -37,19 +37,22 @@ final readonly class Document
         ...['document', 'documentKind', 'place', 'serial', 'way', 'toRevision', 'toItem', 'due'],
     ];
 
+    /** @var list<array<string, string|int|null>>|null every format writes the same: they are made once */
+    private ?array $records = null;
+
     /**
      * @param  string  $written  the moment it was written, ISO 8601 in UTC
      * @param  list<Entry>  $entries
      * @param  list<string>  $fields  of FIELDS: those that its entries say; whoever gets only some has a column for no other
      */
     private function __construct(
-        public string $order,
-        public string $title,
-        public int $number,
-        public string $written,
-        public string $effectiveFrom,
-        public array $entries,
-        public array $fields = self::FIELDS,
+        public readonly string $order,
+        public readonly string $title,
+        public readonly int $number,
+        public readonly string $written,
+        public readonly string $effectiveFrom,
+        public readonly array $entries,
+        public readonly array $fields = self::FIELDS,
     ) {}
 
     /**
@@ -174,23 +177,37 @@ final readonly class Document
      */
     public function records(): array
     {
-        $nothing = array_fill_keys($this->fields, null);
+        return $this->records ??= $this->made();
+    }
 
-        return array_map(
-            static fn(Entry $entry): array => array_map(
-                static fn(string|int|null $value): string|int|null => $value === '' ? null : $value,
-                [
-                    'entry' => $entry->number,
-                    'action' => $entry->action->value,
-                    'structure' => $entry->subject->kind,
-                    'plant' => $entry->subject->plant,
-                    'item' => $entry->subject->item,
-                    'revision' => $entry->revision,
-                    ...$nothing,
-                    ...array_intersect_key($entry->fields, $nothing),
-                ],
-            ),
-            $this->entries,
-        );
+    /** @return list<array<string, string|int|null>> */
+    private function made(): array
+    {
+        $nothing = array_fill_keys($this->fields, null);
+        $records = [];
+        foreach ($this->entries as $entry) {
+            $record = [
+                'entry' => $entry->number,
+                'action' => $entry->action->value,
+                'structure' => self::said($entry->subject->kind),
+                'plant' => self::said($entry->subject->plant),
+                'item' => self::said($entry->subject->item),
+                'revision' => self::said($entry->revision),
+                ...$nothing,
+            ];
+            foreach ($entry->fields as $name => $value) {
+                if (array_key_exists($name, $nothing)) {
+                    $record[$name] = self::said($value);
+                }
+            }
+            $records[] = $record;
+        }
+
+        return $records;
+    }
+
+    private static function said(string|int|null $value): string|int|null
+    {
+        return $value === '' ? null : $value;
     }
 }

@@ -15,8 +15,11 @@ final readonly class CsvRow
 
     private static function cell(string|int|null $value): string
     {
-        $text = is_string($value) ? SpreadsheetText::written($value) : (string) $value;
+        if (!is_string($value)) {
+            return (string) $value;
+        }
+        $text = SpreadsheetText::written($value);
 
-        return preg_match('/[",\r\n]/', $text) === 1 ? '"' . str_replace('"', '""', $text) . '"' : $text;
+        return strpbrk($text, "\",\r\n") !== false ? '"' . str_replace('"', '""', $text) . '"' : $text;
     }
 }

@@ -17,6 +17,7 @@ use App\Paths\Models\Signature;
 use App\Paths\PathProgress;
 use App\Paths\PathTasks;
 use App\People\Models\Person;
+use App\Releases\Events\RevisionReleased;
 use App\Requests\Events\RequestAssessed;
 use App\Requests\Models\ChangeRequest;
 use App\Tasks\Events\TaskDone;
@@ -46,7 +47,8 @@ final readonly class FollowRequest
 
     public function handle(Act $act): void
     {
-        if ($act instanceof TaskMade) {
+        // A release tells of hundreds of revisions: none of them is asked about.
+        if ($act instanceof TaskMade || $act instanceof RevisionReleased) {
             return;
         }
         $about = $act->details()['request'] ?? $act->of();

@@ -41,7 +41,7 @@ final readonly class FirstData
             'status' => RevisionStatus::InReview,
             'reason' => 'As it was before it first changed under an order',
         ]);
-        $this->contents->write($content->id, FieldsOfItem::today($item));
+        $this->contents->write([$content->id => FieldsOfItem::today($item)]);
         $content->update([
             'status' => RevisionStatus::Released,
             'effective_from' => is_string($since)

@@ -93,7 +93,7 @@ final class BuiltImport implements BuiltImporter
                     'status' => RevisionStatus::InReview,
                     'reason' => 'First release, taken over',
                 ]);
-                $this->contents->write($content->id, $build['read']->content());
+                $this->contents->write([$content->id => $build['read']->content()]);
                 $content->update([
                     'status' => RevisionStatus::Released,
                     'effective_from' => (string) $firstDay,

@@ -48,9 +48,9 @@ interface ContentKind
     public function missing(Collection $records, array $works): array;
 
     /**
-     * What it refers to is there by now, be it released with it.
+     * What they refer to is there by now, be it released with them.
      *
-     * @param  int  $id  of the content in review
+     * @param  array<int, Content>  $contents  what they say, by id of the content in review
      */
-    public function write(int $id, Content $content): void;
+    public function write(array $contents): void;
 }

@@ -51,9 +51,9 @@ final readonly class EngineeringContents implements ContentKind
         return $this->lines->missing($records, array_map(static fn(Work $work): Structure => self::lines($work->after), $own));
     }
 
-    public function write(int $id, Content $content): void
+    public function write(array $contents): void
     {
-        $this->lines->write($id, self::lines($content));
+        $this->lines->write(array_map(self::lines(...), $contents));
     }
 
     private static function lines(Content $content): Structure

@@ -11,6 +11,7 @@ use App\Structures\Models\Item;
 use App\Structures\Models\StructureLine;
 use App\Structures\PinnedRevisions;
 use App\Structures\RevisionSequences;
+use App\Tables\CopyInto;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Calendar\Day;
@@ -45,7 +46,7 @@ final readonly class LinesOfContents
      */
     public function missing(Collection $records, array $lines): array
     {
-        $all = array_merge(...array_map(static fn(Structure $structure): array => array_values($structure->lines), array_values($lines)));
+        $all = self::all($lines);
         $numbers = array_unique(array_map(static fn(Line $line): string => $line->component, $all));
         $absent = self::absent(array_values($numbers), $records);
         $pinned = PinnedRevisions::ids($all);
@@ -85,29 +86,36 @@ final readonly class LinesOfContents
     }
 
     /**
-     * Components that are released with it are there by now.
+     * Components that are released with them are there by now. Twenty thousand lines are written at once.
      *
-     * @param  int  $id  of the content in review
+     * @param  array<int, Structure>  $structures  by id of the content in review
      */
-    public function write(int $id, Structure $structure): void
+    public function write(array $structures): void
     {
-        StructureLine::query()->where('content_id', $id)->delete();
-        $components = Item::query()->whereIn('number', $structure->components())->pluck('id', 'number')->all();
-        $pinned = PinnedRevisions::ids($structure, alsoComing: true);
-        StructureLine::query()->insert(
-            array_values(
-                array_map(
-                    static fn(Line $line): array => [
-                        'content_id' => $id,
-                        ...StructureLine::columns(
-                            $line,
-                            $components[$line->component],
-                            $line->revision === null ? null : $pinned[$line->below()],
-                        ),
-                    ],
-                    $structure->lines,
-                ),
-            ),
+        StructureLine::query()->whereIntegerInRaw('content_id', array_keys($structures))->delete();
+        $numbers = array_merge(...array_map(static fn(Structure $one): array => $one->components(), array_values($structures)));
+        $components = Item::query()->whereIn('number', array_unique($numbers))->pluck('id', 'number')->all();
+        $pinned = PinnedRevisions::ids(self::all($structures), alsoComing: true);
+        $rows = null;
+        foreach ($structures as $id => $structure) {
+            foreach ($structure->lines as $line) {
+                $revision = $line->revision === null ? null : $pinned[$line->below()];
+                $row = ['content_id' => $id, ...StructureLine::columns($line, $components[$line->component], $revision)];
+                $rows ??= new CopyInto('structure_lines', array_keys($row));
+                $rows->row(array_values($row));
+            }
+        }
+        $rows?->flush();
+    }
+
+    /**
+     * @param  array<int, Structure>  $structures
+     * @return list<Line>
+     */
+    private static function all(array $structures): array
+    {
+        return array_merge(
+            ...array_map(static fn(Structure $structure): array => array_values($structure->lines), array_values($structures)),
         );
     }
 

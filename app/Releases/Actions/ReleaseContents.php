@@ -4,43 +4,65 @@ declare(strict_types=1);
 
 namespace App\Releases\Actions;
 
-use App\Documents\Models\ItemFile;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\Models\ChangeOrder;
-use App\Orders\Models\OrderItem;
-use App\Orders\Models\WorkRecord;
 use App\People\Models\Person;
 use App\Releases\Events\RevisionReleased;
 use App\Structures\Models\Content;
 use Carbon\CarbonImmutable;
-use Orthotaxis\Core\Release\ContentRelease;
+use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Release\ReleasePlan;
 use Orthotaxis\Core\Revision\RevisionStatus;
 
-/** Makes the contents of a release plan true, whatever their kind: what they say, files, status, dates. */
+/**
+ * Makes the contents of a release plan true, whatever their kind: what they say, files, status, dates. In a fixed number of statements,
+ * however many there are.
+ */
 final readonly class ReleaseContents
 {
-    private const BEGUN = [RevisionStatus::InWork, RevisionStatus::InReview];
+    private const DRAWN = <<<'SQL'
+    UPDATE contents c SET status = 'in_review', order_id = ?, code = r.code FROM contents r
+    WHERE r.id = ANY (?::bigint[]) AND c.builds_id = r.id AND c.status IN ('in_work', 'in_review') AND NOT c.id = ANY (?::bigint[])
+    RETURNING c.id
+    SQL;
+
+    private const SUPERSEDE = <<<'SQL'
+    UPDATE contents old SET status = 'superseded', effective_to = ? FROM contents new
+    WHERE new.id = ANY (?::bigint[]) AND old.status = 'released' AND (old.item_id, old.kind, old.plant) = (new.item_id, new.kind, new.plant)
+    SQL;
+
+    private const FILES = <<<'SQL'
+    UPDATE item_files f SET revision_id = c.id, order_id = :order FROM contents c
+    WHERE c.id = ANY (:contents::bigint[]) AND f.item_id = c.item_id AND f.revision_id IS NULL AND (f.order_id = :either OR f.order_id IS NULL)
+    SQL;
 
     public function __construct(private ContentKinds $kinds) {}
 
     public function release(Person $by, ChangeOrder $order, ReleasePlan $plan, CarbonImmutable $now): void
     {
         // All are begun first: what they say may refer to each other.
-        $begun = [];
+        $begun = BeginContents::of($order, $plan, $now);
+        $ofKinds = $engineering = [];
         foreach ($plan->contents as $one) {
-            $begun[(string) $one->subject] = self::begin($order, $one, $now);
+            $id = $begun[(string) $one->subject]->id;
+            $ofKinds[$one->subject->kind][$id] = $one->content;
+            $one->subject->isEngineering() && ($engineering[] = $id);
         }
+        foreach ($ofKinds as $kind => $contents) {
+            $this->kinds->of($kind)->write($contents);
+        }
+        $ids = array_values(array_map(static fn(Content $content): int => $content->id, $begun));
         $day = (string) $plan->effectiveFrom;
-        $released = ['released_at' => $now, 'released_by' => $by->id, 'effective_from' => $day];
+        self::makeTrue(
+            [...$ids, ...self::drawnWith($order, $engineering, $ids)],
+            [
+                'released_at' => $now,
+                'released_by' => $by->id,
+                'effective_from' => $day,
+            ],
+        );
+        DB::update(self::FILES, ['order' => $order->id, 'contents' => self::list($engineering), 'either' => $order->id]);
         foreach ($plan->contents as $one) {
-            $content = $begun[(string) $one->subject];
-            $this->kinds->of($one->subject->kind)->write($content->id, $one->content);
-            self::makeTrue($content, $released);
-            if ($one->subject->isEngineering()) {
-                ItemFile::drafts($order->id, [$content->item_id])->update(['revision_id' => $content->id, 'order_id' => $order->id]);
-                self::releaseWith($content, $begun, $released);
-            }
             event(
                 new RevisionReleased(
                     $by->login,
@@ -56,55 +78,37 @@ final readonly class ReleaseContents
         }
     }
 
-    /** The row that becomes the released one: what was begun of a first one, or a new one. What it says is written anew. */
-    private static function begin(ChangeOrder $order, ContentRelease $one, CarbonImmutable $now): Content
+    /**
+     * What was drawn or planned for the revisions, and is no subject of the order itself, is released with them.
+     *
+     * @param  list<int>  $engineering  ids of the revisions
+     * @param  list<int>  $begun  ids of all that the order releases
+     * @return list<int> ids
+     */
+    private static function drawnWith(ChangeOrder $order, array $engineering, array $begun): array
     {
-        $row = $order->items->firstOrFail(static fn(OrderItem $row): bool => $row->item->number === $one->subject->item);
-        $work = $row->works->firstOrFail(
-            static fn(WorkRecord $work): bool => $work->kind === $one->subject->kind && $work->plant === $one->subject->plant,
-        );
-        $subject = ['item_id' => $row->item_id, 'kind' => $one->subject->kind, 'plant' => $one->subject->plant];
-        $content = Content::query()->where($subject)->whereIn('status', self::BEGUN)->first() ?? new Content($subject);
-        $content
-            ->fill([
-                'code' => $one->revision,
-                'status' => RevisionStatus::InReview,
-                'order_id' => $order->id,
-                // As the first of the languages has it; sheets tell it in theirs.
-                'reason' => $row->doneIn(config()->string('orthotaxis.languages.0'), $order->title),
-                'iteration' => max(1, $work->iterations()->count()),
-                'created_at' => $now,
-            ])
-            ->save();
+        $drawn = DB::select(self::DRAWN, [$order->id, self::list($engineering), self::list($begun)]);
 
-        return $content;
+        return array_column($drawn, 'id');
     }
 
     /**
-     * What was drawn or planned for the revision, and is no subject of the order itself, is released with it.
+     * What they supersede makes way first: two revisions never hold on one day.
      *
-     * @param  array<string, Content>  $begun  what the order releases
+     * @param  list<int>  $ids
      * @param  array<string, mixed>  $released
      */
-    private static function releaseWith(Content $revision, array $begun, array $released): void
+    private static function makeTrue(array $ids, array $released): void
     {
-        $ids = array_map(static fn(Content $content): int => $content->id, array_values($begun));
-        foreach (
-            Content::query()->where('builds_id', $revision->id)->whereIn('status', self::BEGUN)->whereNotIn('id', $ids)->get()
-            as $content
-        ) {
-            $content->update(['status' => RevisionStatus::InReview, 'order_id' => $revision->order_id, 'code' => $revision->code]);
-            self::makeTrue($content, $released);
-        }
+        DB::update(self::SUPERSEDE, [$released['effective_from'], self::list($ids)]);
+        Content::query()
+            ->whereIntegerInRaw('id', $ids)
+            ->update(['status' => RevisionStatus::Released] + $released);
     }
 
-    /** @param  array<string, mixed>  $released */
-    private static function makeTrue(Content $content, array $released): void
+    /** @param  list<int>  $ids */
+    private static function list(array $ids): string
     {
-        Content::query()
-            ->where(['item_id' => $content->item_id, 'kind' => $content->kind, 'plant' => $content->plant])
-            ->where('status', RevisionStatus::Released)
-            ->update(['status' => RevisionStatus::Superseded, 'effective_to' => $released['effective_from']]);
-        $content->update(['status' => RevisionStatus::Released] + $released);
+        return '{' . implode(',', $ids) . '}';
     }
 }

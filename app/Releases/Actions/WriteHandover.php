@@ -9,7 +9,7 @@ use App\Orders\Models\ChangeOrder;
 use App\Releases\HandoverSchema;
 use App\Releases\HandoverWritten;
 use App\Releases\Models\Handover;
-use App\Releases\Models\HandoverEntry;
+use App\Tables\CopyInto;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Handover\Document;
@@ -23,8 +23,6 @@ use Orthotaxis\Core\Verification\CopyDifference;
 /** Writes the files of a release or a correction and puts them in the outbox, in the transaction of the act. */
 final readonly class WriteHandover
 {
-    private const AT_ONCE = 1_000;
-
     public function __construct(private HandoverSchema $schema, private PostHandover $post) {}
 
     public function write(ChangeOrder $order, ReleasePlan $plan, CarbonImmutable $now): Handover
@@ -103,19 +101,13 @@ final readonly class WriteHandover
             }
             $handover->files()->create(['format' => $format, 'content' => $content, 'sha256' => hash('sha256', $content)]);
         }
-        // A release of twenty thousand lines is written in some twenty statements, not one a line.
-        foreach (array_chunk($document->records(), self::AT_ONCE) as $some) {
-            HandoverEntry::query()->insert(
-                array_map(
-                    static fn(array $record): array => [
-                        'handover_id' => $handover->id,
-                        'number' => $record['entry'],
-                        'record' => json_encode($record, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
-                    ],
-                    $some,
-                ),
-            );
+        // A release of twenty thousand lines is written at once.
+        $entries = new CopyInto('handover_entries', ['handover_id', 'number', 'record']);
+        foreach ($document->records() as $record) {
+            $said = json_encode($record, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+            $entries->row([$handover->id, $record['entry'], $said]);
         }
+        $entries->flush();
         $this->post->post($handover);
         event(new HandoverWritten($handover));
 

@@ -66,6 +66,17 @@ final class Positions
         return array_map(fn(int $revision): int => $this->of(PinnedNode::of($revision)), array_keys($this->pinned));
     }
 
+    /** @return array<int, list<int>> the same of all items, by position of the item */
+    public function pinnedByItem(): array
+    {
+        $positions = [];
+        foreach ($this->pinned as $revision => $item) {
+            $positions[$this->of($item)][] = $this->of(PinnedNode::of($revision));
+        }
+
+        return $positions;
+    }
+
     /** The revision that stands there; null where whatever applies on the day does. */
     public function revision(int $position): ?int
     {

@@ -44,7 +44,7 @@ final class StructureLine extends Model
 
     /**
      * @param  ?int  $pinned  the revision of the component that the line names, if it names one
-     * @return array<string, mixed> the columns that keep a line of core
+     * @return array<string, string|int|bool|null> the columns that keep a line of core
      */
     public static function columns(Line $line, int $component, ?int $pinned = null): array
     {
