@@ -7,8 +7,9 @@ namespace Orthotaxis\Core\Adjacency;
 use Orthotaxis\Core\Quantity\Quantity;
 
 /**
- * What one of an item comes to in all that is below it, or above it, taken together and itself counted: no single component or product has
- * more of it. Lines that hold on a day or later count. As floats: asked is whether a quantity can still be kept exactly, not how much it is.
+ * What one of an item comes to in all that is below it, or above it, taken together and itself counted: no single component or
+ * product has more of it. Lines that hold on a day or later count. As floats: asked is whether a quantity can still be kept exactly,
+ * not how much it is.
  *
  * Example: a module has 2 heads, each with 6 screws: 1 + 2 × (1 + 6) = 15 below the module; above a screw 1 + 6 × (1 + 2) = 19.
  */
