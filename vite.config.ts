@@ -7,7 +7,8 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [
-    laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'] }),
+    // For workers of the server: what draws design models small, into bootstrap/ssr.
+    laravel({ input: ['resources/css/app.css', 'resources/js/main.tsx'], ssr: 'resources/js/models/draw.ts' }),
     react(),
     tailwindcss(),
     // Compressed once, as well as can be; nginx serves what the browser takes.

@@ -9,7 +9,10 @@ use App\Files\Drawn;
 use App\Files\StoredFile;
 use Illuminate\Support\Facades\DB;
 
-/** The first page of a file, small. Drawn once, by a worker when it comes; by whoever asks first where that has not been. */
+/**
+ * The first page of a file, small, or the bodies of a model. Drawn once, by a worker when it comes; a sheet or picture by whoever asks first
+ * where that has not been. A model takes too long for that: an item is told by it once it is drawn.
+ */
 final readonly class Thumbnail
 {
     /** Pixels: it is looked at a quarter as wide, and enlarged. */
@@ -22,14 +25,18 @@ final readonly class Thumbnail
     {
         $kept = DB::table('thumbnails')->where('file_id', $file->id)->value('png');
 
-        return is_resource($kept) ? (string) stream_get_contents($kept) : self::draw($file);
+        return match (true) {
+            is_resource($kept) => (string) stream_get_contents($kept),
+            $file->role === FileRole::Model => null,
+            default => self::draw($file),
+        };
     }
 
     public static function draw(ItemFile $file): ?string
     {
         $png = StoredFile::with($file->file_id, static fn(string $path): ?string => Drawn::png($path, $file->media_type, self::WIDTH));
         if ($png !== null) {
-            $png = str_starts_with($file->media_type, 'image/') && $file->media_type !== 'image/svg+xml' ? $png : self::inked($png);
+            $png = in_array($file->media_type, ['image/svg+xml', 'application/pdf'], true) ? self::inked($png) : $png;
             DB::insert("INSERT INTO thumbnails (file_id, png) VALUES (?, decode(?, 'base64')) ON CONFLICT DO NOTHING", [
                 $file->id,
                 base64_encode($png),

@@ -7,24 +7,23 @@ namespace App\Files;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
-/** A program of Debian that draws a file that came from outside, in a process with bounds on memory and time. */
+/** A program that draws a file that came from outside, in a process with bounds on memory and time. */
 final readonly class DrawingProgram
 {
-    private const SECONDS = 20;
+    public const SECONDS = 20;
 
     /** Kilobytes of memory that the program may take, as ulimit counts them. */
     private const MEMORY = 1_048_576;
 
     /**
      * @param  list<string>  $program  with its arguments
+     * @param  bool  $reserves  whether it reserves more memory than it will ever take, and bounds itself
      * @return ?string what it wrote; null: it failed, or took too long
      */
-    public static function run(array $program): ?string
+    public static function run(array $program, int $seconds = self::SECONDS, bool $reserves = false): ?string
     {
-        $process = new Process(
-            ['/bin/sh', '-c', sprintf('ulimit -v %d; exec "$@"', self::MEMORY), 'sh', ...$program],
-            timeout: self::SECONDS,
-        );
+        $bound = $reserves ? '' : sprintf('ulimit -v %d; ', self::MEMORY);
+        $process = new Process(['/bin/sh', '-c', $bound . 'exec "$@"', 'sh', ...$program], timeout: $seconds);
         try {
             $process->run();
         } catch (ProcessTimedOutException) {

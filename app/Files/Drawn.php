@@ -10,6 +10,14 @@ final readonly class Drawn
     /** Four bytes each when a picture is opened. */
     private const MOST_PIXELS = 16_000_000;
 
+    /** Reading a model takes some seconds, and one of a hundred thousand faces more than anybody should wait for. */
+    private const MODEL_SECONDS = 90;
+
+    private const MODEL_BYTES = 30_000_000;
+
+    /** Its heap; bodies are read beside it, in a memory of their own that ends at 2 GB. */
+    private const MODEL_MEGABYTES = 768;
+
     /**
      * @param  string  $path  of the file
      * @param  int  $width  of the picture, in pixels
@@ -39,10 +47,30 @@ final readonly class Drawn
                 $path,
             ]),
             'image/png', 'image/jpeg' => self::scaled($path, $width),
+            FileContent::MODEL => self::model($path, $width),
             default => null,
         };
 
         return $png !== null && str_starts_with($png, "\x89PNG") ? $png : null;
+    }
+
+    /** The bodies of a design model, shaded, by the reader that the page has. */
+    private static function model(string $path, int $width): ?string
+    {
+        return filesize($path) > self::MODEL_BYTES
+            ? null
+            : DrawingProgram::run(
+                [
+                    'node',
+                    '--max-old-space-size=' . self::MODEL_MEGABYTES,
+                    base_path('bootstrap/ssr/draw.js'),
+                    $path,
+                    (string) $width,
+                    (string) round($width / M_SQRT2),
+                ],
+                self::MODEL_SECONDS,
+                reserves: true,
+            );
     }
 
     /** A picture as wide as wanted; larger ones than that would take too much memory to open are left alone. */

@@ -12,6 +12,9 @@ use Orthotaxis\Core\Refusal;
  */
 final readonly class FileContent
 {
+    /** Of a STEP file, as ISO registered it. */
+    public const MODEL = 'model/step';
+
     private function __construct(public string $mediaType) {}
 
     /** @throws Refusal when it is none of the kinds that can be shown */
@@ -51,7 +54,7 @@ final readonly class FileContent
             throw Refusal::at('file', 'The file is cut short: it does not end with END-ISO-10303-21. Export it again.');
         }
 
-        return new self('model/step');
+        return new self(self::MODEL);
     }
 
     private static function looksLikeXml(string $content): bool

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Documents\FileRole;
+use App\Documents\Jobs\DrawThumbnail;
 use App\Documents\Models\ItemDocument;
+use App\Files\FileContent;
 use App\Structures\Models\Item;
 use App\Structures\Models\Revision;
 use App\Structures\StructureReader;
@@ -65,13 +67,15 @@ final class DocumentSeeder extends Seeder
         $head = $this->items['200-0010'];
         self::file(
             $head,
-            'model/step',
+            FileContent::MODEL,
             '200-0010.stp',
             DemoModels::pumpHead(before: true),
             FileRole::Model,
             of: $head->revisions->firstWhere('status', RevisionStatus::Superseded),
         );
-        self::file($head, 'model/step', '200-0010.stp', DemoModels::pumpHead(before: false), FileRole::Model);
+        $model = self::file($head, FileContent::MODEL, '200-0010.stp', DemoModels::pumpHead(before: false), FileRole::Model);
+        // The first worker that comes draws it.
+        DrawThumbnail::dispatch($model)->onConnection('database');
         self::file(
             $this->items['200-0050'],
             'application/pdf',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Documents\Jobs\DrawThumbnail;
+use App\Files\FileContent;
 use App\Files\StoredFile;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -14,7 +15,13 @@ const SMALL_SVG = '<svg xmlns="http://www.w3.org/2000/svg" width="420mm" height=
 
 beforeEach(function (): void {
     $this->world = new World($this);
-    $this->file = function (string $item, string $role, bool $released = true, string $content = SMALL_SVG): string {
+    $this->file = function (
+        string $item,
+        string $role,
+        bool $released = true,
+        string $content = SMALL_SVG,
+        string $type = 'image/svg+xml',
+    ): string {
         $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
         file_put_contents($path, $content);
         DB::table('item_files')->insert([
@@ -23,7 +30,7 @@ beforeEach(function (): void {
             'revision_id' => $released ? DB::table('revisions')->where('item_id', $this->world->items[$item])->value('id') : null,
             'role' => $role,
             'name' => "{$role}.svg",
-            'media_type' => 'image/svg+xml',
+            'media_type' => $type,
             'bytes' => strlen($content),
             'sha256' => hash('sha256', $content . $id),
             'file_id' => StoredFile::keep($path),
@@ -84,6 +91,38 @@ it('is drawn by a worker when a file comes, and goes with it', function (): void
     expect(DB::table('thumbnails')->count())->toBe(0);
     $job->handle();
     expect(DB::table('thumbnails')->count())->toBe(0);
+});
+
+it('tells an item by its model, once a worker has drawn it', function (): void {
+    $sheet = ($this->file)('200-0010', 'sheet');
+    $bracket = (string) file_get_contents(base_path('resources/js/testing/bracket.stp'));
+    $model = ($this->file)('200-0010', 'model', content: $bracket, type: FileContent::MODEL);
+    expect(($this->picture)('200-0010'))->toBe($sheet);
+    $this->world
+        ->only('vera', 'GET', "/files/{$model}/thumbnail")
+        ->assertUnprocessable()
+        ->assertJsonPath('errors.file.0', 'model.svg cannot be drawn.');
+    (new DrawThumbnail($model))->handle();
+    expect(($this->picture)('200-0010'))->toBe($model);
+    $drawn = imagecreatefromstring(
+        (string) $this->world
+            ->only('vera', 'GET', "/files/{$model}/thumbnail")
+            ->assertOk()
+            ->getContent(),
+    );
+    expect([imagesx($drawn), imagesy($drawn)])->toBe([240, 170]);
+    // A plate with two pins: paper in the corners, a body in the middle.
+    expect(imagecolorat($drawn, 2, 2) & 0xff)
+        ->toBe(255)
+        ->and(imagecolorat($drawn, 160, 90) & 0xff)
+        ->toBeLessThan(250);
+});
+
+it('is told by its sheet where the model has nothing to draw', function (): void {
+    $sheet = ($this->file)('200-0010', 'sheet');
+    $model = ($this->file)('200-0010', 'model', content: "ISO-10303-21;\nEND-ISO-10303-21;\n", type: FileContent::MODEL);
+    (new DrawThumbnail($model))->handle();
+    expect(($this->picture)('200-0010'))->toBe($sheet);
 });
 
 it('says what cannot be drawn', function (): void {

@@ -14,7 +14,7 @@ export const itemColumns: Column<Item>[] = [
   { id: 'number', head: 'Number', text: (i) => i.number, cell: (i) => <ItemNumber number={i.number} /> },
   {
     id: 'picture',
-    head: 'Sheet',
+    head: 'Picture',
     silent: true,
     text: () => '',
     cell: (i) => <Thumbnail file={i.picture} />,
