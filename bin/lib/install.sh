@@ -71,12 +71,12 @@ install_npm() {
     stamp npm package.json package-lock.json
 }
 
-interface_files() { git ls-files -co --exclude-standard resources package-lock.json vite.config.ts tsconfig.json 2>/dev/null || find resources package-lock.json vite.config.ts tsconfig.json -type f; }
+interface_files() { git ls-files -co --exclude-standard resources package.json package-lock.json vite.config.ts tsconfig.json 2>/dev/null || find resources package.json package-lock.json vite.config.ts tsconfig.json -type f; }
 
 build_interface() {
     local files
     mapfile -t files < <(interface_files)
-    if [ ! -f public/build/manifest.json ] || ! unchanged interface "${files[@]}"; then
+    if [ ! -f public/build/manifest.json ] || [ ! -f bootstrap/ssr/draw.js ] || ! unchanged interface "${files[@]}"; then
         say "Building the interface"
         quietly build npm run -s build
         stamp interface "${files[@]}"

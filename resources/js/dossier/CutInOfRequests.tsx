@@ -25,10 +25,10 @@ export function CutInOfRequests({
     <section aria-labelledby="cut-in-of-requests" className="space-y-2">
       <h3 id="cut-in-of-requests">Cut-in</h3>
       {chosen.map(({ number, last }) => (
-        <div key={number} className="border-y border-rule py-1">
+        <div key={number} className="space-x-3 border-y border-rule py-1">
           <ChosenDay number={number} chosen={last} open />
           {manages && last.to_do.length > 0 && <CutInTasks change={order.number} chosen={last} />}
-          <Link to={`/changes/${number}/cut-in`} className="no-print text-accent underline">
+          <Link to={`/changes/${number}/cut-in`} className="no-print whitespace-nowrap text-accent underline">
             The cut-in plan of {number}
           </Link>
         </div>

@@ -17,6 +17,7 @@ import { Loading } from '../ui/Loading';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { ProblemNotice } from '../ui/Notice';
 import { Status } from '../ui/Status';
+import { Thumbnail } from '../ui/Thumbnail';
 
 type Row = Schemas['ReachRow'];
 
@@ -126,7 +127,9 @@ const reachColumns: Column<Row>[] = [
       ) : row.reason === 'plant' ? (
         row.number
       ) : (
-        <ItemNumber number={row.number} />
+        <span className="whitespace-nowrap">
+          <Thumbnail file={row.item?.picture ?? null} /> <ItemNumber number={row.number} />
+        </span>
       ),
   },
   { id: 'title', head: 'Title', text: (row) => row.title, cell: (row) => row.title },

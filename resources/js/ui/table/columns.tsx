@@ -1,18 +1,34 @@
 import type { ReactNode } from 'react';
 import { ItemNumber } from '../Num';
+import { Thumbnail } from '../Thumbnail';
 import type { Column } from './Column';
 
-/** The number and title of an item. */
-export function itemColumn<Row>(of: (row: Row) => { number: string; title: string }): Column<Row> {
+interface Named {
+  number: string;
+  title: string;
+  /** The file by which it is told at a glance; null: there is none. */
+  picture?: string | null;
+}
+
+/** The number and title of an item, with what it looks like where that is known. */
+export function itemColumn<Row>(of: (row: Row) => Named): Column<Row> {
   return {
     id: 'item',
     head: 'Item',
     text: (row) => `${of(row).number} ${of(row).title}`,
-    cell: (row) => (
-      <>
-        <ItemNumber number={of(row).number} /> {of(row).title}
-      </>
-    ),
+    cell: (row) => {
+      const { number, title, picture } = of(row);
+      return (
+        <>
+          {picture !== undefined && (
+            <span className="mr-1.5">
+              <Thumbnail file={picture} />
+            </span>
+          )}
+          <ItemNumber number={number} /> {title}
+        </>
+      );
+    },
   };
 }
 
