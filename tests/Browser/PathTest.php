@@ -312,8 +312,7 @@ it('is closed by itself when nothing in planning names the old any more, or each
         ->visit('/orders/' . Walk::$order . '/documents?state=all')
         ->see('Seen to by Mira Okafor')
         ->see('For service in the field only.');
-    // A worker closes it a moment later; the page that is open does not learn of it by itself.
-    sleep(5);
+    // A worker closes it a moment later; the page that is open learns of it.
     $this->screen->visit('/changes/' . Walk::$order)->see('Closed on');
 });
 

@@ -1,14 +1,22 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api, told, type Schemas } from '../api';
 
+/**
+ * After how many milliseconds a dossier that is open is looked at again: a hand-over on its way is answered within seconds when planning is
+ * there, and a released order is closed by a worker as soon as nothing is left to do.
+ */
+function comesBack(dossier: Schemas['Dossier'] | undefined): number | false {
+  if (dossier?.handovers.some((one) => one.sending)) return 1500;
+  return dossier?.order?.state === 'released' ? 5000 : false;
+}
+
 /** A change as a whole, and what an order changes. */
 export const orders = {
   dossier: (number: string) =>
     queryOptions({
       queryKey: ['dossiers', number],
       queryFn: () => told(api.GET('/api/dossiers/{number}', { params: { path: { number } } })),
-      // A hand-over on its way is answered within seconds when planning is there.
-      refetchInterval: ({ state }) => (state.data?.handovers.some((h) => h.sending) ? 1500 : false),
+      refetchInterval: ({ state }) => comesBack(state.data),
     }),
   redline: (order: string, item: string) =>
     queryOptions({
