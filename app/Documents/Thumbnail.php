@@ -10,8 +10,8 @@ use App\Files\StoredFile;
 use Illuminate\Support\Facades\DB;
 
 /**
- * The first page of a file, small, or the bodies of a model. Drawn once, by a worker when it comes; a sheet or picture by whoever asks first
- * where that has not been. A model takes too long for that: an item is told by it once it is drawn.
+ * The first page of a file, small, or the bodies of a model. Drawn once, by a worker when it comes; a sheet or picture by whoever asks
+ * first where that has not been. A model takes too long for that: an item is told by it once it is drawn.
  */
 final readonly class Thumbnail
 {
