@@ -85,9 +85,20 @@ $note = static function (string $kind, int $round, string $what, ?string $fault)
         fwrite(STDERR, mb_scrub("{$kind}, round {$round}: {$what}: {$fault}\n"));
     }
 };
-// So many rounds, or as many as fit into the time.
+// So many rounds, or as many as fit into the time. Whoever has seen enough is told what was found until then.
+$stopped = false;
+pcntl_async_signals(true);
+foreach ([SIGINT, SIGTERM] as $signal) {
+    pcntl_signal($signal, static function () use (&$stopped): void {
+        $stopped = true;
+    });
+}
 $rounds = isset($options['rounds']) ? (int) $options['rounds'] : null;
-for ($round = 0, $until = microtime(true) + $seconds; $rounds === null ? microtime(true) < $until : $round < $rounds; $round++) {
+$goesOn = static fn(int $round, float $until): bool => $rounds === null ? microtime(true) < $until : $round < $rounds;
+for ($round = 0, $until = microtime(true) + $seconds; !$stopped && $goesOn($round, $until); $round++) {
+    if ($rounds !== null && $round > 0 && $round % 50 === 0) {
+        fwrite(STDERR, "{$round} of {$rounds} rounds, {$report['failed']} of {$report['tried']} failed\n");
+    }
     $kind = $order[$round % count($order)];
     try {
         foreach ($kinds[$kind](new Randomizer(new Mt19937($seed * 100_003 + $round))) as [$what, $fault]) {
