@@ -47,7 +47,7 @@ final readonly class Countable
     }
 
     /** @throws Refusal when through the item, as its released structures are on a day, too much of something goes into something */
-    public static function check(int $item, string $number, Day $day): void
+    private static function check(int $item, string $number, Day $day): void
     {
         $below = self::largest($item, $day, 'r.item_id', 'l.component_id');
         if ($below > 1.0 && $below * self::largest($item, $day, 'l.component_id', 'r.item_id') > self::MOST) {

@@ -10,7 +10,6 @@ use App\Structures\Models\Item;
 use App\Structures\Models\NamedOrder;
 use App\Structures\Models\Revision;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -66,19 +65,5 @@ final class ItemFile extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
-    }
-
-    /**
-     * What an order releases with the items: brought under it, or before anything of the item was released.
-     *
-     * @param  list<int>  $items  ids
-     * @return Builder<self>
-     */
-    public static function drafts(int $order, array $items): Builder
-    {
-        return self::query()
-            ->whereIn('item_id', $items)
-            ->whereNull('revision_id')
-            ->whereRaw('(order_id = ? OR order_id IS NULL)', [$order]);
     }
 }

@@ -31,6 +31,7 @@ final readonly class ReleaseContents
     WHERE new.id = ANY (?::bigint[]) AND old.status = 'released' AND (old.item_id, old.kind, old.plant) = (new.item_id, new.kind, new.plant)
     SQL;
 
+    // Brought under the order, or before anything of the item was released.
     private const FILES = <<<'SQL'
     UPDATE item_files f SET revision_id = c.id, order_id = :order FROM contents c
     WHERE c.id = ANY (:contents::bigint[]) AND f.item_id = c.item_id AND f.revision_id IS NULL AND (f.order_id = :either OR f.order_id IS NULL)

@@ -25,6 +25,7 @@ import {
   type Object3D,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { hatched, type Cut } from './hatched';
 import { coloursOf, LOOKS, type Colours, type Look } from './looks';
 import type { Solid } from './solids';
 
@@ -57,6 +58,7 @@ export class Scene {
   private readonly meshes = new Map<string, { mesh: Mesh; edges: LineSegments; solid: Solid }>();
   private readonly geometries = new WeakMap<Solid, { faces: BufferGeometry; edges: EdgesGeometry }>();
   private readonly cut = new Plane(new Vector3(1, 0, 0), 0);
+  private readonly isCut: Cut = { value: false };
   private readonly light = new DirectionalLight(0xffffff, 1.6);
   private ruler: Object3D | null = null;
   private isDrawn = false;
@@ -140,6 +142,7 @@ export class Scene {
       this.cut.set(normal, low + (high - low) * section.at);
     }
     this.renderer.clippingPlanes = section === null ? [] : [this.cut];
+    this.isCut.value = section !== null;
     this.draw();
   }
 
@@ -212,19 +215,28 @@ export class Scene {
     return made;
   }
 
-  private dress({ mesh, edges }: { mesh: Mesh; edges: LineSegments }, look: Look): void {
+  private dress({ mesh, edges, solid }: { mesh: Mesh; edges: LineSegments; solid: Solid }, look: Look): void {
     const { face, edge, opacity, dashed } = LOOKS[look];
     mesh.visible = opacity > 0;
-    mesh.material = new MeshLambertMaterial({
-      color: this.colours[face],
-      opacity,
-      transparent: opacity < 1,
-      depthWrite: opacity === 1,
-      side: DoubleSide,
-      polygonOffset: true,
-      polygonOffsetFactor: 1,
-      polygonOffsetUnits: 1,
-    });
+    mesh.material = hatched(
+      new MeshLambertMaterial({
+        color: this.colours[face],
+        opacity,
+        transparent: opacity < 1,
+        depthWrite: opacity === 1,
+        side: DoubleSide,
+        polygonOffset: true,
+        polygonOffsetFactor: 1,
+        polygonOffsetUnits: 1,
+      }),
+      this.isCut,
+      {
+        face: this.colours[face],
+        ink: this.colours[edge],
+        way: solid.id % 2 === 0 ? 1 : -1,
+        fine: this.renderer.getPixelRatio(),
+      },
+    );
     const color = this.colours[edge];
     edges.material = dashed
       ? new LineDashedMaterial({ color, dashSize: 1.6, gapSize: 1.2 })
