@@ -16,6 +16,22 @@ it('shows a model: what is pressed lights up in the list, and the other way roun
     expect($this->screen->find('//tr[contains(@class, "bg-accent-soft")]'))->not->toBeNull();
     $this->screen->press('Show all alike')->press('Cut along z');
     expect($this->screen->find('//input[@type="range"]'))->not->toBeNull();
+    // What is cut is hatched: strokes that are neither ink, as edges are, nor as bright as a face.
+    $strokes = static function () use ($canvas): int {
+        $picture = imagecreatefromstring((string) $canvas->takeElementScreenshot());
+        for ($many = 0, $x = 0; $x < imagesx($picture); $x++) {
+            for ($y = 0; $y < imagesy($picture); $y++) {
+                $green = (imagecolorat($picture, $x, $y) >> 8) & 0xff;
+                $many += $green > 60 && $green < 110 ? 1 : 0;
+            }
+        }
+
+        return $many;
+    };
+    $hatched = $strokes();
+    $this->screen->press('Whole');
+    usleep(1_000_000);
+    expect($hatched)->toBeGreaterThan($strokes() + 2_000);
     $this->screen->choose('Compared with', 'D, 200-0010.stp')->see('Unchanged too')->see('Dashed: as it was');
     $of = fn(string $number): string => (string) $this->screen->find("//tr[.//*[text()='{$number}']]/td[1]")?->getText();
     expect($of('200-0011'))

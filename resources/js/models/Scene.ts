@@ -47,6 +47,9 @@ export type Point = [number, number, number];
 /** Degrees between two faces from which on the edge between them is drawn. */
 const EDGE = 25;
 
+/** In shares of the model. */
+const BESIDE = 0.0007;
+
 const ROUND = { turn: Math.PI / 12, zoom: 1.25 };
 
 /** The picture of bodies in three dimensions: turned, cut, picked from. Drawn when something changes, not all the time. */
@@ -139,7 +142,8 @@ export class Scene {
       const box = this.box();
       const [low, high] = [box.min.getComponent(section.axis), box.max.getComponent(section.axis)];
       const normal = new Vector3().setComponent(section.axis, -1);
-      this.cut.set(normal, low + (high - low) * section.at);
+      // Faces like to lie just where one cuts, as in the middle: a little beside it each is on one side.
+      this.cut.set(normal, low + (high - low) * (section.at + BESIDE));
     }
     this.renderer.clippingPlanes = section === null ? [] : [this.cut];
     this.isCut.value = section !== null;

@@ -3,6 +3,10 @@ import { Color, type MeshLambertMaterial } from 'three';
 /** Pixels of the screen from one stroke to the next, and how wide one is. */
 const GAP = 7;
 const STROKE = 1.1;
+/** How dark it is: what is cut is told by it, and does not hide its own edges. */
+const INK = 0.6;
+/** In shares of the depth of the picture. */
+const NEARER = 0.0002;
 
 /** Whether there is a cut: one for all bodies of a picture. */
 export interface Cut {
@@ -40,9 +44,12 @@ export function hatched(material: MeshLambertMaterial, cut: Cut, { face, ink, wa
       ${shader.fragmentShader.replace(
         '#include <dithering_fragment>',
         `#include <dithering_fragment>
+        gl_FragDepth = gl_FragCoord.z;
         if (isCut && !gl_FrontFacing) {
           float along = mod(gl_FragCoord.x + cutWay * gl_FragCoord.y, cutGap);
-          gl_FragColor.rgb = along < cutStroke ? cutInk : cutFace;
+          gl_FragColor.rgb = along < cutStroke ? mix(cutFace, cutInk, ${INK}) : cutFace;
+          // Where another body begins at this very place, this one is still what is cut.
+          gl_FragDepth -= ${NEARER};
         }`,
       )}`;
   };
