@@ -37,7 +37,7 @@ require __DIR__ . '/measurer.php';
 require __DIR__ . '/merging.php';
 
 const PARENTS = 5_000;
-const ORDER = 'ECO-BENCH';
+const ORDER = 'ECO-BENCH-EDITED';
 const SHEET_ROWS = 20_000;
 const KEYSTROKES = 15;
 
