@@ -105,29 +105,52 @@ final readonly class PlanningGateway
     /**
      * What its own copy of structures, routings and item data says of today and later, in the order of its bytes.
      *
-     * @param  string  $from  the key with which it begins
-     * @param  ?string  $before  the key before which it ends; null: with the last
+     * @param  list<string>  $items  numbers
      * @param  string  $today  YYYY-MM-DD
-     * @param  list<string>  $items  numbers; none: all
      * @return string rows, one a line, as CopyRow reads them
      *
      * @throws PlanningSilent
      */
-    public function copy(string $from, ?string $before, string $today, array $items = []): string
+    public function copy(array $items, string $today): string
     {
-        $rows = [];
-        do {
-            $asked = ['from' => $from, 'before' => $before, 'today' => $today, 'items' => $items];
-            $answer = $this->ask(static fn(PendingRequest $http): Response => $http->post('/copy', $asked));
+        return $this->pages('/copy', ['from' => '', 'today' => $today, 'items' => $items], 'rows');
+    }
+
+    /**
+     * Digests of the revisions of that copy, in the order of their keys.
+     *
+     * @param  string  $from  the key with which it begins
+     * @param  ?string  $before  the key before which it ends; null: with the last
+     * @param  string  $today  YYYY-MM-DD
+     * @return string one a line, as CopyDigests reads them
+     *
+     * @throws PlanningSilent
+     */
+    public function digests(string $from, ?string $before, string $today): string
+    {
+        return $this->pages('/copy/digests', ['from' => $from, 'before' => $before, 'today' => $today], 'digests');
+    }
+
+    /**
+     * What comes in as many answers as it takes, each of which says from where it goes on.
+     *
+     * @param  array{from: string}&array<string, mixed>  $asked
+     *
+     * @throws PlanningSilent
+     */
+    private function pages(string $path, array $asked, string $name): string
+    {
+        $pages = [];
+        for ($from = $asked['from']; is_string($from); $from = $next) {
+            $answer = $this->ask(static fn(PendingRequest $http): Response => $http->post($path, ['from' => $from] + $asked));
             $next = $answer['next'] ?? null;
-            if (!is_string($answer['rows'] ?? null) || (is_string($next) ? strcmp($next, $from) <= 0 : $next !== null)) {
+            if (!is_string($answer[$name] ?? null) || (is_string($next) ? strcmp($next, $from) <= 0 : $next !== null)) {
                 throw new PlanningSilent('Planning answered with a copy that makes no sense.');
             }
-            $rows[] = $answer['rows'];
-            $from = $next;
-        } while (is_string($from));
+            $pages[] = $answer[$name];
+        }
 
-        return implode("\n", array_filter($rows, static fn(string $some): bool => $some !== ''));
+        return implode("\n", array_filter($pages, static fn(string $page): bool => $page !== ''));
     }
 
     /**

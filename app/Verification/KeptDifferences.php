@@ -7,7 +7,6 @@ namespace App\Verification;
 use App\Verification\Models\PlanningDifference;
 use App\Verification\Models\Verification;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Orthotaxis\Core\Verification\CopyDifference;
 use Orthotaxis\Core\Verification\Mover;
@@ -37,36 +36,29 @@ final readonly class KeptDifferences
     SQL;
 
     /**
-     * @param  list<string>  $items  of which it was compared; none: of all in the part
+     * @param  list<string>  $items  of which it was compared
      * @param  list<CopyDifference>  $differences
      */
-    public function keep(Verification $run, CopyPart $part, array $items, array $differences): void
+    public function keep(Verification $run, array $items, array $differences): void
     {
-        DB::transaction(static function () use ($run, $part, $items, $differences): void {
-            $known = self::within($part, $items)
+        DB::transaction(static function () use ($run, $items, $differences): void {
+            $ofItems = PlanningDifference::query()->whereIn('item', $items);
+            $known = $ofItems
+                ->clone()
                 ->get(['key', 'structure', 'plant', 'item', 'revision', 'mover', 'found_at'])
                 ->keyBy('key')
                 ->all();
             foreach (array_chunk($differences, self::AT_ONCE) as $some) {
                 PlanningDifference::query()->upsert(self::rows($run, $some, $known), ['key']);
             }
-            self::within($part, $items)->where('verification_id', '<>', $run->id)->delete();
+            $ofItems->where('verification_id', '<>', $run->id)->delete();
         });
     }
 
-    /**
-     * @param  list<string>  $items
-     * @return Builder<PlanningDifference>
-     */
-    private static function within(CopyPart $part, array $items): Builder
+    /** After all was compared: what it has not found differs no more. */
+    public function forget(Verification $run): void
     {
-        $some = PlanningDifference::query();
-
-        return $items !== []
-            ? $some->whereIn('item', $items)
-            : $some
-                ->where('key', '>=', $part->from)
-                ->when($part->before !== null, fn(Builder $rows): Builder => $rows->where('key', '<', $part->before));
+        PlanningDifference::query()->where('verification_id', '<>', $run->id)->delete();
     }
 
     /**

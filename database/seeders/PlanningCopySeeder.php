@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Days\Today;
 use App\Verification\OurCopy;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 
 /** What hand-overs of the past have told the planning stand-in, of all items that it knows. */
@@ -15,13 +16,9 @@ final class PlanningCopySeeder extends Seeder
     public function run(OurCopy $copy): void
     {
         $day = (string) Today::day();
-        $rows = [];
-        foreach ($copy->parts($day) as $part) {
-            array_push($rows, ...explode("\n", $part()->text));
-        }
-        $told = array_filter(
-            $rows,
-            static fn(string $row): bool => $row !== '' && !in_array(explode("\t", $row)[2], PlanningSeeder::UNKNOWN, true),
+        $known = array_map(
+            strval(...),
+            DB::table('items')->whereNotIn('number', PlanningSeeder::UNKNOWN)->pluck('number')->values()->all(),
         );
         Http::withToken(config()->string('orthotaxis.planning.token'))
             ->timeout(60)
@@ -29,7 +26,7 @@ final class PlanningCopySeeder extends Seeder
                 'today' => $day,
                 'items' => [],
                 'more' => true,
-                'copy' => implode("\n", $told),
+                'copy' => $copy->of($known, $day),
             ])
             ->throw();
     }

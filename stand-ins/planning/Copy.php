@@ -116,31 +116,58 @@ final class Copy
     }
 
     /**
-     * What holds today or will, as text, in the order of its bytes.
+     * What holds of these items today or will, as text, in the order of its bytes.
      *
-     * @param  list<string>  $items  only of these; none: of all
+     * @param  list<string>  $items
      * @return array{rows: string, next: ?string} next: the key from which it goes on
      */
-    public function rows(string $from, ?string $before, string $today, array $items, int $limit): array
+    public function rows(string $from, string $today, array $items, int $limit): array
     {
         $rows = $this->planning->db->prepare(
-            'SELECT k.key, k.says::text FROM kept k JOIN kept_revision r USING (structure, plant, item, revision)
-            WHERE k.key >= ? AND (r.until IS NULL OR r.until > ?::date)' .
-                ($before === null ? '' : ' AND k.key < ?') .
-                ($items === [] ? '' : ' AND k.item = ANY (ARRAY(SELECT jsonb_array_elements_text(?::jsonb)))') .
-                ' ORDER BY k.key LIMIT ' .
+            'SELECT k.key, k.key || k.says::text FROM kept k JOIN kept_revision r USING (structure, plant, item, revision)
+            WHERE k.key >= ? AND (r.until IS NULL OR r.until > ?::date)
+                AND k.item = ANY (ARRAY(SELECT jsonb_array_elements_text(?::jsonb)))
+            ORDER BY k.key LIMIT ' .
                 ($limit + 1),
         );
-        $rows->execute([
-            $from,
-            $today,
-            ...$before === null ? [] : [$before],
-            ...$items === [] ? [] : [json_encode($items, JSON_THROW_ON_ERROR)],
-        ]);
-        $all = $rows->fetchAll(PDO::FETCH_NUM);
+        $rows->execute([$from, $today, json_encode($items, JSON_THROW_ON_ERROR)]);
+
+        [$text, $next] = self::page($rows, $limit);
+
+        return ['rows' => $text, 'next' => $next];
+    }
+
+    /**
+     * A digest of each revision that holds today or will, of the rows as they are now, in the order of the keys.
+     *
+     * @return array{digests: string, next: ?string} next: the key from which it goes on
+     */
+    public function digests(string $from, ?string $before, string $today, int $limit): array
+    {
+        $digests = $this->planning->db->prepare(
+            "SELECT r.key, r.key || encode(sha256(convert_to(k.rows, 'UTF8')), 'hex') FROM kept_revision r CROSS JOIN LATERAL (
+                SELECT string_agg(key || says::text || E'\\n', '' ORDER BY key) AS rows FROM kept
+                WHERE (structure, plant, item, revision) = (r.structure, r.plant, r.item, r.revision) HAVING count(*) > 0
+            ) k
+            WHERE r.key >= ? AND (r.until IS NULL OR r.until > ?::date)" .
+                ($before === null ? '' : ' AND r.key < ?') .
+                ' ORDER BY r.key LIMIT ' .
+                ($limit + 1),
+        );
+        $digests->execute([$from, $today, ...$before === null ? [] : [$before]]);
+
+        [$text, $next] = self::page($digests, $limit);
+
+        return ['digests' => $text, 'next' => $next];
+    }
+
+    /** @return array{string, ?string} lines, and the key from which it goes on */
+    private static function page(PDOStatement $read, int $limit): array
+    {
+        $all = $read->fetchAll(PDO::FETCH_NUM);
         $next = count($all) > $limit ? array_pop($all)[0] : null;
 
-        return ['rows' => implode("\n", array_map(static fn(array $row): string => $row[0] . $row[1], $all)), 'next' => $next];
+        return [implode("\n", array_column($all, 1)), $next];
     }
 
     /** @param  list<string>  $subject  structure, plant, item */

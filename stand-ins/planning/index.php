@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 // The simulated planning system: a small HTTP service with a database of its own.
-// POST /supply, /items, /items/unknown, /copy, /hand-overs, /files and /load are for programs that show the token, /events for whoever
-// signs; / and /told are pages for people.
+// POST /supply, /items, /items/unknown, /copy, /copy/digests, /hand-overs, /files and /load are for programs that show the token, /events
+// for whoever signs; / and /told are pages for people.
 
 require __DIR__ . '/Planning.php';
 require __DIR__ . '/HandOvers.php';
@@ -133,11 +133,14 @@ try {
         'POST /items' => $answer(200, ['items' => $planning->introduce($asked()['items'])]),
         'POST /copy' => $answer(
             200,
-            (new Copy($planning))->rows(
+            (new Copy($planning))->rows((string) $asked()['from'], (string) $asked()['today'], $asked()['items'], limit: 20_000),
+        ),
+        'POST /copy/digests' => $answer(
+            200,
+            (new Copy($planning))->digests(
                 (string) $asked()['from'],
                 $asked()['before'] ?? null,
                 (string) $asked()['today'],
-                $asked()['items'] ?? [],
                 limit: 20_000,
             ),
         ),

@@ -50,6 +50,7 @@ CREATE TABLE IF NOT EXISTS kept_revision (
     until date,
     PRIMARY KEY (structure, plant, item, revision)
 );
+ALTER TABLE kept_revision ADD COLUMN IF NOT EXISTS key text COLLATE "C" GENERATED ALWAYS AS (structure || E'\t' || plant || E'\t' || item || E'\t' || revision || E'\t') STORED UNIQUE;
 DROP TABLE IF EXISTS structure, plant_revision, plant_operation, plant_line, item_data;
 CREATE TABLE IF NOT EXISTS hand_over (
     name text PRIMARY KEY,

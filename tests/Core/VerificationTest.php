@@ -8,6 +8,7 @@ use Orthotaxis\Core\Handover\EntryAction;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Verification\CopyComparison;
 use Orthotaxis\Core\Verification\CopyDifference;
+use Orthotaxis\Core\Verification\CopyDigests;
 use Orthotaxis\Core\Verification\CopyRow;
 use Orthotaxis\Core\Verification\Mover;
 
@@ -169,6 +170,56 @@ it('is the same seen from the other side, with what is added and removed swapped
         ksort($there);
         ksort($back);
         expect($there)->toBe($back);
+    }
+});
+
+/** Its digests, reckoned as the rule reads. */
+function digestsOf(string $copy): string
+{
+    $rows = [];
+    foreach ($copy === '' ? [] : explode("\n", $copy) as $row) {
+        $rows[implode("\t", array_slice(explode("\t", $row), 0, 4))][] = "{$row}\n";
+    }
+
+    return implode(
+        "\n",
+        array_map(
+            static fn(string $key, array $of): string => "{$key}\t" . hash('sha256', implode('', $of)),
+            array_keys($rows),
+            array_values($rows),
+        ),
+    );
+}
+
+it('knows by digests of which items the rows have to be read, and of no others', function (): void {
+    $digest = static fn(string $item, string $revision, string $of): string => "engineering\t\t{$item}\t{$revision}\t" .
+        hash('sha256', $of);
+    $same = $digest('200-0010', 'F', 'a');
+    expect(CopyDigests::differing(copyOf($same, $digest('200-0001', 'B', 'a')), copyOf($digest('200-0001', 'B', 'a'), $same)))
+        ->toBe([])
+        ->and(CopyDigests::differing(copyOf($same, $digest('200-0001', 'B', 'a')), copyOf($same, $digest('200-0001', 'B', 'b'))))
+        ->toBe(['200-0001'])
+        // A revision that one side does not have, here or there.
+        ->and(CopyDigests::differing(copyOf($same, $digest('0041', 'G', 'a')), $same))
+        ->toBe(['0041'])
+        ->and(CopyDigests::differing('', $same))
+        ->toBe(['200-0010'])
+        ->and(CopyDigests::differing('', ''))
+        ->toBe([]);
+    foreach (['nonsense', "{$same}0", "design{$same}", "{$same}\n"] as $theirs) {
+        expect(static fn() => CopyDigests::differing($same, $theirs))->toThrow(Refusal::class);
+    }
+});
+
+it('misses no row that differs when it reads by digests, from whichever side', function (): void {
+    for ($seed = 0; $seed < 200; $seed++) {
+        [$a, $b] = twoCopies($seed);
+        $differing = CopyDigests::differing(digestsOf($a), digestsOf($b));
+        expect($differing)->toEqualCanonicalizing(CopyDigests::differing(digestsOf($b), digestsOf($a)));
+        expect(CopyDigests::differing(digestsOf($a), digestsOf($a)))->toBe([]);
+        foreach (CopyComparison::of($a, $b) as $one) {
+            expect($differing)->toContain($one->row()->subject->item);
+        }
     }
 });
 

@@ -10,7 +10,10 @@ use App\Verification\Jobs\RunVerification;
 use App\Verification\Models\PlanningDifference;
 use App\Verification\Models\Verification;
 use App\Verification\OurCopy;
+use App\Verification\OurDigests;
+use Illuminate\Http\Client\Events\RequestSending;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\Support\StandIn;
@@ -32,11 +35,8 @@ beforeEach(function (): void {
         [30, '600-0014', 6, 'pc', null, null, $keys[30]],
     ]);
     DB::table('work_centres')->insert(['plant' => 'Weir', 'code' => 'PUMP', 'name' => 'Pumps', 'rate' => 480_000]);
-    $copy = implode(
-        "\n",
-        array_filter(array_map(static fn(Closure $part): string => $part()->text, app(OurCopy::class)->parts((string) Today::day()))),
-    );
-    $this->planning->load(array_map(StandIn::item(...), array_keys($this->world->items)), ['copy' => $copy]);
+    $items = array_keys($this->world->items);
+    $this->planning->load(array_map(StandIn::item(...), $items), ['copy' => app(OurCopy::class)->of($items, (string) Today::day())]);
     /** Everything that was asked for, as a worker does it. */
     $this->work = function (): void {
         foreach ([RunVerification::class, FollowOrder::class, CloseIfDone::class] as $job) {
@@ -126,7 +126,7 @@ it('finds what holds here in planning, before a release and after it, and says h
         ->and($own->items)
         ->toBe(['200-0010']);
     // What held before holds until the day, and what comes from it on: both are there.
-    $copy = app(OurCopy::class)->of(['200-0010'], (string) Today::day())->text;
+    $copy = app(OurCopy::class)->of(['200-0010'], (string) Today::day());
     expect($copy)
         ->toContain("engineering\t\t200-0010\tA\tline\t10\t200-0040")
         ->toContain("engineering\t\t200-0010\tB\tline\t10\t200-0041")
@@ -177,6 +177,47 @@ it('finds what somebody changed, took away and added over there, and hands over 
         ->only('tomas', 'POST', '/hand-overs/corrections', ['ids' => $ids])
         ->assertStatus(422)
         ->assertJsonPath('errors.ids.0', 'Some of them do not differ any more, or were found anew. Look again.');
+});
+
+it('reads rows of all that is verified only where digests differ, and reckons those of what is released once', function (): void {
+    $asked = [];
+    Event::listen(function (RequestSending $one) use (&$asked): void {
+        str_contains($one->request->url(), '/copy') &&
+            ($asked[] = [basename($one->request->url()), $one->request->data()['items'] ?? null]);
+    });
+    $read = function () use (&$asked): array {
+        $asked = [];
+        ($this->verify)();
+
+        return $asked;
+    };
+    expect($read())->toBe([['digests', null]]);
+    $kept = DB::table('content_digests')->orderBy('content_id')->pluck('sha256', 'content_id')->all();
+    ($this->release)();
+    // Its own items are compared row by row after its hand-over.
+    expect($read())->toBe([['copy', ['200-0010']], ['digests', null]]);
+    expect(array_intersect_key(DB::table('content_digests')->pluck('sha256', 'content_id')->all(), $kept))
+        ->toEqual($kept)
+        ->and(DB::table('content_digests')->count())
+        ->toBe(count($kept) + 3);
+    ($this->there)('/structures/200-0001', '200-0010', ['name' => 'quantity', 'value' => '2']);
+    expect($read())
+        ->toBe([['digests', null], ['copy', ['200-0001']]])
+        ->and(array_column(($this->differences)(), 'part'))
+        ->toBe(['Line 10 200-0010']);
+    // As the rule reads.
+    $rows = [];
+    foreach (explode("\n", app(OurCopy::class)->of(array_keys($this->world->items), (string) Today::day())) as $row) {
+        $key = implode("\t", array_slice(explode("\t", $row), 0, 4)) . "\t";
+        $rows[$key] = ($rows[$key] ?? '') . "{$row}\n";
+    }
+    $digests = implode(
+        '',
+        array_map(static fn(Closure $part): string => $part()->text, app(OurDigests::class)->parts((string) Today::day())),
+    );
+    expect(explode("\n", $digests))->toEqualCanonicalizing(
+        array_map(static fn(string $key, string $of): string => $key . hash('sha256', $of), array_keys($rows), $rows),
+    );
 });
 
 it('tells what planning never took from what is on its way, and resends what it refused', function (): void {

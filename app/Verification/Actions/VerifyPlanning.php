@@ -8,20 +8,21 @@ use App\Days\Today;
 use App\Ledger\Ledger;
 use App\Planning\PlanningGateway;
 use App\Planning\PlanningSilent;
-use App\Verification\CopyPart;
 use App\Verification\Events\PlanningVerified;
 use App\Verification\KeptDifferences;
 use App\Verification\Models\PlanningDifference;
 use App\Verification\Models\Verification;
 use App\Verification\Models\VerificationState;
 use App\Verification\OurCopy;
+use App\Verification\OurDigests;
 use Carbon\CarbonImmutable;
 use Orthotaxis\Core\Refusal;
 use Orthotaxis\Core\Verification\CopyComparison;
+use Orthotaxis\Core\Verification\CopyDigests;
 
 /**
- * Reads planning's own copy back, part by part, and keeps what differs from what holds here. When planning is silent midway, what was
- * compared before stays, and of the rest what was known.
+ * Reads planning's own copy back and keeps what differs from what holds here. Of everything, digests are compared first, and only of what
+ * differs in them the rows are read. When planning is silent midway, what was compared before stays, and of the rest what was known.
  */
 final readonly class VerifyPlanning
 {
@@ -31,6 +32,7 @@ final readonly class VerifyPlanning
     public function __construct(
         private PlanningGateway $planning,
         private OurCopy $ours,
+        private OurDigests $digests,
         private KeptDifferences $kept,
         private Ledger $ledger,
     ) {}
@@ -41,15 +43,10 @@ final readonly class VerifyPlanning
         if ($run->state !== VerificationState::Waiting) {
             return;
         }
-        $today = (string) Today::day();
-        $parts = $this->parts($run, $today);
-        $run->update(['state' => VerificationState::Running, 'started_at' => CarbonImmutable::now(), 'parts' => count($parts)]);
+        $run->update(['state' => VerificationState::Running, 'started_at' => CarbonImmutable::now()]);
         try {
-            foreach ($parts as $part) {
-                if (!$this->goesOn($run)) {
-                    return;
-                }
-                $this->compare($run, $part, $today);
+            if (!$this->compare($run, (string) Today::day())) {
+                return;
             }
         } catch (PlanningSilent | Refusal $fault) {
             $run->update([
@@ -60,39 +57,70 @@ final readonly class VerifyPlanning
 
             return;
         }
-        $this->ledger->together(static function () use ($run): void {
+        $this->ledger->together(function () use ($run): void {
+            $run->items === null && $this->kept->forget($run);
             $differing = PlanningDifference::query()->where('verification_id', $run->id)->count();
             $run->update(['state' => VerificationState::Done, 'ended_at' => CarbonImmutable::now(), 'differing' => $differing]);
             event(new PlanningVerified($run->order->number ?? 'planning', $run->compared, $differing, $run->items));
         });
     }
 
-    /** @return list<array{\Closure(): CopyPart, list<string>}> what is compared, and of which items; none: of all */
-    private function parts(Verification $run, string $today): array
+    /** @return bool false: somebody has cancelled it */
+    private function compare(Verification $run, string $today): bool
     {
-        if ($run->items === null) {
-            return array_map(static fn(\Closure $part): array => [$part, []], $this->ours->parts($today));
+        $items = $run->items;
+        if ($items === null) {
+            $items = [];
+            $parts = [];
+            foreach ($this->digests->parts($today) as $part) {
+                $parts[] = function () use ($run, $part, $today, &$items): void {
+                    $ours = $part();
+                    $theirs = $this->planning->digests($ours->from, $ours->before, $today);
+                    array_push($items, ...CopyDigests::differing($ours->text, $theirs));
+                    $run->compared += $ours->rows;
+                };
+            }
+            // What was released since the last time has no digest yet.
+            if (!$this->goesOn($run, [...$this->digests->lacking($today), ...$parts])) {
+                return false;
+            }
+        }
+        $parts = array_map(
+            fn(array $some): \Closure => fn() => $this->compareRows($run, $some, $today),
+            array_chunk(array_values(array_unique($items)), self::AT_ONCE),
+        );
+
+        return $this->goesOn($run, $parts);
+    }
+
+    /** @param  list<string>  $items */
+    private function compareRows(Verification $run, array $items, string $today): void
+    {
+        $ours = $this->ours->of($items, $today);
+        $this->kept->keep($run, $items, CopyComparison::of($ours, $this->planning->copy($items, $today)));
+        // Of everything they are counted by their digests.
+        if ($run->items !== null && $ours !== '') {
+            $run->compared += substr_count($ours, "\n") + 1;
+        }
+    }
+
+    /**
+     * One after the other, each told when it is done.
+     *
+     * @param  list<\Closure(): void>  $parts
+     * @return bool false: somebody has cancelled it
+     */
+    private function goesOn(Verification $run, array $parts): bool
+    {
+        $run->update(['parts' => $run->parts + count($parts)]);
+        foreach ($parts as $part) {
+            if (Verification::query()->where('id', $run->id)->value('state') !== VerificationState::Running) {
+                return false;
+            }
+            $part();
+            $run->update(['parts_done' => $run->parts_done + 1]);
         }
 
-        return array_map(
-            fn(array $some): array => [fn(): CopyPart => $this->ours->of($some, $today), $some],
-            array_chunk($run->items, self::AT_ONCE),
-        );
-    }
-
-    /** @param  array{\Closure(): CopyPart, list<string>}  $part */
-    private function compare(Verification $run, array $part, string $today): void
-    {
-        [$read, $items] = $part;
-        $ours = $read();
-        $theirs = $this->planning->copy($ours->from, $ours->before, $today, $items);
-        $this->kept->keep($run, $ours, $items, CopyComparison::of($ours->text, $theirs));
-        $run->update(['parts_done' => $run->parts_done + 1, 'compared' => $run->compared + $ours->rows]);
-    }
-
-    /** Whether nobody has cancelled it. */
-    private function goesOn(Verification $run): bool
-    {
-        return Verification::query()->where('id', $run->id)->value('state') === VerificationState::Running;
+        return true;
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Verification;
 
-/** A part of what holds here, and which part of planning's copy it is compared with. */
-final readonly class CopyPart
+/** A part of the digests of what holds here, and which part of planning's they are compared with. */
+final readonly class DigestPart
 {
     /**
-     * @param  string  $text  rows, one a line, in the order of their bytes
-     * @param  int  $rows  how many they are
+     * @param  string  $text  one a line, as CopyDigests reads them
+     * @param  int  $rows  how many rows they stand for
      * @param  string  $from  the key with which it begins
      * @param  ?string  $before  the key before which it ends; null: with the last
      */
