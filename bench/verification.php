@@ -13,7 +13,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Symfony\Component\Process\Process;
 
-// All that planning has compared with what holds, by digests and then row by row, against comm, a C program that compares two sorted files of the same rows.
+// All that planning has compared with what holds, by digests and then row by row, against comm, a C program that compares two sorted
+// files of the same rows.
 //   verification.php JSON FOLDER
 
 /** One row in so many is another in planning. */
@@ -102,7 +103,7 @@ $report = [
 ];
 PlanningDifference::query()->delete();
 if ($run->differing !== $other || substr_count((string) file_get_contents("{$folder}/differing.txt"), "\n") !== 2 * $other) {
-    fwrite(STDERR, "They do not agree on what differs.\n");
+    fwrite(STDERR, "They do not agree on what differs: {$run->differing} where {$other} do, {$run->state->value} {$run->fault}.\n");
     exit(1);
 }
 // One report is given as JSON, of this and of what follows it.

@@ -18,7 +18,18 @@ final readonly class OurDigests
     /** Digests that are compared at a time. */
     private const AT_ONCE = 20_000;
 
-    private const SUBJECT = "c.kind || E'\\t' || c.plant || E'\\t' || i.number || E'\\t' || c.code || E'\\t'";
+    private const KEEP = <<<'SQL'
+    INSERT INTO content_digests (content_id, key, rows, sha256) %s
+    SELECT c.id, c.subject, count(*), encode(sha256(convert_to(string_agg(line || E'\n', '' ORDER BY line COLLATE "C"), 'UTF8')), 'hex')
+    FROM rows JOIN c USING (id) GROUP BY c.id, c.subject ON CONFLICT DO NOTHING
+    SQL;
+
+    // What has a digest was released once: it only ceases to hold.
+    private const PARTS = <<<'SQL'
+    SELECT width_bucket(d.key, begins.keys) AS part, sum(d.rows) AS rows, string_agg(d.key || d.sha256, E'\n') AS text
+    FROM content_digests d CROSS JOIN (SELECT ARRAY(SELECT jsonb_array_elements_text(:begins::jsonb)) COLLATE "C" AS keys) begins
+    WHERE NOT EXISTS (SELECT FROM contents c WHERE c.id = d.content_id AND c.effective_to <= :today) GROUP BY part
+    SQL;
 
     /** @return list<\Closure(): void> each keeps the digests of some revisions that have none yet */
     public function lacking(string $today): array
@@ -32,61 +43,42 @@ final readonly class OurDigests
 
         return array_map(
             static fn(array $some): \Closure => static function () use ($some): void {
-                DB::insert(
-                    'INSERT INTO content_digests (content_id, rows, sha256) ' .
-                        HeldRows::of('c.id IN (SELECT jsonb_array_elements_text(?::jsonb)::bigint)') .
-                        "SELECT id, count(*), encode(sha256(convert_to(string_agg(line || chr(10), '' ORDER BY line COLLATE \"C\"), 'UTF8')), 'hex')
-                        FROM rows GROUP BY id ON CONFLICT DO NOTHING",
-                    [json_encode($some, JSON_THROW_ON_ERROR)],
-                );
+                DB::insert(sprintf(self::KEEP, HeldRows::of('c.id IN (SELECT jsonb_array_elements_text(?::jsonb)::bigint)')), [
+                    json_encode($some, JSON_THROW_ON_ERROR),
+                ]);
             },
             array_chunk(array_column($lacking, 'id'), self::KEPT_AT_ONCE),
         );
     }
 
-    /**
-     * All of them, in parts that follow each other without a gap; each is read when it comes to it.
-     *
-     * @return list<\Closure(): DigestPart>
-     */
+    /** @return list<DigestPart> all of them, in parts that follow each other without a gap */
     public function parts(string $today): array
     {
         $begins = array_column(
             DB::select(
-                'SELECT key FROM (SELECT ' .
-                    self::SUBJECT .
-                    ' AS key, row_number() OVER (ORDER BY ' .
-                    self::SUBJECT .
-                    ' COLLATE "C") - 1 AS place FROM contents c JOIN items i ON i.id = c.item_id WHERE ' .
-                    HeldRows::HOLDS .
-                    ') p WHERE place % ' .
-                    self::AT_ONCE .
-                    ' = 0 ORDER BY place',
-                ['today' => $today],
+                'SELECT key FROM (SELECT key, row_number() OVER (ORDER BY key) - 1 AS place FROM content_digests) k WHERE place % ? = 0',
+                [self::AT_ONCE],
             ),
             'key',
         );
+        // Whatever planning has before the first or after the last belongs to these.
         $begins[0] = '';
+        $read = array_column(
+            DB::select(self::PARTS, ['begins' => json_encode($begins, JSON_THROW_ON_ERROR), 'today' => $today]),
+            null,
+            'part',
+        );
 
         return array_map(
-            static fn(int $at): \Closure => static fn(): DigestPart => self::part($today, $begins[$at], $begins[$at + 1] ?? null),
-            array_keys($begins),
+            static fn(string $from, ?string $before, int $part): DigestPart => new DigestPart(
+                (string) ($read[$part]->text ?? ''),
+                (int) ($read[$part]->rows ?? 0),
+                $from,
+                $before,
+            ),
+            $begins,
+            [...array_slice($begins, 1), null],
+            range(1, count($begins)),
         );
-    }
-
-    private static function part(string $today, string $from, ?string $before): DigestPart
-    {
-        $read = DB::selectOne(
-            "SELECT coalesce(sum(rows), 0) AS rows, string_agg(key || sha256, chr(10) ORDER BY key COLLATE \"C\") AS text
-            FROM (SELECT " .
-                self::SUBJECT .
-                ' AS key, d.rows, d.sha256 FROM contents c JOIN items i ON i.id = c.item_id JOIN content_digests d ON d.content_id = c.id WHERE ' .
-                HeldRows::HOLDS .
-                ') held WHERE key COLLATE "C" >= :from' .
-                ($before === null ? '' : ' AND key COLLATE "C" < :before'),
-            ['today' => $today, 'from' => $from] + ($before === null ? [] : ['before' => $before]),
-        );
-
-        return new DigestPart((string) $read->text, (int) $read->rows, $from, $before);
     }
 }

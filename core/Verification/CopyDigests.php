@@ -29,10 +29,17 @@ final class CopyDigests
         if ($ours === $theirs) {
             return [];
         }
-        $here = $ours === '' ? [] : array_fill_keys(explode("\n", $ours), true);
-        $there = $theirs === '' ? [] : array_fill_keys(explode("\n", $theirs), true);
+        $there = $theirs === '' ? [] : array_flip(explode("\n", $theirs));
+        $differing = [];
+        foreach ($ours === '' ? [] : explode("\n", $ours) as $line) {
+            if (isset($there[$line])) {
+                unset($there[$line]);
+            } else {
+                $differing[] = $line;
+            }
+        }
         $items = [];
-        foreach (array_keys(array_diff_key($here, $there) + array_diff_key($there, $here)) as $line) {
+        foreach ([...$differing, ...array_keys($there)] as $line) {
             if (preg_match(self::FORM, (string) $line, $read) !== 1) {
                 throw Refusal::at('digest', 'A digest of the copy cannot be read.');
             }

@@ -12,6 +12,7 @@ return new class extends Migration {
         DB::unprepared('
             CREATE TABLE content_digests (
                 content_id bigint PRIMARY KEY REFERENCES contents ON DELETE CASCADE,
+                key text COLLATE "C" NOT NULL UNIQUE,
                 rows integer NOT NULL CHECK (rows > 0),
                 sha256 char(64) NOT NULL
             );

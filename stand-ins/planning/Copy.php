@@ -132,42 +132,39 @@ final class Copy
         );
         $rows->execute([$from, $today, json_encode($items, JSON_THROW_ON_ERROR)]);
 
-        [$text, $next] = self::page($rows, $limit);
+        $all = $rows->fetchAll(PDO::FETCH_NUM);
+        $next = count($all) > $limit ? array_pop($all)[0] : null;
 
-        return ['rows' => $text, 'next' => $next];
+        return ['rows' => implode("\n", array_column($all, 1)), 'next' => $next];
     }
 
     /**
-     * A digest of each revision that holds today or will, of the rows as they are now, in the order of the keys.
+     * A digest of each revision that holds today or will, in the order of the keys.
      *
      * @return array{digests: string, next: ?string} next: the key from which it goes on
      */
     public function digests(string $from, ?string $before, string $today, int $limit): array
     {
+        $between = 'r.key >= ? AND (r.until IS NULL OR r.until > ?::date)' . ($before === null ? '' : ' AND r.key < ?');
+        $asked = [$from, $today, ...$before === null ? [] : [$before]];
+        $this->planning->db
+            ->prepare(
+                "UPDATE kept_revision r SET sha256 = (
+                    SELECT coalesce(encode(sha256(convert_to(string_agg(key || says::text || E'\\n', '' ORDER BY key), 'UTF8')), 'hex'), '') FROM kept
+                    WHERE (structure, plant, item, revision) = (r.structure, r.plant, r.item, r.revision)
+                ) WHERE r.sha256 IS NULL AND {$between}",
+            )
+            ->execute($asked);
         $digests = $this->planning->db->prepare(
-            "SELECT r.key, r.key || encode(sha256(convert_to(k.rows, 'UTF8')), 'hex') FROM kept_revision r CROSS JOIN LATERAL (
-                SELECT string_agg(key || says::text || E'\\n', '' ORDER BY key) AS rows FROM kept
-                WHERE (structure, plant, item, revision) = (r.structure, r.plant, r.item, r.revision) HAVING count(*) > 0
-            ) k
-            WHERE r.key >= ? AND (r.until IS NULL OR r.until > ?::date)" .
-                ($before === null ? '' : ' AND r.key < ?') .
-                ' ORDER BY r.key LIMIT ' .
-                ($limit + 1),
+            "SELECT string_agg(key || sha256, E'\\n' ORDER BY key) FILTER (WHERE place <= {$limit}), max(key) FILTER (WHERE place > {$limit}) FROM (
+                SELECT r.key, r.sha256, row_number() OVER (ORDER BY r.key) AS place FROM kept_revision r
+                WHERE r.sha256 <> '' AND {$between} ORDER BY r.key LIMIT {$limit} + 1
+            ) page",
         );
-        $digests->execute([$from, $today, ...$before === null ? [] : [$before]]);
+        $digests->execute($asked);
+        $page = $digests->fetchAll(PDO::FETCH_NUM)[0];
 
-        [$text, $next] = self::page($digests, $limit);
-
-        return ['digests' => $text, 'next' => $next];
-    }
-
-    /** @return array{string, ?string} lines, and the key from which it goes on */
-    private static function page(PDOStatement $read, int $limit): array
-    {
-        $all = $read->fetchAll(PDO::FETCH_NUM);
-        $next = count($all) > $limit ? array_pop($all)[0] : null;
-
-        return [implode("\n", array_column($all, 1)), $next];
+        return ['digests' => (string) $page[0], 'next' => $page[1]];
     }
 
     /** @param  list<string>  $subject  structure, plant, item */

@@ -17,7 +17,7 @@ final class Planning
         ]);
         if (
             (new self($db))->rows(
-                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'told_file' AND column_name = 'times'",
+                "SELECT count(*) AS made FROM information_schema.columns WHERE table_name = 'kept_revision' AND column_name = 'sha256'",
             )[0]['made'] === 0
         ) {
             // Several workers may come here first together; one makes the tables, or what is new of them.

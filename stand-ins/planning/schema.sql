@@ -51,6 +51,19 @@ CREATE TABLE IF NOT EXISTS kept_revision (
     PRIMARY KEY (structure, plant, item, revision)
 );
 ALTER TABLE kept_revision ADD COLUMN IF NOT EXISTS key text COLLATE "C" GENERATED ALWAYS AS (structure || E'\t' || plant || E'\t' || item || E'\t' || revision || E'\t') STORED UNIQUE;
+-- A digest of its rows, reckoned when it is asked for; whatever changes one of them takes it away.
+ALTER TABLE kept_revision ADD COLUMN IF NOT EXISTS sha256 text;
+CREATE INDEX IF NOT EXISTS kept_undigested ON kept_revision (key) WHERE sha256 IS NULL;
+CREATE OR REPLACE FUNCTION kept_changes() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+    UPDATE kept_revision r SET sha256 = NULL FROM changed c
+    WHERE (r.structure, r.plant, r.item, r.revision) = (c.structure, c.plant, c.item, c.revision) AND r.sha256 IS NOT NULL;
+    RETURN NULL;
+END $$;
+CREATE OR REPLACE TRIGGER kept_comes AFTER INSERT ON kept REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION kept_changes();
+CREATE OR REPLACE TRIGGER kept_goes AFTER DELETE ON kept REFERENCING OLD TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION kept_changes();
+CREATE OR REPLACE TRIGGER kept_was AFTER UPDATE ON kept REFERENCING OLD TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION kept_changes();
+CREATE OR REPLACE TRIGGER kept_is AFTER UPDATE ON kept REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION kept_changes();
 DROP TABLE IF EXISTS structure, plant_revision, plant_operation, plant_line, item_data;
 CREATE TABLE IF NOT EXISTS hand_over (
     name text PRIMARY KEY,

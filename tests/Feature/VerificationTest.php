@@ -6,6 +6,7 @@ use App\Days\Today;
 use App\FollowThrough\Jobs\CloseIfDone;
 use App\FollowThrough\Jobs\FollowOrder;
 use App\Verification\Actions\AskVerification;
+use App\Verification\DigestPart;
 use App\Verification\Jobs\RunVerification;
 use App\Verification\Models\PlanningDifference;
 use App\Verification\Models\Verification;
@@ -213,7 +214,7 @@ it('reads rows of all that is verified only where digests differ, and reckons th
     }
     $digests = implode(
         '',
-        array_map(static fn(Closure $part): string => $part()->text, app(OurDigests::class)->parts((string) Today::day())),
+        array_map(static fn(DigestPart $part): string => $part->text, app(OurDigests::class)->parts((string) Today::day())),
     );
     expect(explode("\n", $digests))->toEqualCanonicalizing(
         array_map(static fn(string $key, string $of): string => $key . hash('sha256', $of), array_keys($rows), $rows),

@@ -70,18 +70,21 @@ final readonly class VerifyPlanning
     {
         $items = $run->items;
         if ($items === null) {
-            $items = [];
-            $parts = [];
-            foreach ($this->digests->parts($today) as $part) {
-                $parts[] = function () use ($run, $part, $today, &$items): void {
-                    $ours = $part();
-                    $theirs = $this->planning->digests($ours->from, $ours->before, $today);
-                    array_push($items, ...CopyDigests::differing($ours->text, $theirs));
+            // What was released since the last time has no digest yet.
+            if (!$this->goesOn($run, $this->digests->lacking($today))) {
+                return false;
+            }
+            $items = $parts = [];
+            foreach ($this->digests->parts($today) as $ours) {
+                $parts[] = function () use ($run, $ours, $today, &$items): void {
+                    array_push(
+                        $items,
+                        ...CopyDigests::differing($ours->text, $this->planning->digests($ours->from, $ours->before, $today)),
+                    );
                     $run->compared += $ours->rows;
                 };
             }
-            // What was released since the last time has no digest yet.
-            if (!$this->goesOn($run, [...$this->digests->lacking($today), ...$parts])) {
+            if (!$this->goesOn($run, $parts)) {
                 return false;
             }
         }
