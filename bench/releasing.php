@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Measures the release of an order of many items and lines, in one transaction, beside the same rows written by COPY into tables with the
- * same indexes. Everything is taken back at the end. Called by bin/bench: releasing.php JSON(0|1) FOLDER
+ * Measures the release of an order of many items and lines, in one transaction, beside the same rows written into the same tables by COPY.
+ * Everything is taken back at the end. Called by bin/bench: releasing.php JSON(0|1) FOLDER
  */
 
 use App\Orders\Actions\MoveOrder;
@@ -15,11 +15,11 @@ use App\Orders\Subjects\NamedWork;
 use App\Orders\Worksheet\EditWorksheet;
 use App\People\Models\Person;
 use App\Releases\Actions\ReleaseOrder;
-use App\Structures\Countable;
+use App\Structures\Index\StructureIndex;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
+use Orthotaxis\Core\Adjacency\Adjacency;
 use Orthotaxis\Core\Approval\Digest;
-use Orthotaxis\Core\Calendar\Day;
 use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\AddLine;
 
@@ -128,37 +128,51 @@ $core = app(OrderReader::class)->toCore(
 app(SignOrder::class)->sign($signer, RELEASED_ORDER, 'bench-secret', Digest::of($core));
 unset($core, $edits);
 // A process that serves has long compiled the lists of the index.
-Countable::checkAll(array_column($items, 'id', 'number'), Day::parse(now()->toDateString()));
+$index = StructureIndex::open();
+for ($block = 0; $block <= $index->adjacency->size >> Adjacency::BLOCK; $block++) {
+    $index->lists->up($block);
+    $index->lists->down($block);
+}
+unset($index);
+gc_collect_cycles();
+memory_reset_peak_usage();
+DB::beginTransaction();
 [$releaseMs] = timed(static fn() => app(ReleaseOrder::class)->release($planner, RELEASED_ORDER, $version()));
+$peakMb = round(memory_get_peak_usage(true) / 1e6);
 
-// The same rows by COPY: lines, revisions, entries of the hand-over, its files.
+// The same rows into the same tables by COPY, with all that these hold them to: revisions as they begin, their lines, the hand-over, its
+// entries and files.
 $pdo = DB::connection()->getPdo();
+$contents = "SELECT id FROM contents WHERE order_id = {$order->id}";
+$handovers = "SELECT id FROM handovers WHERE order_id = {$order->id}";
 $written = [
-    'structure_lines' => "content_id IN (SELECT id FROM contents WHERE order_id = {$order->id})",
-    'contents' => "order_id = {$order->id}",
-    'handover_entries' => "handover_id IN (SELECT id FROM handovers WHERE order_id = {$order->id})",
-    'handover_files' => "handover_id IN (SELECT id FROM handovers WHERE order_id = {$order->id})",
+    'contents' => "id IN ({$contents})",
+    'structure_lines' => "content_id IN ({$contents})",
+    'handovers' => "id IN ({$handovers})",
+    'handover_entries' => "handover_id IN ({$handovers})",
+    'handover_files' => "handover_id IN ({$handovers})",
 ];
-$rows = [];
+$rows = $columns = [];
 foreach ($written as $table => $where) {
-    DB::statement("CREATE TEMPORARY TABLE written_{$table} AS SELECT * FROM {$table} WHERE {$where}");
+    $columns[$table] = DB::scalar(
+        "SELECT string_agg(quote_ident(column_name), ', ' ORDER BY ordinal_position) FROM information_schema.columns
+        WHERE table_name = ? AND is_generated = 'NEVER'",
+        [$table],
+    );
+    DB::statement("CREATE TEMPORARY TABLE written_{$table} AS SELECT {$columns[$table]} FROM {$table} WHERE {$where}");
+    $table === 'contents' && DB::statement("UPDATE written_contents SET status = 'in_work'");
     $rows[$table] = $pdo->pgsqlCopyToArray("written_{$table}");
 }
+DB::rollBack();
 $copyMs = median(
-    array_map(static function () use ($pdo, $rows): float {
-        foreach (array_keys($rows) as $table) {
-            DB::statement(
-                "CREATE TEMPORARY TABLE copied_{$table} (LIKE {$table} INCLUDING DEFAULTS INCLUDING INDEXES INCLUDING CONSTRAINTS)",
-            );
-        }
-        [$ms] = timed(static function () use ($pdo, $rows): void {
+    array_map(static function () use ($pdo, $rows, $columns): float {
+        DB::beginTransaction();
+        [$ms] = timed(static function () use ($pdo, $rows, $columns): void {
             foreach ($rows as $table => $some) {
-                $pdo->pgsqlCopyFromArray("copied_{$table}", $some);
+                $pdo->pgsqlCopyFromArray($table, $some, fields: $columns[$table]);
             }
         });
-        foreach (array_keys($rows) as $table) {
-            DB::statement("DROP TABLE copied_{$table}");
-        }
+        DB::rollBack();
 
         return $ms;
     }, range(1, COPY_ROUNDS)),
@@ -169,16 +183,18 @@ $report = [
     'lines' => $lines,
     'rows' => array_sum(array_map(count(...), $rows)),
     'release_ms' => round($releaseMs, 1),
+    'release_mb' => $peakMb,
     'copy_ms' => round($copyMs, 1),
     'times_copy' => round($releaseMs / $copyMs, 1),
 ];
 file_put_contents("{$folder}/releasing.json", json_encode($report, JSON_THROW_ON_ERROR));
 if ($json !== '1') {
     printf(
-        "release          %s items, %s lines in %.0f ms; the same %s rows by COPY %.0f ms, %.1f×\n",
+        "release          %s items, %s lines in %.0f ms, %d MB; the same %s rows by COPY %.0f ms, %.1f×\n",
         number_format($report['items']),
         number_format($report['lines']),
         $report['release_ms'],
+        $report['release_mb'],
         number_format($report['rows']),
         $report['copy_ms'],
         $report['times_copy'],

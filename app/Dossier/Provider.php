@@ -10,12 +10,11 @@ use App\Dossier\RequestPaths\KeepRequestActorsUpToDate;
 use App\Dossier\Tasks\EndTasks;
 use App\Dossier\Tasks\MakePathTasks;
 use App\Dossier\Tasks\TaskChanges;
-use App\Ledger\Act;
+use App\Ledger\ActListeners;
 use App\Orders\Paths\FactsOfOrder;
 use App\People\PlacesOfChanges;
 use App\Structures\NamingChanges;
 use App\Tasks\ChangesOfTasks;
-use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
 final class Provider extends ServiceProvider
@@ -35,9 +34,6 @@ final class Provider extends ServiceProvider
 
     public function boot(): void
     {
-        Event::listen(Act::class, EndTasks::class);
-        Event::listen(Act::class, MakePathTasks::class);
-        Event::listen(Act::class, FollowRequest::class);
-        Event::listen(Act::class, KeepRequestActorsUpToDate::class);
+        ActListeners::add($this->app, EndTasks::class, MakePathTasks::class, FollowRequest::class, KeepRequestActorsUpToDate::class);
     }
 }

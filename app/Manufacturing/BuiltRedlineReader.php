@@ -54,7 +54,7 @@ final readonly class BuiltRedlineReader
         );
         [$before, $after] = [self::content($work?->before, $built), self::content($work?->after, $built)];
         $changes = $after->since($before);
-        $record?->loadMissing('iterations.person');
+        $record?->loadMissing(['iterations.person', 'edits.author', 'edits.task']);
         $edits = $record->edits ?? new Collection();
         $centres = WorkCentre::query()->where('plant', $plant)->orderBy('code')->get();
         $day = BuildsOfOrder::day($order);

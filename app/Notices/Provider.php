@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Notices;
 
-use App\Ledger\Act;
+use App\Ledger\ActListeners;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 
@@ -15,7 +14,7 @@ final class Provider extends ServiceProvider
 {
     public function boot(): void
     {
-        Event::listen(Act::class, TellPeople::class);
+        ActListeners::add($this->app, TellPeople::class);
         // Nobody finds an address by trying.
         RateLimiter::for('calendar', static fn(Request $request): Limit => Limit::perMinute(60)->by('calendar|' . $request->ip()));
     }

@@ -45,8 +45,7 @@ final readonly class OrderReader
         'items.item.revisingOrders',
         'items.item.picture',
         'items.works.base',
-        'items.works.edits.author',
-        'items.works.edits.task',
+        'items.works.edits',
         'author',
         'editor',
         'signer',
@@ -148,11 +147,7 @@ final readonly class OrderReader
     /** @return list<Edit> */
     private static function edits(WorkRecord $record, ContentKind $kind): array
     {
-        return $record
-            ->holding()
-            ->map(static fn(EditRecord $edit): Edit => $kind->edit($edit->operation, $edit->version, $edit->part, $edit->fields))
-            ->values()
-            ->all();
+        return $record->holding()->map(static fn(EditRecord $edit): Edit => $kind->edit(...$edit->kept()))->values()->all();
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Orders;
 
 use App\Documents\RevisionWork;
-use App\Ledger\Act;
+use App\Ledger\ActListeners;
 use App\Orders\Contents\ContentKinds;
 use App\Orders\Contents\EngineeringContents;
 use App\Orders\Duties\Duties;
@@ -19,7 +19,6 @@ use App\Orders\Subjects\SubjectEditors;
 use App\Structures\Compare\PlannedSide;
 use App\Structures\Overlay;
 use Illuminate\Contracts\Foundation\Application;
-use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
 final class Provider extends ServiceProvider
@@ -37,11 +36,14 @@ final class Provider extends ServiceProvider
 
     public function boot(): void
     {
-        Event::listen(Act::class, KeepDutiesApart::class);
-        Event::listen(Act::class, KeepActorsUpToDate::class);
-        Event::listen(Act::class, EditorsOfOrders::class);
-        Event::listen(Act::class, ChooseByRule::class);
-        Event::listen(Act::class, MoveOn::class);
+        ActListeners::add(
+            $this->app,
+            KeepDutiesApart::class,
+            KeepActorsUpToDate::class,
+            EditorsOfOrders::class,
+            ChooseByRule::class,
+            MoveOn::class,
+        );
     }
 
     public function register(): void

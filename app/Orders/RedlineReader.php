@@ -52,7 +52,7 @@ final readonly class RedlineReader
             ->keyBy('number')
             ->map(ItemRow::of(...))
             ->all();
-        $order->items->loadMissing('works.iterations.person');
+        $order->items->loadMissing(['works.iterations.person', 'works.edits.author', 'works.edits.task']);
         $data = collect(OrderView::items($order, $core))->keyBy(static fn($row): string => $row->item->number);
 
         return $order->items

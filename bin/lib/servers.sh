@@ -2,7 +2,7 @@
 
 children=()
 # Loops over hundreds of thousands of lines are compiled to machine code.
-compiled="-d opcache.jit=tracing -d opcache.jit_buffer_size=64M"
+compiled="-d opcache.memory_consumption=512 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=16000 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M"
 
 # start_child NAME COMMAND...: runs it in the background, in a group of its own, and remembers it.
 start_child() {
@@ -49,7 +49,7 @@ start_web() {
         # The settings that are written down hold passwords and keys. Who works on the code has each change of it at once.
         [ -n "${vite:-}" ] || (umask 077 && quietly optimize php artisan optimize --except=views) || exit 1
         write_servers "$dir" "$port"
-        start_child php-fpm php-fpm8.2 -F $root_flag -y "$dir/php-fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=512 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=16000 $compiled -d apc.enabled=1
+        start_child php-fpm php-fpm8.2 -F $root_flag -y "$dir/php-fpm.conf" -d opcache.enable=1 $compiled -d apc.enabled=1
         wait_for 20 "php-fpm" test -S "$socket"
         start_child nginx nginx -c "$dir/nginx.conf" -g 'daemon off;'
         comes_up "http://127.0.0.1:$port/up" && return

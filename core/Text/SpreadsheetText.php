@@ -13,9 +13,16 @@ final readonly class SpreadsheetText
 {
     private const FORMULA = "/^'*[=+\\-@\\t\\r\u{FF1D}\u{FF0B}\u{FF0D}\u{FF20}]/u";
 
+    /** What one can begin with; most texts do not. */
+    private const BEGINS = "'=+-@\t\r\xEF";
+
     public static function written(string $text): string
     {
-        return preg_match(self::FORMULA, $text) === 1 && preg_match('/^-?\d+(\.\d+)?$/D', $text) !== 1 ? "'{$text}" : $text;
+        return strspn($text, self::BEGINS, 0, 1) === 1 &&
+            preg_match(self::FORMULA, $text) === 1 &&
+            preg_match('/^-?\d+(\.\d+)?$/D', $text) !== 1
+            ? "'{$text}"
+            : $text;
     }
 
     public static function read(string $text): string

@@ -77,6 +77,27 @@ final class EditRecord extends Model
         return new Expression('clock_timestamp()');
     }
 
+    /** Not undone. There are thousands on an order: the moment is not made for the answer. */
+    public function holds(): bool
+    {
+        return $this->attributes['withdrawn_at'] === null;
+    }
+
+    /**
+     * As kept, for the same reason without a way through the model for each of them.
+     *
+     * @return array{string, int, string, array<string, string>} its kind, the version in which it is kept, what it is of and what it says
+     */
+    public function kept(): array
+    {
+        /** @var array{operation: string, version: int, part: string, fields: string} $row */
+        $row = $this->attributes;
+        /** @var array<string, string> $fields */
+        $fields = json_decode($row['fields'], true, flags: JSON_THROW_ON_ERROR);
+
+        return [$row['operation'], $row['version'], $row['part'], $fields];
+    }
+
     /** As what it is where the subject is lines. */
     public function ofLine(): LineEdit
     {

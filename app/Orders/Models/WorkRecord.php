@@ -81,7 +81,7 @@ final class WorkRecord extends Model
     /** @return Collection<int, EditRecord> what holds now, in order */
     public function holding(): Collection
     {
-        return $this->edits->filter(static fn(EditRecord $edit): bool => $edit->withdrawn_at === null)->values();
+        return $this->edits->filter(static fn(EditRecord $edit): bool => $edit->holds())->values();
     }
 
     /** @return Collection<int, EditRecord> what was undone and can be done again, in order */

@@ -36,6 +36,17 @@ final readonly class ReleaseOrder
 
     public function release(Person $by, string $number, int $version): void
     {
+        // Nothing that is read for a release is let go of before its end: PHP would only search through it, again and again.
+        gc_disable();
+        try {
+            $this->together($by, $number, $version);
+        } finally {
+            gc_enable();
+        }
+    }
+
+    private function together(Person $by, string $number, int $version): void
+    {
         $this->ledger->together(function () use ($by, $number, $version): void {
             $order = ChangeOrder::hold($number);
             if ($order->state === OrderState::Released || $order->state === OrderState::Closed) {
