@@ -40,7 +40,7 @@ final readonly class CostOfOne
     /** @return array{list<array{Item, string, Money}>, list<string>} */
     private function ofEdits(ChangeOrder $order): array
     {
-        $revised = $this->orders->toCore(OrderReader::load($order))->revised();
+        $revised = $this->orders->toCore($order)->revised();
         $numbers = [];
         foreach ($revised as $item) {
             array_push($numbers, $item->number, ...$item->before()->components(), ...$item->after()->components());

@@ -42,31 +42,17 @@ final readonly class OrderReader
     private const RELATIONS = [
         'items.item.category',
         'items.item.everReleased',
-        'items.item.revisingOrders',
-        'items.item.picture',
         'items.works.base',
         'items.works.edits',
-        'author',
-        'editor',
-        'signer',
-        'signatures.person',
-        'requests',
+        'signatures',
         'followUps.under',
         'followUps.item',
         'parent',
         'subordinates',
-        'waivers.person',
+        'waivers',
     ];
 
     public function __construct(private ContentKinds $kinds, private RevisionSequences $sequences) {}
-
-    /** Loads all that reading the order needs, in a fixed number of queries. */
-    public static function load(ChangeOrder $order): ChangeOrder
-    {
-        self::loadAll(new Collection([$order]));
-
-        return $order;
-    }
 
     public function toCore(ChangeOrder $order): Order
     {

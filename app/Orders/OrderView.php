@@ -19,6 +19,18 @@ use Orthotaxis\Core\Readiness\Readiness;
 /** What of an order is shown wherever it is shown whole. */
 final readonly class OrderView
 {
+    /** What is shown besides what is read of it. */
+    private const SHOWN = [
+        'items.item.revisingOrders',
+        'items.item.picture',
+        'author',
+        'editor',
+        'signer',
+        'signatures.person',
+        'requests',
+        'waivers.person',
+    ];
+
     /** @return list<Check> what the next step of the order asks for */
     public static function checks(Order $core): array
     {
@@ -33,6 +45,7 @@ final readonly class OrderView
     /** @return list<OrderItemData> */
     public static function items(ChangeOrder $order, Order $core): array
     {
+        $order->loadMissing(self::SHOWN);
         $byNumber = array_column(array_map(static fn(CoreOrderItem $item): array => [$item->number, $item], $core->items), 1, 0);
 
         return $order->items

@@ -14,9 +14,13 @@ final class RevisionSequences
     /** @var array<string, string>|null kind => sequence, read once */
     private ?array $kinds = null;
 
+    /** @var array<string, Sequence> by kind and category: an order asks of each of its items, several times */
+    private array $known = [];
+
     public function of(Item $item): Sequence
     {
-        return $item->category->sequence ?? $this->ofKind($item->kind);
+        return $this->known["{$item->getRawOriginal('kind')} {$item->category_id}"] ??=
+            $item->category->sequence ?? $this->ofKind($item->kind);
     }
 
     public function ofKind(ItemKind $kind): Sequence
