@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { cleanup, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../lib/api';
 import { head, item, onOrder, order, redline, redlineRow, request, tube } from '../testing/make';
@@ -72,6 +72,18 @@ describe('the page to judge an order on', () => {
     expect(screen.getByText('100-0012 +1.40 EUR')).toBeTruthy();
     expect(screen.getByText('14 Apr 2027')).toBeTruthy();
     expect(screen.getByText(/Whichever is released second/).textContent).toContain('ECO-00086');
+  });
+
+  it('shows what the sheets will tell was done, to be read, where it is said', async () => {
+    await page();
+    expect(screen.queryByRole('region', { name: 'What sheets tell' })).toBeNull();
+    const told = onOrder(head, { done: { en: 'Tube widened', de: 'Schlauch erweitert' } });
+    cleanup();
+    await page({ order: { ...review.order, items: [told] } });
+    const texts = within(screen.getByRole('region', { name: 'What sheets tell' }));
+    expect(texts.getByText('Tube widened')).toBeTruthy();
+    expect(texts.getByText('Schlauch erweitert')).toBeTruthy();
+    expect(texts.queryByRole('textbox')).toBeNull();
   });
 
   it('says which plants have not taken it over', async () => {

@@ -18,6 +18,7 @@ import { BeforeAfter } from './BeforeAfter';
 import { Collided } from './Collided';
 import { costOfProducts } from './costOfProducts';
 import { Dependences } from './Dependences';
+import { DoneTexts } from './DoneTexts';
 import { PathPicture } from '../paths/PathPicture';
 import { SignForm } from './SignForm';
 import { Subordination } from './Subordination';
@@ -89,6 +90,7 @@ function ReviewView({ review }: { review: Schemas['Review'] }) {
         ))}
         <BeforeAfter review={review} />
         <OrderSheets order={order.number} />
+        <DoneTexts order={order} editable={false} />
         <section aria-label="Items and existing stock">
           <h2 className="mb-1">Disposition of existing stock</h2>
           <ul>
