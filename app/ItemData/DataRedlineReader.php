@@ -12,6 +12,7 @@ use App\Orders\Models\OrderItem;
 use App\Orders\Models\WorkRecord;
 use App\Orders\OrderPolicy;
 use App\Orders\OrderReader;
+use App\Orders\OrderView;
 use App\People\Models\Person;
 use App\Structures\Data\ItemRow;
 use Illuminate\Support\Collection;
@@ -30,6 +31,7 @@ final readonly class DataRedlineReader
     {
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
         $core = $this->orders->toCore($order);
+        OrderView::load($order);
         $row = $order->items->firstOrFail(static fn(OrderItem $row): bool => $row->item->number === $item);
 
         return $this->redline($by, $order, $core, $row);
@@ -40,6 +42,7 @@ final readonly class DataRedlineReader
     {
         $order = ChangeOrder::query()->where('number', $number)->firstOrFail();
         $core = $this->orders->toCore($order);
+        OrderView::load($order);
 
         return array_values(
             $order->items

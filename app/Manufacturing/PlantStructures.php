@@ -45,6 +45,9 @@ final readonly class PlantStructures
             ->orderBy('item_id')
             ->orderBy('plant')
             ->get();
+        if ($records->isEmpty()) {
+            return [];
+        }
         $contents = $this->contents->read(array_values($records->map(static fn(Content $one): int => $one->id)->all()));
 
         return array_values(
@@ -108,6 +111,9 @@ final readonly class PlantStructures
             foreach ($one->content->structure->components() as $component) {
                 $tops["{$one->plant} {$component}"] = ['plant' => $one->plant, 'component' => $component];
             }
+        }
+        if ($tops === []) {
+            return [];
         }
         [$holds, $undeclared] = [self::HOLDS, self::UNDECLARED];
         $kits = DB::select(

@@ -31,6 +31,9 @@ final readonly class BuiltProducts
             $own[$change->plant]['minutes'][$change->item] = FixedPoint::add($minutes, $change->minutes);
             $own[$change->plant]['money'][$change->item] = FixedPoint::add($money, $change->cost->tenThousandths);
         }
+        if ($own === []) {
+            return [];
+        }
         $minutes = $money = [];
         foreach ($own as $plant => $changes) {
             $index = StructureIndex::open(new StructureView(StructureKind::Manufacturing, (string) $plant));

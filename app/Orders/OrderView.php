@@ -42,10 +42,16 @@ final readonly class OrderView
         };
     }
 
+    /** Loads what is shown, in a fixed number of queries; what is loaded already is not read again. */
+    public static function load(ChangeOrder $order): ChangeOrder
+    {
+        return $order->loadMissing(self::SHOWN);
+    }
+
     /** @return list<OrderItemData> */
     public static function items(ChangeOrder $order, Order $core): array
     {
-        $order->loadMissing(self::SHOWN);
+        self::load($order);
         $byNumber = array_column(array_map(static fn(CoreOrderItem $item): array => [$item->number, $item], $core->items), 1, 0);
 
         return $order->items

@@ -9,6 +9,7 @@ use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Structures\Models\NamedOrder;
 use App\Structures\Models\Revision;
+use App\Tables\CastsKnown;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -35,6 +36,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class ItemFile extends Model
 {
+    use CastsKnown;
+
     public $timestamps = false;
 
     public $incrementing = false;

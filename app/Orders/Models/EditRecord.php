@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\People\Models\Person;
+use App\Tables\CastsKnown;
 use App\Tasks\Models\ChangeTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
@@ -38,6 +39,8 @@ use Orthotaxis\Core\Structure\LineField;
  */
 final class EditRecord extends Model
 {
+    use CastsKnown;
+
     protected $table = 'edits';
 
     public $timestamps = false;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\Structures\Models\Item;
+use App\Tables\CastsKnown;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,6 +27,8 @@ use Orthotaxis\Core\Content\Subject;
  */
 final class OrderItem extends Model
 {
+    use CastsKnown;
+
     protected $table = 'change_order_items';
 
     public $timestamps = false;

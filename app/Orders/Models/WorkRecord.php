@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\Structures\Models\Content;
+use App\Tables\CastsKnown;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -28,6 +29,8 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  */
 final class WorkRecord extends Model
 {
+    use CastsKnown;
+
     protected $table = 'works';
 
     public $timestamps = false;

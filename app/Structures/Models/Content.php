@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Models;
 
+use App\Tables\CastsKnown;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -31,6 +32,8 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  */
 final class Content extends Model
 {
+    use CastsKnown;
+
     public $timestamps = false;
 
     protected $casts = ['status' => RevisionStatus::class, 'released_at' => 'immutable_datetime'];

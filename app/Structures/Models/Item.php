@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Models;
 
 use App\Structures\ItemKind;
+use App\Tables\CastsKnown;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -40,6 +41,8 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  */
 final class Item extends Model
 {
+    use CastsKnown;
+
     public $timestamps = false;
 
     protected $casts = ['kind' => ItemKind::class, 'unit' => Unit::class, 'sold' => 'boolean', 'attributes' => 'array'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Models;
 
 use App\People\Models\Person;
+use App\Tables\CastsKnown;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -32,6 +33,8 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  */
 final class Revision extends Model
 {
+    use CastsKnown;
+
     public $timestamps = false;
 
     protected $casts = ['status' => RevisionStatus::class, 'released_at' => 'immutable_datetime'];
