@@ -22,24 +22,30 @@ final readonly class Comparison implements Changes
 
     public static function of(Structure $before, Structure $after): self
     {
-        return self::between($before, $after, true);
+        return self::between($before, $after, array_intersect_key($before->lines, $after->lines));
     }
 
-    /** Without the lines that read the same: for whoever asks only what would have to be done. */
-    public static function ofChanges(Structure $before, Structure $after): self
+    /**
+     * Without the lines that read the same: for whoever asks only what would have to be done.
+     *
+     * @param  ?list<string>  $keys  of lines that stayed, those to look at; null: all
+     */
+    public static function ofChanges(Structure $before, Structure $after, ?array $keys = null): self
     {
-        return self::between($before, $after, false);
+        $asked = $keys === null ? $before->lines : array_intersect_key($before->lines, array_flip($keys));
+        $stayed = array_intersect_key($asked, $after->lines);
+
+        // Two lines that say the same are equal in every property.
+        return self::between($before, $after, array_filter($stayed, static fn(Line $line): bool => $line != $after->lines[$line->key]));
     }
 
-    private static function between(Structure $before, Structure $after, bool $all): self
+    /** @param  array<string, Line>  $stayed  of those before, what is told of */
+    private static function between(Structure $before, Structure $after, array $stayed): self
     {
         $right = $after->lines;
         $differences = [];
-        foreach ($before->lines as $key => $line) {
-            // Two lines that say the same are equal in every property.
-            if (isset($right[$key]) && ($all || $line != $right[$key])) {
-                $differences[] = new Difference($line, $right[$key]);
-            }
+        foreach ($stayed as $key => $line) {
+            $differences[] = new Difference($line, $right[$key]);
         }
         $left = array_diff_key($before->lines, $right);
         $right = array_diff_key($right, $before->lines);

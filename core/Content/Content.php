@@ -27,9 +27,10 @@ interface Content
      * What would have to be done so that it reads like another: apply(editsTo(b), a) = b.
      *
      * @param  self  $wanted  of the same kind
+     * @param  ?list<string>  $parts  those that are asked about, what would have to be done to others may be left out; null: all
      * @return list<Edit>
      */
-    public function editsTo(self $wanted): array;
+    public function editsTo(self $wanted, ?array $parts = null): array;
 
     /**
      * Parts that another calls otherwise: what was taken out there and came back is the same.

@@ -28,7 +28,8 @@ final class Merge
     private function __construct(private readonly Content $base, private readonly Content $newer, private readonly array $mine)
     {
         $theirs = [];
-        foreach ($base->editsTo($newer) as $edit) {
+        $parts = array_map(static fn(Edit $edit): string => $edit->part(), $mine);
+        foreach ($base->editsTo($newer, $parts) as $edit) {
             $theirs[$edit->part()][] = $edit;
         }
         $conflicts = $agreed = [];
@@ -101,7 +102,9 @@ final class Merge
     {
         $this->after ??= $this->base->edited($this->mine);
 
-        return array_values(array_filter($this->newer->editsTo($this->after), static fn(Edit $edit): bool => $edit->part() === $part));
+        return array_values(
+            array_filter($this->newer->editsTo($this->after, [$part]), static fn(Edit $edit): bool => $edit->part() === $part),
+        );
     }
 
     /** @param  list<?Edit>  $resolved */

@@ -52,11 +52,11 @@ final readonly class EngineeringContent implements Content, HasLines
         );
     }
 
-    public function editsTo(Content $wanted): array
+    public function editsTo(Content $wanted, ?array $parts = null): array
     {
         return Edits::between(
             $wanted instanceof self
-                ? Comparison::ofChanges($this->structure, $wanted->structure)
+                ? Comparison::ofChanges($this->structure, $wanted->structure, $parts)
                 : throw new \LogicException('A structure becomes a structure.'),
         );
     }

@@ -65,7 +65,7 @@ final readonly class ItemData implements Content
         return new FieldChanges($fields);
     }
 
-    public function editsTo(Content $wanted): array
+    public function editsTo(Content $wanted, ?array $parts = null): array
     {
         $changes = ($wanted instanceof self ? $wanted : throw new \LogicException('Data of items become data of items.'))->since($this);
 

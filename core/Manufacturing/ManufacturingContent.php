@@ -90,7 +90,7 @@ final readonly class ManufacturingContent implements Content, HasLines
         );
     }
 
-    public function editsTo(Content $wanted): array
+    public function editsTo(Content $wanted, ?array $parts = null): array
     {
         return BuildEdits::between(
             $this,

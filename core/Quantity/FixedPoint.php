@@ -52,6 +52,10 @@ final readonly class FixedPoint
         if ($places === 0) {
             return (string) $value;
         }
+        // Most quantities are whole.
+        if ($least === 0 && $value % 10 ** $places === 0) {
+            return (string) intdiv($value, 10 ** $places);
+        }
         // The digits as text: the least of all integers has no positive counterpart.
         $digits = str_pad(ltrim((string) $value, '-'), $places + 1, '0', STR_PAD_LEFT);
         $whole = ($value < 0 ? '-' : '') . substr($digits, 0, -$places);

@@ -8,25 +8,24 @@ use Orthotaxis\Core\Structure\Line;
 use Orthotaxis\Core\Structure\Structure;
 
 /** The lines of a structure by what is looked for: their component, or their find number. A thousand edits ask a thousand times. */
-final readonly class Counterparts
+final class Counterparts
 {
-    /**
-     * @param  array<array-key, non-empty-list<Line>>  $byComponent  in the order of find numbers
-     * @param  array<int, non-empty-list<Line>>  $byFind
-     */
-    private function __construct(private array $byComponent, private array $byFind) {}
+    /** @var array<int, non-empty-list<Line>>|null asked for only where something comes */
+    private ?array $byFind = null;
+
+    /** @param  array<array-key, non-empty-list<Line>>  $byComponent  in the order of find numbers */
+    private function __construct(private readonly Structure $structure, private readonly array $byComponent) {}
 
     public static function in(Structure $structure): self
     {
-        $byComponent = $byFind = [];
+        $byComponent = [];
         foreach ($structure->lines as $line) {
             if (!$line->byProduct) {
                 $byComponent[$line->component][] = $line;
             }
-            $byFind[$line->find][] = $line;
         }
 
-        return new self($byComponent, $byFind);
+        return new self($structure, $byComponent);
     }
 
     /**
@@ -48,6 +47,13 @@ final readonly class Counterparts
     /** @return list<Line> */
     public function at(int $find): array
     {
+        if ($this->byFind === null) {
+            $this->byFind = [];
+            foreach ($this->structure->lines as $line) {
+                $this->byFind[$line->find][] = $line;
+            }
+        }
+
         return $this->byFind[$find] ?? [];
     }
 }

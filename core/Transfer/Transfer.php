@@ -123,13 +123,13 @@ final class Transfer
             return new Carried($of, Fit::Already, there: $there);
         }
         $this->met[$there->key] = $before->key;
-        $reasons = array_filter([
-            $doubt,
-            self::otherwise($done, $before, $there),
-            $of->after === null || $done->keepsComponent ? '' : $this->beside($of->after, $there->key, $before->key),
-        ]);
+        $otherwise = self::otherwise($done, $there);
+        $beside = $of->after === null || $done->keepsComponent ? '' : $this->beside($of->after, $there->key, $before->key);
+        if ($doubt . $otherwise . $beside === '') {
+            return new Carried($of, Fit::Fits, '', $edit, $there);
+        }
 
-        return new Carried($of, $reasons === [] ? Fit::Fits : Fit::Differs, implode(' ', $reasons), $edit, $there);
+        return new Carried($of, Fit::Differs, implode(' ', array_filter([$doubt, $otherwise, $beside])), $edit, $there);
     }
 
     /** @return array{?Line, string} and why it may be another one */
@@ -176,8 +176,7 @@ final class Transfer
             return new RemoveLine($there->key);
         }
         $fields = [];
-        foreach ($done->fields as $field) {
-            $text = $after->text($field);
+        foreach ($done->wanted as [$field, $text]) {
             if ($there->text($field) !== $text) {
                 $fields[$field->value] = $text;
             }
@@ -191,12 +190,13 @@ final class Transfer
     }
 
     /** What of the line reads otherwise than it did where the edit was made, as far as the edit rests on it. */
-    private static function otherwise(Done $done, Line $before, Line $there): string
+    private static function otherwise(Done $done, Line $there): string
     {
         $said = [];
-        foreach ($before->differsFrom($there) as $field) {
-            if (in_array($field, $done->resting, true)) {
-                $said[] = "{$field->inWords()} " . ($there->text($field) ?: 'none') . ' in place of ' . ($before->text($field) ?: 'none');
+        foreach ($done->resting as [$field, $was]) {
+            $is = $there->text($field);
+            if ($is !== $was) {
+                $said[] = "{$field->inWords()} " . ($is ?: 'none') . ' in place of ' . ($was ?: 'none');
             }
         }
 

@@ -213,3 +213,16 @@ it('becomes any other way to build by edits, each of which fits', function (): v
         expect(Merge::of($a, $a, $a->editsTo($b))->conflicts)->toBe([]);
     });
 });
+
+it('says the same of some parts as of all, to whoever asks about these', function () {
+    Make::many(static function (Randomizer $random): void {
+        [$base, $newer] = [new EngineeringContent(Make::structure($random)), new EngineeringContent(Make::structure($random))];
+        $all = $base->editsTo($newer);
+        $keys = array_map(strval(...), array_keys($base->structure->lines));
+        $asked = array_slice($keys, 0, $random->getInt(0, count($keys)));
+        $of = static fn(array $edits): array => array_values(
+            array_filter($edits, static fn(Edit $one): bool => in_array($one->part(), $asked, true)),
+        );
+        expect($of($base->editsTo($newer, $asked)))->toEqual($of($all));
+    });
+});

@@ -9,7 +9,7 @@ use App\People\Models\Person;
 use App\Structures\Models\Item;
 use App\Structures\Models\NamedOrder;
 use App\Structures\Models\Revision;
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -36,7 +36,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class ItemFile extends Model
 {
-    use CastsKnown;
+    use ReadOften;
 
     public $timestamps = false;
 

@@ -10,7 +10,7 @@ use App\Paths\Models\ApprovalPath;
 use App\Paths\Models\Signature;
 use App\People\Models\Person;
 use App\Requests\Models\ChangeRequest;
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use App\Vocabulary\ChangeRow;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -64,7 +64,7 @@ use Orthotaxis\Core\Refusal;
  */
 final class ChangeOrder extends Model
 {
-    use CastsKnown;
+    use ReadOften;
     use SavedInTurn;
 
     public $timestamps = false;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\People\Models\Person;
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use App\Tasks\Models\ChangeTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
@@ -39,7 +39,7 @@ use Orthotaxis\Core\Structure\LineField;
  */
 final class EditRecord extends Model
 {
-    use CastsKnown;
+    use ReadOften;
 
     protected $table = 'edits';
 

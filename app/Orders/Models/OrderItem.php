@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\Structures\Models\Item;
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -27,7 +27,7 @@ use Orthotaxis\Core\Content\Subject;
  */
 final class OrderItem extends Model
 {
-    use CastsKnown;
+    use ReadOften;
 
     protected $table = 'change_order_items';
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Orders\Models;
 
 use App\Structures\Models\Content;
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -29,7 +29,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  */
 final class WorkRecord extends Model
 {
-    use CastsKnown;
+    use ReadOften;
 
     protected $table = 'works';
 

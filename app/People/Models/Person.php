@@ -6,7 +6,7 @@ namespace App\People\Models;
 
 use App\People\Ability;
 use App\People\Rights;
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
@@ -26,10 +26,10 @@ use Orthotaxis\Core\Refusal;
  */
 final class Person extends User
 {
-    use CastsKnown;
-
     /** @use HasApiTokens<\Laravel\Sanctum\PersonalAccessToken> */
     use HasApiTokens;
+
+    use ReadOften;
 
     protected $table = 'people';
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Structures\Models;
 
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -32,7 +32,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  */
 final class Content extends Model
 {
-    use CastsKnown;
+    use ReadOften;
 
     public $timestamps = false;
 

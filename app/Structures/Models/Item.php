@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Models;
 
 use App\Structures\ItemKind;
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -41,7 +41,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  */
 final class Item extends Model
 {
-    use CastsKnown;
+    use ReadOften;
 
     public $timestamps = false;
 

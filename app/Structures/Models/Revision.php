@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Structures\Models;
 
 use App\People\Models\Person;
-use App\Tables\CastsKnown;
+use App\Tables\ReadOften;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -33,7 +33,7 @@ use Orthotaxis\Core\Revision\RevisionStatus;
  */
 final class Revision extends Model
 {
-    use CastsKnown;
+    use ReadOften;
 
     public $timestamps = false;
 

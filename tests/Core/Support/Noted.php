@@ -35,7 +35,7 @@ final readonly class Noted implements Changes, Content
         return new self($this->text, $before instanceof self && $before->text === $this->text ? 0 : 1);
     }
 
-    public function editsTo(Content $wanted): array
+    public function editsTo(Content $wanted, ?array $parts = null): array
     {
         return $wanted instanceof self && $wanted->text !== $this->text ? [new Note($wanted->text)] : [];
     }
