@@ -149,7 +149,8 @@ export function RedlineGrid(props: Props) {
       {tools?.(grid.block)}
       <div
         ref={scroller}
-        className="max-h-[calc(100vh-13rem)] overflow-auto border-y border-strong print:max-h-none print:overflow-visible"
+        // The ground is that of what scrolls: of a table that grows and shrinks it would be painted anew, all of it, whenever a row comes.
+        className="max-h-[calc(100vh-13rem)] overflow-auto border-y border-strong bg-sheet print:max-h-none print:overflow-visible"
       >
         <table
           role="grid"
@@ -158,7 +159,7 @@ export function RedlineGrid(props: Props) {
           aria-multiselectable
           {...(flat && { 'aria-rowcount': rows.length + 1 })}
           data-takes-letters={mayEdit || undefined}
-          className={clsx('w-full bg-sheet', flat ? 'rows-apart table-fixed' : 'border-collapse')}
+          className={clsx('w-full', flat ? 'rows-apart table-fixed' : 'border-collapse')}
           style={flat ? { minWidth: widths.reduce((sum, width) => sum + width, MARKS) } : undefined}
         >
           {flat && (

@@ -42,6 +42,7 @@ interface Props {
 export const RedlineLine = memo(function RedlineLine(props: Props) {
   const { row, rowAt, columns, lead, fields, sizes, height, mayEdit, moves, drop, handlers } = props;
   const flat = height !== null;
+  const by = [row.task, row.edited_by].filter(Boolean).join(' ');
   return (
     <tr
       className={clsx(
@@ -94,20 +95,26 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
         return field === undefined ? (
           <td
             key={id}
-            className={clsx('relative px-2 py-1 text-sm whitespace-nowrap text-soft', flat && 'truncate')}
+            className={clsx(
+              'px-2 py-1 text-sm whitespace-nowrap text-soft',
+              // Only where the button stands over it: whatever has a place of its own is painted apart, in each row.
+              flat && 'group-focus-within:relative group-hover:relative',
+              flat && mayBeCut(by.length, flatWidth(id, sizes)) && 'truncate',
+            )}
             title={[row.edited_by, moment(row.edited_at)].filter(Boolean).join(', ')}
           >
-            {row.task !== null && `${row.task} `}
-            {row.edited_by}
+            {by}
             {mayEdit && row.after !== null && (
               <button
                 type="button"
                 tabIndex={-1}
                 aria-label={`Remove line ${row.after.find}`}
                 className={clsx(
-                  'target invisible text-alarm group-focus-within:visible group-hover:visible hover:underline',
-                  // In a narrow column it stands over the name.
-                  flat ? 'absolute inset-y-0 right-0 bg-sheet px-2' : 'ml-2',
+                  'target text-alarm hover:underline',
+                  flat
+                    ? // In a narrow column it stands over the name.
+                      'absolute inset-y-0 right-0 hidden bg-sheet px-2 group-focus-within:block group-hover:block'
+                    : 'invisible ml-2 group-focus-within:visible group-hover:visible',
                 )}
                 onClick={() => handlers.onRemove(row)}
               >
