@@ -1,5 +1,4 @@
 import { screen } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { expect, it, vi } from 'vitest';
 import { show } from '../testing/show';
 import { Select } from './Select';
@@ -9,20 +8,20 @@ const parents = (count: number) =>
 
 it('makes the options of a long list when it opens, and says which is chosen before', async () => {
   const chosen = vi.fn();
-  show(<Select aria-label="Parent" value="100-2999" options={parents(2000)} onChange={chosen} />);
-  const control = await screen.findByRole('combobox', { name: 'Parent' });
-  expect(control.textContent).toContain('Parent 1999');
+  const user = await show(<Select aria-label="Parent" value="100-1099" options={parents(100)} onChange={chosen} />);
+  const control = screen.getByRole('combobox', { name: 'Parent' });
+  expect(control.textContent).toContain('Parent 99');
   expect(screen.queryAllByRole('option', { hidden: true })).toHaveLength(0);
   control.focus();
-  await userEvent.keyboard('{Enter}');
-  await userEvent.click(await screen.findByRole('option', { name: 'Parent 3' }));
+  await user.keyboard('{Enter}');
+  await user.click(await screen.findByRole('option', { name: 'Parent 3' }));
   expect(chosen).toHaveBeenCalledWith('100-1003');
   expect(screen.queryAllByRole('option', { hidden: true })).toHaveLength(0);
-}, 20_000);
+});
 
 it('chooses by a letter typed on the closed control, where there are a few', async () => {
   const chosen = vi.fn();
-  show(
+  const user = await show(
     <Select
       aria-label="Group by"
       value="parent"
@@ -30,7 +29,7 @@ it('chooses by a letter typed on the closed control, where there are a few', asy
       onChange={chosen}
     />,
   );
-  (await screen.findByRole('combobox', { name: 'Group by' })).focus();
-  await userEvent.keyboard('c');
+  screen.getByRole('combobox', { name: 'Group by' }).focus();
+  await user.keyboard('c');
   expect(chosen).toHaveBeenCalledWith('component');
 });
