@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Http\Slots;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\PendingRequest;
+use Illuminate\Http\Client\Pool;
 use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 use Orthotaxis\Core\Impact\Supply;
@@ -105,52 +106,67 @@ final readonly class PlanningGateway
     /**
      * What its own copy of structures, routings and item data says of today and later, in the order of its bytes.
      *
-     * @param  list<string>  $items  numbers
+     * @param  list<list<string>>  $parts  numbers of items; all are asked for at once
      * @param  string  $today  YYYY-MM-DD
-     * @return string rows, one a line, as CopyRow reads them
+     * @return list<string> of each part rows, one a line, as CopyRow reads them
      *
      * @throws PlanningSilent
      */
-    public function copy(array $items, string $today): string
+    public function copy(array $parts, string $today): array
     {
-        return $this->pages('/copy', ['from' => '', 'today' => $today, 'items' => $items], 'rows');
+        return $this->pages(
+            '/copy',
+            array_map(static fn(array $items): array => ['from' => '', 'today' => $today, 'items' => $items], $parts),
+            'rows',
+        );
     }
 
     /**
      * Digests of the revisions of that copy, in the order of their keys.
      *
-     * @param  string  $from  the key with which it begins
-     * @param  ?string  $before  the key before which it ends; null: with the last
+     * @param  list<array{from: string, before: ?string}>  $parts  the key with which each begins, and before which it ends, null: with the
+     *     last; all are asked for at once
      * @param  string  $today  YYYY-MM-DD
-     * @return string one a line, as CopyDigests reads them
+     * @return list<string> of each part one a line, as CopyDigests reads them
      *
      * @throws PlanningSilent
      */
-    public function digests(string $from, ?string $before, string $today): string
+    public function digests(array $parts, string $today): array
     {
-        return $this->pages('/copy/digests', ['from' => $from, 'before' => $before, 'today' => $today], 'digests');
+        return $this->pages('/copy/digests', array_map(static fn(array $part): array => [...$part, 'today' => $today], $parts), 'digests');
     }
 
     /**
      * What comes in as many answers as it takes, each of which says from where it goes on.
      *
-     * @param  array{from: string}&array<string, mixed>  $asked
+     * @param  list<array{from: string}&array<string, mixed>>  $parts
+     * @return list<string> of each part
      *
      * @throws PlanningSilent
      */
-    private function pages(string $path, array $asked, string $name): string
+    private function pages(string $path, array $parts, string $name): array
     {
-        $pages = [];
-        for ($from = $asked['from']; is_string($from); $from = $next) {
-            $answer = $this->ask(static fn(PendingRequest $http): Response => $http->post($path, ['from' => $from] + $asked));
-            $next = $answer['next'] ?? null;
-            if (!is_string($answer[$name] ?? null) || (is_string($next) ? strcmp($next, $from) <= 0 : $next !== null)) {
-                throw new PlanningSilent('Planning answered with a copy that makes no sense.');
+        $pages = array_fill(0, count($parts), []);
+        while ($parts !== []) {
+            foreach ($this->askAll($path, $parts) as $at => $answer) {
+                $next = $answer['next'] ?? null;
+                $page = $answer[$name] ?? null;
+                if (!is_string($page) || (is_string($next) ? strcmp($next, $parts[$at]['from']) <= 0 : $next !== null)) {
+                    throw new PlanningSilent('Planning answered with a copy that makes no sense.');
+                }
+                $pages[$at][] = $page;
+                if (is_string($next)) {
+                    $parts[$at]['from'] = $next;
+                } else {
+                    unset($parts[$at]);
+                }
             }
-            $pages[] = $answer[$name];
         }
 
-        return implode("\n", array_filter($pages, static fn(string $page): bool => $page !== ''));
+        return array_map(
+            static fn(array $some): string => implode("\n", array_filter($some, static fn(string $page): bool => $page !== '')),
+            $pages,
+        );
     }
 
     /**
@@ -204,16 +220,56 @@ final readonly class PlanningGateway
     {
         $begin = hrtime(true);
         try {
-            $response = $call(
-                Http::baseUrl(config()->string('orthotaxis.planning.url'))
-                    ->withToken(config()->string('orthotaxis.planning.token'))
-                    ->acceptJson()
-                    ->connectTimeout(config()->float('orthotaxis.planning.connect_seconds'))
-                    ->timeout(self::patience()),
-            );
+            $response = $call(self::prepared(Http::createPendingRequest()));
         } catch (ConnectionException $e) {
+            $response = $e;
+        }
+
+        return self::understood($response, $begin);
+    }
+
+    /**
+     * Several questions at once.
+     *
+     * @param  array<int, array<string, mixed>>  $bodies
+     * @return array<int, array<array-key, mixed>> the answer to each
+     *
+     * @throws PlanningSilent
+     */
+    private function askAll(string $path, array $bodies): array
+    {
+        $begin = hrtime(true);
+        $responses = Http::pool(static function (Pool $pool) use ($path, $bodies): void {
+            foreach ($bodies as $at => $body) {
+                self::prepared($pool->as((string) $at))->post($path, $body);
+            }
+        });
+
+        return array_map(static fn(mixed $response): array => self::understood($response, $begin), $responses);
+    }
+
+    private static function prepared(PendingRequest $http): PendingRequest
+    {
+        return $http
+            ->baseUrl(config()->string('orthotaxis.planning.url'))
+            ->withToken(config()->string('orthotaxis.planning.token'))
+            ->acceptJson()
+            ->connectTimeout(config()->float('orthotaxis.planning.connect_seconds'))
+            ->timeout(self::patience());
+    }
+
+    /**
+     * @param  mixed  $response  or why there is none
+     * @param  int  $begin  in nanoseconds, when it was asked
+     * @return array<array-key, mixed>
+     *
+     * @throws PlanningSilent
+     */
+    private static function understood(mixed $response, int $begin): array
+    {
+        if (!($response instanceof Response)) {
             Breaker::inVain();
-            throw new PlanningSilent('Planning does not answer.', 0, $e);
+            throw new PlanningSilent('Planning does not answer.', 0, $response instanceof \Throwable ? $response : null);
         }
         // An answer that nobody would have waited for does not count as one.
         if ((hrtime(true) - $begin) / 1e9 <= config()->float('orthotaxis.planning.request_seconds')) {

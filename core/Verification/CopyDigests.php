@@ -29,17 +29,12 @@ final class CopyDigests
         if ($ours === $theirs) {
             return [];
         }
-        $there = $theirs === '' ? [] : array_flip(explode("\n", $theirs));
-        $differing = [];
-        foreach ($ours === '' ? [] : explode("\n", $ours) as $line) {
-            if (isset($there[$line])) {
-                unset($there[$line]);
-            } else {
-                $differing[] = $line;
-            }
-        }
+        [$here, $there] = array_map(static fn(string $text): array => $text === '' ? [] : array_flip(explode("\n", $text)), [
+            $ours,
+            $theirs,
+        ]);
         $items = [];
-        foreach ([...$differing, ...array_keys($there)] as $line) {
+        foreach (array_keys(array_diff_key($here, $there) + array_diff_key($there, $here)) as $line) {
             if (preg_match(self::FORM, (string) $line, $read) !== 1) {
                 throw Refusal::at('digest', 'A digest of the copy cannot be read.');
             }

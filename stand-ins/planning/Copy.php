@@ -156,15 +156,13 @@ final class Copy
             )
             ->execute($asked);
         $digests = $this->planning->db->prepare(
-            "SELECT string_agg(key || sha256, E'\\n' ORDER BY key) FILTER (WHERE place <= {$limit}), max(key) FILTER (WHERE place > {$limit}) FROM (
-                SELECT r.key, r.sha256, row_number() OVER (ORDER BY r.key) AS place FROM kept_revision r
-                WHERE r.sha256 <> '' AND {$between} ORDER BY r.key LIMIT {$limit} + 1
-            ) page",
+            "SELECT r.key, r.sha256 FROM kept_revision r WHERE r.sha256 <> '' AND {$between} ORDER BY r.key LIMIT {$limit} + 1",
         );
         $digests->execute($asked);
-        $page = $digests->fetchAll(PDO::FETCH_NUM)[0];
+        $all = $digests->fetchAll(PDO::FETCH_NUM);
+        $next = count($all) > $limit ? array_pop($all)[0] : null;
 
-        return ['digests' => (string) $page[0], 'next' => $page[1]];
+        return ['digests' => implode("\n", array_map(static fn(array $one): string => $one[0] . $one[1], $all)), 'next' => $next];
     }
 
     /** @param  list<string>  $subject  structure, plant, item */

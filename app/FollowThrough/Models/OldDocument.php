@@ -7,6 +7,7 @@ namespace App\FollowThrough\Models;
 use App\People\Models\Person;
 use App\Releases\Models\HandoverEntry;
 use App\Structures\Models\Item;
+use App\Tables\ReadOften;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -54,6 +55,8 @@ use Orthotaxis\Core\Quantity\Unit;
  */
 final class OldDocument extends Model
 {
+    use ReadOften;
+
     public $timestamps = false;
 
     protected $guarded = [];

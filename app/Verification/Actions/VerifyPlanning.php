@@ -8,6 +8,7 @@ use App\Days\Today;
 use App\Ledger\Ledger;
 use App\Planning\PlanningGateway;
 use App\Planning\PlanningSilent;
+use App\Verification\DigestPart;
 use App\Verification\Events\PlanningVerified;
 use App\Verification\KeptDifferences;
 use App\Verification\Models\PlanningDifference;
@@ -26,8 +27,11 @@ use Orthotaxis\Core\Verification\CopyDigests;
  */
 final readonly class VerifyPlanning
 {
-    /** Items of which planning is asked at a time. */
+    /** Items of which rows are compared at a time. */
     private const AT_ONCE = 500;
+
+    /** Parts for which planning is asked at the same time. */
+    private const TOGETHER = 3;
 
     public function __construct(
         private PlanningGateway $planning,
@@ -75,13 +79,10 @@ final readonly class VerifyPlanning
                 return false;
             }
             $items = $parts = [];
-            foreach ($this->digests->parts($today) as $ours) {
-                $parts[] = function () use ($run, $ours, $today, &$items): void {
-                    array_push(
-                        $items,
-                        ...CopyDigests::differing($ours->text, $this->planning->digests($ours->from, $ours->before, $today)),
-                    );
-                    $run->compared += $ours->rows;
+            foreach (array_chunk($this->digests->parts($today), self::TOGETHER) as $some) {
+                $parts[] = function () use ($run, $some, $today, &$items): void {
+                    array_push($items, ...$this->differing($some, $today));
+                    $run->compared += array_sum(array_column($some, 'rows'));
                 };
             }
             if (!$this->goesOn($run, $parts)) {
@@ -90,20 +91,37 @@ final readonly class VerifyPlanning
         }
         $parts = array_map(
             fn(array $some): \Closure => fn() => $this->compareRows($run, $some, $today),
-            array_chunk(array_values(array_unique($items)), self::AT_ONCE),
+            array_chunk(array_chunk(array_values(array_unique($items)), self::AT_ONCE), self::TOGETHER),
         );
 
         return $this->goesOn($run, $parts);
     }
 
-    /** @param  list<string>  $items */
-    private function compareRows(Verification $run, array $items, string $today): void
+    /**
+     * @param  list<DigestPart>  $parts
+     * @return list<string> items of which a revision differs
+     */
+    private function differing(array $parts, string $today): array
     {
-        $ours = $this->ours->of($items, $today);
-        $this->kept->keep($run, $items, CopyComparison::of($ours, $this->planning->copy($items, $today)));
-        // Of everything they are counted by their digests.
-        if ($run->items !== null && $ours !== '') {
-            $run->compared += substr_count($ours, "\n") + 1;
+        $asked = array_map(static fn(DigestPart $one): array => ['from' => $one->from, 'before' => $one->before], $parts);
+        $differing = [];
+        foreach ($this->planning->digests($asked, $today) as $at => $theirs) {
+            array_push($differing, ...CopyDigests::differing($parts[$at]->text, $theirs));
+        }
+
+        return $differing;
+    }
+
+    /** @param  list<list<string>>  $parts  items */
+    private function compareRows(Verification $run, array $parts, string $today): void
+    {
+        foreach ($this->planning->copy($parts, $today) as $at => $theirs) {
+            $ours = $this->ours->of($parts[$at], $today);
+            $this->kept->keep($run, $parts[$at], CopyComparison::of($ours, $theirs));
+            // Of everything they are counted by their digests.
+            if ($run->items !== null && $ours !== '') {
+                $run->compared += substr_count($ours, "\n") + 1;
+            }
         }
     }
 
@@ -121,6 +139,8 @@ final readonly class VerifyPlanning
                 return false;
             }
             $part();
+            // Answers over HTTP hold each other: megabytes that nobody needs any more.
+            gc_collect_cycles();
             $run->update(['parts_done' => $run->parts_done + 1]);
         }
 
