@@ -20,7 +20,7 @@ use Orthotaxis\Core\FollowThrough\OldState;
 /** What in planning still names what an order replaced, what is not seen to first. */
 final readonly class OldDocumentList
 {
-    private const AT_ONCE = 200;
+    private const AT_ONCE = 100;
 
     /** Minutes after which a reading that has not ended is none any more. */
     private const PATIENCE = 15;
