@@ -24,17 +24,16 @@ final class CopyInto
     /** @param  list<string|int|bool|null>  $values */
     public function row(array $values): void
     {
-        $this->rows[] = implode(
-            "\t",
-            array_map(
-                static fn(string|int|bool|null $value): string => match (true) {
-                    $value === null => '\\N',
-                    is_bool($value) => $value ? 't' : 'f',
-                    default => strtr((string) $value, self::ESCAPES),
-                },
-                $values,
-            ),
-        );
+        foreach ($values as &$value) {
+            if ($value === null) {
+                $value = '\\N';
+            } elseif (is_bool($value)) {
+                $value = $value ? 't' : 'f';
+            } elseif (is_string($value) && strpbrk($value, "\\\t\n\r") !== false) {
+                $value = strtr($value, self::ESCAPES);
+            }
+        }
+        $this->rows[] = implode("\t", $values);
         $this->count++;
         if (count($this->rows) === self::BLOCK) {
             $this->flush();
