@@ -3,15 +3,15 @@
  * scrolls, and the browser does not measure all rows for each one that comes.
  */
 const WIDTHS: Record<string, number> = {
-  parent: 240,
+  parent: 224,
   structure: 100,
   find: 56,
-  component: 250,
+  component: 244,
   quantity: 88,
   unit: 48,
   operation: 88,
   scrap: 76,
-  designators: 104,
+  designators: 96,
   notes: 112,
   revision: 120,
   by_product: 96,

@@ -20,6 +20,13 @@ describe('the record of what was done', () => {
     expect(screen.getByRole('link', { name: 'ECR-00096' }).getAttribute('href')).toBe('/changes/ECR-00096');
   });
 
+  it('calls what planning said and what was decided as the other pages do', async () => {
+    const row = await cells({
+      details: { hand_over: 'ECO-00082_1', taken: 39, refused: 3, way: ['run_out', 'as_proposed'] },
+    });
+    expect(row[5]).toBe('hand over: ECO-00082_1 · accepted: 39 · rejected: 3 · decision: Let run out, as proposed');
+  });
+
   it('tells details by name, leaves out what is empty, and never shows a digest', async () => {
     const row = await cells({
       details: {

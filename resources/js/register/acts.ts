@@ -1,5 +1,5 @@
 import { day } from '../lib/format';
-import { attachmentRoles, dispositions, handoverStates, outcomes, priorities, supplyKinds } from '../lib/words';
+import { attachmentRoles, dispositions, handoverStates, outcomes, priorities, supplyKinds, ways } from '../lib/words';
 
 /** What was done, in the words of the trade, for each act that the ledger records. */
 export const acts: Record<string, string> = {
@@ -246,10 +246,13 @@ const values: Record<string, string> = {
   ...priorities,
   ...supplyKinds,
   ...attachmentRoles,
+  ...ways,
   not_modelled: 'not modelled',
 };
+/** Details that are called otherwise on screen than where they are kept. */
+const names: Record<string, string> = { way: 'decision', taken: 'accepted', refused: 'rejected' };
 /** Details whose values are codes. */
-const coded = ['outcome', 'disposition', 'severity', 'priority', 'role', 'kind', 'choice'];
+const coded = ['outcome', 'disposition', 'severity', 'priority', 'role', 'kind', 'choice', 'way'];
 const DAY = /^\d{4}-\d\d-\d\d$/;
 
 const isEmpty = (value: unknown) =>
@@ -271,6 +274,6 @@ function valueOf(name: string, value: unknown): string {
 export function detailsOf(details: Record<string, unknown>): string {
   return Object.entries(details)
     .filter(([name, value]) => !isEmpty(value) && !['digest', 'line', 'part', 'sha256'].includes(name))
-    .map(([name, value]) => `${name.replaceAll('_', ' ')}: ${valueOf(name, value)}`)
+    .map(([name, value]) => `${names[name] ?? name.replaceAll('_', ' ')}: ${valueOf(name, value)}`)
     .join(' · ');
 }
