@@ -137,7 +137,8 @@ final class Kills
             [$order],
         );
         exec('php artisan outbox:sweep 2>&1', $said, $status);
-        $taken = $this->database->waits(45, "SELECT h.state = 'taken' {$of}", [$order]);
+        // Whoever does not answer is asked again after 5, 15 and 60 seconds; on a machine that is busy it comes back after the second.
+        $taken = $this->database->waits(150, "SELECT h.state = 'taken' {$of}", [$order]);
         $name = (string) $this->database->value("SELECT h.name {$of}", [$order]);
         $kept = (int) $this->planning->value('SELECT count(*) FROM hand_over WHERE name = ?', [$name]);
 
