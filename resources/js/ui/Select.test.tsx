@@ -8,7 +8,9 @@ const parents = (count: number) =>
 
 it('makes the options of a long list when it opens, and says which is chosen before', async () => {
   const chosen = vi.fn();
-  const user = await show(<Select aria-label="Parent" value="100-1099" options={parents(100)} onChange={chosen} />);
+  const user = await show(
+    <Select<string> aria-label="Parent" value="100-1099" options={parents(100)} onChange={chosen} />,
+  );
   const control = screen.getByRole('combobox', { name: 'Parent' });
   expect(control.textContent).toContain('Parent 99');
   expect(screen.queryAllByRole('option', { hidden: true })).toHaveLength(0);
@@ -22,7 +24,7 @@ it('makes the options of a long list when it opens, and says which is chosen bef
 it('chooses by a letter typed on the closed control, where there are a few', async () => {
   const chosen = vi.fn();
   const user = await show(
-    <Select
+    <Select<string>
       aria-label="Group by"
       value="parent"
       options={{ parent: 'By parent', component: 'Component' }}
