@@ -22,9 +22,17 @@ describe('the record of what was done', () => {
 
   it('calls what planning said and what was decided as the other pages do', async () => {
     const row = await cells({
-      details: { hand_over: 'ECO-00082_1', taken: 39, refused: 3, way: ['run_out', 'as_proposed'] },
+      details: {
+        hand_over: 'ECO-00082_1',
+        taken: 39,
+        refused: 3,
+        way: ['return', 'as_proposed'],
+        disposition: 'return',
+      },
     });
-    expect(row[5]).toBe('hand over: ECO-00082_1 · accepted: 39 · rejected: 3 · decision: Let run out, as proposed');
+    expect(row[5]).toBe(
+      'hand over: ECO-00082_1 · accepted: 39 · rejected: 3 · decision: Return, as proposed · disposition: Return to supplier',
+    );
   });
 
   it('tells details by name, leaves out what is empty, and never shows a digest', async () => {

@@ -1,5 +1,5 @@
 import { day } from '../lib/format';
-import { attachmentRoles, dispositions, handoverStates, outcomes, priorities, supplyKinds, ways } from '../lib/words';
+import { attachmentRoles, dispositions, outcomes, priorities, supplyKinds, ways } from '../lib/words';
 
 /** What was done, in the words of the trade, for each act that the ledger records. */
 export const acts: Record<string, string> = {
@@ -239,20 +239,19 @@ export function actOf(code: string): string {
   return acts[code] ?? code.replace('.', ' ').replaceAll('_', ' ');
 }
 
-const values: Record<string, string> = {
-  ...outcomes,
-  ...dispositions,
-  ...handoverStates,
-  ...priorities,
-  ...supplyKinds,
-  ...attachmentRoles,
-  ...ways,
-  not_modelled: 'not modelled',
-};
 /** Details that are called otherwise on screen than where they are kept. */
 const names: Record<string, string> = { way: 'decision', taken: 'accepted', refused: 'rejected' };
-/** Details whose values are codes. */
-const coded = ['outcome', 'disposition', 'severity', 'priority', 'role', 'kind', 'choice', 'way'];
+/** Details whose values are codes, each in words of its own: what is returned goes to the supplier as a disposition. */
+const coded: Record<string, Record<string, string>> = {
+  outcome: outcomes,
+  disposition: dispositions,
+  severity: priorities,
+  priority: priorities,
+  role: attachmentRoles,
+  kind: { ...supplyKinds, not_modelled: 'not modelled' },
+  choice: dispositions,
+  way: ways,
+};
 const DAY = /^\d{4}-\d\d-\d\d$/;
 
 const isEmpty = (value: unknown) =>
@@ -266,7 +265,8 @@ function valueOf(name: string, value: unknown): string {
       .map(([part, one]) => `${part.replaceAll('_', ' ')} ${valueOf(part, one)}`)
       .join(', ');
   const text = typeof value === 'string' ? value : JSON.stringify(value);
-  if (coded.includes(name)) return values[text] ?? text.replaceAll('_', ' ');
+  const words = coded[name];
+  if (words) return words[text] ?? text.replaceAll('_', ' ');
   return DAY.test(text) ? day(text) : text;
 }
 
