@@ -49,6 +49,7 @@ enum ToldAct: string
     case HandOverRefused = 'hand_over.refused';
     case HandOverPartlyRefused = 'hand_over.partly_refused';
     case HandOverTaken = 'hand_over.taken';
+    case NotDelivered = 'delivery.undelivered';
     case NoticeIssued = 'change_notice.issued';
     case NoticeSent = 'change_notice.sent';
     case DueSoon = 'deadline.near';
@@ -109,6 +110,7 @@ enum ToldAct: string
             self::HandOverRefused => 'Hand-over rejected',
             self::HandOverPartlyRefused => 'Hand-over partly rejected',
             self::HandOverTaken => 'Hand-over accepted',
+            self::NotDelivered => 'Message not delivered',
             self::NoticeIssued => 'Change notice issued',
             self::NoticeSent => 'Change notice sent',
             self::DueSoon => 'Due soon',

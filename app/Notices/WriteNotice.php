@@ -15,13 +15,16 @@ use Orthotaxis\Core\Notice\Pace;
 /** Writes down what people are told of, and when a mail of it is due to each. */
 final readonly class WriteNotice
 {
+    /** Under which name people are told of what nobody did. */
+    public const BY_ITSELF = 'orthotaxis';
+
     /** Characters of what was said. */
     private const ABOUT = 400;
 
     /**
-     * @param  string  $change  number
+     * @param  string  $change  number; empty: it is of none
      * @param  string  $path  of the page on which it is seen
-     * @param  string  $title  of the change
+     * @param  string  $title  of the change, or the name of what it is about
      * @param  string  $actor  sign-in name of who did it, or the name of a system
      * @param  array<int, Cause>  $people  why, by id; one at least
      */

@@ -118,6 +118,17 @@ final readonly class CarryChannel
                 'ended_at' => $state === DeliveryState::Waiting ? null : $now,
                 'due_at' => $now->addSeconds($pause ?? 0),
             ]);
+            if ($state->isUndelivered() && !self::isOneOfSeveral($delivery)) {
+                event(new NotDelivered($delivery));
+            }
         });
+    }
+
+    /** Whether the message before it did not arrive either. */
+    private static function isOneOfSeveral(Delivery $delivery): bool
+    {
+        $before = Delivery::query()->where('channel_id', $delivery->channel_id)->where('id', '<', $delivery->id)->latest('id')->first();
+
+        return $before?->state->isUndelivered() === true;
     }
 }

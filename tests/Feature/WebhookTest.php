@@ -144,6 +144,46 @@ it('gives up what is not wanted at once, and what nobody answers in the end', fu
     expect(DB::table('ledger')->where('act', 'delivery.sent_again')->count())->toBe(1);
 });
 
+it(
+    'tells those who connect systems of the first of several messages that do not arrive, and anew when one did meanwhile',
+    function (): void {
+        Http::fake([
+            'floor.quillback.example/*' => Http::sequence()->push('', 410)->push('', 410)->push('', 204)->push('', 410),
+        ]);
+        ($this->hook)();
+        $told = fn(string $who): array => array_values(
+            array_filter(
+                $this->world->as($who, 'GET', '/notices')->assertOk()->json('rows'),
+                static fn(array $row): bool => $row['what'] === 'Message not delivered',
+            ),
+        );
+        $first = ($this->raise)();
+        ($this->raise)();
+        expect($told('nils'))
+            ->toHaveCount(1)
+            ->and($told('nils')[0])
+            ->toMatchArray([
+                'change' => $first,
+                'title' => 'Shop floor',
+                'about' => 'request.raised, HTTP 410',
+                'by' => 'Orthotaxis',
+                'cause' => 'to_do',
+                'path' => '/set-up/channels/shop_floor',
+            ])
+            ->and($told('jonas'))
+            ->toBe([]);
+        ($this->raise)();
+        $last = ($this->raise)();
+        expect(array_column($told('nils'), 'change'))->toBe([$last, $first]);
+        // What was sent to try it out is of no change.
+        Http::swap(new Illuminate\Http\Client\Factory());
+        Http::fake(['*' => Http::sequence()->push('', 204)->push('', 410)]);
+        ($this->raise)();
+        $this->world->only('nils', 'POST', '/webhooks/shop_floor/trial')->assertOk();
+        expect($told('nils')[0])->toMatchArray(['change' => '', 'title' => 'Shop floor']);
+    },
+);
+
 it('says so when its secret cannot be read any more, and when anything else goes wrong', function (): void {
     ($this->hook)();
     Http::fake(fn() => throw new LogicException('Broken.'));

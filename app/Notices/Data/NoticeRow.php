@@ -15,7 +15,7 @@ final readonly class NoticeRow
     private function __construct(
         #[OA\Property] public int $id,
         #[OA\Property(description: 'what was done')] public string $what,
-        #[OA\Property(description: 'number of the report, request, order or item')] public string $change,
+        #[OA\Property(description: 'number of the report, request, order or item; empty: it is of none')] public string $change,
         #[OA\Property] public string $title,
         #[OA\Property(description: 'what was said, or which task; empty: nothing')] public string $about,
         #[OA\Property(description: 'name of who did it')] public string $by,

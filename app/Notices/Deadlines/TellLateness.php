@@ -17,9 +17,6 @@ use Orthotaxis\Core\Notice\Lateness;
 /** Tells of everything that is due soon, overdue, or overdue for days; once each, whoever runs it at the same time. */
 final readonly class TellLateness
 {
-    /** Under which name people are told of it. */
-    private const ACTOR = 'orthotaxis';
-
     public function __construct(
         private PathSteps $steps,
         private Tasks $tasks,
@@ -80,7 +77,7 @@ final readonly class TellLateness
                 path: $matter->path,
                 title: $matter->title,
                 about: "{$matter->called}, due {$matter->due->spelled()}",
-                actor: self::ACTOR,
+                actor: WriteNotice::BY_ITSELF,
                 people: array_fill_keys($people, Cause::ToDo),
             );
 

@@ -38,12 +38,12 @@ final class NoticesMail extends Mailable
     public function envelope(): Envelope
     {
         $first = $this->told->firstOrFail()->notice;
-        $changes = $this->told->pluck('notice.change')->unique();
+        $changes = $this->told->map(static fn(NoticeReader $one): string => $one->notice->called())->unique();
 
         return new Envelope(
             subject: Str::limit(
                 $this->told->count() === 1
-                    ? "{$first->change} {$first->act->label()}: {$first->title}"
+                    ? ltrim("{$first->change} {$first->act->label()}: {$first->title}")
                     : "{$this->told->count()} notices: {$changes->implode(', ')}",
                 self::LONGEST,
             ),

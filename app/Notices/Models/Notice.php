@@ -13,9 +13,9 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property ToldAct $act
- * @property string $change number of the report, request, order or item
+ * @property string $change number of the report, request, order or item; empty: it is of none
  * @property string $path of the page on which it is seen
- * @property string $title of the change, as it was then
+ * @property string $title of the change, as it was then, or the name of what it is about
  * @property string $about what was said, or which task
  * @property string $actor sign-in name of who did it, or the name of a system
  * @property CarbonImmutable $happened_at
@@ -25,4 +25,10 @@ final class Notice extends Model
     public $timestamps = false;
 
     protected $casts = ['act' => ToldAct::class, 'happened_at' => 'immutable_datetime'];
+
+    /** The number of the change, or the name of what it is about. */
+    public function called(): string
+    {
+        return $this->change === '' ? $this->title : $this->change;
+    }
 }

@@ -6421,7 +6421,7 @@ export interface components {
             id: number;
             /** @description what was done */
             what: string;
-            /** @description number of the report, request, order or item */
+            /** @description number of the report, request, order or item; empty: it is of none */
             change: string;
             title: string;
             /** @description what was said, or which task; empty: nothing */

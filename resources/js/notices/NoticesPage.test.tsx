@@ -45,6 +45,20 @@ describe('notices', () => {
     await waitFor(() => expect(server.asked('POST /api/notices/read')[1]?.body).toEqual({ read: false, ids: [5] }));
   });
 
+  it('lead to what they tell of: a change, an item, or what has no number', async () => {
+    page([
+      row(7),
+      row(6, { what: 'Comment', change: 'BR-1020', title: 'Bracket', path: '/items/BR-1020' }),
+      row(5, { what: 'Message not delivered', change: '', title: 'Shop floor', path: '/set-up/channels/shop_floor' }),
+    ]);
+    await show(<NoticesPage />, { as });
+    const table = await screen.findByRole('grid', { name: 'Notices' });
+    const leads = within(table)
+      .getAllByRole('link')
+      .map((link) => link.getAttribute('href'));
+    expect(leads).toEqual(['/changes/ECO-00085', '/items/BR-1020']);
+  });
+
   it('say when mails are sent, and why a choice was not taken', async () => {
     page([]);
     const user = await show(<NoticesPage />, { as });

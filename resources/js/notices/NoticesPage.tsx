@@ -11,13 +11,19 @@ import { DataTable, type Column } from '../ui/DataTable';
 import { Details } from '../ui/Details';
 import { Loading } from '../ui/Loading';
 import { ProblemNotice } from '../ui/Notice';
-import { ChangeNumber } from '../ui/Num';
+import { ChangeNumber, ItemNumber } from '../ui/Num';
 import { Page } from '../ui/Page';
 import { CalendarAddress } from './CalendarAddress';
 import { Paces } from './Paces';
 import { causes } from './causes';
 
 type Notice = Schemas['NoticeRow'];
+
+/** Of what it tells: a change, an item, or what has no number. */
+function Subject({ notice: { change, path } }: { notice: Notice }) {
+  if (change === '') return null;
+  return path === `/items/${change}` ? <ItemNumber number={change} /> : <ChangeNumber number={change} />;
+}
 
 const columns: Column<Notice>[] = [
   {
@@ -27,7 +33,7 @@ const columns: Column<Notice>[] = [
     cell: (r) => (r.read ? null : <span className="text-sm font-semibold text-accent">new</span>),
   },
   { id: 'at', head: 'When', className: 'whitespace-nowrap', text: (r) => r.at, cell: (r) => moment(r.at) },
-  { id: 'change', head: 'Change', text: (r) => r.change, cell: (r) => <ChangeNumber number={r.change} /> },
+  { id: 'change', head: 'Change', text: (r) => r.change, cell: (r) => <Subject notice={r} /> },
   { id: 'title', head: 'Title', className: 'min-w-44', text: (r) => r.title, cell: (r) => r.title },
   {
     id: 'what',

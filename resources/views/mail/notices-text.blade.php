@@ -4,7 +4,7 @@
 {!! $head !!}
 @foreach ($told as $one)
 
-{!! $one->notice->change !!} {!! $one->notice->title !!}
+{!! ltrim($one->notice->change . ' ' . $one->notice->title) !!}
 {!! $one->notice->act->label() !!}@if ($one->notice->about !== ''): {!! $one->notice->about !!}@endif
 
 {!! $names[$one->notice->actor] ?? ucfirst($one->notice->actor) !!}, {!! $one->notice->happened_at->format('j M Y, H:i') !!}
