@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { useState, type KeyboardEvent } from 'react';
 import { control } from '../ui/Input';
 import { ItemPicker } from '../ui/ItemPicker';
 import { mayBeCut } from './flatWidths';
@@ -22,10 +22,6 @@ interface Props {
   /** The key by which it was opened: the first character of what is typed. */
   begun?: string | null;
   invalid: boolean;
-  onFocus: () => void;
-  onPress?: (event: MouseEvent) => void;
-  onKey: (event: KeyboardEvent<HTMLElement>) => void;
-  onEdit: () => void;
   onCommit: (text: string, next: 'down' | 'right' | 'stay') => void;
   onCancel: () => void;
 }
@@ -38,7 +34,10 @@ function lengthOf(row: RedlineRow, field: Field): number {
   return (before === after ? 0 : (before?.length ?? 0)) + (after?.length ?? 0) + titles + drawn;
 }
 
-/** One cell: the old value struck out beside the new one when they differ; a control while it is edited. */
+/**
+ * One cell: the old value struck out beside the new one when they differ; a control while it is edited. What happens in it the body of
+ * the table hears (cellEvents).
+ */
 export function RedlineCell(props: Props) {
   const {
     row,
@@ -50,8 +49,6 @@ export function RedlineCell(props: Props) {
     editing,
     begun = null,
     invalid,
-    onKey,
-    onEdit,
     onCommit,
     onCancel,
   } = props;
@@ -64,12 +61,8 @@ export function RedlineCell(props: Props) {
       role="gridcell"
       data-cell={place}
       tabIndex={current && !editing ? 0 : -1}
-      aria-invalid={invalid}
+      aria-invalid={invalid || undefined}
       aria-selected={marked}
-      onFocus={(event) => event.target === event.currentTarget && props.onFocus()}
-      onMouseDown={props.onPress}
-      onKeyDown={onKey}
-      onDoubleClick={onEdit}
       style={props.size === undefined || flat ? undefined : { maxWidth: props.size }}
       className={clsx(
         'px-2 py-1 -outline-offset-2',

@@ -1,13 +1,16 @@
 import clsx from 'clsx';
 import { Fragment, useMemo, useRef, type ReactNode } from 'react';
-import { useWindow } from '../lib/useWindow';
+import { useFollow } from '../lib/useFollow';
+import { useScroller } from '../lib/useScroller';
 import type { Column } from '../ui/DataTable';
 import { ColumnMenu } from '../ui/table/ColumnMenu';
 import { HeadCell } from '../ui/table/HeadCell';
+import { RowsInSight } from '../ui/table/RowsInSight';
 import { useTableState } from '../ui/table/useTableState';
 import { TableExport } from '../ui/TableExport';
 import { Notice } from '../ui/Notice';
-import { flatWidth } from './flatWidths';
+import { cellEvents } from './cellEvents';
+import { flatColumns, flatWidth } from './flatWidths';
 import { RedlineLine } from './RedlineLine';
 import { RedlineProblem } from './RedlineProblem';
 import { gridColumns } from './redlineColumns';
@@ -91,11 +94,9 @@ export function RedlineGrid(props: Props) {
   const rows = only ? all.filter((row) => row.mark !== 'unchanged') : all;
   const body = useRef<HTMLTableSectionElement>(null);
   const flat = of === 'worksheet' || (bands === undefined && rows.length > MANY);
-  const { scroller, first, end, show } = useWindow(flat ? rows.length : 0, ROW);
+  const scroller = useScroller(ROW);
   const widths = state.columns.map(({ id }) => flatWidth(id, columnSizing));
-  const [from, to] = flat ? [first, end] : [0, rows.length];
-  const blank = (count: number) => count > 0 && <tr aria-hidden style={{ height: count * ROW }} />;
-  const grid = useRedlineGrid(rows, fields, body, { ...editing, show: flat ? show : undefined });
+  const grid = useRedlineGrid(rows, fields, body, { ...editing, show: flat ? scroller.show : undefined });
   const drag = useLineDrag(
     (rowAt) => (grid.marked(rowAt) ? grid.block : null),
     (done) => {
@@ -103,7 +104,8 @@ export function RedlineGrid(props: Props) {
       if (typeof done !== 'string') several.mutate(done);
     },
   );
-  const handlers = useLineHandlers({
+  const follow = useFollow();
+  const cells = cellEvents(rows, {
     onFocus: (row, rowAt, fieldAt) => {
       grid.focused(rowAt, fieldAt);
       onMarked?.(row);
@@ -116,6 +118,8 @@ export function RedlineGrid(props: Props) {
     onKey: grid.onKey,
     onEdit: (row, fieldAt) =>
       mayEdit && fixed?.(row) !== true && row.after !== null && grid.openCell(`${row.key} ${fieldAt}`),
+  });
+  const handlers = useLineHandlers({
     onCommit: (row, text, next, rowAt, fieldAt) => {
       const field = fields[fieldAt];
       const [down, right] = [next === 'down' ? 1 : 0, next === 'right' ? 1 : 0];
@@ -134,6 +138,42 @@ export function RedlineGrid(props: Props) {
     onDragEnd: drag.onDragEnd,
   });
 
+  const draw = (rowAt: number) => {
+    const row = rows[rowAt];
+    if (row === undefined) return null;
+    return (
+      <Fragment key={row.key}>
+        {bands?.before(row, rows[rowAt - 1], state.columns.length + 1)}
+        <RedlineLine
+          row={row}
+          rowAt={rowAt}
+          columns={state.columns}
+          lead={lead}
+          fields={fields}
+          sizes={columnSizing}
+          height={flat ? ROW : null}
+          mayEdit={mayEdit && fixed?.(row) !== true}
+          moves={mayEdit && fixed?.(row) !== true && drop !== undefined && row.after !== null}
+          drop={drag.over?.row === rowAt ? drag.over.side : null}
+          current={grid.at.row === rowAt ? grid.at.field : null}
+          markedFrom={grid.marked(rowAt)?.[0] ?? 0}
+          markedTo={grid.marked(rowAt)?.[1] ?? -1}
+          editing={grid.editing(row)}
+          begun={grid.editing(row) === null ? null : grid.begun}
+          invalid={grid.touched === row.key ? (fields.find((one) => edit.error?.at(one)) ?? null) : null}
+          handlers={handlers}
+        />
+        {grid.touched === row.key && edit.error && (
+          <tr>
+            <td colSpan={state.columns.length + 1}>
+              <RedlineProblem problem={edit.error} />
+            </td>
+          </tr>
+        )}
+      </Fragment>
+    );
+  };
+
   if (rows.length === 0 && bands === undefined) {
     return (
       <p className="border-y border-rule py-3 text-soft">
@@ -148,7 +188,7 @@ export function RedlineGrid(props: Props) {
       {several.error && <RedlineProblem problem={several.error} />}
       {tools?.(grid.block)}
       <div
-        ref={scroller}
+        ref={scroller.element}
         // The ground is that of what scrolls: of a table that grows and shrinks it would be painted anew, all of it, whenever a row comes.
         className="max-h-[calc(100vh-13rem)] overflow-auto border-y border-strong bg-sheet print:max-h-none print:overflow-visible"
       >
@@ -159,8 +199,8 @@ export function RedlineGrid(props: Props) {
           aria-multiselectable
           {...(flat && { 'aria-rowcount': rows.length + 1 })}
           data-takes-letters={mayEdit || undefined}
-          className={clsx('w-full', flat ? 'rows-apart table-fixed' : 'border-collapse')}
-          style={flat ? { minWidth: widths.reduce((sum, width) => sum + width, MARKS) } : undefined}
+          className={clsx('w-full', flat ? 'rows-apart columns-fixed' : 'border-collapse')}
+          style={flat ? flatColumns(MARKS, widths) : undefined}
         >
           {flat && (
             <colgroup>
@@ -170,8 +210,11 @@ export function RedlineGrid(props: Props) {
               ))}
             </colgroup>
           )}
-          <thead>
-            <tr className="sticky top-0 z-10 bg-sheet text-left text-sm text-soft shadow-[inset_0_-1px_var(--rule-strong)]">
+          <thead {...(flat && { role: 'rowgroup' })} className={clsx(flat && 'bg-sheet')}>
+            <tr
+              {...(flat && { role: 'row' })}
+              className="sticky top-0 z-10 bg-sheet text-left text-sm text-soft shadow-[inset_0_-1px_var(--rule-strong)]"
+            >
               <th className="w-8 py-1 pl-2">
                 <span className="sr-only">Difference</span>
               </th>
@@ -180,43 +223,14 @@ export function RedlineGrid(props: Props) {
               ))}
             </tr>
           </thead>
-          <tbody ref={body}>
-            {blank(from)}
-            {rows.slice(from, to).map((row, offset) => {
-              const rowAt = from + offset;
-              return (
-                <Fragment key={row.key}>
-                  {bands?.before(row, rows[rowAt - 1], state.columns.length + 1)}
-                  <RedlineLine
-                    row={row}
-                    rowAt={rowAt}
-                    columns={state.columns}
-                    lead={lead}
-                    fields={fields}
-                    sizes={columnSizing}
-                    height={flat ? ROW : null}
-                    mayEdit={mayEdit && fixed?.(row) !== true}
-                    moves={mayEdit && fixed?.(row) !== true && drop !== undefined && row.after !== null}
-                    drop={drag.over?.row === rowAt ? drag.over.side : null}
-                    current={grid.at.row === rowAt ? grid.at.field : null}
-                    markedFrom={grid.marked(rowAt)?.[0] ?? 0}
-                    markedTo={grid.marked(rowAt)?.[1] ?? -1}
-                    editing={grid.editing(row)}
-                    begun={grid.editing(row) === null ? null : grid.begun}
-                    invalid={grid.touched === row.key ? (fields.find((one) => edit.error?.at(one)) ?? null) : null}
-                    handlers={handlers}
-                  />
-                  {grid.touched === row.key && edit.error && (
-                    <tr>
-                      <td colSpan={state.columns.length + 1}>
-                        <RedlineProblem problem={edit.error} />
-                      </td>
-                    </tr>
-                  )}
-                </Fragment>
-              );
-            })}
-            {blank(rows.length - to)}
+          {/* What is heard here is done by the cells and links in it, which take the focus and the keys. */}
+          {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions */}
+          <tbody ref={body} {...(flat && { role: 'rowgroup' })} {...cells} onClick={follow}>
+            {flat ? (
+              <RowsInSight scroller={scroller} count={rows.length} height={ROW} draw={draw} />
+            ) : (
+              rows.map((_, rowAt) => draw(rowAt))
+            )}
             {bands?.after(rows.at(-1), state.columns.length + 1)}
           </tbody>
         </table>

@@ -51,7 +51,7 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
         drop === 'above' && 'shadow-[inset_0_2px_var(--accent)]',
         drop === 'below' && 'shadow-[inset_0_-2px_var(--accent)]',
       )}
-      {...(flat && { 'aria-rowindex': rowAt + 2, style: { height } })}
+      {...(flat && { role: 'row', 'aria-rowindex': rowAt + 2, style: { minHeight: height } })}
       {...(moves && {
         onDragOver: (event) => handlers.onDragOver(event, rowAt),
         onDrop: (event) => handlers.onDrop(event, row),
@@ -135,10 +135,6 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
             editing={props.editing === fieldAt}
             begun={props.begun}
             invalid={props.invalid === field}
-            onFocus={() => handlers.onFocus(row, rowAt, fieldAt)}
-            onPress={(event) => handlers.onPress(event, rowAt, fieldAt)}
-            onKey={(event) => handlers.onKey(event, row, rowAt, fieldAt)}
-            onEdit={() => handlers.onEdit(row, fieldAt)}
             onCommit={(text, next) => handlers.onCommit(row, text, next, rowAt, fieldAt)}
             onCancel={() => handlers.onCancel(rowAt, fieldAt)}
           />

@@ -1,3 +1,5 @@
+import type { CSSProperties } from 'react';
+
 /**
  * Pixels of the columns where lines are so many that only those in sight are drawn: fixed, so that nothing moves sideways while one
  * scrolls, and the browser does not measure all rows for each one that comes.
@@ -24,6 +26,12 @@ const PADDING = 16;
 const CHARACTER = 8;
 
 export const flatWidth = (id: string, sizes: Record<string, number>) => sizes[id] ?? WIDTHS[id] ?? OTHER;
+
+/** The columns as the style sheet sets them out (columns-fixed), in pixels; what is left over goes to those of the lines. */
+export function flatColumns(margin: number, widths: number[]): CSSProperties {
+  const columns = [`${margin}px`, ...widths.map((width) => `minmax(${width}px, ${width}fr)`)].join(' ');
+  return { '--columns': columns, minWidth: widths.reduce((sum, width) => sum + width, margin) } as CSSProperties;
+}
 
 /** Whether so many characters may be more than a column has room for. Cutting a text off costs the browser time for every cell. */
 export const mayBeCut = (characters: number, width: number) => characters * CHARACTER > width - PADDING;

@@ -1,12 +1,8 @@
-import { useLayoutEffect, useRef, useState, type DragEvent, type KeyboardEvent, type MouseEvent } from 'react';
+import { useLayoutEffect, useRef, useState, type DragEvent } from 'react';
 import type { RedlineRow } from './useRedline';
 
 /** What lines tell their grid. */
 export interface LineHandlers {
-  onFocus: (row: RedlineRow, rowAt: number, fieldAt: number) => void;
-  onPress: (event: MouseEvent, rowAt: number, fieldAt: number) => void;
-  onKey: (event: KeyboardEvent<HTMLElement>, row: RedlineRow, rowAt: number, fieldAt: number) => void;
-  onEdit: (row: RedlineRow, fieldAt: number) => void;
   onCommit: (row: RedlineRow, text: string, next: 'down' | 'right' | 'stay', rowAt: number, fieldAt: number) => void;
   onCancel: (rowAt: number, fieldAt: number) => void;
   onRemove: (row: RedlineRow) => void;
@@ -23,10 +19,6 @@ export function useLineHandlers(latest: LineHandlers): LineHandlers {
     held.current = latest;
   });
   const [handlers] = useState((): LineHandlers => ({
-    onFocus: (...told) => held.current.onFocus(...told),
-    onPress: (...told) => held.current.onPress(...told),
-    onKey: (...told) => held.current.onKey(...told),
-    onEdit: (...told) => held.current.onEdit(...told),
     onCommit: (...told) => held.current.onCommit(...told),
     onCancel: (...told) => held.current.onCancel(...told),
     onRemove: (...told) => held.current.onRemove(...told),

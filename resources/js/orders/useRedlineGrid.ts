@@ -137,8 +137,8 @@ export function useRedlineGrid(
     });
     if (edits.length > 0) several.mutate(edits);
   };
-  const onKey = (event: KeyboardEvent<HTMLElement>, row: RedlineRow, rowAt: number, fieldAt: number) => {
-    if (editing !== null || event.target !== event.currentTarget) return;
+  const onKey = (event: KeyboardEvent, row: RedlineRow, rowAt: number, fieldAt: number) => {
+    if (editing !== null) return;
     const mod = event.ctrlKey || event.metaKey;
     const moves: Record<string, [number, number]> = {
       ArrowDown: [rowAt + 1, fieldAt],

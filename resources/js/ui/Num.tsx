@@ -13,6 +13,15 @@ export function ItemNumber({ number }: { number: string }) {
   );
 }
 
+/** The same where there are hundreds in sight, within something that follows plain links (useFollow). */
+export function PlainItemNumber({ number }: { number: string }) {
+  return (
+    <a href={`/items/${number}`} className={shape}>
+      {number}
+    </a>
+  );
+}
+
 export function ChangeNumber({ number }: { number: string }) {
   return (
     <Link to={placeOf(number)} className={shape}>

@@ -13,7 +13,7 @@ describe('signs', () => {
     const kinds = Object.keys(marks) as (keyof typeof marks)[];
     const told = kinds.map((kind) => {
       const { container, unmount } = render(<Mark value={kind} />);
-      const text = container.textContent;
+      const text = `${container.textContent}${container.querySelector('[role=img]')?.getAttribute('aria-label') ?? ''}`;
       unmount();
       return text;
     });
@@ -35,7 +35,7 @@ describe('signs', () => {
   it('of priority stand out only where it is out of the ordinary', () => {
     const told = (Object.keys(priorities) as (keyof typeof priorities)[]).map((value) => {
       const { container, unmount } = render(<Priority value={value} />);
-      const text = container.textContent;
+      const text = `${container.textContent}${container.querySelector('[role=img]')?.getAttribute('aria-label') ?? ''}`;
       unmount();
       return text;
     });

@@ -1,5 +1,5 @@
 import type { Column } from '../../ui/DataTable';
-import { ItemNumber } from '../../ui/Num';
+import { PlainItemNumber } from '../../ui/Num';
 import type { RedlineRow } from '../useRedline';
 import { whereOf, type SheetRow, type Worksheet } from './sheetRows';
 
@@ -18,7 +18,7 @@ export function leadColumns(page: Worksheet): Column<RedlineRow>[] {
       text: (row) => `${subject(row)?.item ?? ''} ${titles.get(subject(row)?.item ?? '') ?? ''}`,
       cell: (row) => (
         <>
-          <ItemNumber number={subject(row)?.item ?? ''} /> {titles.get(subject(row)?.item ?? '')}
+          <PlainItemNumber number={subject(row)?.item ?? ''} /> {titles.get(subject(row)?.item ?? '')}
         </>
       ),
     },

@@ -1,7 +1,7 @@
 import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useLocation } from 'react-router';
 import { useBlock } from '../../lib/useBlock';
-import { useWindow } from '../../lib/useWindow';
+import { useInSight, useScroller } from '../../lib/useScroller';
 import { toTabs } from '../tableText';
 import type { Column } from './Column';
 import { gridKey } from './gridKey';
@@ -50,7 +50,9 @@ export function useGrid<Row>(options: Options<Row>) {
   const frame = useRef(0);
   // A list that grows looks the same before and after it did.
   const windowed = !options.drawsAll && (rows.length > FEW || paged !== undefined || tree !== undefined);
-  const { scroller, first, end, show, restore } = useWindow(rows.length, options.rowHeight);
+  const scroller = useScroller(options.rowHeight);
+  const { show, restore } = scroller;
+  const [first, end] = useInSight(scroller, rows.length, options.rowHeight);
   const current = Math.min(active, rows.length - 1);
   const marked: [number, number] = [Math.min(anchor, current), Math.max(anchor, current)];
   const readable = state.columns.filter((column) => !column.silent);
@@ -106,7 +108,7 @@ export function useGrid<Row>(options: Options<Row>) {
   }, [goTo]);
 
   const { rowSelection } = state.table.getState();
-  const remember = (row: Row) => tablePlace.write(entry, name, keyOf(row), scroller.current?.scrollTop ?? 0);
+  const remember = (row: Row) => tablePlace.write(entry, name, keyOf(row), scroller.element.current?.scrollTop ?? 0);
   const choose = (row: Row, on: boolean) => state.table.setRowSelection((was) => ({ ...was, [keyOf(row)]: on }));
   const copy = async (all: boolean) => {
     const wanted = all ? ((await paged?.all()) ?? rows) : rows.slice(marked[0], marked[1] + 1);
@@ -175,7 +177,7 @@ export function useGrid<Row>(options: Options<Row>) {
   // A few rows are drawn whole even so: then scrolling draws and lays out nothing.
   const part = windowed && (rows.length > FEW || paged !== undefined);
   return {
-    scroller,
+    scroller: scroller.element,
     body,
     from: part ? first : 0,
     to: part ? end : rows.length,
