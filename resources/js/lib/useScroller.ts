@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
+import { useCallback, useRef, useState, useSyncExternalStore, type RefCallback, type RefObject } from 'react';
 import { flushSync } from 'react-dom';
 
 interface Seen {
@@ -9,6 +9,8 @@ interface Seen {
 
 /** What scrolls, and how far it is. Who draws rows in it is told of every few that have gone by. */
 export interface Scroller {
+  /** The ref of the element: it may go and come back, as where a filter leaves nothing for a while. */
+  attach: RefCallback<HTMLDivElement>;
   element: RefObject<HTMLDivElement | null>;
   seen: () => Seen;
   subscribe: (tell: () => void) => () => void;
@@ -58,22 +60,25 @@ function seenStore() {
 export function useScroller(rowHeight: number): Scroller {
   const element = useRef<HTMLDivElement>(null);
   const [{ seen, see, subscribe }] = useState(seenStore);
-  useEffect(() => {
-    const box = element.current;
-    if (!box) return;
-    const look = () => {
-      // Drawn anew when a few rows have gone by, not at every turn of the wheel.
-      see(Math.floor(box.scrollTop / (rowHeight * STEP)) * rowHeight * STEP, box.clientHeight);
-    };
-    look();
-    box.addEventListener('scroll', look, { passive: true });
-    const observer = new ResizeObserver(look);
-    observer.observe(box);
-    return () => {
-      box.removeEventListener('scroll', look);
-      observer.disconnect();
-    };
-  }, [rowHeight, see]);
+  const attach = useCallback(
+    (box: HTMLDivElement) => {
+      const look = () => {
+        // Drawn anew when a few rows have gone by, not at every turn of the wheel.
+        see(Math.floor(box.scrollTop / (rowHeight * STEP)) * rowHeight * STEP, box.clientHeight);
+      };
+      element.current = box;
+      look();
+      box.addEventListener('scroll', look, { passive: true });
+      const observer = new ResizeObserver(look);
+      observer.observe(box);
+      return () => {
+        element.current = null;
+        box.removeEventListener('scroll', look);
+        observer.disconnect();
+      };
+    },
+    [rowHeight, see],
+  );
   const show = (row: number) => {
     const box = element.current;
     if (!box) return;
@@ -87,7 +92,7 @@ export function useScroller(rowHeight: number): Scroller {
   const restore = useCallback((top: number) => {
     if (element.current) element.current.scrollTop = top;
   }, []);
-  return { element, seen, subscribe, show, restore };
+  return { attach, element, seen, subscribe, show, restore };
 }
 
 /** Of many rows of one height, which have to be drawn: from the first up to, not including, the last of the two. */

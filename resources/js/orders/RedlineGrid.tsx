@@ -188,7 +188,7 @@ export function RedlineGrid(props: Props) {
       {several.error && <RedlineProblem problem={several.error} />}
       {tools?.(grid.block)}
       <div
-        ref={scroller.element}
+        ref={scroller.attach}
         // The ground is that of what scrolls: of a table that grows and shrinks it would be painted anew, all of it, whenever a row comes.
         className="max-h-[calc(100vh-13rem)] overflow-auto border-y border-strong bg-sheet print:max-h-none print:overflow-visible"
       >

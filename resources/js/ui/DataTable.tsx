@@ -76,7 +76,7 @@ export function DataTable<Row>(props: Props<Row>) {
       text: column.exported ?? column.text,
       ...(column.numeric === undefined ? {} : { numeric: column.numeric }),
     }));
-  const { scroller, body, from, to, windowed, current, isMarked, several, block, handlers } = useGrid<Row>({
+  const { attach, body, from, to, windowed, current, isMarked, several, block, handlers } = useGrid<Row>({
     name,
     state,
     keyOf,
@@ -122,7 +122,7 @@ export function DataTable<Row>(props: Props<Row>) {
           {caption !== undefined && tools}
         </div>
       )}
-      <div ref={scroller} className="max-h-[calc(100vh-8rem)] overflow-auto border-y border-strong bg-sheet">
+      <div ref={attach} className="max-h-[calc(100vh-8rem)] overflow-auto border-y border-strong bg-sheet">
         {/* A table whose rows act on keys is a grid; one in which rows open is a tree grid. */}
         <table
           role={tree ? 'treegrid' : 'grid'}

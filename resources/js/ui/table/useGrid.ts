@@ -177,7 +177,7 @@ export function useGrid<Row>(options: Options<Row>) {
   // A few rows are drawn whole even so: then scrolling draws and lays out nothing.
   const part = windowed && (rows.length > FEW || paged !== undefined);
   return {
-    scroller: scroller.element,
+    attach: scroller.attach,
     body,
     from: part ? first : 0,
     to: part ? end : rows.length,
