@@ -6,8 +6,9 @@ const HIGH = 30;
 
 function List({ count }: { count: number }) {
   const scroller = useScroller(HIGH);
+  const { attach } = scroller;
   const [first, end] = useInSight(scroller, count, HIGH);
-  return count === 0 ? <p>Nothing.</p> : <div ref={scroller.attach} role="list" aria-label={`${first} to ${end}`} />;
+  return count === 0 ? <p>Nothing.</p> : <div ref={attach} role="list" aria-label={`${first} to ${end}`} />;
 }
 
 it('draws what is in sight, also of a list that was empty for a while', () => {

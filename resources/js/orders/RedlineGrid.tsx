@@ -95,8 +95,9 @@ export function RedlineGrid(props: Props) {
   const body = useRef<HTMLTableSectionElement>(null);
   const flat = of === 'worksheet' || (bands === undefined && rows.length > MANY);
   const scroller = useScroller(ROW);
+  const { attach, show } = scroller;
   const widths = state.columns.map(({ id }) => flatWidth(id, columnSizing));
-  const grid = useRedlineGrid(rows, fields, body, { ...editing, show: flat ? scroller.show : undefined });
+  const grid = useRedlineGrid(rows, fields, body, { ...editing, show: flat ? show : undefined });
   const drag = useLineDrag(
     (rowAt) => (grid.marked(rowAt) ? grid.block : null),
     (done) => {
@@ -188,7 +189,7 @@ export function RedlineGrid(props: Props) {
       {several.error && <RedlineProblem problem={several.error} />}
       {tools?.(grid.block)}
       <div
-        ref={scroller.attach}
+        ref={attach}
         // The ground is that of what scrolls: of a table that grows and shrinks it would be painted anew, all of it, whenever a row comes.
         className="max-h-[calc(100vh-13rem)] overflow-auto border-y border-strong bg-sheet print:max-h-none print:overflow-visible"
       >
