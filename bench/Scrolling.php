@@ -21,6 +21,9 @@ final readonly class Scrolling
     /** Two frames of 16.67 ms, with what a clock may be off. */
     private const MOST = 33.5;
 
+    /** The most of a round that may have been taken away by the machine below ours. */
+    private const TAKEN = 0.02;
+
     private const SCRIPT = <<<'JS'
     const [aFrame, far, done] = arguments;
     const box = [...document.querySelectorAll('div')].reduce((a, b) => (b.scrollHeight - b.clientHeight > a.scrollHeight - a.clientHeight ? b : a));
@@ -55,8 +58,13 @@ final readonly class Scrolling
             ->until(WebDriverExpectedCondition::invisibilityOfElementLocated(WebDriverBy::cssSelector('[type=password]')));
     }
 
-    /** @return array{rounds: int, frames: int, worst_ms: float, over: int, clean_rounds: int, idle_clean_rounds: int} */
-    public function measure(string $path, int $rounds = 12): array
+    /**
+     * Where the processors are shared with other machines, a frame is late because they were taken away. A round in which they were says
+     * nothing of the page: it is counted apart, and another is tried.
+     *
+     * @return array{tried: int, over_of_all: int, rounds: int, frames: int, worst_ms: float, over: int, idle_clean_rounds: int}
+     */
+    public function measure(string $path, int $rounds = 12, int $tries = 60): array
     {
         $this->browser->get($this->address . $path);
         $this->browser->wait(60)->until(WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector('tbody td')));
@@ -66,22 +74,28 @@ final readonly class Scrolling
         $this->browser->switchTo()->newWindow();
         $this->browser->get('data:text/html,<div style="height:600px;overflow:auto"><div style="height:660000px"></div></div>');
         $idle = $this->browser->getWindowHandle();
-        $all = $worst = [];
-        $clean = $idleClean = 0;
-        for ($round = 0; $round < $rounds; $round++) {
-            $idleClean += max($this->frames($idle)) <= self::MOST ? 1 : 0;
-            $frames = $this->frames($page);
+        $late = static fn(array $frames): int => count(array_filter($frames, static fn(float $ms): bool => $ms > self::MOST));
+        $ours = $all = [];
+        $idleClean = 0;
+        for ($tried = 0; $tried < $tries && count($ours) < $rounds; $tried++) {
+            $empty = $this->frames($idle);
+            [$before, $frames, $after] = [Processors::now(), $this->frames($page), Processors::now()];
             array_push($all, ...$frames);
-            $worst[] = max($frames);
-            $clean += max($frames) <= self::MOST ? 1 : 0;
+            if ($after->takenSince($before) > self::TAKEN) {
+                continue;
+            }
+            $ours[] = $frames;
+            $idleClean += $late($empty) === 0 ? 1 : 0;
         }
+        $counted = array_merge(...$ours);
 
         return [
-            'rounds' => $rounds,
-            'frames' => count($all),
-            'worst_ms' => round(median($worst), 1),
-            'over' => count(array_filter($all, static fn(float $ms): bool => $ms > self::MOST)),
-            'clean_rounds' => $clean,
+            'tried' => $tried,
+            'over_of_all' => $late($all),
+            'rounds' => count($ours),
+            'frames' => count($counted),
+            'worst_ms' => round($counted === [] ? 0.0 : max($counted), 1),
+            'over' => $late($counted),
             'idle_clean_rounds' => $idleClean,
         ];
     }

@@ -47,11 +47,17 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
     <tr
       className={clsx(
         'group border-b border-rule align-baseline',
+        // What is picked from while a cell is open may hang out of its row.
+        flat && props.editing === null && 'row-alone',
         `mark-${row.mark}`,
         drop === 'above' && 'shadow-[inset_0_2px_var(--accent)]',
         drop === 'below' && 'shadow-[inset_0_-2px_var(--accent)]',
       )}
-      {...(flat && { role: 'row', 'aria-rowindex': rowAt + 2, style: { minHeight: height } })}
+      {...(flat && {
+        role: 'row',
+        'aria-rowindex': rowAt + 2,
+        style: { [props.editing === null ? 'height' : 'minHeight']: height },
+      })}
       {...(moves && {
         onDragOver: (event) => handlers.onDragOver(event, rowAt),
         onDrop: (event) => handlers.onDrop(event, row),
