@@ -1,10 +1,10 @@
 import { useCallback, useRef, useState, useSyncExternalStore, type RefCallback, type RefObject } from 'react';
 import { flushSync } from 'react-dom';
 
-interface Seen {
-  /** Pixels, in steps of a few rows. */
-  top: number;
-  height: number;
+/** Rows, from the first up to, not including, the last. */
+interface Rows {
+  first: number;
+  end: number;
 }
 
 /** What scrolls, and how far it is. Who draws rows in it is told of every few that have gone by. */
@@ -12,7 +12,7 @@ export interface Scroller {
   /** The ref of the element: it may go and come back, as where a filter leaves nothing for a while. */
   attach: RefCallback<HTMLDivElement>;
   element: RefObject<HTMLDivElement | null>;
-  seen: () => Seen;
+  drawn: () => Rows;
   subscribe: (tell: () => void) => () => void;
   /** Brings a row into sight. */
   show: (row: number) => void;
@@ -20,8 +20,27 @@ export interface Scroller {
   restore: (top: number) => void;
 }
 
+/** Rows above and below those in sight, and how many come at a time. */
 const MARGIN = 4;
 const STEP = 6;
+/** Rows that have gone out of sight are taken away so many at a time: the browser paints anew all around where one goes. */
+const LEAVE = 24;
+
+/** What is to be drawn for what is in sight, both in rows. */
+function around(top: number, height: number): Rows {
+  const first = Math.floor(top / STEP) * STEP;
+  return { first: first - MARGIN, end: Math.ceil(first + height) + STEP + MARGIN };
+}
+
+/** What is there stays until many are to go. */
+function staying(now: Rows, drawn: Rows): Rows {
+  if (now.first >= drawn.end || now.end <= drawn.first) return now;
+  const stays = (over: number) => over > 0 && over < LEAVE;
+  return {
+    first: stays(now.first - drawn.first) ? drawn.first : now.first,
+    end: stays(drawn.end - now.end) ? drawn.end : now.end,
+  };
+}
 
 let printing = false;
 
@@ -39,14 +58,15 @@ function onPrinting(tell: () => void): () => void {
   };
 }
 
-function seenStore() {
-  let seen: Seen = { top: 0, height: 800 };
+function drawnStore(rowHeight: number) {
+  let drawn = around(0, 800 / rowHeight);
   const told = new Set<() => void>();
   return {
-    seen: () => seen,
-    see: (top: number, height: number) => {
-      if (seen.top === top && seen.height === height) return;
-      seen = { top, height };
+    drawn: () => drawn,
+    look: (box: HTMLElement) => {
+      const next = staying(around(box.scrollTop / rowHeight, box.clientHeight / rowHeight), drawn);
+      if (next.first === drawn.first && next.end === drawn.end) return;
+      drawn = next;
       for (const tell of told) tell();
     },
     subscribe: (tell: () => void) => {
@@ -59,25 +79,22 @@ function seenStore() {
 /** Whoever calls it is not drawn anew when it scrolls. */
 export function useScroller(rowHeight: number): Scroller {
   const element = useRef<HTMLDivElement>(null);
-  const [{ seen, see, subscribe }] = useState(seenStore);
+  const [{ drawn, look, subscribe }] = useState(() => drawnStore(rowHeight));
   const attach = useCallback(
     (box: HTMLDivElement) => {
-      const look = () => {
-        // Drawn anew when a few rows have gone by, not at every turn of the wheel.
-        see(Math.floor(box.scrollTop / (rowHeight * STEP)) * rowHeight * STEP, box.clientHeight);
-      };
+      const moved = () => look(box);
       element.current = box;
-      look();
-      box.addEventListener('scroll', look, { passive: true });
-      const observer = new ResizeObserver(look);
+      moved();
+      box.addEventListener('scroll', moved, { passive: true });
+      const observer = new ResizeObserver(moved);
       observer.observe(box);
       return () => {
         element.current = null;
-        box.removeEventListener('scroll', look);
+        box.removeEventListener('scroll', moved);
         observer.disconnect();
       };
     },
-    [rowHeight, see],
+    [look],
   );
   const show = (row: number) => {
     const box = element.current;
@@ -87,19 +104,17 @@ export function useScroller(rowHeight: number): Scroller {
     if (top < box.scrollTop) box.scrollTop = top;
     else if (top + rowHeight + head > box.scrollTop + box.clientHeight)
       box.scrollTop = top + rowHeight + head - box.clientHeight;
-    see(box.scrollTop, box.clientHeight);
+    look(box);
   };
   const restore = useCallback((top: number) => {
     if (element.current) element.current.scrollTop = top;
   }, []);
-  return { attach, element, seen, subscribe, show, restore };
+  return { attach, element, drawn, subscribe, show, restore };
 }
 
-/** Of many rows of one height, which have to be drawn: from the first up to, not including, the last of the two. */
-export function useInSight({ seen, subscribe }: Scroller, count: number, rowHeight: number): [number, number] {
-  const { top, height } = useSyncExternalStore(subscribe, seen);
+/** Of so many rows, which have to be drawn: from the first up to, not including, the last of the two. */
+export function useInSight({ drawn, subscribe }: Scroller, count: number): [number, number] {
+  const { first, end } = useSyncExternalStore(subscribe, drawn);
   const all = useSyncExternalStore(onPrinting, () => printing);
-  if (all) return [0, count];
-  const first = Math.max(0, Math.min(count, Math.floor(top / rowHeight) - MARGIN));
-  return [first, Math.min(count, Math.ceil((top + height) / rowHeight) + STEP + MARGIN)];
+  return all ? [0, count] : [Math.max(0, Math.min(count, first)), Math.min(count, end)];
 }

@@ -107,7 +107,7 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
               flat && 'group-focus-within:relative group-hover:relative',
               flat && mayBeCut(by.length, flatWidth(id, sizes)) && 'truncate',
             )}
-            title={[row.edited_by, moment(row.edited_at)].filter(Boolean).join(', ')}
+            title={[row.edited_by, moment(row.edited_at)].filter(Boolean).join(', ') || undefined}
           >
             {by}
             {mayEdit && row.after !== null && (

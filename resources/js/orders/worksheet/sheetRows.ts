@@ -27,7 +27,7 @@ export function placeOf(key: string): { subject: number; line: string } {
 
 /** The rows of a part as the grid reads them: the server tells once what is the same before and after. */
 function rowsOf(part: Part, offset: number): SheetRow[] {
-  const titles = new Map(part.items.map(({ number, title }) => [number, { title }]));
+  const titles = new Map(part.items.map((item) => [item.number, item]));
   const begins = (row: Part['rows'][number]) => row.line.first_day ?? '';
   // Of two lines with one find number, that which ends comes before that which begins.
   const rows = [...part.rows].sort(

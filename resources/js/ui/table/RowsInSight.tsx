@@ -11,7 +11,7 @@ interface Props {
 
 /** Of many rows of a table those that are in sight, and the room of the others. The table around them is not drawn anew when it scrolls. */
 export function RowsInSight({ scroller, count, height, draw }: Props) {
-  const [first, end] = useInSight(scroller, count, height);
+  const [first, end] = useInSight(scroller, count);
   const blank = (rows: number) => rows > 0 && <tr aria-hidden style={{ height: rows * height }} />;
   return (
     <>

@@ -52,7 +52,7 @@ export function useGrid<Row>(options: Options<Row>) {
   const windowed = !options.drawsAll && (rows.length > FEW || paged !== undefined || tree !== undefined);
   const scroller = useScroller(options.rowHeight);
   const { show, restore } = scroller;
-  const [first, end] = useInSight(scroller, rows.length, options.rowHeight);
+  const [first, end] = useInSight(scroller, rows.length);
   const current = Math.min(active, rows.length - 1);
   const marked: [number, number] = [Math.min(anchor, current), Math.max(anchor, current)];
   const readable = state.columns.filter((column) => !column.silent);
