@@ -53,7 +53,7 @@ describe('hand-over profiles', () => {
     await show(<ProfilesPage />, { as: ivo });
     expect(await screen.findByText('manufacturing structures and routings; at Weir')).toBeTruthy();
     expect(screen.getByText('planning has accepted a release')).toBeTruthy();
-    expect(screen.getByText('CSV, http')).toBeTruthy();
+    expect(screen.getByText('CSV, HTTP')).toBeTruthy();
     expect(screen.getByText('all delivered')).toBeTruthy();
   });
 

@@ -6,6 +6,9 @@ import { channelColumns } from './channelColumns';
 import { ProfileForm } from './ProfileForm';
 import { formats, handoverStructures, moments, targets } from './profileWords';
 
+/** A name within a text: an abbreviation stays one. */
+const inText = (name: string) => (name === name.toUpperCase() ? name : name.toLowerCase());
+
 type Profile = Schemas['HandoverProfileRow'];
 
 const gets = (row: Profile) =>
@@ -27,7 +30,7 @@ export function ProfilesPage() {
       columns={[
         textColumn('gets', 'Gets', gets),
         textColumn('when', 'When', (row) => row.moments.map((one) => moments[one].toLowerCase()).join(', ')),
-        textColumn('as', 'As', (row) => `${formats[row.format]}, ${targets[row.target].toLowerCase()}`),
+        textColumn('as', 'As', (row) => `${formats[row.format]}, ${inText(targets[row.target])}`),
         ...channelColumns<Profile>(),
         statusColumn(),
       ]}
