@@ -15,7 +15,7 @@ return [
     'valid' => 'gültig von :from bis :to',
     'valid_from' => 'gültig ab :from',
     'not_released' => 'Nicht freigegeben. Weder danach fertigen noch bestellen.',
-    'until' => 'bis zu :next ab :from',
+    'until' => 'dann :next, ab :from',
     'replaced' => 'ersetzt durch :next ab :from',
     'replaced_by' => 'ersetzt durch :next',
     'order' => 'Änderungsauftrag',

@@ -17,7 +17,7 @@ return [
     'valid' => 'valid :from to :to',
     'valid_from' => 'valid from :from',
     'not_released' => 'Not released. Not to be built or bought from.',
-    'until' => 'until :next from :from',
+    'until' => 'then :next, from :from',
     'replaced' => 'replaced by :next from :from',
     'replaced_by' => 'replaced by :next',
     'order' => 'Order',

@@ -17,7 +17,7 @@ it('answers whoever scans an old print, without an account, until the address is
     );
     expect($scanned($address))
         ->toContain('IN FORCE')
-        ->toContain('until B from')
+        ->toContain('then B, from')
         ->and(substr($scanned("{$address}.pdf"), 0, 5))
         ->toBe('%PDF-');
     $this->screen->press('Withdraw address')->see('No address yet.');

@@ -206,7 +206,7 @@ it('tells whoever scans an old print that it is superseded, from which day and b
         ->assertHeader('Content-Type', 'application/pdf');
 
     $order = ($this->release)();
-    ($this->scan)($address)->assertOk()->assertSee('IN FORCE')->assertSee('until B from');
+    ($this->scan)($address)->assertOk()->assertSee('IN FORCE')->assertSee('then B, from');
     $coming = (string) ItemFile::query()->where('name', 'head B.svg')->value('id');
     ($this->scan)(($this->address)($coming))->assertOk()->assertSee('COMING');
 
