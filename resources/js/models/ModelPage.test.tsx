@@ -4,11 +4,18 @@ import type { Schemas } from '../lib/api';
 import { file, item } from '../testing/make';
 import { server } from '../testing/server';
 import { address, choose, show } from '../testing/show';
+import { hasWebGl } from './hasWebGl';
 import { ModelPage } from './ModelPage';
 import { readModel } from './readModel';
 import type { Solid } from './solids';
 
 vi.mock('./readModel', () => ({ readModel: vi.fn() }));
+vi.mock('./hasWebGl', () => ({ hasWebGl: vi.fn() }));
+vi.mock('./ModelView', () => ({
+  ModelView: ({ bodies }: { bodies: { solid: Solid }[] }) => (
+    <p>Drawn: {bodies.map(({ solid }) => solid.name).join(' ')}</p>
+  ),
+}));
 const read = vi.mocked(readModel);
 
 /** A tetrahedron of a size, at a place along x. */
@@ -37,8 +44,7 @@ const row = (number: string, title: string, find: number, extended: string): Par
 
 beforeEach(() => {
   read.mockReset();
-  // Nothing is drawn here: the list has to do.
-  vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(null);
+  vi.mocked(hasWebGl).mockReturnValue(false);
   server
     .on('GET /api/favourites', [])
     .on('GET /api/items/200-0010', { item: item('200-0010', 'Pump head'), revisions: [] })
@@ -74,9 +80,9 @@ describe('the design model of an item', () => {
     await opened();
     expect(await screen.findByText(/shows nothing in three dimensions/)).toBeTruthy();
     expect(read.mock.calls[0]?.[0]).toBe('/api/files/e');
-    expect(cells('Tube clamp')).toEqual(['60', '200-0042', 'Tube clamp', '2 pc', '1', 'Hide']);
-    expect(cells('Jig')).toEqual(['', '900-1', 'Jig', 'not a line', '1', 'Hide']);
-    expect(cells('Grease')).toEqual(['90', '710-0001', 'Grease', '2 pc', 'none', '']);
+    expect(cells('Tube clamp')).toEqual(['60', '200-0042', 'Tube clamp', '2 pc', '1']);
+    expect(cells('Jig')).toEqual(['', '900-1', 'Jig', 'not a line', '1']);
+    expect(cells('Grease')).toEqual(['90', '710-0001', 'Grease', '2 pc', 'none']);
   });
 
   it('says how far it is while it is read, and stops when it is told to', async () => {
@@ -112,12 +118,16 @@ describe('the design model of an item', () => {
   });
 
   it('finds, chooses and hides parts', async () => {
+    vi.mocked(hasWebGl).mockReturnValue(true);
     read.mockResolvedValue({ solids: now, undrawn: 0 });
     const user = await opened();
     await user.click(await screen.findByText('Tube clamp'));
     expect(await screen.findByRole('button', { name: 'Show all alike' })).toBeTruthy();
+    expect(await screen.findByText('Drawn: Housing Clamp Jig')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Hide 900-1' }));
-    expect(screen.getByRole('button', { name: 'Show 900-1' })).toBeTruthy();
+    expect(screen.getByText('Drawn: Housing Clamp')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Show 900-1' }));
+    expect(screen.getByText('Drawn: Housing Clamp Jig')).toBeTruthy();
     await user.type(screen.getByRole('textbox', { name: 'Find a part' }), 'hous');
     expect(screen.queryByText('Tube clamp')).toBeNull();
     expect(screen.getByText('Pump head housing')).toBeTruthy();

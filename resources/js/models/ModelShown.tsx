@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import type { Schemas } from '../lib/api';
 import { count } from '../lib/format';
@@ -55,6 +56,7 @@ export function ModelShown({ number, file, older, on }: Props) {
       </>
     );
   }
+  const inThree = hasWebGl();
   const undrawn = model.undrawn + (older === null ? 0 : before.undrawn);
   return (
     <div className="space-y-3">
@@ -64,8 +66,11 @@ export function ModelShown({ number, file, older, on }: Props) {
           browser.
         </Notice>
       )}
-      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-        {hasWebGl() ? (
+      {!inThree && (
+        <Notice>This browser shows nothing in three dimensions (WebGL). The parts of the model are listed.</Notice>
+      )}
+      <div className={clsx('grid items-start gap-4', inThree && 'lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]')}>
+        {inThree && (
           <Suspense>
             <ModelView
               bodies={bodies}
@@ -73,8 +78,6 @@ export function ModelShown({ number, file, older, on }: Props) {
               onPick={(key) => setChosen(bodies.find((body) => body.key === key)?.solid.number ?? null)}
             />
           </Suspense>
-        ) : (
-          <Notice>This browser shows nothing in three dimensions (WebGL). The parts of the model are listed.</Notice>
         )}
         <PartList
           parts={parts}
@@ -82,7 +85,7 @@ export function ModelShown({ number, file, older, on }: Props) {
           chosen={chosen}
           hidden={hidden}
           onChoose={setChosen}
-          onHide={onHide}
+          onHide={inThree ? onHide : null}
         />
       </div>
     </div>

@@ -13,7 +13,8 @@ interface Props {
   chosen: string | null;
   hidden: ReadonlySet<string>;
   onChoose: (number: string | null) => void;
-  onHide: (number: string, hide: boolean) => void;
+  /** null: there is no picture to hide them in. */
+  onHide: ((number: string, hide: boolean) => void) | null;
 }
 
 /** The parts of a model: found, chosen, hidden; with what became of each where two models are compared. */
@@ -84,18 +85,22 @@ export function PartList({ parts, compared, chosen, hidden, onChoose, onHide }: 
           <span className="text-soft">{part.bodiesBelow === 0 ? 'none' : `${part.bodiesBelow} in parts`}</span>
         ),
     },
-    actsColumn<ModelPart>((part) =>
-      part.bodies + part.kinds.length === 0 ? null : (
-        <Button
-          look="quiet"
-          className="!h-6"
-          aria-label={`${hidden.has(part.number) ? 'Show' : 'Hide'} ${part.number}`}
-          onClick={() => onHide(part.number, !hidden.has(part.number))}
-        >
-          {hidden.has(part.number) ? 'Show' : 'Hide'}
-        </Button>
-      ),
-    ),
+    ...(onHide === null
+      ? []
+      : [
+          actsColumn<ModelPart>((part) =>
+            part.bodies + part.kinds.length === 0 ? null : (
+              <Button
+                look="quiet"
+                className="!h-6"
+                aria-label={`${hidden.has(part.number) ? 'Show' : 'Hide'} ${part.number}`}
+                onClick={() => onHide(part.number, !hidden.has(part.number))}
+              >
+                {hidden.has(part.number) ? 'Show' : 'Hide'}
+              </Button>
+            ),
+          ),
+        ]),
   ];
   return (
     <section className="min-w-0 space-y-2">
@@ -112,7 +117,7 @@ export function PartList({ parts, compared, chosen, hidden, onChoose, onHide }: 
             Show all alike
           </Button>
         )}
-        {hidden.size > 0 && (
+        {onHide !== null && hidden.size > 0 && (
           <Button look="quiet" className="!h-7" onClick={() => hidden.forEach((number) => onHide(number, false))}>
             Show hidden parts
           </Button>
