@@ -152,7 +152,7 @@ export function RedlineGrid(props: Props) {
           lead={lead}
           fields={fields}
           sizes={columnSizing}
-          height={flat ? ROW : null}
+          flat={flat}
           mayEdit={mayEdit && fixed?.(row) !== true}
           moves={mayEdit && fixed?.(row) !== true && drop !== undefined && row.after !== null}
           drop={drag.over?.row === rowAt ? drag.over.side : null}
@@ -201,7 +201,7 @@ export function RedlineGrid(props: Props) {
           {...(flat && { 'aria-rowcount': rows.length + 1 })}
           data-takes-letters={mayEdit || undefined}
           className={clsx('w-full', flat ? 'rows-apart columns-fixed' : 'border-collapse')}
-          style={flat ? flatColumns(MARKS, widths) : undefined}
+          style={flat ? flatColumns(MARKS, widths, ROW) : undefined}
         >
           {flat && (
             <colgroup>

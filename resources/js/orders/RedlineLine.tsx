@@ -17,8 +17,8 @@ interface Props {
   lead: Column<RedlineRow>[] | undefined;
   fields: Field[];
   sizes: Record<string, number>;
-  /** All of it on one line of this height; null: as high as it needs. */
-  height: number | null;
+  /** All of it on one line of the height that the table names; otherwise as high as it needs. */
+  flat: boolean;
   mayEdit: boolean;
   /** Whether it can be dragged to another place. */
   moves: boolean;
@@ -40,8 +40,7 @@ interface Props {
 
 /** One line of a grid of lines before and after. */
 export const RedlineLine = memo(function RedlineLine(props: Props) {
-  const { row, rowAt, columns, lead, fields, sizes, height, mayEdit, moves, drop, handlers } = props;
-  const flat = height !== null;
+  const { row, rowAt, columns, lead, fields, sizes, flat, mayEdit, moves, drop, handlers } = props;
   const by = [row.task, row.edited_by].filter(Boolean).join(' ');
   return (
     <tr
@@ -53,11 +52,7 @@ export const RedlineLine = memo(function RedlineLine(props: Props) {
         drop === 'above' && 'shadow-[inset_0_2px_var(--accent)]',
         drop === 'below' && 'shadow-[inset_0_-2px_var(--accent)]',
       )}
-      {...(flat && {
-        role: 'row',
-        'aria-rowindex': rowAt + 2,
-        style: { [props.editing === null ? 'height' : 'minHeight']: height },
-      })}
+      {...(flat && { role: 'row', 'aria-rowindex': rowAt + 2 })}
       {...(moves && {
         onDragOver: (event) => handlers.onDragOver(event, rowAt),
         onDrop: (event) => handlers.onDrop(event, row),

@@ -27,10 +27,14 @@ const CHARACTER = 8;
 
 export const flatWidth = (id: string, sizes: Record<string, number>) => sizes[id] ?? WIDTHS[id] ?? OTHER;
 
-/** The columns as the style sheet sets them out (columns-fixed), in pixels; what is left over goes to those of the lines. */
-export function flatColumns(margin: number, widths: number[]): CSSProperties {
+/**
+ * The columns and the height of a row as the style sheet sets them out (columns-fixed), in pixels; what is left over of the width goes to
+ * the columns of the lines.
+ */
+export function flatColumns(margin: number, widths: number[], row: number): CSSProperties {
   const columns = [`${margin}px`, ...widths.map((width) => `minmax(${width}px, ${width}fr)`)].join(' ');
-  return { '--columns': columns, minWidth: widths.reduce((sum, width) => sum + width, margin) } as CSSProperties;
+  const minWidth = widths.reduce((sum, width) => sum + width, margin);
+  return { '--columns': columns, '--row': `${row}px`, minWidth } as CSSProperties;
 }
 
 /** Whether so many characters may be more than a column has room for. Cutting a text off costs the browser time for every cell. */
