@@ -115,6 +115,34 @@ it('imports nothing of a sheet with one bad cell, and all of it once that is men
     unlink(Cases::$sheet);
 });
 
+it('shows its last line above the consequences, without scrolling the page', function (): void {
+    $this->screen
+        ->as('jonas.weir', '/orders/' . Cases::$order . '/worksheet')
+        ->see('56 lines of 4 structures')
+        ->see('end products');
+    $seen = fn(): array => (array) $this->screen->driver->executeScript(
+        <<<'JS'
+        const bottom = (one) => Math.round(one?.getBoundingClientRect().bottom ?? 1e6);
+        const table = document.querySelector('[role=grid]');
+        table.parentElement.scrollTop = 1e6;
+        const strip = document.querySelector('aside[aria-label=Consequences]').getBoundingClientRect();
+        return [bottom(table.querySelector('[data-cell="55-0"]')), bottom(table.parentElement), Math.round(strip.top), window.scrollY];
+        JS
+        ,
+    );
+    $above = function () use ($seen): bool {
+        [$last, $box, $strip, $scrolled] = $seen();
+
+        return $last <= $box && $box < $strip && $scrolled === 0;
+    };
+    $this->screen->until('the last line above the strip', $above);
+    // What opens in the strip takes its room from the table, as does what opens above.
+    $this->screen->click('//aside[@aria-label="Consequences"]//button[contains(., "lines differ")]')->see('They are marked on');
+    $this->screen->until('the last line above the opened strip', $above);
+    $this->screen->click('//button[starts-with(normalize-space(), "Find and replace")]')->see('Look for');
+    $this->screen->until('the last line below the form', $above);
+});
+
 it('carries what fits over to a sibling, and leaves what does not to a decision', function (): void {
     $this->screen
         ->visit('/orders/' . Cases::$order . '/transfer?to=' . rawurlencode('230-0001 engineering>110-0002 engineering'))

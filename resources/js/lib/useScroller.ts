@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState, useSyncExternalStore, type RefCallback, type RefObject } from 'react';
 import { flushSync } from 'react-dom';
+import { fitToWindow } from './fitToWindow';
 
 /** Rows, from the first up to, not including, the last. */
 interface Rows {
@@ -84,6 +85,7 @@ export function useScroller(rowHeight: number): Scroller {
     (box: HTMLDivElement) => {
       const moved = () => look(box);
       element.current = box;
+      const leave = fitToWindow(box);
       moved();
       box.addEventListener('scroll', moved, { passive: true });
       const observer = new ResizeObserver(moved);
@@ -92,6 +94,7 @@ export function useScroller(rowHeight: number): Scroller {
         element.current = null;
         box.removeEventListener('scroll', moved);
         observer.disconnect();
+        leave();
       };
     },
     [look],

@@ -12,6 +12,7 @@ import { BuiltProducts, hardest } from './BuiltProducts';
 import { PlantAccounts } from '../manufacturing/PlantAccounts';
 import { Introduce } from '../planning/Introduce';
 import { DataTable, type Column } from '../ui/DataTable';
+import { Foot } from '../ui/Foot';
 import { ChangeNumber, ItemNumber } from '../ui/Num';
 
 /** Always in sight while an order is open: what its edits mean. Each figure opens into its rows. */
@@ -139,7 +140,7 @@ export function ConsequenceStrip({ order }: { order: string }) {
   const shown = figures.find((figure) => figure.id === open);
 
   return (
-    <aside aria-label="Consequences" className="no-print fixed inset-x-0 bottom-0 z-20 border-t border-strong bg-sheet">
+    <Foot label="Consequences">
       <div className="px-7">
         <AtWork order={order} />
       </div>
@@ -168,7 +169,7 @@ export function ConsequenceStrip({ order }: { order: string }) {
           </button>
         ))}
       </div>
-    </aside>
+    </Foot>
   );
 }
 

@@ -191,7 +191,7 @@ export function RedlineGrid(props: Props) {
       <div
         ref={attach}
         // The ground is that of what scrolls: of a table that grows and shrinks it would be painted anew, all of it, whenever a row comes.
-        className="max-h-[calc(100vh-13rem)] overflow-auto border-y border-strong bg-sheet print:max-h-none print:overflow-visible"
+        className="fits-window [--below:3.25rem] overflow-auto border-y border-strong bg-sheet print:overflow-visible"
       >
         <table
           role="grid"

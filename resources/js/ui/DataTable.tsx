@@ -122,7 +122,7 @@ export function DataTable<Row>(props: Props<Row>) {
           {caption !== undefined && tools}
         </div>
       )}
-      <div ref={attach} className="max-h-[calc(100vh-8rem)] overflow-auto border-y border-strong bg-sheet">
+      <div ref={attach} className="fits-window overflow-auto border-y border-strong bg-sheet">
         {/* A table whose rows act on keys is a grid; one in which rows open is a tree grid. */}
         <table
           role={tree ? 'treegrid' : 'grid'}

@@ -22,7 +22,7 @@ export function Page({ title, number, over, aside, children }: Props) {
   }, [whole]);
   usePrintFoot(whole);
   return (
-    <main className="mx-auto max-w-[100rem] px-6 pt-4 pb-16">
+    <main className="mx-auto max-w-[100rem] px-6 pt-4 pb-[calc(var(--foot,0px)+1.5rem)]">
       <header className="mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div>
           {over !== undefined && <div className="text-sm text-soft">{over}</div>}

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { signed, signedMinutes } from '../../lib/format';
 import { queries } from '../../lib/queries';
 import { RoutingFigures } from '../../manufacturing/RoutingFigures';
+import { Foot } from '../../ui/Foot';
 import { AtWork } from '../AtWork';
 import { hardest } from '../BuiltProducts';
 import type { BuiltRedline } from './useBuilt';
@@ -12,10 +13,7 @@ export function RoutingStrip({ redline }: { redline: BuiltRedline }) {
   const products = data?.built.filter(({ plant }) => plant === redline.plant) ?? [];
   const most = products.length === 0 ? null : hardest(products);
   return (
-    <aside
-      aria-label="Minutes and money of one unit"
-      className="no-print fixed inset-x-0 bottom-0 z-20 flex flex-wrap items-baseline gap-x-6 gap-y-1 border-t border-strong bg-sheet px-6 py-2"
-    >
+    <Foot label="Minutes and money of one unit" className="flex flex-wrap items-baseline gap-x-6 gap-y-1 px-6 py-2">
       {redline.is_open && (
         <div className="basis-full empty:hidden">
           <AtWork order={redline.order} />
@@ -28,6 +26,6 @@ export function RoutingStrip({ redline }: { redline: BuiltRedline }) {
           {signed(most.difference)}
         </span>
       )}
-    </aside>
+    </Foot>
   );
 }
