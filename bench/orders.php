@@ -31,15 +31,11 @@ use Orthotaxis\Core\Content\Subject;
 use Orthotaxis\Core\Edit\ChangeLine;
 use Orthotaxis\Core\Quantity\Quantity;
 
-require __DIR__ . '/Pages.php';
-require __DIR__ . '/Processors.php';
-require __DIR__ . '/Scrolling.php';
-require __DIR__ . '/measurer.php';
 require __DIR__ . '/merging.php';
+require __DIR__ . '/worksheet.php';
 
 const PARENTS = 5_000;
 const ORDER = 'ECO-BENCH-EDITED';
-const SHEET_ROWS = 20_000;
 const KEYSTROKES = 15;
 
 ini_set('memory_limit', '3G');
@@ -47,8 +43,9 @@ require dirname(__DIR__) . '/vendor/autoload.php';
 $app = require dirname(__DIR__) . '/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 [, $lines, $json, $folder, $program, $address] = $argv;
-// First, while nothing else fills the memory.
+// First, while nothing else fills the memory, and the database has nothing to clear away.
 $merging = merging($folder, $program);
+[$sheet, $scrolled] = worksheet($address);
 
 /** @return array{float, mixed} milliseconds, and the answer; as for a process that serves, nothing is left of the request before */
 function once(Closure $do): array
@@ -212,44 +209,6 @@ $work = DB::scalar(
     ),
 );
 DB::rollBack();
-
-/** An order with so many lines in all that it changes, without a person who edits it; to be deleted again. */
-$away = static function (): void {
-    $left = ChangeOrder::query()->where('number', 'ECO-BENCH-SHEET')->first();
-    DB::table('change_order_items')->where('order_id', $left?->id)->delete();
-    $left?->delete();
-};
-// Of a run that was broken off.
-$away();
-$large = DB::transaction(static function (): ChangeOrder {
-    $order = ChangeOrder::query()->create([
-        'number' => 'ECO-BENCH-SHEET',
-        'title' => 'Bench',
-        'description' => '',
-        'priority' => 'normal',
-        'state' => 'revising',
-        'author_id' => DB::scalar('SELECT min(id) FROM people'),
-        'raised_at' => now(),
-    ]);
-    DB::statement(
-        "INSERT INTO change_order_items (order_id, item_id, outcome)
-        SELECT ?, item_id, 'revise' FROM (
-            SELECT c.item_id, sum(count(*)) OVER (ORDER BY c.item_id) AS so_far FROM contents c JOIN structure_lines l ON l.content_id = c.id
-            WHERE c.kind = 'engineering' AND c.status = 'released' GROUP BY c.item_id
-        ) a WHERE so_far <= ?",
-        [$order->id, SHEET_ROWS],
-    );
-
-    return $order;
-});
-try {
-    $password = bin2hex(random_bytes(12));
-    $reader = measurer($password);
-    [$sheet] = (new Pages($address))->measure(['worksheet' => "/api/orders/{$large->number}/worksheet"]);
-    $scrolled = (new Scrolling($address, $reader->login, $password))->measure("/orders/{$large->number}/worksheet");
-} finally {
-    $away();
-}
 
 $report = [
     'replacement' => [

@@ -5,6 +5,7 @@ const frames = () => new Promise((done) => requestAnimationFrame(() => requestAn
 
 it('tells how far below the top of the page a box begins, however far that is scrolled, and again when that changes', async () => {
   const box = document.createElement('div');
+  document.body.appendChild(document.createElement('main')).append(box);
   let top = 246.2;
   vi.spyOn(box, 'getBoundingClientRect').mockImplementation(() => new DOMRect(0, top, 800, 400));
   const above = () => box.style.getPropertyValue('--above');
@@ -25,4 +26,10 @@ it('tells how far below the top of the page a box begins, however far that is sc
   window.dispatchEvent(new Event('resize'));
   await frames();
   expect(above()).toBe('');
+});
+
+it('leaves alone what stands over the page', () => {
+  const box = document.body.appendChild(document.createElement('div'));
+  fitToWindow(box)();
+  expect(box.style.getPropertyValue('--above')).toBe('');
 });

@@ -1,11 +1,14 @@
 /**
  * Lets a box that scrolls end where the window does, above the strip at its foot: its last row is seen without scrolling the page as
- * well. One that begins in the lower half of the window may be nearly as high as the window: the page is scrolled to it. The heights
- * are those of the style sheet (fits-window), which is told here how far below the top of the page the box begins.
+ * well. One that begins in the lower half of the window may be nearly as high as the window: the page is scrolled to it, as may one that
+ * is not on the page but over it. The heights are those of the style sheet (fits-window), which is told here how far below the top of
+ * the page the box begins.
  *
  * @returns stops looking
  */
 export function fitToWindow(box: HTMLElement): () => void {
+  const page = box.closest('main');
+  if (page === null) return () => undefined;
   const look = () => {
     const above = box.getBoundingClientRect().top + window.scrollY;
     if (above < window.innerHeight / 2) box.style.setProperty('--above', `${Math.ceil(above)}px`);
@@ -19,7 +22,7 @@ export function fitToWindow(box: HTMLElement): () => void {
   };
   look();
   const observer = new ResizeObserver(soon);
-  observer.observe(box.closest('main') ?? document.body);
+  observer.observe(page);
   window.addEventListener('resize', soon);
   return () => {
     cancelAnimationFrame(frame);
