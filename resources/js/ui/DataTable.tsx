@@ -122,7 +122,13 @@ export function DataTable<Row>(props: Props<Row>) {
           {caption !== undefined && tools}
         </div>
       )}
-      <div ref={attach} className="fits-window overflow-auto border-y border-strong bg-sheet">
+      <div
+        ref={attach}
+        className={clsx(
+          'fits-window overflow-auto border-y border-strong bg-sheet',
+          caption === undefined && '[--below:3.25rem]',
+        )}
+      >
         {/* A table whose rows act on keys is a grid; one in which rows open is a tree grid. */}
         <table
           role={tree ? 'treegrid' : 'grid'}
