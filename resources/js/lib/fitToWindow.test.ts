@@ -17,7 +17,7 @@ it('tells how far below the top of the page a box begins, however far that is sc
   await frames();
   expect(above()).toBe('300px');
   // Further down it may be as high as the window: the page is scrolled to it.
-  top = window.innerHeight / 2 - 100;
+  top = window.innerHeight / 2 - 20;
   window.dispatchEvent(new Event('resize'));
   await frames();
   expect(above()).toBe('');

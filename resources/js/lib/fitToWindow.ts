@@ -1,5 +1,5 @@
 /** Of the height of a window: what begins lower down would have too little of it. */
-const HIGH_UP = 0.4;
+const HIGH_UP = 0.45;
 
 /**
  * Lets a box that scrolls end where the window does, above the strip at its foot: its last row is seen without scrolling the page as
